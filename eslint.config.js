@@ -1,0 +1,50 @@
+import globals from 'globals';
+import svelte from 'eslint-plugin-svelte';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+export default ts.config(
+  { ignores: ['node_modules/', '.svelte-kit/', 'build/'] },
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  {
+    languageOptions: { globals: { ...globals.node } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // Chai states many of its assertions as property reads.
+      '@typescript-eslint/no-unused-expressions': 'off',
+      eqeqeq: 'error'
+    }
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: {
+      globals: { ...globals.browser },
+      parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig }
+    },
+    rules: { 'svelte/no-navigation-without-resolve': 'off' }
+  },
+  {
+    // The core has no clock, no chance and no I/O of its own.
+    files: ['src/core/**'],
+    languageOptions: { globals: {} },
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes into the core as an argument.' },
+        { object: 'Math', property: 'random', message: 'Chance comes into the core as a seed.' }
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "MemberExpression[object.name='Temporal'][property.name='Now']", message: 'Time comes into the core as an argument.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes into the core as an argument.' }
+      ],
+      'no-restricted-imports': ['error', { patterns: ['node:*', '$server/*', '$ui/*', 'svelte', '$app/*'] }]
+    }
+  },
+  {
+    // SQL stands in src/server alone.
+    files: ['src/ui/**', 'src/routes/**'],
+    rules: { 'no-restricted-imports': ['error', { paths: ['postgres'] }] }
+  }
+);

@@ -1,0 +1,34 @@
+/** The three shapes people grow in; sizes are inner sizes in cm at the level of the medium. */
+export type Shape = 'rectangle' | 'round' | 'cells';
+
+export interface Container {
+  shape: Shape;
+  name: string;
+  /** Rectangle: the longer side. Round: the diameter. Cells: one cell's longer side. */
+  lengthCm: number;
+  /** Rectangle and cells: the shorter side. Round: not used, equal to the diameter. */
+  widthCm: number;
+  depthCm: number;
+  /** Cells: how many; otherwise 1. */
+  cells: number;
+}
+
+/** Bounds within which a size is a kitchen container and not a slip of the finger. */
+export const SIZE_BOUNDS = { lengthCm: [2, 150], depthCm: [0.5, 40], cells: [1, 300], count: [1, 60] } as const;
+
+/** Growing area of one container in cm2 (model, section 1). */
+export function areaCm2(container: Pick<Container, 'shape' | 'lengthCm' | 'widthCm' | 'cells'>): number {
+  switch (container.shape) {
+    case 'rectangle':
+      return container.lengthCm * container.widthCm;
+    case 'round':
+      return Math.PI * (container.lengthCm / 2) ** 2;
+    case 'cells':
+      return container.cells * container.lengthCm * container.widthCm;
+  }
+}
+
+/** How wide it looks from the side, in cm; a tray of cells is taken as two rows deep. */
+export function frontWidthCm(container: Container): number {
+  return container.shape === 'cells' ? Math.ceil(container.cells / 2) * (container.lengthCm + 0.6) : container.lengthCm;
+}

@@ -1,0 +1,50 @@
+export type Density = 'sparse' | 'usual' | 'dense';
+export type Level = 'low' | 'medium' | 'high';
+export type HarvestCue = 'cotyledon' | 'true-leaf' | 'height' | 'tips';
+
+/** The figures of one crop. Durations are days from sowing at a steady 21 degC in good light. */
+export interface Crop {
+  key: string;
+  name: string;
+  botanicalName: string;
+  family: string;
+  thousandSeedWeightG: number;
+  germinationPct: number;
+  seedsPerCm2: Record<Density, number>;
+  soakMinH: number;
+  soakBestH: number;
+  soakMaxH: number;
+  drainH: number;
+  gelSeed: boolean;
+  disinfect: 'no' | 'optional' | 'advised';
+  cover: 'none' | 'thin' | 'full';
+  pressMinGCm2: number;
+  pressMaxGCm2: number;
+  germinationLight: 'dark' | 'light' | 'either';
+  baseC: number;
+  optimumC: number;
+  maximumC: number;
+  keepBelowC: number;
+  rootedD21: number;
+  lightReadyD21: number;
+  windowOpenD21: number;
+  windowBestD21: number;
+  windowCloseD21: number;
+  /** Coefficient of variation of durations from one sowing to the next. */
+  durationCv: number;
+  harvestCue: HarvestCue;
+  heightMinCm: number;
+  heightMaxCm: number;
+  yieldLowGM2: number;
+  yieldMidGM2: number;
+  yieldHighGM2: number;
+  mouldRisk: Level;
+  droughtRisk: Level;
+  keepsMinD: number;
+  keepsMaxD: number;
+  regrows: boolean;
+  note: string;
+}
+
+/** Whether the crop's seed wants a soak at all; where it only may have one, `soakMinH` is 0. */
+export const isSoaked = (crop: Crop): boolean => crop.soakBestH > 0;

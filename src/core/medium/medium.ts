@@ -1,0 +1,36 @@
+/** What seed is grown on. */
+export const MEDIA = ['coir', 'peat-perlite', 'seed-mix', 'hemp-mat', 'paper', 'mesh'] as const;
+export type MediumKind = (typeof MEDIA)[number];
+
+/** Plant-available water by volume (model, section 6; starting figures). */
+export const WATER_HELD: Record<MediumKind, number> = {
+  coir: 0.3,
+  'peat-perlite': 0.3,
+  'seed-mix': 0.28,
+  'hemp-mat': 0.45,
+  paper: 0.6,
+  mesh: 0
+};
+
+const USUAL_DEPTH_CM: Record<MediumKind, number> = {
+  coir: 2.5,
+  'peat-perlite': 2.5,
+  'seed-mix': 2.5,
+  'hemp-mat': 1,
+  paper: 0.3,
+  mesh: 0.2
+};
+
+/** Left free under the rim, so that water and seed stay in. */
+const RIM_CM = 0.5;
+
+/** How deep a medium is usually laid in a container of that depth, in cm. */
+export function mediumDepthCm(medium: MediumKind, containerDepthCm: number): number {
+  return Math.min(USUAL_DEPTH_CM[medium], Math.max(0.2, containerDepthCm - RIM_CM));
+}
+
+/** Medium to fill an area to a depth, in mL. */
+export const mediumVolumeMl = (areaCm2: number, depthCm: number): number => areaCm2 * depthCm;
+
+/** A filled one-litre bottle, the weight every kitchen has, in g. */
+export const BOTTLE_G = 1030;

@@ -1,0 +1,75 @@
+import { HOUR, type Millis, type Zone } from './zone.ts';
+
+/** When somebody of the household is up, and when its rounds are. Minutes are clock time past 00:00. */
+export interface Rhythm {
+  zone: Zone;
+  wakeMin: number;
+  /** Later than `wakeMin`, on the same day. */
+  sleepMin: number;
+  /** Ascending; at least one, within waking hours. */
+  roundsMin: readonly number[];
+}
+
+/** Whether somebody is up at that moment; the first and last minute count. */
+export function isWaking(rhythm: Rhythm, at: Millis): boolean {
+  const minutes = rhythm.zone.minutes(at);
+  return minutes >= rhythm.wakeMin && minutes <= rhythm.sleepMin;
+}
+
+/** That moment where somebody is up, otherwise the next time somebody gets up. */
+export function nextWaking(rhythm: Rhythm, at: Millis): Millis {
+  if (isWaking(rhythm, at)) return at;
+  const today = rhythm.zone.date(at);
+  const rise = rhythm.zone.at(today, rhythm.wakeMin);
+  return rise >= at ? rise : rhythm.zone.at(today.add({ days: 1 }), rhythm.wakeMin);
+}
+
+/** The moment within [from, until] at which somebody is up and which is nearest to `wish`; null for none. */
+export function wakingNear(rhythm: Rhythm, wish: Millis, from: Millis, until: Millis): Millis | null {
+  if (from > until) return null;
+  const held = Math.min(Math.max(wish, from), until);
+  if (isWaking(rhythm, held)) return held;
+  const day = rhythm.zone.date(held);
+  const edges = [-1, 0, 1].flatMap((days) => {
+    const date = day.add({ days });
+    return [rhythm.zone.at(date, rhythm.wakeMin), rhythm.zone.at(date, rhythm.sleepMin)];
+  });
+  const fit = edges.filter((edge) => edge >= from && edge <= until);
+  if (fit.length === 0) return null;
+  return fit.reduce((best, edge) => (Math.abs(edge - held) < Math.abs(best - held) ? edge : best));
+}
+
+/** The rounds from `from` (included) to `until` (included), in order. */
+export function roundsBetween(rhythm: Rhythm, from: Millis, until: Millis): Millis[] {
+  const rounds: Millis[] = [];
+  const last = rhythm.zone.date(until);
+  for (let date = rhythm.zone.date(from); date.toString() <= last.toString(); date = date.add({ days: 1 }))
+    for (const minutes of rhythm.roundsMin) {
+      const at = rhythm.zone.at(date, minutes);
+      if (at >= from && at <= until) rounds.push(at);
+    }
+  return rounds;
+}
+
+/** One round of the household: its day, which of the day's rounds it is, and the stretch it stands for. */
+export interface Round {
+  /** Names the round across devices, such as `2026-11-23.1`. */
+  key: string;
+  at: Millis;
+  /** When the round after it is due. */
+  nextAt: Millis;
+}
+
+/** How long before its hour a round may be walked already. */
+export const ROUND_LEAD_H = 2;
+
+/** The round that is being walked at a moment: the last one due, or the next within two hours. */
+export function roundAt(rhythm: Rhythm, now: Millis): Round {
+  const around = roundsBetween(rhythm, now - 2 * 24 * HOUR, now + 3 * 24 * HOUR);
+  let index = 0;
+  while (index + 1 < around.length && around[index + 1]! - ROUND_LEAD_H * HOUR <= now) index += 1;
+  const at = around[index]!;
+  const minutes = rhythm.zone.minutes(at);
+  const ordinal = Math.max(0, rhythm.roundsMin.findIndex((round) => round >= minutes - 60 && round <= minutes + 60));
+  return { key: `${rhythm.zone.date(at).toString()}.${ordinal}`, at, nextAt: around[index + 1]! };
+}

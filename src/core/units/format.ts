@@ -1,0 +1,47 @@
+import { unitFactor } from './parseQuantity.ts';
+
+/** How a household reads its figures. */
+export type Units = 'metric' | 'us';
+
+/** Rounds to about three significant figures, the most that kitchen tools resolve; no trailing zeros. */
+export function figure(value: number): string {
+  const size = Math.abs(value);
+  const digits = size >= 100 ? 0 : size >= 10 ? 1 : size >= 0.995 ? 2 : 3;
+  return String(Number(value.toFixed(digits)));
+}
+
+/** A mass given in g: `45.5 g`, `1.2 kg`, or `1.6 oz` and `2.65 lb`. */
+export function mass(g: number, units: Units): string {
+  if (units === 'us') return g >= 453.6 ? `${figure(g / 453.59237)} lb` : `${figure(g / unitFactor('mass', 'oz')!)} oz`;
+  return g >= 1000 ? `${figure(g / 1000)} kg` : `${figure(g)} g`;
+}
+
+/** Seed is weighed on a small scale: grams first, ounces beside them for a household on US units. */
+export function seedMass(g: number, units: Units): string {
+  return units === 'us' ? `${figure(g)} g (${figure(g / unitFactor('mass', 'oz')!)} oz)` : `${figure(g)} g`;
+}
+
+/** A volume given in mL, to the nearest 5 mL above 50: a jug shows no more. */
+export function volume(mL: number, units: Units): string {
+  if (units === 'us') {
+    if (mL >= 236.5) return `${figure(Math.round((mL / 236.588) * 4) / 4)} cups`;
+    return mL >= 25 ? `${figure(Math.round(mL / 29.5735 / 0.25) * 0.25)} fl oz` : `${figure(Math.round((mL / 4.92892) * 4) / 4)} tsp`;
+  }
+  if (mL >= 1000) return `${figure(Math.round(mL / 10) / 100)} L`;
+  return `${mL >= 50 ? Math.round(mL / 5) * 5 : Math.round(mL)} mL`;
+}
+
+/** A length given in cm. */
+export function length(cm: number, units: Units): string {
+  return units === 'us' ? `${figure(cm / 2.54)} in` : `${figure(cm)} cm`;
+}
+
+/** A temperature given in degC, to the whole degree. */
+export function temperature(degC: number, units: Units): string {
+  return units === 'us' ? `${Math.round(degC * 1.8 + 32)} °F` : `${Math.round(degC)} °C`;
+}
+
+/** A yield given in g per m2. */
+export function yieldPerArea(gM2: number, units: Units): string {
+  return units === 'us' ? `${figure(gM2 / 28.3495 / 10.7639)} oz/ft²` : `${Math.round(gM2 / 10) * 10} g/m²`;
+}

@@ -1,0 +1,126 @@
+import { Clock, type Stretch } from '../clock/clock.ts';
+import { placeLightResponse, warmthRate, type Place } from '../clock/place.ts';
+import type { Crop } from '../crops/crop.ts';
+import { DAY, type Millis, type Zone } from '../time/zone.ts';
+import { evidenceOf, type MarkSeen } from './evidence.ts';
+import { chanceBy, forecastMark, type MarkForecast } from './forecastMark.ts';
+import { add, observe, type Gaussian } from './gaussian.ts';
+import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
+import { SPREAD } from './spread.ts';
+
+/** From which mark on a sowing stands in light; null for crops kept dark to the end. */
+export type LightFrom = 'sown' | 'rooted' | 'lightReady' | null;
+
+/** Where a sowing stood from a moment on. */
+export interface Stay {
+  from: Millis;
+  place: Place;
+}
+
+export interface ForecastInput {
+  crop: Crop;
+  zone: Zone;
+  latitudeDeg: number;
+  sownAt: Millis;
+  unsoaked: boolean;
+  /** At least one; the first holds from sowing on, whatever its `from`. */
+  stays: readonly Stay[];
+  lightFrom: LightFrom;
+  /** When it came to light, where it did. */
+  litAt: Millis | null;
+  /** What looks said, at most one entry a mark. */
+  seen: readonly MarkSeen[];
+  /** The household's belief of H + h for this crop. */
+  belief: Gaussian;
+}
+
+/** What is expected of one sowing, with how sure that is. */
+export interface Forecast {
+  marks: Record<Mark, MarkForecast>;
+  clock: Clock;
+  /** Chance that a mark is reached by a moment, given the looks so far. */
+  chance(mark: Mark, at: Millis): number;
+}
+
+/** How far ahead a sill's light is followed day by day; after that it stays as it is. */
+const LIGHT_HORIZON_D = 70;
+
+/**
+ * The forecast of one sowing: its clock from where it stands, its own pace from the looks so far, and
+ * the time of each mark with its range (model, sections 2 to 5).
+ */
+export function forecast(input: ForecastInput): Forecast {
+  const dark = new Clock(stretches(input, Infinity), head(input));
+  const first = believe(input, dark);
+  const litAt = input.litAt ?? expectedLight(input, first.forecastOf);
+  const clock = litAt === Infinity ? dark : new Clock(stretches(input, litAt), head(input));
+  const { forecastOf, durations, notYet, reached } = litAt === Infinity ? first : believe(input, clock);
+  const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<Mark, MarkForecast>;
+  return {
+    marks,
+    clock,
+    chance: (mark, at) => {
+      const seenAt = reached.get(mark);
+      return seenAt === undefined ? chanceBy(clock, durations[mark], at, notYet.get(mark) ?? null) : at >= seenAt ? 1 : 0;
+    }
+  };
+}
+
+const head = (input: ForecastInput): number => (input.unsoaked && input.crop.soakMinH > 0 ? -UNSOAKED_DELAY : 0);
+
+function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
+  if (input.lightFrom === null) return Infinity;
+  return input.lightFrom === 'sown' ? input.sownAt : forecastOf(input.lightFrom).p50;
+}
+
+/** Stretches of one rate: a new one at each move, at first light, and daily while a sill's light changes. */
+function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
+  const { sownAt, stays, crop } = input;
+  const edges = new Set([sownAt]);
+  for (const stay of stays) if (stay.from > sownAt) edges.add(stay.from);
+  if (Number.isFinite(litAt)) {
+    const lit = Math.max(litAt, sownAt);
+    const daily = stays.some(({ place }) => place.light.kind === 'sill') ? LIGHT_HORIZON_D : 0;
+    for (let day = 0; day <= daily; day += 1) edges.add(lit + day * DAY);
+  }
+  return [...edges]
+    .sort((a, b) => a - b)
+    .map((from) => {
+      const place = (stays.findLast((stay) => stay.from <= from) ?? stays[0]!).place;
+      const light = from >= litAt ? placeLightResponse(place, input.latitudeDeg, input.zone.dayOfYear(from)) : 1;
+      return { from, rate: warmthRate(crop, place) * light };
+    });
+}
+
+/** This sowing's pace from the looks so far, and from it the duration of each mark. */
+function believe(input: ForecastInput, clock: Clock) {
+  const { crop, seen } = input;
+  const table = tableOptimumDays(crop);
+  const prior = add(input.belief, { mean: 0, variance: crop.durationCv ** 2 });
+  const pace = seen.reduce((belief, mark) => {
+    const evidence = evidenceOf(crop, clock, mark);
+    return evidence ? observe(belief, evidence) : belief;
+  }, prior);
+  const durations = Object.fromEntries(
+    MARKS.map((mark) => [mark, { mean: Math.log(table[mark]) + pace.mean, variance: pace.variance + SPREAD.stage ** 2 }])
+  ) as Record<Mark, Gaussian>;
+  const reached = new Map(seen.flatMap(({ mark, reachedAt }) => (reachedAt === null ? [] : [[mark, reachedAt] as const])));
+  const notYet = lastNotYet(seen);
+  const forecastOf = (mark: Mark): MarkForecast => {
+    const seenAt = reached.get(mark);
+    if (seenAt !== undefined) return { p10: seenAt, p50: seenAt, p90: seenAt, seen: true };
+    return forecastMark(clock, durations[mark], notYet.get(mark) ?? null);
+  };
+  return { durations, notYet, reached, forecastOf };
+}
+
+/** The last "not yet" for each mark: a mark not reached says so of every later mark as well. */
+function lastNotYet(seen: readonly MarkSeen[]): Map<Mark, Millis> {
+  const last = new Map<Mark, Millis>();
+  let latest = -Infinity;
+  for (const mark of MARKS) {
+    latest = Math.max(latest, seen.find((entry) => entry.mark === mark)?.notYetAt ?? -Infinity);
+    if (latest > -Infinity) last.set(mark, latest);
+  }
+  return last;
+}

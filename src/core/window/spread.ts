@@ -1,0 +1,9 @@
+/** Standard deviations on the log scale of the levels that make up a duration (model, section 5). */
+export const SPREAD = {
+  /** The household: thermometer, tap water, habit. */
+  household: 0.1,
+  /** This household with this crop. */
+  crop: 0.1,
+  /** One stage of one sowing. */
+  stage: 0.05
+} as const;

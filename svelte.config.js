@@ -1,0 +1,30 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { optimizeImports } from 'carbon-preprocess-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+  preprocess: [vitePreprocess(), optimizeImports()],
+  kit: {
+    adapter: adapter({ precompress: true }),
+    // `src/server` is then server-only to SvelteKit too: importing it from a component fails the build.
+    files: { lib: 'src' },
+    alias: { $core: 'src/core', $ui: 'src/ui', $server: 'src/server', $shared: 'src/shared' },
+    csp: {
+      mode: 'nonce',
+      directives: {
+        'default-src': ['none'],
+        'script-src': ['self'],
+        'style-src': ['self'],
+        'img-src': ['self', 'data:'],
+        'font-src': ['self'],
+        'connect-src': ['self'],
+        'worker-src': ['self'],
+        'manifest-src': ['self'],
+        'base-uri': ['none'],
+        'form-action': ['self'],
+        'frame-ancestors': ['none']
+      }
+    }
+  }
+};

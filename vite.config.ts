@@ -1,0 +1,9 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import { optimizeCss } from 'carbon-preprocess-svelte';
+import { defineConfig } from 'vite';
+import { withoutRemoteFonts } from './commands/build/withoutRemoteFonts.ts';
+
+export default defineConfig({
+  plugins: [sveltekit(), optimizeCss(), withoutRemoteFonts()],
+  build: { target: 'es2022' }
+});
