@@ -1,0 +1,44 @@
+import type { Moisture } from '../water/bucket.ts';
+import type { Mark } from '../window/marks.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** Why a sowing ended without being eaten. */
+export const LOSS_REASONS = ['mould', 'damped-off', 'dried-out', 'poor-germination', 'too-late', 'other'] as const;
+export type LossReason = (typeof LOSS_REASONS)[number];
+
+/** The three marks that a look can tell; best and close follow from the opening. */
+export const CUES = ['rooted', 'lightReady', 'windowOpen'] as const satisfies readonly Mark[];
+export type Cue = (typeof CUES)[number];
+
+/** What happened to a sowing: facts, only ever added. */
+export type EventBody =
+  | { type: 'soaked' }
+  | { type: 'drained' }
+  | { type: 'sown'; waterG: number }
+  /** The weight or lid came off. */
+  | { type: 'uncovered' }
+  /** It came to light. */
+  | { type: 'lit' }
+  | { type: 'misted'; waterG: number }
+  | { type: 'watered'; waterG: number }
+  /** A cue was looked for and seen, or not yet. */
+  | { type: 'looked'; cue: Cue; reached: boolean }
+  | { type: 'felt'; moisture: Moisture }
+  | { type: 'moved'; placeId: string }
+  /** Weighed with its bowl: grossG less tareG was cut; `share` of the containers' area, over 0 to 1. */
+  | { type: 'cut'; grossG: number; tareG: number; share: number; last: boolean }
+  | { type: 'noted'; text: string }
+  | { type: 'ended'; reason: LossReason }
+  | { type: 'undone'; eventId: string };
+
+export type EventType = EventBody['type'];
+
+export interface SowingEvent {
+  /** Made by whoever recorded it, so that a repeated send is one event. */
+  id: string;
+  at: Millis;
+  by: string | null;
+  /** Names the task that was ticked, so that two people ticking it are one doing. */
+  taskKey: string | null;
+  body: EventBody;
+}

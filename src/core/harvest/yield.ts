@@ -1,0 +1,41 @@
+import type { Crop } from '../crops/crop.ts';
+
+/** What a sowing gave. */
+export interface Yield {
+  netG: number;
+  gPerGSeed: number;
+  gPerM2: number;
+}
+
+/** What was cut, set against the seed and the area it came from. */
+export function yieldOf(netG: number, seedG: number, areaCm2: number): Yield {
+  return { netG, gPerGSeed: netG / seedG, gPerM2: (netG / areaCm2) * 10_000 };
+}
+
+/** How far over the best known yield a weight is asked about, as a factor. */
+export const IMPLAUSIBLE_FACTOR = 1.5;
+
+/** A weigh-in as typed, in g. */
+export interface WeighIn {
+  grossG: number;
+  tareG: number;
+  /** Share of the area that was cut, over 0 to 1. */
+  share: number;
+}
+
+export type WeighInCheck =
+  | { kind: 'fine'; netG: number }
+  | { kind: 'wrong'; say: string }
+  /** It may be right: asked about once, then taken. `times` the most such an area is known to give. */
+  | { kind: 'implausible'; netG: number; mostG: number; times: number };
+
+/** Whether a weigh-in can be, for a crop on an area in cm2. */
+export function checkWeighIn(crop: Crop, areaCm2: number, { grossG, tareG, share }: WeighIn): WeighInCheck {
+  if (!(grossG > 0)) return { kind: 'wrong', say: 'Weigh the bowl with the greens in it and enter what the scale shows.' };
+  if (!(tareG >= 0)) return { kind: 'wrong', say: 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.' };
+  if (!(share > 0 && share <= 1)) return { kind: 'wrong', say: 'Choose how much of the tray was cut.' };
+  const netG = grossG - tareG;
+  if (netG <= 0) return { kind: 'wrong', say: 'The full bowl must weigh more than the empty one: check which is which.' };
+  const mostG = (crop.yieldHighGM2 * areaCm2 * share) / 10_000;
+  return netG > mostG * IMPLAUSIBLE_FACTOR ? { kind: 'implausible', netG, mostG, times: netG / mostG } : { kind: 'fine', netG };
+}

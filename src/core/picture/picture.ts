@@ -1,0 +1,124 @@
+import { frontWidthCm, type Shape } from '../containers/container.ts';
+import type { MediumKind } from '../medium/medium.ts';
+import type { Followed } from '../sowing/follow.ts';
+import type { Millis } from '../time/zone.ts';
+import { waterAt } from '../water/level.ts';
+import { tableOptimumDays } from '../window/marks.ts';
+import { habitOf, type Habit } from './habit.ts';
+
+/** What a sowing should look like from the side, for the one component that draws it. Sizes in cm. */
+export interface Picture {
+  /** Fixes the small irregularities, so that a tray keeps its face. */
+  seed: string;
+  vessel: 'jar' | Shape;
+  widthCm: number;
+  depthCm: number;
+  cells: number;
+  medium: { kind: MediumKind; depthCm: number; moisture: number } | null;
+  /** Seed on the medium or in the jar: how big, how many to a cm of front, how far sprouted (0 to 1). */
+  grains: { sizeCm: number; perCm: number; sprouted: number } | null;
+  stems: { heightCm: number; perCm: number; /** 0 folded to 1 open. */ open: number; /** 0 to 1. */ trueLeaf: number; /** 0 pale to 1 green. */ green: number; uneven: number } | null;
+  habit: Habit;
+  cover: 'none' | 'lid' | 'stacked' | 'weight' | 'dome';
+  light: 'off' | 'lamp' | 'sill';
+  /** Share of the front already cut, 0 to 1. */
+  cut: number;
+  /** Water in the jar, 0 to 1; null outside a jar. */
+  jarWater: number | null;
+  lost: boolean;
+}
+
+const smooth = (share: number): number => {
+  const x = Math.min(1, Math.max(0, share));
+  return x * x * (3 - 2 * x);
+};
+
+/** Diameter of a seed in cm taken as a sphere of 1.1 g per mL. */
+const grainCm = (thousandSeedWeightG: number): number => 2 * Math.cbrt((3 * thousandSeedWeightG) / (1000 * 1.1 * 4 * Math.PI));
+
+/** The expected picture of a sowing at a moment. */
+export function pictureOf(followed: Followed, now: Millis): Picture {
+  const { setup, crop, state } = followed;
+  const inJar = state.stage === 'soak' || state.stage === 'drain' || (state.stage === 'prepare' && followed.soak.soakStart !== null);
+  const sizeCm = Math.max(0.12, grainCm(crop.thousandSeedWeightG));
+  const base = {
+    seed: setup.id,
+    habit: habitOf(crop),
+    cells: setup.container.cells,
+    lost: state.lost !== null
+  };
+  if (inJar)
+    return {
+      ...base,
+      vessel: 'jar',
+      widthCm: 9,
+      depthCm: 13,
+      medium: null,
+      grains: { sizeCm, perCm: 0, sprouted: 0 },
+      stems: null,
+      cover: 'none',
+      light: 'off',
+      cut: 0,
+      jarWater: state.stage === 'soak' ? 0.8 : state.stage === 'drain' ? 0.05 : 0
+    };
+  return {
+    ...base,
+    vessel: setup.container.shape,
+    widthCm: frontWidthCm(setup.container),
+    depthCm: setup.container.depthCm,
+    medium: { kind: setup.medium, depthCm: followed.mediumDepthCm, moisture: state.sownAt === null ? 0.7 : waterAt(followed, now).share },
+    ...plants(followed, now, sizeCm),
+    cover: coverOf(followed),
+    light: lightOf(followed),
+    cut: state.cutShare,
+    jarWater: null
+  };
+}
+
+function plants(followed: Followed, now: Millis, sizeCm: number): Pick<Picture, 'grains' | 'stems'> {
+  const { state, crop, setup, forecast } = followed;
+  if (state.sownAt === null) return { grains: null, stems: null };
+  const at = Math.min(now, state.endedAt ?? now);
+  const pace = paceOf(followed);
+  const table = tableOptimumDays(crop);
+  const age = forecast.clock.tau(at) / pace;
+  const sprouted = smooth(age / table.rooted);
+  const perCm = Math.sqrt(setup.seedsPerCm2);
+  const grown = (age - table.rooted * 0.55) / (table.windowBest - table.rooted * 0.55);
+  const span = crop.heightMaxCm - crop.heightMinCm;
+  const heightCm = (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92) * (age > table.windowBest ? 1.08 : 1);
+  const litFor = state.litAt === null ? (followed.path.lightFrom === 'sown' ? age - table.rooted : 0) : (at - state.litAt) / 86_400_000;
+  return {
+    grains: heightCm < 2.5 ? { sizeCm, perCm, sprouted } : null,
+    stems:
+      heightCm < 0.15
+        ? null
+        : {
+            heightCm,
+            perCm,
+            open: smooth((age - table.rooted) / (table.windowOpen - table.rooted)),
+            trueLeaf: smooth((age - table.windowOpen * 0.9) / (table.windowClose - table.windowOpen * 0.9)),
+            green: smooth(0.12 + litFor / 2),
+            uneven: 0.06 + crop.durationCv * 0.6
+          }
+  };
+}
+
+/** How slow this sowing is against the table, as its forecast believes it: 1 is by the book. */
+function paceOf({ forecast, crop }: Followed): number {
+  const { windowOpen, windowClose } = forecast.marks;
+  const mark = windowOpen.seen ? 'windowClose' : 'windowOpen';
+  const expected = forecast.clock.tau((mark === 'windowOpen' ? windowOpen : windowClose).p50);
+  const pace = expected / tableOptimumDays(crop)[mark];
+  return Number.isFinite(pace) && pace > 0 ? pace : 1;
+}
+
+function coverOf({ state, path }: Followed): Picture['cover'] {
+  if (state.sownAt === null || state.stage === 'light' || state.stage === 'ended') return 'none';
+  return state.stage === 'blackout' ? 'dome' : path.cover;
+}
+
+function lightOf({ state, path, place, sownAt }: Followed): Picture['light'] {
+  const lit = state.stage === 'light' || (path.lightFrom === 'sown' && state.sownAt !== null && sownAt !== Infinity);
+  return lit && state.stage !== 'ended' ? place.light.kind : 'off';
+}

@@ -1,0 +1,134 @@
+import { isSoaked } from '../crops/crop.ts';
+import { mediumVolumeMl } from '../medium/medium.ts';
+import { jarFor } from '../soak/jar.ts';
+import { drainHours } from '../soak/schedule.ts';
+import type { Followed } from '../sowing/follow.ts';
+import type { Round } from '../time/rhythm.ts';
+import { HOUR, type Millis } from '../time/zone.ts';
+import { dryShare, FULL_SHARE } from '../water/bucket.ts';
+import { sowingWaterG, waterAt } from '../water/level.ts';
+import type { Ask, CueLook, Task, TaskBody } from './task.ts';
+
+/** A cue is looked for once it has this chance of having been reached by the next round. */
+const LOOK_CHANCE = 0.1;
+/** No water in these hours before a cut, where the tray can stand it. */
+const DRY_BEFORE_CUT_H = 12;
+/** Below this share of capacity even a tray about to be cut is watered. */
+const WILT_SHARE = 0.2;
+/** A fine mist over bare seed, mL per cm2 (starting figure). */
+const MIST_ML_CM2 = 0.02;
+
+/** What a sowing asks for in this round: tasks with their amounts, and the look that would tell most. */
+export function askOf(followed: Followed, round: Round, now: Millis): Ask {
+  if (followed.state.stage === 'ended') return { tasks: [], look: null, feel: false };
+  const tasks = [...stageTasks(followed, round, now), ...waterTasks(followed, round)].filter(
+    (task) => !followed.state.ticked.has(task.key)
+  );
+  const bare = followed.state.sownAt !== null && followed.state.stage !== 'press';
+  return { tasks, look: lookOf(followed, round, now), feel: bare || (followed.state.sownAt !== null && followed.path.cover === 'none') };
+}
+
+function task(key: string, body: TaskBody, dueAt: Millis, round: Round): Task {
+  return { key, body, dueAt, late: dueAt < round.at - HOUR };
+}
+
+/** The step that takes the sowing to its next stage, once its time has come. */
+function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
+  const { state, soak, crop, setup, path, forecast, areaCm2 } = followed;
+  const horizon = Math.max(now, round.nextAt - HOUR);
+  const seen = (mark: string) => state.seen.some((entry) => entry.mark === mark && entry.reachedAt !== null);
+  switch (state.stage) {
+    case 'prepare': {
+      if (soak.soakStart !== null && isSoaked(crop)) {
+        if (soak.soakStart > horizon) return [];
+        const { waterMl, jarMl } = jarFor(crop, setup.seedG);
+        return [task('soak', { kind: 'soak', seedG: setup.seedG, waterMl, jarMl, until: soak.soakEnd! }, soak.soakStart, round)];
+      }
+      return soak.sowAt <= horizon ? [sowTask(followed, round)] : [];
+    }
+    case 'soak': {
+      const since = state.soakedAt!;
+      if (soak.soakEnd! > horizon) return [];
+      const body: TaskBody = { kind: 'drain', since, maxAt: since + crop.soakMaxH * HOUR, drainH: drainHours(crop) };
+      return [task('drain', body, soak.soakEnd!, round)];
+    }
+    case 'drain': {
+      const ready = state.drainedAt! + drainHours(crop) * HOUR;
+      return ready <= horizon ? [sowTask(followed, round)] : [];
+    }
+    case 'press': {
+      if (path.lightFrom === 'sown') return stepIf(seen('rooted') || now >= forecast.marks.rooted.p90, 'light', followed, round);
+      if (path.cover === 'none') return [];
+      const due = seen('rooted') || now >= forecast.marks.rooted.p90;
+      return stepIf(due, 'uncover', followed, round);
+    }
+    case 'blackout':
+      if (path.lightFrom === null) return cutTask(followed, round, now);
+      return stepIf(path.lightFrom === 'rooted' || seen('lightReady') || now >= forecast.marks.lightReady.p90, 'light', followed, round);
+    case 'light':
+      return cutTask(followed, round, now);
+    case 'ended':
+      return [];
+  }
+  function sowTask(of: Followed, at: Round): Task {
+    const mediumMl = mediumVolumeMl(areaCm2, of.mediumDepthCm);
+    const body: TaskBody = { kind: 'sow', seedG: setup.seedG, mediumMl, waterMl: sowingWaterG(of), pressG: path.pressGCm2 * areaCm2 };
+    return task('sow', body, of.soak.sowAt, at);
+  }
+}
+
+function stepIf(due: boolean, kind: 'uncover' | 'light', followed: Followed, round: Round): Task[] {
+  if (!due) return [];
+  const { path, place, forecast } = followed;
+  const mark = kind === 'light' && path.blackout ? forecast.marks.lightReady : forecast.marks.rooted;
+  const body: TaskBody =
+    kind === 'uncover'
+      ? { kind, to: path.blackout || path.lightFrom === null ? 'blackout' : 'light' }
+      : { kind, lamp: place.light.kind === 'lamp' };
+  return [task(kind, body, mark.p90, round)];
+}
+
+function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
+  const { forecast, crop, areaCm2, state } = followed;
+  const open = forecast.marks.windowOpen;
+  if (now < open.p50) return [];
+  const expectedG = (crop.yieldMidGM2 * areaCm2 * (1 - state.cutShare)) / 10_000;
+  // A part cut today is enough for today; the rest asks again tomorrow.
+  if (state.cuts.some(({ at }) => at > round.at - 12 * HOUR)) return [];
+  return [task('cut', { kind: 'cut', expectedG, closesAt: forecast.marks.windowClose.p50 }, open.p50, round)];
+}
+
+function waterTasks(followed: Followed, round: Round): Task[] {
+  const { state, method, path, crop, areaCm2, forecast } = followed;
+  if (state.sownAt === null || state.sownAt >= round.at - HOUR) return [];
+  const covered = state.litAt === null && path.lightFrom !== 'sown';
+  if (covered && state.stage === 'press') {
+    const evening = round.key.endsWith('.0') === false;
+    const wanted = method.germinationWater === 'twice' || (method.germinationWater === 'daily' && !evening);
+    if (wanted) return [task(`mist:${round.key}`, { kind: 'mist', waterMl: areaCm2 * MIST_ML_CM2 }, round.at, round)];
+  }
+  const midway = waterAt(followed, (round.at + round.nextAt) / 2);
+  if (midway.capacityG === 0 || midway.share >= dryShare(crop)) return [];
+  const soonCut = forecast.marks.windowOpen.p50 - round.at < DRY_BEFORE_CUT_H * HOUR;
+  if (soonCut && waterAt(followed, round.nextAt).share > WILT_SHARE) return [];
+  const level = waterAt(followed, round.at);
+  const waterMl = level.capacityG * FULL_SHARE - level.g;
+  if (waterMl < level.capacityG * 0.05) return [];
+  return [task(`water:${round.key}`, { kind: 'water', waterMl, share: level.share }, round.at, round)];
+}
+
+/** The next cue that has not been seen, where it may have been reached; the one of the present stage. */
+function lookOf(followed: Followed, round: Round, now: Millis): CueLook | null {
+  const { state, path, forecast } = followed;
+  if (state.sownAt === null) return null;
+  const cues = (['rooted', 'lightReady', 'windowOpen'] as const).filter((cue) => cue !== 'lightReady' || path.blackout);
+  const next = cues.find((cue) => state.seen.every((entry) => entry.mark !== cue || entry.reachedAt === null) && !passed(cue));
+  if (!next || (next === 'windowOpen' && state.stage === 'press')) return null;
+  const chance = forecast.chance(next, Math.max(now, round.at));
+  return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
+
+  function passed(cue: string): boolean {
+    if (cue === 'rooted') return state.uncoveredAt !== null || state.litAt !== null;
+    return cue === 'lightReady' && state.litAt !== null;
+  }
+}

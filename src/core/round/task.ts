@@ -1,0 +1,37 @@
+import type { Cue } from '../events/event.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** What is to be done to one sowing, with how much. Amounts in g, mL and cm2. */
+export type TaskBody =
+  | { kind: 'soak'; seedG: number; waterMl: number; jarMl: number; until: Millis }
+  | { kind: 'drain'; since: Millis; maxAt: Millis; drainH: number }
+  | { kind: 'sow'; seedG: number; mediumMl: number; waterMl: number; pressG: number }
+  | { kind: 'uncover'; to: 'blackout' | 'light' }
+  | { kind: 'light'; lamp: boolean }
+  | { kind: 'mist'; waterMl: number }
+  | { kind: 'water'; waterMl: number; share: number }
+  | { kind: 'cut'; expectedG: number; closesAt: Millis };
+
+export interface Task {
+  /** Names it across devices and people: the same task has the same key. */
+  key: string;
+  body: TaskBody;
+  dueAt: Millis;
+  /** Due in an earlier round and not done. */
+  late: boolean;
+}
+
+/** A cue worth looking for, with the chance that it has been reached. */
+export interface CueLook {
+  cue: Cue;
+  chance: number;
+}
+
+/** What one sowing asks for in a round. */
+export interface Ask {
+  tasks: Task[];
+  /** The cue to look for, most pressing first; at most one, for one look tells one thing. */
+  look: CueLook | null;
+  /** Whether how damp it is would help: only where the medium can be seen. */
+  feel: boolean;
+}

@@ -1,0 +1,82 @@
+import type { Place } from '../clock/place.ts';
+import type { SowingEvent } from '../events/event.ts';
+import { soakFrom, type SoakPlan } from '../soak/schedule.ts';
+import type { Rhythm } from '../time/rhythm.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import { forecast, type Forecast, type Stay } from '../window/forecast.ts';
+import type { Gaussian } from '../window/gaussian.ts';
+import { NEW_HOUSEHOLD } from '../window/learn.ts';
+import { foldEvents, type SowingState } from './fold.ts';
+import { sowingOf, type Sowing, type SowingSetup } from './sowing.ts';
+
+/** What the core must know of the household to follow its sowings. */
+export interface HouseholdFacts {
+  rhythm: Rhythm;
+  latitudeDeg: number;
+  places: ReadonlyMap<string, Place>;
+}
+
+/** One sowing as it stands: what was decided, what happened, and what is expected. */
+export interface Followed extends Sowing {
+  state: SowingState;
+  soak: SoakPlan;
+  /** When it was sown, or is to be. */
+  sownAt: Millis;
+  place: Place;
+  stays: Stay[];
+  forecast: Forecast;
+}
+
+/**
+ * Follows one sowing through its events.
+ * @throws Error where it names a crop or place that does not exist
+ */
+export function follow(
+  household: HouseholdFacts,
+  setup: SowingSetup,
+  events: readonly SowingEvent[],
+  belief: Gaussian = NEW_HOUSEHOLD
+): Followed {
+  const sowing = sowingOf(setup);
+  const state = foldEvents(events);
+  const soak = soakPlan(household, sowing, state);
+  const sownAt = state.sownAt ?? soak.sowAt;
+  const stays = [{ from: -Infinity, placeId: setup.placeId }, ...state.moves].map(({ from, placeId }) => {
+    const place = household.places.get(placeId);
+    if (!place) throw new Error(`Sowing ${setup.id} stands in a place that does not exist.`);
+    return { from, place };
+  });
+  return {
+    ...sowing,
+    state,
+    soak,
+    sownAt,
+    stays,
+    place: stays.at(-1)!.place,
+    forecast: forecast({
+      crop: sowing.crop,
+      zone: household.rhythm.zone,
+      latitudeDeg: household.latitudeDeg,
+      sownAt,
+      unsoaked: state.sownAt !== null && state.soakedAt === null,
+      stays,
+      lightFrom: sowing.path.lightFrom,
+      litAt: state.litAt,
+      seen: state.seen,
+      belief
+    })
+  };
+}
+
+/** The soak as it goes: as planned until it has begun, then counted from when it did. */
+function soakPlan({ rhythm }: HouseholdFacts, { setup, crop }: Sowing, state: SowingState): SoakPlan {
+  if (state.soakedAt !== null && state.soakedAt !== setup.soakStartAt) return soakFrom(crop, rhythm, state.soakedAt);
+  const { soakStartAt, soakEndAt, sowAt } = setup;
+  const soakH = soakStartAt !== null && soakEndAt !== null ? (soakEndAt - soakStartAt) / 3_600_000 : 0;
+  return { soakStart: soakStartAt, soakEnd: soakEndAt, soakH, sowAt, endsAsleep: false };
+}
+
+/** Which day of its life a sowing is in, counted from the day it was sown as day 0; negative before. */
+export function dayOf(followed: Pick<Followed, 'sownAt'>, now: Millis): number {
+  return Math.floor((now - followed.sownAt) / DAY);
+}
