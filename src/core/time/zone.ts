@@ -27,7 +27,7 @@ export class Zone {
 
   private span(at: Millis): Span {
     for (const span of this.spans) if (at >= span.from && at < span.until) return span;
-    const zoned = Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(this.id);
+    const zoned = Temporal.Instant.fromEpochMilliseconds(Math.floor(at)).toZonedDateTimeISO(this.id);
     const next = zoned.getTimeZoneTransition('next');
     const last = zoned.add({ nanoseconds: 1 }).getTimeZoneTransition('previous');
     const span = {

@@ -1,0 +1,36 @@
+import postgres from 'postgres';
+
+export type Sql = postgres.Sql;
+export type Tx = postgres.TransactionSql;
+
+let shared: Sql | null = null;
+
+/**
+ * The application's connections, made on first use from `BROTE_APP_URL`, which the start command sets.
+ * @throws Error where the server was started without it
+ */
+export function db(): Sql {
+  if (shared) return shared;
+  const url = process.env.BROTE_APP_URL;
+  if (!url) throw new Error('BROTE_APP_URL is not set: start Brote with `npm start`, which sets it.');
+  shared = postgres(url, { max: 10, idle_timeout: 60, onnotice: () => {} });
+  return shared;
+}
+
+/** Uses these connections from now on: for tests and for commands that write without the web server. */
+export function useConnection(sql: Sql): void {
+  shared = sql;
+}
+
+/**
+ * Runs `work` in one transaction that sees one household and no other. Row-level security holds it to
+ * that, whatever its queries say.
+ */
+export async function inHousehold<T>(householdId: string, work: (tx: Tx) => Promise<T>): Promise<T> {
+  return (await db().begin(async (tx) => {
+    // Sent at once, ahead of the first query of `work`, which shares its round trip.
+    const set = tx`select set_config('brote.household_id', ${householdId}, true)`.execute();
+    const [result] = await Promise.all([work(tx), set]);
+    return result;
+  })) as T;
+}

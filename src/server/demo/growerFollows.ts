@@ -1,0 +1,107 @@
+import { findCrop } from '../../core/crops/library.ts';
+import type { EventBody, SowingEvent } from '../../core/events/event.ts';
+import { askOf } from '../../core/round/ask.ts';
+import type { Task } from '../../core/round/task.ts';
+import { follow, type Followed, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
+import { DAY, HOUR, MINUTE } from '../../core/time/zone.ts';
+import { tableOptimumDays, type Mark } from '../../core/window/marks.ts';
+import type { Chance } from './chance.ts';
+
+/** What nature has decided about one sowing, which the grower only sees by looking. */
+export interface Nature {
+  /** How slow it is against the table: 1 is by the book. */
+  pace: number;
+  /** Yield against the table's middle. */
+  vigour: number;
+  /** How much of the expected water it really used. */
+  thirst: number;
+}
+
+/** Draws a sowing's nature around that of its household (model, section 5). */
+export function natureOf(cropKey: string, householdPace: number, chance: Chance): Nature {
+  const cv = findCrop(cropKey)!.durationCv;
+  return {
+    pace: Math.exp(householdPace + chance.normal(cv * 0.7)),
+    vigour: Math.exp(chance.normal(0.12)),
+    thirst: Math.exp(chance.normal(0.1))
+  };
+}
+
+/** A sowing's events as a grower makes them who does at each round what Brote asks, until a moment. */
+export function growerFollows(
+  household: HouseholdFacts,
+  setup: SowingSetup,
+  nature: Nature,
+  members: readonly string[],
+  chance: Chance,
+  end: { until: number; lostAt?: number; cutWhenOpen: boolean }
+): SowingEvent[] {
+  const events: SowingEvent[] = [];
+  const record = (at: number, body: EventBody, taskKey: string | null = null) =>
+    events.push({ id: chance.id(), at: Math.round(at), by: members[Math.floor(chance.uniform() * members.length)]!, taskKey, body });
+  const start = setup.soakStartAt ?? setup.sowAt;
+  const table = tableOptimumDays(findCrop(setup.cropKey)!);
+  const stageNoise = new Map<Mark, number>();
+  const reached = (followed: Followed, mark: Mark, at: number): boolean => {
+    if (!stageNoise.has(mark)) stageNoise.set(mark, Math.exp(chance.normal(0.03)));
+    return followed.forecast.clock.tau(at) >= table[mark] * nature.pace * stageNoise.get(mark)!;
+  };
+  const rounds = roundsBetween(household.rhythm, start - HOUR, end.until);
+  let openSince: number | null = null;
+  for (const due of rounds) {
+    const at = due + (5 + chance.uniform() * 40) * MINUTE;
+    if (at > end.until) break;
+    let followed = follow(household, setup, events);
+    if (followed.state.stage === 'ended') break;
+    if (end.lostAt !== undefined && at > end.lostAt) {
+      record(at, { type: 'noted', text: 'Grey threads across the stems, and it smells. Out it goes.' });
+      record(at + MINUTE, { type: 'ended', reason: 'mould' });
+      break;
+    }
+    const round = roundAt(household.rhythm, due);
+    const { look, feel } = askOf(followed, round, at);
+    if (look) {
+      const seen = reached(followed, look.cue, at);
+      record(at, { type: 'looked', cue: look.cue, reached: seen });
+      if (seen && look.cue === 'windowOpen') openSince = at;
+    }
+    if (feel && chance.uniform() < 0.35) record(at, { type: 'felt', moisture: 'right' });
+    followed = follow(household, setup, events);
+    for (const task of askOf(followed, round, at).tasks) {
+      if (task.body.kind === 'cut') {
+        const late = openSince !== null && at > openSince + (6 + chance.uniform() * 30) * HOUR;
+        if (end.cutWhenOpen && (late || at > task.dueAt + 2 * DAY)) {
+          const netG = Math.round(task.body.expectedG * nature.vigour);
+          record(at, { type: 'cut', grossG: netG + 212, tareG: 212, share: 1, last: true }, task.key);
+        }
+        continue;
+      }
+      record(at + MINUTE, bodyOf(task, nature), task.key);
+    }
+  }
+  return events;
+}
+
+function bodyOf(task: Task, nature: Nature): EventBody {
+  const { body } = task;
+  switch (body.kind) {
+    case 'soak':
+      return { type: 'soaked' };
+    case 'drain':
+      return { type: 'drained' };
+    case 'sow':
+      return { type: 'sown', waterG: Math.round(body.waterMl) };
+    case 'uncover':
+      return body.to === 'blackout' ? { type: 'uncovered' } : { type: 'lit' };
+    case 'light':
+      return { type: 'lit' };
+    case 'mist':
+      return { type: 'misted', waterG: Math.round(body.waterMl) };
+    case 'water':
+      return { type: 'watered', waterG: Math.round((body.waterMl * nature.thirst) / 5) * 5 };
+    case 'cut':
+      throw new Error('A cut is weighed, not ticked.');
+  }
+}

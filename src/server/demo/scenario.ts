@@ -1,0 +1,94 @@
+import type { Place } from '../../core/clock/place.ts';
+import type { Container } from '../../core/containers/container.ts';
+import type { MediumKind } from '../../core/medium/medium.ts';
+
+/** A shared flat with a glazed balcony: all made up. */
+export const FLAT = {
+  name: 'The glazed balcony',
+  zone: 'Europe/Madrid',
+  latitudeDeg: 43.4,
+  members: ['Nela', 'Tobi', 'Runa']
+};
+
+type PlaceName = 'top' | 'middle' | 'bottom' | 'sill' | 'stairs';
+
+const sill = (aspect: 'midday' | 'side' | 'away', back: boolean) => ({ kind: 'sill', aspect, back }) as const;
+
+/** In the order they are walked past. */
+export const PLACES: Record<PlaceName, Place> = {
+  top: place(1, 'Trolley, top tier', { kind: 'lamp', ppfd: 220, hours: 14 }, 22, 18, 50, true),
+  middle: place(2, 'Trolley, middle tier', sill('side', true), 20, 17, 55, false),
+  bottom: place(3, 'Trolley, bottom tier', sill('side', true), 19, 17, 60, false),
+  sill: place(4, 'Balcony sill', sill('midday', false), 21, 15, 55, false),
+  stairs: place(5, 'Stairwell sill', sill('side', false), 16, 13, 65, false)
+};
+
+function place(n: number, name: string, light: Place['light'], dayC: number, nightC: number, humidityPct: number, movingAir: boolean): Place {
+  return { id: `0000000${n}-0000-4000-a000-000000000000`, name, light, dayC, nightC, humidityPct, movingAir };
+}
+
+const CONTAINERS = {
+  tray: { name: 'Blue tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
+  pot: { name: 'Clay pot', shape: 'round', lengthCm: 16, widthCm: 16, depthCm: 8, cells: 1 },
+  six: { name: 'Six-cell tray', shape: 'cells', lengthCm: 6, widthCm: 6, depthCm: 5, cells: 6 }
+} satisfies Record<string, Container>;
+
+export interface Story {
+  crop: string;
+  container: Container;
+  count: number;
+  medium: MediumKind;
+  method: string;
+  place: Place;
+  /** Days from now to the median opening of its window; negative for a window that has opened. */
+  opensInD: number;
+  /** Ends as lost this many days after sowing. */
+  lostAfterD?: number;
+}
+
+function story(crop: string, container: keyof typeof CONTAINERS, at: PlaceName, opensInD: number, more: Partial<Story> = {}): Story {
+  return {
+    crop,
+    container: CONTAINERS[container],
+    count: 1,
+    medium: 'coir',
+    method: 'press-and-wait',
+    place: PLACES[at],
+    opensInD,
+    ...more
+  };
+}
+
+/** Under way now, at every stage; the peas are put to soak tonight. */
+export const UNDER_WAY: Story[] = [
+  story('radish', 'tray', 'top', -0.3),
+  story('broccoli', 'tray', 'top', 2.6),
+  story('sunflower', 'pot', 'middle', 4.6, { medium: 'seed-mix' }),
+  story('arugula', 'pot', 'bottom', 6.9, { method: 'light-hand' }),
+  story('cress-garden', 'six', 'sill', 0.9, { method: 'light-hand', medium: 'hemp-mat' }),
+  story('pea', 'pot', 'sill', 8.3, { count: 2, medium: 'seed-mix' }),
+  story('mustard', 'tray', 'stairs', 6.5)
+];
+
+/** Put to soak this evening. */
+export const TONIGHT = story('pea', 'tray', 'middle', 0, { medium: 'seed-mix' });
+
+/** Ended within the past ten weeks. */
+export const PAST: Story[] = [
+  story('radish', 'tray', 'top', -64),
+  story('pea', 'tray', 'sill', -61, { medium: 'seed-mix' }),
+  story('broccoli', 'tray', 'top', -58),
+  story('cress-garden', 'six', 'sill', -54, { method: 'light-hand', medium: 'hemp-mat' }),
+  story('sunflower', 'pot', 'middle', -51, { medium: 'seed-mix', count: 2 }),
+  story('radish', 'tray', 'top', -47),
+  story('kale', 'tray', 'stairs', -42),
+  story('mustard', 'pot', 'sill', -40, { method: 'light-hand' }),
+  story('pea', 'pot', 'sill', -35, { medium: 'seed-mix', count: 2 }),
+  story('radish', 'tray', 'top', -31),
+  story('buckwheat', 'tray', 'middle', -29, { lostAfterD: 5 }),
+  story('broccoli', 'tray', 'top', -24),
+  story('cress-garden', 'six', 'sill', -20, { method: 'light-hand', medium: 'hemp-mat' }),
+  story('radish', 'pot', 'sill', -16),
+  story('pea', 'tray', 'middle', -12, { medium: 'seed-mix' }),
+  story('beet', 'pot', 'bottom', -1, { lostAfterD: 9 })
+];

@@ -1,0 +1,127 @@
+import { areaCm2 } from '../../core/containers/container.ts';
+import { cropOf } from '../../core/crops/library.ts';
+import { DEFAULT_METHOD, methodOf } from '../../core/methods/method.ts';
+import { plan } from '../../core/plan/plan.ts';
+import { soakFrom, soonest, type SoakPlan } from '../../core/soak/schedule.ts';
+import type { HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import { roundsBetween } from '../../core/time/rhythm.ts';
+import { DAY, HOUR } from '../../core/time/zone.ts';
+import { inHousehold, type Tx } from '../db/connection.ts';
+import { addHousehold, factsOf, memberNamed, type Household } from '../households/household.ts';
+import { addPlace } from '../households/places.ts';
+import { hashPassphrase } from '../sessions/passphrase.ts';
+import { addEvents } from '../sowings/events.ts';
+import { addSowing } from '../sowings/sowings.ts';
+import { chanceFrom, type Chance } from './chance.ts';
+import { growerFollows, natureOf } from './growerFollows.ts';
+import { FLAT, PAST, PLACES, TONIGHT, UNDER_WAY, type Story } from './scenario.ts';
+
+const SEED = 20_260_301;
+/** How slow this household is against the table, on the log scale: its kitchen is a little cool. */
+const HOUSEHOLD_PACE = 0.05;
+
+/** Fills an empty database with the demo: a household with trays at every stage and ten weeks behind it. */
+export async function seedDemo(now: number): Promise<string> {
+  const chance = chanceFrom(SEED);
+  const household: Household = {
+    id: chance.id(),
+    name: FLAT.name,
+    zone: FLAT.zone,
+    units: 'metric',
+    latitudeDeg: FLAT.latitudeDeg,
+    wakeMin: 420,
+    sleepMin: 1380,
+    roundsMin: [450, 1230],
+    methodKey: DEFAULT_METHOD.key,
+    demo: true,
+    clockAheadMs: 0
+  };
+  const facts = factsOf(household, Object.values(PLACES));
+  const passphraseHash = await hashPassphrase('green thumbs');
+  await inHousehold(household.id, async (tx) => {
+    await addHousehold(tx, { ...household, passphraseHash });
+    const members: string[] = [];
+    for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
+    for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
+    const grow = (story: Story, ended: boolean) => growStory(tx, { household, facts, members, chance, now, story, ended });
+    for (const story of PAST) await grow(story, true);
+    for (const story of UNDER_WAY) await grow(story, false);
+    await soakTonight(tx, { household, facts, members, chance, now, story: TONIGHT, ended: false });
+  });
+  return household.id;
+}
+
+interface Growing {
+  household: Household;
+  facts: HouseholdFacts;
+  members: string[];
+  chance: Chance;
+  now: number;
+  story: Story;
+  ended: boolean;
+}
+
+async function growStory(tx: Tx, growing: Growing): Promise<void> {
+  const { household, facts, members, chance, now, story, ended } = growing;
+  const soak = whenStarted(growing);
+  const setup = setupOf(growing, soak);
+  // Those under way are grown up to the round before this one, so that this one is still to be walked.
+  const until = ended ? now - 2 * HOUR : roundsBetween(facts.rhythm, now - DAY, now - HOUR).at(-1)! - HOUR;
+  const nature = natureOf(story.crop, ended ? HOUSEHOLD_PACE : 0, chance);
+  if (!ended) nature.pace = 1;
+  const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
+  const events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
+  await addSowing(tx, household.id, setup, { memberId: members[0]!, at: soak.soakStart ?? soak.sowAt, containerId: chance.id() });
+  await addEvents(tx, household.id, setup.id, events);
+}
+
+/** When it must have been started for its window to open when the story says. */
+function whenStarted({ facts, story, now }: Growing): SoakPlan {
+  const crop = cropOf(story.crop);
+  const tried = plan({
+    crop,
+    container: story.container,
+    count: story.count,
+    medium: story.medium,
+    method: methodOf(story.method),
+    place: story.place,
+    seedsPerCm2: crop.seedsPerCm2.usual,
+    germinationPct: null,
+    aim: { kind: 'now' },
+    rhythm: facts.rhythm,
+    latitudeDeg: facts.latitudeDeg,
+    now: now - 12 * DAY
+  });
+  const opensAfter = tried.forecast.marks.windowOpen.p50 - tried.soak.sowAt;
+  const lead = (crop.soakBestH + (crop.soakBestH > 0 ? crop.drainH : 0)) * HOUR;
+  return soonest(crop, facts.rhythm, Math.round(now + story.opensInD * DAY - opensAfter - lead));
+}
+
+function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
+  const crop = cropOf(story.crop);
+  const seedsPerCm2 = crop.seedsPerCm2.usual;
+  const seedG = (areaCm2(story.container) * story.count * seedsPerCm2 * crop.thousandSeedWeightG) / 1000;
+  return {
+    id: chance.id(),
+    cropKey: story.crop,
+    container: story.container,
+    count: story.count,
+    medium: story.medium,
+    methodKey: story.method,
+    placeId: story.place.id,
+    seedsPerCm2,
+    germinationPct: null,
+    seedG: Math.round(seedG * 10) / 10,
+    soakStartAt: soak.soakStart,
+    soakEndAt: soak.soakEnd,
+    sowAt: soak.sowAt
+  };
+}
+
+async function soakTonight(tx: Tx, growing: Growing): Promise<void> {
+  const { facts, now, household, members, chance, story } = growing;
+  const evening = roundsBetween(facts.rhythm, now - HOUR, now + DAY).find((at) => facts.rhythm.zone.minutes(at) > 720)!;
+  const setup = setupOf(growing, soakFrom(cropOf(story.crop), facts.rhythm, evening));
+  await addSowing(tx, household.id, setup, { memberId: members[1]!, at: now - 5 * HOUR, containerId: chance.id() });
+}

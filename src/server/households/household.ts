@@ -1,0 +1,122 @@
+import type { HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { Place } from '../../core/clock/place.ts';
+import type { Rhythm } from '../../core/time/rhythm.ts';
+import { zoneOf } from '../../core/time/zone.ts';
+import type { Units } from '../../core/units/format.ts';
+import type { Tx } from '../db/connection.ts';
+
+/** A household as its pages need it: nothing secret, and plain enough to be sent to the browser. */
+export interface Household {
+  id: string;
+  name: string;
+  zone: string;
+  units: Units;
+  latitudeDeg: number;
+  wakeMin: number;
+  sleepMin: number;
+  roundsMin: number[];
+  methodKey: string;
+  demo: boolean;
+  clockAheadMs: number;
+}
+
+/** Columns of `households` as the database gives them. */
+export interface HouseholdRow {
+  household_id: string;
+  name: string;
+  zone: string;
+  units: Units;
+  latitude_deg: number;
+  wake_min: number;
+  sleep_min: number;
+  rounds_min: number[];
+  method_key: string;
+  demo: boolean;
+  clock_ahead_ms: string | number;
+}
+
+/** A household from its row. */
+export function householdOf(row: HouseholdRow): Household {
+  return {
+    id: row.household_id,
+    name: row.name,
+    zone: row.zone,
+    units: row.units,
+    latitudeDeg: row.latitude_deg,
+    wakeMin: row.wake_min,
+    sleepMin: row.sleep_min,
+    roundsMin: row.rounds_min,
+    methodKey: row.method_key,
+    demo: row.demo,
+    clockAheadMs: Number(row.clock_ahead_ms)
+  };
+}
+
+/** The household's time now: the real one, but for the demo's moved clock. */
+export const householdNow = (household: Household): number => Date.now() + (household.demo ? household.clockAheadMs : 0);
+
+/** When the household is up, for the core. */
+export function rhythmOf(household: Pick<Household, 'zone' | 'wakeMin' | 'sleepMin' | 'roundsMin'>): Rhythm {
+  return { zone: zoneOf(household.zone), wakeMin: household.wakeMin, sleepMin: household.sleepMin, roundsMin: household.roundsMin };
+}
+
+/** What the core must know of the household to follow its sowings. */
+export function factsOf(household: Household, places: readonly Place[]): HouseholdFacts {
+  return {
+    rhythm: rhythmOf(household),
+    latitudeDeg: household.latitudeDeg,
+    places: new Map(places.map((place) => [place.id, place]))
+  };
+}
+
+/** Names are compared folded: case, accents' form and outer blanks aside. */
+export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
+
+export interface HouseholdSettings {
+  name: string;
+  zone: string;
+  units: Units;
+  latitudeDeg: number;
+  wakeMin: number;
+  sleepMin: number;
+  roundsMin: number[];
+  methodKey: string;
+}
+
+/** Adds a household. The transaction must have been opened for its id. */
+export async function addHousehold(
+  tx: Tx,
+  household: HouseholdSettings & { id: string; passphraseHash: string; demo?: boolean }
+): Promise<void> {
+  await tx`insert into households (household_id, name, name_key, zone, units, passphrase_hash, latitude_deg,
+      wake_min, sleep_min, rounds_min, method_key, demo)
+    values (${household.id}, ${household.name}, ${nameKey(household.name)}, ${household.zone}, ${household.units},
+      ${household.passphraseHash}, ${household.latitudeDeg}, ${household.wakeMin}, ${household.sleepMin},
+      ${household.roundsMin}, ${household.methodKey}, ${household.demo ?? false})`;
+}
+
+/** Changes the settings of the transaction's household. */
+export async function changeHousehold(tx: Tx, settings: HouseholdSettings): Promise<void> {
+  await tx`update households set name = ${settings.name}, name_key = ${nameKey(settings.name)}, zone = ${settings.zone},
+    units = ${settings.units}, latitude_deg = ${settings.latitudeDeg}, wake_min = ${settings.wakeMin},
+    sleep_min = ${settings.sleepMin}, rounds_min = ${settings.roundsMin}, method_key = ${settings.methodKey}`;
+}
+
+/** Moves the demo household's clock forward; does nothing to any other household. */
+export async function moveClock(tx: Tx, byMs: number): Promise<void> {
+  await tx`update households set clock_ahead_ms = clock_ahead_ms + ${byMs} where demo`;
+}
+
+/** The member of that name, added where there is none yet. */
+export async function memberNamed(tx: Tx, householdId: string, id: string, name: string): Promise<string> {
+  await tx`insert into members (household_id, id, name, name_key) values (${householdId}, ${id}, ${name.trim()}, ${nameKey(name)})
+    on conflict (household_id, name_key) do nothing`;
+  const [row] = await tx<{ id: string }[]>`select id from members where name_key = ${nameKey(name)}`;
+  return row!.id;
+}
+
+/** Names of the transaction's household's members by id. */
+export async function memberNames(tx: Tx): Promise<Record<string, string>> {
+  const rows = await tx<{ id: string; name: string }[]>`select id, name from members`;
+  return Object.fromEntries(rows.map(({ id, name }) => [id, name]));
+}

@@ -1,0 +1,104 @@
+import type { EventBody, SowingEvent } from '../../core/events/event.ts';
+import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import type { MediumKind } from '../../core/medium/medium.ts';
+import type { Tx } from '../db/connection.ts';
+import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
+
+interface EventJson {
+  id: string;
+  at: number;
+  by: string | null;
+  taskKey: string | null;
+  body: EventBody;
+}
+
+interface SowingRow extends ContainerRow {
+  id: string;
+  crop_key: string;
+  count: number;
+  medium: MediumKind;
+  method_key: string;
+  place_id: string;
+  seeds_per_cm2: number;
+  germination_pct: number | null;
+  seed_g: number;
+  soak_start_at: Date | null;
+  soak_end_at: Date | null;
+  sow_at: Date;
+  events: EventJson[];
+}
+
+/** A sowing with everything that happened to it. */
+export interface SowingRecord {
+  setup: SowingSetup;
+  events: SowingEvent[];
+}
+
+function recordOf(row: SowingRow): SowingRecord {
+  return {
+    setup: {
+      id: row.id,
+      cropKey: row.crop_key,
+      container: containerOf(row),
+      count: row.count,
+      medium: row.medium,
+      methodKey: row.method_key,
+      placeId: row.place_id,
+      seedsPerCm2: row.seeds_per_cm2,
+      germinationPct: row.germination_pct,
+      seedG: row.seed_g,
+      soakStartAt: row.soak_start_at?.getTime() ?? null,
+      soakEndAt: row.soak_end_at?.getTime() ?? null,
+      sowAt: row.sow_at.getTime()
+    },
+    events: row.events
+  };
+}
+
+const columns = (tx: Tx) => tx`
+  s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
+  s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape, c.length_cm, c.width_cm, c.depth_cm, c.cells,
+  coalesce((select json_agg(json_build_object('id', e.id, 'at', (extract(epoch from e.at) * 1000)::bigint,
+      'by', e.member_id, 'taskKey', e.task_key, 'body', e.body) order by e.at, e.seq)
+    from events e where e.household_id = s.household_id and e.sowing_id = s.id), '[]') as events`;
+
+/** The sowings under way, in the order the trays stand: by place, and within a place oldest first. */
+export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    join places p on p.household_id = s.household_id and p.id = s.place_id
+    where s.ended_at is null order by p.position, s.sow_at, s.id`;
+  return rows.map(recordOf);
+}
+
+/** The sowings that ended, the latest first. */
+export async function listEnded(tx: Tx, limit: number): Promise<SowingRecord[]> {
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.ended_at is not null order by s.ended_at desc, s.id limit ${limit}`;
+  return rows.map(recordOf);
+}
+
+/** One sowing of the household, or null: another household's is no more there than one that never was. */
+export async function findSowing(tx: Tx, id: string): Promise<SowingRecord | null> {
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id = ${id}`;
+  return rows[0] ? recordOf(rows[0]) : null;
+}
+
+/** Adds a sowing; adding it again changes nothing. Its container is kept under `containerId` if it is new. */
+export async function addSowing(
+  tx: Tx,
+  householdId: string,
+  setup: SowingSetup,
+  by: { memberId: string | null; at: number; containerId: string }
+): Promise<void> {
+  const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
+  const time = (ms: number | null) => (ms === null ? null : new Date(ms));
+  await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+      germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by)
+    values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.methodKey},
+      ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${time(setup.soakStartAt)},
+      ${time(setup.soakEndAt)}, ${time(setup.sowAt)}, ${new Date(by.at)}, ${by.memberId})
+    on conflict (household_id, id) do nothing`;
+}
