@@ -8,7 +8,7 @@ await runCommand(() =>
   upAndRunning({
     data: 'demo',
     fresh: true,
-    fill: () => seedDemo(Date.now()),
+    fill: async () => void (await seedDemo(Date.now())),
     greeting: (url) => `The demo is ready: open ${url}\nIt begins afresh at every start; nothing in it is kept.`
   })
 );

@@ -69,7 +69,7 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
   // Those under way are grown up to the round before this one, so that this one is still to be walked.
   const until = ended ? now - 2 * HOUR : roundsBetween(facts.rhythm, now - DAY, now - HOUR).at(-1)! - HOUR;
   const nature = natureOf(story.crop, ended ? HOUSEHOLD_PACE : 0, chance);
-  if (!ended) nature.pace = 1;
+  if (!ended) nature.pace = story.pace ?? 1;
   const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
   const events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
   await addSowing(tx, household.id, setup, { memberId: members[0]!, at: soak.soakStart ?? soak.sowAt, containerId: chance.id() });

@@ -1,7 +1,8 @@
-import { Algorithm, hash, verify } from '@node-rs/argon2';
+import { hash, verify } from '@node-rs/argon2';
 
 /** Argon2id with the parameters OWASP recommends for it: 19 MiB, two passes, one lane. */
-const OPTIONS = { algorithm: Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
+const ARGON2ID = 2;
+const OPTIONS = { algorithm: ARGON2ID, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
 /** A passphrase as it is stored. */
 export const hashPassphrase = (passphrase: string): Promise<string> => hash(passphrase.normalize('NFKC'), OPTIONS);

@@ -1,0 +1,14 @@
+import type { Session } from '$server/sessions/sessions.ts';
+
+declare global {
+  namespace App {
+    interface Locals {
+      session: Session | null;
+    }
+    interface Error {
+      message: string;
+    }
+  }
+}
+
+export {};

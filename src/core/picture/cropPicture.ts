@@ -1,0 +1,30 @@
+import type { Crop } from '../crops/crop.ts';
+import { habitOf } from './habit.ts';
+import type { Picture } from './picture.ts';
+
+/** A crop as it looks when its window is open, in a small tray: for the library. */
+export function cropPicture(crop: Crop): Picture {
+  return {
+    seed: crop.key,
+    vessel: 'rectangle',
+    widthCm: 14,
+    depthCm: 4,
+    cells: 1,
+    medium: { kind: 'coir', depthCm: 2.5, moisture: 0.7 },
+    grains: null,
+    stems: {
+      heightCm: (crop.heightMinCm + crop.heightMaxCm) / 2,
+      perCm: Math.sqrt(crop.seedsPerCm2.usual),
+      open: 1,
+      trueLeaf: crop.harvestCue === 'true-leaf' ? 0.8 : 0,
+      green: crop.key === 'maize-shoot' ? 0.1 : 1,
+      uneven: 0.06 + crop.durationCv * 0.6
+    },
+    habit: habitOf(crop),
+    cover: 'none',
+    light: 'off',
+    cut: 0,
+    jarWater: null,
+    lost: false
+  };
+}

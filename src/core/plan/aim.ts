@@ -1,0 +1,18 @@
+import { Temporal } from 'temporal-polyfill';
+import type { Rhythm } from '../time/rhythm.ts';
+import type { Aim } from './plan.ts';
+
+/**
+ * The aim of a sowing that is to be ready by a day: that day's last round, so that it can be cut for supper.
+ * @param day `YYYY-MM-DD`, or null to start now
+ * @returns null for a day that does not exist, such as 29 February of most years
+ */
+export function aimOf(day: string | null, rhythm: Rhythm): Aim | null {
+  if (day === null) return { kind: 'now' };
+  try {
+    const date = Temporal.PlainDate.from(day, { overflow: 'reject' });
+    return { kind: 'by', at: rhythm.zone.at(date, rhythm.roundsMin.at(-1)!) };
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { onMount, untrack, type Snippet } from 'svelte';
+  import { invalidateAll } from '$app/navigation';
+  import Shell from '$ui/shell/Shell.svelte';
+  import SignInAgain from '$ui/shell/SignInAgain.svelte';
+  import TimeBar from '$ui/shell/TimeBar.svelte';
+  import UndoBar from '$ui/shell/UndoBar.svelte';
+  import { Journal, provideJournal } from '$ui/state/journal.svelte.ts';
+  import type { LayoutData } from './$types';
+
+  let { data, children }: { data: LayoutData; children: Snippet } = $props();
+
+  // The household's clock runs on from what the server said, whatever this device's own clock shows.
+  let loadedAt = untrack(() => ({ told: data.now, here: 0 }));
+  $effect(() => {
+    loadedAt = { told: data.now, here: performance.now() };
+  });
+  const now = () => loadedAt.told + performance.now() - loadedAt.here;
+  const journal = provideJournal(untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now)));
+
+  onMount(() => {
+    journal.resume();
+    const tick = setInterval(() => document.visibilityState === 'visible' && void invalidateAll(), 60_000);
+    const online = () => void journal.flush();
+    window.addEventListener('online', online);
+    return () => {
+      clearInterval(tick);
+      window.removeEventListener('online', online);
+    };
+  });
+</script>
+
+<Shell household={data.household.name}>
+  {#if data.household.demo}
+    <TimeBar now={data.now} reading={data.household} />
+  {/if}
+  {@render children()}
+</Shell>
+<UndoBar />
+<SignInAgain household={data.household.name} member={data.member.name} onsignedin={() => void invalidateAll()} />

@@ -1,0 +1,40 @@
+import { fail } from '@sveltejs/kit';
+import { inHousehold } from '$server/db/connection.ts';
+import { changeHousehold } from '$server/households/household.ts';
+import { listPlaces } from '$server/households/places.ts';
+import { check } from '$shared/schemas/check.ts';
+import { householdSchema, minutesOf } from '$shared/schemas/household.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => ({
+  places: await inHousehold(locals.session!.household.id, listPlaces),
+  zones: Intl.supportedValuesOf('timeZone')
+});
+
+export const actions: Actions = {
+  save: async ({ request, locals }) => {
+    const kept = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check(householdSchema, { ...kept, latitudeDeg: kept.latitudeDeg?.replace(',', '.') });
+    if (!checked.ok) return fail(422, { kept, errors: checked.errors, saved: false });
+    const { wake, sleep, morning, evening, ...rest } = checked.value;
+    try {
+      await inHousehold(locals.session!.household.id, (tx) =>
+        changeHousehold(tx, {
+          ...rest,
+          wakeMin: minutesOf(wake),
+          sleepMin: minutesOf(sleep),
+          roundsMin: [minutesOf(morning), minutesOf(evening)]
+        })
+      );
+    } catch (error) {
+      if ((error as { code?: string }).code !== '23505') throw error;
+      return fail(409, { kept, errors: { name: 'Another household here has this name: choose another.' } as Record<string, string>, saved: false });
+    }
+    return { kept, errors: {} as Record<string, string>, saved: true };
+  },
+  theme: async ({ request, cookies }) => {
+    const theme = String((await request.formData()).get('theme'));
+    if (theme === 'light' || theme === 'dark') cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure: false });
+    else cookies.delete('brote_theme', { path: '/' });
+  }
+};

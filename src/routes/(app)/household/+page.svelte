@@ -1,0 +1,80 @@
+<script lang="ts">
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { enhance } from '$app/forms';
+  import { READY_METHODS } from '$core/methods/method.ts';
+  import { temperature } from '$core/units/format.ts';
+  import { clockTimeOf } from '$shared/schemas/household.ts';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const house = $derived(data.household);
+  const wrong = (field: string): string => (form && 'errors' in form ? (form.errors?.[field] ?? '') : '');
+  const kept = (field: string, otherwise: string): string => (form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise);
+  const LIGHT = { midday: 'bright sill', side: 'half-bright sill', away: 'dim sill' };
+</script>
+
+<svelte:head><title>Household · Brote</title></svelte:head>
+
+<h1>{house.name}</h1>
+<p class="soft lead">You are {data.member.name}.</p>
+<div class="columns">
+  <form method="POST" action="?/save" class="stack" use:enhance={() => ({ update }) => update({ reset: false })} novalidate>
+    <h2>Settings</h2>
+    {#if form && 'saved' in form && form.saved}<p role="status">Saved.</p>{/if}
+    <TextInput name="name" labelText="Household" value={kept('name', house.name)} invalid={wrong('name') !== ''} invalidText={wrong('name')} />
+    <Select name="zone" labelText="Time zone" selected={kept('zone', house.zone)} invalid={wrong('zone') !== ''} invalidText={wrong('zone')}>
+      {#each data.zones.includes(house.zone) ? data.zones : [house.zone, ...data.zones] as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
+    </Select>
+    <Select name="units" labelText="Units" selected={kept('units', house.units)}>
+      <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
+      <SelectItem value="us" text="US: oz, cups, in, °F" />
+    </Select>
+    <div class="four">
+      <TextInput name="wake" type="time" labelText="Up from" value={kept('wake', clockTimeOf(house.wakeMin))} invalid={wrong('wake') !== ''} invalidText={wrong('wake')} />
+      <TextInput name="sleep" type="time" labelText="In bed by" value={kept('sleep', clockTimeOf(house.sleepMin))} invalid={wrong('sleep') !== ''} invalidText={wrong('sleep')} />
+      <TextInput name="morning" type="time" labelText="First round" value={kept('morning', clockTimeOf(house.roundsMin[0]!))} invalid={wrong('morning') !== ''} invalidText={wrong('morning')} />
+      <TextInput name="evening" type="time" labelText="Second round" value={kept('evening', clockTimeOf(house.roundsMin.at(-1)!))} invalid={wrong('evening') !== ''} invalidText={wrong('evening')} />
+    </div>
+    <Select name="methodKey" labelText="Usual method" selected={kept('methodKey', house.methodKey)}>
+      {#each READY_METHODS as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
+    </Select>
+    <TextInput name="latitudeDeg" labelText="Latitude (degrees, south negative)" helperText="How strong daylight is on your sills; a rough figure will do" value={kept('latitudeDeg', String(house.latitudeDeg))} invalid={wrong('latitudeDeg') !== ''} invalidText={wrong('latitudeDeg')} />
+    <Button type="submit">Save</Button>
+  </form>
+
+  <div class="stack">
+    <section>
+      <h2>Places</h2>
+      <ul class="places">
+        {#each data.places as place (place.id)}
+          <li><strong>{place.name}</strong><br /><span class="soft small">{place.light.kind === 'lamp' ? `lamp, ${place.light.hours} h a day` : LIGHT[place.light.aspect]} · {temperature(place.dayC, house.units)} by day, {temperature(place.nightC, house.units)} at night{place.movingAir ? ' · moving air' : ''}</span></li>
+        {:else}
+          <li class="soft">A place is added with the first sowing that stands there.</li>
+        {/each}
+      </ul>
+    </section>
+    <form method="POST" action="?/theme">
+      <h2>Look</h2>
+      <div class="row">
+        <button class="chip" name="theme" value="light">Light</button>
+        <button class="chip" name="theme" value="dark">Dark</button>
+        <button class="chip" name="theme" value="device">As this device</button>
+      </div>
+    </form>
+    {#if !house.demo}
+      <form method="POST" action="/sign-out"><Button type="submit" kind="tertiary">Sign out</Button></form>
+    {/if}
+    <p class="small soft">Selling or giving greens away? Rules on washing, labelling, licensing and tax differ: ask your local authority.</p>
+  </div>
+</div>
+
+<style>
+  .lead { margin: 0.25rem 0 1.25rem; }
+  .columns { display: grid; grid-template-columns: 1.2fr 1fr; gap: 2rem 3.5rem; align-items: start; }
+  .four { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; align-items: start; }
+  .places { list-style: none; margin: 0.5rem 0 0; padding: 0; display: grid; gap: 0.6rem; }
+  h2 { margin-bottom: 0.25rem; }
+  @media (max-width: 47.99rem) {
+    .columns { grid-template-columns: minmax(0, 1fr); }
+  }
+</style>

@@ -1,0 +1,15 @@
+import { inHousehold } from '$server/db/connection.ts';
+import { listPlaces } from '$server/households/places.ts';
+import { listEnded } from '$server/sowings/sowings.ts';
+import type { PageServerLoad } from './$types';
+
+/** As many as a page shows at once. */
+const SHOWN = 100;
+
+export const load: PageServerLoad = async ({ locals, depends }) => {
+  depends('brote:sowings');
+  return inHousehold(locals.session!.household.id, async (tx) => {
+    const [records, places] = await Promise.all([listEnded(tx, SHOWN), listPlaces(tx)]);
+    return { records, places };
+  });
+};

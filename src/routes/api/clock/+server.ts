@@ -1,0 +1,20 @@
+import { error, json } from '@sveltejs/kit';
+import { roundAt, ROUND_LEAD_H } from '$core/time/rhythm.ts';
+import { DAY, HOUR } from '$core/time/zone.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { householdNow, moveClock, rhythmOf } from '$server/households/household.ts';
+import type { RequestHandler } from './$types';
+
+/** Moves the demo's clock forward; anywhere else this address does not exist. */
+export const POST: RequestHandler = async ({ request, locals }) => {
+  const { household } = locals.session!;
+  if (!household.demo) error(404, 'Not found');
+  const { by } = (await request.json().catch(() => ({}))) as { by?: string };
+  const now = householdNow(household);
+  // A few minutes into the next round, however early a round may be walked.
+  const toRound = roundAt(rhythmOf(household), now).nextAt - now + HOUR / 12;
+  const ms = by === 'round' ? Math.max(toRound, HOUR / 12) : by === 'hours' ? 6 * HOUR : by === 'day' ? DAY : null;
+  if (ms === null) error(422, `Move by “hours”, “day” or “round” (a round may be walked ${ROUND_LEAD_H} h early).`);
+  await inHousehold(household.id, (tx) => moveClock(tx, Math.round(ms)));
+  return json({ now: now + ms });
+};

@@ -1,0 +1,49 @@
+import { json } from '@sveltejs/kit';
+import { ValidationError } from 'yup';
+import { checkWeighIn } from '$core/harvest/yield.ts';
+import type { EventBody } from '$core/events/event.ts';
+import { sowingOf } from '$core/sowing/sowing.ts';
+import { DAY, MINUTE } from '$core/time/zone.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { householdNow } from '$server/households/household.ts';
+import { listPlaces } from '$server/households/places.ts';
+import { addEvents } from '$server/sowings/events.ts';
+import { findSowing } from '$server/sowings/sowings.ts';
+import { check } from '$shared/schemas/check.ts';
+import { checkBody, eventSchema } from '$shared/schemas/event.ts';
+import type { RequestHandler } from './$types';
+
+const bad = (message: string, code = 'wrong', status = 422) => json({ message, code }, { status });
+
+/** Records one event. Sending it again, or ticking what somebody else has ticked, changes nothing. */
+export const POST: RequestHandler = async ({ request, locals }) => {
+  const session = locals.session!;
+  const sent: unknown = await request.json().catch(() => null);
+  const checked = check(eventSchema, sent);
+  if (!checked.ok) return bad(Object.values(checked.errors)[0]!);
+  let body: EventBody;
+  try {
+    body = checkBody((sent as { body: EventBody }).body);
+  } catch (error) {
+    if (error instanceof ValidationError) return bad(error.message);
+    throw error;
+  }
+  const { id, sowingId, taskKey, sure } = checked.value;
+  const now = householdNow(session.household);
+  if (checked.value.at < now - 30 * DAY) return bad('This was over a month ago: write it as a note instead.');
+  const at = Math.min(checked.value.at, now + MINUTE);
+  return inHousehold(session.household.id, async (tx) => {
+    const record = await findSowing(tx, sowingId);
+    if (!record) return bad('This tray is not in your household.', 'missing', 404);
+    if (body.type === 'moved' && !(await listPlaces(tx)).some((place) => place.id === body.placeId))
+      return bad('This place is not in your household.', 'missing', 404);
+    if (body.type === 'cut') {
+      const sowing = sowingOf(record.setup);
+      const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
+      if (weighed.kind === 'wrong') return bad(weighed.say);
+      if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');
+    }
+    await addEvents(tx, session.household.id, sowingId, [{ id, at, by: session.memberId, taskKey: taskKey ?? null, body }]);
+    return json({ saved: id });
+  });
+};

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import { Button, PasswordInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { onMount } from 'svelte';
+  import { enhance } from '$app/forms';
+  import Front from '$ui/shell/Front.svelte';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const wrong = (field: string): string => form?.errors?.[field] ?? '';
+  const kept = (field: string): string => form?.kept[field] ?? '';
+
+  let zone = $state('');
+  let units = $state('metric');
+  onMount(() => {
+    const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    zone = kept('zone') || (data.zones.includes(here) ? here : '');
+    units = kept('units') || (['en-US', 'en-LR', 'my'].includes(navigator.language) ? 'us' : 'metric');
+  });
+</script>
+
+<Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
+  <form method="POST" class="stack" use:enhance novalidate>
+    <TextInput name="name" labelText="Household" helperText="Whatever you call your home" value={kept('name')} invalid={wrong('name') !== ''} invalidText={wrong('name')} />
+    <TextInput name="memberName" labelText="Your name" helperText="So that others see who did what" value={kept('memberName')} invalid={wrong('memberName') !== ''} invalidText={wrong('memberName')} />
+    <Select name="zone" labelText="Time zone" bind:selected={zone} invalid={wrong('zone') !== ''} invalidText={wrong('zone')}>
+      <SelectItem value="" text="Choose where you live" />
+      {#each data.zones as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
+    </Select>
+    <Select name="units" labelText="Units" bind:selected={units} invalid={wrong('units') !== ''} invalidText={wrong('units')}>
+      <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
+      <SelectItem value="us" text="US: oz, cups, in, °F" />
+    </Select>
+    <PasswordInput name="passphrase" labelText="Passphrase" helperText="At least 8 characters; everyone in the household uses it" invalid={wrong('passphrase') !== ''} invalidText={wrong('passphrase')} autocomplete="new-password" />
+    <Button type="submit">Begin the first sowing</Button>
+  </form>
+  <p class="small"><a href="/sign-in">Sign in to a household that is here already</a></p>
+</Front>

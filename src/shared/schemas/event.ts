@@ -1,0 +1,46 @@
+import * as yup from 'yup';
+import { CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/events/event.ts';
+
+const water = { waterG: yup.number().min(0, 'Water cannot be less than 0.').max(20_000, 'That is over 20 L: check the amount.').required() };
+const bodies: Record<EventType, yup.AnyObjectSchema> = {
+  soaked: yup.object({}),
+  drained: yup.object({}),
+  sown: yup.object(water),
+  uncovered: yup.object({}),
+  lit: yup.object({}),
+  misted: yup.object(water),
+  watered: yup.object(water),
+  looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
+  felt: yup.object({ moisture: yup.string().oneOf(['dry', 'right', 'wet']).required() }),
+  moved: yup.object({ placeId: yup.string().uuid().required() }),
+  cut: yup.object({
+    grossG: yup.number().required().max(50_000, 'Over 50 kg: check the weight.'),
+    tareG: yup.number().required().min(0),
+    share: yup.number().required().moreThan(0).max(1),
+    last: yup.boolean().required()
+  }),
+  noted: yup.object({ text: yup.string().trim().required('Write the note first.').max(2000, 'Keep a note under 2000 letters.') }),
+  ended: yup.object({ reason: yup.string().oneOf(LOSS_REASONS, 'Say why.').required('Say why.') }),
+  undone: yup.object({ eventId: yup.string().uuid().required() })
+};
+
+/** One event as it is sent. `sure` says that an implausible weight was asked about and stands. */
+export const eventSchema = yup.object({
+  id: yup.string().uuid().required(),
+  sowingId: yup.string().uuid().required(),
+  at: yup.number().integer().required(),
+  taskKey: yup.string().max(60).nullable().default(null),
+  sure: yup.boolean().default(false),
+  body: yup
+    .object({ type: yup.string().oneOf(Object.keys(bodies) as EventType[]).required() })
+    .required()
+});
+
+/**
+ * The body of an event, checked by its type.
+ * @throws ValidationError naming what is wrong
+ */
+export function checkBody(sent: { type: EventType }): EventBody {
+  const body = bodies[sent.type].validateSync(sent, { stripUnknown: true });
+  return { ...body, type: sent.type } as EventBody;
+}

@@ -1,0 +1,90 @@
+import * as yup from 'yup';
+import { checkContainer } from '../../core/containers/check.ts';
+import { SIZE_BOUNDS, type Container } from '../../core/containers/container.ts';
+import { findCrop } from '../../core/crops/library.ts';
+import { MEDIA } from '../../core/medium/medium.ts';
+import { READY_METHODS } from '../../core/methods/method.ts';
+
+const id = yup.string().uuid('This form is broken: reload the page.').required();
+const size = yup.number().required();
+const temperature = (what: string) =>
+  yup
+    .number()
+    .typeError(`Give the ${what} temperature.`)
+    .required(`Give the ${what} temperature.`)
+    .min(-5, `A place where trays stand is warmer than -5 °C ${what === 'night' ? 'at night' : 'by day'}.`)
+    .max(45, 'No crop here grows over 45 °C. Is it degrees Fahrenheit? Then switch the household to US units.');
+
+/** A place described while sowing. */
+export const placeSchema = yup.object({
+  id,
+  name: yup.string().trim().required('Name the place, such as “Kitchen sill”.').max(60, 'Keep the name under 60 letters.'),
+  light: yup
+    .object({
+      kind: yup.string().oneOf(['lamp', 'sill'] as const).required(),
+      ppfd: yup.number().min(1).max(2500),
+      hours: yup.number().min(1).max(24),
+      aspect: yup.string().oneOf(['midday', 'side', 'away'] as const),
+      back: yup.boolean()
+    })
+    .required(),
+  dayC: temperature('day'),
+  nightC: temperature('night'),
+  humidityPct: yup.number().min(5).max(100).required(),
+  movingAir: yup.boolean().required()
+});
+
+const containerSchema = yup
+  .object({
+    name: yup.string().trim().required('Name the container, such as “Blue tray”.').max(60, 'Keep the name under 60 letters.'),
+    shape: yup.string().oneOf(['rectangle', 'round', 'cells'] as const).required(),
+    lengthCm: size,
+    widthCm: size,
+    depthCm: size,
+    cells: size
+  })
+  .required()
+  .test('size', '', (value, context) => {
+    const [field, message] = Object.entries(checkContainer(value as Container))[0] ?? [];
+    return field ? context.createError({ path: `container.${field}`, message }) : true;
+  });
+
+/** A new sowing as it is sent: what was chosen, and what it came to. The server computes it again. */
+export const newSowingSchema = yup.object({
+  id,
+  containerId: id,
+  cropKey: yup
+    .string()
+    .required('Choose a crop.')
+    .test('crop', 'Choose a crop from the library.', (key) => findCrop(key ?? '') !== undefined),
+  container: containerSchema,
+  count: yup
+    .number()
+    .typeError('How many of them?')
+    .integer('Containers come whole: give a whole number.')
+    .min(SIZE_BOUNDS.count[0], 'At least one container.')
+    .max(SIZE_BOUNDS.count[1], `At most ${SIZE_BOUNDS.count[1]} in one sowing: make two of it.`)
+    .required('How many of them?'),
+  medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
+  methodKey: yup.string().oneOf(READY_METHODS.map(({ key }) => key), 'Choose one of the methods.').required(),
+  placeId: yup.string().uuid().required('Choose a place.'),
+  newPlace: placeSchema.nullable().default(null),
+  seedsPerCm2: yup
+    .number()
+    .typeError('Give the density in seeds per cm².')
+    .moreThan(0, 'The density must be more than 0.')
+    .max(60, 'No seed lies closer than 60 to the cm².')
+    .required('Give the density.'),
+  germinationPct: yup
+    .number()
+    .typeError('Give the germination in percent, or leave it out.')
+    .moreThan(0, 'Seed of which nothing sprouts cannot be sown: choose another lot.')
+    .max(100, 'Germination is at most 100 %.')
+    .nullable()
+    .default(null),
+  seedG: yup.number().moreThan(0, 'Seed must weigh more than 0 g.').max(5000, 'Over 5 kg of seed is no home sowing: check the sizes.').required(),
+  /** `YYYY-MM-DD` in the household's zone; null to start now. */
+  readyBy: yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Give a date.').nullable().default(null)
+});
+
+export type NewSowing = yup.InferType<typeof newSowingSchema>;

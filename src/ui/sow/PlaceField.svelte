@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { v4 as newId } from 'uuid';
+  import type { Place, PlaceLight } from '$core/clock/place.ts';
+  import Caution from '$ui/shell/Caution.svelte';
+  import Choice from '$ui/fields/Choice.svelte';
+  import { readNumber } from '$core/units/parseQuantity.ts';
+  import { figure, type Units } from '$core/units/format.ts';
+
+  interface Props {
+    places: readonly Place[];
+    placeId: string;
+    newPlace: Place | null;
+    units: Units;
+    wrong: Record<string, string>;
+  }
+  let { places, placeId = $bindable(), newPlace = $bindable(), units, wrong }: Props = $props();
+
+  const LIGHTS: Record<string, PlaceLight> = {
+    lamp: { kind: 'lamp', ppfd: 200, hours: 14 },
+    bright: { kind: 'sill', aspect: 'midday', back: false },
+    side: { kind: 'sill', aspect: 'side', back: false },
+    dim: { kind: 'sill', aspect: 'away', back: false }
+  };
+  const OPTIONS = [
+    { value: 'lamp', text: 'Lamp' },
+    { value: 'bright', text: 'Bright sill', hint: 'midday sun' },
+    { value: 'side', text: 'Half-bright sill', hint: 'morning or evening sun' },
+    { value: 'dim', text: 'Dim sill', hint: 'no sun' }
+  ];
+  let light = $state('bright');
+
+  const toUnits = (degC: number) => (units === 'us' ? degC * 1.8 + 32 : degC);
+  const fromUnits = (value: number) => (units === 'us' ? (value - 32) / 1.8 : value);
+  const sign = $derived(units === 'us' ? '°F' : '°C');
+
+  function choose(id: string) {
+    placeId = id;
+    newPlace = id === 'new' ? { id: newId(), name: '', light: LIGHTS[light]!, dayC: 21, nightC: 18, humidityPct: 50, movingAir: false } : null;
+  }
+  function warm(field: 'dayC' | 'nightC', text: unknown) {
+    const value = readNumber(String(text ?? ''));
+    if (newPlace && value !== null) newPlace = { ...newPlace, [field]: fromUnits(value) };
+  }
+</script>
+
+{#if places.length > 0}
+  <Select labelText="Place" selected={placeId} on:change={(event) => choose((event.target as HTMLSelectElement).value)} invalid={!!wrong.placeId} invalidText={wrong.placeId}>
+    {#each places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
+    <SelectItem value="new" text="A new place ..." />
+  </Select>
+{/if}
+{#if newPlace}
+  <div class="new stack">
+    <TextInput labelText="Name of the place" placeholder="Kitchen sill" value={newPlace.name} on:input={(event) => newPlace && (newPlace = { ...newPlace, name: String(event.detail ?? '') })} invalid={!!wrong['newPlace.name']} invalidText={wrong['newPlace.name']} />
+    <Choice legend="Light there" name="light" options={OPTIONS} bind:value={light} onchange={(value) => newPlace && (newPlace = { ...newPlace, light: LIGHTS[value]! })} />
+    {#if light === 'lamp'}
+      <Caution>Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands, no chained extension leads. Fixed wiring is for a qualified electrician.</Caution>
+    {/if}
+    <div class="two">
+      <TextInput labelText="By day ({sign})" value={figure(toUnits(newPlace.dayC))} on:input={(event) => warm('dayC', event.detail)} invalid={!!wrong['newPlace.dayC']} invalidText={wrong['newPlace.dayC']} inputmode="decimal" />
+      <TextInput labelText="At night ({sign})" value={figure(toUnits(newPlace.nightC))} on:input={(event) => warm('nightC', event.detail)} invalid={!!wrong['newPlace.nightC']} invalidText={wrong['newPlace.nightC']} inputmode="decimal" />
+    </div>
+  </div>
+{/if}
+
+<style>
+  .new { padding: 1rem; border: 1.5px dashed var(--ink-soft); border-radius: 10px; }
+  .two { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; align-items: start; }
+</style>

@@ -1,0 +1,160 @@
+import type { TaskBody } from '$core/round/task.ts';
+import type { Cue, EventBody, LossReason } from '$core/events/event.ts';
+import type { Crop } from '$core/crops/crop.ts';
+import type { Path } from '$core/methods/path.ts';
+import type { Stage } from '$core/sowing/fold.ts';
+import { BOTTLE_G, type MediumKind } from '$core/medium/medium.ts';
+import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { dayAndTime, spanWords, type Reading } from './time.ts';
+
+export interface TaskWords {
+  /** What to do, with how much. */
+  title: string;
+  /** Why, in one line. */
+  why: string;
+  /** What the undo line says once it is done. */
+  done: string;
+}
+
+export const MEDIUM_WORDS: Record<MediumKind, string> = {
+  coir: 'Coir',
+  'peat-perlite': 'Peat with perlite',
+  'seed-mix': 'Seed mix',
+  'hemp-mat': 'Hemp mat',
+  paper: 'Paper',
+  mesh: 'Mesh over a reservoir'
+};
+
+export const STAGE_WORDS: Record<Stage, string> = {
+  prepare: 'to be prepared',
+  soak: 'soaking',
+  drain: 'draining',
+  press: 'rooting, covered',
+  blackout: 'stretching in the dark',
+  light: 'in light',
+  ended: 'ended'
+};
+
+export const LOSS_WORDS: Record<LossReason, string> = {
+  mould: 'Mould',
+  'damped-off': 'Damped off: stems fell at the foot',
+  'dried-out': 'Dried out',
+  'poor-germination': 'Too little sprouted',
+  'too-late': 'Left too long',
+  other: 'Something else'
+};
+
+/** Weight in things a kitchen has: filled one-litre bottles. */
+export function bottles(pressG: number): string {
+  const count = pressG / BOTTLE_G;
+  if (count < 0.4) return 'a filled half-litre bottle or less';
+  return count < 1.25 ? 'a filled 1 L bottle' : `${figure(Math.round(count * 2) / 2)} filled 1 L bottles`;
+}
+
+/** A task in words. @param path what lies on it, for taking that off */
+export function taskWords(body: TaskBody, path: Path, now: number, reading: Reading): TaskWords {
+  const { units } = reading;
+  switch (body.kind) {
+    case 'soak':
+      return {
+        title: `Soak ${seedMass(body.seedG, units)} of seed in ${volume(body.waterMl, units)} of water`,
+        why: `Out again ${dayAndTime(body.until, now, reading)}. A jar of ${volume(body.jarMl, units)} or more leaves room to swell.`,
+        done: 'Put to soak'
+      };
+    case 'drain': {
+      const left = body.maxAt - now;
+      return {
+        title: body.drainH > 0 ? `Drain and rinse, then keep damp and covered for ${body.drainH} h` : 'Drain and rinse until the water is clear',
+        why: left > 0 ? `At the latest in ${spanWords(left)}: past that the seed goes soft.` : 'Soaked too long: rinse well, smell it, and sow at once if it is firm and sweet.',
+        done: 'Drained'
+      };
+    }
+    case 'sow':
+      return {
+        title: `Sow ${seedMass(body.seedG, units)} on ${volume(body.mediumMl, units)} of medium`,
+        why: `Damp it with ${volume(body.waterMl, units)} of water first, like a wrung sponge.${body.pressG > 0 ? ` Then press with ${mass(body.pressG, units)}: ${bottles(body.pressG)}.` : ''}`,
+        done: 'Sown'
+      };
+    case 'uncover': {
+      const what = path.cover === 'weight' ? 'weight' : path.cover === 'stacked' ? 'upper tray' : 'lid';
+      const title = body.to === 'blackout' ? `Take the ${what} off and put a dark dome on` : `Take the ${what} off and bring it to light`;
+      return { title, why: 'It has rooted: roots hold it now, and stems need room.', done: body.to === 'blackout' ? 'Uncovered' : 'Brought to light' };
+    }
+    case 'light':
+      return { title: body.lamp ? 'Dome off, under the lamp' : 'Dome off, into daylight', why: 'The stems are even: light makes them green and stops them stretching.', done: 'Brought to light' };
+    case 'mist':
+      return { title: `Mist finely, about ${volume(body.waterMl, units)}`, why: 'The seed is to stay damp, not wet. Shut it again.', done: 'Misted' };
+    case 'water':
+      return {
+        title: `Water ${volume(body.waterMl, units)} from below`,
+        why: `About ${Math.round(body.share * 100)} % of its water is left. Pour off what stands after ten minutes.`,
+        done: `Watered ${volume(body.waterMl, units)}`
+      };
+    case 'cut':
+      return { title: `Ready to cut: about ${mass(body.expectedG, units)}`, why: `Good until about ${dayAndTime(body.closesAt, now, reading)}. Cut and weigh it.`, done: 'Cut' };
+  }
+}
+
+/** The event that ticking a task records; none for a cut, which is weighed. */
+export function tickOf(body: TaskBody): EventBody | null {
+  switch (body.kind) {
+    case 'soak':
+      return { type: 'soaked' };
+    case 'drain':
+      return { type: 'drained' };
+    case 'sow':
+      return { type: 'sown', waterG: Math.round(body.waterMl) };
+    case 'uncover':
+      return body.to === 'blackout' ? { type: 'uncovered' } : { type: 'lit' };
+    case 'light':
+      return { type: 'lit' };
+    case 'mist':
+      return { type: 'misted', waterG: Math.round(body.waterMl) };
+    case 'water':
+      return { type: 'watered', waterG: Math.round(body.waterMl) };
+    case 'cut':
+      return null;
+  }
+}
+
+/** A cue as a chip: what to look for, on this crop. */
+export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {
+  if (cue === 'rooted') return path.cover === 'none' ? 'Rooted' : path.cover === 'stacked' ? 'Trays parting' : 'Lid lifting';
+  if (cue === 'lightReady') return 'Stems even';
+  const tall = `${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`;
+  return { cotyledon: 'Seed leaves open', 'true-leaf': 'First true leaf', height: `${tall} tall`, tips: `Tips ${tall}` }[crop.harvestCue];
+}
+
+/** What happened, as a line of the log. */
+export function eventWords(body: EventBody, crop: Crop, path: Path, units: Units, placeName: (id: string) => string): string {
+  switch (body.type) {
+    case 'soaked':
+      return 'Put to soak';
+    case 'drained':
+      return 'Drained and rinsed';
+    case 'sown':
+      return `Sown, on ${volume(body.waterG, units)} of water`;
+    case 'uncovered':
+      return 'Weight off, dome on';
+    case 'lit':
+      return 'Brought to light';
+    case 'misted':
+      return `Misted, ${volume(body.waterG, units)}`;
+    case 'watered':
+      return `Watered, ${volume(body.waterG, units)}`;
+    case 'looked':
+      return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
+    case 'felt':
+      return `Felt: ${body.moisture === 'right' ? 'damp, just right' : body.moisture}`;
+    case 'moved':
+      return `Moved to ${placeName(body.placeId)}`;
+    case 'cut':
+      return `Cut ${mass(body.grossG - body.tareG, units)}${body.last ? ', the last' : ''}`;
+    case 'noted':
+      return body.text;
+    case 'ended':
+      return `Given up: ${LOSS_WORDS[body.reason].toLowerCase()}`;
+    case 'undone':
+      return 'Taken back';
+  }
+}

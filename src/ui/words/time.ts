@@ -1,0 +1,69 @@
+import { Temporal } from 'temporal-polyfill';
+import { zoneOf } from '$core/time/zone.ts';
+import type { Units } from '$core/units/format.ts';
+
+/** How a household reads dates and times. */
+export interface Reading {
+  zone: string;
+  units: Units;
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function format(at: number, { zone, units }: Reading, options: Intl.DateTimeFormatOptions): string {
+  const key = `${zone}|${units}|${JSON.stringify(options)}`;
+  let made = formats.get(key);
+  if (!made) {
+    made = new Intl.DateTimeFormat(units === 'us' ? 'en-US' : 'en-GB', { timeZone: zone, ...options });
+    formats.set(key, made);
+  }
+  return made.format(at);
+}
+
+/** `07:30`, or `7:30 AM`. */
+export const clockTime = (at: number, reading: Reading): string => format(at, reading, { hour: '2-digit', minute: '2-digit' });
+
+/** `Thursday`. */
+export const weekday = (at: number, reading: Reading): string => format(at, reading, { weekday: 'long' });
+
+/** `Thu 26 Nov`. */
+export const shortDate = (at: number, reading: Reading): string => format(at, reading, { weekday: 'short', day: 'numeric', month: 'short' });
+
+/** Whole calendar days from `now` to `at` in the household's zone. */
+export function daysAway(at: number, now: number, zone: string): number {
+  const calendar = zoneOf(zone);
+  return calendar.date(now).until(calendar.date(at), { largestUnit: 'days' }).days;
+}
+
+/** A day as it is said: today, tomorrow, a weekday within the week, otherwise a date. */
+export function dayWords(at: number, now: number, reading: Reading): string {
+  const days = daysAway(at, now, reading.zone);
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  return days > 1 && days < 7 ? weekday(at, reading) : shortDate(at, reading);
+}
+
+/** A day with its clock time: `tomorrow 07:30`. */
+export const dayAndTime = (at: number, now: number, reading: Reading): string =>
+  `${dayWords(at, now, reading)} ${clockTime(at, reading)}`;
+
+/** The calendar day of a moment as `YYYY-MM-DD`, for date fields. */
+export const isoDay = (at: number, zone: string): string => zoneOf(zone).date(at).toString();
+
+/** Days and hours between two moments in words: `2 days`, `5 h`. */
+export function spanWords(ms: number): string {
+  const hours = Math.abs(ms) / 3_600_000;
+  if (hours < 1) return `${Math.max(1, Math.round(hours * 60))} min`;
+  return hours < 36 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`;
+}
+
+/** Whether a text is a day of the calendar. */
+export function isDay(text: string): boolean {
+  try {
+    Temporal.PlainDate.from(text, { overflow: 'reject' });
+    return true;
+  } catch {
+    return false;
+  }
+}
