@@ -36,8 +36,14 @@ export default ts.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[object.name='Temporal'][property.name='Now']", message: 'Time comes into the core as an argument.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time comes into the core as an argument.' }
+        {
+          selector: "MemberExpression[object.name='Temporal'][property.name='Now']",
+          message: 'Time comes into the core as an argument.'
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Time comes into the core as an argument.'
+        }
       ],
       'no-restricted-imports': ['error', { patterns: ['node:*', '$server/*', '$ui/*', 'svelte', '$app/*'] }]
     }

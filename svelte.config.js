@@ -16,6 +16,8 @@ export default {
         'default-src': ['none'],
         'script-src': ['self'],
         'style-src': ['self'],
+        // The one inline style there is: what hides SvelteKit's page announcer from the eye.
+        'style-src-attr': ['unsafe-hashes', 'sha256-S8qMpvofolR8Mpjy4kQvEm7m1q8clzU4dfDH0AmvZjo='],
         'img-src': ['self', 'data:'],
         'font-src': ['self'],
         'connect-src': ['self'],

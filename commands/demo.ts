@@ -9,6 +9,7 @@ await runCommand(() =>
     data: 'demo',
     fresh: true,
     fill: async () => void (await seedDemo(Date.now())),
-    greeting: (url) => `The demo is ready: open ${url}\nIt begins afresh at every start; nothing in it is kept.`
+    greeting: (url) =>
+      `The demo is ready: open ${url}\nIt begins afresh at every start; nothing in it is kept.`
   })
 );

@@ -9,7 +9,9 @@ process.chdir(root);
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
-  console.error(`Brote needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer one and try again.`);
+  console.error(
+    `Brote needs Node.js 20.19 or newer; this is ${process.versions.node}. Install a newer one and try again.`
+  );
   process.exit(1);
 }
 
@@ -19,13 +21,18 @@ if (!existsSync(installed) || statSync(installed).mtimeMs < statSync(lock).mtime
   console.log('Installing what package-lock.json names (once, and after it changed) ...');
   const npm = spawnSync('npm', ['ci', '--loglevel=error', '--include=dev'], { stdio: 'inherit' });
   if (npm.status !== 0) {
-    console.error('The packages could not be installed. Check the network and the free space on this disk, and try again.');
+    console.error(
+      'The packages could not be installed. Check the network and the free space on this disk, and try again.'
+    );
     process.exit(1);
   }
 }
 
 const task = process.argv[2] ?? '';
-if (!existsSync(join(root, `commands/${task}.ts`)) || !JSON.parse(readFileSync('package.json', 'utf8')).scripts[task]) {
+if (
+  !existsSync(join(root, `commands/${task}.ts`)) ||
+  !JSON.parse(readFileSync('package.json', 'utf8')).scripts[task]
+) {
   console.error(`There is no command “${task}”.`);
   process.exit(1);
 }

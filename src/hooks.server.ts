@@ -14,12 +14,21 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!event.locals.session && isDemo() && event.request.method === 'GET') await enterDemo(event);
   const { pathname } = event.url;
   if (!event.locals.session && !OPEN_PATHS.includes(pathname)) {
-    if (pathname.startsWith('/api/')) return Response.json({ message: 'Sign in again to continue; what you entered is kept.' }, { status: 401 });
-    redirect(303, pathname === '/' ? '/sign-in' : `/sign-in?to=${encodeURIComponent(pathname + event.url.search)}`);
+    if (pathname.startsWith('/api/'))
+      return Response.json(
+        { message: 'Sign in again to continue; what you entered is kept.' },
+        { status: 401 }
+      );
+    redirect(
+      303,
+      pathname === '/' ? '/sign-in' : `/sign-in?to=${encodeURIComponent(pathname + event.url.search)}`
+    );
   }
   const theme = event.cookies.get('brote_theme');
   const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
-  const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%brote.theme%', attribute) });
+  const response = await resolve(event, {
+    transformPageChunk: ({ html }) => html.replace('%brote.theme%', attribute)
+  });
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');

@@ -3,7 +3,14 @@ import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Plain, say } from './say.ts';
 
-const SOURCES = ['src', 'static', 'commands/build', 'package-lock.json', 'svelte.config.js', 'vite.config.ts'];
+const SOURCES = [
+  'src',
+  'static',
+  'commands/build',
+  'package-lock.json',
+  'svelte.config.js',
+  'vite.config.ts'
+];
 
 function newest(path: string): number {
   if (!existsSync(path)) return 0;
@@ -17,7 +24,11 @@ export function ensureBuild(): void {
   const stamp = 'build/built';
   if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...SOURCES.map(newest))) return;
   say('Building the application (once, and after it changed) ...');
-  const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], { encoding: 'utf8', env: { ...process.env, NODE_ENV: 'production' } });
-  if (built.status !== 0) throw new Plain(`The application could not be built:\n${built.stdout}${built.stderr}`);
+  const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], {
+    encoding: 'utf8',
+    env: { ...process.env, NODE_ENV: 'production' }
+  });
+  if (built.status !== 0)
+    throw new Plain(`The application could not be built:\n${built.stdout}${built.stderr}`);
   writeFileSync(stamp, '');
 }

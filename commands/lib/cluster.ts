@@ -18,9 +18,13 @@ const ADMIN = 'brote_admin';
 /** The server refuses to run as root: root runs it as the user Debian's package made for it. */
 function serverUser(): { uid: number; gid: number } | null {
   if (!isRoot) return null;
-  const id = (flag: string) => Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout.trim());
+  const id = (flag: string) =>
+    Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout.trim());
   const user = { uid: id('-u'), gid: id('-g') };
-  if (!user.uid) throw new Plain('The user “postgres”, which runs the database for root, is missing. Paste this, then start again:\n  adduser --system --group postgres');
+  if (!user.uid)
+    throw new Plain(
+      'The user “postgres”, which runs the database for root, is missing. Paste this, then start again:\n  adduser --system --group postgres'
+    );
   return user;
 }
 
@@ -35,7 +39,13 @@ export async function startCluster(bin: string, folder: string, durable: boolean
   const user = serverUser();
   const log = join(data, 'server.log');
   const run = (program: string, ...args: string[]) =>
-    spawnSync(join(bin, program), args, { ...(user ?? {}), cwd: data, encoding: 'utf8', env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8' }, stdio: ['ignore', 'pipe', 'pipe'] });
+    spawnSync(join(bin, program), args, {
+      ...(user ?? {}),
+      cwd: data,
+      encoding: 'utf8',
+      env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8' },
+      stdio: ['ignore', 'pipe', 'pipe']
+    });
 
   if (!existsSync(join(data, 'PG_VERSION'))) makeCluster();
   checkVersion(bin, data);
@@ -58,7 +68,18 @@ export async function startCluster(bin: string, folder: string, durable: boolean
     const passwordFile = join(folder, 'initdb-password');
     writeFileSync(passwordFile, password, { mode: 0o600 });
     if (user) chownSync(passwordFile, user.uid, user.gid);
-    const made = run('initdb', '-D', data, '-U', ADMIN, `--pwfile=${passwordFile}`, '--auth=scram-sha-256', '-E', 'UTF8', '--locale=C.UTF-8');
+    const made = run(
+      'initdb',
+      '-D',
+      data,
+      '-U',
+      ADMIN,
+      `--pwfile=${passwordFile}`,
+      '--auth=scram-sha-256',
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8'
+    );
     rmSync(passwordFile, { force: true });
     if (made.status !== 0) {
       rmSync(data, { recursive: true, force: true });
@@ -75,7 +96,9 @@ export async function startCluster(bin: string, folder: string, durable: boolean
     if (!durable) settings.push('-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off');
     const started = run('pg_ctl', 'start', '-D', data, '-l', log, '-w', '-t', '60', '-o', settings.join(' '));
     if (started.status !== 0) {
-      const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : started.stderr;
+      const tail = existsSync(log)
+        ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n')
+        : started.stderr;
       throw new Plain(why(tail, `The database did not start. The end of its log, ${log}, says:\n${tail}`));
     }
   }
@@ -89,7 +112,9 @@ function why(output: string, otherwise: string): string {
 
 function checkVersion(bin: string, data: string): void {
   const made = readFileSync(join(data, 'PG_VERSION'), 'utf8').trim();
-  const here = /(\d+)/.exec(spawnSync(join(bin, 'postgres'), ['--version'], { encoding: 'utf8' }).stdout)?.[1];
+  const here = /(\d+)/.exec(
+    spawnSync(join(bin, 'postgres'), ['--version'], { encoding: 'utf8' }).stdout
+  )?.[1];
   if (made !== here)
     throw new Plain(
       `The data in ${data} was written by PostgreSQL ${made}; this machine runs ${here}. ` +

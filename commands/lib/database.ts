@@ -29,14 +29,21 @@ export function keptSecret(file: string): string {
 async function ensureRole(sql: postgres.Sql, role: string, password: string): Promise<void> {
   const [there] = await sql`select 1 from pg_roles where rolname = ${role}`;
   const verb = there ? 'alter' : 'create';
-  await sql.unsafe(`${verb} role "${role}" login nosuperuser nocreatedb nocreaterole nobypassrls password '${password}'`);
+  await sql.unsafe(
+    `${verb} role "${role}" login nosuperuser nocreatedb nocreaterole nobypassrls password '${password}'`
+  );
 }
 
 /**
  * In a cluster of ours: a database, a role that owns it, and one that the application signs in as.
  * @param fresh drops a database of that name first
  */
-export async function ensureDatabase(adminUrl: string, name: string, folder: string, fresh = false): Promise<Database> {
+export async function ensureDatabase(
+  adminUrl: string,
+  name: string,
+  folder: string,
+  fresh = false
+): Promise<Database> {
   const admin = postgres(withParts(adminUrl, { database: 'postgres' }), { max: 1, onnotice: () => {} });
   const owner = `${name}_owner`;
   const app = `${name}_app`;
@@ -75,7 +82,9 @@ export async function operatorsDatabase(url: string, folder: string): Promise<Da
         `The role in DATABASE_URL may not make other roles. Make one by hand and name it in DATABASE_APP_URL:\n` +
           `  create role "${app}" login password '...';`
       );
-    throw new Plain(`The database server in DATABASE_URL cannot be used: ${(error as Error).message}. Check the address, name and password.`);
+    throw new Plain(
+      `The database server in DATABASE_URL cannot be used: ${(error as Error).message}. Check the address, name and password.`
+    );
   } finally {
     await sql.end({ timeout: 2 });
   }

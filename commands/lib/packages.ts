@@ -14,7 +14,11 @@ function onPath(name: string): string | null {
 }
 
 function postgresBin(): string | null {
-  const versions = existsSync(DEBIAN_POSTGRES) ? readdirSync(DEBIAN_POSTGRES).map(Number).filter((v) => v >= OLDEST) : [];
+  const versions = existsSync(DEBIAN_POSTGRES)
+    ? readdirSync(DEBIAN_POSTGRES)
+        .map(Number)
+        .filter((v) => v >= OLDEST)
+    : [];
   for (const version of versions.sort((a, b) => b - a)) {
     const bin = join(DEBIAN_POSTGRES, String(version), 'bin');
     if (existsSync(join(bin, 'initdb')) && existsSync(join(bin, 'postgres'))) return bin;
@@ -25,7 +29,11 @@ function postgresBin(): string | null {
 
 /** The folder of PostgreSQL's programs; installs them from Debian's packages where that is allowed. */
 export function ensurePostgres(): string {
-  return postgresBin() ?? (install('PostgreSQL', 'postgresql'), postgresBin()) ?? missing('PostgreSQL', 'postgresql');
+  return (
+    postgresBin() ??
+    (install('PostgreSQL', 'postgresql'), postgresBin()) ??
+    missing('PostgreSQL', 'postgresql')
+  );
 }
 
 /** The Chromium program; installs it from Debian's packages where that is allowed. */
@@ -35,7 +43,9 @@ export function ensureChromium(): string {
 }
 
 function missing(what: string, name: string): never {
-  throw new Plain(`${what} is not installed, and this user may not install it. Paste this, then start again:\n  sudo apt-get install -y ${name}`);
+  throw new Plain(
+    `${what} is not installed, and this user may not install it. Paste this, then start again:\n  sudo apt-get install -y ${name}`
+  );
 }
 
 function install(what: string, name: string): void {
@@ -49,8 +59,13 @@ function install(what: string, name: string): void {
     return spawnSync(program!, rest, { stdio: ['ignore', 'ignore', 'inherit'], env }).status === 0;
   };
   try {
-    const done = run('apt-get', 'install', '-y', '-qq', name) || (run('apt-get', 'update', '-qq') && run('apt-get', 'install', '-y', '-qq', name));
-    if (!done) throw new Plain(`${what} could not be installed. Try it by hand, then start again:\n  sudo apt-get update && sudo apt-get install -y ${name}`);
+    const done =
+      run('apt-get', 'install', '-y', '-qq', name) ||
+      (run('apt-get', 'update', '-qq') && run('apt-get', 'install', '-y', '-qq', name));
+    if (!done)
+      throw new Plain(
+        `${what} could not be installed. Try it by hand, then start again:\n  sudo apt-get update && sudo apt-get install -y ${name}`
+      );
   } finally {
     if (kept) rmSync(kept, { force: true });
   }

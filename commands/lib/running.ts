@@ -23,7 +23,8 @@ function isAlive(pid: number): boolean {
  */
 export function claim(folder: string): { announce(url: string): void; release(): void } {
   const file = join(folder, 'running.json');
-  const write = (url: string, flag: string) => writeFileSync(file, JSON.stringify({ pid: process.pid, url } satisfies Running), { flag });
+  const write = (url: string, flag: string) =>
+    writeFileSync(file, JSON.stringify({ pid: process.pid, url } satisfies Running), { flag });
   if (existsSync(file)) {
     const held = readRunning(file);
     if (held && held.pid !== process.pid && isAlive(held.pid))
@@ -37,7 +38,10 @@ export function claim(folder: string): { announce(url: string): void; release():
   try {
     write('', 'wx');
   } catch (error) {
-    if ((error as { code?: string }).code === 'EEXIST') throw new Plain('Brote is being started by another process right now. Wait a moment and open its address.');
+    if ((error as { code?: string }).code === 'EEXIST')
+      throw new Plain(
+        'Brote is being started by another process right now. Wait a moment and open its address.'
+      );
     throw error;
   }
   return { announce: (url) => write(url, 'w'), release: () => rmSync(file, { force: true }) };

@@ -20,7 +20,9 @@ export async function runCommand(work: () => Promise<void>): Promise<void> {
 function explain(error: unknown): string | null {
   if (error instanceof Plain) return error.message;
   const code = (error as { code?: string }).code;
-  if (code === 'ENOSPC' || code === '53100') return 'The disk is full. Free some space and start again: nothing that was saved is lost.';
-  if (code === 'EACCES') return `${(error as Error).message}. Give your user access to that path, or set BROTE_DATA to a folder of your own.`;
+  if (code === 'ENOSPC' || code === '53100')
+    return 'The disk is full. Free some space and start again: nothing that was saved is lost.';
+  if (code === 'EACCES')
+    return `${(error as Error).message}. Give your user access to that path, or set BROTE_DATA to a folder of your own.`;
   return null;
 }

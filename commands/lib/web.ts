@@ -9,7 +9,8 @@ const DEFAULT_PORT = 4180;
 export function webAddress(): { host: string; port: number } {
   const host = process.env.HOST || '127.0.0.1';
   const port = Number(process.env.PORT || DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Plain(`PORT must be a number up to 65535, not “${process.env.PORT}”.`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Plain(`PORT must be a number up to 65535, not “${process.env.PORT}”.`);
   return { host, port };
 }
 
@@ -18,7 +19,9 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
   // SvelteKit tells a form of its own from a foreign one by the origin, which over plain HTTP it must be told.
   process.env.PROTOCOL_HEADER ||= 'x-forwarded-proto';
   process.env.HOST_HEADER ||= 'host';
-  const { handler } = (await import(pathToFileURL(join(process.cwd(), 'build/handler.js')).href)) as { handler: RequestListener };
+  const { handler } = (await import(pathToFileURL(join(process.cwd(), 'build/handler.js')).href)) as {
+    handler: RequestListener;
+  };
   const server = createServer((request, response) => {
     request.headers['x-forwarded-proto'] ??= 'http';
     handler(request, response);
@@ -26,9 +29,21 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: { code?: string }) => {
       if (error.code === 'EADDRINUSE')
-        reject(new Plain(`Port ${port} of ${host} is in use by another program. Choose another, such as: PORT=${port + 1} npm start`));
-      else if (error.code === 'EACCES') reject(new Plain(`This user may not listen on port ${port}. Choose one above 1023, such as: PORT=${DEFAULT_PORT} npm start`));
-      else reject(new Plain(`The address ${host}:${port} cannot be listened on (${error.code}). Check HOST and PORT.`));
+        reject(
+          new Plain(
+            `Port ${port} of ${host} is in use by another program. Choose another, such as: PORT=${port + 1} npm start`
+          )
+        );
+      else if (error.code === 'EACCES')
+        reject(
+          new Plain(
+            `This user may not listen on port ${port}. Choose one above 1023, such as: PORT=${DEFAULT_PORT} npm start`
+          )
+        );
+      else
+        reject(
+          new Plain(`The address ${host}:${port} cannot be listened on (${error.code}). Check HOST and PORT.`)
+        );
     });
     server.listen(port, host, resolve);
   });

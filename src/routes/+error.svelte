@@ -6,10 +6,18 @@
 
 <main class="lost stack">
   <h1>{page.status === 404 ? 'Nothing grows here' : 'Something went wrong'}</h1>
-  <p>{page.status === 404 && page.error?.message === 'Not Found' ? 'There is no page at this address.' : page.error?.message}</p>
+  <p>
+    {page.status === 404 && page.error?.message === 'Not Found'
+      ? 'There is no page at this address.'
+      : page.error?.message}
+  </p>
   <p><a href="/round">Go to the round</a></p>
 </main>
 
 <style>
-  .lost { max-width: 36rem; margin: 0 auto; padding: 3rem 1rem; }
+  .lost {
+    max-width: 36rem;
+    margin: 0 auto;
+    padding: 3rem 1rem;
+  }
 </style>

@@ -40,7 +40,8 @@ function close(values: number[], expected: number[], tolerance: number): void {
 
 describe('reference values', () => {
   it('temperature response of radish and basil', () => {
-    const f = (crop: string, ...temps: number[]) => temps.map((temp) => temperatureResponse(cropOf(crop), temp));
+    const f = (crop: string, ...temps: number[]) =>
+      temps.map((temp) => temperatureResponse(cropOf(crop), temp));
     close(f('radish', 8, 16, 21, 27, 34), [0.0749, 0.5329, 0.8522, 0.9925, 0.3965], 0.00006);
     close(f('basil', 8, 12, 21, 30), [0, 0.021, 0.6897, 0.9665], 0.00006);
   });
@@ -73,7 +74,11 @@ describe('reference values', () => {
   });
 
   it('extraterrestrial radiation and the response to light', () => {
-    const ra = [extraterrestrialRadiation(43.4, 21), extraterrestrialRadiation(43.4, 172), extraterrestrialRadiation(-33.5, 172)];
+    const ra = [
+      extraterrestrialRadiation(43.4, 21),
+      extraterrestrialRadiation(43.4, 172),
+      extraterrestrialRadiation(-33.5, 172)
+    ];
     close(ra, [13.685, 41.919, 16.438], 0.0006);
     close([1, 2, 4, 6].map(lightResponse), [0.25, 0.4287, 0.6886, 0.8463], 0.00006);
   });

@@ -25,7 +25,14 @@ const SILL_FACTOR: Record<Aspect, number> = { midday: 0.35, side: 0.2, away: 0.0
 
 /** Daily light integral on a sill, mol m-2 d-1, under an average sky; a metre back from the glass, half. */
 export function sillDli(latitudeDeg: number, dayOfYear: number, aspect: Aspect, back = false): number {
-  return extraterrestrialRadiation(latitudeDeg, dayOfYear) * 0.5 * 0.45 * 4.57 * SILL_FACTOR[aspect] * (back ? 0.5 : 1);
+  return (
+    extraterrestrialRadiation(latitudeDeg, dayOfYear) *
+    0.5 *
+    0.45 *
+    4.57 *
+    SILL_FACTOR[aspect] *
+    (back ? 0.5 : 1)
+  );
 }
 
 /** From this daily light integral on, light no longer holds growth back (starting figure). */

@@ -3,8 +3,7 @@ import { lampDli, lightResponse, sillDli, type Aspect } from './light.ts';
 import { temperatureResponse } from './temperature.ts';
 
 export type PlaceLight =
-  | { kind: 'lamp'; ppfd: number; hours: number }
-  | { kind: 'sill'; aspect: Aspect; back: boolean };
+  { kind: 'lamp'; ppfd: number; hours: number } | { kind: 'sill'; aspect: Aspect; back: boolean };
 
 /** Where trays stand, with its usual warmth, air and light. */
 export interface Place {
@@ -28,12 +27,15 @@ export function warmthRate(crop: Crop, place: Place): number {
 }
 
 /** Mean temperature of a place over 24 h, degC. */
-export const meanTempC = (place: Place): number => (place.dayC * DAY_HOURS + place.nightC * (24 - DAY_HOURS)) / 24;
+export const meanTempC = (place: Place): number =>
+  (place.dayC * DAY_HOURS + place.nightC * (24 - DAY_HOURS)) / 24;
 
 /** How light slows the clock here on a day of the year. */
 export function placeLightResponse(place: Place, latitudeDeg: number, dayOfYear: number): number {
   const { light } = place;
   return lightResponse(
-    light.kind === 'lamp' ? lampDli(light.ppfd, light.hours) : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)
+    light.kind === 'lamp'
+      ? lampDli(light.ppfd, light.hours)
+      : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)
   );
 }

@@ -14,7 +14,12 @@ export interface Container {
 }
 
 /** Bounds within which a size is a kitchen container and not a slip of the finger. */
-export const SIZE_BOUNDS = { lengthCm: [2, 150], depthCm: [0.5, 40], cells: [1, 300], count: [1, 60] } as const;
+export const SIZE_BOUNDS = {
+  lengthCm: [2, 150],
+  depthCm: [0.5, 40],
+  cells: [1, 300],
+  count: [1, 60]
+} as const;
 
 /** Growing area of one container in cm2 (model, section 1). */
 export function areaCm2(container: Pick<Container, 'shape' | 'lengthCm' | 'widthCm' | 'cells'>): number {
@@ -30,5 +35,7 @@ export function areaCm2(container: Pick<Container, 'shape' | 'lengthCm' | 'width
 
 /** How wide it looks from the side, in cm; a tray of cells is taken as two rows deep. */
 export function frontWidthCm(container: Container): number {
-  return container.shape === 'cells' ? Math.ceil(container.cells / 2) * (container.lengthCm + 0.6) : container.lengthCm;
+  return container.shape === 'cells'
+    ? Math.ceil(container.cells / 2) * (container.lengthCm + 0.6)
+    : container.lengthCm;
 }

@@ -18,13 +18,17 @@ export function readCropTable(csv: string): Crop[] {
     const figure = (column: string): number => {
       const value = Number(text(column));
       if (text(column) === '' || !Number.isFinite(value))
-        throw new Error(`Crop table, row ${index + 2} (${text('key')}): “${column}” must be a number, not “${text(column)}”.`);
+        throw new Error(
+          `Crop table, row ${index + 2} (${text('key')}): “${column}” must be a number, not “${text(column)}”.`
+        );
       return value;
     };
     const oneOf = <T extends string>(column: string, ...allowed: T[]): T => {
       const value = text(column) as T;
       if (!allowed.includes(value))
-        throw new Error(`Crop table, row ${index + 2} (${text('key')}): “${column}” must be one of ${allowed.join(', ')}.`);
+        throw new Error(
+          `Crop table, row ${index + 2} (${text('key')}): “${column}” must be one of ${allowed.join(', ')}.`
+        );
       return value;
     };
     return {

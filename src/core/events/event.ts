@@ -3,7 +3,14 @@ import type { Mark } from '../window/marks.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** Why a sowing ended without being eaten. */
-export const LOSS_REASONS = ['mould', 'damped-off', 'dried-out', 'poor-germination', 'too-late', 'other'] as const;
+export const LOSS_REASONS = [
+  'mould',
+  'damped-off',
+  'dried-out',
+  'poor-germination',
+  'too-late',
+  'other'
+] as const;
 export type LossReason = (typeof LOSS_REASONS)[number];
 
 /** The three marks that a look can tell; best and close follow from the opening. */

@@ -31,11 +31,19 @@ export type WeighInCheck =
 
 /** Whether a weigh-in can be, for a crop on an area in cm2. */
 export function checkWeighIn(crop: Crop, areaCm2: number, { grossG, tareG, share }: WeighIn): WeighInCheck {
-  if (!(grossG > 0)) return { kind: 'wrong', say: 'Weigh the bowl with the greens in it and enter what the scale shows.' };
-  if (!(tareG >= 0)) return { kind: 'wrong', say: 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.' };
+  if (!(grossG > 0))
+    return { kind: 'wrong', say: 'Weigh the bowl with the greens in it and enter what the scale shows.' };
+  if (!(tareG >= 0))
+    return {
+      kind: 'wrong',
+      say: 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.'
+    };
   if (!(share > 0 && share <= 1)) return { kind: 'wrong', say: 'Choose how much of the tray was cut.' };
   const netG = grossG - tareG;
-  if (netG <= 0) return { kind: 'wrong', say: 'The full bowl must weigh more than the empty one: check which is which.' };
+  if (netG <= 0)
+    return { kind: 'wrong', say: 'The full bowl must weigh more than the empty one: check which is which.' };
   const mostG = (crop.yieldHighGM2 * areaCm2 * share) / 10_000;
-  return netG > mostG * IMPLAUSIBLE_FACTOR ? { kind: 'implausible', netG, mostG, times: netG / mostG } : { kind: 'fine', netG };
+  return netG > mostG * IMPLAUSIBLE_FACTOR
+    ? { kind: 'implausible', netG, mostG, times: netG / mostG }
+    : { kind: 'fine', netG };
 }

@@ -16,12 +16,25 @@ export interface Method {
 
 /** Three ready answers; a household picks one, and a sowing may differ. */
 export const READY_METHODS: readonly Method[] = [
-  { key: 'press-and-wait', name: 'Press and wait', germinationWater: 'shut', pressing: 'weight', darkness: 'dome' },
-  { key: 'stack-and-light', name: 'Stack and light', germinationWater: 'daily', pressing: 'stacked', darkness: 'straight' },
+  {
+    key: 'press-and-wait',
+    name: 'Press and wait',
+    germinationWater: 'shut',
+    pressing: 'weight',
+    darkness: 'dome'
+  },
+  {
+    key: 'stack-and-light',
+    name: 'Stack and light',
+    germinationWater: 'daily',
+    pressing: 'stacked',
+    darkness: 'straight'
+  },
   { key: 'light-hand', name: 'Light hand', germinationWater: 'twice', pressing: 'none', darkness: 'dome' }
 ];
 
 export const DEFAULT_METHOD = READY_METHODS[0]!;
 
 /** The ready method of a key, the first for a key that is unknown. */
-export const methodOf = (key: string): Method => READY_METHODS.find((method) => method.key === key) ?? DEFAULT_METHOD;
+export const methodOf = (key: string): Method =>
+  READY_METHODS.find((method) => method.key === key) ?? DEFAULT_METHOD;

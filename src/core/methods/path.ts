@@ -21,11 +21,13 @@ const DARK_TO_THE_END = new Set(['maize-shoot']);
  * darkness, a crop that bears no weight gets a lid, and maize shoots never see light.
  */
 export function pathOf(crop: Crop, method: Method): Path {
-  if (crop.germinationLight === 'light') return { cover: 'none', pressGCm2: 0, blackout: false, lightFrom: 'sown' };
+  if (crop.germinationLight === 'light')
+    return { cover: 'none', pressGCm2: 0, blackout: false, lightFrom: 'sown' };
   const bears = crop.pressMaxGCm2 > 0 && method.pressing !== 'none';
   const cover = !bears ? 'lid' : method.pressing === 'stacked' ? 'stacked' : 'weight';
   const pressGCm2 = cover === 'weight' ? (crop.pressMinGCm2 + crop.pressMaxGCm2) / 2 : 0;
   if (DARK_TO_THE_END.has(crop.key)) return { cover, pressGCm2, blackout: true, lightFrom: null };
-  const blackout = crop.family !== 'Poaceae' && method.darkness === 'dome' && crop.lightReadyD21 > crop.rootedD21;
+  const blackout =
+    crop.family !== 'Poaceae' && method.darkness === 'dome' && crop.lightReadyD21 > crop.rootedD21;
   return { cover, pressGCm2, blackout, lightFrom: blackout ? 'lightReady' : 'rooted' };
 }

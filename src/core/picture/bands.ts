@@ -36,7 +36,8 @@ interface Happened {
 const NOTHING: Happened = { soakedAt: null, drainedAt: null, sownAt: null, uncoveredAt: null, litAt: null };
 
 /** The bands of a sowing that is only planned. */
-export const bandsOfPlan = (plan: Plan): Bands => bandsOf(plan.soak, plan.path, plan.forecast, plan.soak.sowAt, NOTHING);
+export const bandsOfPlan = (plan: Plan): Bands =>
+  bandsOf(plan.soak, plan.path, plan.forecast, plan.soak.sowAt, NOTHING);
 
 /** The bands of a sowing under way: what happened, then what is expected. */
 export const bandsOfSowing = ({ soak, path, forecast, sownAt, state }: Followed): Bands =>
@@ -56,10 +57,20 @@ function bandsOf(soak: SoakPlan, path: Path, forecast: Forecast, sownAt: Millis,
   }
   const end = windowOpen.p50;
   const rootedAt = done.uncoveredAt ?? (path.blackout ? rooted.p50 : Infinity);
-  const litAt = done.litAt ?? (path.lightFrom === null ? Infinity : path.lightFrom === 'sown' ? sownAt : path.lightFrom === 'rooted' ? rooted.p50 : lightReady.p50);
+  const litAt =
+    done.litAt ??
+    (path.lightFrom === null
+      ? Infinity
+      : path.lightFrom === 'sown'
+        ? sownAt
+        : path.lightFrom === 'rooted'
+          ? rooted.p50
+          : lightReady.p50);
   const pressEnd = Math.min(rootedAt, litAt, end);
-  if (path.lightFrom !== 'sown') push('press', sownAt, pressEnd, done.uncoveredAt !== null || done.litAt !== null);
-  if (path.blackout && pressEnd < Math.min(litAt, end)) push('blackout', pressEnd, Math.min(litAt, end), done.litAt !== null);
+  if (path.lightFrom !== 'sown')
+    push('press', sownAt, pressEnd, done.uncoveredAt !== null || done.litAt !== null);
+  if (path.blackout && pressEnd < Math.min(litAt, end))
+    push('blackout', pressEnd, Math.min(litAt, end), done.litAt !== null);
   if (Number.isFinite(litAt)) push('light', path.lightFrom === 'sown' ? sownAt : litAt, end, windowOpen.seen);
   return { bands, open: windowOpen, best: windowBest, close: windowClose };
 }

@@ -17,7 +17,14 @@ export interface Picture {
   medium: { kind: MediumKind; depthCm: number; moisture: number } | null;
   /** Seed on the medium or in the jar: how big, how many to a cm of front, how far sprouted (0 to 1). */
   grains: { sizeCm: number; perCm: number; sprouted: number } | null;
-  stems: { heightCm: number; perCm: number; /** 0 folded to 1 open. */ open: number; /** 0 to 1. */ trueLeaf: number; /** 0 pale to 1 green. */ green: number; uneven: number } | null;
+  stems: {
+    heightCm: number;
+    perCm: number;
+    /** 0 folded to 1 open. */ open: number;
+    /** 0 to 1. */ trueLeaf: number;
+    /** 0 pale to 1 green. */ green: number;
+    uneven: number;
+  } | null;
   habit: Habit;
   cover: 'none' | 'lid' | 'stacked' | 'weight' | 'dome';
   light: 'off' | 'lamp' | 'sill';
@@ -34,12 +41,16 @@ const smooth = (share: number): number => {
 };
 
 /** Diameter of a seed in cm taken as a sphere of 1.1 g per mL. */
-const grainCm = (thousandSeedWeightG: number): number => 2 * Math.cbrt((3 * thousandSeedWeightG) / (1000 * 1.1 * 4 * Math.PI));
+const grainCm = (thousandSeedWeightG: number): number =>
+  2 * Math.cbrt((3 * thousandSeedWeightG) / (1000 * 1.1 * 4 * Math.PI));
 
 /** The expected picture of a sowing at a moment. */
 export function pictureOf(followed: Followed, now: Millis): Picture {
   const { setup, crop, state } = followed;
-  const inJar = state.stage === 'soak' || state.stage === 'drain' || (state.stage === 'prepare' && followed.soak.soakStart !== null);
+  const inJar =
+    state.stage === 'soak' ||
+    state.stage === 'drain' ||
+    (state.stage === 'prepare' && followed.soak.soakStart !== null);
   const sizeCm = Math.max(0.12, grainCm(crop.thousandSeedWeightG));
   const base = {
     seed: setup.id,
@@ -66,7 +77,11 @@ export function pictureOf(followed: Followed, now: Millis): Picture {
     vessel: setup.container.shape,
     widthCm: frontWidthCm(setup.container),
     depthCm: setup.container.depthCm,
-    medium: { kind: setup.medium, depthCm: followed.mediumDepthCm, moisture: state.sownAt === null ? 0.7 : waterAt(followed, now).share },
+    medium: {
+      kind: setup.medium,
+      depthCm: followed.mediumDepthCm,
+      moisture: state.sownAt === null ? 0.7 : waterAt(followed, now).share
+    },
     ...plants(followed, now, sizeCm),
     cover: coverOf(followed),
     light: lightOf(followed),
@@ -86,8 +101,14 @@ function plants(followed: Followed, now: Millis, sizeCm: number): Pick<Picture, 
   const perCm = Math.sqrt(setup.seedsPerCm2);
   const grown = (age - table.rooted * 0.55) / (table.windowBest - table.rooted * 0.55);
   const span = crop.heightMaxCm - crop.heightMinCm;
-  const heightCm = (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92) * (age > table.windowBest ? 1.08 : 1);
-  const litFor = state.litAt === null ? (followed.path.lightFrom === 'sown' ? age - table.rooted : 0) : (at - state.litAt) / 86_400_000;
+  const heightCm =
+    (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92) * (age > table.windowBest ? 1.08 : 1);
+  const litFor =
+    state.litAt === null
+      ? followed.path.lightFrom === 'sown'
+        ? age - table.rooted
+        : 0
+      : (at - state.litAt) / 86_400_000;
   return {
     grains: heightCm < 2.5 ? { sizeCm, perCm, sprouted } : null,
     stems:
@@ -119,6 +140,7 @@ function coverOf({ state, path }: Followed): Picture['cover'] {
 }
 
 function lightOf({ state, path, place, sownAt }: Followed): Picture['light'] {
-  const lit = state.stage === 'light' || (path.lightFrom === 'sown' && state.sownAt !== null && sownAt !== Infinity);
+  const lit =
+    state.stage === 'light' || (path.lightFrom === 'sown' && state.sownAt !== null && sownAt !== Infinity);
   return lit && state.stage !== 'ended' ? place.light.kind : 'off';
 }

@@ -109,7 +109,12 @@ function readyAt(expected: Forecast, sownAt: Millis): Millis {
 }
 
 /** The latest start that is still ready in time: stepping back by what the last try was short of. */
-function lastInTime(input: PlanInput, forecastFrom: (at: Millis) => Forecast, first: SoakPlan, by: Millis): SoakPlan {
+function lastInTime(
+  input: PlanInput,
+  forecastFrom: (at: Millis) => Forecast,
+  first: SoakPlan,
+  by: Millis
+): SoakPlan {
   const { crop, rhythm, now } = input;
   let latest = by - (readyAt(forecastFrom(first.sowAt), first.sowAt) - first.sowAt);
   for (let tries = 0; tries < 12; tries += 1) {

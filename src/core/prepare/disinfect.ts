@@ -16,9 +16,16 @@ export const USUAL_RATIO_L_KG = 5;
  * @param strengthPercent of the product, off its label
  * @throws RangeError with a sentence for the person, where the target is out of bounds or over the stock
  */
-export function hypochlorite(seedG: number, targetPpm: number, strengthPercent: number, ratioLKg = USUAL_RATIO_L_KG): Solution {
+export function hypochlorite(
+  seedG: number,
+  targetPpm: number,
+  strengthPercent: number,
+  ratioLKg = USUAL_RATIO_L_KG
+): Solution {
   if (!(targetPpm > 0) || targetPpm > HARD_BOUNDS.hypochloritePpm)
-    throw new RangeError('Hypochlorite is not computed over 20 000 ppm: it harms the seed and whoever handles it.');
+    throw new RangeError(
+      'Hypochlorite is not computed over 20 000 ppm: it harms the seed and whoever handles it.'
+    );
   return solution(seedG * ratioLKg, targetPpm / 10_000, strengthPercent);
 }
 
@@ -26,7 +33,12 @@ export function hypochlorite(seedG: number, targetPpm: number, strengthPercent: 
  * Hydrogen peroxide solution (model, section 7).
  * @throws RangeError as above
  */
-export function peroxide(seedG: number, targetPercent: number, stockPercent: number, ratioLKg = USUAL_RATIO_L_KG): Solution {
+export function peroxide(
+  seedG: number,
+  targetPercent: number,
+  stockPercent: number,
+  ratioLKg = USUAL_RATIO_L_KG
+): Solution {
   if (!(targetPercent > 0) || targetPercent > HARD_BOUNDS.peroxidePercent)
     throw new RangeError('Peroxide is not computed over 10 %: it burns skin and eyes.');
   return solution(seedG * ratioLKg, targetPercent, stockPercent);
@@ -34,7 +46,9 @@ export function peroxide(seedG: number, targetPercent: number, stockPercent: num
 
 function solution(solutionMl: number, targetPercent: number, stockPercent: number): Solution {
   if (!(stockPercent >= targetPercent))
-    throw new RangeError('The product is weaker than the strength asked for: it cannot be reached by adding water.');
+    throw new RangeError(
+      'The product is weaker than the strength asked for: it cannot be reached by adding water.'
+    );
   const productMl = (solutionMl * targetPercent) / stockPercent;
   return { solutionMl, productMl, waterMl: solutionMl - productMl };
 }

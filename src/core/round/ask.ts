@@ -3,7 +3,7 @@ import { mediumVolumeMl } from '../medium/medium.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours } from '../soak/schedule.ts';
 import type { Followed } from '../sowing/follow.ts';
-import type { Round } from '../time/rhythm.ts';
+import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
 import { dryShare, FULL_SHARE } from '../water/bucket.ts';
 import { sowingWaterG, waterAt } from '../water/level.ts';
@@ -21,11 +21,15 @@ const MIST_ML_CM2 = 0.02;
 /** What a sowing asks for in this round: tasks with their amounts, and the look that would tell most. */
 export function askOf(followed: Followed, round: Round, now: Millis): Ask {
   if (followed.state.stage === 'ended') return { tasks: [], look: null, feel: false };
-  const tasks = [...stageTasks(followed, round, now), ...waterTasks(followed, round)].filter(
+  const tasks = [...stageTasks(followed, round, now), ...waterTasks(followed, round, now)].filter(
     (task) => !followed.state.ticked.has(task.key)
   );
   const bare = followed.state.sownAt !== null && followed.state.stage !== 'press';
-  return { tasks, look: lookOf(followed, round, now), feel: bare || (followed.state.sownAt !== null && followed.path.cover === 'none') };
+  return {
+    tasks,
+    look: lookOf(followed, round, now),
+    feel: bare || (followed.state.sownAt !== null && followed.path.cover === 'none')
+  };
 }
 
 function task(key: string, body: TaskBody, dueAt: Millis, round: Round): Task {
@@ -42,14 +46,26 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
       if (soak.soakStart !== null && isSoaked(crop)) {
         if (soak.soakStart > horizon) return [];
         const { waterMl, jarMl } = jarFor(crop, setup.seedG);
-        return [task('soak', { kind: 'soak', seedG: setup.seedG, waterMl, jarMl, until: soak.soakEnd! }, soak.soakStart, round)];
+        return [
+          task(
+            'soak',
+            { kind: 'soak', seedG: setup.seedG, waterMl, jarMl, until: soak.soakEnd! },
+            soak.soakStart,
+            round
+          )
+        ];
       }
       return soak.sowAt <= horizon ? [sowTask(followed, round)] : [];
     }
     case 'soak': {
       const since = state.soakedAt!;
       if (soak.soakEnd! > horizon) return [];
-      const body: TaskBody = { kind: 'drain', since, maxAt: since + crop.soakMaxH * HOUR, drainH: drainHours(crop) };
+      const body: TaskBody = {
+        kind: 'drain',
+        since,
+        maxAt: since + crop.soakMaxH * HOUR,
+        drainH: drainHours(crop)
+      };
       return [task('drain', body, soak.soakEnd!, round)];
     }
     case 'drain': {
@@ -57,14 +73,20 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
       return ready <= horizon ? [sowTask(followed, round)] : [];
     }
     case 'press': {
-      if (path.lightFrom === 'sown') return stepIf(seen('rooted') || now >= forecast.marks.rooted.p90, 'light', followed, round);
+      if (path.lightFrom === 'sown')
+        return stepIf(seen('rooted') || now >= forecast.marks.rooted.p90, 'light', followed, round);
       if (path.cover === 'none') return [];
       const due = seen('rooted') || now >= forecast.marks.rooted.p90;
       return stepIf(due, 'uncover', followed, round);
     }
     case 'blackout':
       if (path.lightFrom === null) return cutTask(followed, round, now);
-      return stepIf(path.lightFrom === 'rooted' || seen('lightReady') || now >= forecast.marks.lightReady.p90, 'light', followed, round);
+      return stepIf(
+        path.lightFrom === 'rooted' || seen('lightReady') || now >= forecast.marks.lightReady.p90,
+        'light',
+        followed,
+        round
+      );
     case 'light':
       return cutTask(followed, round, now);
     case 'ended':
@@ -72,7 +94,13 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
   }
   function sowTask(of: Followed, at: Round): Task {
     const mediumMl = mediumVolumeMl(areaCm2, of.mediumDepthCm);
-    const body: TaskBody = { kind: 'sow', seedG: setup.seedG, mediumMl, waterMl: sowingWaterG(of), pressG: path.pressGCm2 * areaCm2 };
+    const body: TaskBody = {
+      kind: 'sow',
+      seedG: setup.seedG,
+      mediumMl,
+      waterMl: sowingWaterG(of),
+      pressG: path.pressGCm2 * areaCm2
+    };
     return task('sow', body, of.soak.sowAt, at);
   }
 }
@@ -98,31 +126,47 @@ function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
   return [task('cut', { kind: 'cut', expectedG, closesAt: forecast.marks.windowClose.p50 }, open.p50, round)];
 }
 
-function waterTasks(followed: Followed, round: Round): Task[] {
+function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {
   const { state, method, path, crop, areaCm2, forecast } = followed;
   if (state.sownAt === null || state.sownAt >= round.at - HOUR) return [];
   const covered = state.litAt === null && path.lightFrom !== 'sown';
   if (covered && state.stage === 'press') {
     const evening = round.key.endsWith('.0') === false;
     const wanted = method.germinationWater === 'twice' || (method.germinationWater === 'daily' && !evening);
-    if (wanted) return [task(`mist:${round.key}`, { kind: 'mist', waterMl: areaCm2 * MIST_ML_CM2 }, round.at, round)];
+    if (wanted)
+      return [task(`mist:${round.key}`, { kind: 'mist', waterMl: areaCm2 * MIST_ML_CM2 }, round.at, round)];
   }
-  const midway = waterAt(followed, (round.at + round.nextAt) / 2);
+  const midway = waterAt(followed, Math.max(now, (round.at + round.nextAt) / 2));
   if (midway.capacityG === 0 || midway.share >= dryShare(crop)) return [];
   const soonCut = forecast.marks.windowOpen.p50 - round.at < DRY_BEFORE_CUT_H * HOUR;
   if (soonCut && waterAt(followed, round.nextAt).share > WILT_SHARE) return [];
-  const level = waterAt(followed, round.at);
+  const level = waterAt(followed, now);
   const waterMl = level.capacityG * FULL_SHARE - level.g;
   if (waterMl < level.capacityG * 0.05) return [];
-  return [task(`water:${round.key}`, { kind: 'water', waterMl, share: level.share }, round.at, round)];
+  // Watered in this round already and found dry again: a task of its own, the same for whoever sees it.
+  const given = state.water.filter(
+    (fact) => 'addedG' in fact && fact.at > round.at - ROUND_LEAD_H * HOUR
+  ).length;
+  return [
+    task(
+      `water:${round.key}${given > 0 ? `.${given}` : ''}`,
+      { kind: 'water', waterMl, share: level.share },
+      round.at,
+      round
+    )
+  ];
 }
 
 /** The next cue that has not been seen, where it may have been reached; the one of the present stage. */
 function lookOf(followed: Followed, round: Round, now: Millis): CueLook | null {
   const { state, path, forecast } = followed;
   if (state.sownAt === null) return null;
-  const cues = (['rooted', 'lightReady', 'windowOpen'] as const).filter((cue) => cue !== 'lightReady' || path.blackout);
-  const next = cues.find((cue) => state.seen.every((entry) => entry.mark !== cue || entry.reachedAt === null) && !passed(cue));
+  const cues = (['rooted', 'lightReady', 'windowOpen'] as const).filter(
+    (cue) => cue !== 'lightReady' || path.blackout
+  );
+  const next = cues.find(
+    (cue) => state.seen.every((entry) => entry.mark !== cue || entry.reachedAt === null) && !passed(cue)
+  );
   if (!next || (next === 'windowOpen' && state.stage === 'press')) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;

@@ -36,6 +36,8 @@ export function walk(followed: readonly Followed[], round: Round, now: Millis): 
     open: stops.filter(({ ask }) => ask.tasks.length > 0).length,
     windowsOpen: grown.filter((sowing) => opensAt(sowing) <= now),
     opening: grown.filter((sowing) => opensAt(sowing) > now && opensAt(sowing) <= now + 1.25 * DAY),
-    toPrepare: followed.filter(({ state, soak }) => state.stage === 'prepare' && (soak.soakStart ?? soak.sowAt) < now + DAY)
+    toPrepare: followed.filter(
+      ({ state, soak }) => state.stage === 'prepare' && (soak.soakStart ?? soak.sowAt) < now + DAY
+    )
   };
 }

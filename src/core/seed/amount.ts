@@ -21,7 +21,12 @@ export const WEAK_GERMINATION_PCT = 70;
  * @param seedsPerCm2 at usual germination
  * @param germinationPct of the lot, over 0 to 100; the crop's usual where not known
  */
-export function seedAmount(crop: Crop, areaCm2: number, seedsPerCm2: number, germinationPct?: number): SeedAmount {
+export function seedAmount(
+  crop: Crop,
+  areaCm2: number,
+  seedsPerCm2: number,
+  germinationPct?: number
+): SeedAmount {
   const lot = germinationPct ?? crop.germinationPct;
   const germinationFactor = crop.germinationPct / lot;
   const seeds = areaCm2 * seedsPerCm2 * germinationFactor;

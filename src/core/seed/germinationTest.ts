@@ -14,11 +14,21 @@ const Z80 = 1.2815515655446004;
  * @throws RangeError for a count that is not whole or out of range.
  */
 export function germinationTest(sprouted: number, tested: number): Germination {
-  if (!Number.isInteger(sprouted) || !Number.isInteger(tested) || tested < 1 || sprouted < 0 || sprouted > tested)
+  if (
+    !Number.isInteger(sprouted) ||
+    !Number.isInteger(tested) ||
+    tested < 1 ||
+    sprouted < 0 ||
+    sprouted > tested
+  )
     throw new RangeError('Count whole seeds: the sprouted cannot be more than the tested.');
   const share = sprouted / tested;
   const spread = Z80 ** 2 / tested;
   const middle = (share + spread / 2) / (1 + spread);
   const half = (Z80 / (1 + spread)) * Math.sqrt((share * (1 - share)) / tested + spread / (4 * tested));
-  return { pct: share * 100, lowPct: Math.max(0, middle - half) * 100, highPct: Math.min(1, middle + half) * 100 };
+  return {
+    pct: share * 100,
+    lowPct: Math.max(0, middle - half) * 100,
+    highPct: Math.min(1, middle + half) * 100
+  };
 }

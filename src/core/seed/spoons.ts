@@ -19,7 +19,13 @@ const FAMILY_G_ML: Record<string, number> = {
 };
 
 /** Crops whose seed lies otherwise than its family's: clusters, husks and the like. */
-const CROP_G_ML: Record<string, number> = { beet: 0.27, chard: 0.27, oat: 0.5, barley: 0.62, 'maize-shoot': 0.78 };
+const CROP_G_ML: Record<string, number> = {
+  beet: 0.27,
+  chard: 0.27,
+  oat: 0.5,
+  barley: 0.62,
+  'maize-shoot': 0.78
+};
 
 /** Bulk density of a crop's dry seed in g per mL (starting figure). */
 export const bulkDensityGMl = (crop: Crop): number => CROP_G_ML[crop.key] ?? FAMILY_G_ML[crop.family] ?? 0.65;

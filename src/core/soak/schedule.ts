@@ -15,10 +15,23 @@ export interface SoakPlan {
 /** Hours that soaked seed is left to drain and spread; a rest named for a crop that is not soaked is none. */
 export const drainHours = (crop: Crop): number => (isSoaked(crop) ? crop.drainH : 0);
 
+/** Minutes that draining, filling and sowing take: a soak does not end just as everybody goes to bed. */
+const SOWING_WORK_MIN = 60;
+
+const upToWork = (rhythm: Rhythm): Rhythm => ({
+  ...rhythm,
+  sleepMin: Math.max(rhythm.wakeMin, rhythm.sleepMin - SOWING_WORK_MIN)
+});
+
 /** Where the soak begins at that moment: the length in bounds, closest to best, that ends in waking hours. */
 export function soakFrom(crop: Crop, rhythm: Rhythm, soakStart: Millis): SoakPlan {
   const best = soakStart + crop.soakBestH * HOUR;
-  const wake = wakingNear(rhythm, best, soakStart + crop.soakMinH * HOUR, soakStart + crop.soakMaxH * HOUR);
+  const wake = wakingNear(
+    upToWork(rhythm),
+    best,
+    soakStart + crop.soakMinH * HOUR,
+    soakStart + crop.soakMaxH * HOUR
+  );
   const soakEnd = wake ?? best;
   return {
     soakStart,
@@ -39,12 +52,15 @@ function candidates(crop: Crop, rhythm: Rhythm, from: Millis, until: Millis): So
 
 /** The plan that sows soonest from `now` on; among equals, the one whose soak is closest to best. */
 export function soonest(crop: Crop, rhythm: Rhythm, now: Millis): SoakPlan {
-  if (!isSoaked(crop)) return { soakStart: null, soakEnd: null, soakH: 0, sowAt: nextWaking(rhythm, now), endsAsleep: false };
+  if (!isSoaked(crop))
+    return { soakStart: null, soakEnd: null, soakH: 0, sowAt: nextWaking(rhythm, now), endsAsleep: false };
   const plans = candidates(crop, rhythm, now, now + 2 * DAY);
   const good = plans.filter((plan) => !plan.endsAsleep);
   const open = good.length > 0 ? good : plans;
   return open.reduce((best, plan) =>
-    plan.sowAt < best.sowAt || (plan.sowAt === best.sowAt && offBest(crop, plan) < offBest(crop, best)) ? plan : best
+    plan.sowAt < best.sowAt || (plan.sowAt === best.sowAt && offBest(crop, plan) < offBest(crop, best))
+      ? plan
+      : best
   );
 }
 
@@ -65,6 +81,8 @@ export function latestBy(crop: Crop, rhythm: Rhythm, now: Millis, latest: Millis
   );
   if (plans.length === 0) return earliest;
   return plans.reduce((best, plan) =>
-    plan.sowAt > best.sowAt || (plan.sowAt === best.sowAt && offBest(crop, plan) < offBest(crop, best)) ? plan : best
+    plan.sowAt > best.sowAt || (plan.sowAt === best.sowAt && offBest(crop, plan) < offBest(crop, best))
+      ? plan
+      : best
   );
 }

@@ -70,7 +70,8 @@ export function follow(
 
 /** The soak as it goes: as planned until it has begun, then counted from when it did. */
 function soakPlan({ rhythm }: HouseholdFacts, { setup, crop }: Sowing, state: SowingState): SoakPlan {
-  if (state.soakedAt !== null && state.soakedAt !== setup.soakStartAt) return soakFrom(crop, rhythm, state.soakedAt);
+  if (state.soakedAt !== null && state.soakedAt !== setup.soakStartAt)
+    return soakFrom(crop, rhythm, state.soakedAt);
   const { soakStartAt, soakEndAt, sowAt } = setup;
   const soakH = soakStartAt !== null && soakEndAt !== null ? (soakEndAt - soakStartAt) / 3_600_000 : 0;
   return { soakStart: soakStartAt, soakEnd: soakEndAt, soakH, sowAt, endsAsleep: false };

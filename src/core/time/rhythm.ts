@@ -70,6 +70,9 @@ export function roundAt(rhythm: Rhythm, now: Millis): Round {
   while (index + 1 < around.length && around[index + 1]! - ROUND_LEAD_H * HOUR <= now) index += 1;
   const at = around[index]!;
   const minutes = rhythm.zone.minutes(at);
-  const ordinal = Math.max(0, rhythm.roundsMin.findIndex((round) => round >= minutes - 60 && round <= minutes + 60));
+  const ordinal = Math.max(
+    0,
+    rhythm.roundsMin.findIndex((round) => round >= minutes - 60 && round <= minutes + 60)
+  );
   return { key: `${rhythm.zone.date(at).toString()}.${ordinal}`, at, nextAt: around[index + 1]! };
 }

@@ -12,7 +12,8 @@ export function figure(value: number): string {
 
 /** A mass given in g: `45.5 g`, `1.2 kg`, or `1.6 oz` and `2.65 lb`. */
 export function mass(g: number, units: Units): string {
-  if (units === 'us') return g >= 453.6 ? `${figure(g / 453.59237)} lb` : `${figure(g / unitFactor('mass', 'oz')!)} oz`;
+  if (units === 'us')
+    return g >= 453.6 ? `${figure(g / 453.59237)} lb` : `${figure(g / unitFactor('mass', 'oz')!)} oz`;
   return g >= 1000 ? `${figure(g / 1000)} kg` : `${figure(g)} g`;
 }
 
@@ -24,8 +25,13 @@ export function seedMass(g: number, units: Units): string {
 /** A volume given in mL, to the nearest 5 mL above 50: a jug shows no more. */
 export function volume(mL: number, units: Units): string {
   if (units === 'us') {
-    if (mL >= 236.5) return `${figure(Math.round((mL / 236.588) * 4) / 4)} cups`;
-    return mL >= 25 ? `${figure(Math.round(mL / 29.5735 / 0.25) * 0.25)} fl oz` : `${figure(Math.round((mL / 4.92892) * 4) / 4)} tsp`;
+    if (mL >= 230) {
+      const cups = Math.round((mL / 236.588) * 4) / 4;
+      return `${figure(cups)} ${cups === 1 ? 'cup' : 'cups'}`;
+    }
+    return mL >= 25
+      ? `${figure(Math.round(mL / 29.5735 / 0.25) * 0.25)} fl oz`
+      : `${figure(Math.round((mL / 4.92892) * 4) / 4)} tsp`;
   }
   if (mL >= 1000) return `${figure(Math.round(mL / 10) / 100)} L`;
   return `${mL >= 50 ? Math.round(mL / 5) * 5 : Math.round(mL)} mL`;

@@ -1,13 +1,27 @@
 /** What a typed quantity came to: its value in the asked-for unit, or a sentence saying what to do. */
 export type Parsed = { ok: true; value: number } | { ok: false; say: string };
 
-const FRACTIONS: Record<string, number> = { '½': 0.5, '¼': 0.25, '¾': 0.75, '⅓': 1 / 3, '⅔': 2 / 3, '⅛': 0.125 };
+const FRACTIONS: Record<string, number> = {
+  '½': 0.5,
+  '¼': 0.25,
+  '¾': 0.75,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+  '⅛': 0.125
+};
 
 /** Factors to the base unit of each kind: g, cm, mL. Avoirdupois and US customary measures, by definition. */
 const UNITS = {
   mass: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 },
   length: { cm: 1, mm: 0.1, m: 100, in: 2.54, '"': 2.54 },
-  volume: { ml: 1, l: 1000, tsp: 4.92892159375, tbsp: 14.78676478125, cup: 236.5882365, 'fl oz': 29.5735295625 }
+  volume: {
+    ml: 1,
+    l: 1000,
+    tsp: 4.92892159375,
+    tbsp: 14.78676478125,
+    cup: 236.5882365,
+    'fl oz': 29.5735295625
+  }
 } as const;
 
 export type UnitKind = keyof typeof UNITS;
@@ -33,14 +47,20 @@ export function parseQuantity(text: string, kind: UnitKind, unit: string): Parse
   if (value === null) return unread;
   const factor = unitFactor(kind, match[2] || unit);
   if (factor === undefined)
-    return { ok: false, say: `“${match[2]}” is no unit used here: try ${Object.keys(UNITS[kind]).slice(0, 4).join(', ')}.` };
+    return {
+      ok: false,
+      say: `“${match[2]}” is no unit used here: try ${Object.keys(UNITS[kind]).slice(0, 4).join(', ')}.`
+    };
   return { ok: true, value: value * factor };
 }
 
 /** Reads a plain, comma-decimal, fractional or mixed number; null where it is none. */
 export function readNumber(text: string): number | null {
   let sum = 0;
-  const parts = text.replace(/([½¼¾⅓⅔⅛])/g, ' $1 ').trim().split(/\s+/);
+  const parts = text
+    .replace(/([½¼¾⅓⅔⅛])/g, ' $1 ')
+    .trim()
+    .split(/\s+/);
   if (parts.length > 2 || parts[0] === '') return null;
   for (const [index, part] of parts.entries()) {
     const fraction = /^(\d+)\/(\d+)$/.exec(part);

@@ -32,8 +32,8 @@ export function lossGPerDay(
   return (mm * areaCm2) / 10;
 }
 
-/** How a medium looks, as the interval of capacity it stands for. */
-export const MOISTURE = { dry: [0, 0.38], right: [0.45, 0.85], wet: [0.85, 1] } as const;
+/** How a medium looks, as the interval of capacity it stands for; dry is drier than any crop is kept. */
+export const MOISTURE = { dry: [0, 0.3], right: [0.45, 0.85], wet: [0.85, 1] } as const;
 export type Moisture = keyof typeof MOISTURE;
 
 /** The share nearest to what was computed that agrees with a look. */

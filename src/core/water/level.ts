@@ -46,7 +46,10 @@ export function waterAt(followed: Followed, at: Millis): WaterLevel {
       const next = Math.min(until, time + STEP);
       const place = (stays.findLast(({ from }) => from <= time) ?? stays[0]!).place;
       const air = { tempC: meanTempC(place), humidityPct: place.humidityPct, movingAir: place.movingAir };
-      g = Math.max(0, g - (lossGPerDay(followed.areaCm2, coverAt(followed, time), air) * (next - time)) / DAY);
+      g = Math.max(
+        0,
+        g - (lossGPerDay(followed.areaCm2, coverAt(followed, time), air) * (next - time)) / DAY
+      );
       time = next;
     }
   };

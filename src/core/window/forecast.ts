@@ -55,18 +55,26 @@ export function forecast(input: ForecastInput): Forecast {
   const litAt = input.litAt ?? expectedLight(input, first.forecastOf);
   const clock = litAt === Infinity ? dark : new Clock(stretches(input, litAt), head(input));
   const { forecastOf, durations, notYet, reached } = litAt === Infinity ? first : believe(input, clock);
-  const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<Mark, MarkForecast>;
+  const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<
+    Mark,
+    MarkForecast
+  >;
   return {
     marks,
     clock,
     chance: (mark, at) => {
       const seenAt = reached.get(mark);
-      return seenAt === undefined ? chanceBy(clock, durations[mark], at, notYet.get(mark) ?? null) : at >= seenAt ? 1 : 0;
+      return seenAt === undefined
+        ? chanceBy(clock, durations[mark], at, notYet.get(mark) ?? null)
+        : at >= seenAt
+          ? 1
+          : 0;
     }
   };
 }
 
-const head = (input: ForecastInput): number => (input.unsoaked && input.crop.soakMinH > 0 ? -UNSOAKED_DELAY : 0);
+const head = (input: ForecastInput): number =>
+  input.unsoaked && input.crop.soakMinH > 0 ? -UNSOAKED_DELAY : 0;
 
 function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
   if (input.lightFrom === null) return Infinity;
@@ -87,7 +95,8 @@ function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
     .sort((a, b) => a - b)
     .map((from) => {
       const place = (stays.findLast((stay) => stay.from <= from) ?? stays[0]!).place;
-      const light = from >= litAt ? placeLightResponse(place, input.latitudeDeg, input.zone.dayOfYear(from)) : 1;
+      const light =
+        from >= litAt ? placeLightResponse(place, input.latitudeDeg, input.zone.dayOfYear(from)) : 1;
       return { from, rate: warmthRate(crop, place) * light };
     });
 }
@@ -102,9 +111,14 @@ function believe(input: ForecastInput, clock: Clock) {
     return evidence ? observe(belief, evidence) : belief;
   }, prior);
   const durations = Object.fromEntries(
-    MARKS.map((mark) => [mark, { mean: Math.log(table[mark]) + pace.mean, variance: pace.variance + SPREAD.stage ** 2 }])
+    MARKS.map((mark) => [
+      mark,
+      { mean: Math.log(table[mark]) + pace.mean, variance: pace.variance + SPREAD.stage ** 2 }
+    ])
   ) as Record<Mark, Gaussian>;
-  const reached = new Map(seen.flatMap(({ mark, reachedAt }) => (reachedAt === null ? [] : [[mark, reachedAt] as const])));
+  const reached = new Map(
+    seen.flatMap(({ mark, reachedAt }) => (reachedAt === null ? [] : [[mark, reachedAt] as const]))
+  );
   const notYet = lastNotYet(seen);
   const forecastOf = (mark: Mark): MarkForecast => {
     const seenAt = reached.get(mark);

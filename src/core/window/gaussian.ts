@@ -14,4 +14,7 @@ export function observe(prior: Gaussian, observation: Gaussian): Gaussian {
 }
 
 /** Belief about the sum of two independent quantities. */
-export const add = (a: Gaussian, b: Gaussian): Gaussian => ({ mean: a.mean + b.mean, variance: a.variance + b.variance });
+export const add = (a: Gaussian, b: Gaussian): Gaussian => ({
+  mean: a.mean + b.mean,
+  variance: a.variance + b.variance
+});

@@ -22,7 +22,9 @@ export const NEW_HOUSEHOLD: Gaussian = { mean: 0, variance: SPREAD.household ** 
 /** What this household believes of H + h for a crop, grown before or not. */
 export function beliefFor(belief: HouseholdBelief, cropKey: string): Gaussian {
   const { household } = belief;
-  return belief.crops.get(cropKey) ?? { mean: household.mean, variance: household.variance + SPREAD.crop ** 2 };
+  return (
+    belief.crops.get(cropKey) ?? { mean: household.mean, variance: household.variance + SPREAD.crop ** 2 }
+  );
 }
 
 /** The marks of one sowing as one observation of H + h: their product, widened by what that sowing adds. */

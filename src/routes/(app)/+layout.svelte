@@ -16,7 +16,9 @@
     loadedAt = { told: data.now, here: performance.now() };
   });
   const now = () => loadedAt.told + performance.now() - loadedAt.here;
-  const journal = provideJournal(untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now)));
+  const journal = provideJournal(
+    untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now))
+  );
 
   onMount(() => {
     journal.resume();
@@ -37,4 +39,8 @@
   {@render children()}
 </Shell>
 <UndoBar />
-<SignInAgain household={data.household.name} member={data.member.name} onsignedin={() => void invalidateAll()} />
+<SignInAgain
+  household={data.household.name}
+  member={data.member.name}
+  onsignedin={() => void invalidateAll()}
+/>

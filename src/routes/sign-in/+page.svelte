@@ -11,14 +11,39 @@
 <Front title="Sign in" lead="With your household’s name and passphrase.">
   <form method="POST" class="stack" use:enhance novalidate>
     {#if form?.say}<p class="alarm" role="alert">{form.say}</p>{/if}
-    <TextInput name="name" labelText="Household" value={form?.name ?? ''} invalid={wrong('name') !== ''} invalidText={wrong('name')} autocomplete="organization" />
-    <TextInput name="memberName" labelText="Your name" value={form?.memberName ?? ''} invalid={wrong('memberName') !== ''} invalidText={wrong('memberName')} autocomplete="given-name" />
-    <PasswordInput name="passphrase" labelText="Passphrase" invalid={wrong('passphrase') !== ''} invalidText={wrong('passphrase')} autocomplete="current-password" />
+    <TextInput
+      name="name"
+      labelText="Household"
+      value={form?.name ?? ''}
+      invalid={wrong('name') !== ''}
+      invalidText={wrong('name')}
+      autocomplete="organization"
+    />
+    <TextInput
+      name="memberName"
+      labelText="Your name"
+      value={form?.memberName ?? ''}
+      invalid={wrong('memberName') !== ''}
+      invalidText={wrong('memberName')}
+      autocomplete="given-name"
+    />
+    <PasswordInput
+      name="passphrase"
+      labelText="Passphrase"
+      invalid={wrong('passphrase') !== ''}
+      invalidText={wrong('passphrase')}
+      autocomplete="current-password"
+    />
     <Button type="submit">Sign in</Button>
   </form>
   <p class="small"><a href="/welcome">Begin a new household</a></p>
 </Front>
 
 <style>
-  .alarm { color: var(--alarm); background: var(--alarm-soft); padding: 0.75rem 1rem; border-radius: 8px; }
+  .alarm {
+    color: var(--alarm);
+    background: var(--alarm-soft);
+    padding: 0.75rem 1rem;
+    border-radius: 8px;
+  }
 </style>

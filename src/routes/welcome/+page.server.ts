@@ -39,7 +39,12 @@ export const actions: Actions = {
       );
     } catch (error) {
       if ((error as { code?: string }).code !== '23505') throw error;
-      return fail(409, { kept, errors: { name: 'A household of this name is here already: sign in to it, or choose another name.' } as Record<string, string> });
+      return fail(409, {
+        kept,
+        errors: {
+          name: 'A household of this name is here already: sign in to it, or choose another name.'
+        } as Record<string, string>
+      });
     }
     keepSession(event, await startSession(id, memberName));
     redirect(303, '/sow');

@@ -20,17 +20,50 @@
 
 <Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
   <form method="POST" class="stack" use:enhance novalidate>
-    <TextInput name="name" labelText="Household" helperText="Whatever you call your home" value={kept('name')} invalid={wrong('name') !== ''} invalidText={wrong('name')} />
-    <TextInput name="memberName" labelText="Your name" helperText="So that others see who did what" value={kept('memberName')} invalid={wrong('memberName') !== ''} invalidText={wrong('memberName')} />
-    <Select name="zone" labelText="Time zone" bind:selected={zone} invalid={wrong('zone') !== ''} invalidText={wrong('zone')}>
+    <TextInput
+      name="name"
+      labelText="Household"
+      helperText="Whatever you call your home"
+      value={kept('name')}
+      invalid={wrong('name') !== ''}
+      invalidText={wrong('name')}
+    />
+    <TextInput
+      name="memberName"
+      labelText="Your name"
+      helperText="So that others see who did what"
+      value={kept('memberName')}
+      invalid={wrong('memberName') !== ''}
+      invalidText={wrong('memberName')}
+    />
+    <Select
+      name="zone"
+      labelText="Time zone"
+      bind:selected={zone}
+      invalid={wrong('zone') !== ''}
+      invalidText={wrong('zone')}
+    >
       <SelectItem value="" text="Choose where you live" />
       {#each data.zones as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
     </Select>
-    <Select name="units" labelText="Units" bind:selected={units} invalid={wrong('units') !== ''} invalidText={wrong('units')}>
+    <Select
+      name="units"
+      labelText="Units"
+      bind:selected={units}
+      invalid={wrong('units') !== ''}
+      invalidText={wrong('units')}
+    >
       <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
       <SelectItem value="us" text="US: oz, cups, in, °F" />
     </Select>
-    <PasswordInput name="passphrase" labelText="Passphrase" helperText="At least 8 characters; everyone in the household uses it" invalid={wrong('passphrase') !== ''} invalidText={wrong('passphrase')} autocomplete="new-password" />
+    <PasswordInput
+      name="passphrase"
+      labelText="Passphrase"
+      helperText="At least 8 characters; everyone in the household uses it"
+      invalid={wrong('passphrase') !== ''}
+      invalidText={wrong('passphrase')}
+      autocomplete="new-password"
+    />
     <Button type="submit">Begin the first sowing</Button>
   </form>
   <p class="small"><a href="/sign-in">Sign in to a household that is here already</a></p>

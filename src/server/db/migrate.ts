@@ -20,9 +20,14 @@ export async function migrate(url: string, appRole: string): Promise<string[]> {
     await sql`select pg_advisory_lock(${LOCK})`;
     await sql`create schema if not exists brote_meta`;
     await sql`create table if not exists brote_meta.migrations (name text primary key, run_at timestamptz not null default now())`;
-    const done = new Set((await sql<{ name: string }[]>`select name from brote_meta.migrations`).map(({ name }) => name));
+    const done = new Set(
+      (await sql<{ name: string }[]>`select name from brote_meta.migrations`).map(({ name }) => name)
+    );
     const unknown = [...done].find((name) => !files.includes(name));
-    if (unknown) throw new Error(`This database was made by a newer Brote (it has run ${unknown}). Start that version instead.`);
+    if (unknown)
+      throw new Error(
+        `This database was made by a newer Brote (it has run ${unknown}). Start that version instead.`
+      );
     const due = files.filter((name) => !done.has(name));
     for (const name of due) {
       const text = await readFile(new URL(name, folder), 'utf8');

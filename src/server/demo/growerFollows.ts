@@ -40,7 +40,13 @@ export function growerFollows(
 ): SowingEvent[] {
   const events: SowingEvent[] = [];
   const record = (at: number, body: EventBody, taskKey: string | null = null) =>
-    events.push({ id: chance.id(), at: Math.round(at), by: members[Math.floor(chance.uniform() * members.length)]!, taskKey, body });
+    events.push({
+      id: chance.id(),
+      at: Math.round(at),
+      by: members[Math.floor(chance.uniform() * members.length)]!,
+      taskKey,
+      body
+    });
   const start = setup.soakStartAt ?? setup.sowAt;
   const table = tableOptimumDays(findCrop(setup.cropKey)!);
   const stageNoise = new Map<Mark, number>();

@@ -23,7 +23,15 @@ export const PLACES: Record<PlaceName, Place> = {
   stairs: place(5, 'Stairwell sill', sill('side', false), 16, 13, 65, false)
 };
 
-function place(n: number, name: string, light: Place['light'], dayC: number, nightC: number, humidityPct: number, movingAir: boolean): Place {
+function place(
+  n: number,
+  name: string,
+  light: Place['light'],
+  dayC: number,
+  nightC: number,
+  humidityPct: number,
+  movingAir: boolean
+): Place {
   return { id: `0000000${n}-0000-4000-a000-000000000000`, name, light, dayC, nightC, humidityPct, movingAir };
 }
 
@@ -48,7 +56,13 @@ export interface Story {
   pace?: number;
 }
 
-function story(crop: string, container: keyof typeof CONTAINERS, at: PlaceName, opensInD: number, more: Partial<Story> = {}): Story {
+function story(
+  crop: string,
+  container: keyof typeof CONTAINERS,
+  at: PlaceName,
+  opensInD: number,
+  more: Partial<Story> = {}
+): Story {
   return {
     crop,
     container: CONTAINERS[container],

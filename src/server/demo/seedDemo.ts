@@ -44,7 +44,8 @@ export async function seedDemo(now: number): Promise<string> {
     const members: string[] = [];
     for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
     for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
-    const grow = (story: Story, ended: boolean) => growStory(tx, { household, facts, members, chance, now, story, ended });
+    const grow = (story: Story, ended: boolean) =>
+      growStory(tx, { household, facts, members, chance, now, story, ended });
     for (const story of PAST) await grow(story, true);
     for (const story of UNDER_WAY) await grow(story, false);
     await soakTonight(tx, { household, facts, members, chance, now, story: TONIGHT, ended: false });
@@ -72,7 +73,11 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
   if (!ended) nature.pace = story.pace ?? 1;
   const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
   const events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
-  await addSowing(tx, household.id, setup, { memberId: members[0]!, at: soak.soakStart ?? soak.sowAt, containerId: chance.id() });
+  await addSowing(tx, household.id, setup, {
+    memberId: members[0]!,
+    at: soak.soakStart ?? soak.sowAt,
+    containerId: chance.id()
+  });
   await addEvents(tx, household.id, setup.id, events);
 }
 
@@ -121,7 +126,13 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
 
 async function soakTonight(tx: Tx, growing: Growing): Promise<void> {
   const { facts, now, household, members, chance, story } = growing;
-  const evening = roundsBetween(facts.rhythm, now - HOUR, now + DAY).find((at) => facts.rhythm.zone.minutes(at) > 720)!;
+  const evening = roundsBetween(facts.rhythm, now - HOUR, now + DAY).find(
+    (at) => facts.rhythm.zone.minutes(at) > 720
+  )!;
   const setup = setupOf(growing, soakFrom(cropOf(story.crop), facts.rhythm, evening));
-  await addSowing(tx, household.id, setup, { memberId: members[1]!, at: now - 5 * HOUR, containerId: chance.id() });
+  await addSowing(tx, household.id, setup, {
+    memberId: members[1]!,
+    at: now - 5 * HOUR,
+    containerId: chance.id()
+  });
 }

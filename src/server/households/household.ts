@@ -53,11 +53,17 @@ export function householdOf(row: HouseholdRow): Household {
 }
 
 /** The household's time now: the real one, but for the demo's moved clock. */
-export const householdNow = (household: Household): number => Date.now() + (household.demo ? household.clockAheadMs : 0);
+export const householdNow = (household: Household): number =>
+  Date.now() + (household.demo ? household.clockAheadMs : 0);
 
 /** When the household is up, for the core. */
 export function rhythmOf(household: Pick<Household, 'zone' | 'wakeMin' | 'sleepMin' | 'roundsMin'>): Rhythm {
-  return { zone: zoneOf(household.zone), wakeMin: household.wakeMin, sleepMin: household.sleepMin, roundsMin: household.roundsMin };
+  return {
+    zone: zoneOf(household.zone),
+    wakeMin: household.wakeMin,
+    sleepMin: household.sleepMin,
+    roundsMin: household.roundsMin
+  };
 }
 
 /** What the core must know of the household to follow its sowings. */

@@ -5,7 +5,8 @@ const ARGON2ID = 2;
 const OPTIONS = { algorithm: ARGON2ID, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 
 /** A passphrase as it is stored. */
-export const hashPassphrase = (passphrase: string): Promise<string> => hash(passphrase.normalize('NFKC'), OPTIONS);
+export const hashPassphrase = (passphrase: string): Promise<string> =>
+  hash(passphrase.normalize('NFKC'), OPTIONS);
 
 let decoy: Promise<string> | null = null;
 

@@ -1,6 +1,12 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { db, inHousehold } from '../db/connection.ts';
-import { householdOf, memberNamed, nameKey, type Household, type HouseholdRow } from '../households/household.ts';
+import {
+  householdOf,
+  memberNamed,
+  nameKey,
+  type Household,
+  type HouseholdRow
+} from '../households/household.ts';
 import { isPassphrase } from './passphrase.ts';
 
 export const SESSION_COOKIE = 'brote_session';
@@ -19,7 +25,9 @@ export async function openSession(token: string): Promise<Session | null> {
   const rows = await db()<{ household: HouseholdRow; member_id: string; member_name: string }[]>`
     select to_json(household) as household, member_id, member_name from open_session(${hashOf(token)})`;
   const row = rows[0];
-  return row ? { household: householdOf(row.household), memberId: row.member_id, memberName: row.member_name } : null;
+  return row
+    ? { household: householdOf(row.household), memberId: row.member_id, memberName: row.member_name }
+    : null;
 }
 
 /** Opens a session for somebody of a household by name, whoever that is. @returns its token */
@@ -48,11 +56,16 @@ const LONGEST_WAIT_S = 300;
 /** Signs in by household and passphrase. Failed tries on one name are slowed for a quarter of an hour. */
 export async function signIn(householdName: string, passphrase: string, memberName: string): Promise<SignIn> {
   const key = nameKey(householdName);
-  const [tries] = await db()<{ failures: number; seconds_ago: number | null }[]>`select * from failed_sign_ins(${key})`;
+  const [tries] = await db()<
+    { failures: number; seconds_ago: number | null }[]
+  >`select * from failed_sign_ins(${key})`;
   const over = tries!.failures - FREE_TRIES;
   const wait = over < 0 ? 0 : Math.min(LONGEST_WAIT_S, 2 ** (over + 1)) - (tries!.seconds_ago ?? 0);
-  if (wait > 0) return { ok: false, say: `Too many tries on this household. Try again in ${Math.ceil(wait)} seconds.` };
-  const [found] = await db()<{ household_id: string; passphrase_hash: string }[]>`select * from find_household(${key})`;
+  if (wait > 0)
+    return { ok: false, say: `Too many tries on this household. Try again in ${Math.ceil(wait)} seconds.` };
+  const [found] = await db()<
+    { household_id: string; passphrase_hash: string }[]
+  >`select * from find_household(${key})`;
   if (!(await isPassphrase(found?.passphrase_hash ?? null, passphrase)) || !found) {
     await db()`select note_failed_sign_in(${key})`;
     return { ok: false, say: 'No household has this name with this passphrase. Check both and try again.' };

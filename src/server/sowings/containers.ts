@@ -32,12 +32,19 @@ export async function listContainers(tx: Tx): Promise<Container[]> {
 }
 
 /** The id of the household's container of that shape and size, added under `id` where it has none. */
-export async function keepContainer(tx: Tx, householdId: string, id: string, container: Container): Promise<string> {
+export async function keepContainer(
+  tx: Tx,
+  householdId: string,
+  id: string,
+  container: Container
+): Promise<string> {
   const { name, shape, lengthCm, widthCm, depthCm, cells } = container;
   await tx`insert into containers (household_id, id, name, shape, length_cm, width_cm, depth_cm, cells)
     values (${householdId}, ${id}, ${name}, ${shape}, ${lengthCm}, ${widthCm}, ${depthCm}, ${cells})
     on conflict do nothing`;
-  const [row] = await tx<{ id: string }[]>`select id from containers where shape = ${shape} and length_cm = ${lengthCm}
+  const [row] = await tx<
+    { id: string }[]
+  >`select id from containers where shape = ${shape} and length_cm = ${lengthCm}
     and width_cm = ${widthCm} and depth_cm = ${depthCm} and cells = ${cells}`;
   return row!.id;
 }

@@ -7,7 +7,12 @@ import { findSowing } from './sowings.ts';
  * Adds events to a sowing and brings what is derived for finding it up to date. An event whose id is known
  * is left as it was, so that sending again is safe.
  */
-export async function addEvents(tx: Tx, householdId: string, sowingId: string, events: readonly SowingEvent[]): Promise<void> {
+export async function addEvents(
+  tx: Tx,
+  householdId: string,
+  sowingId: string,
+  events: readonly SowingEvent[]
+): Promise<void> {
   const rows = events.map((event) => ({
     household_id: householdId,
     id: event.id,

@@ -5,7 +5,10 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; errors: Record<st
 /** Checks what was sent against a schema; the first complaint of each field, by its path. */
 export function check<S extends AnyObjectSchema>(schema: S, sent: unknown): Checked<InferType<S>> {
   try {
-    return { ok: true, value: schema.validateSync(sent, { abortEarly: false, stripUnknown: true }) as InferType<S> };
+    return {
+      ok: true,
+      value: schema.validateSync(sent, { abortEarly: false, stripUnknown: true }) as InferType<S>
+    };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const errors: Record<string, string> = {};

@@ -1,7 +1,13 @@
 import * as yup from 'yup';
 import { CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/events/event.ts';
 
-const water = { waterG: yup.number().min(0, 'Water cannot be less than 0.').max(20_000, 'That is over 20 L: check the amount.').required() };
+const water = {
+  waterG: yup
+    .number()
+    .min(0, 'Water cannot be less than 0.')
+    .max(20_000, 'That is over 20 L: check the amount.')
+    .required()
+};
 const bodies: Record<EventType, yup.AnyObjectSchema> = {
   soaked: yup.object({}),
   drained: yup.object({}),
@@ -19,7 +25,9 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
     share: yup.number().required().moreThan(0).max(1),
     last: yup.boolean().required()
   }),
-  noted: yup.object({ text: yup.string().trim().required('Write the note first.').max(2000, 'Keep a note under 2000 letters.') }),
+  noted: yup.object({
+    text: yup.string().trim().required('Write the note first.').max(2000, 'Keep a note under 2000 letters.')
+  }),
   ended: yup.object({ reason: yup.string().oneOf(LOSS_REASONS, 'Say why.').required('Say why.') }),
   undone: yup.object({ eventId: yup.string().uuid().required() })
 };
@@ -32,7 +40,12 @@ export const eventSchema = yup.object({
   taskKey: yup.string().max(60).nullable().default(null),
   sure: yup.boolean().default(false),
   body: yup
-    .object({ type: yup.string().oneOf(Object.keys(bodies) as EventType[]).required() })
+    .object({
+      type: yup
+        .string()
+        .oneOf(Object.keys(bodies) as EventType[])
+        .required()
+    })
     .required()
 });
 

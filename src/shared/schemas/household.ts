@@ -11,13 +11,24 @@ function isZone(zone: string): boolean {
   }
 }
 
-const name = yup.string().trim().required('Give the household a name.').max(80, 'Keep the name under 80 letters.');
+const name = yup
+  .string()
+  .trim()
+  .required('Give the household a name.')
+  .max(80, 'Keep the name under 80 letters.');
 const zone = yup
   .string()
   .required('Choose the time zone you live in.')
   .test('zone', 'Choose a time zone from the list.', (value) => isZone(value ?? ''));
-const units = yup.string().oneOf(['metric', 'us'] as const, 'Choose metric or US units.').required('Choose metric or US units.');
-const memberName = yup.string().trim().required('Say who you are, so that others see who did what.').max(40, 'Keep it under 40 letters.');
+const units = yup
+  .string()
+  .oneOf(['metric', 'us'] as const, 'Choose metric or US units.')
+  .required('Choose metric or US units.');
+const memberName = yup
+  .string()
+  .trim()
+  .required('Say who you are, so that others see who did what.')
+  .max(40, 'Keep it under 40 letters.');
 
 /** What a new household is asked for. */
 export const newHouseholdSchema = yup.object({
@@ -34,9 +45,16 @@ export const newHouseholdSchema = yup.object({
 
 /** Signing in. */
 export const signInSchema = yup.object({
-  name: yup.string().trim().required('Which household?').max(80, 'A household’s name has at most 80 letters.'),
+  name: yup
+    .string()
+    .trim()
+    .required('Which household?')
+    .max(80, 'A household’s name has at most 80 letters.'),
   memberName,
-  passphrase: yup.string().required('Enter the household’s passphrase.').max(200, 'A passphrase has at most 200 characters.')
+  passphrase: yup
+    .string()
+    .required('Enter the household’s passphrase.')
+    .max(200, 'A passphrase has at most 200 characters.')
 });
 
 const clockTime = yup
@@ -56,12 +74,28 @@ export const householdSchema = yup.object({
     .min(-90, 'Latitude lies between -90 and 90.')
     .max(90, 'Latitude lies between -90 and 90.'),
   wake: clockTime,
-  sleep: clockTime.test('later', 'Bedtime must come after getting up, on the same day.', (value, { parent }) => minutesOf(value) > minutesOf(parent.wake)),
-  morning: clockTime.test('awake', 'The round must fall while you are up.', (value, { parent }) => isUp(value, parent)),
+  sleep: clockTime.test(
+    'later',
+    'Bedtime must come after getting up, on the same day.',
+    (value, { parent }) => minutesOf(value) > minutesOf(parent.wake)
+  ),
+  morning: clockTime.test('awake', 'The round must fall while you are up.', (value, { parent }) =>
+    isUp(value, parent)
+  ),
   evening: clockTime
     .test('awake', 'The round must fall while you are up.', (value, { parent }) => isUp(value, parent))
-    .test('order', 'The evening round comes after the morning round.', (value, { parent }) => minutesOf(value) > minutesOf(parent.morning)),
-  methodKey: yup.string().oneOf(READY_METHODS.map(({ key }) => key), 'Choose one of the methods.').required('Choose a method.')
+    .test(
+      'order',
+      'The evening round comes after the morning round.',
+      (value, { parent }) => minutesOf(value) > minutesOf(parent.morning)
+    ),
+  methodKey: yup
+    .string()
+    .oneOf(
+      READY_METHODS.map(({ key }) => key),
+      'Choose one of the methods.'
+    )
+    .required('Choose a method.')
 });
 
 /** Minutes past 00:00 of a clock time such as `07:30`. */

@@ -13,15 +13,25 @@ const temperature = (what: string) =>
     .typeError(`Give the ${what} temperature.`)
     .required(`Give the ${what} temperature.`)
     .min(-5, `A place where trays stand is warmer than -5 °C ${what === 'night' ? 'at night' : 'by day'}.`)
-    .max(45, 'No crop here grows over 45 °C. Is it degrees Fahrenheit? Then switch the household to US units.');
+    .max(
+      45,
+      'No crop here grows over 45 °C. Is it degrees Fahrenheit? Then switch the household to US units.'
+    );
 
 /** A place described while sowing. */
 export const placeSchema = yup.object({
   id,
-  name: yup.string().trim().required('Name the place, such as “Kitchen sill”.').max(60, 'Keep the name under 60 letters.'),
+  name: yup
+    .string()
+    .trim()
+    .required('Name the place, such as “Kitchen sill”.')
+    .max(60, 'Keep the name under 60 letters.'),
   light: yup
     .object({
-      kind: yup.string().oneOf(['lamp', 'sill'] as const).required(),
+      kind: yup
+        .string()
+        .oneOf(['lamp', 'sill'] as const)
+        .required(),
       ppfd: yup.number().min(1).max(2500),
       hours: yup.number().min(1).max(24),
       aspect: yup.string().oneOf(['midday', 'side', 'away'] as const),
@@ -36,8 +46,15 @@ export const placeSchema = yup.object({
 
 const containerSchema = yup
   .object({
-    name: yup.string().trim().required('Name the container, such as “Blue tray”.').max(60, 'Keep the name under 60 letters.'),
-    shape: yup.string().oneOf(['rectangle', 'round', 'cells'] as const).required(),
+    name: yup
+      .string()
+      .trim()
+      .required('Name the container, such as “Blue tray”.')
+      .max(60, 'Keep the name under 60 letters.'),
+    shape: yup
+      .string()
+      .oneOf(['rectangle', 'round', 'cells'] as const)
+      .required(),
     lengthCm: size,
     widthCm: size,
     depthCm: size,
@@ -66,7 +83,13 @@ export const newSowingSchema = yup.object({
     .max(SIZE_BOUNDS.count[1], `At most ${SIZE_BOUNDS.count[1]} in one sowing: make two of it.`)
     .required('How many of them?'),
   medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
-  methodKey: yup.string().oneOf(READY_METHODS.map(({ key }) => key), 'Choose one of the methods.').required(),
+  methodKey: yup
+    .string()
+    .oneOf(
+      READY_METHODS.map(({ key }) => key),
+      'Choose one of the methods.'
+    )
+    .required(),
   placeId: yup.string().uuid().required('Choose a place.'),
   newPlace: placeSchema.nullable().default(null),
   seedsPerCm2: yup
@@ -82,9 +105,17 @@ export const newSowingSchema = yup.object({
     .max(100, 'Germination is at most 100 %.')
     .nullable()
     .default(null),
-  seedG: yup.number().moreThan(0, 'Seed must weigh more than 0 g.').max(5000, 'Over 5 kg of seed is no home sowing: check the sizes.').required(),
+  seedG: yup
+    .number()
+    .moreThan(0, 'Seed must weigh more than 0 g.')
+    .max(5000, 'Over 5 kg of seed is no home sowing: check the sizes.')
+    .required(),
   /** `YYYY-MM-DD` in the household's zone; null to start now. */
-  readyBy: yup.string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Give a date.').nullable().default(null)
+  readyBy: yup
+    .string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, 'Give a date.')
+    .nullable()
+    .default(null)
 });
 
 export type NewSowing = yup.InferType<typeof newSowingSchema>;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Bands } from '$core/picture/bands.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { dayAndTime, shortDate, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, dayWords, shortDate, type Reading } from '$ui/words/time.ts';
 
   interface Row {
     name: string;
@@ -23,7 +23,12 @@
 
   const starts = $derived(rows.map(({ bands }) => bands.bands[0]?.from ?? now));
   const first = $derived(Math.min(...starts));
-  const last = $derived(Math.max(now, ...rows.map(({ bands }) => (Number.isFinite(bands.close.p90) ? bands.close.p90 : bands.open.p10))));
+  const last = $derived(
+    Math.max(
+      now,
+      ...rows.map(({ bands }) => (Number.isFinite(bands.close.p90) ? bands.close.p90 : bands.open.p10))
+    )
+  );
   const span = $derived(Math.max(last - first, 86_400_000));
   const x = (at: number) => Math.round(Math.min(1, Math.max(0, (at - first) / span)) * W * 10) / 10;
 
@@ -31,9 +36,17 @@
   const days = $derived.by(() => {
     const zone = zoneOf(reading.zone);
     const marks: number[] = [];
-    for (let date = zone.date(first).add({ days: 1 }); zone.at(date, 0) < first + span; date = date.add({ days: 1 })) marks.push(zone.at(date, 0));
-    const every = Math.ceil(marks.length / 10);
-    return marks.map((at, index) => ({ at, label: index % every === 0 ? shortDate(at, reading) : '' }));
+    for (
+      let date = zone.date(first).add({ days: 1 });
+      zone.at(date, 0) < first + span;
+      date = date.add({ days: 1 })
+    )
+      marks.push(zone.at(date, 0));
+    const every = Math.ceil(marks.length / 5);
+    return marks.map((at, index) => ({
+      at,
+      label: index % every === Math.floor(every / 2) ? shortDate(at, reading) : ''
+    }));
   });
 
   /** The window's edges as opacity: as sharp as the forecast is sure. */
@@ -60,7 +73,14 @@
     {#each rows as row, index (row.name)}
       {@const y = HEAD + index * ROW}
       {#each row.bands.bands as band (band.kind + band.from)}
-        <rect class="band {band.kind}" class:unsure={!band.sure} x={x(band.from)} y={y + 10} width={Math.max(2, x(band.until) - x(band.from))} height="30" />
+        <rect
+          class="band {band.kind}"
+          class:unsure={!band.sure}
+          x={x(band.from)}
+          y={y + 10}
+          width={Math.max(2, x(band.until) - x(band.from))}
+          height="30"
+        />
       {/each}
       {#if Number.isFinite(row.bands.close.p90)}
         <linearGradient id="{id}-{index}">
@@ -68,7 +88,14 @@
             <stop offset="{at}%" stop-opacity={opacity} class="window-stop" />
           {/each}
         </linearGradient>
-        <rect class="window" fill="url(#{id}-{index})" x={x(row.bands.open.p10)} y={y + 4} width={Math.max(3, x(row.bands.close.p90) - x(row.bands.open.p10))} height="42" />
+        <rect
+          class="window"
+          fill="url(#{id}-{index})"
+          x={x(row.bands.open.p10)}
+          y={y + 4}
+          width={Math.max(3, x(row.bands.close.p90) - x(row.bands.open.p10))}
+          height="42"
+        />
         <path class="best" d="M{x(row.bands.best.p50)} {y + 4}v42" />
       {/if}
     {/each}
@@ -87,10 +114,17 @@
       <li>
         {#if rows.length > 1}<strong>{row.name}:</strong>{/if}
         {#each row.bands.bands as band (band.kind + band.from)}
-          <span class="key"><i class="swatch {band.kind}"></i>{WORDS[band.kind]} {dayAndTime(band.from, now, reading)}</span>
+          <span class="key"
+            ><i class="swatch {band.kind}"></i>{WORDS[band.kind]}
+            {band.sure || band.kind === 'soak'
+              ? dayAndTime(band.from, now, reading)
+              : dayWords(band.from, now, reading)}</span
+          >
         {/each}
         {#if Number.isFinite(row.bands.open.p50)}
-          <span class="key"><i class="swatch window-swatch"></i>Window {dayAndTime(row.bands.open.p50, now, reading)}</span>
+          <span class="key"
+            ><i class="swatch window-swatch"></i>Window {dayWords(row.bands.open.p50, now, reading)}</span
+          >
         {/if}
       </li>
     {/each}
@@ -98,25 +132,106 @@
 </div>
 
 <style>
-  .chart { position: relative; }
-  .chart > svg { display: block; width: 100%; height: calc(var(--rows, 2) * 3rem + 2.5rem); }
-  .labels { position: absolute; inset: 0 0 auto; height: 1.25rem; pointer-events: none; }
-  .tag { position: absolute; inset: 0; width: 100%; height: 1.25rem; overflow: visible; }
-  .date { font-size: 0.75rem; fill: var(--ink-soft); text-anchor: middle; }
-  .day { stroke: var(--ink-faint); stroke-width: 1; vector-effect: non-scaling-stroke; opacity: 0.6; }
-  .now { stroke: var(--beet); stroke-width: 2.5; vector-effect: non-scaling-stroke; }
-  .band { stroke: var(--paper); stroke-width: 1; vector-effect: non-scaling-stroke; }
-  .band.unsure { opacity: 0.72; }
-  .soak { fill: var(--water); background: var(--water); }
-  .drain { fill: var(--band-drain); background: var(--band-drain); }
-  .press { fill: var(--soil); background: var(--soil); }
-  .blackout { fill: var(--band-dark); background: var(--band-dark); }
-  .light { fill: var(--band-light); background: var(--band-light); }
-  .window-stop { stop-color: var(--window); }
-  .window-swatch { background: var(--window); }
-  .best { stroke: var(--ink); stroke-width: 2; stroke-dasharray: 2 3; vector-effect: non-scaling-stroke; }
-  .legend { list-style: none; margin: 0.25rem 0 0; padding: 0; font-size: 0.875rem; color: var(--ink-soft); }
-  .legend li { display: flex; flex-wrap: wrap; gap: 0.125rem 1rem; align-items: center; margin-top: 0.25rem; }
-  .key { display: inline-flex; gap: 0.375rem; align-items: center; }
-  .swatch { display: inline-block; width: 0.875rem; height: 0.875rem; border: 1px solid var(--ink-faint); }
+  .chart {
+    position: relative;
+  }
+  .chart > svg {
+    display: block;
+    width: 100%;
+    height: calc(var(--rows, 2) * 3rem + 2.5rem);
+  }
+  .labels {
+    position: absolute;
+    inset: 0 0 auto;
+    height: 1.25rem;
+    pointer-events: none;
+  }
+  .tag {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 1.25rem;
+    overflow: visible;
+  }
+  .date {
+    font-size: 0.75rem;
+    fill: var(--ink-soft);
+    text-anchor: middle;
+  }
+  .day {
+    stroke: var(--ink-faint);
+    stroke-width: 1;
+    vector-effect: non-scaling-stroke;
+    opacity: 0.6;
+  }
+  .now {
+    stroke: var(--beet);
+    stroke-width: 2.5;
+    vector-effect: non-scaling-stroke;
+  }
+  .band {
+    stroke: var(--paper);
+    stroke-width: 1;
+    vector-effect: non-scaling-stroke;
+  }
+  .band.unsure {
+    opacity: 0.72;
+  }
+  .soak {
+    fill: var(--water);
+    background: var(--water);
+  }
+  .drain {
+    fill: var(--band-drain);
+    background: var(--band-drain);
+  }
+  .press {
+    fill: var(--soil);
+    background: var(--soil);
+  }
+  .blackout {
+    fill: var(--band-dark);
+    background: var(--band-dark);
+  }
+  .light {
+    fill: var(--band-light);
+    background: var(--band-light);
+  }
+  .window-stop {
+    stop-color: var(--window);
+  }
+  .window-swatch {
+    background: var(--window);
+  }
+  .best {
+    stroke: var(--ink);
+    stroke-width: 2;
+    stroke-dasharray: 2 3;
+    vector-effect: non-scaling-stroke;
+  }
+  .legend {
+    list-style: none;
+    margin: 0.25rem 0 0;
+    padding: 0;
+    font-size: 0.875rem;
+    color: var(--ink-soft);
+  }
+  .legend li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.125rem 1rem;
+    align-items: center;
+    margin-top: 0.25rem;
+  }
+  .key {
+    display: inline-flex;
+    gap: 0.375rem;
+    align-items: center;
+  }
+  .swatch {
+    display: inline-block;
+    width: 0.875rem;
+    height: 0.875rem;
+    border: 1px solid var(--ink-faint);
+  }
 </style>

@@ -41,4 +41,14 @@
   }
 </script>
 
-<TextInput {id} labelText="{label} ({unit})" value={typed} on:input={(event) => take(event.detail)} invalid={unread !== '' || error !== ''} invalidText={unread || error} helperText={helper} inputmode="decimal" autocomplete="off" />
+<TextInput
+  {id}
+  labelText="{label} ({unit})"
+  value={typed}
+  on:input={(event) => take(event.detail)}
+  invalid={unread !== '' || error !== ''}
+  invalidText={unread || error}
+  helperText={helper}
+  inputmode="decimal"
+  autocomplete="off"
+/>

@@ -11,6 +11,7 @@
   import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
   import { windowWords } from '$ui/words/window.ts';
   import Caution from '$ui/shell/Caution.svelte';
+  import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
 
   interface Props {
@@ -20,8 +21,10 @@
     reading: Reading;
     members: Record<string, string>;
     placeName: (id: string) => string;
+    /** On a page of its own, whose heading names the crop already. */
+    alone?: boolean;
   }
-  let { stop, round, now, reading, members, placeName }: Props = $props();
+  let { stop, round, now, reading, members, placeName, alone = false }: Props = $props();
   const journal = useJournal();
 
   const followed = $derived(stop.followed);
@@ -32,7 +35,10 @@
   const marks = $derived(followed.forecast.marks);
   /** What was done here in this round, to be seen by others and taken back. */
   const done = $derived(
-    followed.state.log.filter(({ event, undone, repeat }) => !undone && !repeat && event.at > round.at - 2 * HOUR && event.body.type !== 'noted')
+    followed.state.log.filter(
+      ({ event, undone, repeat }) =>
+        !undone && !repeat && event.at > round.at - 2 * HOUR && event.body.type !== 'noted'
+    )
   );
 
   const say = (words: string) => `${crop.name}: ${words}`;
@@ -44,10 +50,18 @@
   </a>
   <div class="what stack">
     <header>
-      <h3 id="stop-{id}"><a href="/tray/{id}">{crop.name}</a></h3>
+      <h3 id="stop-{id}" class:visually-hidden={alone}>
+        {#if alone}{crop.name} now{:else}<a href="/tray/{id}">{crop.name}</a>{/if}
+      </h3>
       <p class="soft small">
         {#if followed.state.sownAt === null}
-          {STAGE_WORDS[followed.state.stage]}{#if followed.soak.soakStart !== null && followed.state.soakedAt === null}, soak {dayAndTime(followed.soak.soakStart, now, reading)}{/if}
+          {STAGE_WORDS[
+            followed.state.stage
+          ]}{#if followed.soak.soakStart !== null && followed.state.soakedAt === null}, soak {dayAndTime(
+              followed.soak.soakStart,
+              now,
+              reading
+            )}{/if}
         {:else}
           Day {day} · {STAGE_WORDS[followed.state.stage]}
         {/if}
@@ -55,7 +69,9 @@
         <span class="visually-hidden">{pictureWords(crop.name, picture, reading.units)}</span>
       </p>
       {#if followed.state.sownAt !== null}
-        <p class="window" class:open={marks.windowOpen.p50 <= now && followed.state.stage === 'light'}>{windowWords(marks.windowOpen, marks.windowClose, now, reading)}</p>
+        <p class="window" class:open={marks.windowOpen.p50 <= now && followed.state.stage === 'light'}>
+          {windowWords(marks.windowOpen, marks.windowClose, now, reading)}
+        </p>
       {/if}
     </header>
 
@@ -66,20 +82,30 @@
         {#if tick}
           <button class="tick" onclick={() => journal.record(id, tick, say(words.done), task.key)}>
             <span class="box" aria-hidden="true"><Checkmark size={24} /></span>
-            <span><strong>{words.title}</strong><span class="why small">{task.late ? 'Late. ' : ''}{words.why}</span></span>
+            <span
+              ><strong>{words.title}</strong><span class="why small"
+                >{task.late ? 'Late. ' : ''}{words.why}</span
+              ></span
+            >
           </button>
         {:else}
           <a class="tick" href="/tray/{id}/harvest">
-            <span class="box cut" aria-hidden="true">✂</span>
+            <span class="box cut" aria-hidden="true"><Cut size={24} /></span>
             <span><strong>{words.title}</strong><span class="why small">{words.why}</span></span>
           </a>
         {/if}
         {#if task.body.kind === 'soak'}
-          <Caution>Warm and wet grows germs too: clean hands and jar. Pregnant, very young, old or immune-weakened people: cook what you grow, or ask a clinician.</Caution>
+          <Caution
+            >Warm and wet grows germs too: clean hands and jar. Pregnant, very young, old or immune-weakened
+            people: cook what you grow, or ask a clinician.</Caution
+          >
         {:else if task.body.kind === 'sow'}
           <Caution>Damp dry medium before you handle it, and do not breathe its dust.</Caution>
         {:else if task.body.kind === 'light' && task.body.lamp}
-          <Caution>Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands. Fixed wiring is for a qualified electrician.</Caution>
+          <Caution
+            >Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands. Fixed
+            wiring is for a qualified electrician.</Caution
+          >
         {/if}
       </div>
     {/each}
@@ -88,14 +114,30 @@
       {@const { cue } = stop.ask.look}
       {@const words = cueWords(cue, crop, followed.path, reading.units)}
       <div class="row look" role="group" aria-label="Look at {crop.name}">
-        <button class="chip" onclick={() => journal.record(id, { type: 'looked', cue, reached: true }, say(words.toLowerCase()))}>{words}</button>
-        <button class="chip quiet" onclick={() => journal.record(id, { type: 'looked', cue, reached: false }, say(`${words.toLowerCase()}, not yet`))}>Not yet</button>
+        <button
+          class="chip"
+          onclick={() => journal.record(id, { type: 'looked', cue, reached: true }, say(words.toLowerCase()))}
+          >{words}</button
+        >
+        <button
+          class="chip quiet"
+          onclick={() =>
+            journal.record(
+              id,
+              { type: 'looked', cue, reached: false },
+              say(`${words.toLowerCase()}, not yet`)
+            )}>Not yet</button
+        >
       </div>
     {/if}
     {#if stop.ask.feel}
       <div class="row look" role="group" aria-label="How damp is {crop.name}?">
         {#each ['dry', 'right', 'wet'] as const as moisture (moisture)}
-          <button class="chip quiet" onclick={() => journal.record(id, { type: 'felt', moisture }, say(`medium ${moisture}`))}>{moisture === 'dry' ? 'Dry' : moisture === 'right' ? 'Right' : 'Wet'}</button>
+          <button
+            class="chip quiet"
+            onclick={() => journal.record(id, { type: 'felt', moisture }, say(`medium ${moisture}`))}
+            >{moisture === 'dry' ? 'Dry' : moisture === 'right' ? 'Right' : 'Wet'}</button
+          >
         {/each}
       </div>
     {/if}
@@ -104,37 +146,133 @@
       <ul class="done small" aria-label="Done in this round">
         {#each done as { event } (event.id)}
           <li>
-            <span>✓ {eventWords(event.body, crop, followed.path, reading.units, placeName)} <span class="soft">{clockTime(event.at, reading)}{event.by && members[event.by] ? `, ${members[event.by]}` : ''}</span></span>
-            <button class="undo" onclick={() => journal.undo(id, event.id)}>Undo<span class="visually-hidden"> {crop.name}: {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span></button>
+            <span
+              >✓ {eventWords(event.body, crop, followed.path, reading.units, placeName)}
+              <span class="soft"
+                >{clockTime(event.at, reading)}{event.by && members[event.by]
+                  ? `, ${members[event.by]}`
+                  : ''}</span
+              ></span
+            >
+            <button class="undo" onclick={() => journal.undo(id, event.id)}
+              >Undo<span class="visually-hidden">
+                {crop.name}: {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span
+              ></button
+            >
           </li>
         {/each}
       </ul>
-    {:else if stop.ask.tasks.length === 0}
+    {:else if stop.ask.tasks.length === 0 && !stop.ask.look}
       <p class="soft small">Nothing to do in this round.</p>
     {/if}
   </div>
 </article>
 
 <style>
-  .stop { display: grid; grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr); gap: 0 2rem; align-items: end; padding: 0.75rem 0 0; }
-  .what { align-self: center; gap: 0.6rem; padding-bottom: 0.75rem; }
-  .picture { align-self: end; }
-  h3 { font-size: 1.3rem; }
-  h3 a { color: inherit; text-decoration: none; display: inline-block; padding: 0.2rem 0; }
-  h3 a:hover { text-decoration: underline; }
-  .window.open { font-weight: 650; }
-  .tick { display: flex; width: 100%; align-items: center; gap: 0.9rem; text-align: left; padding: 0.6rem 0.8rem; border: 1.5px solid var(--beet); border-radius: 10px; background: var(--paper-raised); color: var(--ink); font: inherit; text-decoration: none; cursor: pointer; box-sizing: border-box; }
-  .tick:hover { background: var(--beet-soft); }
-  .box { flex: none; display: grid; place-items: center; width: 2.75rem; height: 2.75rem; border-radius: 8px; background: var(--beet); color: var(--on-beet); font-size: 1.3rem; }
-  .box.cut { background: var(--window); color: #2a2521; }
-  .tick strong { display: block; font-weight: 620; }
-  .why { display: block; color: var(--ink-soft); }
-  .done { list-style: none; margin: 0; padding: 0; }
-  .done li { display: flex; flex-wrap: wrap; gap: 0 0.75rem; align-items: center; }
-  .undo { min-height: 2.75rem; padding: 0 0.5rem; border: 0; background: none; color: var(--beet); font: inherit; text-decoration: underline; cursor: pointer; }
+  .stop {
+    display: grid;
+    grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
+    gap: 0 2rem;
+    align-items: end;
+    padding: 0.75rem 0 0;
+  }
+  .what {
+    align-self: center;
+    gap: 0.6rem;
+    padding-bottom: 0.75rem;
+  }
+  .picture {
+    align-self: end;
+  }
+  h3 {
+    font-size: 1.3rem;
+  }
+  h3 a {
+    color: inherit;
+    text-decoration: none;
+    display: inline-block;
+    padding: 0.2rem 0;
+  }
+  h3 a:hover {
+    text-decoration: underline;
+  }
+  .window.open {
+    font-weight: 650;
+  }
+  .tick {
+    display: flex;
+    width: 100%;
+    align-items: center;
+    gap: 0.9rem;
+    text-align: left;
+    padding: 0.6rem 0.8rem;
+    border: 1.5px solid var(--beet);
+    border-radius: 10px;
+    background: var(--paper-raised);
+    color: var(--ink);
+    font: inherit;
+    text-decoration: none;
+    cursor: pointer;
+    box-sizing: border-box;
+  }
+  .tick:hover {
+    background: var(--beet-soft);
+  }
+  .box {
+    flex: none;
+    display: grid;
+    place-items: center;
+    width: 2.75rem;
+    height: 2.75rem;
+    border-radius: 8px;
+    background: var(--beet);
+    color: var(--on-beet);
+    font-size: 1.3rem;
+  }
+  .box.cut {
+    background: var(--window);
+    color: #2a2521;
+  }
+  .tick strong {
+    display: block;
+    font-weight: 620;
+  }
+  .why {
+    display: block;
+    color: var(--ink-soft);
+  }
+  .done {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  .done li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.75rem;
+    align-items: center;
+  }
+  .undo {
+    min-height: 2.75rem;
+    padding: 0 0.5rem;
+    border: 0;
+    background: none;
+    color: var(--beet);
+    font: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+  }
   @media (max-width: 47.99rem) {
-    .stop { grid-template-columns: minmax(0, 1fr); }
-    .picture { max-width: 19rem; width: 80%; justify-self: center; order: 2; margin-top: 0.25rem; }
-    .what { padding: 0; }
+    .stop {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .picture {
+      width: 66%;
+      max-height: 13rem;
+      justify-self: start;
+    }
+    .what {
+      padding: 0;
+    }
   }
 </style>

@@ -14,5 +14,11 @@
 </main>
 
 <style>
-  .front { max-width: 27rem; margin: 0 auto; padding: 2.5rem 1.1rem 4rem; display: grid; gap: 1rem; }
+  .front {
+    max-width: 27rem;
+    margin: 0 auto;
+    padding: 2.5rem 1.1rem 4rem;
+    display: grid;
+    gap: 1rem;
+  }
 </style>

@@ -38,26 +38,116 @@
 </div>
 
 <style>
-  .skip { position: absolute; left: -99rem; }
-  .skip:focus { left: 0.5rem; top: 0.5rem; z-index: 20; padding: 0.5rem 1rem; background: var(--paper-raised); }
-  .shell { display: grid; min-height: 100vh; grid-template-columns: 11rem minmax(0, 1fr); }
-  nav { position: sticky; top: 0; height: 100vh; padding: 1.25rem 0.75rem; box-sizing: border-box; background: var(--paper-sunk); display: flex; flex-direction: column; gap: 1.5rem; }
-  .name { display: flex; align-items: center; gap: 0.6rem; padding: 0 0.5rem; font-size: 1.35rem; font-weight: 700; text-decoration: none; color: var(--ink); }
-  ul { list-style: none; margin: 0; padding: 0; display: grid; gap: 0.25rem; }
-  li a { display: flex; align-items: center; gap: 0.7rem; min-height: 2.9rem; padding: 0 0.6rem; border-radius: 8px; text-decoration: none; color: var(--ink); }
-  li a:hover { background: var(--beet-soft); }
-  li a[aria-current] { background: var(--beet); color: var(--on-beet); font-weight: 600; }
-  .household { margin-top: auto; padding: 0 0.5rem; }
-  main { padding: 1.75rem clamp(1rem, 3vw, 2.5rem) 7rem; max-width: 68rem; box-sizing: border-box; width: 100%; outline: none; }
+  .skip {
+    position: absolute;
+    left: -99rem;
+  }
+  .skip:focus {
+    left: 0.5rem;
+    top: 0.5rem;
+    z-index: 20;
+    padding: 0.5rem 1rem;
+    background: var(--paper-raised);
+  }
+  .shell {
+    display: grid;
+    min-height: 100vh;
+    grid-template-columns: 11rem minmax(0, 1fr);
+  }
+  nav {
+    position: sticky;
+    top: 0;
+    height: 100vh;
+    padding: 1.25rem 0.75rem;
+    box-sizing: border-box;
+    background: var(--paper-sunk);
+    display: flex;
+    flex-direction: column;
+    gap: 1.5rem;
+  }
+  .name {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    padding: 0 0.5rem;
+    font-size: 1.35rem;
+    font-weight: 700;
+    text-decoration: none;
+    color: var(--ink);
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.25rem;
+  }
+  li a {
+    display: flex;
+    align-items: center;
+    gap: 0.7rem;
+    min-height: 2.9rem;
+    padding: 0 0.6rem;
+    border-radius: 8px;
+    text-decoration: none;
+    color: var(--ink);
+  }
+  li a:hover {
+    background: var(--beet-soft);
+  }
+  li a[aria-current] {
+    background: var(--beet);
+    color: var(--on-beet);
+    font-weight: 600;
+  }
+  .household {
+    margin-top: auto;
+    padding: 0 0.5rem;
+  }
+  main {
+    padding: 1.75rem clamp(1rem, 3vw, 2.5rem) 7rem;
+    max-width: 68rem;
+    box-sizing: border-box;
+    width: 100%;
+    outline: none;
+  }
   @media (max-width: 47.99rem) {
-    .shell { grid-template-columns: minmax(0, 1fr); }
-    nav { position: fixed; inset: auto 0 0; height: auto; z-index: 10; padding: 0; border-top: 1.5px solid var(--ink-faint); padding-bottom: env(safe-area-inset-bottom); }
-    .name, .household { display: none; }
-    ul { grid-template-columns: repeat(5, 1fr); gap: 0; }
-    li a { flex-direction: column; gap: 0.1rem; justify-content: center; min-height: 3.75rem; padding: 0; font-size: 0.8125rem; border-radius: 0; }
-    main { padding: 1rem 0.9rem 9rem; }
+    .shell {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    nav {
+      position: fixed;
+      inset: auto 0 0;
+      height: auto;
+      z-index: 10;
+      padding: 0;
+      border-top: 1.5px solid var(--ink-faint);
+      padding-bottom: env(safe-area-inset-bottom);
+    }
+    .name,
+    .household {
+      display: none;
+    }
+    ul {
+      grid-template-columns: repeat(5, 1fr);
+      gap: 0;
+    }
+    li a {
+      flex-direction: column;
+      gap: 0.1rem;
+      justify-content: center;
+      min-height: 3.75rem;
+      padding: 0;
+      font-size: 0.8125rem;
+      border-radius: 0;
+    }
+    main {
+      padding: 1rem 0.9rem 9rem;
+    }
   }
   @media print {
-    nav { display: none; }
+    nav {
+      display: none;
+    }
   }
 </style>

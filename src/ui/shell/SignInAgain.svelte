@@ -2,7 +2,8 @@
   import { Modal, PasswordInput } from 'carbon-components-svelte';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
 
-  let { household, member, onsignedin }: { household: string; member: string; onsignedin: () => void } = $props();
+  let { household, member, onsignedin }: { household: string; member: string; onsignedin: () => void } =
+    $props();
   const journal = useJournal();
   let passphrase = $state('');
   let say = $state('');
@@ -39,10 +40,19 @@
       void signIn();
     }}
   >
-    <PasswordInput id="again" labelText="Passphrase" bind:value={passphrase} invalid={say !== ''} invalidText={say} autocomplete="current-password" />
+    <PasswordInput
+      id="again"
+      labelText="Passphrase"
+      bind:value={passphrase}
+      invalid={say !== ''}
+      invalidText={say}
+      autocomplete="current-password"
+    />
   </form>
 </Modal>
 
 <style>
-  form { margin-top: 1rem; }
+  form {
+    margin-top: 1rem;
+  }
 </style>

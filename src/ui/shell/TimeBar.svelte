@@ -15,7 +15,9 @@
 </script>
 
 <section class="time" aria-label="The demo’s clock">
-  <span class="at" aria-live="polite">Demo clock: <strong>{shortDate(now, reading)}, {clockTime(now, reading)}</strong></span>
+  <span class="at" aria-live="polite"
+    >Demo clock: <strong>{shortDate(now, reading)}, {clockTime(now, reading)}</strong></span
+  >
   <span class="row">
     <button class="chip" disabled={moving} onclick={() => move('hours')}>+6 h</button>
     <button class="chip" disabled={moving} onclick={() => move('day')}>+1 day</button>
@@ -24,5 +26,17 @@
 </section>
 
 <style>
-  .time { display: flex; flex-wrap: wrap; gap: 0.4rem 1rem; align-items: center; justify-content: space-between; margin-bottom: 1.25rem; padding: 0.4rem 0.6rem 0.4rem 1rem; border: 1.5px dashed var(--ink-soft); border-radius: 10px; background: var(--paper-sunk); font-size: 0.9375rem; }
+  .time {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 1rem;
+    align-items: center;
+    justify-content: space-between;
+    margin-bottom: 1.25rem;
+    padding: 0.4rem 0.6rem 0.4rem 1rem;
+    border: 1.5px dashed var(--ink-soft);
+    border-radius: 10px;
+    background: var(--paper-sunk);
+    font-size: 0.9375rem;
+  }
 </style>

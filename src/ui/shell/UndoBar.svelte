@@ -7,23 +7,57 @@
 
 <div class="bar" aria-live="polite">
   {#if journal.refused}
-    <div class="line alarm"><span>{journal.refused}</span><button class="chip" onclick={() => (journal.refused = null)}>Close</button></div>
+    <div class="line alarm">
+      <span>{journal.refused}</span><button class="chip" onclick={() => (journal.refused = null)}
+        >Close</button
+      >
+    </div>
   {:else if waiting > 0}
     <div class="line alarm">
-      <span>No connection: {waiting === 1 ? 'one thing is' : `${waiting} things are`} kept here until there is.</span>
+      <span
+        >No connection: {waiting === 1 ? 'one thing is' : `${waiting} things are`} kept here until there is.</span
+      >
       <button class="chip" onclick={() => journal.flush()}>Try now</button>
     </div>
   {:else if journal.last}
     {@const last = journal.last}
-    <div class="line"><span>{last.words}</span><button class="chip" onclick={() => journal.undo(last.sowingId, last.eventId)}>Undo</button></div>
+    <div class="line">
+      <span>{last.words}</span><button class="chip" onclick={() => journal.undo(last.sowingId, last.eventId)}
+        >Undo</button
+      >
+    </div>
   {/if}
 </div>
 
 <style>
-  .bar { position: fixed; z-index: 9; left: 0; right: 0; bottom: 0.9rem; display: flex; justify-content: center; pointer-events: none; padding: 0 0.75rem; }
-  .line { pointer-events: auto; display: flex; align-items: center; gap: 1rem; padding: 0.4rem 0.5rem 0.4rem 1.1rem; border-radius: 12px; background: var(--ink); color: var(--paper); box-shadow: 0 4px 18px rgb(0 0 0 / 25%); }
-  .alarm { border-left: 8px solid var(--window); }
+  .bar {
+    position: fixed;
+    z-index: 9;
+    left: 0;
+    right: 0;
+    bottom: 0.9rem;
+    display: flex;
+    justify-content: center;
+    pointer-events: none;
+    padding: 0 0.75rem;
+  }
+  .line {
+    pointer-events: auto;
+    display: flex;
+    align-items: center;
+    gap: 1rem;
+    padding: 0.4rem 0.5rem 0.4rem 1.1rem;
+    border-radius: 12px;
+    background: var(--ink);
+    color: var(--paper);
+    box-shadow: 0 4px 18px rgb(0 0 0 / 25%);
+  }
+  .alarm {
+    border-left: 8px solid var(--window);
+  }
   @media (max-width: 47.99rem) {
-    .bar { bottom: calc(4.6rem + env(safe-area-inset-bottom)); }
+    .bar {
+      bottom: calc(4.6rem + env(safe-area-inset-bottom));
+    }
   }
 </style>

@@ -36,7 +36,18 @@
 
   function choose(id: string) {
     placeId = id;
-    newPlace = id === 'new' ? { id: newId(), name: '', light: LIGHTS[light]!, dayC: 21, nightC: 18, humidityPct: 50, movingAir: false } : null;
+    newPlace =
+      id === 'new'
+        ? {
+            id: newId(),
+            name: '',
+            light: LIGHTS[light]!,
+            dayC: 21,
+            nightC: 18,
+            humidityPct: 50,
+            movingAir: false
+          }
+        : null;
   }
   function warm(field: 'dayC' | 'nightC', text: unknown) {
     const value = readNumber(String(text ?? ''));
@@ -45,26 +56,71 @@
 </script>
 
 {#if places.length > 0}
-  <Select labelText="Place" selected={placeId} on:change={(event) => choose((event.target as HTMLSelectElement).value)} invalid={!!wrong.placeId} invalidText={wrong.placeId}>
+  <Select
+    labelText="Place"
+    selected={placeId}
+    on:change={(event) => choose((event.target as HTMLSelectElement).value)}
+    invalid={!!wrong.placeId}
+    invalidText={wrong.placeId}
+  >
     {#each places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
     <SelectItem value="new" text="A new place ..." />
   </Select>
 {/if}
 {#if newPlace}
   <div class="new stack">
-    <TextInput labelText="Name of the place" placeholder="Kitchen sill" value={newPlace.name} on:input={(event) => newPlace && (newPlace = { ...newPlace, name: String(event.detail ?? '') })} invalid={!!wrong['newPlace.name']} invalidText={wrong['newPlace.name']} />
-    <Choice legend="Light there" name="light" options={OPTIONS} bind:value={light} onchange={(value) => newPlace && (newPlace = { ...newPlace, light: LIGHTS[value]! })} />
+    <TextInput
+      labelText="Name of the place"
+      placeholder="Kitchen sill"
+      value={newPlace.name}
+      on:input={(event) => newPlace && (newPlace = { ...newPlace, name: String(event.detail ?? '') })}
+      invalid={!!wrong['newPlace.name']}
+      invalidText={wrong['newPlace.name']}
+    />
+    <Choice
+      legend="Light there"
+      name="light"
+      options={OPTIONS}
+      bind:value={light}
+      onchange={(value) => newPlace && (newPlace = { ...newPlace, light: LIGHTS[value]! })}
+    />
     {#if light === 'lamp'}
-      <Caution>Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands, no chained extension leads. Fixed wiring is for a qualified electrician.</Caution>
+      <Caution
+        >Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands, no chained
+        extension leads. Fixed wiring is for a qualified electrician.</Caution
+      >
     {/if}
     <div class="two">
-      <TextInput labelText="By day ({sign})" value={figure(toUnits(newPlace.dayC))} on:input={(event) => warm('dayC', event.detail)} invalid={!!wrong['newPlace.dayC']} invalidText={wrong['newPlace.dayC']} inputmode="decimal" />
-      <TextInput labelText="At night ({sign})" value={figure(toUnits(newPlace.nightC))} on:input={(event) => warm('nightC', event.detail)} invalid={!!wrong['newPlace.nightC']} invalidText={wrong['newPlace.nightC']} inputmode="decimal" />
+      <TextInput
+        labelText="By day ({sign})"
+        value={figure(toUnits(newPlace.dayC))}
+        on:input={(event) => warm('dayC', event.detail)}
+        invalid={!!wrong['newPlace.dayC']}
+        invalidText={wrong['newPlace.dayC']}
+        inputmode="decimal"
+      />
+      <TextInput
+        labelText="At night ({sign})"
+        value={figure(toUnits(newPlace.nightC))}
+        on:input={(event) => warm('nightC', event.detail)}
+        invalid={!!wrong['newPlace.nightC']}
+        invalidText={wrong['newPlace.nightC']}
+        inputmode="decimal"
+      />
     </div>
   </div>
 {/if}
 
 <style>
-  .new { padding: 1rem; border: 1.5px dashed var(--ink-soft); border-radius: 10px; }
-  .two { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; align-items: start; }
+  .new {
+    padding: 1rem;
+    border: 1.5px dashed var(--ink-soft);
+    border-radius: 10px;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 1rem;
+    align-items: start;
+  }
 </style>

@@ -8,7 +8,7 @@
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { dayAndTime, dayWords, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, dayWords, fromTo, type Reading } from '$ui/words/time.ts';
   import { windowWords } from '$ui/words/window.ts';
 
   interface Props {
@@ -25,53 +25,124 @@
   const { seed } = $derived(plan);
   const seedG = $derived(ownSeedG ?? seed.seedG);
   const spoons = $derived(spoonsFor(crop, seedG));
-  const day = (at: number) => dayAndTime(at, now, reading);
+  const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, reading));
 </script>
 
 <section class="card stack" aria-label="What it comes to" aria-live="polite">
-  <Figure label={ownSeedG === null ? 'Seed' : 'Seed, your own figure'} value={seedMass(seedG, reading.units)} beside="about {spoons.count} {spoons.unit} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(seed.seedsPerCm2 * 6.4516)} per in²)">
+  <Figure
+    label={ownSeedG === null ? 'Seed' : 'Seed, your own figure'}
+    value={seedMass(seedG, reading.units)}
+    beside="about {spoons.count} {spoons.unit} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(
+      seed.seedsPerCm2 * 6.4516
+    )} per in²)"
+  >
     {#snippet working()}
-      {figure(seed.areaCm2)} cm² × {figure(seed.seedsPerCm2)} seeds/cm² × {figure(crop.thousandSeedWeightG)} g per 1000 seeds{#if Math.abs(seed.germinationFactor - 1) > 0.001} × {figure(seed.germinationFactor)} for the lot’s germination{/if} = {figure(seed.seedG)} g, about {Math.round(seed.seeds)} seeds. Spoons are by how this seed lies; a scale is surer.
+      {figure(seed.areaCm2)} cm² × {figure(seed.seedsPerCm2)} seeds/cm² × {figure(crop.thousandSeedWeightG)} g per
+      1000 seeds{#if Math.abs(seed.germinationFactor - 1) > 0.001}
+        × {figure(seed.germinationFactor)} for the lot’s germination{/if} = {figure(seed.seedG)} g, about {Math.round(
+        seed.seeds
+      )} seeds. Spoons are by how this seed lies; a scale is surer.
     {/snippet}
   </Figure>
-  {#if seed.weakLot}<p class="warn small">Less than 70 % of this lot sprouts: more seed fills the tray but the dead seed moulds. Fresher seed is the better answer.</p>{/if}
+  {#if seed.weakLot}<p class="warn small">
+      Less than 70 % of this lot sprouts: more seed fills the tray but the dead seed moulds. Fresher seed is
+      the better answer.
+    </p>{/if}
   {#if crop.gelSeed}<p class="small soft">The seed coat turns to gel when wet: never soak it.</p>{/if}
 
   {#if plan.soak.soakStart !== null}
-    <Figure label="Soak" value="{day(plan.soak.soakStart)} to {day(plan.soak.soakEnd!)}" beside="{figure(plan.soak.soakH)} h">
+    <Figure
+      label="Soak"
+      value={fromTo(plan.soak.soakStart, plan.soak.soakEnd!, now, reading)}
+      beside="{Math.round(plan.soak.soakH * 10) / 10} h"
+    >
       {#snippet working()}
-        Best {crop.soakBestH} h, between {crop.soakMinH} and {crop.soakMaxH} h; moved within that so that you are up when it begins and ends.{#if crop.drainH > 0} Then {crop.drainH} h of draining.{/if}
+        Best {crop.soakBestH} h, between {crop.soakMinH} and {crop.soakMaxH} h; moved within that so that you are
+        up when it begins and ends.{#if crop.drainH > 0}
+          Then {crop.drainH} h of draining.{/if}
       {/snippet}
     </Figure>
-    {#if plan.soak.endsAsleep}<p class="warn small">No start lets this soak begin and end while you are up. This is the least bad one: set an alarm.</p>{/if}
-    <Caution>Warm and wet grows germs too: clean hands, clean jar. Disinfecting lowers the risk and does not remove it. Pregnant, very young, old or immune-weakened people: cook what you grow, or ask a clinician.</Caution>
+    {#if plan.soak.endsAsleep}<p class="warn small">
+        No start lets this soak begin and end while you are up. This is the least bad one: set an alarm.
+      </p>{/if}
+    <Caution
+      >Warm and wet grows germs too: clean hands, clean jar. Disinfecting lowers the risk and does not remove
+      it. Pregnant, very young, old or immune-weakened people: cook what you grow, or ask a clinician.</Caution
+    >
   {/if}
-  <Figure label="Sow" value={day(plan.soak.sowAt)} beside="on {volume(plan.mediumMl, reading.units)} of medium{plan.path.pressGCm2 > 0 ? `, pressed with ${mass(plan.path.pressGCm2 * seed.areaCm2, reading.units)}` : ''}" />
+  <Figure
+    label="Sow"
+    value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
+    beside="on {volume(plan.mediumMl, reading.units)} of medium{plan.path.pressGCm2 > 0
+      ? `, pressed with ${mass(plan.path.pressGCm2 * seed.areaCm2, reading.units)}`
+      : ''}"
+  />
 
   {#if plan.stalls}
-    <p class="warn">{crop.name} does not grow at this place’s warmth: it needs more than {crop.baseC} °C and less than {crop.maximumC} °C. Choose another place.</p>
+    <p class="warn">
+      {crop.name} does not grow at this place’s warmth: it needs more than {crop.baseC} °C and less than {crop.maximumC}
+      °C. Choose another place.
+    </p>
   {:else}
     <div>
       <p class="label small soft">Cut</p>
-      <p class="window"><strong>{windowWords(plan.forecast.marks.windowOpen, plan.forecast.marks.windowClose, now, reading)}</strong></p>
-      <p class="small soft">Best about {dayWords(plan.forecast.marks.windowBest.p50, now, reading)}; closes about {dayWords(plan.forecast.marks.windowClose.p50, now, reading)}. It sharpens with every look.</p>
+      <p class="window">
+        <strong
+          >{windowWords(
+            plan.forecast.marks.windowOpen,
+            plan.forecast.marks.windowClose,
+            now,
+            reading
+          )}</strong
+        >
+      </p>
+      <p class="small soft">
+        Best about {dayWords(plan.forecast.marks.windowBest.p50, now, reading)}; closes about {dayWords(
+          plan.forecast.marks.windowClose.p50,
+          now,
+          reading
+        )}. It sharpens with every look.
+      </p>
     </div>
     {#if plan.earliestAt !== null}
       <div class="warn stack" role="alert">
-        <p>Too near for {crop.name.toLowerCase()} here. Started now, it is ready {dayWords(plan.earliestAt, now, reading)} at the earliest (in 8 of 10 such sowings).</p>
-        <div><button class="chip" type="button" onclick={() => onoffer(plan.earliestAt!)}>Take {dayWords(plan.earliestAt, now, reading)}</button></div>
+        <p>
+          Too near for {crop.name.toLowerCase()} here. Started now, it is ready {dayWords(
+            plan.earliestAt,
+            now,
+            reading
+          )} at the earliest (in 8 of 10 such sowings).
+        </p>
+        <div>
+          <button class="chip" type="button" onclick={() => onoffer(plan.earliestAt!)}
+            >Take {dayWords(plan.earliestAt, now, reading)}</button
+          >
+        </div>
       </div>
     {:else if plan.chance !== null}
       <p class="small soft">Open by the evening you asked for: {Math.round(plan.chance * 100)} in 100.</p>
     {/if}
     <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOfPlan(plan) }]} {now} {reading} />
-    <Figure label="Gives" value="about {mass(plan.yieldG[1], reading.units)}" beside="{mass(plan.yieldG[0], reading.units)} to {mass(plan.yieldG[2], reading.units)}" />
+    <Figure
+      label="Gives"
+      value="about {mass(plan.yieldG[1], reading.units)}"
+      beside="{mass(plan.yieldG[0], reading.units)} to {mass(plan.yieldG[2], reading.units)}"
+    />
   {/if}
   {#if !isSoaked(crop) && crop.note}<p class="small soft">{crop.note}</p>{/if}
 </section>
 
 <style>
-  .stack { gap: 0.6rem; }
-  .warn { padding: 0.6rem 0.9rem; border-left: 5px solid var(--alarm); background: var(--alarm-soft); border-radius: 0 8px 8px 0; }
-  .window { font-size: 1.15rem; }
+  .stack {
+    gap: 0.6rem;
+  }
+  .warn {
+    padding: 0.6rem 0.9rem;
+    border-left: 5px solid var(--alarm);
+    background: var(--alarm-soft);
+    border-radius: 0 8px 8px 0;
+  }
+  .window {
+    font-size: 1.15rem;
+  }
 </style>

@@ -11,7 +11,8 @@ interface Outgoing {
 }
 
 /** How recording went: taken, asked about, refused, or kept for later. */
-export type Recorded = { kind: 'saved' | 'kept' } | { kind: 'refused'; say: string } | { kind: 'implausible'; times: number };
+export type Recorded =
+  { kind: 'saved' | 'kept' } | { kind: 'refused'; say: string } | { kind: 'implausible'; times: number };
 
 /** What the last touch did, to be taken back. */
 export interface LastDone {
@@ -51,12 +52,20 @@ export class Journal {
 
   /** The events of a sowing with those that are still on their way. */
   with(sowingId: string, events: readonly SowingEvent[]): readonly SowingEvent[] {
-    const own = this.outgoing.filter((out) => out.sowingId === sowingId && events.every(({ id }) => id !== out.event.id));
+    const own = this.outgoing.filter(
+      (out) => out.sowingId === sowingId && events.every(({ id }) => id !== out.event.id)
+    );
     return own.length === 0 ? events : [...events, ...own.map(({ event }) => event)];
   }
 
   /** Records an event. @param words what it did, for the undo line; none for what cannot be undone */
-  async record(sowingId: string, body: EventBody, words: string | null, taskKey: string | null = null, sure = false): Promise<Recorded> {
+  async record(
+    sowingId: string,
+    body: EventBody,
+    words: string | null,
+    taskKey: string | null = null,
+    sure = false
+  ): Promise<Recorded> {
     const event: SowingEvent = { id: newId(), at: Math.round(this.now()), by: this.memberId, taskKey, body };
     const out = { sowingId, event, sure };
     this.outgoing.push(out);
@@ -105,7 +114,11 @@ export class Journal {
 /** Posts JSON; null where no answer came. */
 export async function post(path: string, body: unknown): Promise<Response | null> {
   try {
-    return await fetch(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    return await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body)
+    });
   } catch {
     return null;
   }

@@ -20,7 +20,9 @@
     let path = '';
     for (let index = 0; index < across * 4; index += 1) {
       const row = Math.floor(index / across);
-      const x = Math.round(middle - 38 + half + ((index % across) + (row % 2) * 0.4) * half * 1.9 + wobble(index) * 1.5);
+      const x = Math.round(
+        middle - 38 + half + ((index % across) + (row % 2) * 0.4) * half * 1.9 + wobble(index) * 1.5
+      );
       const y = Math.round(floor - 4 - row * half * 1.5 - wobble(index + 80) * 1.5);
       path += `M${x - half} ${y}a${half} ${half * 0.85} 0 1 0 ${half * 2} 0a${half} ${half * 0.85} 0 1 0-${half * 2} 0z`;
     }
@@ -33,12 +35,35 @@
   <path class="level" d="M{middle - 42} {level}h84" />
 {/if}
 <path class="grain" d={grains} />
-<path class="glass" d="M{middle - 34} {floor - 124}h68M{middle - 32} {floor - 124}v8q0 6-6 8t-5 12v80q0 16 16 16h54q16 0 16-16v-80q0-10-5-12t-6-8v-8" />
+<path
+  class="glass"
+  d="M{middle - 34} {floor - 124}h68M{middle - 32} {floor -
+    124}v8q0 6-6 8t-5 12v80q0 16 16 16h54q16 0 16-16v-80q0-10-5-12t-6-8v-8"
+/>
 
 <style>
-  path { vector-effect: non-scaling-stroke; stroke-linejoin: round; stroke-linecap: round; }
-  .glass { fill: none; stroke: var(--ink); stroke-width: 1.6; }
-  .water { fill: var(--water); opacity: 0.25; }
-  .level { fill: none; stroke: var(--water); stroke-width: 1.6; }
-  .grain { fill: var(--grain); stroke: var(--ink-soft); stroke-width: 0.5; }
+  path {
+    vector-effect: non-scaling-stroke;
+    stroke-linejoin: round;
+    stroke-linecap: round;
+  }
+  .glass {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .water {
+    fill: var(--water);
+    opacity: 0.25;
+  }
+  .level {
+    fill: none;
+    stroke: var(--water);
+    stroke-width: 1.6;
+  }
+  .grain {
+    fill: var(--grain);
+    stroke: var(--ink-soft);
+    stroke-width: 0.5;
+  }
 </style>

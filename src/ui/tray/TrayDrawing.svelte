@@ -7,11 +7,12 @@
     picture: Picture;
     /** Said to those who cannot see it. */
     label: string;
+    /** Width of the scene in tenths of a cm: the same for all that are to be compared. */
+    scene?: number;
   }
-  let { picture, label }: Props = $props();
+  let { picture, label, scene = 340 }: Props = $props();
 
   // One cm is ten units. All trays are drawn to one scale, so that heights can be compared.
-  const STAGE_W = 340;
   const RIM = 5;
 
   const cells = $derived(picture.vessel === 'cells' ? Math.max(1, Math.ceil(picture.cells / 2)) : 1);
@@ -21,11 +22,21 @@
   const fill = $derived(Math.min(depth - RIM, (picture.medium?.depthCm ?? 0) * 10));
   /** The medium's surface, measured down from the rim. */
   const surface = $derived(depth - fill);
-  const coverTop = $derived(picture.cover === 'dome' ? Math.max(58, stemTop + 16) : picture.cover === 'weight' ? 105 : picture.cover === 'stacked' ? 46 : 18);
+  const coverTop = $derived(
+    picture.cover === 'dome'
+      ? Math.max(58, stemTop + 16)
+      : picture.cover === 'weight'
+        ? 105
+        : picture.cover === 'stacked'
+          ? 46
+          : 18
+  );
   const lampTop = $derived(picture.light === 'lamp' ? Math.max(stemTop - surface + 55, 105) : 0);
   const skyTop = $derived(picture.light === 'sill' ? Math.max(stemTop - surface + 40, 110) : 0);
-  const height = $derived(Math.max(150, depth + Math.max(stemTop - surface + 20, coverTop, lampTop, skyTop) + 14));
-  const left = $derived((STAGE_W - width) / 2);
+  const height = $derived(
+    Math.max(150, depth + Math.max(stemTop - surface + 20, coverTop, lampTop, skyTop) + 14)
+  );
+  const left = $derived((scene - width) / 2);
   const top = $derived(height - 8 - depth);
   const cellWidth = $derived(width / cells);
   const wet = $derived(Math.round((picture.medium?.moisture ?? 0) * fill));
@@ -54,24 +65,36 @@
 {/snippet}
 
 <svg
-  class="drawing stem-{picture.habit.stemTint} leaf-{picture.habit.leafTint} {(picture.stems?.green ?? 1) < 0.45 ? 'pale' : ''}"
+  class="drawing stem-{picture.habit.stemTint} leaf-{picture.habit.leafTint} {(picture.stems?.green ?? 1) <
+  0.45
+    ? 'pale'
+    : ''}"
   class:lost={picture.lost}
-  viewBox="0 0 {STAGE_W} {Math.round(height)}"
+  viewBox="0 0 {scene} {Math.round(height)}"
   role="img"
   aria-label={label}
 >
   {#if picture.vessel === 'jar'}
-    <JarDrawing water={picture.jarWater ?? 0} {height} width={STAGE_W} seed={picture.seed} sizeCm={picture.grains?.sizeCm ?? 0.3} />
+    <JarDrawing
+      water={picture.jarWater ?? 0}
+      {height}
+      width={scene}
+      seed={picture.seed}
+      sizeCm={picture.grains?.sizeCm ?? 0.3}
+    />
   {:else}
     {#if picture.light === 'sill'}
       <g class="window">
         <path class="pane" d="M{left + 8} {height - 8}V10h{width - 16}V{height - 8}" />
-        <path d="M{STAGE_W / 2} 10V{top - 4}M{left + 8} {Math.round((top + 10) / 2)}h{width - 16}" />
+        <path d="M{scene / 2} 10V{top - 4}M{left + 8} {Math.round((top + 10) / 2)}h{width - 16}" />
       </g>
     {/if}
     {#if picture.light === 'lamp'}
       <path class="beam" d="M{left + 24} 16L{left + 4} {top}H{left + width - 4}L{left + width - 24} 16z" />
-      <path class="lamp" d="M{STAGE_W / 2} 0V6M{left + 20} 6h{width - 40}q5 0 5 5v4h-{width - 30}v-4q0-5 5-5z" />
+      <path
+        class="lamp"
+        d="M{scene / 2} 0V6M{left + 20} 6h{width - 40}q5 0 5 5v4h-{width - 30}v-4q0-5 5-5z"
+      />
     {/if}
 
     {#each { length: cells } as _, cell (cell)}
@@ -79,31 +102,58 @@
       {@const gap = cells > 1 ? 2 : 0}
       {#if fill > 0}
         {@const inset = Math.round((slant * surface) / depth)}
-        <path class="medium {picture.medium?.kind}" d="M{x + gap + inset} {top + surface}H{x + cellWidth - gap - inset}L{x + cellWidth - gap - slant} {height - 9}H{x + gap + slant}z" />
+        <path
+          class="medium {picture.medium?.kind}"
+          d="M{x + gap + inset} {top + surface}H{x + cellWidth - gap - inset}L{x +
+            cellWidth -
+            gap -
+            slant} {height - 9}H{x + gap + slant}z"
+        />
         {#if wet > 1}
           {@const inner = Math.round((slant * (depth - wet)) / depth)}
-          <path class="wet" d="M{x + gap + inner} {height - 9 - wet + 1}H{x + cellWidth - gap - inner}L{x + cellWidth - gap - slant} {height - 9}H{x + gap + slant}z" />
-          <path class="waterline" d="M{x + gap + inner} {height - 9 - wet + 1}H{x + cellWidth - gap - inner}" />
+          <path
+            class="wet"
+            d="M{x + gap + inner} {height - 9 - wet + 1}H{x + cellWidth - gap - inner}L{x +
+              cellWidth -
+              gap -
+              slant} {height - 9}H{x + gap + slant}z"
+          />
+          <path
+            class="waterline"
+            d="M{x + gap + inner} {height - 9 - wet + 1}H{x + cellWidth - gap - inner}"
+          />
         {/if}
       {/if}
       {@render plants(x)}
-      <path class="vessel" d="M{x + gap - (cells > 1 ? 0 : 3)} {top}H{x + cellWidth - gap + (cells > 1 ? 0 : 3)}M{x + gap} {top}L{x + gap + slant} {height - 8}H{x + cellWidth - gap - slant}L{x + cellWidth - gap} {top}" />
+      <path
+        class="vessel"
+        d="M{x + gap - (cells > 1 ? 0 : 3)} {top}H{x + cellWidth - gap + (cells > 1 ? 0 : 3)}M{x +
+          gap} {top}L{x + gap + slant} {height - 8}H{x + cellWidth - gap - slant}L{x + cellWidth - gap} {top}"
+      />
     {/each}
 
     {#if picture.cover === 'lid'}
       <path class="cover" d="M{left - 5} {top - 5}h{width + 10}v5h-{width + 10}z" />
     {:else if picture.cover === 'stacked'}
-      <path class="cover" d="M{left - 3} {top - 40}h{width + 6}M{left} {top - 40}L{left + slant} {top - 3}H{left + width - slant}L{left + width} {top - 40}" />
+      <path
+        class="cover"
+        d="M{left - 3} {top - 40}h{width + 6}M{left} {top - 40}L{left + slant} {top - 3}H{left +
+          width -
+          slant}L{left + width} {top - 40}"
+      />
     {:else if picture.cover === 'weight'}
-      {@const middle = STAGE_W / 2}
+      {@const middle = scene / 2}
       <path class="cover" d="M{left + 3} {top + surface - 8}h{width - 6}v5h-{width - 6}z" />
       <path class="load" d="M{middle - 24} {top + surface - 8}v-62q0-10 10-14v-12h28v12q10 4 10 14v62z" />
       <path class="loadwater" d="M{middle - 24} {top + surface - 8}v-54h48v54z" />
     {:else if picture.cover === 'dome'}
-      <path class="dome" d="M{left - 2} {top}V{top - coverTop + 18}q0-16 18-16h{width - 32}q18 0 18 16V{top}z" />
+      <path
+        class="dome"
+        d="M{left - 2} {top}V{top - coverTop + 18}q0-16 18-16h{width - 32}q18 0 18 16V{top}z"
+      />
     {/if}
   {/if}
-  <path class="shelf" d="M0 {height - 7}H{STAGE_W}" />
+  <path class="shelf" d="M0 {height - 7}H{scene}" />
 </svg>
 
 <style>
@@ -116,35 +166,136 @@
     --leaf: var(--leaf-green);
     --stem: var(--stem-green);
   }
-  .leaf-deep { --leaf: var(--leaf-deep-tone); }
-  .leaf-purple { --leaf: var(--leaf-purple-tone); }
-  .leaf-pink { --leaf: var(--leaf-pink-tone); }
-  .leaf-pale { --leaf: var(--leaf-pale-tone); }
-  .stem-pink { --stem: var(--stem-pink-tone); }
-  .stem-purple { --stem: var(--leaf-purple-tone); }
-  .stem-pale { --stem: var(--stem-pale-tone); }
-  .pale { --leaf: var(--leaf-pale-tone); --stem: var(--stem-pale-tone); }
-  .lost { --leaf: var(--lost-tone); --stem: var(--lost-tone); }
-  path { vector-effect: non-scaling-stroke; stroke-linejoin: round; stroke-linecap: round; }
-  .vessel { fill: none; stroke: var(--ink); stroke-width: 1.6; }
-  .shelf { stroke: var(--ink); stroke-width: 1.6; opacity: 0.35; }
-  .medium { fill: var(--soil); }
-  .medium.hemp-mat, .medium.paper, .medium.mesh { fill: var(--mat); }
-  .wet { fill: var(--wet); opacity: 0.55; }
-  .waterline { fill: none; stroke: var(--water); stroke-width: 1.6; stroke-dasharray: 1 4; }
-  .stem { fill: none; stroke: var(--stem); stroke-width: 1.6; }
-  .leaf { fill: var(--leaf); stroke: var(--leaf-edge); stroke-width: 0.6; }
-  .hook { fill: none; stroke: var(--leaf); stroke-width: 3; }
-  .stub { fill: none; stroke: var(--stem); stroke-width: 1.6; }
-  .behind { opacity: 0.45; }
-  .grain { fill: var(--grain); stroke: var(--ink-soft); stroke-width: 0.5; }
-  .tail { fill: none; stroke: var(--root); stroke-width: 1.5; }
-  .window path { fill: none; stroke: var(--ink-faint); stroke-width: 1.2; }
-  .window .pane { fill: var(--sky); stroke: var(--ink-faint); }
-  .lamp { fill: var(--paper); stroke: var(--ink); stroke-width: 1.6; }
-  .beam { fill: var(--beam); }
-  .cover { fill: var(--cover); stroke: var(--ink); stroke-width: 1.6; }
-  .load { fill: var(--paper); stroke: var(--ink); stroke-width: 1.6; }
-  .loadwater { fill: var(--water); opacity: 0.28; }
-  .dome { fill: var(--dome); stroke: var(--ink); stroke-width: 1.6; stroke-dasharray: 5 3; }
+  .leaf-deep {
+    --leaf: var(--leaf-deep-tone);
+  }
+  .leaf-purple {
+    --leaf: var(--leaf-purple-tone);
+  }
+  .leaf-pink {
+    --leaf: var(--leaf-pink-tone);
+  }
+  .leaf-pale {
+    --leaf: var(--leaf-pale-tone);
+  }
+  .stem-pink {
+    --stem: var(--stem-pink-tone);
+  }
+  .stem-purple {
+    --stem: var(--leaf-purple-tone);
+  }
+  .stem-pale {
+    --stem: var(--stem-pale-tone);
+  }
+  .pale {
+    --leaf: var(--leaf-pale-tone);
+    --stem: var(--stem-pale-tone);
+  }
+  .lost {
+    --leaf: var(--lost-tone);
+    --stem: var(--lost-tone);
+  }
+  path {
+    vector-effect: non-scaling-stroke;
+    stroke-linejoin: round;
+    stroke-linecap: round;
+  }
+  .vessel {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .shelf {
+    stroke: var(--ink);
+    stroke-width: 1.6;
+    opacity: 0.35;
+  }
+  .medium {
+    fill: var(--soil);
+  }
+  .medium.hemp-mat,
+  .medium.paper,
+  .medium.mesh {
+    fill: var(--mat);
+  }
+  .wet {
+    fill: var(--wet);
+    opacity: 0.55;
+  }
+  .waterline {
+    fill: none;
+    stroke: var(--water);
+    stroke-width: 1.6;
+    stroke-dasharray: 1 4;
+  }
+  .stem {
+    fill: none;
+    stroke: var(--stem);
+    stroke-width: 1.6;
+  }
+  .leaf {
+    fill: var(--leaf);
+    stroke: var(--leaf-edge);
+    stroke-width: 0.6;
+  }
+  .hook {
+    fill: none;
+    stroke: var(--leaf);
+    stroke-width: 3;
+  }
+  .stub {
+    fill: none;
+    stroke: var(--stem);
+    stroke-width: 1.6;
+  }
+  .behind {
+    opacity: 0.45;
+  }
+  .grain {
+    fill: var(--grain);
+    stroke: var(--ink-soft);
+    stroke-width: 0.5;
+  }
+  .tail {
+    fill: none;
+    stroke: var(--root);
+    stroke-width: 1.5;
+  }
+  .window path {
+    fill: none;
+    stroke: var(--ink-faint);
+    stroke-width: 1.2;
+  }
+  .window .pane {
+    fill: var(--sky);
+    stroke: var(--ink-faint);
+  }
+  .lamp {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .beam {
+    fill: var(--beam);
+  }
+  .cover {
+    fill: var(--cover);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .load {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .loadwater {
+    fill: var(--water);
+    opacity: 0.28;
+  }
+  .dome {
+    fill: var(--dome);
+    stroke: var(--ink);
+    stroke-width: 1.6;
+    stroke-dasharray: 5 3;
+  }
 </style>

@@ -16,7 +16,7 @@ const r = Math.round;
 
 /** Stems across one front of a width (cm) from x = 0, with leaves of the crop's form. */
 export function standOf(picture: Picture, widthCm: number): Stand {
-  const { stems, habit, cut } = picture;
+  const { stems, habit } = picture;
   const stand: Stand = { stems: '', leaves: '', tips: '', stubs: '' };
   if (!stems) return stand;
   const wobble = wobbleFrom(picture.seed);
@@ -63,7 +63,13 @@ const LEAF_SIZE: Record<Exclude<LeafForm, 'blade' | 'loop'>, [number, number]> =
   tendril: [7, 4]
 };
 
-function pair(form: Exclude<LeafForm, 'blade' | 'loop'>, x: number, y: number, stems: NonNullable<Picture['stems']>, chance: number): string {
+function pair(
+  form: Exclude<LeafForm, 'blade' | 'loop'>,
+  x: number,
+  y: number,
+  stems: NonNullable<Picture['stems']>,
+  chance: number
+): string {
   const [long, wide] = LEAF_SIZE[form];
   const spread = 0.25 + stems.open * 0.75;
   const size = 0.55 + stems.open * 0.45;
@@ -75,7 +81,10 @@ function pair(form: Exclude<LeafForm, 'blade' | 'loop'>, x: number, y: number, s
     form === 'heart'
       ? `M${x} ${y}c${side * r(dx * 0.3)}-${dy + w} ${side * dx}-${dy + w} ${side * dx}-${r(dy * 0.6) + 1}q${side * 2} ${r(w * 0.6)} ${side * -1} ${w}q${side * -r(dx * 0.6)} ${r(w * 0.7)} ${side * -(dx - 1)} ${r(dy * 0.6) + 1 - w}z`
       : `M${x} ${y}q${side * r(dx * 0.35)}-${dy + w} ${side * dx}-${dy}q${side * -r(dx * 0.4)} ${w + r(dy * 0.2)} ${side * -dx} ${dy}z`;
-  const third = stems.trueLeaf > 0.25 ? `M${x} ${y}q-${r(3 * stems.trueLeaf) + 1}-${r(8 * stems.trueLeaf)} 0-${r(11 * stems.trueLeaf)}q${r(3 * stems.trueLeaf) + 1} ${r(3 * stems.trueLeaf)} 0 ${r(11 * stems.trueLeaf)}z` : '';
+  const third =
+    stems.trueLeaf > 0.25
+      ? `M${x} ${y}q-${r(3 * stems.trueLeaf) + 1}-${r(8 * stems.trueLeaf)} 0-${r(11 * stems.trueLeaf)}q${r(3 * stems.trueLeaf) + 1} ${r(3 * stems.trueLeaf)} 0 ${r(11 * stems.trueLeaf)}z`
+      : '';
   const curl = form === 'tendril' && stems.open > 0.5 ? `M${x} ${y}q1-9 6-8q3 1 1 3q-2 0-1-2q-4 0-6 7z` : '';
   return leaf(-1) + leaf(1) + third + curl;
 }

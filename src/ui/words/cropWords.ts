@@ -31,17 +31,40 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
       facts: [
         fact('1000 seeds weigh', `${figure(crop.thousandSeedWeightG)} g`),
         fact('Usually sprouts', `${crop.germinationPct} %`),
-        fact('Density', `${figure(density.usual)} seeds/cm² (${figure(density.sparse)} sparse, ${figure(density.dense)} dense)`),
-        fact('Soak', isSoaked(crop) ? `${crop.soakBestH} h, ${crop.soakMinH > 0 ? `${crop.soakMinH}` : 'or none, up'} to ${crop.soakMaxH} h${crop.drainH > 0 ? `, then drain ${crop.drainH} h` : ''}` : crop.gelSeed ? 'never: the coat turns to gel' : 'none'),
-        fact('Disinfecting', { no: 'not needed', optional: 'as you wish', advised: 'advised: rough seed carries more' }[crop.disinfect])
+        fact(
+          'Density',
+          `${figure(density.usual)} seeds/cm² (${figure(density.sparse)} sparse, ${figure(density.dense)} dense)`
+        ),
+        fact(
+          'Soak',
+          isSoaked(crop)
+            ? `${crop.soakBestH} h, ${crop.soakMinH > 0 ? `${crop.soakMinH}` : 'or none, up'} to ${crop.soakMaxH} h${crop.drainH > 0 ? `, then drain ${crop.drainH} h` : ''}`
+            : crop.gelSeed
+              ? 'never: the coat turns to gel'
+              : 'none'
+        ),
+        fact(
+          'Disinfecting',
+          { no: 'not needed', optional: 'as you wish', advised: 'advised: rough seed carries more' }[
+            crop.disinfect
+          ]
+        )
       ]
     },
     {
       heading: 'Sowing',
       facts: [
         fact('Cover the seed', { none: 'no', thin: 'thinly', full: 'fully' }[crop.cover]),
-        fact('Press', crop.pressMaxGCm2 > 0 ? `${figure(crop.pressMinGCm2)} to ${figure(crop.pressMaxGCm2)} g/cm²` : 'no weight'),
-        fact('To sprout it wants', { dark: 'darkness', light: 'light', either: 'either, light or dark' }[crop.germinationLight])
+        fact(
+          'Press',
+          crop.pressMaxGCm2 > 0
+            ? `${figure(crop.pressMinGCm2)} to ${figure(crop.pressMaxGCm2)} g/cm²`
+            : 'no weight'
+        ),
+        fact(
+          'To sprout it wants',
+          { dark: 'darkness', light: 'light', either: 'either, light or dark' }[crop.germinationLight]
+        )
       ]
     },
     {
@@ -49,7 +72,10 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
       facts: [
         fact('Rooted', `${figure(crop.rootedD21)} days`),
         fact('Ready for light', `${figure(crop.lightReadyD21)} days`),
-        fact('Window', `day ${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)}, best about ${figure(crop.windowBestD21)}`),
+        fact(
+          'Window',
+          `day ${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)}, best about ${figure(crop.windowBestD21)}`
+        ),
         fact('Cut when', CUE[crop.harvestCue]),
         fact('Varies by', `${Math.round(crop.durationCv * 100)} % from sowing to sowing`)
       ]
@@ -66,7 +92,10 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
       heading: 'Harvest',
       facts: [
         fact('Height', range(length(crop.heightMinCm, units), length(crop.heightMaxCm, units))),
-        fact('Yield', `${yieldPerArea(crop.yieldMidGM2, units)} (${yieldPerArea(crop.yieldLowGM2, units)} to ${yieldPerArea(crop.yieldHighGM2, units)})`),
+        fact(
+          'Yield',
+          `${yieldPerArea(crop.yieldMidGM2, units)} (${yieldPerArea(crop.yieldLowGM2, units)} to ${yieldPerArea(crop.yieldHighGM2, units)})`
+        ),
         fact('Keeps', `${crop.keepsMinD} to ${crop.keepsMaxD} days in the cold`),
         fact('Grows again', crop.regrows ? 'yes, more weakly' : 'no'),
         fact('Mould risk', crop.mouldRisk),
@@ -77,4 +106,5 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
 }
 
 /** How long from sowing to cutting, at a glance. */
-export const cropSpan = (crop: Crop): string => `${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)} days at 21 °C`;
+export const cropSpan = (crop: Crop): string =>
+  `${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)} days at 21 °C`;

@@ -1,11 +1,18 @@
 import type { Picture } from '$core/picture/picture.ts';
 import { length, type Units } from '$core/units/format.ts';
 
-const COVER = { none: '', lid: ', under a lid', stacked: ', under a stacked tray', weight: ', under a weight', dome: ', under a dark dome' };
+const COVER = {
+  none: '',
+  lid: ', under a lid',
+  stacked: ', under a stacked tray',
+  weight: ', under a weight',
+  dome: ', under a dark dome'
+};
 
 /** What the drawing shows, for those who cannot see it. */
 export function pictureWords(cropName: string, picture: Picture, units: Units): string {
-  if (picture.vessel === 'jar') return `${cropName}: seed in a jar${(picture.jarWater ?? 0) > 0.2 ? ' of water' : ''}`;
+  if (picture.vessel === 'jar')
+    return `${cropName}: seed in a jar${(picture.jarWater ?? 0) > 0.2 ? ' of water' : ''}`;
   const what = picture.stems
     ? `stems of about ${length(picture.stems.heightCm, units)}`
     : picture.grains

@@ -5,7 +5,7 @@ import type { Path } from '$core/methods/path.ts';
 import type { Stage } from '$core/sowing/fold.ts';
 import { BOTTLE_G, type MediumKind } from '$core/medium/medium.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
-import { dayAndTime, spanWords, type Reading } from './time.ts';
+import { dayAndTime, dayWords, spanWords, type Reading } from './time.ts';
 
 export interface TaskWords {
   /** What to do, with how much. */
@@ -64,8 +64,14 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
     case 'drain': {
       const left = body.maxAt - now;
       return {
-        title: body.drainH > 0 ? `Drain and rinse, then keep damp and covered for ${body.drainH} h` : 'Drain and rinse until the water is clear',
-        why: left > 0 ? `At the latest in ${spanWords(left)}: past that the seed goes soft.` : 'Soaked too long: rinse well, smell it, and sow at once if it is firm and sweet.',
+        title:
+          body.drainH > 0
+            ? `Drain and rinse, then keep damp and covered for ${body.drainH} h`
+            : 'Drain and rinse until the water is clear',
+        why:
+          left > 0
+            ? `At the latest in ${spanWords(left)}: past that the seed goes soft.`
+            : 'Soaked too long: rinse well, smell it, and sow at once if it is firm and sweet.',
         done: 'Drained'
       };
     }
@@ -77,21 +83,40 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
       };
     case 'uncover': {
       const what = path.cover === 'weight' ? 'weight' : path.cover === 'stacked' ? 'upper tray' : 'lid';
-      const title = body.to === 'blackout' ? `Take the ${what} off and put a dark dome on` : `Take the ${what} off and bring it to light`;
-      return { title, why: 'It has rooted: roots hold it now, and stems need room.', done: body.to === 'blackout' ? 'Uncovered' : 'Brought to light' };
+      const title =
+        body.to === 'blackout'
+          ? `Take the ${what} off and put a dark dome on`
+          : `Take the ${what} off and bring it to light`;
+      return {
+        title,
+        why: 'It has rooted: roots hold it now, and stems need room.',
+        done: body.to === 'blackout' ? 'Uncovered' : 'Brought to light'
+      };
     }
     case 'light':
-      return { title: body.lamp ? 'Dome off, under the lamp' : 'Dome off, into daylight', why: 'The stems are even: light makes them green and stops them stretching.', done: 'Brought to light' };
+      return {
+        title: body.lamp ? 'Dome off, under the lamp' : 'Dome off, into daylight',
+        why: 'The stems are even: light makes them green and stops them stretching.',
+        done: 'Brought to light'
+      };
     case 'mist':
-      return { title: `Mist finely, about ${volume(body.waterMl, units)}`, why: 'The seed is to stay damp, not wet. Shut it again.', done: 'Misted' };
+      return {
+        title: `Mist finely, about ${volume(body.waterMl, units)}`,
+        why: 'The seed is to stay damp, not wet. Shut it again.',
+        done: 'Misted'
+      };
     case 'water':
       return {
         title: `Water ${volume(body.waterMl, units)} from below`,
-        why: `About ${Math.round(body.share * 100)} % of its water is left. Pour off what stands after ten minutes.`,
+        why: `${Math.round(body.share * 100)} % of its water is left, too little until the next round. Pour off what stands after ten minutes.`,
         done: `Watered ${volume(body.waterMl, units)}`
       };
     case 'cut':
-      return { title: `Ready to cut: about ${mass(body.expectedG, units)}`, why: `Good until about ${dayAndTime(body.closesAt, now, reading)}. Cut and weigh it.`, done: 'Cut' };
+      return {
+        title: `Ready to cut: about ${mass(body.expectedG, units)}`,
+        why: `Good until about ${dayWords(body.closesAt, now, reading)}. Cut and weigh it.`,
+        done: 'Cut'
+      };
   }
 }
 
@@ -119,14 +144,26 @@ export function tickOf(body: TaskBody): EventBody | null {
 
 /** A cue as a chip: what to look for, on this crop. */
 export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {
-  if (cue === 'rooted') return path.cover === 'none' ? 'Rooted' : path.cover === 'stacked' ? 'Trays parting' : 'Lid lifting';
+  if (cue === 'rooted')
+    return path.cover === 'none' ? 'Rooted' : path.cover === 'stacked' ? 'Trays parting' : 'Lid lifting';
   if (cue === 'lightReady') return 'Stems even';
   const tall = `${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`;
-  return { cotyledon: 'Seed leaves open', 'true-leaf': 'First true leaf', height: `${tall} tall`, tips: `Tips ${tall}` }[crop.harvestCue];
+  return {
+    cotyledon: 'Seed leaves open',
+    'true-leaf': 'First true leaf',
+    height: `${tall} tall`,
+    tips: `Tips ${tall}`
+  }[crop.harvestCue];
 }
 
 /** What happened, as a line of the log. */
-export function eventWords(body: EventBody, crop: Crop, path: Path, units: Units, placeName: (id: string) => string): string {
+export function eventWords(
+  body: EventBody,
+  crop: Crop,
+  path: Path,
+  units: Units,
+  placeName: (id: string) => string
+): string {
   switch (body.type) {
     case 'soaked':
       return 'Put to soak';
@@ -135,7 +172,7 @@ export function eventWords(body: EventBody, crop: Crop, path: Path, units: Units
     case 'sown':
       return `Sown, on ${volume(body.waterG, units)} of water`;
     case 'uncovered':
-      return 'Weight off, dome on';
+      return 'Uncovered, dome on';
     case 'lit':
       return 'Brought to light';
     case 'misted':

@@ -21,13 +21,15 @@ function format(at: number, { zone, units }: Reading, options: Intl.DateTimeForm
 }
 
 /** `07:30`, or `7:30 AM`. */
-export const clockTime = (at: number, reading: Reading): string => format(at, reading, { hour: '2-digit', minute: '2-digit' });
+export const clockTime = (at: number, reading: Reading): string =>
+  format(at, reading, { hour: '2-digit', minute: '2-digit' });
 
 /** `Thursday`. */
 export const weekday = (at: number, reading: Reading): string => format(at, reading, { weekday: 'long' });
 
 /** `Thu 26 Nov`. */
-export const shortDate = (at: number, reading: Reading): string => format(at, reading, { weekday: 'short', day: 'numeric', month: 'short' });
+export const shortDate = (at: number, reading: Reading): string =>
+  format(at, reading, { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** Whole calendar days from `now` to `at` in the household's zone. */
 export function daysAway(at: number, now: number, zone: string): number {
@@ -47,6 +49,13 @@ export function dayWords(at: number, now: number, reading: Reading): string {
 /** A day with its clock time: `tomorrow 07:30`. */
 export const dayAndTime = (at: number, now: number, reading: Reading): string =>
   `${dayWords(at, now, reading)} ${clockTime(at, reading)}`;
+
+/** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
+export function fromTo(from: number, until: number, now: number, reading: Reading): string {
+  const sameDay = daysAway(until, from, reading.zone) === 0;
+  const words = `${dayAndTime(from, now, reading)} to ${sameDay ? clockTime(until, reading) : dayAndTime(until, now, reading)}`;
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
 
 /** The calendar day of a moment as `YYYY-MM-DD`, for date fields. */
 export const isoDay = (at: number, zone: string): string => zoneOf(zone).date(at).toString();

@@ -19,5 +19,7 @@ export function windowWords(open: MarkForecast, close: MarkForecast, now: number
 
 function closing(close: MarkForecast, now: number, reading: Reading): string {
   if (close.p50 <= now) return `Past its best since ${dayWords(close.p50, now, reading)}: cut what is good.`;
-  return `Open now. Best before ${capital(dayWords(close.p50, now, reading))}.`.replace('Today', 'tonight').replace('Tomorrow', 'tomorrow');
+  return `Open now. Best before ${capital(dayWords(close.p50, now, reading))}.`
+    .replace('Today', 'tonight')
+    .replace('Tomorrow', 'tomorrow');
 }

@@ -28,13 +28,18 @@ export const actions: Actions = {
       );
     } catch (error) {
       if ((error as { code?: string }).code !== '23505') throw error;
-      return fail(409, { kept, errors: { name: 'Another household here has this name: choose another.' } as Record<string, string>, saved: false });
+      return fail(409, {
+        kept,
+        errors: { name: 'Another household here has this name: choose another.' } as Record<string, string>,
+        saved: false
+      });
     }
     return { kept, errors: {} as Record<string, string>, saved: true };
   },
   theme: async ({ request, cookies }) => {
     const theme = String((await request.formData()).get('theme'));
-    if (theme === 'light' || theme === 'dark') cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure: false });
+    if (theme === 'light' || theme === 'dark')
+      cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure: false });
     else cookies.delete('brote_theme', { path: '/' });
   }
 };

@@ -9,7 +9,8 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const house = $derived(data.household);
   const wrong = (field: string): string => (form && 'errors' in form ? (form.errors?.[field] ?? '') : '');
-  const kept = (field: string, otherwise: string): string => (form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise);
+  const kept = (field: string, otherwise: string): string =>
+    form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise;
   const LIGHT = { midday: 'bright sill', side: 'half-bright sill', away: 'dim sill' };
 </script>
 
@@ -18,27 +19,85 @@
 <h1>{house.name}</h1>
 <p class="soft lead">You are {data.member.name}.</p>
 <div class="columns">
-  <form method="POST" action="?/save" class="stack" use:enhance={() => ({ update }) => update({ reset: false })} novalidate>
+  <form
+    method="POST"
+    action="?/save"
+    class="stack"
+    use:enhance={() =>
+      ({ update }) =>
+        update({ reset: false })}
+    novalidate
+  >
     <h2>Settings</h2>
     {#if form && 'saved' in form && form.saved}<p role="status">Saved.</p>{/if}
-    <TextInput name="name" labelText="Household" value={kept('name', house.name)} invalid={wrong('name') !== ''} invalidText={wrong('name')} />
-    <Select name="zone" labelText="Time zone" selected={kept('zone', house.zone)} invalid={wrong('zone') !== ''} invalidText={wrong('zone')}>
-      {#each data.zones.includes(house.zone) ? data.zones : [house.zone, ...data.zones] as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
+    <TextInput
+      name="name"
+      labelText="Household"
+      value={kept('name', house.name)}
+      invalid={wrong('name') !== ''}
+      invalidText={wrong('name')}
+    />
+    <Select
+      name="zone"
+      labelText="Time zone"
+      selected={kept('zone', house.zone)}
+      invalid={wrong('zone') !== ''}
+      invalidText={wrong('zone')}
+    >
+      {#each data.zones.includes(house.zone) ? data.zones : [house.zone, ...data.zones] as name (name)}<SelectItem
+          value={name}
+          text={name.replaceAll('_', ' ')}
+        />{/each}
     </Select>
     <Select name="units" labelText="Units" selected={kept('units', house.units)}>
       <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
       <SelectItem value="us" text="US: oz, cups, in, °F" />
     </Select>
     <div class="four">
-      <TextInput name="wake" type="time" labelText="Up from" value={kept('wake', clockTimeOf(house.wakeMin))} invalid={wrong('wake') !== ''} invalidText={wrong('wake')} />
-      <TextInput name="sleep" type="time" labelText="In bed by" value={kept('sleep', clockTimeOf(house.sleepMin))} invalid={wrong('sleep') !== ''} invalidText={wrong('sleep')} />
-      <TextInput name="morning" type="time" labelText="First round" value={kept('morning', clockTimeOf(house.roundsMin[0]!))} invalid={wrong('morning') !== ''} invalidText={wrong('morning')} />
-      <TextInput name="evening" type="time" labelText="Second round" value={kept('evening', clockTimeOf(house.roundsMin.at(-1)!))} invalid={wrong('evening') !== ''} invalidText={wrong('evening')} />
+      <TextInput
+        name="wake"
+        type="time"
+        labelText="Up from"
+        value={kept('wake', clockTimeOf(house.wakeMin))}
+        invalid={wrong('wake') !== ''}
+        invalidText={wrong('wake')}
+      />
+      <TextInput
+        name="sleep"
+        type="time"
+        labelText="In bed by"
+        value={kept('sleep', clockTimeOf(house.sleepMin))}
+        invalid={wrong('sleep') !== ''}
+        invalidText={wrong('sleep')}
+      />
+      <TextInput
+        name="morning"
+        type="time"
+        labelText="First round"
+        value={kept('morning', clockTimeOf(house.roundsMin[0]!))}
+        invalid={wrong('morning') !== ''}
+        invalidText={wrong('morning')}
+      />
+      <TextInput
+        name="evening"
+        type="time"
+        labelText="Second round"
+        value={kept('evening', clockTimeOf(house.roundsMin.at(-1)!))}
+        invalid={wrong('evening') !== ''}
+        invalidText={wrong('evening')}
+      />
     </div>
     <Select name="methodKey" labelText="Usual method" selected={kept('methodKey', house.methodKey)}>
       {#each READY_METHODS as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
     </Select>
-    <TextInput name="latitudeDeg" labelText="Latitude (degrees, south negative)" helperText="How strong daylight is on your sills; a rough figure will do" value={kept('latitudeDeg', String(house.latitudeDeg))} invalid={wrong('latitudeDeg') !== ''} invalidText={wrong('latitudeDeg')} />
+    <TextInput
+      name="latitudeDeg"
+      labelText="Latitude (degrees, south negative)"
+      helperText="How strong daylight is on your sills; a rough figure will do"
+      value={kept('latitudeDeg', String(house.latitudeDeg))}
+      invalid={wrong('latitudeDeg') !== ''}
+      invalidText={wrong('latitudeDeg')}
+    />
     <Button type="submit">Save</Button>
   </form>
 
@@ -47,7 +106,16 @@
       <h2>Places</h2>
       <ul class="places">
         {#each data.places as place (place.id)}
-          <li><strong>{place.name}</strong><br /><span class="soft small">{place.light.kind === 'lamp' ? `lamp, ${place.light.hours} h a day` : LIGHT[place.light.aspect]} · {temperature(place.dayC, house.units)} by day, {temperature(place.nightC, house.units)} at night{place.movingAir ? ' · moving air' : ''}</span></li>
+          <li>
+            <strong>{place.name}</strong><br /><span class="soft small"
+              >{place.light.kind === 'lamp'
+                ? `lamp, ${place.light.hours} h a day`
+                : LIGHT[place.light.aspect]} · {temperature(place.dayC, house.units)} by day, {temperature(
+                place.nightC,
+                house.units
+              )} at night{place.movingAir ? ' · moving air' : ''}</span
+            >
+          </li>
         {:else}
           <li class="soft">A place is added with the first sowing that stands there.</li>
         {/each}
@@ -64,17 +132,42 @@
     {#if !house.demo}
       <form method="POST" action="/sign-out"><Button type="submit" kind="tertiary">Sign out</Button></form>
     {/if}
-    <p class="small soft">Selling or giving greens away? Rules on washing, labelling, licensing and tax differ: ask your local authority.</p>
+    <p class="small soft">
+      Selling or giving greens away? Rules on washing, labelling, licensing and tax differ: ask your local
+      authority.
+    </p>
   </div>
 </div>
 
 <style>
-  .lead { margin: 0.25rem 0 1.25rem; }
-  .columns { display: grid; grid-template-columns: 1.2fr 1fr; gap: 2rem 3.5rem; align-items: start; }
-  .four { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; align-items: start; }
-  .places { list-style: none; margin: 0.5rem 0 0; padding: 0; display: grid; gap: 0.6rem; }
-  h2 { margin-bottom: 0.25rem; }
+  .lead {
+    margin: 0.25rem 0 1.25rem;
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: 1.2fr 1fr;
+    gap: 2rem 3.5rem;
+    align-items: start;
+  }
+  .four {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 1rem;
+    align-items: start;
+  }
+  .places {
+    list-style: none;
+    margin: 0.5rem 0 0;
+    padding: 0;
+    display: grid;
+    gap: 0.6rem;
+  }
+  h2 {
+    margin-bottom: 0.25rem;
+  }
   @media (max-width: 47.99rem) {
-    .columns { grid-template-columns: minmax(0, 1fr); }
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 </style>

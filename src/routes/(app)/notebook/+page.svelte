@@ -12,7 +12,9 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    followAll(data.records, factsFrom(data.household, data.places), (id, events) => journal.with(id, events)).map((sowing) => {
+    followAll(data.records, factsFrom(data.household, data.places), (id, events) =>
+      journal.with(id, events)
+    ).map((sowing) => {
       const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
       return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
     })
@@ -25,13 +27,25 @@
 
 <h1>Notebook</h1>
 {#if rows.length === 0}
-  <p class="soft lead">Every tray that was cut or given up stands here with what it gave. The first one is on its way.</p>
+  <p class="soft lead">
+    Every tray that was cut or given up stands here with what it gave. The first one is on its way.
+  </p>
 {:else}
-  <p class="soft lead">{mass(total, reading.units)} cut from {cut.length} sowings; {rows.length - cut.length} given up.</p>
+  <p class="soft lead">
+    {mass(total, reading.units)} cut from {cut.length} sowings; {rows.length - cut.length} given up.
+  </p>
   <div class="scroll" role="region" aria-label="Sowings that ended" tabindex="-1">
     <table>
       <thead>
-        <tr><th scope="col">Crop</th><th scope="col">Sown</th><th scope="col" class="n">Days</th><th scope="col" class="n">Cut</th><th scope="col" class="n">g per g seed</th><th scope="col" class="n wide">Per area</th><th scope="col" class="wide">Where</th></tr>
+        <tr
+          ><th scope="col">Crop</th><th scope="col">Sown</th><th scope="col" class="n">Days</th><th
+            scope="col"
+            class="n">Cut</th
+          ><th scope="col" class="n">g per g seed</th><th scope="col" class="n wide">Per area</th><th
+            scope="col"
+            class="wide">Where</th
+          ></tr
+        >
       </thead>
       <tbody>
         {#each rows as { sowing, netG, gave } (sowing.setup.id)}
@@ -56,14 +70,39 @@
 {/if}
 
 <style>
-  .lead { margin: 0.4rem 0 1.25rem; }
-  .scroll { overflow-x: auto; }
-  table { border-collapse: collapse; width: 100%; }
-  th, td { text-align: left; padding: 0.35rem 0.9rem 0.35rem 0; border-bottom: 1px solid var(--ink-faint); font-weight: 400; white-space: nowrap; }
-  thead th { color: var(--ink-soft); font-size: 0.9375rem; }
-  tbody a { display: inline-block; padding: 0.5rem 0; font-weight: 600; }
-  .n { text-align: right; }
+  .lead {
+    margin: 0.4rem 0 1.25rem;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    border-collapse: collapse;
+    width: 100%;
+  }
+  th,
+  td {
+    text-align: left;
+    padding: 0.35rem 0.9rem 0.35rem 0;
+    border-bottom: 1px solid var(--ink-faint);
+    font-weight: 400;
+    white-space: nowrap;
+  }
+  thead th {
+    color: var(--ink-soft);
+    font-size: 0.9375rem;
+  }
+  tbody a {
+    display: inline-block;
+    padding: 0.5rem 0;
+    font-weight: 600;
+  }
+  .n {
+    text-align: right;
+  }
   @media (max-width: 47.99rem) {
-    .wide { display: none; }
+    .wide {
+      display: none;
+    }
   }
 </style>

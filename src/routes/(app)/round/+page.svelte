@@ -15,8 +15,15 @@
   const facts = $derived(factsFrom(data.household, data.places));
   const round = $derived(roundAt(facts.rhythm, data.now));
   const followed = $derived(followAll(data.records, facts, (id, events) => journal.with(id, events)));
-  const today = $derived(walk(followed.filter(({ state }) => state.stage !== 'ended'), round, data.now));
-  const placeName = (id: string): string => data.places.find((place) => place.id === id)?.name ?? 'another place';
+  const today = $derived(
+    walk(
+      followed.filter(({ state }) => state.stage !== 'ended'),
+      round,
+      data.now
+    )
+  );
+  const placeName = (id: string): string =>
+    data.places.find((place) => place.id === id)?.name ?? 'another place';
   const names = (list: typeof followed): string => list.map(({ crop }) => crop.name).join(', ');
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
@@ -31,7 +38,13 @@
 <header class="head">
   <div>
     <h1>Round of {clockTime(round.at, reading)}</h1>
-    <p class="soft">{shortDate(data.now, reading)} · {today.open === 0 ? 'nothing left to do' : today.open === 1 ? 'one tray asks for something' : `${today.open} of ${today.stops.length} trays ask for something`}</p>
+    <p class="soft">
+      {shortDate(data.now, reading)} · {today.open === 0
+        ? 'nothing left to do'
+        : today.open === 1
+          ? 'one tray asks for something'
+          : `${today.open} of ${today.stops.length} trays ask for something`}
+    </p>
   </div>
   <Button href="/sow">New sowing</Button>
 </header>
@@ -44,10 +57,23 @@
   </section>
 {:else}
   <ul class="above">
-    {#if today.windowsOpen.length > 0}<li><span class="soft">Open now</span> <strong>{names(today.windowsOpen)}</strong></li>{/if}
-    {#if today.opening.length > 0}<li><span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong></li>{/if}
+    {#if today.windowsOpen.length > 0}<li>
+        <span class="soft">Open now</span> <strong>{names(today.windowsOpen)}</strong>
+      </li>{/if}
+    {#if today.opening.length > 0}<li>
+        <span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong>
+      </li>{/if}
     {#each today.toPrepare as sowing (sowing.setup.id)}
-      <li><span class="soft">{sowing.soak.soakStart === null ? 'Sow' : 'Soak'}</span> <strong>{sowing.crop.name}, {dayAndTime(sowing.soak.soakStart ?? sowing.soak.sowAt, data.now, reading)}</strong></li>
+      <li>
+        <span class="soft">{sowing.soak.soakStart === null ? 'Sow' : 'Soak'}</span>
+        <strong
+          >{sowing.crop.name}, {dayAndTime(
+            sowing.soak.soakStart ?? sowing.soak.sowAt,
+            data.now,
+            reading
+          )}</strong
+        >
+      </li>
     {/each}
   </ul>
   {#each shelves as { place, stops } (place.id)}
@@ -61,10 +87,35 @@
 {/if}
 
 <style>
-  .head { display: flex; flex-wrap: wrap; gap: 0.75rem; justify-content: space-between; align-items: center; }
-  .above { list-style: none; display: flex; flex-wrap: wrap; gap: 0.4rem 2rem; margin: 1rem 0 0; padding: 0.75rem 0; border-block: 1.5px solid var(--ink-faint); }
-  .shelf { margin-top: 1.75rem; }
-  .shelf h2 { font-size: 1rem; font-weight: 600; color: var(--ink-soft); }
-  .shelf :global(.stop + .stop) { border-top: 1.5px solid var(--ink-faint); }
-  .empty { margin-top: 2rem; max-width: 34rem; }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    justify-content: space-between;
+    align-items: center;
+  }
+  .above {
+    list-style: none;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem 2rem;
+    margin: 1rem 0 0;
+    padding: 0.75rem 0;
+    border-block: 1.5px solid var(--ink-faint);
+  }
+  .shelf {
+    margin-top: 1.75rem;
+  }
+  .shelf h2 {
+    font-size: 1rem;
+    font-weight: 600;
+    color: var(--ink-soft);
+  }
+  .shelf :global(.stop + .stop) {
+    border-top: 1.5px solid var(--ink-faint);
+  }
+  .empty {
+    margin-top: 2rem;
+    max-width: 34rem;
+  }
 </style>

@@ -42,7 +42,15 @@
       newPlace:
         data.places.length > 0
           ? null
-          : { id: '', name: 'Kitchen sill', light: { kind: 'sill', aspect: 'midday', back: false }, dayC: 21, nightC: 18, humidityPct: 50, movingAir: false },
+          : {
+              id: '',
+              name: 'Kitchen sill',
+              light: { kind: 'sill', aspect: 'midday', back: false },
+              dayC: 21,
+              nightC: 18,
+              humidityPct: 50,
+              movingAir: false
+            },
       density: 'usual',
       ownDensity: '',
       germination: '',
@@ -61,7 +69,10 @@
   const rhythm = $derived(rhythmFrom(data.household));
   const worked = $derived(workOut(draft, data.places, rhythm, data.household.latitudeDeg, data.now));
   const crop = $derived(findCrop(draft.cropKey));
-  const wrong = $derived<Record<string, string>>({ ...(tried ? worked.wrong : alwaysSaid(worked.wrong)), ...told });
+  const wrong = $derived<Record<string, string>>({
+    ...(tried ? worked.wrong : alwaysSaid(worked.wrong)),
+    ...told
+  });
 
   /** What was left out is said when the form is sent; what was typed wrongly, at once. */
   function alwaysSaid(all: Record<string, string>): Record<string, string> {
@@ -77,7 +88,9 @@
   $effect(() => sessionStorage.setItem(KEPT, JSON.stringify(draft)));
 
   function shape(value: Shape) {
-    draft.container = { ...(data.containers.find((container) => container.shape === value) ?? SHAPES[value]) };
+    draft.container = {
+      ...(data.containers.find((container) => container.shape === value) ?? SHAPES[value])
+    };
   }
 
   async function sow() {
@@ -86,14 +99,21 @@
     failed = '';
     if (!worked.plan || Object.keys(worked.wrong).length > 0 || worked.plan.earliestAt !== null || sending) {
       await Promise.resolve();
-      document.querySelector<HTMLElement>('form [aria-invalid="true"], form .bx--text-input--invalid, form .bx--select-input--invalid, [role="alert"] .chip')?.focus();
+      document
+        .querySelector<HTMLElement>(
+          'form [aria-invalid="true"], form .bx--text-input--invalid, form .bx--select-input--invalid, [role="alert"] .chip'
+        )
+        ?.focus();
       return;
     }
     sending = true;
     const answer = await post('/api/sowings', {
       ...ids,
       cropKey: draft.cropKey,
-      container: { ...draft.container, widthCm: draft.container.shape === 'round' ? draft.container.lengthCm : draft.container.widthCm },
+      container: {
+        ...draft.container,
+        widthCm: draft.container.shape === 'round' ? draft.container.lengthCm : draft.container.widthCm
+      },
       count: worked.count,
       medium: draft.medium,
       methodKey: draft.methodKey,
@@ -105,7 +125,8 @@
       readyBy: draft.when === 'by' ? draft.readyBy : null
     });
     sending = false;
-    if (!answer || answer.status >= 500) failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+    if (!answer || answer.status >= 500)
+      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
     else if (answer.status === 401) journal.signedOut = true;
     else if (!answer.ok) told = ((await answer.json()) as { errors: Record<string, string> }).errors;
     else {
@@ -127,36 +148,115 @@
       void sow();
     }}
   >
-    <Select labelText="Crop" bind:selected={draft.cropKey} invalid={!!wrong.cropKey} invalidText={wrong.cropKey}>
+    <Select
+      labelText="Crop"
+      bind:selected={draft.cropKey}
+      invalid={!!wrong.cropKey}
+      invalidText={wrong.cropKey}
+    >
       <SelectItem value="" text="Choose a crop" />
-      {#each [...CROPS].sort((a, b) => a.name.localeCompare(b.name)) as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+      {#each [...CROPS].sort((a, b) => a.name.localeCompare(b.name)) as one (one.key)}<SelectItem
+          value={one.key}
+          text={one.name}
+        />{/each}
     </Select>
 
     {#if data.containers.length > 0}
       <div class="row" role="group" aria-label="Containers you have">
         {#each data.containers.slice(0, 5) as container (JSON.stringify(container))}
-          <button class="chip quiet" type="button" onclick={() => (draft.container = { ...container })}>{container.name} {figure(container.lengthCm)}{container.shape === 'round' ? '' : ` × ${figure(container.widthCm)}`}</button>
+          <button class="chip quiet" type="button" onclick={() => (draft.container = { ...container })}
+            >{container.name}
+            {figure(container.lengthCm)}{container.shape === 'round'
+              ? ''
+              : ` × ${figure(container.widthCm)}`}</button
+          >
         {/each}
       </div>
     {/if}
-    <Choice legend="Container" name="shape" options={[{ value: 'rectangle', text: 'Tray' }, { value: 'round', text: 'Round pot' }, { value: 'cells', text: 'Cells' }]} value={draft.container.shape} onchange={shape} />
+    <Choice
+      legend="Container"
+      name="shape"
+      options={[
+        { value: 'rectangle', text: 'Tray' },
+        { value: 'round', text: 'Round pot' },
+        { value: 'cells', text: 'Cells' }
+      ]}
+      value={draft.container.shape}
+      onchange={shape}
+    />
     <div class="sizes">
-      <QuantityField label={draft.container.shape === 'round' ? 'Diameter' : draft.container.shape === 'cells' ? 'Cell length' : 'Length'} kind="length" {unit} bind:value={draft.container.lengthCm} error={wrong['container.lengthCm']} />
+      <QuantityField
+        label={draft.container.shape === 'round'
+          ? 'Diameter'
+          : draft.container.shape === 'cells'
+            ? 'Cell length'
+            : 'Length'}
+        kind="length"
+        {unit}
+        bind:value={draft.container.lengthCm}
+        error={wrong['container.lengthCm']}
+      />
       {#if draft.container.shape !== 'round'}
-        <QuantityField label={draft.container.shape === 'cells' ? 'Cell width' : 'Width'} kind="length" {unit} bind:value={draft.container.widthCm} error={wrong['container.widthCm']} />
+        <QuantityField
+          label={draft.container.shape === 'cells' ? 'Cell width' : 'Width'}
+          kind="length"
+          {unit}
+          bind:value={draft.container.widthCm}
+          error={wrong['container.widthCm']}
+        />
       {/if}
-      <QuantityField label="Depth" kind="length" {unit} bind:value={draft.container.depthCm} error={wrong['container.depthCm']} />
+      <QuantityField
+        label="Depth"
+        kind="length"
+        {unit}
+        bind:value={draft.container.depthCm}
+        error={wrong['container.depthCm']}
+      />
       {#if draft.container.shape === 'cells'}
-        <TextInput labelText="Cells" value={String(draft.container.cells)} on:input={(event) => (draft.container.cells = Number(event.detail ?? NaN))} invalid={!!wrong['container.cells']} invalidText={wrong['container.cells']} inputmode="numeric" />
+        <TextInput
+          labelText="Cells"
+          value={String(draft.container.cells)}
+          on:input={(event) => (draft.container.cells = Number(event.detail ?? NaN))}
+          invalid={!!wrong['container.cells']}
+          invalidText={wrong['container.cells']}
+          inputmode="numeric"
+        />
       {/if}
-      <TextInput labelText="How many" bind:value={draft.count} invalid={!!wrong.count} invalidText={wrong.count} inputmode="numeric" />
+      <TextInput
+        labelText="How many"
+        bind:value={draft.count}
+        invalid={!!wrong.count}
+        invalidText={wrong.count}
+        inputmode="numeric"
+      />
     </div>
 
-    <PlaceField places={data.places} bind:placeId={draft.placeId} bind:newPlace={draft.newPlace} units={data.household.units} {wrong} />
+    <PlaceField
+      places={data.places}
+      bind:placeId={draft.placeId}
+      bind:newPlace={draft.newPlace}
+      units={data.household.units}
+      {wrong}
+    />
 
-    <Choice legend="When" name="when" options={[{ value: 'now', text: 'Start now' }, { value: 'by', text: 'Ready by a day' }]} bind:value={draft.when} />
+    <Choice
+      legend="When"
+      name="when"
+      options={[
+        { value: 'now', text: 'Start now' },
+        { value: 'by', text: 'Ready by a day' }
+      ]}
+      bind:value={draft.when}
+    />
     {#if draft.when === 'by'}
-      <TextInput type="date" labelText="Ready by" bind:value={draft.readyBy} min={isoDay(data.now, data.household.zone)} invalid={!!wrong.readyBy} invalidText={wrong.readyBy} />
+      <TextInput
+        type="date"
+        labelText="Ready by"
+        bind:value={draft.readyBy}
+        min={isoDay(data.now, data.household.zone)}
+        invalid={!!wrong.readyBy}
+        invalidText={wrong.readyBy}
+      />
     {/if}
 
     <details class="more">
@@ -166,34 +266,101 @@
           {#each MEDIA as medium (medium)}<SelectItem value={medium} text={MEDIUM_WORDS[medium]} />{/each}
         </Select>
         <Select labelText="Method" bind:selected={draft.methodKey}>
-          {#each READY_METHODS as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
+          {#each READY_METHODS as method (method.key)}<SelectItem
+              value={method.key}
+              text={method.name}
+            />{/each}
         </Select>
-        <Choice legend="Density" name="density" options={[{ value: 'sparse', text: 'Sparse' }, { value: 'usual', text: 'Usual' }, { value: 'dense', text: 'Dense' }, { value: 'own', text: 'Own' }]} bind:value={draft.density} />
+        <Choice
+          legend="Density"
+          name="density"
+          options={[
+            { value: 'sparse', text: 'Sparse' },
+            { value: 'usual', text: 'Usual' },
+            { value: 'dense', text: 'Dense' },
+            { value: 'own', text: 'Own' }
+          ]}
+          bind:value={draft.density}
+        />
         {#if draft.density === 'own'}
-          <TextInput labelText="Seeds per cm²" bind:value={draft.ownDensity} invalid={!!wrong.seedsPerCm2} invalidText={wrong.seedsPerCm2} inputmode="decimal" />
+          <TextInput
+            labelText="Seeds per cm²"
+            bind:value={draft.ownDensity}
+            invalid={!!wrong.seedsPerCm2}
+            invalidText={wrong.seedsPerCm2}
+            inputmode="decimal"
+          />
         {/if}
-        <TextInput labelText="Germination of your seed (%)" helperText={crop ? `Usual for ${crop.name.toLowerCase()}: ${crop.germinationPct} %` : ''} bind:value={draft.germination} invalid={!!wrong.germinationPct} invalidText={wrong.germinationPct} inputmode="decimal" />
-        <QuantityField label="Seed, if you overrule it" kind="mass" unit="g" bind:value={ownSeedG} error={wrong.seedG} />
+        <TextInput
+          labelText="Germination of your seed (%)"
+          helperText={crop ? `Usual for ${crop.name.toLowerCase()}: ${crop.germinationPct} %` : ''}
+          bind:value={draft.germination}
+          invalid={!!wrong.germinationPct}
+          invalidText={wrong.germinationPct}
+          inputmode="decimal"
+        />
+        <QuantityField
+          label="Seed, if you overrule it"
+          kind="mass"
+          unit="g"
+          bind:value={ownSeedG}
+          error={wrong.seedG}
+        />
       </div>
     </details>
 
     {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
-    <Button type="submit" disabled={sending}>{worked.plan?.soak.soakStart != null ? 'Plan this sowing' : 'Put it on the list'}</Button>
+    <Button type="submit" disabled={sending}
+      >{worked.plan && worked.plan.soak.soakStart !== null
+        ? 'Plan this sowing'
+        : 'Put it on the list'}</Button
+    >
   </form>
 
   {#if worked.plan && crop}
-    <PlanResult plan={worked.plan} {crop} now={data.now} {reading} ownSeedG={ownSeedG > 0 ? ownSeedG : null} onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))} />
+    <PlanResult
+      plan={worked.plan}
+      {crop}
+      now={data.now}
+      {reading}
+      ownSeedG={ownSeedG > 0 ? ownSeedG : null}
+      onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
+    />
   {:else}
-    <section class="card soft">Choose a crop, and what it comes to stands here at once: seed, soak, stages, and when you can cut.</section>
+    <section class="card soft">
+      Choose a crop, and what it comes to stands here at once: seed, soak, stages, and when you can cut.
+    </section>
   {/if}
 </div>
 
 <style>
-  .columns { display: grid; grid-template-columns: minmax(18rem, 1fr) minmax(20rem, 1.15fr); gap: 2rem; align-items: start; margin-top: 1.25rem; }
-  .sizes { display: grid; grid-template-columns: repeat(auto-fit, minmax(7.5rem, 1fr)); gap: 0.75rem; align-items: start; }
-  .more summary { cursor: pointer; min-height: 2.75rem; display: flex; align-items: center; color: var(--beet); text-decoration: underline; }
-  .failed { color: var(--alarm); }
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(18rem, 1fr) minmax(20rem, 1.15fr);
+    gap: 2rem;
+    align-items: start;
+    margin-top: 1.25rem;
+  }
+  .sizes {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(7.5rem, 1fr));
+    gap: 0.75rem;
+    align-items: start;
+  }
+  .more summary {
+    cursor: pointer;
+    min-height: 2.75rem;
+    display: flex;
+    align-items: center;
+    color: var(--beet);
+    text-decoration: underline;
+  }
+  .failed {
+    color: var(--alarm);
+  }
   @media (max-width: 60rem) {
-    .columns { grid-template-columns: minmax(0, 1fr); }
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 </style>

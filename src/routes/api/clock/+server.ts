@@ -13,8 +13,10 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   const now = householdNow(household);
   // A few minutes into the next round, however early a round may be walked.
   const toRound = roundAt(rhythmOf(household), now).nextAt - now + HOUR / 12;
-  const ms = by === 'round' ? Math.max(toRound, HOUR / 12) : by === 'hours' ? 6 * HOUR : by === 'day' ? DAY : null;
-  if (ms === null) error(422, `Move by “hours”, “day” or “round” (a round may be walked ${ROUND_LEAD_H} h early).`);
+  const ms =
+    by === 'round' ? Math.max(toRound, HOUR / 12) : by === 'hours' ? 6 * HOUR : by === 'day' ? DAY : null;
+  if (ms === null)
+    error(422, `Move by “hours”, “day” or “round” (a round may be walked ${ROUND_LEAD_H} h early).`);
   await inHousehold(household.id, (tx) => moveClock(tx, Math.round(ms)));
   return json({ now: now + ms });
 };

@@ -43,7 +43,9 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       if (weighed.kind === 'wrong') return bad(weighed.say);
       if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');
     }
-    await addEvents(tx, session.household.id, sowingId, [{ id, at, by: session.memberId, taskKey: taskKey ?? null, body }]);
+    await addEvents(tx, session.household.id, sowingId, [
+      { id, at, by: session.memberId, taskKey: taskKey ?? null, body }
+    ]);
     return json({ saved: id });
   });
 };

@@ -25,11 +25,17 @@ export const POST: RequestHandler = async ({ request, locals }) => {
     if (await findSowing(tx, sent.id)) return json({ id: sent.id });
     if (sent.newPlace) await addPlace(tx, household.id, sent.newPlace as Place);
     const place = (await listPlaces(tx)).find(({ id }) => id === sent.placeId);
-    if (!place) return json({ errors: { placeId: 'This place is no longer there: choose another.' } }, { status: 422 });
+    if (!place)
+      return json({ errors: { placeId: 'This place is no longer there: choose another.' } }, { status: 422 });
     const rhythm = rhythmOf(household);
     const aim = aimOf(sent.readyBy ?? null, rhythm);
-    if (!aim) return json({ errors: { readyBy: 'This is not a date: choose one from the calendar.' } }, { status: 422 });
-    if (aim.kind === 'by' && aim.at < now) return json({ errors: { readyBy: 'This day has passed: choose one to come.' } }, { status: 422 });
+    if (!aim)
+      return json(
+        { errors: { readyBy: 'This is not a date: choose one from the calendar.' } },
+        { status: 422 }
+      );
+    if (aim.kind === 'by' && aim.at < now)
+      return json({ errors: { readyBy: 'This day has passed: choose one to come.' } }, { status: 422 });
     const planned = plan({
       crop: cropOf(sent.cropKey),
       container,
@@ -44,7 +50,11 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       latitudeDeg: household.latitudeDeg,
       now
     });
-    if (planned.earliestAt !== null) return json({ errors: { readyBy: 'Too near for this crop: choose the day offered, or a later one.' } }, { status: 422 });
+    if (planned.earliestAt !== null)
+      return json(
+        { errors: { readyBy: 'Too near for this crop: choose the day offered, or a later one.' } },
+        { status: 422 }
+      );
     await addSowing(
       tx,
       household.id,

@@ -25,28 +25,59 @@
     {#if caution}<Caution>{caution}</Caution>{/if}
     <div><Button href="/sow?crop={crop.key}">Sow {crop.name.toLowerCase()}</Button></div>
   </div>
-  <div class="picture"><TrayDrawing {picture} label={pictureWords(crop.name, picture, data.household.units)} /></div>
+  <div class="picture">
+    <TrayDrawing {picture} label={pictureWords(crop.name, picture, data.household.units)} />
+  </div>
 </header>
 <div class="facts">
   {#each cropFacts(crop, data.household.units) as group (group.heading)}
     <section class="card">
       <h2>{group.heading}</h2>
       <dl>
-        {#each group.facts as fact (fact.name)}<div><dt>{fact.name}</dt><dd>{fact.value}</dd></div>{/each}
+        {#each group.facts as fact (fact.name)}<div>
+            <dt>{fact.name}</dt>
+            <dd>{fact.value}</dd>
+          </div>{/each}
       </dl>
     </section>
   {/each}
 </div>
 
 <style>
-  .head { display: grid; grid-template-columns: 1fr minmax(12rem, 20rem); gap: 2rem; align-items: end; margin-bottom: 1.5rem; }
-  .facts { display: grid; grid-template-columns: repeat(auto-fill, minmax(18rem, 1fr)); gap: 1rem; }
-  h2 { font-size: 1.05rem; margin-bottom: 0.5rem; }
-  dl { margin: 0; }
-  dl div { display: grid; grid-template-columns: 8.5rem 1fr; gap: 0.75rem; padding: 0.25rem 0; }
-  dt { color: var(--ink-soft); }
-  dd { margin: 0; }
+  .head {
+    display: grid;
+    grid-template-columns: 1fr minmax(12rem, 20rem);
+    gap: 2rem;
+    align-items: end;
+    margin-bottom: 1.5rem;
+  }
+  .facts {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(18rem, 1fr));
+    gap: 1rem;
+  }
+  h2 {
+    font-size: 1.05rem;
+    margin-bottom: 0.5rem;
+  }
+  dl {
+    margin: 0;
+  }
+  dl div {
+    display: grid;
+    grid-template-columns: 8.5rem 1fr;
+    gap: 0.75rem;
+    padding: 0.25rem 0;
+  }
+  dt {
+    color: var(--ink-soft);
+  }
+  dd {
+    margin: 0;
+  }
   @media (max-width: 47.99rem) {
-    .head { grid-template-columns: 1fr; }
+    .head {
+      grid-template-columns: 1fr;
+    }
   }
 </style>

@@ -12,7 +12,11 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   const { household } = locals.session!;
   const found = UUID.test(params.id)
     ? await inHousehold(household.id, async (tx) => {
-        const [record, places, members] = await Promise.all([findSowing(tx, params.id), listPlaces(tx), memberNames(tx)]);
+        const [record, places, members] = await Promise.all([
+          findSowing(tx, params.id),
+          listPlaces(tx),
+          memberNames(tx)
+        ]);
         return record && { record, places, members, now: householdNow(household) };
       })
     : null;

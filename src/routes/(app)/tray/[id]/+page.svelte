@@ -19,7 +19,6 @@
   import { pictureWords } from '$ui/words/pictureWords.ts';
   import { eventWords, LOSS_WORDS, MEDIUM_WORDS } from '$ui/words/tasks.ts';
   import { clockTime, shortDate } from '$ui/words/time.ts';
-  import { windowWords } from '$ui/words/window.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -30,7 +29,15 @@
   const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(
-    followed.state.sownAt === null ? null : follow(facts, followed.setup, data.record.events.filter(({ body }) => body.type === 'soaked' || body.type === 'drained' || body.type === 'sown'))
+    followed.state.sownAt === null
+      ? null
+      : follow(
+          facts,
+          followed.setup,
+          data.record.events.filter(
+            ({ body }) => body.type === 'soaked' || body.type === 'drained' || body.type === 'sown'
+          )
+        )
   );
   const { crop, setup, state: sowing } = $derived(followed);
   const round = $derived(roundAt(facts.rhythm, data.now));
@@ -39,7 +46,8 @@
   const level = $derived(waterAt(followed, data.now));
   const netG = $derived(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0));
   const gave = $derived(yieldOf(netG, setup.seedG, followed.areaCm2));
-  const placeName = (id: string): string => data.places.find((place) => place.id === id)?.name ?? 'another place';
+  const placeName = (id: string): string =>
+    data.places.find((place) => place.id === id)?.name ?? 'another place';
 
   let note = $state('');
   let reason = $state<LossReason>('mould');
@@ -51,32 +59,61 @@
     if (result.kind !== 'refused') note = '';
   }
   async function move(placeId: string) {
-    if (placeId !== followed.place.id) await journal.record(setup.id, { type: 'moved', placeId }, `${crop.name}: moved to ${placeName(placeId)}`);
+    if (placeId !== followed.place.id)
+      await journal.record(
+        setup.id,
+        { type: 'moved', placeId },
+        `${crop.name}: moved to ${placeName(placeId)}`
+      );
   }
 </script>
 
 <svelte:head><title>{crop.name} · Brote</title></svelte:head>
 
-<p class="small"><a href={sowing.stage === 'ended' ? '/notebook' : '/round'}>← {sowing.stage === 'ended' ? 'Notebook' : 'Round'}</a></p>
+<p class="small">
+  <a href={sowing.stage === 'ended' ? '/notebook' : '/round'}
+    >← {sowing.stage === 'ended' ? 'Notebook' : 'Round'}</a
+  >
+</p>
 <header class="head">
   <h1>{crop.name}</h1>
   <p class="soft">
-    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {followed.place.name} · {followed.method.name}
-    {#if sowing.sownAt !== null} · sown {shortDate(sowing.sownAt, reading)}{/if}
+    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {followed
+      .place.name} · {followed.method.name}
+    {#if sowing.sownAt !== null}
+      · sown {shortDate(sowing.sownAt, reading)}{/if}
   </p>
 </header>
 
 {#if sowing.stage === 'ended'}
   <section class="ended">
-    <div class="drawing"><TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} /></div>
+    <div class="drawing">
+      <TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} />
+    </div>
     <div>
       {#if sowing.lost !== null}
-        <p><strong>Given up on day {Math.max(0, dayOf(followed, sowing.endedAt!))}: {LOSS_WORDS[sowing.lost].toLowerCase()}.</strong></p>
-        {#if sowing.lost === 'mould'}<Caution>If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray before the next one.</Caution>{/if}
+        <p>
+          <strong
+            >Given up on day {Math.max(0, dayOf(followed, sowing.endedAt!))}: {LOSS_WORDS[
+              sowing.lost
+            ].toLowerCase()}.</strong
+          >
+        </p>
+        {#if sowing.lost === 'mould'}<Caution
+            >If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray
+            before the next one.</Caution
+          >{/if}
       {:else}
-        <Figure label="Cut in all" value={mass(netG, reading.units)} beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, reading.units)}">
+        <Figure
+          label="Cut in all"
+          value={mass(netG, reading.units)}
+          beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, reading.units)}"
+        >
           {#snippet working()}
-            {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(followed.areaCm2)} cm² = {Math.round(gave.gPerM2)} g/m². {crop.name} usually gives {crop.yieldLowGM2} to {crop.yieldHighGM2} g/m².
+            {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(
+              followed.areaCm2
+            )} cm² = {Math.round(gave.gPerM2)} g/m². {crop.name} usually gives {crop.yieldLowGM2} to {crop.yieldHighGM2}
+            g/m².
           {/snippet}
         </Figure>
         <p class="soft small">After {dayOf(followed, sowing.endedAt!)} days.</p>
@@ -84,15 +121,14 @@
     </div>
   </section>
 {:else}
-  <Stop {stop} {round} now={data.now} {reading} members={data.members} {placeName} />
-  {#if sowing.stage === 'light' || sowing.stage === 'blackout' || sowing.cuts.length > 0}
-    <p><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
+  <Stop {stop} {round} now={data.now} {reading} members={data.members} {placeName} alone />
+  {#if sowing.stage === 'light' || (sowing.stage === 'blackout' && followed.path.lightFrom === null)}
+    <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
   {/if}
 {/if}
 
 <section class="block">
   <h2>How it goes</h2>
-  {#if sowing.stage !== 'ended'}<p>{windowWords(followed.forecast.marks.windowOpen, followed.forecast.marks.windowClose, data.now, reading)}</p>{/if}
   <BandChart
     id="tray"
     now={sowing.endedAt ?? data.now}
@@ -113,8 +149,20 @@
       {#each [...sowing.log].reverse() as { event, undone, repeat } (event.id)}
         <li class:undone>
           <span class="soft small when">{shortDate(event.at, reading)} {clockTime(event.at, reading)}</span>
-          <span>{eventWords(event.body, crop, followed.path, reading.units, placeName)}<span class="soft small">{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone ? ' · taken back' : repeat ? ' · done before' : ''}</span></span>
-          {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}>Undo<span class="visually-hidden"> {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span></button>{/if}
+          <span
+            >{eventWords(event.body, crop, followed.path, reading.units, placeName)}<span class="soft small"
+              >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
+                ? ' · taken back'
+                : repeat
+                  ? ' · done before'
+                  : ''}</span
+            ></span
+          >
+          {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
+              >Undo<span class="visually-hidden">
+                {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span
+              ></button
+            >{/if}
         </li>
       {:else}
         <li class="soft">Nothing has happened yet.</li>
@@ -128,11 +176,21 @@
     <div><Button kind="tertiary" on:click={addNote} disabled={note.trim() === ''}>Write it down</Button></div>
     {#if sowing.stage !== 'ended'}
       {#if sowing.sownAt !== null}
-        <Figure label="Water in the medium" value="{Math.round(level.share * 100)} %" beside={mass(level.g, reading.units)}>
-          {#snippet working()}It holds {mass(level.capacityG, reading.units)} that plants can use: {figure(followed.areaCm2)} cm² × {figure(followed.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
+        <Figure
+          label="Water in the medium"
+          value="{Math.round(level.share * 100)} %"
+          beside={mass(level.g, reading.units)}
+        >
+          {#snippet working()}It holds {mass(level.capacityG, reading.units)} that plants can use: {figure(
+              followed.areaCm2
+            )} cm² × {figure(followed.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
         </Figure>
       {/if}
-      <Select labelText="Where it stands" selected={followed.place.id} on:change={(event) => move((event.target as HTMLSelectElement).value)}>
+      <Select
+        labelText="Where it stands"
+        selected={followed.place.id}
+        on:change={(event) => move((event.target as HTMLSelectElement).value)}
+      >
         {#each data.places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
       </Select>
       <details class="give-up">
@@ -141,8 +199,17 @@
           <Select labelText="Why" bind:selected={reason}>
             {#each LOSS_REASONS as one (one)}<SelectItem value={one} text={LOSS_WORDS[one]} />{/each}
           </Select>
-          {#if reason === 'mould'}<Caution>If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray before the next one.</Caution>{/if}
-          <div><Button kind="danger-tertiary" on:click={() => journal.record(setup.id, { type: 'ended', reason }, `${crop.name}: given up`)}>Give it up</Button></div>
+          {#if reason === 'mould'}<Caution
+              >If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray
+              before the next one.</Caution
+            >{/if}
+          <div>
+            <Button
+              kind="danger-tertiary"
+              on:click={() => journal.record(setup.id, { type: 'ended', reason }, `${crop.name}: given up`)}
+              >Give it up</Button
+            >
+          </div>
         </div>
       </details>
     {/if}
@@ -150,19 +217,73 @@
 </div>
 
 <style>
-  .head { margin: 0.25rem 0 0.75rem; }
-  .block { margin-top: 2rem; }
-  .block h2 { margin-bottom: 0.6rem; }
-  .two { display: grid; grid-template-columns: 1.3fr 1fr; gap: 0 3rem; }
-  .ended { display: grid; grid-template-columns: minmax(12rem, 19rem) 1fr; gap: 2rem; align-items: end; }
-  .log { list-style: none; padding: 0; margin: 0; }
-  .log li { display: grid; grid-template-columns: 8.5rem 1fr auto; gap: 0.75rem; align-items: baseline; padding: 0.2rem 0; border-bottom: 1px solid color-mix(in srgb, var(--ink-faint) 50%, transparent); }
-  .log .undone { text-decoration: line-through; opacity: 0.7; }
-  .undo { min-height: 2.75rem; padding: 0 0.5rem; border: 0; background: none; color: var(--beet); font: inherit; text-decoration: underline; cursor: pointer; }
-  .give-up summary { cursor: pointer; min-height: 2.75rem; display: flex; align-items: center; }
+  .head {
+    margin: 0.25rem 0 0.75rem;
+  }
+  .cut {
+    margin-top: 1rem;
+  }
+  .block {
+    margin-top: 2rem;
+    align-content: start;
+  }
+  .block h2 {
+    margin-bottom: 0.6rem;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1.3fr 1fr;
+    gap: 0 3rem;
+  }
+  .ended {
+    display: grid;
+    grid-template-columns: minmax(12rem, 19rem) 1fr;
+    gap: 2rem;
+    align-items: end;
+  }
+  .log {
+    list-style: none;
+    padding: 0;
+    margin: 0;
+  }
+  .log li {
+    display: grid;
+    grid-template-columns: 8.5rem 1fr auto;
+    gap: 0.75rem;
+    align-items: baseline;
+    padding: 0.2rem 0;
+    border-bottom: 1px solid color-mix(in srgb, var(--ink-faint) 50%, transparent);
+  }
+  .log .undone {
+    text-decoration: line-through;
+    opacity: 0.7;
+  }
+  .undo {
+    min-height: 2.75rem;
+    padding: 0 0.5rem;
+    border: 0;
+    background: none;
+    color: var(--beet);
+    font: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+  .give-up summary {
+    cursor: pointer;
+    min-height: 2.75rem;
+    display: flex;
+    align-items: center;
+  }
   @media (max-width: 47.99rem) {
-    .two, .ended { grid-template-columns: minmax(0, 1fr); }
-    .log li { grid-template-columns: 1fr auto; }
-    .log .when { grid-column: 1 / -1; }
+    .two,
+    .ended {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .log li {
+      grid-template-columns: 1fr auto;
+    }
+    .log .when {
+      grid-column: 1 / -1;
+    }
   }
 </style>

@@ -19,7 +19,11 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
-  const followed = $derived(followAll([data.record], factsFrom(data.household, data.places), (id, events) => journal.with(id, events))[0]!);
+  const followed = $derived(
+    followAll([data.record], factsFrom(data.household, data.places), (id, events) =>
+      journal.with(id, events)
+    )[0]!
+  );
   const { crop, setup, state: sowing } = $derived(followed);
   const left = $derived(1 - sowing.cutShare);
   const shares = $derived([
@@ -44,7 +48,10 @@
   const checked = $derived(checkWeighIn(crop, followed.areaCm2, { grossG, tareG, share }));
   const net = $derived(checked.kind === 'wrong' ? null : checked.netG);
   const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, followed.areaCm2 * share));
-  const picture = $derived({ ...pictureOf(followed, data.now), cut: Math.min(1, sowing.cutShare + (Number.isFinite(grossG) ? share : 0)) });
+  const picture = $derived({
+    ...pictureOf(followed, data.now),
+    cut: Math.min(1, sowing.cutShare + (Number.isFinite(grossG) ? share : 0))
+  });
 
   async function weigh(sure: boolean) {
     tried = true;
@@ -55,7 +62,13 @@
     }
     sending = true;
     localStorage.setItem(TARE_KEY, String(tareG));
-    const result = await journal.record(setup.id, { type: 'cut', grossG, tareG, share, last }, `${crop.name}: ${mass(checked.netG, reading.units)} cut`, null, sure);
+    const result = await journal.record(
+      setup.id,
+      { type: 'cut', grossG, tareG, share, last },
+      `${crop.name}: ${mass(checked.netG, reading.units)} cut`,
+      null,
+      sure
+    );
     sending = false;
     if (result.kind === 'implausible') asked = true;
     else if (result.kind !== 'refused') await goto(`/tray/${setup.id}`);
@@ -78,36 +91,89 @@
         void weigh(false);
       }}
     >
-      <Caution>Cut away from your hand, just above the medium. If there is mould, throw the tray out, do not eat around it. Germs grow where it is warm and wet: clean hands and blade; people at higher risk should cook it.</Caution>
-      {#if crop.family === 'Poaceae'}<Caution>Raw grass juice spoils quickly: drink it at once or freeze it. People at higher risk should not drink it raw.</Caution>{/if}
+      <Caution
+        >Cut away from your hand, just above the medium. If there is mould, throw the tray out, do not eat
+        around it. Germs grow where it is warm and wet: clean hands and blade; people at higher risk should
+        cook it.</Caution
+      >
+      {#if crop.family === 'Poaceae'}<Caution
+          >Raw grass juice spoils quickly: drink it at once or freeze it. People at higher risk should not
+          drink it raw.</Caution
+        >{/if}
       <Choice legend="How much of it" name="share" options={shares} bind:value={taken} />
-      <QuantityField label="Full bowl on the scale" kind="mass" {unit} bind:value={grossG} error={tried && checked.kind === 'wrong' ? checked.say : ''} />
-      <QuantityField label="Empty bowl" kind="mass" {unit} bind:value={tareG} helper="0 where the scale was zeroed with the bowl on it" />
+      <QuantityField
+        label="Full bowl on the scale"
+        kind="mass"
+        {unit}
+        bind:value={grossG}
+        error={tried && checked.kind === 'wrong' ? checked.say : ''}
+      />
+      <QuantityField
+        label="Empty bowl"
+        kind="mass"
+        {unit}
+        bind:value={tareG}
+        helper="0 where the scale was zeroed with the bowl on it"
+      />
       {#if asked && checked.kind === 'implausible'}
         <div class="ask stack" role="alert">
-          <p><strong>{mass(checked.netG, reading.units)} is {figure(checked.times)} times the most that this area is known to give ({mass(checked.mostG, reading.units)}).</strong> Is the bowl taken off, and the share right?</p>
+          <p>
+            <strong
+              >{mass(checked.netG, reading.units)} is {figure(checked.times)} times the most that this area is known
+              to give ({mass(checked.mostG, reading.units)}).</strong
+            > Is the bowl taken off, and the share right?
+          </p>
           <div class="row">
             <button class="chip" type="button" onclick={() => weigh(true)}>It is right: record it</button>
             <button class="chip quiet" type="button" onclick={() => (asked = false)}>Change it</button>
           </div>
         </div>
       {:else}
-        <Button type="submit" disabled={sending}>{last ? 'Record the cut and end the tray' : 'Record this part'}</Button>
+        <Button type="submit" disabled={sending}
+          >{last ? 'Record the cut and end the tray' : 'Record this part'}</Button
+        >
       {/if}
     </form>
     <section class="stack">
       <TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} />
-      <Figure label="Cut" value={net === null ? '–' : mass(net, reading.units)} beside={gave ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, reading.units)}` : `usually ${mass((crop.yieldLowGM2 * followed.areaCm2 * share) / 1e4, reading.units)} to ${mass((crop.yieldHighGM2 * followed.areaCm2 * share) / 1e4, reading.units)}`} />
-      {#if sowing.cuts.length > 0}<p class="soft small">Cut before: {mass(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0), reading.units)}; {Math.round(left * 100)} % still stands.</p>{/if}
-      <p class="soft small">Keeps {crop.keepsMinD} to {crop.keepsMaxD} days, dry and at or below 5 °C. Slime, smell or mould ends it sooner.</p>
+      <Figure
+        label="Cut"
+        value={net === null ? '–' : mass(net, reading.units)}
+        beside={gave
+          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, reading.units)}`
+          : `usually ${mass((crop.yieldLowGM2 * followed.areaCm2 * share) / 1e4, reading.units)} to ${mass((crop.yieldHighGM2 * followed.areaCm2 * share) / 1e4, reading.units)}`}
+      />
+      {#if sowing.cuts.length > 0}<p class="soft small">
+          Cut before: {mass(
+            sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0),
+            reading.units
+          )}; {Math.round(left * 100)} % still stands.
+        </p>{/if}
+      <p class="soft small">
+        Keeps {crop.keepsMinD} to {crop.keepsMaxD} days, dry and at or below 5 °C. Slime, smell or mould ends it
+        sooner.
+      </p>
     </section>
   </div>
 {/if}
 
 <style>
-  .columns { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem 3rem; align-items: start; margin-top: 1rem; }
-  .ask { padding: 0.75rem 1rem; border-left: 5px solid var(--alarm); background: var(--alarm-soft); border-radius: 0 8px 8px 0; }
+  .columns {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 1rem 3rem;
+    align-items: start;
+    margin-top: 1rem;
+  }
+  .ask {
+    padding: 0.75rem 1rem;
+    border-left: 5px solid var(--alarm);
+    background: var(--alarm-soft);
+    border-radius: 0 8px 8px 0;
+  }
   @media (max-width: 47.99rem) {
-    .columns { grid-template-columns: minmax(0, 1fr); }
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 </style>

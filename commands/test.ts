@@ -1,0 +1,83 @@
+import { spawn } from 'node:child_process';
+import { ensureBuild } from './lib/build.ts';
+import { startCluster } from './lib/cluster.ts';
+import { dataFolder } from './lib/dataFolder.ts';
+import { ensureChromium, ensurePostgres } from './lib/packages.ts';
+import { runCommand, say } from './lib/say.ts';
+
+interface Count {
+  passed: number;
+  failed: number;
+}
+
+/** Runs a program of the project's packages, showing what it prints. */
+function run(
+  program: string,
+  args: string[],
+  env: Record<string, string> = {}
+): Promise<{ code: number; output: string }> {
+  return new Promise((resolve) => {
+    const child = spawn('node', [`node_modules/${program}`, ...args], {
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'inherit']
+    });
+    let output = '';
+    child.stdout.on('data', (chunk: Buffer) => {
+      output += chunk.toString();
+      process.stdout.write(chunk);
+    });
+    child.on('close', (code) => resolve({ code: code ?? 1, output }));
+  });
+}
+
+/** A check that passes or fails as a whole. */
+async function whole(name: string, steps: [program: string, ...args: string[]][]): Promise<Count> {
+  say(`\n${name}`);
+  for (const [program, ...args] of steps)
+    if ((await run(program, args)).code !== 0) return { passed: 0, failed: 1 };
+  return { passed: 1, failed: 0 };
+}
+
+/** A folder of tests; a run that breaks off without saying how many failed counts as one failure. */
+async function mocha(folder: string, env: Record<string, string> = {}): Promise<Count> {
+  say(`\nTests in ${folder}`);
+  const { code, output } = await run(
+    'mocha/bin/mocha.js',
+    [`${folder}/**/*.test.ts`, '--forbid-only', '--color'],
+    env
+  );
+  const plain = output.replace(/\u001b\[[0-9;]*m/g, '');
+  const number = (word: string) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(plain)?.[1] ?? 0);
+  const failed = number('failing');
+  return { passed: number('passing'), failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+await runCommand(async () => {
+  const chromium = ensureChromium();
+  const bin = ensurePostgres();
+  const counts = [
+    await whole('Lint', [
+      ['@sveltejs/kit/svelte-kit.js', 'sync'],
+      ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+      ['prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']
+    ]),
+    await whole('Types', [
+      ['typescript/bin/tsc', '-p', 'src/core'],
+      ['typescript/bin/tsc', '-p', 'commands'],
+      ['svelte-check/bin/svelte-check', '--fail-on-warnings', '--threshold', 'warning']
+    ]),
+    await mocha('test/core')
+  ];
+  ensureBuild();
+  const folder = dataFolder('test');
+  const cluster = await startCluster(bin, folder, false);
+  const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, CHROMIUM: chromium };
+  try {
+    counts.push(await mocha('test/server', env), await mocha('test/browser', env));
+  } finally {
+    cluster.stop();
+  }
+  const sum = (of: keyof Count) => counts.reduce((total, count) => total + count[of], 0);
+  say(`\n${sum('passed')} passed, ${sum('failed')} failed`);
+  process.exitCode = sum('failed') > 0 ? 1 : 0;
+});

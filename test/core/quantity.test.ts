@@ -1,0 +1,76 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { figure, length, mass, volume } from '../../src/core/units/format.ts';
+import { parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
+
+const value = (text: string, kind: 'mass' | 'length' | 'volume', unit: string): number => {
+  const parsed = parseQuantity(text, kind, unit);
+  if (!parsed.ok) throw new Error(parsed.say);
+  return parsed.value;
+};
+
+describe('typed quantities', () => {
+  it('reads what people type', () => {
+    expect(value('12.5', 'mass', 'g')).to.equal(12.5);
+    expect(value('12,5 g', 'mass', 'g')).to.equal(12.5);
+    expect(value(' 1 kg ', 'mass', 'g')).to.equal(1000);
+    expect(value('10 in', 'length', 'cm')).to.be.closeTo(25.4, 1e-9);
+    expect(value('10"', 'length', 'cm')).to.be.closeTo(25.4, 1e-9);
+    expect(value('1/2 tsp', 'volume', 'ml')).to.be.closeTo(2.4645, 1e-3);
+    expect(value('1 1/2', 'length', 'in')).to.be.closeTo(3.81, 1e-9);
+    expect(value('2½ oz', 'mass', 'g')).to.be.closeTo(70.87, 0.01);
+  });
+
+  it('takes a comma before three digits for a decimal, unless a point follows', () => {
+    expect(readNumber('1,250')).to.equal(1.25);
+    expect(readNumber('1,250.5')).to.equal(1250.5);
+  });
+
+  it('says what to do about what it cannot read', () => {
+    for (const text of ['', 'a lot', '12 bananas', '1 2 3', '5/0/2', '--3']) {
+      const parsed = parseQuantity(text, 'mass', 'g');
+      expect(parsed.ok, text).to.equal(false);
+      if (!parsed.ok) expect(parsed.say).to.match(/such as|try/);
+    }
+  });
+
+  it('reads back what it shows', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 900, noNaN: true }), (grams) => {
+        expect(value(mass(grams, 'metric'), 'mass', 'g')).to.be.closeTo(grams, Math.max(0.5, grams * 0.01));
+        expect(value(length(grams, 'us'), 'length', 'in')).to.be.closeTo(grams, Math.max(0.02, grams * 0.01));
+      })
+    );
+  });
+
+  it('converts there and back without loss', () => {
+    const units = [
+      ['mass', 'g'],
+      ['mass', 'oz'],
+      ['mass', 'lb'],
+      ['length', 'in'],
+      ['length', 'mm'],
+      ['volume', 'tsp'],
+      ['volume', 'tbsp'],
+      ['volume', 'cup']
+    ] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...units),
+        fc.double({ min: 0.001, max: 1e5, noNaN: true }),
+        ([kind, unit], amount) => {
+          const factor = unitFactor(kind, unit)!;
+          expect((amount * factor) / factor).to.be.closeTo(amount, amount * 1e-12);
+        }
+      )
+    );
+  });
+
+  it('shows about three figures', () => {
+    expect([0.123456, 1.2345, 12.345, 123.45].map(figure)).to.deep.equal(['0.123', '1.23', '12.3', '123']);
+    expect(volume(1234, 'metric')).to.equal('1.23 L');
+    expect(volume(123, 'metric')).to.equal('125 mL');
+    expect(volume(250, 'us')).to.equal('1 cup');
+    expect(volume(480, 'us')).to.equal('2 cups');
+  });
+});

@@ -1,0 +1,231 @@
+import { expect } from 'chai';
+import { cropOf, CROPS } from '../../src/core/crops/library.ts';
+import type { SowingEvent } from '../../src/core/events/event.ts';
+import { checkWeighIn, yieldOf } from '../../src/core/harvest/yield.ts';
+import { READY_METHODS } from '../../src/core/methods/method.ts';
+import { pathOf } from '../../src/core/methods/path.ts';
+import { askOf } from '../../src/core/round/ask.ts';
+import { walk } from '../../src/core/round/walk.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
+import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { roundAt } from '../../src/core/time/rhythm.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { waterAt } from '../../src/core/water/level.ts';
+import { event, home, radishTray, sown, SOWN } from '../support/household.ts';
+import { at } from '../support/rhythm.ts';
+
+function ask(now: number, events: SowingEvent[], more: Partial<SowingSetup> = {}) {
+  return askOf(follow(home, radishTray(more), events), roundAt(home.rhythm, now), now);
+}
+const kinds = (now: number, events: SowingEvent[], more: Partial<SowingSetup> = {}) =>
+  ask(now, events, more).tasks.map(({ body }) => body.kind);
+const lit = () => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
+
+describe('what a round asks for', () => {
+  it('asks for sowing with every amount, from the round it is due', () => {
+    expect(kinds(SOWN - 26 * HOUR, [])).to.deep.equal([]);
+    const [task] = ask(SOWN, []).tasks;
+    expect(task!.body).to.deep.equal({
+      kind: 'sow',
+      seedG: 9.9,
+      mediumMl: 1125,
+      waterMl: 303.75,
+      pressG: 4.5 * 450
+    });
+  });
+
+  it('asks for soaking, then draining, then sowing', () => {
+    const soaking = {
+      cropKey: 'pea',
+      soakStartAt: at('2026-11-01T19:30Z'),
+      soakEndAt: at('2026-11-02T06:00Z'),
+      sowAt: at('2026-11-02T06:00Z')
+    };
+    const soak = event(0, { type: 'soaked' }, { at: at('2026-11-01T19:30Z') });
+    const drain = event(0, { type: 'drained' }, { at: at('2026-11-02T06:00Z') });
+    expect(kinds(at('2026-11-01T12:00Z'), [], soaking)).to.deep.equal([]);
+    expect(kinds(at('2026-11-01T19:00Z'), [], soaking)).to.deep.equal(['soak']);
+    expect(kinds(at('2026-11-02T06:00Z'), [soak], soaking)).to.deep.equal(['drain']);
+    expect(kinds(at('2026-11-02T06:10Z'), [soak, drain], soaking)).to.deep.equal(['sow']);
+  });
+
+  it('looks for the lid to lift, and asks to uncover once it has', () => {
+    expect(ask(SOWN + 6 * HOUR, [sown()]).look).to.equal(null);
+    expect(ask(SOWN + 40 * HOUR, [sown()]).look!.cue).to.equal('rooted');
+    expect(kinds(SOWN + 40 * HOUR, [sown()])).to.deep.equal([]);
+    expect(
+      kinds(SOWN + 41 * HOUR, [sown(), event(40, { type: 'looked', cue: 'rooted', reached: true })])
+    ).to.deep.equal(['uncover']);
+  });
+
+  it('asks to uncover a tray that nobody looked at, once it has almost surely rooted', () => {
+    expect(kinds(SOWN + 4 * DAY, [sown()])).to.include('uncover');
+  });
+
+  it('goes from even stems to light, and from an open window to the cut', () => {
+    const dark = [sown(), event(48, { type: 'uncovered' })];
+    expect(
+      kinds(SOWN + 78 * HOUR, [...dark, event(77, { type: 'looked', cue: 'lightReady', reached: true })])
+    ).to.include('light');
+    const open = event(150, { type: 'looked', cue: 'windowOpen', reached: true });
+    const task = ask(SOWN + 151 * HOUR, [...lit(), open]).tasks.find(({ body }) => body.kind === 'cut')!;
+    expect(task.body).to.include({ kind: 'cut', expectedG: 103.5 });
+  });
+
+  it('lets a part cut today be enough for today', () => {
+    const open = event(150, { type: 'looked', cue: 'windowOpen', reached: true });
+    const strip = event(151, { type: 'cut', grossG: 12, tareG: 0, share: 0.1, last: false });
+    expect(kinds(SOWN + 152 * HOUR, [...lit(), open, strip])).not.to.include('cut');
+    expect(kinds(SOWN + 176 * HOUR, [...lit(), open, strip])).to.include('cut');
+  });
+
+  it('waters up to nine tenths and never past, only a tray that needs it', () => {
+    expect(kinds(SOWN + 80 * HOUR, [...lit(), event(79, { type: 'watered', waterG: 300 })])).not.to.include(
+      'water'
+    );
+    const now = SOWN + 108 * HOUR;
+    const task = ask(now, lit()).tasks.find(({ body }) => body.kind === 'water')!;
+    const watered = follow(home, radishTray(), [
+      ...lit(),
+      event(
+        108,
+        { type: 'watered', waterG: task.body.kind === 'water' ? task.body.waterMl : 0 },
+        { taskKey: task.key }
+      )
+    ]);
+    expect(waterAt(watered, now).share).to.be.within(0.8, 0.9001);
+    expect(askOf(watered, roundAt(home.rhythm, now), now).tasks).to.deep.equal([]);
+  });
+
+  it('asks at once for what a look found dry', () => {
+    const events = [
+      ...lit(),
+      event(79, { type: 'watered', waterG: 300 }),
+      event(80, { type: 'felt', moisture: 'dry' })
+    ];
+    expect(kinds(SOWN + 80 * HOUR, events)).to.include('water');
+  });
+
+  it('leaves a tray dry in the hours before its cut, where it can stand it', () => {
+    const cress = { cropKey: 'cress-garden', seedsPerCm2: 4.7 };
+    const opens = follow(home, radishTray(cress), lit()).forecast.marks.windowOpen.p50;
+    // At the round's hour three fifths of its water are left, less than this crop is kept at.
+    const at = (when: number) => {
+      const due = roundAt(home.rhythm, when).at;
+      const hours = (due - SOWN) / HOUR;
+      const events = [
+        ...lit(),
+        event(hours - 0.2, { type: 'felt', moisture: 'right' }),
+        event(hours - 0.1, { type: 'watered', waterG: 50 })
+      ];
+      return kinds(due, events, cress);
+    };
+    expect(at(opens)).not.to.include('water');
+    expect(at(opens - 1.5 * DAY)).to.include('water');
+  });
+
+  it('asks again for a tray watered in this round that is found dry', () => {
+    const now = SOWN + 108 * HOUR;
+    const [first] = ask(now, lit()).tasks;
+    const tick = event(108, { type: 'watered', waterG: 20 }, { taskKey: first!.key });
+    const [again] = ask(now, [...lit(), tick, event(108.1, { type: 'felt', moisture: 'dry' })]).tasks;
+    expect(again!.body.kind).to.equal('water');
+    expect(again!.key).not.to.equal(first!.key);
+  });
+
+  it('mists as the method says, and leaves a shut tray shut', () => {
+    const evening = at('2026-11-03T20:00Z');
+    const morning = at('2026-11-04T07:00Z');
+    const events = [sown()];
+    expect([kinds(evening, events), kinds(morning, events)]).to.deep.equal([[], []]);
+    expect(kinds(evening, events, { methodKey: 'light-hand' })).to.include('mist');
+    expect(kinds(evening, events, { methodKey: 'stack-and-light' })).not.to.include('mist');
+    expect(kinds(morning, events, { methodKey: 'stack-and-light' })).to.include('mist');
+  });
+
+  it('asks nothing of a tray that has ended', () => {
+    expect(ask(SOWN + 200 * HOUR, [...lit(), event(190, { type: 'ended', reason: 'mould' })])).to.deep.equal({
+      tasks: [],
+      look: null,
+      feel: false
+    });
+  });
+
+  it('puts above the list what is open, opening and to be prepared', () => {
+    const now = SOWN + 151 * HOUR;
+    const open = follow(home, radishTray(), [
+      ...lit(),
+      event(150, { type: 'looked', cue: 'windowOpen', reached: true })
+    ]);
+    const planned = follow(home, radishTray({ sowAt: now + 10 * HOUR }), []);
+    const today = walk([open, planned], roundAt(home.rhythm, now), now);
+    expect([today.windowsOpen.length, today.toPrepare.length, today.open]).to.deep.equal([1, 1, 1]);
+  });
+});
+
+describe('the way of a crop under a method', () => {
+  const [press, stack, light] = READY_METHODS;
+
+  it('is never against the crop’s nature, for all 45 under each method', () => {
+    expect(CROPS).to.have.length(45);
+    for (const crop of CROPS)
+      for (const method of READY_METHODS) {
+        const path = pathOf(crop, method);
+        if (crop.pressMaxGCm2 === 0) expect(path.pressGCm2, crop.key).to.equal(0);
+        if (path.cover === 'weight')
+          expect(path.pressGCm2, crop.key).to.be.within(crop.pressMinGCm2, crop.pressMaxGCm2);
+        if (crop.family === 'Poaceae' && crop.key !== 'maize-shoot')
+          expect(path.blackout, crop.key).to.equal(false);
+        if (crop.germinationLight === 'light')
+          expect(path).to.deep.equal({ cover: 'none', pressGCm2: 0, blackout: false, lightFrom: 'sown' });
+      }
+  });
+
+  it('follows the schools where the crop allows it', () => {
+    expect(pathOf(cropOf('radish'), press!)).to.deep.equal({
+      cover: 'weight',
+      pressGCm2: 4.5,
+      blackout: true,
+      lightFrom: 'lightReady'
+    });
+    expect(pathOf(cropOf('radish'), stack!)).to.deep.equal({
+      cover: 'stacked',
+      pressGCm2: 0,
+      blackout: false,
+      lightFrom: 'rooted'
+    });
+    expect(pathOf(cropOf('radish'), light!).cover).to.equal('lid');
+    expect(pathOf(cropOf('maize-shoot'), press!).lightFrom).to.equal(null);
+    expect(pathOf(cropOf('sorrel'), press!).cover).to.equal('lid');
+  });
+});
+
+describe('the weigh-in', () => {
+  const check = (grossG: number, tareG: number, share = 1) =>
+    checkWeighIn(cropOf('radish'), 450, { grossG, tareG, share });
+
+  it('takes the bowl off and sets the rest against seed and area', () => {
+    expect(check(312, 212)).to.deep.equal({ kind: 'fine', netG: 100 });
+    const gave = yieldOf(100, 10, 450);
+    expect(gave.gPerGSeed).to.equal(10);
+    expect(gave.gPerM2).to.be.closeTo(2222.2, 0.1);
+  });
+
+  it('asks about a weight that can hardly be, and for a part of the tray sooner', () => {
+    expect(check(230, 0)).to.include({ kind: 'implausible', mostG: 135 });
+    expect(check(100, 0, 0.25).kind).to.equal('implausible');
+    expect(check(135 * 1.49, 0).kind).to.equal('fine');
+  });
+
+  it('says what is wrong with one that cannot be', () => {
+    for (const [gross, tare, share] of [
+      [0, 0, 1],
+      [NaN, 0, 1],
+      [100, -1, 1],
+      [100, 100, 1],
+      [100, 0, 0],
+      [100, 0, 1.2]
+    ] as const)
+      expect(check(gross, tare, share).kind).to.equal('wrong');
+  });
+});

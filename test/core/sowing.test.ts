@@ -1,0 +1,204 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
+import { bandsOfSowing } from '../../src/core/picture/bands.ts';
+import { pictureOf } from '../../src/core/picture/picture.ts';
+import { foldEvents, type SowingState } from '../../src/core/sowing/fold.ts';
+import { dayOf, follow } from '../../src/core/sowing/follow.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { waterAt } from '../../src/core/water/level.ts';
+import { cellar, event, home, radishTray, sown, SOWN } from '../support/household.ts';
+
+const bodies: fc.Arbitrary<EventBody> = fc.oneof(
+  fc.constant<EventBody>({ type: 'soaked' }),
+  fc.constant<EventBody>({ type: 'drained' }),
+  fc.constant<EventBody>({ type: 'sown', waterG: 300 }),
+  fc.constant<EventBody>({ type: 'uncovered' }),
+  fc.constant<EventBody>({ type: 'lit' }),
+  fc.integer({ min: 1, max: 300 }).map((waterG): EventBody => ({ type: 'watered', waterG })),
+  fc.constantFrom<EventBody>({ type: 'felt', moisture: 'dry' }, { type: 'felt', moisture: 'wet' }),
+  fc
+    .record({
+      cue: fc.constantFrom('rooted' as const, 'lightReady' as const, 'windowOpen' as const),
+      reached: fc.boolean()
+    })
+    .map((look): EventBody => ({ type: 'looked', ...look })),
+  fc.constant<EventBody>({ type: 'cut', grossG: 90, tareG: 20, share: 0.25, last: false }),
+  fc.constant<EventBody>({ type: 'noted', text: 'hm' })
+);
+const story: fc.Arbitrary<SowingEvent[]> = fc
+  .array(fc.tuple(fc.integer({ min: 0, max: 300 }), bodies), { maxLength: 25 })
+  .map((parts) => parts.map(([hours, body], index) => event(hours + index / 1000, body)));
+
+const facts = ({ log: _log, ...rest }: SowingState) => ({ ...rest, ticked: [...rest.ticked].sort() });
+
+describe('a sowing’s events', () => {
+  it('undo undoes: taking an event back leaves what was before it', () => {
+    fc.assert(
+      fc.property(story, bodies, fc.integer({ min: 0, max: 300 }), (events, body, hours) => {
+        const extra = event(hours + 0.5, body, { taskKey: 'some-task' });
+        const undo = event(400, { type: 'undone', eventId: extra.id });
+        expect(facts(foldEvents([...events, extra, undo]))).to.deep.equal(facts(foldEvents(events)));
+      })
+    );
+  });
+
+  it('means the same in whatever order it arrives', () => {
+    fc.assert(
+      fc.property(story, (events) => {
+        expect(facts(foldEvents([...events].reverse()))).to.deep.equal(facts(foldEvents(events)));
+      })
+    );
+  });
+
+  it('counts a task ticked by two people once, and says so in the log', () => {
+    const tick = () => event(50, { type: 'watered', waterG: 120 }, { taskKey: 'water:2026-11-04.0' });
+    const state = foldEvents([sown(), tick(), tick()]);
+    expect(state.water.filter((fact) => 'addedG' in fact && fact.addedG === 120)).to.have.length(1);
+    expect(state.log.map(({ repeat }) => repeat)).to.deep.equal([false, false, true]);
+  });
+
+  it('lets the second person’s tick stand where the first takes theirs back', () => {
+    const [mine, yours] = [1, 2].map((n) =>
+      event(50 + n / 10, { type: 'watered', waterG: 120 }, { taskKey: 'water:1' })
+    );
+    const state = foldEvents([sown(), mine!, yours!, event(51, { type: 'undone', eventId: mine!.id })]);
+    expect(state.water).to.have.length(2);
+    expect(state.ticked.has('water:1')).to.equal(true);
+  });
+
+  it('passes through the stages, and is not turned back by a late tick', () => {
+    const events = [sown(), event(40, { type: 'uncovered' }), event(80, { type: 'lit' })];
+    expect(foldEvents(events.slice(0, 1)).stage).to.equal('press');
+    expect(foldEvents(events.slice(0, 2)).stage).to.equal('blackout');
+    expect(foldEvents([...events, event(81, { type: 'uncovered' })]).stage).to.equal('light');
+    expect(foldEvents([...events, event(90, { type: 'sown', waterG: 1 })]).sownAt).to.equal(SOWN);
+  });
+
+  it('ends with the last part, and takes a wrong end back', () => {
+    const part = (hours: number, share: number, last = false) =>
+      event(hours, { type: 'cut', grossG: 70, tareG: 20, share, last });
+    const half = foldEvents([sown(), part(170, 0.5)]);
+    expect([half.stage, half.cutShare]).to.deep.equal(['press', 0.5]);
+    const whole = foldEvents([sown(), part(170, 0.5), part(190, 0.5)]);
+    expect([whole.stage, whole.endedAt, whole.cuts.length]).to.deep.equal(['ended', SOWN + 190 * HOUR, 2]);
+    const wrong = event(100, { type: 'ended', reason: 'mould' });
+    expect(foldEvents([sown(), wrong]).lost).to.equal('mould');
+    expect(foldEvents([sown(), wrong, event(101, { type: 'undone', eventId: wrong.id })]).endedAt).to.equal(
+      null
+    );
+  });
+});
+
+describe('following a sowing', () => {
+  it('brings light and window forward when the lid lifts a day early', () => {
+    const before = follow(home, radishTray(), [sown()]);
+    const after = follow(home, radishTray(), [
+      sown(),
+      event(24, { type: 'looked', cue: 'rooted', reached: true })
+    ]);
+    expect(after.forecast.marks.windowOpen.p50).to.be.below(before.forecast.marks.windowOpen.p50 - 6 * HOUR);
+    expect(bandsOfSowing(after).open.p50).to.equal(after.forecast.marks.windowOpen.p50);
+  });
+
+  it('moves the forecast with the tray', () => {
+    const moved = follow(home, radishTray(), [sown(), event(10, { type: 'moved', placeId: cellar.id })]);
+    expect(moved.place.name).to.equal('Cellar');
+    expect(moved.forecast.marks.windowOpen.p50).to.be.above(
+      follow(home, radishTray(), [sown()]).forecast.marks.windowOpen.p50 + 2 * DAY
+    );
+  });
+
+  it('refuses a place that does not exist', () => {
+    expect(() => follow(home, radishTray({ placeId: 'nowhere' }), [])).to.throw('place that does not exist');
+  });
+
+  it('counts a soak from when it really began', () => {
+    const setup = radishTray({
+      cropKey: 'pea',
+      soakStartAt: SOWN - 12 * HOUR,
+      soakEndAt: SOWN - 2 * HOUR,
+      sowAt: SOWN
+    });
+    const late = follow(home, setup, [event(-10, { type: 'soaked' })]);
+    expect(late.soak.soakStart).to.equal(SOWN - 10 * HOUR);
+    expect(late.soak.soakH).to.be.within(8, 12);
+    expect(follow(home, setup, []).soak.soakEnd).to.equal(SOWN - 2 * HOUR);
+  });
+
+  it('counts days from sowing', () => {
+    expect([dayOf({ sownAt: SOWN }, SOWN + 3.9 * DAY), dayOf({ sownAt: SOWN }, SOWN - 1)]).to.deep.equal([
+      3, -1
+    ]);
+  });
+});
+
+describe('water in the medium', () => {
+  const grown = [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
+
+  it('starts full, dries faster in light than under cover, and is never less than none', () => {
+    const followed = follow(home, radishTray(), grown);
+    const share = (hours: number) => waterAt(followed, SOWN + hours * HOUR).share;
+    expect(share(0)).to.be.within(0.85, 0.92);
+    expect(share(0) - share(24)).to.be.below(0.1);
+    expect(share(90) - share(114)).to.be.above(0.3);
+    expect(share(2000)).to.equal(0);
+  });
+
+  it('never holds more than its capacity', () => {
+    const soaked = follow(home, radishTray(), [...grown, event(80, { type: 'watered', waterG: 5000 })]);
+    expect(waterAt(soaked, SOWN + 80 * HOUR).share).to.equal(1);
+  });
+
+  it('believes a look, as far as it goes', () => {
+    const share = (moisture: 'dry' | 'right' | 'wet') =>
+      waterAt(follow(home, radishTray(), [...grown, event(80, { type: 'felt', moisture })]), SOWN + 80 * HOUR)
+        .share;
+    expect(share('dry')).to.equal(0.3);
+    expect(share('right')).to.be.within(0.45, 0.85);
+    expect(share('wet')).to.equal(0.85);
+  });
+
+  it('loses nothing from a mesh, which holds nothing', () => {
+    expect(waterAt(follow(home, radishTray({ medium: 'mesh' }), grown), SOWN + 80 * HOUR)).to.deep.equal({
+      g: 0,
+      capacityG: 0,
+      share: 0
+    });
+  });
+});
+
+describe('the picture', () => {
+  const draw = (hours: number, ...more: SowingEvent[]) =>
+    pictureOf(follow(home, radishTray(), [sown(), ...more]), SOWN + hours * HOUR);
+
+  it('shows seed under its weight, then a dome, then green stems under the lamp', () => {
+    expect(draw(2)).to.include({ cover: 'weight', light: 'off' });
+    expect(draw(2).stems).to.equal(null);
+    expect(draw(60, event(50, { type: 'uncovered' })).cover).to.equal('dome');
+    const lit = draw(150, event(50, { type: 'uncovered' }), event(80, { type: 'lit' }));
+    expect(lit).to.include({ cover: 'none', light: 'lamp' });
+    expect(lit.stems!.green).to.be.above(0.9);
+    expect(lit.stems!.heightCm).to.be.within(4, 9);
+  });
+
+  it('grows, and never shrinks, until it is cut', () => {
+    let before = 0;
+    for (let hours = 0; hours <= 240; hours += 6) {
+      const height = draw(hours).stems?.heightCm ?? 0;
+      expect(height).to.be.at.least(before);
+      before = height;
+    }
+    expect(
+      draw(200, event(180, { type: 'cut', grossG: 60, tareG: 10, share: 0.5, last: false })).cut
+    ).to.equal(0.5);
+  });
+
+  it('shows seed that is to be soaked in its jar', () => {
+    const setup = radishTray({ cropKey: 'pea', soakStartAt: SOWN - 12 * HOUR, soakEndAt: SOWN - 2 * HOUR });
+    expect(pictureOf(follow(home, setup, []), SOWN - 13 * HOUR)).to.include({ vessel: 'jar', jarWater: 0 });
+    expect(
+      pictureOf(follow(home, setup, [event(-12, { type: 'soaked' })]), SOWN - 5 * HOUR).jarWater
+    ).to.equal(0.8);
+  });
+});

@@ -1,0 +1,261 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { Clock } from '../../src/core/clock/clock.ts';
+import { CROPS, cropOf } from '../../src/core/crops/library.ts';
+import { DAY, zoneOf } from '../../src/core/time/zone.ts';
+import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD, type SowingEvidence } from '../../src/core/window/learn.ts';
+import { MARKS } from '../../src/core/window/marks.ts';
+import { phi, phiInverse } from '../../src/core/window/normal.ts';
+import { SPREAD } from '../../src/core/window/spread.ts';
+import { steadyPlace } from '../support/rhythm.ts';
+
+const SOWN = Date.parse('2026-11-02T08:00Z');
+const input = (more: Partial<ForecastInput> = {}): ForecastInput => ({
+  crop: cropOf('radish'),
+  zone: zoneOf('Europe/Madrid'),
+  latitudeDeg: 43.4,
+  sownAt: SOWN,
+  unsoaked: false,
+  stays: [{ from: SOWN, place: steadyPlace(21) }],
+  lightFrom: 'lightReady',
+  litAt: null,
+  seen: [],
+  belief: NEW_HOUSEHOLD,
+  ...more
+});
+const days = (at: number) => (at - SOWN) / DAY;
+const dim = { ...steadyPlace(21), light: { kind: 'sill', aspect: 'away', back: false } as const };
+
+describe('the normal distribution', () => {
+  it('holds known values and inverts itself', () => {
+    expect(phi(0)).to.be.closeTo(0.5, 1e-15);
+    expect(phi(1.959963984540054)).to.be.closeTo(0.975, 1e-14);
+    expect(phi(-8)).to.be.closeTo(6.22096057427e-16, 1e-23);
+    fc.assert(
+      fc.property(fc.double({ min: 1e-9, max: 1 - 1e-9, noNaN: true }), (p) => {
+        expect(phi(phiInverse(p))).to.be.closeTo(p, 1e-13);
+      })
+    );
+  });
+});
+
+describe('the crop’s clock', () => {
+  const clocks = fc
+    .array(fc.tuple(fc.double({ min: 0.01, max: 1, noNaN: true }), fc.integer({ min: 1, max: 5 * DAY })), {
+      minLength: 1,
+      maxLength: 8
+    })
+    .map((parts) => {
+      let from = SOWN;
+      return new Clock(
+        parts.map(([rate, long]) => {
+          const stretch = { from, rate };
+          from += long;
+          return stretch;
+        })
+      );
+    });
+
+  it('never runs backwards', () => {
+    fc.assert(
+      fc.property(
+        clocks,
+        fc.integer({ min: 0, max: 40 * DAY }),
+        fc.integer({ min: 0, max: 10 * DAY }),
+        (clock, start, more) => {
+          expect(clock.tau(SOWN + start + more)).to.be.at.least(clock.tau(SOWN + start));
+        }
+      )
+    );
+  });
+
+  it('tells when it shows what it shows', () => {
+    fc.assert(
+      fc.property(clocks, fc.integer({ min: 1000, max: 40 * DAY }), (clock, since) => {
+        expect(clock.when(clock.tau(SOWN + since))).to.be.closeTo(SOWN + since, 2000);
+      })
+    );
+  });
+
+  it('stands still where nothing grows, and says never', () => {
+    expect(new Clock([{ from: SOWN, rate: 0 }]).when(1)).to.equal(Infinity);
+    const { marks } = forecast(
+      input({ crop: cropOf('basil'), stays: [{ from: SOWN, place: steadyPlace(8) }] })
+    );
+    expect(marks.windowOpen.p50).to.equal(Infinity);
+  });
+});
+
+describe('the forecast', () => {
+  it('keeps marks and quantiles in order for every crop', () => {
+    for (const crop of CROPS) {
+      const { marks } = forecast(input({ crop }));
+      for (const mark of MARKS) {
+        expect(marks[mark].p10).to.be.below(marks[mark].p50);
+        expect(marks[mark].p50).to.be.below(marks[mark].p90);
+      }
+      expect(
+        marks.rooted.p50 <= marks.lightReady.p50 && marks.lightReady.p50 < marks.windowOpen.p50,
+        crop.key
+      ).to.equal(true);
+      expect(
+        marks.windowOpen.p50 < marks.windowBest.p50 && marks.windowBest.p50 < marks.windowClose.p50,
+        crop.key
+      ).to.equal(true);
+    }
+  });
+
+  it('is brought forward, with the light, by a lid that lifts a day early', () => {
+    const plain = forecast(input());
+    const early = forecast(
+      input({ seen: [{ mark: 'rooted', notYetAt: SOWN + 0.9 * DAY, reachedAt: SOWN + 1 * DAY }] })
+    );
+    expect(days(early.marks.lightReady.p50)).to.be.below(days(plain.marks.lightReady.p50) - 0.2);
+    expect(days(early.marks.windowOpen.p50)).to.be.below(days(plain.marks.windowOpen.p50) - 0.4);
+  });
+
+  it('narrows with every look at an early stage', () => {
+    const width = (more: Partial<ForecastInput>) => {
+      const { p10, p90 } = forecast(input(more)).marks.windowOpen;
+      return p90 - p10;
+    };
+    const rooted = { mark: 'rooted' as const, notYetAt: SOWN + 1.9 * DAY, reachedAt: SOWN + 2.1 * DAY };
+    const ready = { mark: 'lightReady' as const, notYetAt: SOWN + 3.1 * DAY, reachedAt: SOWN + 3.3 * DAY };
+    expect(width({ seen: [rooted] })).to.be.below(width({}) * 0.8);
+    expect(width({ seen: [rooted, ready] })).to.be.below(width({ seen: [rooted] }));
+  });
+
+  it('moves later, never earlier, with each "not yet"', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (first, more) => {
+          const at = (day: number) =>
+            forecast(input({ seen: [{ mark: 'windowOpen', notYetAt: SOWN + day * DAY, reachedAt: null }] }))
+              .marks.windowOpen;
+          const [before, after] = [at(first), at(first + more)];
+          expect(after.p50).to.be.at.least(before.p50 - 1);
+          expect(after.p10).to.be.at.least(SOWN + (first + more) * DAY - 1);
+        }
+      )
+    );
+  });
+
+  it('is the moment itself once the cue was seen', () => {
+    const { marks, chance } = forecast(
+      input({ seen: [{ mark: 'windowOpen', notYetAt: null, reachedAt: SOWN + 6 * DAY }] })
+    );
+    expect(marks.windowOpen).to.deep.equal({
+      p10: SOWN + 6 * DAY,
+      p50: SOWN + 6 * DAY,
+      p90: SOWN + 6 * DAY,
+      seen: true
+    });
+    expect([chance('windowOpen', SOWN + 5 * DAY), chance('windowOpen', SOWN + 7 * DAY)]).to.deep.equal([
+      0, 1
+    ]);
+  });
+
+  it('slows on a dim sill from first light on, not before', () => {
+    const [lamp, sill] = [forecast(input()), forecast(input({ stays: [{ from: SOWN, place: dim }] }))];
+    expect(sill.marks.lightReady.p50).to.be.closeTo(lamp.marks.lightReady.p50, 1000);
+    expect(days(sill.marks.windowOpen.p50)).to.be.above(days(lamp.marks.windowOpen.p50) + 3);
+  });
+
+  it('follows a tray that is moved from the cold into the warm', () => {
+    const cold = { from: SOWN, place: steadyPlace(12) };
+    const stay = forecast(input({ stays: [cold] }));
+    const moved = forecast(input({ stays: [cold, { from: SOWN + 2 * DAY, place: steadyPlace(24) }] }));
+    expect(moved.marks.windowOpen.p50).to.be.below(stay.marks.windowOpen.p50);
+  });
+
+  it('starts late for seed that wanted a soak and had none', () => {
+    const crop = cropOf('pea');
+    const late =
+      forecast(input({ crop, unsoaked: true })).marks.rooted.p50 - forecast(input({ crop })).marks.rooted.p50;
+    expect(late / DAY).to.be.within(0.5, 0.9);
+    expect(forecast(input({ unsoaked: true })).marks.rooted.p50).to.equal(forecast(input()).marks.rooted.p50);
+  });
+
+  it('keeps maize shoots dark to the end', () => {
+    const crop = cropOf('maize-shoot');
+    const { marks } = forecast(input({ crop, lightFrom: null, stays: [{ from: SOWN, place: dim }] }));
+    expect(days(marks.windowOpen.p50)).to.be.closeTo(8.5, 0.01);
+  });
+});
+
+describe('learning', () => {
+  /** The same posterior by brute force: all unknowns at once, by solving the normal equations. */
+  function dense(sowings: SowingEvidence[], target: string): { mean: number; variance: number } {
+    const crops = [...new Set([...sowings.map(({ cropKey }) => cropKey), target])];
+    const size = 1 + crops.length + sowings.length;
+    const precision = Array.from({ length: size }, () => new Array<number>(size).fill(0));
+    const right = new Array<number>(size).fill(0);
+    precision[0]![0]! += 1 / SPREAD.household ** 2;
+    crops.forEach((_, index) => (precision[1 + index]![1 + index]! += 1 / SPREAD.crop ** 2));
+    sowings.forEach((sowing, index) => {
+      const own = 1 + crops.length + index;
+      precision[own]![own]! += 1 / sowing.durationCv ** 2;
+      const parts = [0, 1 + crops.indexOf(sowing.cropKey), own];
+      for (const mark of sowing.marks)
+        for (const a of parts) {
+          right[a]! += mark.mean / mark.variance;
+          for (const b of parts) precision[a]![b]! += 1 / mark.variance;
+        }
+    });
+    const pick = new Array<number>(size).fill(0);
+    pick[0] = 1;
+    pick[1 + crops.indexOf(target)] = 1;
+    const dot = (a: number[], b: number[]) => a.reduce((sum, value, index) => sum + value * b[index]!, 0);
+    return { mean: dot(pick, solve(precision, right)), variance: dot(pick, solve(precision, pick)) };
+  }
+
+  function solve(matrix: number[][], right: number[]): number[] {
+    const rows = matrix.map((row, index) => [...row, right[index]!]);
+    rows.forEach((row, pivot) => {
+      for (let other = 0; other < rows.length; other += 1) {
+        if (other === pivot) continue;
+        const factor = rows[other]![pivot]! / row[pivot]!;
+        for (let column = pivot; column <= rows.length; column += 1)
+          rows[other]![column]! -= factor * row[column]!;
+      }
+    });
+    return rows.map((row, index) => row[rows.length]! / row[index]!);
+  }
+
+  const evidence = fc.record({
+    cropKey: fc.constantFrom('radish', 'pea', 'kale'),
+    durationCv: fc.double({ min: 0.05, max: 0.2, noNaN: true }),
+    marks: fc.array(
+      fc.record({
+        mean: fc.double({ min: -0.4, max: 0.4, noNaN: true }),
+        variance: fc.double({ min: 0.001, max: 0.05, noNaN: true })
+      }),
+      { minLength: 1, maxLength: 3 }
+    )
+  });
+
+  it('is the exact posterior, for crops grown before and not', () => {
+    fc.assert(
+      fc.property(
+        fc.array(evidence, { maxLength: 6 }),
+        fc.constantFrom('radish', 'pea', 'kale', 'basil'),
+        (sowings, target) => {
+          const belief = beliefFor(learn(sowings), target);
+          const truth = dense(sowings, target);
+          expect(belief.mean).to.be.closeTo(truth.mean, 1e-9);
+          expect(belief.variance).to.be.closeTo(truth.variance, 1e-9);
+        }
+      )
+    );
+  });
+
+  it('leaves a household that has seen nothing where it was', () => {
+    expect(beliefFor(learn([]), 'radish')).to.deep.equal(NEW_HOUSEHOLD);
+    expect(beliefFor(learn([{ cropKey: 'radish', durationCv: 0.1, marks: [] }]), 'radish')).to.deep.equal(
+      NEW_HOUSEHOLD
+    );
+  });
+});
