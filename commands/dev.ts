@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
-import { db } from '../src/server/db/connection.ts';
+import { closeDb } from '../src/server/db/connection.ts';
 import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
 import { ensureDatabase } from './lib/database.ts';
@@ -14,7 +14,7 @@ await runCommand(async () => {
   const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
   process.env.BROTE_APP_URL = database.appUrl;
   await seedDemo(Date.now());
-  await db().end();
+  await closeDb();
   say('The demo’s data is ready. Ctrl-C stops both servers.');
   const vite = spawn(
     'node',

@@ -1,4 +1,4 @@
-import { db } from '../../src/server/db/connection.ts';
+import { closeDb } from '../../src/server/db/connection.ts';
 import { ensureBuild } from './build.ts';
 import { startCluster, type Cluster } from './cluster.ts';
 import { dataFolder, type DataName } from './dataFolder.ts';
@@ -42,9 +42,7 @@ export async function upAndRunning({ data, fill, fresh, greeting }: Options): Pr
       say('\nStopping ...');
       server.close();
       server.closeAllConnections();
-      void db()
-        .end({ timeout: 2 })
-        .finally(() => {
+      void closeDb().finally(() => {
           down();
           process.exit(0);
         });

@@ -17,9 +17,11 @@ export function db(): Sql {
   return shared;
 }
 
-/** Uses these connections from now on: for tests and for commands that write without the web server. */
-export function useConnection(sql: Sql): void {
-  shared = sql;
+/** Ends the application's connections; the next use opens new ones. */
+export async function closeDb(): Promise<void> {
+  const ending = shared;
+  shared = null;
+  await ending?.end({ timeout: 2 });
 }
 
 /**

@@ -81,7 +81,7 @@ export const UNDER_WAY: Story[] = [
   story('broccoli', 'tray', 'top', 2.6),
   story('sunflower', 'pot', 'middle', 6.4, { medium: 'seed-mix' }),
   story('arugula', 'pot', 'bottom', 6.9, { method: 'light-hand' }),
-  story('cress-garden', 'six', 'sill', 0.6, { method: 'light-hand', medium: 'hemp-mat' }),
+  story('cress-garden', 'six', 'sill', 0.4, { method: 'light-hand', medium: 'hemp-mat' }),
   story('pea', 'pot', 'sill', 8.3, { count: 2, medium: 'seed-mix' }),
   story('mustard', 'tray', 'stairs', 6.5)
 ];
