@@ -12,7 +12,16 @@ import { freshDatabase } from '../support/database.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';
 import { household, settings } from '../support/settings.ts';
 
-const TABLES = ['households', 'members', 'sessions', 'places', 'containers', 'sowings', 'events', 'sign_in_attempts'];
+const TABLES = [
+  'households',
+  'members',
+  'sessions',
+  'places',
+  'containers',
+  'sowings',
+  'events',
+  'sign_in_attempts'
+];
 
 async function refusal(work: Promise<unknown>): Promise<string> {
   try {
@@ -36,7 +45,9 @@ describe('the database', () => {
 
   const sow = async (home: { id: string; placeId: string }, id = randomUUID()) => {
     const setup = radishTray({ id, placeId: home.placeId });
-    await inHousehold(home.id, (tx) => addSowing(tx, home.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() }));
+    await inHousehold(home.id, (tx) =>
+      addSowing(tx, home.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() })
+    );
     return id;
   };
 
@@ -63,7 +74,8 @@ describe('the database', () => {
       select relname as table_name from pg_attribute a join pg_class c on c.oid = a.attrelid
       where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace and a.attname = 'household_id'`;
     expect(columns.map(({ table_name }) => table_name)).to.have.members(TABLES);
-    const [role] = await db()`select rolsuper, rolbypassrls, rolcreaterole, rolcreatedb from pg_roles where rolname = current_user`;
+    const [role] =
+      await db()`select rolsuper, rolbypassrls, rolcreaterole, rolcreatedb from pg_roles where rolname = current_user`;
     expect(Object.values(role!)).to.deep.equal([false, false, false, false]);
   });
 
@@ -89,11 +101,21 @@ describe('the database', () => {
   it('only ever adds events', async () => {
     const id = await sow(one);
     await inHousehold(one.id, (tx) => addEvents(tx, one.id, id, [sown()]));
-    expect(await refusal(inHousehold(one.id, (tx) => tx`update events set at = now()`))).to.include('permission denied');
-    expect(await refusal(inHousehold(one.id, (tx) => tx`delete from events`))).to.include('permission denied');
-    expect(await refusal(inHousehold(one.id, (tx) => tx`update sowings set seed_g = 1`))).to.include('permission denied');
-    expect(await refusal(Promise.resolve(db()`select * from brote_meta.migrations`))).to.include('permission denied');
-    expect(await refusal(inHousehold(one.id, (tx) => tx`select * from sign_in_attempts`))).to.include('permission denied');
+    expect(await refusal(inHousehold(one.id, (tx) => tx`update events set at = now()`))).to.include(
+      'permission denied'
+    );
+    expect(await refusal(inHousehold(one.id, (tx) => tx`delete from events`))).to.include(
+      'permission denied'
+    );
+    expect(await refusal(inHousehold(one.id, (tx) => tx`update sowings set seed_g = 1`))).to.include(
+      'permission denied'
+    );
+    expect(await refusal(Promise.resolve(db()`select * from brote_meta.migrations`))).to.include(
+      'permission denied'
+    );
+    expect(await refusal(inHousehold(one.id, (tx) => tx`select * from sign_in_attempts`))).to.include(
+      'permission denied'
+    );
   });
 
   it('keeps a sowing and an event sent twice as one', async () => {
@@ -115,15 +137,26 @@ describe('the database', () => {
   it('lets two households use the same id without meeting', async () => {
     const id = await sow(one);
     await sow(other, id);
-    const [mine, theirs] = await Promise.all([one, other].map((home) => inHousehold(home.id, (tx) => findSowing(tx, id))));
+    const [mine, theirs] = await Promise.all(
+      [one, other].map((home) => inHousehold(home.id, (tx) => findSowing(tx, id)))
+    );
     expect(mine!.setup.placeId).to.equal(one.placeId);
     expect(theirs!.setup.placeId).to.equal(other.placeId);
   });
 
   it('gives back what was planned, to the millisecond', async () => {
     const id = randomUUID();
-    const setup = radishTray({ id, placeId: one.placeId, germinationPct: 81.5, count: 3, soakStartAt: SOWN - 1_234_567, soakEndAt: SOWN - 1_000 });
-    await inHousehold(one.id, (tx) => addSowing(tx, one.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() }));
+    const setup = radishTray({
+      id,
+      placeId: one.placeId,
+      germinationPct: 81.5,
+      count: 3,
+      soakStartAt: SOWN - 1_234_567,
+      soakEndAt: SOWN - 1_000
+    });
+    await inHousehold(one.id, (tx) =>
+      addSowing(tx, one.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() })
+    );
     expect((await inHousehold(one.id, (tx) => findSowing(tx, id)))!.setup).to.deep.equal(setup);
   });
 
@@ -136,8 +169,10 @@ describe('the database', () => {
   it('lists what is under way and what has ended, as the events say', async () => {
     const home = await household('Next door');
     const id = await sow(home);
-    const given = (events: Parameters<typeof addEvents>[3]) => inHousehold(home.id, (tx) => addEvents(tx, home.id, id, events));
-    const lists = () => inHousehold(home.id, async (tx) => [(await listUnderWay(tx)).length, (await listEnded(tx, 10)).length]);
+    const given = (events: Parameters<typeof addEvents>[3]) =>
+      inHousehold(home.id, (tx) => addEvents(tx, home.id, id, events));
+    const lists = () =>
+      inHousehold(home.id, async (tx) => [(await listUnderWay(tx)).length, (await listEnded(tx, 10)).length]);
     expect(await lists()).to.deep.equal([1, 0]);
     const end = event(90, { type: 'ended', reason: 'other' });
     await given([sown(), end]);

@@ -14,7 +14,13 @@ import { listEnded, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';
 
 // Whatever the hour and season it is started in, the demo must show the same scenes.
-for (const start of ['2026-11-23T14:40Z', '2026-11-23T22:15Z', '2027-03-28T03:00Z', '2028-02-29T07:05Z', '2026-07-01T19:00Z'])
+for (const start of [
+  '2026-11-23T14:40Z',
+  '2026-11-23T22:15Z',
+  '2027-03-28T03:00Z',
+  '2028-02-29T07:05Z',
+  '2026-07-01T19:00Z'
+])
   describe(`the demo started ${start}`, function () {
     this.timeout(60_000);
     const now = Date.parse(start);
@@ -29,7 +35,8 @@ for (const start of ['2026-11-23T14:40Z', '2026-11-23T22:15Z', '2027-03-28T03:00
       rhythm = rhythmOf(session!.household);
       await inHousehold(id, async (tx) => {
         const facts = factsOf(session!.household, await listPlaces(tx));
-        const all = (records: Awaited<ReturnType<typeof listEnded>>) => records.map(({ setup, events }) => follow(facts, setup, events));
+        const all = (records: Awaited<ReturnType<typeof listEnded>>) =>
+          records.map(({ setup, events }) => follow(facts, setup, events));
         [underWay, ended] = [all(await listUnderWay(tx)), all(await listEnded(tx, 100))];
       });
     });
@@ -37,7 +44,8 @@ for (const start of ['2026-11-23T14:40Z', '2026-11-23T22:15Z', '2027-03-28T03:00
 
     it('has trays at every stage, on every shape of container', () => {
       const stages = new Set(underWay.map(({ state }) => state.stage));
-      for (const stage of ['prepare', 'press', 'light'] as const) expect(stages.has(stage), stage).to.equal(true);
+      for (const stage of ['prepare', 'press', 'light'] as const)
+        expect(stages.has(stage), stage).to.equal(true);
       expect(new Set(underWay.map(({ setup }) => setup.container.shape)).size).to.equal(3);
       expect(new Set(underWay.map(({ crop }) => crop.key)).size).to.be.at.least(6);
     });
@@ -58,7 +66,10 @@ for (const start of ['2026-11-23T14:40Z', '2026-11-23T22:15Z', '2027-03-28T03:00
         const net = state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
         const { gPerM2 } = yieldOf(net, setup.seedG, areaCm2);
         expect(gPerM2, crop.key).to.be.within(crop.yieldLowGM2 * 0.7, crop.yieldHighGM2 * 1.3);
-        expect((state.endedAt! - sownAt) / DAY, crop.key).to.be.within(crop.windowOpenD21 * 0.8, crop.windowCloseD21 * 3);
+        expect((state.endedAt! - sownAt) / DAY, crop.key).to.be.within(
+          crop.windowOpenD21 * 0.8,
+          crop.windowCloseD21 * 3
+        );
         expect(state.water.length, crop.key).to.be.at.least(2);
       }
     });
@@ -69,7 +80,8 @@ for (const start of ['2026-11-23T14:40Z', '2026-11-23T22:15Z', '2027-03-28T03:00
           expect(event.at, crop.key).to.be.below(now);
           expect(rhythm.zone.minutes(event.at), crop.key).to.be.within(440, 1330);
         }
-      for (const { state } of underWay) for (const { event } of state.log) expect(event.at).to.be.below(now - HOUR / 2);
+      for (const { state } of underWay)
+        for (const { event } of state.log) expect(event.at).to.be.below(now - HOUR / 2);
     });
   });
 

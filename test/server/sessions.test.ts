@@ -1,7 +1,14 @@
 import { expect } from 'chai';
 import postgres from 'postgres';
 import { hashPassphrase, isPassphrase } from '../../src/server/sessions/passphrase.ts';
-import { anyHousehold, demoHousehold, endSession, openSession, signIn, startSession } from '../../src/server/sessions/sessions.ts';
+import {
+  anyHousehold,
+  demoHousehold,
+  endSession,
+  openSession,
+  signIn,
+  startSession
+} from '../../src/server/sessions/sessions.ts';
 import { freshDatabase } from '../support/database.ts';
 import { household, PASSPHRASE } from '../support/settings.ts';
 
@@ -29,7 +36,11 @@ describe('signing in', () => {
     const stored = await hashPassphrase(PASSPHRASE);
     expect(stored).to.match(/^\$argon2id\$/);
     expect(stored).not.to.include(PASSPHRASE);
-    expect([await isPassphrase(stored, PASSPHRASE), await isPassphrase(stored, 'wrong'), await isPassphrase(null, PASSPHRASE)]).to.deep.equal([true, false, false]);
+    expect([
+      await isPassphrase(stored, PASSPHRASE),
+      await isPassphrase(stored, 'wrong'),
+      await isPassphrase(null, PASSPHRASE)
+    ]).to.deep.equal([true, false, false]);
   });
 
   it('takes household and passphrase, however the name is written', async () => {
@@ -66,7 +77,10 @@ describe('signing in', () => {
   });
 
   it('says the same of a wrong name and a wrong passphrase', async () => {
-    const [name, passphrase] = [await signIn('Nowhere', PASSPHRASE, 'Ilo'), await signIn('Upstairs', 'wrong', 'Ilo')];
+    const [name, passphrase] = [
+      await signIn('Nowhere', PASSPHRASE, 'Ilo'),
+      await signIn('Upstairs', 'wrong', 'Ilo')
+    ];
     expect(name).to.deep.equal(passphrase);
   });
 

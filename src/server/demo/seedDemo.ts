@@ -3,7 +3,8 @@ import { cropOf } from '../../core/crops/library.ts';
 import { DEFAULT_METHOD, methodOf } from '../../core/methods/method.ts';
 import { plan } from '../../core/plan/plan.ts';
 import { soakFrom, soonest, type SoakPlan } from '../../core/soak/schedule.ts';
-import type { HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { SowingEvent } from '../../core/events/event.ts';
+import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import { roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
@@ -65,14 +66,25 @@ interface Growing {
 
 async function growStory(tx: Tx, growing: Growing): Promise<void> {
   const { household, facts, members, chance, now, story, ended } = growing;
-  const soak = whenStarted(growing);
-  const setup = setupOf(growing, soak);
   // Those under way are grown up to the round before this one, so that this one is still to be walked.
   const until = ended ? now - 2 * HOUR : roundsBetween(facts.rhythm, now - DAY, now - HOUR).at(-1)! - HOUR;
   const nature = natureOf(story.crop, ended ? HOUSEHOLD_PACE : 0, chance);
   if (!ended) nature.pace = story.pace ?? 1;
-  const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
-  const events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
+  let soak: SoakPlan;
+  let setup: SowingSetup;
+  let events: SowingEvent[];
+  // Looks move the forecast off the day that was aimed for: start a little earlier or later until it holds.
+  for (let tries = 0, aim = story.opensInD; ; tries += 1) {
+    soak = whenStarted(growing, aim);
+    setup = setupOf(growing, soak);
+    const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
+    events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
+    const opensInD = (follow(facts, setup, events).forecast.marks.windowOpen.p50 - now) / DAY;
+    const off = opensInD - story.opensInD;
+    if (ended || story.opensInD < 0 || story.sownAgoD !== undefined || Math.abs(off) < 0.3 || tries === 6)
+      break;
+    aim -= off * 0.8;
+  }
   await addSowing(tx, household.id, setup, {
     memberId: members[0]!,
     at: soak.soakStart ?? soak.sowAt,
@@ -82,8 +94,10 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
 }
 
 /** When it must have been started for its window to open when the story says. */
-function whenStarted({ facts, story, now }: Growing): SoakPlan {
+function whenStarted({ facts, story, now }: Growing, opensInD: number): SoakPlan {
   const crop = cropOf(story.crop);
+  if (story.sownAgoD !== undefined)
+    return soonest(crop, facts.rhythm, Math.round(now - story.sownAgoD * DAY - crop.soakBestH * HOUR));
   const tried = plan({
     crop,
     container: story.container,
@@ -100,7 +114,7 @@ function whenStarted({ facts, story, now }: Growing): SoakPlan {
   });
   const opensAfter = tried.forecast.marks.windowOpen.p50 - tried.soak.sowAt;
   const lead = (crop.soakBestH + (crop.soakBestH > 0 ? crop.drainH : 0)) * HOUR;
-  return soonest(crop, facts.rhythm, Math.round(now + story.opensInD * DAY - opensAfter - lead));
+  return soonest(crop, facts.rhythm, Math.round(now + opensInD * DAY - opensAfter - lead));
 }
 
 function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {

@@ -5,7 +5,7 @@
 
   interface Props {
     picture: Picture;
-    /** Said to those who cannot see it. */
+    /** Said to those who cannot see it; empty where the words beside it say as much. */
     label: string;
     /** Width of the scene in tenths of a cm: the same for all that are to be compared. */
     scene?: number;
@@ -71,8 +71,9 @@
     : ''}"
   class:lost={picture.lost}
   viewBox="0 0 {scene} {Math.round(height)}"
-  role="img"
-  aria-label={label}
+  role={label ? 'img' : undefined}
+  aria-label={label || undefined}
+  aria-hidden={label ? undefined : 'true'}
 >
   {#if picture.vessel === 'jar'}
     <JarDrawing

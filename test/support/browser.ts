@@ -1,0 +1,135 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Server } from 'node:http';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { expect } from 'chai';
+import { serve } from '../../commands/lib/web.ts';
+import { seedDemo } from '../../src/server/demo/seedDemo.ts';
+import { inHousehold } from '../../src/server/db/connection.ts';
+import { moveClock } from '../../src/server/households/household.ts';
+import { freshDatabase } from './database.ts';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** The demo's clock in tests, whatever the hour they run at: a winter morning, 10:40 in its household. */
+const MORNING = Date.parse('2027-01-12T09:40Z');
+
+async function seedAt(now: number): Promise<void> {
+  const id = await seedDemo(now);
+  await inHousehold(id, (tx) => moveClock(tx, now - Date.now()));
+}
+
+/** The built application with a browser before it. */
+export interface Stage {
+  url: string;
+  browser: Browser;
+  /** A page of its own session, which fails the test on any script error, refused style or foreign request. */
+  page(options?: Parameters<Browser['newContext']>[0]): Promise<Page>;
+  close(): Promise<void>;
+}
+
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+export const DESK = { viewport: { width: 1280, height: 800 } };
+
+/** @param demo whether the server lets anyone into its demo, as `npm run demo` does */
+export async function setStage(demo: boolean): Promise<Stage> {
+  const database = await freshDatabase();
+  process.env.BROTE_DEMO = demo ? '1' : '';
+  if (demo) await seedAt(MORNING);
+  const { url, server } = await serve('127.0.0.1', 0);
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--no-first-run'
+    ]
+  });
+  const contexts: BrowserContext[] = [];
+  const troubles: string[] = [];
+  return {
+    url,
+    browser,
+    async page(options = DESK) {
+      const context = await browser.newContext({
+        locale: 'en-GB',
+        timezoneId: 'Europe/Madrid',
+        reducedMotion: 'reduce',
+        ...options
+      });
+      contexts.push(context);
+      const page = await context.newPage();
+      page.setDefaultTimeout(15_000);
+      page.on('pageerror', (error) => troubles.push(`script: ${error.message}`));
+      page.on('console', (message) => {
+        if (message.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(message.text()))
+          troubles.push(`console: ${message.text()}`);
+      });
+      page.on('request', (request) => {
+        if (!request.url().startsWith(url) && !request.url().startsWith('data:'))
+          troubles.push(`left the machine: ${request.url()}`);
+      });
+      return page;
+    },
+    async close() {
+      for (const context of contexts) await context.close();
+      await browser.close();
+      await stop(server);
+      await database.drop();
+      expect(troubles).to.deep.equal([]);
+    }
+  };
+}
+
+function stop(server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    server.close(() => resolve());
+    server.closeAllConnections();
+  });
+}
+
+/** Goes to a page and waits until its scripts have taken over. */
+export async function open(page: Page, stage: Stage, path: string): Promise<void> {
+  await page.goto(stage.url + path.slice(1), { waitUntil: 'networkidle' });
+}
+
+/** Fails on what axe finds serious or critical on the page as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  // Run in the page's own world would be refused by its policy; an isolated evaluation is not.
+  await page.evaluate(axeSource);
+  const found = await page.evaluate(async () => {
+    const axe = (
+      globalThis as unknown as {
+        axe: { run(): Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };
+      }
+    ).axe;
+    const { violations } = await axe.run();
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`);
+  });
+  expect(found).to.deep.equal([]);
+}
+
+/** Fails where the page is wider than the screen, or a thing to touch is smaller than 44 px. */
+export async function expectFitsThumb(page: Page): Promise<void> {
+  const { over, small } = await page.evaluate(() => ({
+    over: document.documentElement.scrollWidth - window.innerWidth,
+    small: [
+      ...document.querySelectorAll<HTMLElement>('main button, main .tick, nav a, main input, main select')
+    ]
+      .filter(
+        (element) =>
+          element.offsetParent !== null &&
+          element.getAttribute('type') !== 'radio' &&
+          !element.closest('label')
+      )
+      .map((element) => ({ box: element.getBoundingClientRect(), html: element.outerHTML.slice(0, 90) }))
+      .filter(({ box }) => box.height < 43.5)
+      .map(({ html, box }) => `${Math.round(box.height)} px: ${html}`)
+  }));
+  expect(over, 'wider than the screen').to.be.at.most(0);
+  expect(small).to.deep.equal([]);
+}
