@@ -43,9 +43,9 @@ export async function upAndRunning({ data, fill, fresh, greeting }: Options): Pr
       server.close();
       server.closeAllConnections();
       void closeDb().finally(() => {
-          down();
-          process.exit(0);
-        });
+        down();
+        process.exit(0);
+      });
     };
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
   } catch (error) {

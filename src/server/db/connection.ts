@@ -3,25 +3,27 @@ import postgres from 'postgres';
 export type Sql = postgres.Sql;
 export type Tx = postgres.TransactionSql;
 
-let shared: Sql | null = null;
+let shared: { url: string; sql: Sql } | null = null;
 
 /**
  * The application's connections, made on first use from `BROTE_APP_URL`, which the start command sets.
  * @throws Error where the server was started without it
  */
 export function db(): Sql {
-  if (shared) return shared;
   const url = process.env.BROTE_APP_URL;
   if (!url) throw new Error('BROTE_APP_URL is not set: start Brote with `npm start`, which sets it.');
-  shared = postgres(url, { max: 10, idle_timeout: 60, onnotice: () => {} });
-  return shared;
+  if (shared?.url !== url) {
+    void shared?.sql.end({ timeout: 2 });
+    shared = { url, sql: postgres(url, { max: 10, idle_timeout: 60, onnotice: () => {} }) };
+  }
+  return shared.sql;
 }
 
 /** Ends the application's connections; the next use opens new ones. */
 export async function closeDb(): Promise<void> {
   const ending = shared;
   shared = null;
-  await ending?.end({ timeout: 2 });
+  await ending?.sql.end({ timeout: 2 });
 }
 
 /**

@@ -48,9 +48,11 @@
 {#snippet plants(x: number)}
   <g transform="translate({Math.round(x)} {top + surface})">
     {#if picture.stems}
-      <g transform="translate(4 -2)" class="behind" aria-hidden="true">
-        <path class="stem" d={stand.stems} transform="translate({cellWidth - 6} 0) scale(-1 0.92)" />
-        <path class="leaf" d={stand.leaves} transform="translate({cellWidth - 6} 0) scale(-1 0.92)" />
+      <!-- The row behind: the same plants, half a step aside and a little lower. -->
+      <g transform="translate(5 -2) scale(1 0.92)" class="behind">
+        <path class="stem" d={stand.stems} />
+        <path class="leaf" d={stand.leaves} />
+        <path class="stub" d={stand.stubs} />
       </g>
       <path class="stem" d={stand.stems} />
       <path class="leaf" d={stand.leaves} />

@@ -1,4 +1,4 @@
-import { fail } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import { inHousehold } from '$server/db/connection.ts';
 import { changeHousehold } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
@@ -41,5 +41,7 @@ export const actions: Actions = {
     if (theme === 'light' || theme === 'dark')
       cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure: false });
     else cookies.delete('brote_theme', { path: '/' });
+    // A new request, which is drawn with the cookie that was just set.
+    redirect(303, '/household');
   }
 };

@@ -1,0 +1,182 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { randomUUID } from 'node:crypto';
+import { cropOf } from '../src/core/crops/library.ts';
+import type { Place } from '../src/core/clock/place.ts';
+import { READY_METHODS } from '../src/core/methods/method.ts';
+import { plan, type PlanInput } from '../src/core/plan/plan.ts';
+import { zoneOf } from '../src/core/time/zone.ts';
+import { closeDb, inHousehold } from '../src/server/db/connection.ts';
+import { seedDemo } from '../src/server/demo/seedDemo.ts';
+import { SESSION_COOKIE, startSession } from '../src/server/sessions/sessions.ts';
+import { ensureBuild } from './lib/build.ts';
+import { startCluster } from './lib/cluster.ts';
+import { dataFolder } from './lib/dataFolder.ts';
+import { ensureDatabase } from './lib/database.ts';
+import { ensurePostgres } from './lib/packages.ts';
+import { runCommand, say } from './lib/say.ts';
+import { serve } from './lib/web.ts';
+
+const PLACE: Place = {
+  id: 'bench',
+  name: 'Bench',
+  light: { kind: 'sill', aspect: 'midday', back: false },
+  dayC: 21,
+  nightC: 17,
+  humidityPct: 50,
+  movingAir: false
+};
+
+const INPUT: PlanInput = {
+  crop: cropOf('pea'),
+  container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
+  count: 1,
+  medium: 'coir',
+  method: READY_METHODS[0]!,
+  place: PLACE,
+  seedsPerCm2: 1.15,
+  germinationPct: null,
+  aim: { kind: 'now' },
+  rhythm: { zone: zoneOf('Europe/Madrid'), wakeMin: 420, sleepMin: 1350, roundsMin: [450, 1230] },
+  latitudeDeg: 43.4,
+  now: Date.parse('2026-11-23T17:00Z')
+};
+
+const median = (values: number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+function timed(work: () => void): number {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
+
+/** One request over a kept connection, in ms. */
+function get(url: string, cookie: string): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const start = performance.now();
+    request(url, { headers: { cookie } }, (response) => {
+      if (response.statusCode !== 200) reject(new Error(`${url} answered ${response.statusCode}`));
+      response.resume();
+      response.on('end', () => resolve(performance.now() - start));
+    })
+      .on('error', reject)
+      .end();
+  });
+}
+
+async function serverTimes(): Promise<void> {
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    const id = await seedDemo(Date.now());
+    await fillToTwelve(id);
+    const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
+    const { url, server } = await serve('127.0.0.1', 0);
+    const paths = { least: `${url}api/ping`, data: `${url}round/__data.json`, page: `${url}round` };
+    const times = { least: [] as number[], data: [] as number[], page: [] as number[] };
+    // In turn, so that a slow moment of the machine falls on all alike; the first hundred warm it up.
+    for (let run = 0; run < 400; run += 1)
+      for (const name of ['least', 'data', 'page'] as const) {
+        const ms = await get(paths[name], cookie);
+        if (run >= 100) times[name].push(ms);
+      }
+    server.close();
+    server.closeAllConnections();
+    const [least, data, page] = [median(times.least), median(times.data), median(times.page)];
+    say(
+      `Round, 12 trays, medians of 300: select 1 ${least.toFixed(2)} ms; round's data ${data.toFixed(2)} ms, ${(data / least).toFixed(2)} times; whole page drawn ${page.toFixed(2)} ms, ${(page / least).toFixed(2)} times`
+    );
+  } finally {
+    await closeDb();
+    cluster.stop();
+  }
+}
+
+/** The demo has eight trays under way: four copies more, with all that happened to them. */
+async function fillToTwelve(householdId: string): Promise<void> {
+  await inHousehold(householdId, async (tx) => {
+    const rows = await tx<
+      { id: string }[]
+    >`select id from sowings where ended_at is null order by id limit 4`;
+    for (const { id } of rows) {
+      const copy = randomUUID();
+      await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+          germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by)
+        select household_id, ${copy}::uuid, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+          germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by from sowings where id = ${id}`;
+      await tx`insert into events (household_id, id, sowing_id, member_id, type, at, task_key, body)
+        select household_id, gen_random_uuid(), ${copy}::uuid, member_id, type, at, task_key, body from events where sowing_id = ${id}`;
+    }
+  });
+}
+
+function coreTimes(): void {
+  const many = (count: number) => () => {
+    for (let n = 0; n < count; n += 1) plan({ ...INPUT, now: INPUT.now + n * 60_000 });
+  };
+  many(2000)();
+  const one = median(Array.from({ length: 21 }, () => timed(many(10)))) / 10;
+  const thousand = median(Array.from({ length: 7 }, () => timed(many(1000))));
+  say(
+    `Core: protocol and window of one sowing, ${Math.round(1000 / one)} a second on one core; 1000 sowings cost ${(thousand / one).toFixed(0)} times one`
+  );
+}
+
+/** What the first view needs: every script and style that the page names or those import at once. */
+async function firstView(): Promise<void> {
+  const client = 'build/client';
+  const manifest = readdirSync(join(client, '_app/immutable'), { recursive: true, withFileTypes: true });
+  const size = new Map<string, number>();
+  for (const file of manifest)
+    if (file.isFile() && /\.(js|css)$/.test(file.name)) {
+      const path = join(file.parentPath, file.name);
+      size.set(path.slice(client.length), gzipSync(readFileSync(path)).length);
+    }
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const { appUrl } = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder);
+    process.env.BROTE_APP_URL = appUrl;
+    const { url, server } = await serve('127.0.0.1', 0);
+    const html = await (await fetch(`${url}sign-in`)).text();
+    say(`Sign-in, first view: ${kilobytes(html, size, client)} kB of scripts and styles, gzipped`);
+    process.env.BROTE_DEMO = '1';
+    const round = await (await fetch(`${url}round`)).text();
+    say(
+      `Round, first view: ${kilobytes(round, size, client)} kB of scripts and styles, gzipped (at most 170)`
+    );
+    server.close();
+    server.closeAllConnections();
+  } finally {
+    await closeDb();
+    cluster.stop();
+  }
+}
+
+function kilobytes(html: string, size: Map<string, number>, client: string): number {
+  const wanted = new Set<string>();
+  const visit = (path: string) => {
+    if (wanted.has(path) || !size.has(path)) return;
+    wanted.add(path);
+    if (!path.endsWith('.js')) return;
+    const source = readFileSync(join(client, path), 'utf8');
+    for (const [, to] of source.matchAll(/(?:from|import)\s*["'](\.[^"']+)["']/g))
+      visit(join(path, '..', to!));
+  };
+  for (const [, path] of html.matchAll(/["'](?:\.\/|\.\.\/|\/)*(_app\/immutable\/[^"']+\.(?:js|css))["']/g))
+    visit(`/${path}`);
+  return Math.round([...wanted].reduce((sum, path) => sum + size.get(path)!, 0) / 1000);
+}
+
+await runCommand(async () => {
+  ensureBuild();
+  coreTimes();
+  await serverTimes();
+  await firstView();
+  process.exit(0);
+});

@@ -1,0 +1,265 @@
+import { randomUUID } from 'node:crypto';
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { expectAccessible, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+
+const PASSPHRASE = 'three wet spoons';
+
+async function begin(page: Page, stage: Stage, name: string, units = 'metric'): Promise<void> {
+  await open(page, stage, '/welcome');
+  await page.getByLabel('Household').fill(name);
+  await page.getByLabel('Your name').fill('Ilo');
+  await page.getByLabel('Time zone').selectOption('Europe/Madrid');
+  await page.getByLabel('Units').selectOption(units);
+  await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+  await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+  await page.waitForURL('**/sow');
+}
+
+/** Puts a sowing on the list; the day is far off, so that it holds at whatever hour this runs. */
+async function sowRadish(page: Page, stage: Stage): Promise<void> {
+  await open(page, stage, '/sow');
+  await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+  await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+  await page.waitForURL('**/round');
+}
+
+const firstTray = (page: Page) => page.locator('article.stop h3 a').first().getAttribute('href');
+
+describe('a household of one’s own', function () {
+  this.timeout(120_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(false);
+  });
+  after(() => stage.close());
+
+  it('begins with an empty Brote and has a tray on the list', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/');
+    expect(page.url()).to.include('/welcome');
+    await expectAccessible(page);
+    await begin(page, stage, 'Kitchen one');
+    await page.getByLabel('Crop', { exact: true }).selectOption('pea');
+    await page.getByText('90.6 g').first().waitFor();
+    await page
+      .getByText(/\d seeds\/cm²/)
+      .first()
+      .waitFor();
+    await page.getByText('how?').first().tap();
+    await page.getByText('175 g per 1000 seeds').waitFor();
+    await page.getByRole('button', { name: 'Plan this sowing' }).click();
+    await page.waitForURL('**/round');
+    await page.getByText(/to be prepared, soak/).waitFor();
+    await page.getByRole('heading', { name: 'Kitchen sill' }).waitFor();
+    await page.getByLabel('The demo’s clock').waitFor({ state: 'detached' });
+  });
+
+  it('says of each thing left out what to do, and keeps the rest', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/welcome');
+    await page.getByLabel('Household').fill('Half filled');
+    await page.getByLabel('Passphrase', { exact: true }).fill('short');
+    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByText('Use at least 8 characters').waitFor();
+    await page.getByText('Say who you are').waitFor();
+    expect(await page.getByLabel('Household').inputValue()).to.equal('Half filled');
+    await page.getByLabel('Household').fill('kitchen ONE');
+    await page.getByLabel('Your name').fill('Ilo');
+    await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByText('is here already').waitFor();
+  });
+
+  it('explains sizes that cannot be, a crop left out and a day too near', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen two');
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByText('Choose a crop.', { exact: true }).waitFor();
+    await page.getByLabel('Crop', { exact: true }).selectOption('pea');
+    await page.getByLabel('Length (cm)').fill('0');
+    await page.getByText('Length must be between 2 and 150 cm').waitFor();
+    await page.getByLabel('Length (cm)').fill('twenty');
+    await page.getByText('Write a number with its unit').waitFor();
+    await page.getByLabel('Length (cm)').fill('10 in');
+    await page
+      .getByText('92.0 g')
+      .or(page.getByText('92 g', { exact: true }))
+      .waitFor();
+    await page.getByRole('radio', { name: 'Ready by a day' }).check();
+    const soon = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+    await page.getByLabel('Ready by', { exact: true }).fill(soon);
+    const offer = page.getByRole('button', { name: /^Take / });
+    await offer.waitFor();
+    await page.getByRole('button', { name: 'Plan this sowing' }).click();
+    expect(page.url()).to.include('/sow');
+    await offer.click();
+    await page.getByText(/Open by the evening you asked for: [89]\d in 100/).waitFor();
+    await page.getByLabel('Ready by', { exact: true }).fill('2020-02-29');
+    await page.getByText('This day has passed').waitFor();
+  });
+
+  it('reads and shows US units for a household that wants them', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen three', 'us');
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await page.getByLabel('Length (in)').fill('10');
+    await page.getByLabel('Width (in)').fill('20');
+    await page.getByText(/28\.5 g \(1 oz\)|28\.4 g \(1 oz\)/).waitFor();
+    await page
+      .getByText('in².')
+      .or(page.getByText(/per in²/))
+      .first()
+      .waitFor();
+  });
+
+  it('shows a stranger nothing: not a tray, not whether it is there', async () => {
+    const mine = await stage.page();
+    await begin(mine, stage, 'Kitchen four');
+    await sowRadish(mine, stage);
+    const tray = (await firstTray(mine))!;
+    const theirs = await stage.page();
+    await begin(theirs, stage, 'Kitchen five');
+    const [foreign, none] = [
+      await theirs.request.get(stage.url + tray.slice(1)),
+      await theirs.request.get(`${stage.url}tray/${randomUUID()}`)
+    ];
+    expect([foreign.status(), none.status()]).to.deep.equal([404, 404]);
+    const words = async (response: typeof foreign) =>
+      (await response.text()).match(/There is no such tray here\./g)?.length;
+    expect(await words(foreign)).to.equal(await words(none));
+    const event = {
+      id: randomUUID(),
+      sowingId: tray.split('/').pop(),
+      at: Date.now(),
+      body: { type: 'noted', text: 'mine now' }
+    };
+    expect((await theirs.request.post(`${stage.url}api/events`, { data: event })).status()).to.equal(404);
+    const signedOut = await stage.page();
+    expect((await signedOut.request.post(`${stage.url}api/events`, { data: event })).status()).to.equal(401);
+    await open(signedOut, stage, tray);
+    expect(signedOut.url()).to.include('/sign-in?to=');
+  });
+
+  it('answers an address that is not there, and a clock that only the demo has', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen six');
+    await open(page, stage, '/nowhere');
+    await page.getByText('There is no page at this address.').waitFor();
+    await open(page, stage, '/crops/tomato');
+    await page.getByText('There is no such crop in the library.').waitFor();
+    expect((await page.request.post(`${stage.url}api/clock`, { data: { by: 'day' } })).status()).to.equal(
+      404
+    );
+  });
+
+  it('refuses what the form would never send, in words', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen seven');
+    await sowRadish(page, stage);
+    const sowingId = (await firstTray(page))!.split('/').pop();
+    const send = async (body: unknown, more = {}) => {
+      const response = await page.request.post(`${stage.url}api/events`, {
+        data: { id: randomUUID(), sowingId, at: Date.now(), body, ...more }
+      });
+      return [response.status(), ((await response.json()) as { message?: string }).message ?? 'saved'];
+    };
+    expect(await send({ type: 'watered', waterG: -5 })).to.deep.equal([422, 'Water cannot be less than 0.']);
+    expect(await send({ type: 'noted', text: '  ' })).to.deep.equal([422, 'Write the note first.']);
+    expect((await send({ type: 'harvested' }))[0]).to.equal(422);
+    expect((await send({ type: 'moved', placeId: randomUUID() }))[0]).to.equal(404);
+    expect((await send({ type: 'noted', text: 'long ago' }, { at: 0 }))[0]).to.equal(422);
+    expect((await send({ type: 'cut', grossG: 3000, tareG: 0, share: 1, last: true }))[0]).to.equal(422);
+    expect(
+      (await send({ type: 'cut', grossG: 3000, tareG: 0, share: 1, last: true }, { sure: true }))[1]
+    ).to.equal('saved');
+    const sowing = await page.request.post(`${stage.url}api/sowings`, { data: { cropKey: 'tomato' } });
+    expect(sowing.status()).to.equal(422);
+    expect(((await sowing.json()) as { errors: Record<string, string> }).errors.cropKey).to.equal(
+      'Choose a crop from the library.'
+    );
+    expect((await page.request.post(`${stage.url}api/events`, { data: 'nonsense' })).status()).to.equal(422);
+  });
+
+  it('makes one sowing of a form that is sent twice', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen eight');
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    let sent: unknown = null;
+    page.on('request', (request) => {
+      if (request.url().endsWith('/api/sowings')) sent = request.postDataJSON();
+    });
+    await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).dblclick();
+    await page.waitForURL('**/round');
+    expect((await page.request.post(`${stage.url}api/sowings`, { data: sent })).status()).to.equal(200);
+    await open(page, stage, '/round');
+    expect(await page.locator('article.stop').count()).to.equal(1);
+  });
+
+  it('lets somebody whose session ran out sign in again and go on, with nothing lost', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen nine');
+    await sowRadish(page, stage);
+    await open(page, stage, (await firstTray(page))!);
+    await page.getByLabel('What you see').fill('Tails on most of them.');
+    await page.context().clearCookies();
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByText('Sign in again').waitFor();
+    await dialog.getByLabel('Passphrase', { exact: true }).fill('not this one');
+    await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
+    await dialog.getByText('No household has this name').waitFor();
+    await dialog.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+    await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
+    await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
+    await page.reload();
+    await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
+    expect(await page.locator('.log li').count()).to.equal(1);
+  });
+
+  it('keeps what is touched without a connection, and sends it once there is one', async () => {
+    const page = await stage.page(PHONE);
+    await begin(page, stage, 'Kitchen ten');
+    await sowRadish(page, stage);
+    await open(page, stage, (await firstTray(page))!);
+    await page.getByLabel('What you see').fill('Lid a little up.');
+    await page.context().setOffline(true);
+    await page.getByRole('button', { name: 'Write it down' }).tap();
+    await page.getByText('No connection: one thing is kept here').waitFor();
+    await page.locator('.log li', { hasText: 'Lid a little up.' }).waitFor();
+    await page.context().setOffline(false);
+    await page.getByText('No connection').waitFor({ state: 'detached' });
+    await page.reload();
+    expect(await page.locator('.log li').count()).to.equal(1);
+  });
+
+  it('signs in, out, and keeps its settings', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Kitchen eleven');
+    await open(page, stage, '/household');
+    await page.getByLabel('Second round').fill('06:00');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('The round must fall while you are up.').waitFor();
+    await page.getByLabel('Second round').fill('19:15');
+    await page.getByLabel('Latitude').fill('-33,5');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Saved.').waitFor();
+    await page.reload();
+    expect(await page.getByLabel('Second round').inputValue()).to.equal('19:15');
+    expect(await page.getByLabel('Latitude').inputValue()).to.equal('-33.5');
+    await page.getByRole('button', { name: 'Dark' }).click();
+    await page.locator('html[data-theme="dark"]').waitFor();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL('**/sign-in');
+    await expectAccessible(page);
+    await page.getByLabel('Household').fill('KITCHEN eleven');
+    await page.getByLabel('Your name').fill('Mar');
+    await page.getByLabel('Passphrase', { exact: true }).fill('wrong wrong');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByText('No household has this name').waitFor();
+    await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.waitForURL('**/round');
+    await page.getByText('No tray is under way').waitFor();
+  });
+});

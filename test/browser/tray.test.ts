@@ -1,0 +1,151 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { open, setStage, type Stage } from '../support/browser.ts';
+
+const trayOf = async (page: Page, crop: string, more = ''): Promise<string> =>
+  (await page
+    .locator('article.stop')
+    .filter({ hasText: more })
+    .locator('h3 a', { hasText: crop })
+    .first()
+    .getAttribute('href'))!;
+
+describe('a tray', function () {
+  this.timeout(120_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('shifts its window with a look, and back when that is taken back', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    const tray = await trayOf(page, 'Pea shoots', 'rooting');
+    const stop = page.locator(`article.stop:has(a[href="${tray}"])`);
+    const lifting = stop.getByRole('button', { name: 'Lid lifting' });
+    // Once it is time to look at all, a lid that lifts is early.
+    for (let rounds = 0; rounds < 4 && (await lifting.count()) === 0; rounds += 1) {
+      const clock = await page.locator('section.time strong').innerText();
+      await page.getByRole('button', { name: 'Next round', exact: true }).click();
+      await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
+    }
+    const before = await stop.locator('p.window').innerText();
+    await lifting.click();
+    await stop.getByRole('button', { name: /Take the weight off/ }).waitFor();
+    expect(await stop.locator('p.window').innerText()).not.to.equal(before);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await stop.getByRole('button', { name: /Take the weight off/ }).waitFor({ state: 'detached' });
+    expect(await stop.locator('p.window').innerText()).to.equal(before);
+  });
+
+  it('shows what happened against what was expected, and takes notes and moves', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    await open(page, stage, await trayOf(page, 'Broccoli'));
+    await page.getByText('Expected:').waitFor();
+    await page.getByText('This tray:').waitFor();
+    await page
+      .getByRole('img', { name: /Broccoli as it should look now: stems of about/ })
+      .or(page.locator('svg.drawing'))
+      .first()
+      .waitFor();
+    await page.getByLabel('What you see').fill('Leaning to the glass');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.locator('.log li', { hasText: 'Leaning to the glass' }).first().waitFor();
+    const opens = () => page.locator('.stop p.window').innerText();
+    const before = await opens();
+    await page.getByLabel('Where it stands').selectOption({ label: 'Stairwell sill' });
+    await page.locator('.log li', { hasText: 'Moved to Stairwell sill' }).first().waitFor();
+    expect(await opens()).not.to.equal(before);
+    await page.locator('.log li', { hasText: 'Moved to Stairwell sill' }).getByRole('button').click();
+    await page.getByText('taken back').first().waitFor();
+    expect(await opens()).to.equal(before);
+  });
+
+  it('is ticked by two people at once and done once', async () => {
+    const [one, two] = [await stage.page(), await stage.page()];
+    await Promise.all([one, two].map((page) => open(page, stage, '/round')));
+    const tray = (await one.locator('article.stop:has(button.tick) h3 a').first().getAttribute('href'))!;
+    const tick = (page: Page) => page.locator(`article.stop:has(a[href="${tray}"]) button.tick`).first();
+    const title = await tick(one).locator('strong').innerText();
+    expect(await tick(two).locator('strong').innerText()).to.equal(title);
+    await Promise.all([tick(one).click(), tick(two).click()]);
+    await Promise.all(
+      [one, two].map((page) =>
+        tick(page).locator('strong', { hasText: title }).waitFor({ state: 'detached' })
+      )
+    );
+    await open(one, stage, tray);
+    await one.getByText('done before').waitFor();
+  });
+
+  it('asks about a weight that can hardly be, and keeps what was typed', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    await open(page, stage, `${await trayOf(page, 'Radish')}/harvest`);
+    await page.getByRole('button', { name: 'Record the cut and end the tray' }).click();
+    await page.getByText('enter what the scale shows').waitFor();
+    await page.getByRole('radio', { name: 'A quarter' }).check();
+    await page.getByLabel('Full bowl on the scale (g)').fill('9000');
+    await page.getByRole('button', { name: 'Record this part' }).click();
+    await page.getByText('267 times the most that this area is known to give').waitFor();
+    await page.getByRole('button', { name: 'Change it' }).click();
+    expect(await page.getByLabel('Full bowl on the scale (g)').inputValue()).to.equal('9000');
+    await page.getByLabel('Full bowl on the scale (g)').fill('1 oz');
+    await page.getByText('28.3 g').first().waitFor();
+    await page.getByRole('button', { name: 'Record this part' }).click();
+    await page.waitForURL(/tray\/[^/]+$/);
+    await page.locator('.log li', { hasText: 'Cut 28.3 g' }).first().waitFor();
+    await page.getByRole('link', { name: 'Cut and weigh' }).click();
+    await page.getByText('75 % still stands').waitFor();
+  });
+
+  it('is given up with a reason, and that can be taken back', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    const tray = await trayOf(page, 'Mustard');
+    await open(page, stage, tray);
+    await page.getByText('Give this tray up').click();
+    await page.getByText('If in doubt, throw it out').first().waitFor();
+    await page.getByRole('button', { name: 'Give it up' }).click();
+    await page.getByText(/Given up on day \d+: mould/).waitFor();
+    await open(page, stage, '/notebook');
+    await page
+      .getByRole('row', { name: /Mustard.*Mould/ })
+      .first()
+      .waitFor();
+    await open(page, stage, tray);
+    await page.locator('.log li', { hasText: 'Given up' }).getByRole('button').click();
+    await page.getByText('Give this tray up').waitFor();
+  });
+});
+
+describe('the library', function () {
+  this.timeout(60_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('is searched, read, sown from and taken along as CSV', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/crops');
+    expect(await page.locator('.crops li').count()).to.equal(45);
+    await page.getByRole('searchbox').fill('brassica oleracea');
+    await page.getByText('4 crops').waitFor();
+    await page.getByRole('searchbox').fill('zzz');
+    await page.getByText('No crop has this name').waitFor();
+    await page.getByRole('searchbox').fill('buckw');
+    await page.getByRole('link', { name: /Buckwheat/ }).click();
+    await page.getByText('Eat it in small amounts').waitFor();
+    await page.getByText('9 h, 6 to 12 h').waitFor();
+    await page.getByRole('link', { name: 'Sow buckwheat' }).click();
+    await page.waitForURL('**/sow?crop=buckwheat');
+    expect(await page.getByLabel('Crop', { exact: true }).inputValue()).to.equal('buckwheat');
+    const csv = await page.request.get(`${stage.url}crops.csv`);
+    expect((await csv.text()).trim().split('\n')).to.have.length(46);
+    expect(csv.headers()['content-type']).to.include('text/csv');
+  });
+});
