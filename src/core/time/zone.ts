@@ -58,7 +58,9 @@ export class Zone {
 
   /** Day of the year, 1 to 366. */
   dayOfYear(at: Millis): number {
-    return this.date(at).dayOfYear;
+    const local = new Date(at + this.offset(at));
+    const day = Date.UTC(local.getUTCFullYear(), local.getUTCMonth(), local.getUTCDate());
+    return 1 + (day - Date.UTC(local.getUTCFullYear(), 0, 1)) / DAY;
   }
 
   /**

@@ -11,6 +11,7 @@
     scene?: number;
   }
   let { picture, label, scene = 340 }: Props = $props();
+  const id = $props.id();
 
   // One cm is ten units. All trays are drawn to one scale, so that heights can be compared.
   const RIM = 5;
@@ -45,23 +46,28 @@
   const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
 </script>
 
-{#snippet plants(x: number)}
+{#snippet plants(x: number, first: boolean)}
   <g transform="translate({Math.round(x)} {top + surface})">
-    {#if picture.stems}
-      <!-- The row behind: the same plants, half a step aside and a little lower. -->
-      <g transform="translate(5 -2) scale(1 0.92)" class="behind">
-        <path class="stem" d={stand.stems} />
-        <path class="leaf" d={stand.leaves} />
-        <path class="stub" d={stand.stubs} />
+    {#if !first}
+      <!-- Every cell grows the same stand: drawn once, shown again. -->
+      <use href="#{id}" />
+    {:else}
+      <g {id}>
+        {#if picture.stems}
+          <!-- The row behind: the same plants, half a step aside and a little lower. -->
+          <use href="#{id}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
+          <g id="{id}-row">
+            <path class="stem" d={stand.stems} />
+            <path class="leaf" d={stand.leaves} />
+            {#if stand.tips}<path class="hook" d={stand.tips} />{/if}
+            {#if stand.stubs}<path class="stub" d={stand.stubs} />{/if}
+          </g>
+        {/if}
+        {#if picture.grains}
+          {#if seeds.tails}<path class="tail" d={seeds.tails} />{/if}
+          <path class="grain" d={seeds.grains} />
+        {/if}
       </g>
-      <path class="stem" d={stand.stems} />
-      <path class="leaf" d={stand.leaves} />
-      <path class="hook" d={stand.tips} />
-      <path class="stub" d={stand.stubs} />
-    {/if}
-    {#if picture.grains}
-      <path class="tail" d={seeds.tails} />
-      <path class="grain" d={seeds.grains} />
     {/if}
   </g>
 {/snippet}
@@ -127,7 +133,7 @@
           />
         {/if}
       {/if}
-      {@render plants(x)}
+      {@render plants(x, cell === 0)}
       <path
         class="vessel"
         d="M{x + gap - (cells > 1 ? 0 : 3)} {top}H{x + cellWidth - gap + (cells > 1 ? 0 : 3)}M{x +
