@@ -1,0 +1,78 @@
+import { mkdirSync } from 'node:fs';
+import { chromium, type Page } from 'playwright-core';
+import { seedDemo } from '../src/server/demo/seedDemo.ts';
+import { closeDb, inHousehold } from '../src/server/db/connection.ts';
+import { moveClock } from '../src/server/households/household.ts';
+import { ensureBuild } from './lib/build.ts';
+import { startCluster } from './lib/cluster.ts';
+import { dataFolder } from './lib/dataFolder.ts';
+import { ensureDatabase } from './lib/database.ts';
+import { ensureChromium, ensurePostgres } from './lib/packages.ts';
+import { runCommand, say } from './lib/say.ts';
+import { serve } from './lib/web.ts';
+
+/** The demo's clock in the pictures: always the same winter morning. */
+const MORNING = Date.parse('2027-01-12T09:40Z');
+const FOLDER = 'docs/screenshots';
+
+// Draws the pictures that the README links, from the demo's data.
+await runCommand(async () => {
+  ensureBuild();
+  mkdirSync(FOLDER, { recursive: true });
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  const { appUrl } = await ensureDatabase(cluster.adminUrl, 'brote_pictures', folder, true);
+  process.env.BROTE_APP_URL = appUrl;
+  process.env.BROTE_DEMO = '1';
+  const id = await seedDemo(MORNING);
+  await inHousehold(id, (tx) => moveClock(tx, MORNING - Date.now()));
+  const { url } = await serve('127.0.0.1', 0);
+  const browser = await chromium.launch({
+    executablePath: ensureChromium(),
+    args: ['--no-sandbox', '--disable-gpu']
+  });
+
+  const shoot = async (
+    name: string,
+    path: string,
+    options: { phone?: boolean; dark?: boolean; before?: (page: Page) => Promise<void> } = {}
+  ) => {
+    const page = await browser.newPage({
+      viewport: options.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+      colorScheme: options.dark ? 'dark' : 'light',
+      locale: 'en-GB'
+    });
+    await page.goto(url + path, { waitUntil: 'networkidle' });
+    await options.before?.(page);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await page.close();
+    say(`${FOLDER}/${name}.png`);
+  };
+
+  const page = await browser.newPage();
+  await page.goto(`${url}round`);
+  const tray = async (crop: string) =>
+    (await page.locator('article.stop h3 a', { hasText: crop }).first().getAttribute('href'))!.slice(1);
+  const [radish, broccoli] = [await tray('Radish'), await tray('Broccoli')];
+  await page.close();
+
+  await shoot('round', 'round');
+  await shoot('round-phone', 'round', { phone: true });
+  await shoot('round-dark', 'round', { dark: true });
+  await shoot('sow', 'sow?crop=pea');
+  await shoot('sow-phone', 'sow?crop=pea', { phone: true });
+  await shoot('tray', broccoli);
+  await shoot('tray-phone', broccoli, { phone: true });
+  await shoot('harvest-phone', `${radish}/harvest`, {
+    phone: true,
+    before: (open) => open.getByLabel('Full bowl on the scale (g)').fill('104')
+  });
+  await shoot('crops', 'crops');
+  await shoot('crop', 'crops/sunflower');
+  await shoot('notebook', 'notebook');
+  await shoot('household', 'household');
+  await browser.close();
+  await closeDb();
+  cluster.stop();
+  process.exit(0);
+});
