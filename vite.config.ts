@@ -1,7 +1,7 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { optimizeCss } from 'carbon-preprocess-svelte';
 import { defineConfig } from 'vite';
-import { withoutRemoteFonts } from './commands/build/withoutRemoteFonts.ts';
+import { withoutRemoteFonts } from './commands/bundle/withoutRemoteFonts.ts';
 
 export default defineConfig({
   plugins: [sveltekit(), optimizeCss(), withoutRemoteFonts()],

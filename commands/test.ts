@@ -66,7 +66,8 @@ await runCommand(async () => {
       ['typescript/bin/tsc', '-p', 'commands'],
       ['svelte-check/bin/svelte-check', '--fail-on-warnings', '--threshold', 'warning']
     ]),
-    await mocha('test/core')
+    await mocha('test/core'),
+    await mocha('test/ui')
   ];
   ensureBuild();
   const folder = dataFolder('test');

@@ -6,7 +6,7 @@ import { Plain, say } from './say.ts';
 const SOURCES = [
   'src',
   'static',
-  'commands/build',
+  'commands/bundle',
   'package-lock.json',
   'svelte.config.js',
   'vite.config.ts'

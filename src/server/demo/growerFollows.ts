@@ -1,6 +1,7 @@
 import { findCrop } from '../../core/crops/library.ts';
 import type { EventBody, SowingEvent } from '../../core/events/event.ts';
 import { askOf } from '../../core/round/ask.ts';
+import { tickOf } from '../../core/round/tick.ts';
 import type { Task } from '../../core/round/task.ts';
 import { follow, type Followed, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
@@ -90,24 +91,9 @@ export function growerFollows(
   return events;
 }
 
+/** What ticking the task records, with the water the tray really took. */
 function bodyOf(task: Task, nature: Nature): EventBody {
-  const { body } = task;
-  switch (body.kind) {
-    case 'soak':
-      return { type: 'soaked' };
-    case 'drain':
-      return { type: 'drained' };
-    case 'sow':
-      return { type: 'sown', waterG: Math.round(body.waterMl) };
-    case 'uncover':
-      return body.to === 'blackout' ? { type: 'uncovered' } : { type: 'lit' };
-    case 'light':
-      return { type: 'lit' };
-    case 'mist':
-      return { type: 'misted', waterG: Math.round(body.waterMl) };
-    case 'water':
-      return { type: 'watered', waterG: Math.round((body.waterMl * nature.thirst) / 5) * 5 };
-    case 'cut':
-      throw new Error('A cut is weighed, not ticked.');
-  }
+  const body = tickOf(task.body)!;
+  if (body.type !== 'watered') return body;
+  return { ...body, waterG: Math.round((body.waterG * nature.thirst) / 5) * 5 };
 }

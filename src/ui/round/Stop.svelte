@@ -1,5 +1,6 @@
 <script lang="ts">
   import { pictureOf } from '$core/picture/picture.ts';
+  import { tickOf } from '$core/round/tick.ts';
   import type { Stop } from '$core/round/walk.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import { HOUR } from '$core/time/zone.ts';
@@ -7,7 +8,7 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
-  import { cueWords, eventWords, STAGE_WORDS, taskWords, tickOf } from '$ui/words/tasks.ts';
+  import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$ui/words/tasks.ts';
   import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
   import { windowWords } from '$ui/words/window.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -251,16 +252,6 @@
     flex-wrap: wrap;
     gap: 0 0.75rem;
     align-items: center;
-  }
-  .undo {
-    min-height: 2.75rem;
-    padding: 0 0.5rem;
-    border: 0;
-    background: none;
-    color: var(--beet);
-    font: inherit;
-    text-decoration: underline;
-    cursor: pointer;
   }
   @media (max-width: 47.99rem) {
     .stop {

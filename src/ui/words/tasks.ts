@@ -120,28 +120,6 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
   }
 }
 
-/** The event that ticking a task records; none for a cut, which is weighed. */
-export function tickOf(body: TaskBody): EventBody | null {
-  switch (body.kind) {
-    case 'soak':
-      return { type: 'soaked' };
-    case 'drain':
-      return { type: 'drained' };
-    case 'sow':
-      return { type: 'sown', waterG: Math.round(body.waterMl) };
-    case 'uncover':
-      return body.to === 'blackout' ? { type: 'uncovered' } : { type: 'lit' };
-    case 'light':
-      return { type: 'lit' };
-    case 'mist':
-      return { type: 'misted', waterG: Math.round(body.waterMl) };
-    case 'water':
-      return { type: 'watered', waterG: Math.round(body.waterMl) };
-    case 'cut':
-      return null;
-  }
-}
-
 /** A cue as a chip: what to look for, on this crop. */
 export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {
   if (cue === 'rooted')

@@ -258,16 +258,6 @@
     text-decoration: line-through;
     opacity: 0.7;
   }
-  .undo {
-    min-height: 2.75rem;
-    padding: 0 0.5rem;
-    border: 0;
-    background: none;
-    color: var(--beet);
-    font: inherit;
-    text-decoration: underline;
-    cursor: pointer;
-  }
   .give-up summary {
     cursor: pointer;
     min-height: 2.75rem;

@@ -1,0 +1,275 @@
+import { expect } from 'chai';
+import { CROPS, cropOf } from '../../src/core/crops/library.ts';
+import { LOSS_REASONS } from '../../src/core/events/event.ts';
+import { MEDIA } from '../../src/core/medium/medium.ts';
+import { READY_METHODS } from '../../src/core/methods/method.ts';
+import { pathOf } from '../../src/core/methods/path.ts';
+import { cropPicture } from '../../src/core/picture/cropPicture.ts';
+import { tickOf } from '../../src/core/round/tick.ts';
+import type { TaskBody } from '../../src/core/round/task.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
+import { cropFacts, cropSpan } from '../../src/ui/words/cropWords.ts';
+import { edibleNote } from '../../src/ui/words/edibleNote.ts';
+import { pictureWords } from '../../src/ui/words/pictureWords.ts';
+import {
+  bottles,
+  cueWords,
+  eventWords,
+  LOSS_WORDS,
+  MEDIUM_WORDS,
+  taskWords
+} from '../../src/ui/words/tasks.ts';
+import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/ui/words/time.ts';
+import { windowWords } from '../../src/ui/words/window.ts';
+import { at } from '../support/rhythm.ts';
+
+const METRIC = { zone: 'Europe/Madrid', units: 'metric' } as const;
+const US = { zone: 'America/New_York', units: 'us' } as const;
+/** A Monday, 16:00 in Madrid. */
+const NOW = at('2026-11-23T15:00Z');
+const radish = cropOf('radish');
+const path = pathOf(radish, READY_METHODS[0]!);
+
+describe('times in words', () => {
+  it('say a day as people do', () => {
+    const days = [-1, 0, 1, 3, 6, 7, -2].map((days) => dayWords(NOW + days * DAY, NOW, METRIC));
+    expect(days).to.deep.equal([
+      'yesterday',
+      'today',
+      'tomorrow',
+      'Thursday',
+      'Sunday',
+      'Mon 30 Nov',
+      'Sat 21 Nov'
+    ]);
+  });
+
+  it('count calendar days of the household, not stretches of 24 h', () => {
+    expect(dayWords(at('2026-11-23T23:30Z'), NOW, METRIC)).to.equal('tomorrow');
+    expect(dayWords(at('2026-11-23T23:30Z'), NOW, US)).to.equal('today');
+    // The night in which clocks go forward: 23 h later is tomorrow, the same hour.
+    const before = at('2026-03-28T08:00Z');
+    expect(dayAndTime(before + 23 * HOUR, before, METRIC)).to.equal('tomorrow 09:00');
+  });
+
+  it('give hours as the household reads them', () => {
+    expect(clockTime(NOW, METRIC)).to.equal('16:00');
+    expect(clockTime(NOW, US)).to.match(/^10:00\sAM$/);
+    expect(fromTo(NOW, NOW + 2 * HOUR, NOW, METRIC)).to.equal('Today 16:00 to 18:00');
+    expect(fromTo(NOW, NOW + 15 * HOUR, NOW, METRIC)).to.equal('Today 16:00 to tomorrow 07:00');
+  });
+
+  it('round stretches to what matters', () => {
+    expect([0.2, 5, 30, 47, 240].map((hours) => spanWords(hours * HOUR))).to.deep.equal([
+      '12 min',
+      '5 h',
+      '30 h',
+      '2 days',
+      '10 days'
+    ]);
+    expect(isoDay(at('2028-02-28T23:30Z'), 'Europe/Madrid')).to.equal('2028-02-29');
+  });
+});
+
+describe('a window in words', () => {
+  const mark = (p10: number, p50: number, p90: number, seen = false): MarkForecast => ({
+    p10: NOW + p10 * DAY,
+    p50: NOW + p50 * DAY,
+    p90: NOW + p90 * DAY,
+    seen
+  });
+  const close = mark(6, 7, 8);
+
+  it('has a range and never a false date', () => {
+    expect(windowWords(mark(2, 3, 5), close, NOW, METRIC)).to.equal(
+      'Opens Thursday, likely Wednesday to Saturday.'
+    );
+  });
+
+  it('drops the range once it is within a day', () => {
+    expect(windowWords(mark(1.1, 1.15, 1.2), close, NOW, METRIC)).to.equal('Opens tomorrow.');
+  });
+
+  it('never begins a range in the past', () => {
+    expect(windowWords(mark(-1, 1, 2), close, NOW, METRIC)).to.equal(
+      'Opens tomorrow, likely today to Wednesday.'
+    );
+  });
+
+  it('asks for a look where it is likely open and nobody has seen it', () => {
+    expect(windowWords(mark(-2, -1, 1), close, NOW, METRIC)).to.equal(
+      'Likely open since yesterday: look for the cue.'
+    );
+  });
+
+  it('tells an open window by its end, and a closed one to be cut', () => {
+    const open = mark(-1, -1, -1, true);
+    expect(windowWords(open, mark(2, 3, 4), NOW, METRIC)).to.equal('Open now. Best before Thursday.');
+    expect(windowWords(open, mark(-3, -1, 0), NOW, METRIC)).to.equal(
+      'Past its best since yesterday: cut what is good.'
+    );
+  });
+
+  it('says where nothing grows', () => {
+    expect(windowWords(mark(Infinity, Infinity, Infinity), close, NOW, METRIC)).to.include('move it');
+  });
+});
+
+describe('tasks in words', () => {
+  const all: TaskBody[] = [
+    { kind: 'soak', seedG: 90.6, waterMl: 566, jarMl: 815, until: NOW + 15 * HOUR },
+    { kind: 'drain', since: NOW - 10 * HOUR, maxAt: NOW + 2 * HOUR, drainH: 0 },
+    { kind: 'sow', seedG: 9.92, mediumMl: 1125, waterMl: 304, pressG: 2025 },
+    { kind: 'uncover', to: 'blackout' },
+    { kind: 'light', lamp: true },
+    { kind: 'mist', waterMl: 9 },
+    { kind: 'water', waterMl: 124, share: 0.36 },
+    { kind: 'cut', expectedG: 103, closesAt: NOW + 2 * DAY }
+  ];
+  const words = (body: TaskBody) => taskWords(body, path, NOW, METRIC);
+
+  it('say what to do with how much', () => {
+    expect(all.map((body) => words(body).title)).to.deep.equal([
+      'Soak 90.6 g of seed in 565 mL of water',
+      'Drain and rinse until the water is clear',
+      'Sow 9.92 g on 1.13 L of medium',
+      'Take the weight off and put a dark dome on',
+      'Dome off, under the lamp',
+      'Mist finely, about 9 mL',
+      'Water 125 mL from below',
+      'Ready to cut: about 103 g'
+    ]);
+  });
+
+  it('say why in one line, with what goes with it', () => {
+    expect(words(all[0]!).why).to.equal(
+      'Out again tomorrow 07:00. A jar of 815 mL or more leaves room to swell.'
+    );
+    expect(words(all[2]!).why).to.include('press with 2.02 kg: 2 filled 1 L bottles');
+    expect(words(all[6]!).why).to.include('36 % of its water is left');
+    for (const body of all) expect(words(body).why.length, body.kind).to.be.within(20, 140);
+  });
+
+  it('say what to do about a soak that was missed', () => {
+    expect(words(all[1]!).why).to.include('2 h');
+    expect(words({ kind: 'drain', since: 0, maxAt: NOW - HOUR, drainH: 0 }).why).to.include(
+      'Soaked too long'
+    );
+    expect(words({ kind: 'drain', since: 0, maxAt: NOW + HOUR, drainH: 8 }).title).to.include(
+      'damp and covered for 8 h'
+    );
+  });
+
+  it('record what they say, but for a cut, which is weighed', () => {
+    expect(all.map((body) => tickOf(body)?.type ?? 'weighed')).to.deep.equal([
+      'soaked',
+      'drained',
+      'sown',
+      'uncovered',
+      'lit',
+      'misted',
+      'watered',
+      'weighed'
+    ]);
+    expect(tickOf({ kind: 'uncover', to: 'light' })).to.deep.equal({ type: 'lit' });
+    expect(tickOf(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
+  });
+
+  it('put weights into things a kitchen has', () => {
+    expect([300, 1000, 2025, 3150].map(bottles)).to.deep.equal([
+      'a filled half-litre bottle or less',
+      'a filled 1 L bottle',
+      '2 filled 1 L bottles',
+      '3 filled 1 L bottles'
+    ]);
+  });
+
+  it('name what lies on the seed as the method has it', () => {
+    const stacked = pathOf(radish, READY_METHODS[1]!);
+    expect(taskWords({ kind: 'uncover', to: 'light' }, stacked, NOW, METRIC).title).to.equal(
+      'Take the upper tray off and bring it to light'
+    );
+    expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Trays parting');
+    expect(cueWords('rooted', radish, path, 'metric')).to.equal('Lid lifting');
+    expect(cueWords('lightReady', radish, path, 'metric')).to.equal('Stems even');
+  });
+});
+
+describe('crops in words', () => {
+  it('have a cue a person can see, for all 45', () => {
+    for (const crop of CROPS)
+      expect(cueWords('windowOpen', crop, path, 'metric'), crop.key).to.match(
+        /^(Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
+      );
+    expect(cueWords('windowOpen', cropOf('wheat'), path, 'us')).to.equal('5.91 to 9.45 in tall');
+  });
+
+  it('tell every figure with its unit, in the household’s units', () => {
+    const facts = new Map(
+      cropFacts(cropOf('pea'), 'metric').flatMap(({ facts }) => facts.map(({ name, value }) => [name, value]))
+    );
+    expect(facts.get('1000 seeds weigh')).to.equal('175 g');
+    expect(facts.get('Soak')).to.equal('10 h, 8 to 12 h');
+    expect(facts.get('Fastest at')).to.equal('22 °C');
+    const us = new Map(
+      cropFacts(cropOf('pea'), 'us').flatMap(({ facts }) => facts.map(({ name, value }) => [name, value]))
+    );
+    expect(us.get('Fastest at')).to.equal('72 °F');
+    expect(us.get('Height')).to.equal('3.94 to 7.09 in');
+    for (const crop of CROPS)
+      for (const { facts: rows } of cropFacts(crop, 'metric'))
+        for (const { name, value } of rows)
+          expect(value, `${crop.key}: ${name}`).not.to.match(/undefined|NaN|null/);
+    expect(cropSpan(radish)).to.equal('6.5 to 10.5 days at 21 °C');
+  });
+
+  it('warn where they should be eaten with care, and only there', () => {
+    for (const key of ['borage', 'buckwheat', 'flax', 'sorrel'])
+      expect(edibleNote(cropOf(key)), key).to.include('small amounts');
+    for (const key of ['mustard', 'sesame', 'fenugreek', 'cilantro', 'dill', 'fennel', 'parsley'])
+      expect(edibleNote(cropOf(key)), key).to.match(/allerg/);
+    expect(edibleNote(radish)).to.equal(null);
+  });
+
+  it('describe their drawing to those who cannot see it', () => {
+    expect(pictureWords('Radish', cropPicture(radish), 'metric')).to.equal(
+      'Radish as it should look now: stems of about 7 cm'
+    );
+    const jar = { ...cropPicture(radish), vessel: 'jar', jarWater: 0.8 } as const;
+    expect(pictureWords('Pea shoots', jar, 'metric')).to.equal('Pea shoots: seed in a jar of water');
+    const pressed = {
+      ...cropPicture(radish),
+      stems: null,
+      grains: { sizeCm: 0.3, perCm: 1.5, sprouted: 0.5 },
+      cover: 'weight'
+    } as const;
+    expect(pictureWords('Radish', pressed, 'metric')).to.include('seed with tails, under a weight');
+  });
+});
+
+describe('the log in words', () => {
+  const say = (body: Parameters<typeof eventWords>[0]) =>
+    eventWords(body, radish, path, 'metric', () => 'the cellar');
+
+  it('has a line for everything that can happen', () => {
+    expect(say({ type: 'sown', waterG: 304 })).to.equal('Sown, on 305 mL of water');
+    expect(say({ type: 'looked', cue: 'rooted', reached: false })).to.equal('Looked: lid lifting, not yet');
+    expect(say({ type: 'felt', moisture: 'right' })).to.equal('Felt: damp, just right');
+    expect(say({ type: 'moved', placeId: 'x' })).to.equal('Moved to the cellar');
+    expect(say({ type: 'cut', grossG: 240, tareG: 214.5, share: 1, last: true })).to.equal(
+      'Cut 25.5 g, the last'
+    );
+    expect(say({ type: 'ended', reason: 'damped-off' })).to.equal(
+      'Given up: damped off: stems fell at the foot'
+    );
+    expect(say({ type: 'noted', text: 'Smells fine.' })).to.equal('Smells fine.');
+    for (const type of ['soaked', 'drained', 'uncovered', 'lit'] as const)
+      expect(say({ type })).to.match(/^[A-Z]/);
+  });
+
+  it('has words for every medium and every loss', () => {
+    for (const medium of MEDIA) expect(MEDIUM_WORDS[medium]).to.be.a('string');
+    for (const reason of LOSS_REASONS) expect(LOSS_WORDS[reason]).to.be.a('string');
+  });
+});
