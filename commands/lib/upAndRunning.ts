@@ -1,3 +1,4 @@
+import type { Server } from 'node:http';
 import { closeDb } from '../../src/server/db/connection.ts';
 import { ensureBuild } from './build.ts';
 import { startCluster, type Cluster } from './cluster.ts';
@@ -23,32 +24,37 @@ export async function upAndRunning({ data, fill, fresh, greeting }: Options): Pr
   const folder = dataFolder(data);
   const claimed = claim(folder);
   let cluster: Cluster | null = null;
+  let server: Server | null = null;
   const down = () => {
     cluster?.stop();
     claimed.release();
   };
+  // From the first moment on: Ctrl-C while it still starts takes down what was started so far.
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    say('\nStopping ...');
+    server?.close();
+    server?.closeAllConnections();
+    void closeDb().finally(() => {
+      down();
+      process.exit(0);
+    });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
   try {
     ensureBuild();
     const database = await openDatabase();
     process.env.BROTE_APP_URL = database.appUrl;
     if (fill) await fill(database);
-    const { url, server } = await serve(host, port);
-    claimed.announce(url);
-    say(`\n${greeting(url)}\nCtrl-C stops it.`);
-    let stopping = false;
-    const stop = () => {
-      if (stopping) return;
-      stopping = true;
-      say('\nStopping ...');
-      server.close();
-      server.closeAllConnections();
-      void closeDb().finally(() => {
-        down();
-        process.exit(0);
-      });
-    };
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
+    const served = await serve(host, port);
+    server = served.server;
+    claimed.announce(served.url);
+    say(`\n${greeting(served.url)}\nCtrl-C stops it.`);
   } catch (error) {
+    // What Ctrl-C broke off is no failure.
+    if (stopping) return;
     down();
     throw error;
   }
