@@ -211,6 +211,7 @@ describe('a household of one’s own', function () {
     await dialog.getByText('No household has this name').waitFor();
     await dialog.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
     await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
+    await dialog.waitFor({ state: 'hidden' });
     await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
     await page.reload();
     await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();

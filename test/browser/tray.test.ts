@@ -70,7 +70,8 @@ describe('a tray', function () {
     const tick = (page: Page) => page.locator(`article.stop:has(a[href="${tray}"]) button.tick`).first();
     const title = await tick(one).locator('strong').innerText();
     expect(await tick(two).locator('strong').innerText()).to.equal(title);
-    await Promise.all([tick(one).click(), tick(two).click()]);
+    const saved = [one, two].map((page) => page.waitForResponse('**/api/events'));
+    await Promise.all([tick(one).click(), tick(two).click(), ...saved]);
     await Promise.all(
       [one, two].map((page) =>
         tick(page).locator('strong', { hasText: title }).waitFor({ state: 'detached' })

@@ -20,9 +20,16 @@
     untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now))
   );
 
+  /** Keeps an open page up to date; a session that ran out asks over the page instead of leaving it. */
+  async function refresh() {
+    const answer = await fetch('/api/ping').catch(() => null);
+    if (answer?.status === 401) journal.signedOut = true;
+    else if (answer?.ok) await invalidateAll();
+  }
+
   onMount(() => {
     journal.resume();
-    const tick = setInterval(() => document.visibilityState === 'visible' && void invalidateAll(), 60_000);
+    const tick = setInterval(() => document.visibilityState === 'visible' && void refresh(), 60_000);
     const online = () => void journal.flush();
     window.addEventListener('online', online);
     return () => {
