@@ -42,6 +42,3 @@ export const GOOD_DLI = 10;
 export function lightResponse(dli: number): number {
   return Math.min(1, Math.max(0.25, (1 - Math.exp(-dli / 4)) / (1 - Math.exp(-GOOD_DLI / 4))));
 }
-
-/** Above this PPFD nearer than 15 cm, lamps scorch. */
-export const SCORCH_PPFD = 500;

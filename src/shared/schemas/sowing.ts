@@ -117,5 +117,3 @@ export const newSowingSchema = yup.object({
     .nullable()
     .default(null)
 });
-
-export type NewSowing = yup.InferType<typeof newSowingSchema>;

@@ -1,4 +1,3 @@
-import { Temporal } from 'temporal-polyfill';
 import { zoneOf } from '$core/time/zone.ts';
 import type { Units } from '$core/units/format.ts';
 
@@ -65,14 +64,4 @@ export function spanWords(ms: number): string {
   const hours = Math.abs(ms) / 3_600_000;
   if (hours < 1) return `${Math.max(1, Math.round(hours * 60))} min`;
   return hours < 36 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`;
-}
-
-/** Whether a text is a day of the calendar. */
-export function isDay(text: string): boolean {
-  try {
-    Temporal.PlainDate.from(text, { overflow: 'reject' });
-    return true;
-  } catch {
-    return false;
-  }
 }
