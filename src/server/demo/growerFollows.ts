@@ -82,6 +82,8 @@ export function growerFollows(
         if (end.cutWhenOpen && (late || at > task.dueAt + 2 * DAY)) {
           const netG = Math.round(task.body.expectedG * nature.vigour);
           record(at, { type: 'cut', grossG: netG + 212, tareG: 212, share: 1, last: true }, task.key);
+          // A tray that was cut is not watered any more.
+          break;
         }
         continue;
       }
