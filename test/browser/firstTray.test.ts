@@ -58,10 +58,10 @@ describe('the first tray, from clone to plate', function () {
     await page.waitForURL('**/round');
     await tabTo(/^Sow 9.92 g|Sow 9.9/);
     await page.keyboard.press('Enter');
-    await page.getByText('Radish: Sown').waitFor();
+    await page.getByText('Radish: Sown', { exact: true }).waitFor();
     await tabTo(/^Undo$/);
     await page.keyboard.press('Enter');
-    await page.getByText('Radish: Sown').waitFor({ state: 'detached' });
+    await page.getByText('Radish: Sown', { exact: true }).waitFor({ state: 'detached' });
     expect(await page.getByRole('button', { name: /^Sow 9.9/ }).count()).to.equal(1);
     await tabTo(/Ready to cut/);
     await page.keyboard.press('Enter');
