@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -111,6 +111,20 @@ describe('the start command', function () {
     const nonsense = start({ PORT: 'eighty' });
     expect(await nonsense.exit).to.equal(1);
     expect(nonsense.output).to.include('PORT must be a number');
+  });
+
+  it('says so where the data was written by another PostgreSQL, and leaves it alone', async () => {
+    const file = join(data, 'home/cluster/PG_VERSION');
+    const version = readFileSync(file, 'utf8');
+    writeFileSync(file, '9\n');
+    const old = start();
+    expect(await old.exit).to.equal(1);
+    expect(old.output).to.match(/was written by PostgreSQL 9; this machine runs \d+/);
+    expect(old.output).to.include('BROTE_DATA');
+    writeFileSync(file, version);
+    const again = start();
+    await ready(again);
+    await stop(again);
   });
 
   it('says what to do about a server of the operator’s that it cannot use', async () => {

@@ -5,9 +5,8 @@ import { zoneOf } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 
-/** A household as its pages need it: nothing secret, and plain enough to be sent to the browser. */
-export interface Household {
-  id: string;
+/** What a household can change about itself. */
+export interface HouseholdSettings {
   name: string;
   zone: string;
   units: Units;
@@ -16,6 +15,11 @@ export interface Household {
   sleepMin: number;
   roundsMin: number[];
   methodKey: string;
+}
+
+/** A household as its pages need it: nothing secret, and plain enough to be sent to the browser. */
+export interface Household extends HouseholdSettings {
+  id: string;
   demo: boolean;
   clockAheadMs: number;
 }
@@ -77,17 +81,6 @@ export function factsOf(household: Household, places: readonly Place[]): Househo
 
 /** Names are compared folded: case, accents' form and outer blanks aside. */
 export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
-
-export interface HouseholdSettings {
-  name: string;
-  zone: string;
-  units: Units;
-  latitudeDeg: number;
-  wakeMin: number;
-  sleepMin: number;
-  roundsMin: number[];
-  methodKey: string;
-}
 
 /** Adds a household. The transaction must have been opened for its id. */
 export async function addHousehold(
