@@ -1,7 +1,3 @@
-import type { HouseholdFacts } from '../../core/sowing/follow.ts';
-import type { Place } from '../../core/clock/place.ts';
-import type { Rhythm } from '../../core/time/rhythm.ts';
-import { zoneOf } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -59,25 +55,6 @@ export function householdOf(row: HouseholdRow): Household {
 /** The household's time now: the real one, but for the demo's moved clock. */
 export const householdNow = (household: Household): number =>
   Date.now() + (household.demo ? household.clockAheadMs : 0);
-
-/** When the household is up, for the core. */
-export function rhythmOf(household: Pick<Household, 'zone' | 'wakeMin' | 'sleepMin' | 'roundsMin'>): Rhythm {
-  return {
-    zone: zoneOf(household.zone),
-    wakeMin: household.wakeMin,
-    sleepMin: household.sleepMin,
-    roundsMin: household.roundsMin
-  };
-}
-
-/** What the core must know of the household to follow its sowings. */
-export function factsOf(household: Household, places: readonly Place[]): HouseholdFacts {
-  return {
-    rhythm: rhythmOf(household),
-    latitudeDeg: household.latitudeDeg,
-    places: new Map(places.map((place) => [place.id, place]))
-  };
-}
 
 /** Names are compared folded: case, accents' form and outer blanks aside. */
 export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();

@@ -2,7 +2,8 @@
   import { yieldOf } from '$core/harvest/yield.ts';
   import { dayOf } from '$core/sowing/follow.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
-  import { factsFrom, followAll } from '$ui/state/following.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { LOSS_WORDS } from '$ui/words/tasks.ts';
   import { shortDate } from '$ui/words/time.ts';
@@ -12,7 +13,7 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    followAll(data.records, factsFrom(data.household, data.places), (id, events) =>
+    followAll(data.records, factsOf(data.household, data.places), (id, events) =>
       journal.with(id, events)
     ).map((sowing) => {
       const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);

@@ -3,7 +3,8 @@
   import { walk } from '$core/round/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import Stop from '$ui/round/Stop.svelte';
-  import { factsFrom, followAll } from '$ui/state/following.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { clockTime, dayAndTime, shortDate } from '$ui/words/time.ts';
   import type { PageData } from './$types';
@@ -12,7 +13,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsFrom(data.household, data.places));
+  const facts = $derived(factsOf(data.household, data.places));
   const round = $derived(roundAt(facts.rhythm, data.now));
   const followed = $derived(followAll(data.records, facts, (id, events) => journal.with(id, events)));
   const today = $derived(

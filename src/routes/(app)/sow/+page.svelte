@@ -13,7 +13,7 @@
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
-  import { rhythmFrom } from '$ui/state/following.ts';
+  import { rhythmOf } from '$core/sowing/householdFacts.ts';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
   import { isoDay } from '$ui/words/time.ts';
@@ -66,7 +66,7 @@
   let sending = $state(false);
   let failed = $state('');
 
-  const rhythm = $derived(rhythmFrom(data.household));
+  const rhythm = $derived(rhythmOf(data.household));
   const worked = $derived(workOut(draft, data.places, rhythm, data.household.latitudeDeg, data.now));
   const crop = $derived(findCrop(draft.cropKey));
   const wrong = $derived<Record<string, string>>({

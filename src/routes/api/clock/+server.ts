@@ -1,8 +1,9 @@
 import { error, json } from '@sveltejs/kit';
 import { roundAt, ROUND_LEAD_H } from '$core/time/rhythm.ts';
 import { DAY, HOUR } from '$core/time/zone.ts';
+import { rhythmOf } from '$core/sowing/householdFacts.ts';
 import { inHousehold } from '$server/db/connection.ts';
-import { householdNow, moveClock, rhythmOf } from '$server/households/household.ts';
+import { householdNow, moveClock } from '$server/households/household.ts';
 import type { RequestHandler } from './$types';
 
 /** Moves the demo's clock forward; anywhere else this address does not exist. */

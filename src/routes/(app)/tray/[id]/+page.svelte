@@ -13,7 +13,8 @@
   import Figure from '$ui/fields/Figure.svelte';
   import Stop from '$ui/round/Stop.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { factsFrom, followAll } from '$ui/state/following.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
@@ -25,7 +26,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsFrom(data.household, data.places));
+  const facts = $derived(factsOf(data.household, data.places));
   const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(

@@ -9,7 +9,8 @@
   import Figure from '$ui/fields/Figure.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { factsFrom, followAll } from '$ui/state/following.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
@@ -20,7 +21,7 @@
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
   const followed = $derived(
-    followAll([data.record], factsFrom(data.household, data.places), (id, events) =>
+    followAll([data.record], factsOf(data.household, data.places), (id, events) =>
       journal.with(id, events)
     )[0]!
   );

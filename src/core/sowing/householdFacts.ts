@@ -1,0 +1,31 @@
+import type { Place } from '../clock/place.ts';
+import type { Rhythm } from '../time/rhythm.ts';
+import { zoneOf } from '../time/zone.ts';
+import type { HouseholdFacts } from './follow.ts';
+
+/** The settings of a household that the core needs, plain enough to be stored and sent. */
+export interface HouseholdData {
+  /** IANA name. */
+  zone: string;
+  latitudeDeg: number;
+  wakeMin: number;
+  sleepMin: number;
+  roundsMin: readonly number[];
+}
+
+/**
+ * When the household is up.
+ * @throws RangeError where its zone is not a time zone
+ */
+export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdData, 'latitudeDeg'>): Rhythm {
+  return { zone: zoneOf(zone), wakeMin, sleepMin, roundsMin };
+}
+
+/** What the core must know of a household and its places to follow its sowings. */
+export function factsOf(household: HouseholdData, places: readonly Place[]): HouseholdFacts {
+  return {
+    rhythm: rhythmOf(household),
+    latitudeDeg: household.latitudeDeg,
+    places: new Map(places.map((place) => [place.id, place]))
+  };
+}
