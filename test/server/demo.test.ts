@@ -10,6 +10,7 @@ import { listPlaces } from '../../src/server/households/places.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { openSession, startSession } from '../../src/server/sessions/sessions.ts';
+import { readLog } from '../../src/core/sowing/record.ts';
 import { listEnded, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';
 
@@ -36,7 +37,7 @@ for (const start of [
       await inHousehold(id, async (tx) => {
         const facts = factsOf(session!.household, await listPlaces(tx));
         const all = (records: Awaited<ReturnType<typeof listEnded>>) =>
-          records.map(({ setup, events }) => follow(facts, setup, events));
+          records.map((record) => follow(facts, record.setup, readLog(record)));
         [underWay, ended] = [all(await listUnderWay(tx)), all(await listEnded(tx, 100))];
       });
     });

@@ -31,11 +31,23 @@ export const meanTempC = (place: Place): number =>
   (place.dayC * DAY_HOURS + place.nightC * (24 - DAY_HOURS)) / 24;
 
 /** How light slows the clock here on a day of the year. */
-export function placeLightResponse(place: Place, latitudeDeg: number, dayOfYear: number): number {
-  const { light } = place;
-  return lightResponse(
-    light.kind === 'lamp'
-      ? lampDli(light.ppfd, light.hours)
-      : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)
-  );
+export function placeLightResponse({ light }: Place, latitudeDeg: number, dayOfYear: number): number {
+  if (light.kind === 'lamp') return lightResponse(lampDli(light.ppfd, light.hours));
+  const year = sillYear(latitudeDeg, light.aspect, light.back);
+  return (year[dayOfYear] ??= lightResponse(sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)));
+}
+
+const sillYears = new Map<string, number[]>();
+/** More sills than a server's households have latitudes and windows would be needed to fill this. */
+const MOST_SILLS = 2000;
+
+/** Every forecast on a sill asks for the same days of the same year: worked out once. */
+function sillYear(latitudeDeg: number, aspect: Aspect, back: boolean): number[] {
+  const key = `${latitudeDeg}|${aspect}|${back}`;
+  let year = sillYears.get(key);
+  if (!year) {
+    if (sillYears.size >= MOST_SILLS) sillYears.clear();
+    sillYears.set(key, (year = []));
+  }
+  return year;
 }

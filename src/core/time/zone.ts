@@ -20,6 +20,8 @@ interface Span {
  */
 export class Zone {
   private spans: Span[] = [];
+  /** The year last asked about, in day numbers: a forecast asks for its days one by one. */
+  private year = { from: 0, until: 0 };
 
   constructor(readonly id: string) {
     this.span(0);
@@ -56,11 +58,19 @@ export class Zone {
     return Math.floor((((local % DAY) + DAY) % DAY) / MINUTE);
   }
 
+  /** Calendar days from 1970-01-01 to the day of a moment. */
+  dayNumber(at: Millis): number {
+    return Math.floor((at + this.offset(at)) / DAY);
+  }
+
   /** Day of the year, 1 to 366. */
   dayOfYear(at: Millis): number {
-    const local = new Date(at + this.offset(at));
-    const day = Date.UTC(local.getUTCFullYear(), local.getUTCMonth(), local.getUTCDate());
-    return 1 + (day - Date.UTC(local.getUTCFullYear(), 0, 1)) / DAY;
+    const day = this.dayNumber(at);
+    if (day < this.year.from || day >= this.year.until) {
+      const year = new Date(day * DAY).getUTCFullYear();
+      this.year = { from: Date.UTC(year, 0, 1) / DAY, until: Date.UTC(year + 1, 0, 1) / DAY };
+    }
+    return 1 + day - this.year.from;
   }
 
   /**

@@ -1,5 +1,6 @@
 import type { SowingEvent } from '../../core/events/event.ts';
 import { foldEvents } from '../../core/sowing/fold.ts';
+import { readLog } from '../../core/sowing/record.ts';
 import type { Tx } from '../db/connection.ts';
 import { findSowing } from './sowings.ts';
 
@@ -31,6 +32,6 @@ export async function addEvents(
 async function settle(tx: Tx, sowingId: string): Promise<void> {
   const record = await findSowing(tx, sowingId);
   if (!record) return;
-  const { endedAt } = foldEvents(record.events);
+  const { endedAt } = foldEvents(readLog(record));
   await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)} where id = ${sowingId}`;
 }

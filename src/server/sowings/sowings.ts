@@ -1,16 +1,8 @@
-import type { EventBody, SowingEvent } from '../../core/events/event.ts';
+import type { SowingRecord } from '../../core/sowing/record.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import type { MediumKind } from '../../core/medium/medium.ts';
 import type { Tx } from '../db/connection.ts';
 import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
-
-interface EventJson {
-  id: string;
-  at: number;
-  by: string | null;
-  taskKey: string | null;
-  body: EventBody;
-}
 
 interface SowingRow extends ContainerRow {
   id: string;
@@ -25,13 +17,7 @@ interface SowingRow extends ContainerRow {
   soak_start_at: Date | null;
   soak_end_at: Date | null;
   sow_at: Date;
-  events: EventJson[];
-}
-
-/** A sowing with everything that happened to it. */
-export interface SowingRecord {
-  setup: SowingSetup;
-  events: SowingEvent[];
+  log: string;
 }
 
 function recordOf(row: SowingRow): SowingRecord {
@@ -51,16 +37,16 @@ function recordOf(row: SowingRow): SowingRecord {
       soakEndAt: row.soak_end_at?.getTime() ?? null,
       sowAt: row.sow_at.getTime()
     },
-    events: row.events
+    log: row.log
   };
 }
 
 const columns = (tx: Tx) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape, c.length_cm, c.width_cm, c.depth_cm, c.cells,
-  coalesce((select json_agg(json_build_object('id', e.id, 'at', (extract(epoch from e.at) * 1000)::bigint,
-      'by', e.member_id, 'taskKey', e.task_key, 'body', e.body) order by e.at, e.seq)
-    from events e where e.household_id = s.household_id and e.sowing_id = s.id), '[]') as events`;
+  coalesce((select json_agg(json_build_array(e.id, (extract(epoch from e.at) * 1000)::bigint, e.member_id, e.task_key, e.body)
+      order by e.at, e.seq)
+    from events e where e.household_id = s.household_id and e.sowing_id = s.id)::text, '[]') as log`;
 
 /** The sowings under way, in the order the trays stand: by place, and within a place oldest first. */
 export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {

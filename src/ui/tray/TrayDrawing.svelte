@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Picture } from '$core/picture/picture.ts';
   import { grainsOf, standOf } from './stems.ts';
+  import { page } from '../state/hydrated.svelte.ts';
   import JarDrawing from './JarDrawing.svelte';
 
   interface Props {
@@ -41,8 +42,10 @@
   const top = $derived(height - 8 - depth);
   const cellWidth = $derived(width / cells);
   const wet = $derived(Math.round((picture.medium?.moisture ?? 0) * fill));
-  const stand = $derived(standOf(picture, cellWidth / 10));
-  const seeds = $derived(grainsOf(picture, cellWidth / 10));
+  // The plants are most of a page's bytes and change by the hour: the browser draws them, into the tray
+  // that came with the page, so that nothing moves.
+  const stand = $derived(page.hydrated ? standOf(picture, cellWidth / 10) : null);
+  const seeds = $derived(page.hydrated ? grainsOf(picture, cellWidth / 10) : null);
   const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
 </script>
 
@@ -53,7 +56,7 @@
       <use href="#{id}" />
     {:else}
       <g {id}>
-        {#if picture.stems}
+        {#if picture.stems && stand}
           <!-- The row behind: the same plants, half a step aside and a little lower. -->
           <use href="#{id}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
           <g id="{id}-row">
@@ -63,7 +66,7 @@
             {#if stand.stubs}<path class="stub" d={stand.stubs} />{/if}
           </g>
         {/if}
-        {#if picture.grains}
+        {#if picture.grains && seeds}
           {#if seeds.tails}<path class="tail" d={seeds.tails} />{/if}
           <path class="grain" d={seeds.grains} />
         {/if}

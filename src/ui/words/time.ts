@@ -33,7 +33,7 @@ export const shortDate = (at: number, reading: Reading): string =>
 /** Whole calendar days from `now` to `at` in the household's zone. */
 export function daysAway(at: number, now: number, zone: string): number {
   const calendar = zoneOf(zone);
-  return calendar.date(now).until(calendar.date(at), { largestUnit: 'days' }).days;
+  return calendar.dayNumber(at) - calendar.dayNumber(now);
 }
 
 /** A day as it is said: today, tomorrow, a weekday within the week, otherwise a date. */

@@ -7,6 +7,8 @@
   import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { clockTime, dayAndTime, shortDate } from '$ui/words/time.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import Outline from '$ui/round/Outline.svelte';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -34,28 +36,36 @@
   );
 </script>
 
-<svelte:head><title>{today.open > 0 ? `(${today.open}) ` : ''}Round · Brote</title></svelte:head>
+<!-- The server sends the facts and an outline; the browser, which must follow every tray anyway to answer
+     a touch at once, works out what they ask for. -->
+<svelte:head
+  ><title>{page.hydrated && today.open > 0 ? `(${today.open}) ` : ''}Round · Brote</title></svelte:head
+>
 
 <header class="head">
   <div>
     <h1>Round of {clockTime(round.at, reading)}</h1>
     <p class="soft">
-      {shortDate(data.now, reading)} · {today.open === 0
-        ? 'nothing left to do'
-        : today.open === 1
-          ? 'one tray asks for something'
-          : `${today.open} of ${today.stops.length} trays ask for something`}
+      {shortDate(data.now, reading)} · {!page.hydrated
+        ? `${data.records.length} under way`
+        : today.open === 0
+          ? 'nothing left to do'
+          : today.open === 1
+            ? 'one tray asks for something'
+            : `${today.open} of ${today.stops.length} trays ask for something`}
     </p>
   </div>
   <Button href="/sow">New sowing</Button>
 </header>
 
-{#if today.stops.length === 0}
+{#if data.records.length === 0}
   <section class="empty card stack">
     <h2>No tray is under way</h2>
     <p>Choose a crop and a container, and Brote says how much seed, when to soak, and when you can cut.</p>
     <div><Button href="/sow">Begin the first sowing</Button></div>
   </section>
+{:else if !page.hydrated}
+  <Outline records={data.records} places={data.places} />
 {:else}
   <ul class="above">
     {#if today.windowsOpen.length > 0}<li>

@@ -14,6 +14,7 @@
   import Stop from '$ui/round/Stop.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { readLog } from '$core/sowing/record.ts';
   import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -35,7 +36,7 @@
       : follow(
           facts,
           followed.setup,
-          data.record.events.filter(
+          readLog(data.record).filter(
             ({ body }) => body.type === 'soaked' || body.type === 'drained' || body.type === 'sown'
           )
         )
