@@ -5,7 +5,7 @@ import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import { cropOf } from '../src/core/crops/library.ts';
 import type { Place } from '../src/core/clock/place.ts';
-import { READY_METHODS } from '../src/core/methods/method.ts';
+import { READY_METHODS } from '../src/core/methods/ready.ts';
 import { plan, type PlanInput } from '../src/core/plan/plan.ts';
 import { zoneOf } from '../src/core/time/zone.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';

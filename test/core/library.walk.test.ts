@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { CROPS } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
-import { READY_METHODS, type Method } from '../../src/core/methods/method.ts';
+import { READY_METHODS } from '../../src/core/methods/ready.ts';
+import type { Method } from '../../src/core/methods/method.ts';
 import { pathOf } from '../../src/core/methods/path.ts';
 import { bandsOfSowing } from '../../src/core/picture/bands.ts';
 import { pictureOf } from '../../src/core/picture/picture.ts';
@@ -22,7 +23,7 @@ function grow(crop: Crop, method: Method, pace = 1): Followed {
   const soak = soonest(crop, home.rhythm, START);
   const setup: SowingSetup = radishTray({
     cropKey: crop.key,
-    methodKey: method.key,
+    method,
     seedsPerCm2: crop.seedsPerCm2.usual,
     soakStartAt: soak.soakStart,
     soakEndAt: soak.soakEnd,

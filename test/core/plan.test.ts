@@ -4,7 +4,7 @@ import { checkContainer } from '../../src/core/containers/check.ts';
 import { areaCm2, frontWidthCm, type Container } from '../../src/core/containers/container.ts';
 import { CROPS, cropOf, findCrop, readCropTable, searchCrops } from '../../src/core/crops/library.ts';
 import { CROP_TABLE } from '../../src/core/crops/table.ts';
-import { READY_METHODS } from '../../src/core/methods/method.ts';
+import { READY_METHODS } from '../../src/core/methods/ready.ts';
 import { bandsOfPlan } from '../../src/core/picture/bands.ts';
 import { plan, READY_CHANCE, type PlanInput } from '../../src/core/plan/plan.ts';
 import { hypochlorite, peroxide } from '../../src/core/prepare/disinfect.ts';

@@ -1,4 +1,5 @@
 import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
+import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
 import type { HouseholdFacts } from '../../src/core/sowing/follow.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
@@ -24,7 +25,11 @@ export const radishTray = (more: Partial<SowingSetup> = {}): SowingSetup => ({
   container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
   count: 1,
   medium: 'coir',
-  methodKey: 'press-and-wait',
+  areaShare: 1,
+  mediumId: null,
+  mix: null,
+  lotId: null,
+  method: DEFAULT_METHOD,
   placeId: shelf.id,
   seedsPerCm2: 2.1,
   germinationPct: null,

@@ -1,5 +1,8 @@
 import { expect } from 'chai';
-import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
+import { DAY } from '../../src/core/time/zone.ts';
+import type { LotStock } from '../../src/core/lots/lot.ts';
+import { READY_METHODS } from '../../src/core/methods/ready.ts';
+import { workOut, type Draft, type DraftPart } from '../../src/ui/sow/draft.ts';
 import { grainsOf, standOf } from '../../src/ui/tray/stems.ts';
 import { wobbleFrom } from '../../src/ui/tray/wobble.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
@@ -9,12 +12,36 @@ import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
 const NOW = at('2026-11-23T15:00Z');
 const place = steadyPlace(21, 18);
 
-const draft = (more: Partial<Draft> = {}): Draft => ({
+const lot = (more: Partial<LotStock> = {}): LotStock => ({
+  id: 'lot',
   cropKey: 'radish',
+  name: 'Tin',
+  weighedG: 100,
+  takenG: 0,
+  price: null,
+  boughtOn: null,
+  bestBefore: null,
+  packetPct: null,
+  test: null,
+  ...more
+});
+const part = (cropKey: string, more: Partial<DraftPart> = {}): DraftPart => ({
+  cropKey,
+  lotId: '',
+  share: '1',
+  ...more
+});
+const draft = (more: Partial<Draft> = {}): Draft => ({
+  kind: 'one',
+  parts: [part('radish')],
+  shareOf: 'weight',
+  staggered: false,
   container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
   count: '1',
   medium: 'coir',
+  mediumId: '',
   methodKey: 'press-and-wait',
+  method: null,
   placeId: place.id,
   newPlace: null,
   density: 'usual',
@@ -24,42 +51,99 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   readyBy: '',
   ...more
 });
-const work = (more: Partial<Draft> = {}) => workOut(draft(more), [place], rhythm(), 43.4, NOW);
+const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
+  workOut(draft(more), {
+    places: [place],
+    methods: READY_METHODS,
+    ownCrops: [],
+    lots,
+    rhythm: rhythm(),
+    latitudeDeg: 43.4,
+    now: NOW
+  });
+const seedG = (...of: Parameters<typeof work>) => work(...of).sowings[0]!.plan.seed.seedG;
 
 describe('a draft of a sowing', () => {
   it('is worked out as soon as it can be', () => {
-    const { plan, wrong } = work();
-    expect(wrong).to.deep.equal({});
-    expect(plan!.seed.seedG).to.be.closeTo(9.92, 0.01);
+    expect(work().wrong).to.deep.equal({});
+    expect(seedG()).to.be.closeTo(9.92, 0.01);
   });
 
   it('takes germination, density and number as they are typed', () => {
-    expect(work({ germination: '47 %' }).plan!.seed.seedG).to.be.closeTo(19.85, 0.01);
-    expect(work({ density: 'own', ownDensity: '4,2' }).plan!.seed.seedG).to.be.closeTo(19.85, 0.01);
-    expect(work({ count: '2' }).plan!.seed.areaCm2).to.equal(900);
-    expect(work({ density: 'dense' }).seedsPerCm2).to.equal(2.7);
+    expect(seedG({ germination: '47 %' })).to.be.closeTo(19.85, 0.01);
+    expect(seedG({ density: 'own', ownDensity: '4,2' })).to.be.closeTo(19.85, 0.01);
+    expect(work({ count: '2' }).sowings[0]!.plan.seed.areaCm2).to.equal(900);
+    expect(work({ density: 'dense' }).sowings[0]!.seedsPerCm2).to.equal(2.7);
   });
 
   it('says what is missing or wrong, field by field', () => {
     const says = (more: Partial<Draft>) =>
       Object.entries(work(more).wrong).map(([field, say]) => `${field}: ${say}`);
-    expect(says({ cropKey: '' })).to.deep.equal(['cropKey: Choose a crop.']);
+    expect(says({ parts: [part('')] })).to.deep.equal(['cropKey: Choose a crop.']);
     expect(says({ count: '1.5' })[0]).to.match(/^count: Give a whole number/);
     expect(says({ count: 'some' })).to.have.length(1);
     expect(says({ germination: '0' })[0]).to.include('nothing sprouts');
     expect(says({ germination: '120' })[0]).to.include('percentage up to 100');
     expect(says({ density: 'own', ownDensity: '' })[0]).to.include('seeds per cm²');
     expect(says({ placeId: 'gone' })).to.deep.equal(['placeId: Choose a place.']);
+    expect(says({ methodKey: 'gone' })[0]).to.include('choose another');
     expect(says({ when: 'by' })).to.deep.equal(['readyBy: Choose the day it is to be ready.']);
     expect(says({ when: 'by', readyBy: '2026-11-20' })[0]).to.include('has passed');
     expect(says({ when: 'by', readyBy: '2027-02-29' })[0]).to.include('Choose the day');
     expect(says({ container: { ...draft().container, lengthCm: NaN } })[0]).to.include('measure the inside');
+    const twice = { kind: 'halves' as const, parts: [part('radish'), part('radish')] };
+    expect(says(twice)[0]).to.match(/^parts.1.cropKey: .*already/);
+    const shares = { kind: 'blended' as const, parts: [part('radish'), part('kale', { share: 'some' })] };
+    expect(says(shares)[0]).to.match(/^parts.1.share: Give its parts/);
   });
 
   it('still works out a new place that has no name yet', () => {
-    const { plan, wrong } = work({ newPlace: { ...place, id: 'new', name: '' } });
-    expect(plan).not.to.equal(null);
+    const { sowings, wrong } = work({ newPlace: { ...place, id: 'new', name: '' } });
+    expect(sowings).to.have.length(1);
     expect(Object.keys(wrong)).to.deep.equal(['newPlace.name']);
+  });
+
+  it('takes germination from the lot, and says what the lot is short of', () => {
+    const parts = [part('radish', { lotId: 'lot' })];
+    const half = work({ parts }, [lot({ test: { sprouted: 47, tested: 100 }, weighedG: 15 })]).sowings[0]!;
+    expect(half.plan.seed.seedG).to.be.closeTo(19.85, 0.01);
+    expect(half.shortG).to.be.closeTo(4.85, 0.01);
+    expect(work({ parts }, [lot()]).sowings[0]!.shortG).to.equal(0);
+    expect(seedG({ parts, germination: '94' }, [lot({ packetPct: 47 })]), 'typed wins').to.be.closeTo(
+      9.92,
+      0.01
+    );
+  });
+
+  it('makes two sowings of halves, the faster later where that is asked', () => {
+    const parts = [part('pea'), part('cress-garden')];
+    const [together, apart] = [false, true].map(
+      (staggered) => work({ kind: 'halves', parts, staggered }).sowings
+    );
+    for (const sowings of [together!, apart!]) {
+      expect(sowings.map(({ areaShare }) => areaShare)).to.deep.equal([0.5, 0.5]);
+      expect(sowings.map(({ plan }) => plan.seed.areaCm2)).to.deep.equal([225, 225]);
+    }
+    const best = (sowings: typeof apart) => sowings!.map(({ plan }) => plan.forecast.marks.windowBest.p50);
+    const gap = (sowings: typeof apart) => Math.abs(best(sowings)[0]! - best(sowings)[1]!) / DAY;
+    expect(gap(together)).to.be.above(2);
+    expect(gap(apart)).to.be.below(0.8);
+  });
+
+  it('blends seed by weight or count into one sowing', () => {
+    const parts = [part('radish', { share: '1' }), part('broccoli', { share: '1' })];
+    const [weight, count] = (['weight', 'count'] as const).map(
+      (shareOf) => work({ kind: 'blended', parts, shareOf }).sowings[0]!
+    );
+    const seed = (sowing: typeof weight) => {
+      const body = sowing!.steps[0]!.body;
+      return body.kind === 'weigh' ? body.seed.map((line) => line.seedG) : [];
+    };
+    expect(seed(weight)[0]! / seed(weight)[1]!).to.be.closeTo(1, 0.001);
+    const seeds = (index: number) =>
+      seed(count)[index]! / cropOf(['radish', 'broccoli'][index]!).thousandSeedWeightG;
+    expect(seeds(0) / seeds(1)).to.be.closeTo(1, 0.001);
+    expect(weight!.parts.reduce((sum, { areaShare }) => sum + areaShare, 0)).to.be.closeTo(1, 1e-12);
   });
 });
 

@@ -96,7 +96,13 @@ describe('what may be sent', () => {
   it('a sowing of sizes, numbers and dates that can be', () => {
     expect(check(newSowingSchema, sowing()).ok).to.equal(true);
     const wrong = (more: object) => errorsOf(check(newSowingSchema, { ...sowing(), ...more }));
-    expect(wrong({ cropKey: 'tomato' }).cropKey).to.include('from the library');
+    expect(wrong({ cropKey: '' }).cropKey).to.include('Choose a crop');
+    const mix = (...shares: number[]) => ({
+      mix: shares.map((areaShare) => ({ cropKey: 'radish', areaShare, lotId: null }))
+    });
+    expect(check(newSowingSchema, { ...sowing(), ...mix(0.5, 0.5) }).ok).to.equal(true);
+    expect(wrong(mix(0.5, 0.4)).mix).to.include('make the whole');
+    expect(wrong(mix(1)).mix).to.include('two crops');
     expect(wrong({ container: { ...sowing().container, lengthCm: 0 } })['container.lengthCm']).to.include(
       'between 2 and 150'
     );

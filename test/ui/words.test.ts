@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { LOSS_REASONS } from '../../src/core/events/event.ts';
 import { MEDIA } from '../../src/core/medium/medium.ts';
-import { READY_METHODS } from '../../src/core/methods/method.ts';
+import { READY_METHODS } from '../../src/core/methods/ready.ts';
 import { pathOf } from '../../src/core/methods/path.ts';
 import { cropPicture } from '../../src/core/picture/cropPicture.ts';
 import { tickOf } from '../../src/core/round/tick.ts';

@@ -84,8 +84,17 @@ export const CROPS: readonly Crop[] = readCropTable(CROP_TABLE);
 
 const byKey = new Map(CROPS.map((crop) => [crop.key, crop]));
 
-/** The crop of a key, or undefined for a key the library does not have. */
-export const findCrop = (key: string): Crop | undefined => byKey.get(key);
+/** The crop of a key, the household's own figures before the library's; undefined for a key nobody has. */
+export const findCrop = (key: string, own: readonly Crop[] = []): Crop | undefined =>
+  own.find((crop) => crop.key === key) ?? byKey.get(key);
+
+/** The library with the household's own crops and figures in it, by name. */
+export function withOwnCrops(own: readonly Crop[]): Crop[] {
+  const keys = new Set(own.map(({ key }) => key));
+  return [...CROPS.filter(({ key }) => !keys.has(key)), ...own].sort((a, b) =>
+    a.name.localeCompare(b.name, 'en')
+  );
+}
 
 /**
  * The crop of a key that was checked before.
@@ -100,9 +109,9 @@ export function cropOf(key: string): Crop {
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Crops whose common, botanical or family name holds every word typed, accents and case aside. */
-export function searchCrops(words: string): Crop[] {
+export function searchCrops(words: string, among: readonly Crop[] = CROPS): Crop[] {
   const wanted = plain(words).split(/\s+/).filter(Boolean);
-  return CROPS.filter((crop) => {
+  return among.filter((crop) => {
     const names = plain(`${crop.name} ${crop.botanicalName} ${crop.family}`);
     return wanted.every((word) => names.includes(word));
   });

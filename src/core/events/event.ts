@@ -1,3 +1,4 @@
+import type { BenchStep } from '../protocol/step.ts';
 import type { Moisture } from '../water/bucket.ts';
 import type { Mark } from '../window/marks.ts';
 import type { Millis } from '../time/zone.ts';
@@ -19,6 +20,8 @@ export type Cue = (typeof CUES)[number];
 
 /** What happened to a sowing: facts, only ever added. */
 export type EventBody =
+  /** A step at the bench was done, or begun where it takes its time. */
+  | { type: 'prepared'; step: BenchStep }
   | { type: 'soaked' }
   | { type: 'drained' }
   | { type: 'sown'; waterG: number }

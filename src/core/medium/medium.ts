@@ -1,6 +1,20 @@
+import type { MediumPart } from './coir.ts';
+
 /** What seed is grown on. */
 export const MEDIA = ['coir', 'peat-perlite', 'seed-mix', 'hemp-mat', 'paper', 'mesh'] as const;
 export type MediumKind = (typeof MEDIA)[number];
+
+/** A medium a household keeps: one of the kinds, with what is its own about it. */
+export interface KeptMedium {
+  id: string;
+  name: string;
+  /** Which of the kinds it is watered as. */
+  kind: MediumKind;
+  /** Litres that a dry kg swells to, off the brick; null for the usual figure. */
+  swellLKg: number | null;
+  /** What it is mixed of; null for one thing. */
+  parts: MediumPart[] | null;
+}
 
 /** Plant-available water by volume (model, section 6; starting figures). */
 export const WATER_HELD: Record<MediumKind, number> = {

@@ -12,13 +12,15 @@ import { forecast, type Forecast } from '../window/forecast.ts';
 import type { Gaussian } from '../window/gaussian.ts';
 import { NEW_HOUSEHOLD } from '../window/learn.ts';
 
-/** When a sowing is to be ready: as soon as it can be, or by a moment. */
-export type Aim = { kind: 'now' } | { kind: 'by'; at: Millis };
+/** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
+export type Aim = { kind: 'now' } | { kind: 'from'; at: Millis } | { kind: 'by'; at: Millis };
 
 export interface PlanInput {
   crop: Crop;
   container: Container;
   count: number;
+  /** Share of the containers it takes; all of them where not given. */
+  areaShare?: number;
   medium: MediumKind;
   method: Method;
   place: Place;
@@ -54,7 +56,7 @@ export const READY_CHANCE = 0.8;
 /** Works out a sowing: seed, soak, stages and window; the same on both sides of the wire. */
 export function plan(input: PlanInput): Plan {
   const { crop, container, count, aim, rhythm, now } = input;
-  const area = areaCm2(container) * count;
+  const area = areaCm2(container) * count * (input.areaShare ?? 1);
   const path = pathOf(crop, input.method);
   const forecastFrom = (sownAt: Millis): Forecast =>
     forecast({
@@ -65,11 +67,12 @@ export function plan(input: PlanInput): Plan {
       unsoaked: false,
       stays: [{ from: sownAt, place: input.place }],
       lightFrom: path.lightFrom,
+      domeDays: path.domeDays,
       litAt: null,
       seen: [],
       belief: input.belief ?? NEW_HOUSEHOLD
     });
-  const first = soonest(crop, rhythm, now);
+  const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
   const soon = forecastFrom(first.sowAt);
   const stalls = !Number.isFinite(soon.marks.windowOpen.p90);
   let soak = first;

@@ -4,8 +4,8 @@ import { jarFor } from '../soak/jar.ts';
 import { drainHours } from '../soak/schedule.ts';
 import type { Followed } from '../sowing/follow.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
-import { HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE } from '../water/bucket.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { dryShare, FULL_SHARE, mistMl } from '../water/bucket.ts';
 import { sowingWaterG, waterAt } from '../water/level.ts';
 import type { Ask, CueLook, Task, TaskBody } from './task.ts';
 
@@ -15,8 +15,6 @@ const LOOK_CHANCE = 0.1;
 const DRY_BEFORE_CUT_H = 12;
 /** Below this share of capacity even a tray about to be cut is watered. */
 const WILT_SHARE = 0.2;
-/** A fine mist over bare seed, mL per cm2 (starting figure). */
-const MIST_ML_CM2 = 0.02;
 
 /** What a sowing asks for in this round: tasks with their amounts, and the look that would tell most. */
 export function askOf(followed: Followed, round: Round, now: Millis): Ask {
@@ -81,12 +79,7 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
     }
     case 'blackout':
       if (path.lightFrom === null) return cutTask(followed, round, now);
-      return stepIf(
-        path.lightFrom === 'rooted' || seen('lightReady') || now >= forecast.marks.lightReady.p90,
-        'light',
-        followed,
-        round
-      );
+      return stepIf(isDomeOver(followed, now), 'light', followed, round);
     case 'light':
       return cutTask(followed, round, now);
     case 'ended':
@@ -116,6 +109,14 @@ function stepIf(due: boolean, kind: 'uncover' | 'light', followed: Followed, rou
   return [task(kind, body, mark.p90, round)];
 }
 
+/** Whether its time under the dome is up: by the days the method counts, or by the look of its stems. */
+function isDomeOver({ path, state, forecast }: Followed, now: Millis): boolean {
+  if (path.lightFrom === 'rooted') return true;
+  if (path.domeDays !== null) return now >= state.uncoveredAt! + path.domeDays * DAY;
+  const seen = state.seen.some(({ mark, reachedAt }) => mark === 'lightReady' && reachedAt !== null);
+  return seen || now >= forecast.marks.lightReady.p90;
+}
+
 function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
   const { forecast, crop, areaCm2, state } = followed;
   const open = forecast.marks.windowOpen;
@@ -127,14 +128,14 @@ function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
 }
 
 function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {
-  const { state, method, path, crop, areaCm2, forecast } = followed;
+  const { state, path, crop, areaCm2, forecast } = followed;
   if (state.sownAt === null || state.sownAt >= round.at - HOUR) return [];
   const covered = state.litAt === null && path.lightFrom !== 'sown';
   if (covered && state.stage === 'press') {
     const evening = round.key.endsWith('.0') === false;
-    const wanted = method.germinationWater === 'twice' || (method.germinationWater === 'daily' && !evening);
+    const wanted = path.mists === 'twice' || (path.mists === 'daily' && !evening);
     if (wanted)
-      return [task(`mist:${round.key}`, { kind: 'mist', waterMl: areaCm2 * MIST_ML_CM2 }, round.at, round)];
+      return [task(`mist:${round.key}`, { kind: 'mist', waterMl: mistMl(areaCm2) }, round.at, round)];
   }
   const midway = waterAt(followed, Math.max(now, (round.at + round.nextAt) / 2));
   if (midway.capacityG === 0 || midway.share >= dryShare(crop)) return [];

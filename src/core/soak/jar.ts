@@ -16,10 +16,13 @@ export function swelling(crop: Crop): number {
   return crop.family === 'Fabaceae' || crop.family === 'Poaceae' ? 1.8 : 1.5;
 }
 
-/** Water for a soak, five times the dry volume, and the jar that holds it with the swollen seed. */
+/** Water for a soak, times the dry volume of the seed, where the jar allows it (model, section 8). */
+export const WATER_TIMES_DRY = 5;
+
+/** Water for a soak and the jar that holds it with the swollen seed. */
 export function jarFor(crop: Crop, seedG: number): Jar {
   const dryMl = seedG / bulkDensityGMl(crop);
   const swollenMl = dryMl * swelling(crop);
-  const waterMl = dryMl * 5;
+  const waterMl = dryMl * WATER_TIMES_DRY;
   return { dryMl, swollenMl, waterMl, jarMl: swollenMl + waterMl };
 }

@@ -1,5 +1,6 @@
 import { CUES, type LossReason, type SowingEvent } from '../events/event.ts';
 import type { Millis } from '../time/zone.ts';
+import type { BenchStep } from '../protocol/step.ts';
 import type { Moisture } from '../water/bucket.ts';
 import type { MarkSeen } from '../window/evidence.ts';
 
@@ -27,6 +28,8 @@ export interface LogLine {
 /** What a sowing's events come to. */
 export interface SowingState {
   stage: Stage;
+  /** Steps at the bench that were done, with when and by which event. */
+  prepared: Map<BenchStep, { at: Millis; eventId: string }>;
   soakedAt: Millis | null;
   drainedAt: Millis | null;
   sownAt: Millis | null;
@@ -53,6 +56,7 @@ export function foldEvents(events: readonly SowingEvent[]): SowingState {
   const undone = new Set(events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : [])));
   const state: SowingState = {
     stage: 'prepare',
+    prepared: new Map(),
     soakedAt: null,
     drainedAt: null,
     sownAt: null,
@@ -84,19 +88,26 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
   if (body.type === 'noted') return true;
   if (state.stage === 'ended') return false;
   switch (body.type) {
+    case 'prepared':
+      if (state.prepared.has(body.step)) return false;
+      state.prepared.set(body.step, { at, eventId: id });
+      return true;
     case 'soaked':
       if (state.soakedAt !== null || state.sownAt !== null) return false;
+      state.prepared.set('soak', { at, eventId: id });
       state.soakedAt = at;
       state.stage = 'soak';
       return true;
     case 'drained':
       if (state.drainedAt !== null || state.sownAt !== null) return false;
       state.drainedAt = at;
+      state.prepared.set('drain', { at, eventId: id });
       state.stage = 'drain';
       return true;
     case 'sown':
       if (state.sownAt !== null) return false;
       state.sownAt = at;
+      state.prepared.set('sow', { at, eventId: id });
       state.stage = 'press';
       state.water.push({ at, addedG: body.waterG });
       return true;

@@ -7,13 +7,15 @@ import { forecast, type Forecast, type Stay } from '../window/forecast.ts';
 import type { Gaussian } from '../window/gaussian.ts';
 import { NEW_HOUSEHOLD } from '../window/learn.ts';
 import { foldEvents, type SowingState } from './fold.ts';
-import { sowingOf, type Sowing, type SowingSetup } from './sowing.ts';
+import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
 /** What the core must know of the household to follow its sowings. */
 export interface HouseholdFacts {
   rhythm: Rhythm;
   latitudeDeg: number;
   places: ReadonlyMap<string, Place>;
+  /** Crops the household added or whose figures it overrules. */
+  ownCrops?: OwnCrops;
 }
 
 /** One sowing as it stands: what was decided, what happened, and what is expected. */
@@ -37,7 +39,7 @@ export function follow(
   events: readonly SowingEvent[],
   belief: Gaussian = NEW_HOUSEHOLD
 ): Followed {
-  const sowing = sowingOf(setup);
+  const sowing = sowingOf(setup, household.ownCrops);
   const state = foldEvents(events);
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;
@@ -61,6 +63,8 @@ export function follow(
       unsoaked: state.sownAt !== null && state.soakedAt === null,
       stays,
       lightFrom: sowing.path.lightFrom,
+      domeDays: sowing.path.domeDays,
+      uncoveredAt: state.uncoveredAt,
       litAt: state.litAt,
       seen: state.seen,
       belief

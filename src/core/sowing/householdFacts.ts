@@ -1,4 +1,5 @@
 import type { Place } from '../clock/place.ts';
+import type { Crop } from '../crops/crop.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
 import type { HouseholdFacts } from './follow.ts';
@@ -22,10 +23,15 @@ export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdD
 }
 
 /** What the core must know of a household and its places to follow its sowings. */
-export function factsOf(household: HouseholdData, places: readonly Place[]): HouseholdFacts {
+export function factsOf(
+  household: HouseholdData,
+  places: readonly Place[],
+  ownCrops: readonly Crop[] = []
+): HouseholdFacts {
   return {
     rhythm: rhythmOf(household),
     latitudeDeg: household.latitudeDeg,
-    places: new Map(places.map((place) => [place.id, place]))
+    places: new Map(places.map((place) => [place.id, place])),
+    ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop]))
   };
 }

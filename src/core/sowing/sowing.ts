@@ -2,22 +2,32 @@ import { areaCm2, type Container } from '../containers/container.ts';
 import { cropOf } from '../crops/library.ts';
 import type { Crop } from '../crops/crop.ts';
 import { mediumDepthCm, type MediumKind } from '../medium/medium.ts';
-import { methodOf, type Method } from '../methods/method.ts';
+import type { Method } from '../methods/method.ts';
 import { pathOf, type Path } from '../methods/path.ts';
+import { blend, type MixPart } from '../mix/mix.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What was decided when a sowing was planned; it does not change afterwards. */
 export interface SowingSetup {
   id: string;
+  /** The crop; of blended seed, its first. */
   cropKey: string;
+  /** The parts of blended seed; null for one crop. */
+  mix: readonly MixPart[] | null;
   container: Container;
   count: number;
+  /** Share of the containers that it takes: 0.5 for half of a tray of two halves. */
+  areaShare: number;
   medium: MediumKind;
-  methodKey: string;
+  /** The household's own medium, where it is one. */
+  mediumId: string | null;
+  /** As it was when the sowing was planned: changing a method later does not change what stands. */
+  method: Method;
   placeId: string;
   seedsPerCm2: number;
   germinationPct: number | null;
   seedG: number;
+  lotId: string | null;
   /** Null for seed that is sown dry. */
   soakStartAt: Millis | null;
   soakEndAt: Millis | null;
@@ -34,16 +44,33 @@ export interface Sowing {
   mediumDepthCm: number;
 }
 
-/** @throws Error where the setup names a crop that the library does not have. */
-export function sowingOf(setup: SowingSetup): Sowing {
-  const crop = cropOf(setup.cropKey);
-  const method = methodOf(setup.methodKey);
+/** A household's own crops by key; one with a library crop's key stands in for it. */
+export type OwnCrops = ReadonlyMap<string, Crop>;
+
+const NONE: OwnCrops = new Map();
+
+/**
+ * The crop that a sowing is of: the household's own figures before the library's, blended seed as one.
+ * @throws Error for a key that neither has
+ */
+export function cropOfSowing(
+  { cropKey, mix }: Pick<SowingSetup, 'cropKey' | 'mix'>,
+  own: OwnCrops = NONE
+): Crop {
+  const find = (key: string): Crop => own.get(key) ?? cropOf(key);
+  if (mix === null) return find(cropKey);
+  return blend(mix.map((part) => ({ crop: find(part.cropKey), areaShare: part.areaShare })));
+}
+
+/** @throws Error where the setup names a crop that neither the library nor the household has. */
+export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
+  const crop = cropOfSowing(setup, own);
   return {
     setup,
     crop,
-    method,
-    path: pathOf(crop, method),
-    areaCm2: areaCm2(setup.container) * setup.count,
+    method: setup.method,
+    path: pathOf(crop, setup.method),
+    areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,
     mediumDepthCm: mediumDepthCm(setup.medium, setup.container.depthCm)
   };
 }

@@ -10,7 +10,7 @@ const FRACTIONS: Record<string, number> = {
   '⅛': 0.125
 };
 
-/** Factors to the base unit of each kind: g, cm, mL. Avoirdupois and US customary measures, by definition. */
+/** Factors to the base unit of each kind: g, cm, mL, seeds to the cm2. Avoirdupois and US customary measures, by definition. */
 const UNITS = {
   mass: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 },
   length: { cm: 1, mm: 0.1, m: 100, in: 2.54, '"': 2.54 },
@@ -20,11 +20,24 @@ const UNITS = {
     tsp: 4.92892159375,
     tbsp: 14.78676478125,
     cup: 236.5882365,
-    'fl oz': 29.5735295625
-  }
+    'fl oz': 29.5735295625,
+    gal: 3785.411784
+  },
+  /** Seeds on an area; base: to the cm2. */
+  density: { '/cm²': 1, '/cm2': 1, '/in²': 1 / 6.4516, '/in2': 1 / 6.4516 }
 } as const;
 
 export type UnitKind = keyof typeof UNITS;
+
+const EXAMPLES: Record<UnitKind, string> = {
+  mass: '12.5 g',
+  length: '25 cm',
+  volume: '250 mL',
+  density: '2.1 /cm²'
+};
+
+/** Units of a kind, the base first. */
+export const unitsOf = (kind: UnitKind): string[] => Object.keys(UNITS[kind]);
 
 /** Factor from a unit to its kind's base unit (g, cm, mL); undefined for a unit the kind does not have. */
 export function unitFactor(kind: UnitKind, unit: string): number | undefined {
@@ -39,9 +52,9 @@ export function unitFactor(kind: UnitKind, unit: string): number | undefined {
  * @returns the value in the kind's base unit: g, cm or mL
  */
 export function parseQuantity(text: string, kind: UnitKind, unit: string): Parsed {
-  const example = kind === 'mass' ? '12.5 g' : kind === 'length' ? '25 cm' : '250 mL';
+  const example = EXAMPLES[kind];
   const unread: Parsed = { ok: false, say: `Write a number with its unit, such as ${example}.` };
-  const match = /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*([a-z" ]*?)\.?\s*$/i.exec(text);
+  const match = /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*(\/(?:cm|in)[²2]|[a-z" ]*?)\.?\s*$/i.exec(text);
   if (!match) return unread;
   const value = readNumber(match[1]!);
   if (value === null) return unread;

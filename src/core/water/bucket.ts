@@ -9,6 +9,12 @@ export type Cover = keyof typeof LOSS_MM_KPA;
 /** Moving air dries this much faster. */
 export const FAN = 1.3;
 
+/** A fine mist over seed, mL per cm2 (starting figure). */
+const MIST_ML_CM2 = 0.02;
+
+/** Water for misting an area once, mL. */
+export const mistMl = (areaCm2: number): number => areaCm2 * MIST_ML_CM2;
+
 /** Never filled past this share of capacity: overwatering is the commonest way to lose a tray. */
 export const FULL_SHARE = 0.9;
 

@@ -26,6 +26,10 @@ export interface ForecastInput {
   /** At least one; the first holds from sowing on, whatever its `from`. */
   stays: readonly Stay[];
   lightFrom: LightFrom;
+  /** Days under the dome after rooting, where the method counts them; light then does not wait for a mark. */
+  domeDays?: number | null;
+  /** When the weight or lid came off, where it did. */
+  uncoveredAt?: Millis | null;
   /** When it came to light, where it did. */
   litAt: Millis | null;
   /** What looks said, at most one entry a mark. */
@@ -78,6 +82,8 @@ const head = (input: ForecastInput): number =>
 
 function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
   if (input.lightFrom === null) return Infinity;
+  if (input.lightFrom === 'lightReady' && typeof input.domeDays === 'number')
+    return (input.uncoveredAt ?? forecastOf('rooted').p50) + input.domeDays * DAY;
   return input.lightFrom === 'sown' ? input.sownAt : forecastOf(input.lightFrom).p50;
 }
 

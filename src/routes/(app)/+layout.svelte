@@ -5,6 +5,8 @@
   import SignInAgain from '$ui/shell/SignInAgain.svelte';
   import TimeBar from '$ui/shell/TimeBar.svelte';
   import UndoBar from '$ui/shell/UndoBar.svelte';
+  import TimerBar from '$ui/timers/TimerBar.svelte';
+  import { Timers, provideTimers } from '$ui/state/timers.svelte.ts';
   import { Journal, provideJournal } from '$ui/state/journal.svelte.ts';
   import type { LayoutData } from './$types';
 
@@ -20,6 +22,16 @@
     untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now))
   );
 
+  const timers = provideTimers(
+    untrack(() => new Timers(data.household, journal, `brote.quieted.${data.household.id}`))
+  );
+  // Whatever was touched, here or by others, may have begun or ended a timer.
+  $effect(() => {
+    void data.now;
+    timers.now = now();
+    void timers.refresh();
+  });
+
   /** Keeps an open page up to date; a session that ran out asks over the page instead of leaving it. */
   async function refresh() {
     const answer = await fetch('/api/ping').catch(() => null);
@@ -29,11 +41,14 @@
 
   onMount(() => {
     journal.resume();
+    timers.resume();
+    const second = setInterval(() => (timers.now = now()), 1000);
     const tick = setInterval(() => document.visibilityState === 'visible' && void refresh(), 60_000);
     const online = () => void journal.flush();
     window.addEventListener('online', online);
     return () => {
       clearInterval(tick);
+      clearInterval(second);
       window.removeEventListener('online', online);
     };
   });
@@ -43,6 +58,7 @@
   {#if data.household.demo}
     <TimeBar now={data.now} reading={data.household} />
   {/if}
+  <TimerBar reading={data.household} />
   {@render children()}
 </Shell>
 <UndoBar />

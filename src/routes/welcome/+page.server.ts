@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { fail, redirect } from '@sveltejs/kit';
-import { DEFAULT_METHOD } from '$core/methods/method.ts';
+import { DEFAULT_METHOD } from '$core/methods/ready.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { addHousehold } from '$server/households/household.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';

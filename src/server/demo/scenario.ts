@@ -1,6 +1,7 @@
 import type { Place } from '../../core/clock/place.ts';
 import type { Container } from '../../core/containers/container.ts';
 import type { MediumKind } from '../../core/medium/medium.ts';
+import type { LotName } from './cupboard.ts';
 
 /** A shared flat with a glazed balcony: all made up. */
 export const FLAT = {
@@ -54,6 +55,8 @@ export interface Story {
   sownAgoD?: number;
   /** Ends as lost this many days after sowing. */
   lostAfterD?: number;
+  /** The packet its seed comes from, where that is kept. */
+  lot?: LotName;
   /** How slow it really is against the table, for those under way; by the book where left out. */
   pace?: number;
 }
@@ -88,8 +91,12 @@ export const UNDER_WAY: Story[] = [
   story('mustard', 'tray', 'stairs', 6.5)
 ];
 
-/** Put to soak this evening. */
-export const TONIGHT = story('pea', 'tray', 'middle', 0, { medium: 'seed-mix' });
+/** Prepared this evening, together. */
+export const TONIGHT: Story[] = [
+  story('pea', 'tray', 'middle', 0, { medium: 'seed-mix', lot: 'peas' }),
+  story('sunflower', 'pot', 'sill', 0, { method: 'careful-start', lot: 'sunflower' }),
+  story('radish', 'pot', 'bottom', 0, { lot: 'radish' })
+];
 
 /** Ended within the past ten weeks. */
 export const PAST: Story[] = [

@@ -1,6 +1,7 @@
 import { areaCm2 } from '../../core/containers/container.ts';
+import { isSoaked } from '../../core/crops/crop.ts';
 import { cropOf } from '../../core/crops/library.ts';
-import { DEFAULT_METHOD, methodOf } from '../../core/methods/method.ts';
+import { DEFAULT_METHOD, methodOf } from '../../core/methods/ready.ts';
 import { plan } from '../../core/plan/plan.ts';
 import { soakFrom, soonest, type SoakPlan } from '../../core/soak/schedule.ts';
 import type { SowingEvent } from '../../core/events/event.ts';
@@ -17,6 +18,7 @@ import { addEvents } from '../sowings/events.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { growerFollows, natureOf } from './growerFollows.ts';
+import { countContainers, fillCupboard, LOTS, METHODS } from './cupboard.ts';
 import { FLAT, PAST, PLACES, TONIGHT, UNDER_WAY, type Story } from './scenario.ts';
 
 const SEED = 20_260_301;
@@ -46,11 +48,14 @@ export async function seedDemo(now: number): Promise<string> {
     const members: string[] = [];
     for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
     for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
+    await fillCupboard(tx, household.id, now);
     const grow = (story: Story, ended: boolean) =>
       growStory(tx, { household, facts, members, chance, now, story, ended });
     for (const story of PAST) await grow(story, true);
     for (const story of UNDER_WAY) await grow(story, false);
-    await soakTonight(tx, { household, facts, members, chance, now, story: TONIGHT, ended: false });
+    for (const story of TONIGHT)
+      await prepareTonight(tx, { household, facts, members, chance, now, story, ended: false });
+    await countContainers(tx);
   });
   return household.id;
 }
@@ -104,7 +109,7 @@ function whenStarted({ facts, story, now }: Growing, opensInD: number): SoakPlan
     container: story.container,
     count: story.count,
     medium: story.medium,
-    method: methodOf(story.method),
+    method: METHODS.get(story.method) ?? methodOf(story.method),
     place: story.place,
     seedsPerCm2: crop.seedsPerCm2.usual,
     germinationPct: null,
@@ -128,23 +133,33 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
     container: story.container,
     count: story.count,
     medium: story.medium,
-    methodKey: story.method,
+    mediumId: null,
+    areaShare: 1,
+    mix: null,
+    method: METHODS.get(story.method) ?? methodOf(story.method),
     placeId: story.place.id,
     seedsPerCm2,
     germinationPct: null,
     seedG: Math.round(seedG * 10) / 10,
+    lotId: story.lot ? LOTS[story.lot].id : null,
     soakStartAt: soak.soakStart,
     soakEndAt: soak.soakEnd,
     sowAt: soak.sowAt
   };
 }
 
-async function soakTonight(tx: Tx, growing: Growing): Promise<void> {
+async function prepareTonight(tx: Tx, growing: Growing): Promise<void> {
   const { facts, now, household, members, chance, story } = growing;
   const evening = roundsBetween(facts.rhythm, now - HOUR, now + DAY).find(
     (at) => facts.rhythm.zone.minutes(at) > 720
   )!;
-  const setup = setupOf(growing, soakFrom(cropOf(story.crop), facts.rhythm, evening));
+  const crop = cropOf(story.crop);
+  const setup = setupOf(
+    growing,
+    isSoaked(crop)
+      ? soakFrom(crop, facts.rhythm, evening)
+      : { soakStart: null, soakEnd: null, soakH: 0, sowAt: evening, endsAsleep: false }
+  );
   await addSowing(tx, household.id, setup, {
     memberId: members[1]!,
     at: now - 5 * HOUR,

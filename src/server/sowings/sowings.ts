@@ -1,5 +1,8 @@
 import type { SowingRecord } from '../../core/sowing/record.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import type { Method } from '../../core/methods/method.ts';
+import { completed, isReady, methodOf } from '../../core/methods/ready.ts';
+import type { MixPart } from '../../core/mix/mix.ts';
 import type { MediumKind } from '../../core/medium/medium.ts';
 import type { Tx } from '../db/connection.ts';
 import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
@@ -14,25 +17,38 @@ interface SowingRow extends ContainerRow {
   seeds_per_cm2: number;
   germination_pct: number | null;
   seed_g: number;
+  method: Partial<Method> | null;
+  area_share: number;
+  mix: MixPart[] | null;
+  lot_id: string | null;
+  medium_id: string | null;
   soak_start_at: Date | null;
   soak_end_at: Date | null;
   sow_at: Date;
   log: string;
 }
 
+/** A method that was changed or made by the household is kept with the sowing; a ready one by its key. */
+const methodOfRow = ({ method, method_key }: SowingRow): Method =>
+  method ? completed({ ...method, key: method_key, name: method.name ?? method_key }) : methodOf(method_key);
+
 function recordOf(row: SowingRow): SowingRecord {
   return {
     setup: {
       id: row.id,
       cropKey: row.crop_key,
+      mix: row.mix,
       container: containerOf(row),
       count: row.count,
+      areaShare: row.area_share,
       medium: row.medium,
-      methodKey: row.method_key,
+      mediumId: row.medium_id,
+      method: methodOfRow(row),
       placeId: row.place_id,
       seedsPerCm2: row.seeds_per_cm2,
       germinationPct: row.germination_pct,
       seedG: row.seed_g,
+      lotId: row.lot_id,
       soakStartAt: row.soak_start_at?.getTime() ?? null,
       soakEndAt: row.soak_end_at?.getTime() ?? null,
       sowAt: row.sow_at.getTime()
@@ -43,7 +59,7 @@ function recordOf(row: SowingRow): SowingRecord {
 
 const columns = (tx: Tx) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape, c.length_cm, c.width_cm, c.depth_cm, c.cells,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape, c.length_cm, c.width_cm, c.depth_cm, c.cells,
   coalesce((select json_agg(json_build_array(e.id, (extract(epoch from e.at) * 1000)::bigint, e.member_id, e.task_key, e.body)
       order by e.at, e.seq)
     from events e where e.household_id = s.household_id and e.sowing_id = s.id)::text, '[]') as log`;
@@ -54,6 +70,18 @@ export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     join places p on p.household_id = s.household_id and p.id = s.place_id
     where s.ended_at is null order by p.position, s.sow_at, s.id`;
+  return rows.map(recordOf);
+}
+
+/** The sowings under way whose seed is not on its medium yet. */
+export async function listInPreparation(tx: Tx): Promise<SowingRecord[]> {
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.ended_at is null and not exists (
+      select from events e where e.household_id = s.household_id and e.sowing_id = s.id and e.type = 'sown'
+        and not exists (select from events u where u.household_id = e.household_id and u.sowing_id = e.sowing_id
+          and u.type = 'undone' and u.body->>'eventId' = e.id::text))
+    order by s.sow_at, s.id`;
   return rows.map(recordOf);
 }
 
@@ -82,9 +110,11 @@ export async function addSowing(
   const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
   await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
-      germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by)
-    values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.methodKey},
-      ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${time(setup.soakStartAt)},
-      ${time(setup.soakEndAt)}, ${time(setup.sowAt)}, ${new Date(by.at)}, ${by.memberId})
+      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, created_at,
+      created_by)
+    values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.method.key},
+      ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
+      ${setup.areaShare}, ${setup.mix === null ? null : tx.json(setup.mix as never)}, ${setup.lotId}, ${setup.mediumId},
+      ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)}, ${new Date(by.at)}, ${by.memberId})
     on conflict (household_id, id) do nothing`;
 }

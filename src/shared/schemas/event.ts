@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { BENCH_STEPS } from '../../core/protocol/step.ts';
 import { CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/events/event.ts';
 
 const water = {
@@ -9,6 +10,7 @@ const water = {
     .required()
 };
 const bodies: Record<EventType, yup.AnyObjectSchema> = {
+  prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
   soaked: yup.object({}),
   drained: yup.object({}),
   sown: yup.object(water),

@@ -1,5 +1,4 @@
 import * as yup from 'yup';
-import { READY_METHODS } from '../../core/methods/method.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 
 function isZone(zone: string): boolean {
@@ -89,13 +88,7 @@ export const householdSchema = yup.object({
       'The evening round comes after the morning round.',
       (value, { parent }) => minutesOf(value) > minutesOf(parent.morning)
     ),
-  methodKey: yup
-    .string()
-    .oneOf(
-      READY_METHODS.map(({ key }) => key),
-      'Choose one of the methods.'
-    )
-    .required('Choose a method.')
+  methodKey: yup.string().max(60).required('Choose a method.')
 });
 
 /** Minutes past 00:00 of a clock time such as `07:30`. */

@@ -1,9 +1,8 @@
 import * as yup from 'yup';
 import { checkContainer } from '../../core/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/containers/container.ts';
-import { findCrop } from '../../core/crops/library.ts';
 import { MEDIA } from '../../core/medium/medium.ts';
-import { READY_METHODS } from '../../core/methods/method.ts';
+import { methodSchema } from './method.ts';
 
 const id = yup.string().uuid('This form is broken: reload the page.').required();
 const size = yup.number().required();
@@ -70,10 +69,26 @@ const containerSchema = yup
 export const newSowingSchema = yup.object({
   id,
   containerId: id,
-  cropKey: yup
-    .string()
-    .required('Choose a crop.')
-    .test('crop', 'Choose a crop from the library.', (key) => findCrop(key ?? '') !== undefined),
+  cropKey: yup.string().required('Choose a crop.').max(80),
+  /** Parts of blended seed; null for one crop. */
+  mix: yup
+    .array()
+    .of(
+      yup
+        .object({
+          cropKey: yup.string().required('Choose a crop.').max(80),
+          areaShare: yup.number().moreThan(0, 'Each crop needs a share.').max(1).required(),
+          lotId: yup.string().uuid().nullable().default(null)
+        })
+        .required()
+    )
+    .min(2, 'A mix has two crops or more.')
+    .max(6, 'At most six crops in one mix.')
+    .test('whole', 'The shares must make the whole.', (parts) =>
+      !parts ? true : Math.abs(parts.reduce((sum, part) => sum + part.areaShare, 0) - 1) < 1e-6
+    )
+    .nullable()
+    .default(null),
   container: containerSchema,
   count: yup
     .number()
@@ -82,14 +97,14 @@ export const newSowingSchema = yup.object({
     .min(SIZE_BOUNDS.count[0], 'At least one container.')
     .max(SIZE_BOUNDS.count[1], `At most ${SIZE_BOUNDS.count[1]} in one sowing: make two of it.`)
     .required('How many of them?'),
+  /** Half of a tray of two halves is 0.5. */
+  areaShare: yup.number().moreThan(0).max(1).default(1),
+  lotId: yup.string().uuid().nullable().default(null),
+  mediumId: yup.string().uuid().nullable().default(null),
   medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
-  methodKey: yup
-    .string()
-    .oneOf(
-      READY_METHODS.map(({ key }) => key),
-      'Choose one of the methods.'
-    )
-    .required(),
+  methodKey: yup.string().max(60).required('Choose a method.'),
+  /** Where this sowing differs from its method: the method as it is to be for it. */
+  method: methodSchema.nullable().default(null),
   placeId: yup.string().uuid().required('Choose a place.'),
   newPlace: placeSchema.nullable().default(null),
   seedsPerCm2: yup
@@ -110,6 +125,8 @@ export const newSowingSchema = yup.object({
     .moreThan(0, 'Seed must weigh more than 0 g.')
     .max(5000, 'Over 5 kg of seed is no home sowing: check the sizes.')
     .required(),
+  /** Milliseconds; not started before, as the later half of a staggered tray is not. */
+  notBefore: yup.number().integer().nullable().default(null),
   /** `YYYY-MM-DD` in the household's zone; null to start now. */
   readyBy: yup
     .string()

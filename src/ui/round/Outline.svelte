@@ -1,10 +1,17 @@
 <script lang="ts">
-  import { cropOf } from '$core/crops/library.ts';
+  import type { Crop } from '$core/crops/crop.ts';
+  import { cropOfSowing } from '$core/sowing/sowing.ts';
   import type { Place } from '$core/clock/place.ts';
   import type { SowingRecord } from '$core/sowing/record.ts';
 
   /** Which trays stand where, for the moment before the page can follow them. */
-  let { records, places }: { records: readonly SowingRecord[]; places: readonly Place[] } = $props();
+  interface Props {
+    records: readonly SowingRecord[];
+    places: readonly Place[];
+    ownCrops: readonly Crop[];
+  }
+  let { records, places, ownCrops }: Props = $props();
+  const own = $derived(new Map(ownCrops.map((crop) => [crop.key, crop])));
 
   const shelves = $derived(
     places
@@ -17,7 +24,9 @@
   <section aria-label={place.name} aria-busy="true">
     <p class="soft">{place.name}</p>
     {#each here as { setup } (setup.id)}
-      <p class="tray">{cropOf(setup.cropKey).name} <span class="soft small">{setup.container.name}</span></p>
+      <p class="tray">
+        {cropOfSowing(setup, own).name} <span class="soft small">{setup.container.name}</span>
+      </p>
     {/each}
   </section>
 {/each}

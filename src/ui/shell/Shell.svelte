@@ -2,6 +2,7 @@
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
   import Add from 'carbon-icons-svelte/lib/AddAlt.svelte';
+  import Bench from 'carbon-icons-svelte/lib/ListChecked.svelte';
   import Catalog from 'carbon-icons-svelte/lib/Catalog.svelte';
   import Home from 'carbon-icons-svelte/lib/Home.svelte';
   import Notebook from 'carbon-icons-svelte/lib/Notebook.svelte';
@@ -11,6 +12,7 @@
 
   const VIEWS = [
     { path: '/round', name: 'Round', icon: Walk },
+    { path: '/bench', name: 'Bench', icon: Bench },
     { path: '/sow', name: 'Sow', icon: Add },
     { path: '/crops', name: 'Crops', icon: Catalog },
     { path: '/notebook', name: 'Notebook', icon: Notebook },
@@ -129,7 +131,7 @@
       display: none;
     }
     ul {
-      grid-template-columns: repeat(5, 1fr);
+      grid-template-columns: repeat(6, 1fr);
       gap: 0;
     }
     li a {

@@ -1,8 +1,10 @@
 <script lang="ts">
-  import type { Crop } from '$core/crops/crop.ts';
   import { isSoaked } from '$core/crops/crop.ts';
   import { bandsOfPlan } from '$core/picture/bands.ts';
-  import type { Plan } from '$core/plan/plan.ts';
+  import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
+  import Changes from '$ui/protocol/Changes.svelte';
+  import StepList from '$ui/protocol/StepList.svelte';
+  import type { WorkedSowing } from './draft.ts';
   import { spoonsFor } from '$core/seed/spoons.ts';
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
@@ -12,15 +14,19 @@
   import { windowWords } from '$ui/words/window.ts';
 
   interface Props {
-    plan: Plan;
-    crop: Crop;
+    sowing: WorkedSowing;
+    /** The only one, and so without its crop's name over it. */
+    alone: boolean;
+    on: { kind: MediumKind; own: KeptMedium | null };
     now: number;
     reading: Reading;
     /** Seed overruled by hand, in g; null where it is as computed. */
     ownSeedG: number | null;
     onoffer: (at: number) => void;
   }
-  let { plan, crop, now, reading, ownSeedG, onoffer }: Props = $props();
+  let { sowing, alone, on, now, reading, ownSeedG, onoffer }: Props = $props();
+
+  const { plan, crop, steps } = $derived(sowing);
 
   const { seed } = $derived(plan);
   const seedG = $derived(ownSeedG ?? seed.seedG);
@@ -28,7 +34,12 @@
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, reading));
 </script>
 
-<section class="card stack" aria-label="What it comes to" aria-live="polite">
+<section
+  class="card stack"
+  aria-label={alone ? 'What it comes to' : `What ${crop.name} comes to`}
+  aria-live="polite"
+>
+  {#if !alone}<h2>{crop.name}</h2>{/if}
   <Figure
     label={ownSeedG === null ? 'Seed' : 'Seed, your own figure'}
     value={seedMass(seedG, reading.units)}
@@ -47,6 +58,10 @@
   {#if seed.weakLot}<p class="warn small">
       Less than 70 % of this lot sprouts: more seed fills the tray but the dead seed moulds. Fresher seed is
       the better answer.
+    </p>{/if}
+  {#if sowing.shortG > 0}<p class="warn small">
+      {seedMass(sowing.shortG, reading.units)} more than that lot holds: have more at hand, or weigh the packet
+      again.
     </p>{/if}
   {#if crop.gelSeed}<p class="small soft">The seed coat turns to gel when wet: never soak it.</p>{/if}
 
@@ -129,6 +144,11 @@
       beside="{mass(plan.yieldG[0], reading.units)} to {mass(plan.yieldG[2], reading.units)}"
     />
   {/if}
+  <Changes {steps} {now} {reading} {on} />
+  <details class="protocol">
+    <summary>Every step, with its amount and day</summary>
+    <StepList {steps} {now} {reading} {on} />
+  </details>
   {#if !isSoaked(crop) && crop.note}<p class="small soft">{crop.note}</p>{/if}
 </section>
 
@@ -141,6 +161,14 @@
     border-left: 5px solid var(--alarm);
     background: var(--alarm-soft);
     border-radius: 0 8px 8px 0;
+  }
+  .protocol summary {
+    cursor: pointer;
+    min-height: 2.75rem;
+    display: flex;
+    align-items: center;
+    color: var(--beet);
+    text-decoration: underline;
   }
   .window {
     font-size: 1.15rem;

@@ -1,22 +1,44 @@
 import type { Place } from '$core/clock/place.ts';
 import { checkContainer } from '$core/containers/check.ts';
-import { SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
+import { areaCm2, SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
 import { findCrop } from '$core/crops/library.ts';
-import type { Density } from '$core/crops/crop.ts';
+import type { Crop, Density } from '$core/crops/crop.ts';
+import { leftG, lotGermination, type LotStock } from '$core/lots/lot.ts';
 import type { MediumKind } from '$core/medium/medium.ts';
-import { methodOf } from '$core/methods/method.ts';
+import type { Method } from '$core/methods/method.ts';
+import { planHalves } from '$core/mix/halves.ts';
+import { blend } from '$core/mix/mix.ts';
+import { mixParts } from '$core/mix/parts.ts';
+import { areaShares, type ShareOf } from '$core/mix/shares.ts';
 import { aimOf } from '$core/plan/aim.ts';
 import { plan, type Plan } from '$core/plan/plan.ts';
+import { protocolOfPlan } from '$core/protocol/ofPlan.ts';
+import type { Step } from '$core/protocol/step.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
 import type { Rhythm } from '$core/time/rhythm.ts';
 
+/** One crop of a draft, with the lot its seed comes from and its share as typed. */
+export interface DraftPart {
+  cropKey: string;
+  lotId: string;
+  share: string;
+}
+
 /** What a person has chosen so far for a new sowing, as typed where it is typed. */
 export interface Draft {
-  cropKey: string;
+  kind: 'one' | 'halves' | 'blended';
+  /** One part for one crop, two halves, or the parts of blended seed. */
+  parts: DraftPart[];
+  shareOf: Exclude<ShareOf, 'area'>;
+  staggered: boolean;
   container: Container;
   count: string;
   medium: MediumKind;
+  /** The household's own medium, or an empty string. */
+  mediumId: string;
   methodKey: string;
+  /** The method as it is to be for this sowing, where it differs. */
+  method: Method | null;
   placeId: string;
   newPlace: Place | null;
   density: Density | 'own';
@@ -26,66 +48,195 @@ export interface Draft {
   readyBy: string;
 }
 
-export interface Worked {
-  plan: Plan | null;
-  /** What keeps it from being worked out or sown, by field. */
-  wrong: Record<string, string>;
+/** What a draft is worked out against. */
+export interface DraftContext {
+  places: readonly Place[];
+  methods: readonly Method[];
+  ownCrops: readonly Crop[];
+  lots: readonly LotStock[];
+  rhythm: Rhythm;
+  latitudeDeg: number;
+  now: number;
+}
+
+/** One sowing that a draft comes to; a tray of halves comes to two. */
+export interface WorkedSowing {
+  crop: Crop;
+  plan: Plan;
+  parts: { cropKey: string; areaShare: number; lotId: string | null }[];
+  /** What it asks for, step by step. */
+  steps: Step[];
+  areaShare: number;
   seedsPerCm2: number;
   germinationPct: number | null;
+  /** Seed beyond what its lot holds, g; 0 where it is enough or nobody knows. */
+  shortG: number;
+}
+
+export interface Worked {
+  sowings: WorkedSowing[];
+  method: Method | null;
+  /** What keeps it from being worked out or sown, by field. */
+  wrong: Record<string, string>;
   count: number;
 }
 
 /** Works a draft out with the core, as far as it goes. */
-export function workOut(
-  draft: Draft,
-  places: readonly Place[],
-  rhythm: Rhythm,
-  latitudeDeg: number,
-  now: number
-): Worked {
+export function workOut(draft: Draft, context: DraftContext): Worked {
+  const { rhythm, now, latitudeDeg } = context;
   const wrong: Record<string, string> = {};
-  const crop = findCrop(draft.cropKey);
-  if (!crop) wrong.cropKey = 'Choose a crop.';
+  const crops = cropsOf(draft, context, wrong);
   for (const [field, say] of Object.entries(checkContainer(draft.container)))
     wrong[`container.${field}`] = say;
   const count = readNumber(draft.count) ?? NaN;
   const [fewest, most] = SIZE_BOUNDS.count;
   if (!Number.isInteger(count) || count < fewest || count > most)
     wrong.count = `Give a whole number from ${fewest} to ${most}.`;
-  const typedGermination = draft.germination.replace('%', '').trim();
-  const germinationPct = typedGermination === '' ? null : (readNumber(typedGermination) ?? NaN);
-  if (germinationPct !== null && !(germinationPct > 0 && germinationPct <= 100))
-    wrong.germinationPct =
-      germinationPct === 0
-        ? 'Seed of which nothing sprouts cannot be sown: choose another lot.'
-        : 'Give a percentage up to 100, or leave it out.';
+  const typed = typedGermination(draft, wrong);
   const own = readNumber(draft.ownDensity) ?? NaN;
-  const seedsPerCm2 = draft.density === 'own' ? own : (crop?.seedsPerCm2[draft.density] ?? NaN);
   if (draft.density === 'own' && !(own > 0 && own <= 60))
     wrong.seedsPerCm2 = 'Give seeds per cm², over 0 and up to 60.';
-  const place = draft.newPlace ?? places.find(({ id }) => id === draft.placeId);
+  const place = draft.newPlace ?? context.places.find(({ id }) => id === draft.placeId);
   if (!place) wrong.placeId = 'Choose a place.';
   if (draft.newPlace && draft.newPlace.name.trim() === '')
     wrong['newPlace.name'] = 'Name the place, such as “Kitchen sill”.';
   const aim = draft.when === 'now' ? aimOf(null, rhythm) : aimOf(draft.readyBy || 'none', rhythm);
   if (!aim) wrong.readyBy = 'Choose the day it is to be ready.';
   else if (aim.kind === 'by' && aim.at < now) wrong.readyBy = 'This day has passed: choose one to come.';
+  const method = draft.method ?? context.methods.find(({ key }) => key === draft.methodKey) ?? null;
+  if (!method) wrong.methodKey = 'This method is no longer there: choose another.';
   const blocking = Object.keys(wrong).filter((field) => field !== 'newPlace.name');
-  if (blocking.length > 0 || !crop || !place || !aim)
-    return { plan: null, wrong, seedsPerCm2, germinationPct, count };
-  const worked = plan({
-    crop,
+  if (blocking.length > 0 || !crops || !place || !aim || !method)
+    return { sowings: [], method, wrong, count };
+
+  const common = {
     container: draft.container,
     count,
     medium: draft.medium,
-    method: methodOf(draft.methodKey),
+    method,
     place,
-    seedsPerCm2,
-    germinationPct,
     aim,
     rhythm,
     latitudeDeg,
     now
+  };
+  const lotOf = (part: DraftPart) => context.lots.find(({ id }) => id === part.lotId);
+  const germinationOf = (part: DraftPart): number | null => {
+    const lot = lotOf(part);
+    return typed ?? (lot ? (lotGermination(lot)?.pct ?? null) : null);
+  };
+  const density = (crop: Crop) => (draft.density === 'own' ? own : crop.seedsPerCm2[draft.density]);
+  const short = (part: DraftPart, seedG: number): number => {
+    const lot = lotOf(part);
+    return lot ? Math.max(0, seedG - leftG(lot)) : 0;
+  };
+  const part = (index: number, areaShare: number) => ({
+    cropKey: crops[index]!.key,
+    areaShare,
+    lotId: draft.parts[index]!.lotId || null
   });
-  return { plan: worked, wrong, seedsPerCm2, germinationPct, count };
+  const steps = (
+    planned: Plan,
+    crop: Crop,
+    seed: { crop: Crop; seedG: number; lotId: string | null }[]
+  ): Step[] =>
+    protocolOfPlan(planned, {
+      crop,
+      method,
+      medium: draft.medium,
+      containerDepthCm: draft.container.depthCm,
+      place,
+      seed: seed.map((line) => ({ ...line, cropKey: line.crop.key, name: line.crop.name }))
+    });
+
+  if (draft.kind !== 'blended') {
+    const halves = crops.map((crop, index) => ({
+      crop,
+      areaShare: 1 / crops.length,
+      seedsPerCm2: density(crop),
+      germinationPct: germinationOf(draft.parts[index]!)
+    }));
+    const plans = planHalves(common, halves, draft.kind === 'halves' && draft.staggered);
+    return {
+      method,
+      wrong,
+      count,
+      sowings: plans.map((planned, index) => ({
+        ...halves[index]!,
+        plan: planned,
+        parts: [part(index, 1)],
+        steps: steps(planned, crops[index]!, [
+          { crop: crops[index]!, seedG: planned.seed.seedG, lotId: draft.parts[index]!.lotId || null }
+        ]),
+        shortG: short(draft.parts[index]!, planned.seed.seedG)
+      }))
+    };
+  }
+
+  const shares = areaShares(
+    crops,
+    draft.parts.map(({ share }) => readNumber(share) ?? NaN),
+    draft.shareOf
+  );
+  const crop = blend(crops.map((one, index) => ({ crop: one, areaShare: shares[index]! })));
+  const seedsPerCm2 = density(crop);
+  const planned = plan({ ...common, crop, seedsPerCm2, germinationPct: typed });
+  const seeds = mixParts(
+    crops.map((one, index) => ({
+      crop: one,
+      areaShare: shares[index]!,
+      lotId: draft.parts[index]!.lotId || null,
+      germinationPct: germinationOf(draft.parts[index]!)
+    })),
+    areaCm2(draft.container) * count,
+    seedsPerCm2 / crop.seedsPerCm2.usual
+  );
+  return {
+    method,
+    wrong,
+    count,
+    sowings: [
+      {
+        crop,
+        plan: planned,
+        parts: seeds.map((_seed, index) => part(index, shares[index]!)),
+        steps: steps(
+          planned,
+          crop,
+          seeds.map(({ seedG, lotId }, index) => ({ crop: crops[index]!, seedG, lotId }))
+        ),
+        areaShare: 1,
+        seedsPerCm2,
+        germinationPct: typed,
+        shortG: seeds.reduce((sum, seed, index) => sum + short(draft.parts[index]!, seed.seedG), 0)
+      }
+    ]
+  };
+}
+
+function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string, string>): Crop[] | null {
+  const wanted = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
+  const crops = wanted.map(({ cropKey }) => findCrop(cropKey, ownCrops));
+  crops.forEach((crop, index) => {
+    if (!crop) wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`] = 'Choose a crop.';
+    else if (crops.indexOf(crop) < index)
+      wrong[`parts.${index}.cropKey`] = 'This crop is in the mix already: choose another.';
+  });
+  if (draft.kind === 'blended')
+    wanted.forEach(({ share }, index) => {
+      const value = readNumber(share) ?? NaN;
+      if (!(value > 0 && value <= 1000)) wrong[`parts.${index}.share`] = 'Give its parts, such as 1 or 2,5.';
+    });
+  return crops.every((crop) => crop !== undefined) ? (crops as Crop[]) : null;
+}
+
+function typedGermination(draft: Draft, wrong: Record<string, string>): number | null {
+  const text = draft.germination.replace('%', '').trim();
+  const pct = text === '' ? null : (readNumber(text) ?? NaN);
+  if (pct !== null && !(pct > 0 && pct <= 100))
+    wrong.germinationPct =
+      pct === 0
+        ? 'Seed of which nothing sprouts cannot be sown: choose another lot.'
+        : 'Give a percentage up to 100, or leave it out.';
+  return pct;
 }

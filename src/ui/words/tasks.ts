@@ -5,6 +5,7 @@ import type { Path } from '$core/methods/path.ts';
 import type { Stage } from '$core/sowing/fold.ts';
 import { BOTTLE_G, type MediumKind } from '$core/medium/medium.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { STEP_NAMES } from './stepNames.ts';
 import { dayAndTime, dayWords, spanWords, type Reading } from './time.ts';
 
 export interface TaskWords {
@@ -143,6 +144,8 @@ export function eventWords(
   placeName: (id: string) => string
 ): string {
   switch (body.type) {
+    case 'prepared':
+      return `${STEP_NAMES[body.step]}: done`;
     case 'soaked':
       return 'Put to soak';
     case 'drained':

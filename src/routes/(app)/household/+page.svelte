@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
-  import { READY_METHODS } from '$core/methods/method.ts';
+  import { READY_METHODS } from '$core/methods/ready.ts';
   import { temperature } from '$core/units/format.ts';
   import { clockTimeOf } from '$shared/schemas/household.ts';
   import type { ActionData, PageData } from './$types';

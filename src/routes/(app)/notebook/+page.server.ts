@@ -1,4 +1,5 @@
 import { inHousehold } from '$server/db/connection.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listEnded } from '$server/sowings/sowings.ts';
 import type { PageServerLoad } from './$types';
@@ -9,7 +10,11 @@ const SHOWN = 100;
 export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   return inHousehold(locals.session!.household.id, async (tx) => {
-    const [records, places] = await Promise.all([listEnded(tx, SHOWN), listPlaces(tx)]);
-    return { records, places };
+    const [records, places, ownCrops] = await Promise.all([
+      listEnded(tx, SHOWN),
+      listPlaces(tx),
+      ownCropsOf(tx)
+    ]);
+    return { records, places, ownCrops };
   });
 };

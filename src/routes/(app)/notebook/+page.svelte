@@ -13,7 +13,7 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    followAll(data.records, factsOf(data.household, data.places), (id, events) =>
+    followAll(data.records, factsOf(data.household, data.places, data.ownCrops), (id, events) =>
       journal.with(id, events)
     ).map((sowing) => {
       const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);

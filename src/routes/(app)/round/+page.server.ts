@@ -1,5 +1,6 @@
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow, memberNames } from '$server/households/household.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
 import type { PageServerLoad } from './$types';
@@ -8,7 +9,12 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household } = locals.session!;
   return inHousehold(household.id, async (tx) => {
-    const [records, places, members] = await Promise.all([listUnderWay(tx), listPlaces(tx), memberNames(tx)]);
-    return { records, places, members, now: householdNow(household) };
+    const [records, places, members, ownCrops] = await Promise.all([
+      listUnderWay(tx),
+      listPlaces(tx),
+      memberNames(tx),
+      ownCropsOf(tx)
+    ]);
+    return { records, places, members, ownCrops, now: householdNow(household) };
   });
 };

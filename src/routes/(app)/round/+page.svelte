@@ -15,7 +15,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data.places));
+  const facts = $derived(factsOf(data.household, data.places, data.ownCrops));
   const round = $derived(roundAt(facts.rhythm, data.now));
   const followed = $derived(followAll(data.records, facts, (id, events) => journal.with(id, events)));
   const today = $derived(
@@ -65,7 +65,7 @@
     <div><Button href="/sow">Begin the first sowing</Button></div>
   </section>
 {:else if !page.hydrated}
-  <Outline records={data.records} places={data.places} />
+  <Outline records={data.records} places={data.places} ownCrops={data.ownCrops} />
 {:else}
   <ul class="above">
     {#if today.windowsOpen.length > 0}<li>

@@ -3,16 +3,19 @@
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
   import { goto } from '$app/navigation';
-  import { CROPS, findCrop } from '$core/crops/library.ts';
-  import { MEDIA } from '$core/medium/medium.ts';
-  import { READY_METHODS } from '$core/methods/method.ts';
+  import { findCrop, withOwnCrops } from '$core/crops/library.ts';
+  import { leftG } from '$core/lots/lot.ts';
+  import { MEDIA, type MediumKind } from '$core/medium/medium.ts';
   import { figure } from '$core/units/format.ts';
   import type { Shape } from '$core/containers/container.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
+  import MethodFields from '$ui/methods/MethodFields.svelte';
+  import CropParts from '$ui/sow/CropParts.svelte';
+  import MixFit from '$ui/sow/MixFit.svelte';
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
-  import { workOut, type Draft } from '$ui/sow/draft.ts';
+  import { workOut, type Draft, type WorkedSowing } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
@@ -29,46 +32,71 @@
     round: { name: 'Round pot', shape: 'round', lengthCm: 16, widthCm: 16, depthCm: 8, cells: 1 },
     cells: { name: 'Cell tray', shape: 'cells', lengthCm: 5, widthCm: 5, depthCm: 5, cells: 6 }
   };
-  const KEPT = $derived(`brote.draft.${data.household.id}`);
+  const KEPT = $derived(`brote.draft.2.${data.household.id}`);
+  const crops = $derived(withOwnCrops(data.ownCrops));
 
   let draft = $state<Draft>(
-    untrack(() => ({
-      cropKey: findCrop(data.cropKey)?.key ?? '',
-      container: { ...(data.containers[0] ?? TRAY) },
-      count: '1',
-      medium: 'coir',
-      methodKey: data.household.methodKey,
-      placeId: data.places[0]?.id ?? 'new',
-      newPlace:
-        data.places.length > 0
-          ? null
-          : {
-              id: '',
-              name: 'Kitchen sill',
-              light: { kind: 'sill', aspect: 'midday', back: false },
-              dayC: 21,
-              nightC: 18,
-              humidityPct: 50,
-              movingAir: false
-            },
-      density: 'usual',
-      ownDensity: '',
-      germination: '',
-      when: 'now',
-      readyBy: ''
-    }))
+    untrack(() => {
+      const cropKey = findCrop(data.cropKey, data.ownCrops)?.key ?? '';
+      const lot = data.lots.find((one) => one.cropKey === cropKey && leftG(one) > 0);
+      const method = data.methods.find(({ key }) => key === data.household.methodKey) ?? data.methods[0]!;
+      return {
+        kind: 'one',
+        parts: [{ cropKey, lotId: lot?.id ?? '', share: '1' }],
+        shareOf: 'weight',
+        staggered: false,
+        container: { ...(data.containers[0] ?? TRAY) },
+        count: '1',
+        medium: method.medium,
+        mediumId: '',
+        methodKey: method.key,
+        method: null,
+        placeId: data.places[0]?.id ?? 'new',
+        newPlace:
+          data.places.length > 0
+            ? null
+            : {
+                id: '',
+                name: 'Kitchen sill',
+                light: { kind: 'sill', aspect: 'midday', back: false },
+                dayC: 21,
+                nightC: 18,
+                humidityPct: 50,
+                movingAir: false
+              },
+        density: 'usual',
+        ownDensity: '',
+        germination: '',
+        when: 'now',
+        readyBy: ''
+      };
+    })
   );
   let ownSeedG = $state(NaN);
-  /** Made once a form, so that sending it twice makes one sowing. */
-  let ids = { id: newId(), containerId: newId() };
+  /** Made once a form, so that sending it twice makes one sowing (or two, of halves). */
+  let ids = { first: newId(), second: newId(), container: newId() };
   let told = $state<Record<string, string>>({});
   let tried = $state(false);
   let sending = $state(false);
   let failed = $state('');
 
-  const rhythm = $derived(rhythmOf(data.household));
-  const worked = $derived(workOut(draft, data.places, rhythm, data.household.latitudeDeg, data.now));
-  const crop = $derived(findCrop(draft.cropKey));
+  const context = $derived({
+    places: data.places,
+    methods: data.methods,
+    ownCrops: data.ownCrops,
+    lots: data.lots,
+    rhythm: rhythmOf(data.household),
+    latitudeDeg: data.household.latitudeDeg,
+    now: data.now
+  });
+  const worked = $derived(workOut(draft, context));
+  const chosen = $derived(
+    draft.parts
+      .flatMap(({ cropKey }) => findCrop(cropKey, data.ownCrops) ?? [])
+      .slice(0, draft.kind === 'one' ? 1 : 6)
+  );
+  const method = $derived(draft.method ?? data.methods.find(({ key }) => key === draft.methodKey)!);
+  const ownMedium = $derived(data.media.find(({ id }) => id === draft.mediumId) ?? null);
   const wrong = $derived<Record<string, string>>({
     ...(tried ? worked.wrong : alwaysSaid(worked.wrong)),
     ...told
@@ -76,8 +104,11 @@
 
   /** What was left out is said when the form is sent; what was typed wrongly, at once. */
   function alwaysSaid(all: Record<string, string>): Record<string, string> {
-    const { cropKey: _crop, readyBy, ...rest } = all;
-    return draft.readyBy && readyBy ? { ...rest, readyBy } : rest;
+    return Object.fromEntries(
+      Object.entries(all).filter(
+        ([field, say]) => !say.startsWith('Choose a crop') && (field !== 'readyBy' || draft.readyBy !== '')
+      )
+    );
   }
 
   onMount(() => {
@@ -92,12 +123,61 @@
       ...(data.containers.find((container) => container.shape === value) ?? SHAPES[value])
     };
   }
+  function chooseMethod(key: string) {
+    draft.methodKey = key;
+    draft.method = null;
+    const found = data.methods.find((one) => one.key === key);
+    if (found) {
+      draft.medium = found.medium;
+      draft.mediumId = '';
+    }
+  }
+  function chooseMedium(value: string) {
+    const own = data.media.find(({ id }) => id === value);
+    draft.mediumId = own?.id ?? '';
+    draft.medium = own?.kind ?? (value as MediumKind);
+  }
+
+  function bodyOf(sowing: WorkedSowing, id: string, first: WorkedSowing) {
+    const { soak } = sowing.plan;
+    return {
+      id,
+      containerId: ids.container,
+      cropKey: sowing.parts[0]!.cropKey,
+      mix: draft.kind === 'blended' ? sowing.parts : null,
+      lotId: draft.kind === 'blended' ? null : sowing.parts[0]!.lotId,
+      container: {
+        ...draft.container,
+        widthCm: draft.container.shape === 'round' ? draft.container.lengthCm : draft.container.widthCm
+      },
+      count: worked.count,
+      areaShare: sowing.areaShare,
+      medium: draft.medium,
+      mediumId: draft.mediumId || null,
+      methodKey: draft.methodKey,
+      method: draft.method,
+      placeId: draft.newPlace?.id ?? draft.placeId,
+      newPlace: draft.newPlace,
+      seedsPerCm2: sowing.seedsPerCm2,
+      germinationPct: sowing.germinationPct,
+      seedG: draft.kind === 'one' && ownSeedG > 0 ? ownSeedG : sowing.plan.seed.seedG,
+      readyBy: draft.when === 'by' ? draft.readyBy : null,
+      notBefore:
+        draft.kind === 'halves' && draft.staggered && sowing !== first
+          ? Math.round(soak.soakStart ?? soak.sowAt)
+          : null
+    };
+  }
 
   async function sow() {
     tried = true;
     told = {};
     failed = '';
-    if (!worked.plan || Object.keys(worked.wrong).length > 0 || worked.plan.earliestAt !== null || sending) {
+    const ready =
+      worked.sowings.length > 0 &&
+      Object.keys(worked.wrong).length === 0 &&
+      worked.sowings.every(({ plan }) => plan.earliestAt === null);
+    if (!ready || sending) {
       await Promise.resolve();
       document
         .querySelector<HTMLElement>(
@@ -107,32 +187,25 @@
       return;
     }
     sending = true;
-    const answer = await post('/api/sowings', {
-      ...ids,
-      cropKey: draft.cropKey,
-      container: {
-        ...draft.container,
-        widthCm: draft.container.shape === 'round' ? draft.container.lengthCm : draft.container.widthCm
-      },
-      count: worked.count,
-      medium: draft.medium,
-      methodKey: draft.methodKey,
-      placeId: draft.newPlace?.id ?? draft.placeId,
-      newPlace: draft.newPlace,
-      seedsPerCm2: worked.seedsPerCm2,
-      germinationPct: worked.germinationPct,
-      seedG: ownSeedG > 0 ? ownSeedG : worked.plan.seed.seedG,
-      readyBy: draft.when === 'by' ? draft.readyBy : null
-    });
-    sending = false;
-    if (!answer || answer.status >= 500)
-      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
-    else if (answer.status === 401) journal.signedOut = true;
-    else if (!answer.ok) told = ((await answer.json()) as { errors: Record<string, string> }).errors;
-    else {
-      sessionStorage.removeItem(KEPT);
-      await goto('/round', { invalidateAll: true });
+    // The slower half first: it is the one that starts now.
+    const order = [...worked.sowings].sort(
+      (a, b) => (a.plan.soak.soakStart ?? a.plan.soak.sowAt) - (b.plan.soak.soakStart ?? b.plan.soak.sowAt)
+    );
+    for (const [index, sowing] of order.entries()) {
+      const id = worked.sowings.indexOf(sowing) === 0 ? ids.first : ids.second;
+      const answer = await post('/api/sowings', bodyOf(sowing, id, order[0]!));
+      if (!answer || answer.status >= 500)
+        failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+      else if (answer.status === 401) journal.signedOut = true;
+      else if (!answer.ok) told = ((await answer.json()) as { errors: Record<string, string> }).errors;
+      else if (index < order.length - 1) continue;
+      else {
+        sessionStorage.removeItem(KEPT);
+        await goto('/round', { invalidateAll: true });
+      }
+      break;
     }
+    sending = false;
   }
 </script>
 
@@ -148,18 +221,22 @@
       void sow();
     }}
   >
-    <Select
-      labelText="Crop"
-      bind:selected={draft.cropKey}
-      invalid={!!wrong.cropKey}
-      invalidText={wrong.cropKey}
-    >
-      <SelectItem value="" text="Choose a crop" />
-      {#each [...CROPS].sort((a, b) => a.name.localeCompare(b.name)) as one (one.key)}<SelectItem
-          value={one.key}
-          text={one.name}
-        />{/each}
-    </Select>
+    <CropParts
+      bind:draft
+      {crops}
+      lots={data.lots}
+      units={data.household.units}
+      today={isoDay(data.now, data.household.zone)}
+      {wrong}
+    />
+    {#if draft.kind !== 'one' && chosen.length > 1}
+      <MixFit
+        crops={chosen}
+        units={data.household.units}
+        halves={draft.kind === 'halves'}
+        bind:staggered={draft.staggered}
+      />
+    {/if}
 
     {#if data.containers.length > 0}
       <div class="row" role="group" aria-label="Containers you have">
@@ -262,15 +339,30 @@
     <details class="more">
       <summary>Medium, method, density, own figures</summary>
       <div class="stack">
-        <Select labelText="Medium" bind:selected={draft.medium}>
+        <Select
+          labelText="Medium"
+          selected={draft.mediumId || draft.medium}
+          on:change={(event) => chooseMedium((event.target as HTMLSelectElement).value)}
+          invalid={!!wrong.medium}
+          invalidText={wrong.medium}
+        >
           {#each MEDIA as medium (medium)}<SelectItem value={medium} text={MEDIUM_WORDS[medium]} />{/each}
+          {#each data.media as medium (medium.id)}<SelectItem value={medium.id} text={medium.name} />{/each}
         </Select>
-        <Select labelText="Method" bind:selected={draft.methodKey}>
-          {#each READY_METHODS as method (method.key)}<SelectItem
-              value={method.key}
-              text={method.name}
-            />{/each}
+        <Select
+          labelText="Method"
+          selected={draft.methodKey}
+          on:change={(event) => chooseMethod((event.target as HTMLSelectElement).value)}
+          helperText={draft.method ? 'Changed for this sowing alone' : ''}
+          invalid={!!wrong.methodKey}
+          invalidText={wrong.methodKey}
+        >
+          {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
         </Select>
+        <details class="more">
+          <summary>Do this sowing differently</summary>
+          <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} />
+        </details>
         <Choice
           legend="Density"
           name="density"
@@ -293,39 +385,48 @@
         {/if}
         <TextInput
           labelText="Germination of your seed (%)"
-          helperText={crop ? `Usual for ${crop.name.toLowerCase()}: ${crop.germinationPct} %` : ''}
+          helperText={chosen.length === 1
+            ? `Usual for ${chosen[0]!.name.toLowerCase()}: ${chosen[0]!.germinationPct} %`
+            : ''}
           bind:value={draft.germination}
           invalid={!!wrong.germinationPct}
           invalidText={wrong.germinationPct}
           inputmode="decimal"
         />
-        <QuantityField
-          label="Seed, if you overrule it"
-          kind="mass"
-          unit="g"
-          bind:value={ownSeedG}
-          error={wrong.seedG}
-        />
+        {#if draft.kind === 'one'}
+          <QuantityField
+            label="Seed, if you overrule it"
+            kind="mass"
+            unit="g"
+            bind:value={ownSeedG}
+            error={wrong.seedG}
+          />
+        {/if}
       </div>
     </details>
 
     {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
     <Button type="submit" disabled={sending}
-      >{worked.plan && worked.plan.soak.soakStart !== null
+      >{worked.sowings.some(({ plan }) => plan.soak.soakStart !== null)
         ? 'Plan this sowing'
         : 'Put it on the list'}</Button
     >
   </form>
 
-  {#if worked.plan && crop}
-    <PlanResult
-      plan={worked.plan}
-      {crop}
-      now={data.now}
-      {reading}
-      ownSeedG={ownSeedG > 0 ? ownSeedG : null}
-      onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
-    />
+  {#if worked.sowings.length > 0}
+    <div class="stack">
+      {#each worked.sowings as sowing (sowing.crop.key)}
+        <PlanResult
+          {sowing}
+          alone={worked.sowings.length === 1}
+          now={data.now}
+          {reading}
+          on={{ kind: draft.medium, own: ownMedium }}
+          ownSeedG={draft.kind === 'one' && ownSeedG > 0 ? ownSeedG : null}
+          onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
+        />
+      {/each}
+    </div>
   {:else}
     <section class="card soft">
       Choose a crop, and what it comes to stands here at once: seed, soak, stages, and when you can cut.

@@ -6,6 +6,7 @@ import { sowingOf } from '$core/sowing/sowing.ts';
 import { DAY, MINUTE } from '$core/time/zone.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { addEvents } from '$server/sowings/events.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
@@ -38,7 +39,8 @@ export const POST: RequestHandler = async ({ request, locals }) => {
     if (body.type === 'moved' && !(await listPlaces(tx)).some((place) => place.id === body.placeId))
       return bad('This place is not in your household.', 'missing', 404);
     if (body.type === 'cut') {
-      const sowing = sowingOf(record.setup);
+      const own = await ownCropsOf(tx);
+      const sowing = sowingOf(record.setup, new Map(own.map((crop) => [crop.key, crop])));
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return bad(weighed.say);
       if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');

@@ -1,18 +1,24 @@
 import { json } from '@sveltejs/kit';
-import type { Container } from '$core/containers/container.ts';
-import { cropOf } from '$core/crops/library.ts';
+import { areaCm2, type Container } from '$core/containers/container.ts';
+import type { Crop } from '$core/crops/crop.ts';
 import type { Place } from '$core/clock/place.ts';
-import { methodOf } from '$core/methods/method.ts';
-import { plan } from '$core/plan/plan.ts';
+import { lotGermination } from '$core/lots/lot.ts';
+import type { Method } from '$core/methods/method.ts';
+import { blend } from '$core/mix/mix.ts';
+import { mixParts } from '$core/mix/parts.ts';
+import { plan, type Aim } from '$core/plan/plan.ts';
 import { aimOf } from '$core/plan/aim.ts';
 import { rhythmOf } from '$core/sowing/householdFacts.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { addPlace, listPlaces } from '$server/households/places.ts';
+import { chosenCrop, listChoices } from '$server/sowings/choices.ts';
 import { addSowing, findSowing } from '$server/sowings/sowings.ts';
 import { check } from '$shared/schemas/check.ts';
 import { newSowingSchema } from '$shared/schemas/sowing.ts';
 import type { RequestHandler } from './$types';
+
+const wrong = (field: string, say: string) => json({ errors: { [field]: say } }, { status: 422 });
 
 /** Adds a sowing, worked out anew here from what was chosen. Sending it again adds nothing. */
 export const POST: RequestHandler = async ({ request, locals }) => {
@@ -25,24 +31,40 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   return inHousehold(household.id, async (tx) => {
     if (await findSowing(tx, sent.id)) return json({ id: sent.id });
     if (sent.newPlace) await addPlace(tx, household.id, sent.newPlace as Place);
-    const place = (await listPlaces(tx)).find(({ id }) => id === sent.placeId);
-    if (!place)
-      return json({ errors: { placeId: 'This place is no longer there: choose another.' } }, { status: 422 });
+    const [places, choices] = await Promise.all([listPlaces(tx), listChoices(tx)]);
+    const place = places.find(({ id }) => id === sent.placeId);
+    if (!place) return wrong('placeId', 'This place is no longer there: choose another.');
+    const method = (sent.method ?? choices.methods.find(({ key }) => key === sent.methodKey)) as
+      Method | undefined;
+    if (!method) return wrong('methodKey', 'This method is no longer there: choose another.');
+    const parts = sent.mix ?? [{ cropKey: sent.cropKey, areaShare: 1, lotId: sent.lotId ?? null }];
+    const crops = parts.map(({ cropKey }) => chosenCrop(choices, cropKey));
+    if (crops.some((crop) => crop === undefined)) return wrong('cropKey', 'Choose a crop from the library.');
+    const lots = parts.map(({ lotId }) => choices.lots.find(({ id }) => id === lotId));
+    if (parts.some(({ lotId, cropKey }, index) => lotId && lots[index]?.cropKey !== cropKey))
+      return wrong('lotId', 'This lot is not in your cupboard any more, or of another crop: choose another.');
+    if (sent.mediumId && choices.media.every(({ id }) => id !== sent.mediumId))
+      return wrong('medium', 'This medium is not in your cupboard any more: choose another.');
     const rhythm = rhythmOf(household);
-    const aim = aimOf(sent.readyBy ?? null, rhythm);
-    if (!aim)
-      return json(
-        { errors: { readyBy: 'This is not a date: choose one from the calendar.' } },
-        { status: 422 }
-      );
+    const aim = aimFor(sent, rhythm);
+    if (!aim) return wrong('readyBy', 'This is not a date: choose one from the calendar.');
     if (aim.kind === 'by' && aim.at < now)
-      return json({ errors: { readyBy: 'This day has passed: choose one to come.' } }, { status: 422 });
+      return wrong('readyBy', 'This day has passed: choose one to come.');
+
+    const portions = parts.map(({ areaShare, lotId }, index) => ({
+      crop: crops[index]!,
+      areaShare,
+      lotId: lotId ?? null,
+      germinationPct: lots[index] ? (lotGermination(lots[index])?.pct ?? null) : null
+    }));
+    const crop: Crop = blend(portions);
     const planned = plan({
-      crop: cropOf(sent.cropKey),
+      crop,
       container,
       count: sent.count,
+      areaShare: sent.areaShare,
       medium: sent.medium,
-      method: methodOf(sent.methodKey),
+      method,
       place,
       seedsPerCm2: sent.seedsPerCm2,
       germinationPct: sent.germinationPct ?? null,
@@ -52,24 +74,27 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       now
     });
     if (planned.earliestAt !== null)
-      return json(
-        { errors: { readyBy: 'Too near for this crop: choose the day offered, or a later one.' } },
-        { status: 422 }
-      );
+      return wrong('readyBy', 'Too near for this crop: choose the day offered, or a later one.');
+    const area = areaCm2(container) * sent.count * sent.areaShare;
+    const mix = sent.mix ? mixParts(portions, area, sent.seedsPerCm2 / crop.seedsPerCm2.usual) : null;
     await addSowing(
       tx,
       household.id,
       {
         id: sent.id,
-        cropKey: sent.cropKey,
+        cropKey: parts[0]!.cropKey,
+        mix,
         container,
         count: sent.count,
+        areaShare: sent.areaShare,
         medium: sent.medium,
-        methodKey: sent.methodKey,
+        mediumId: sent.mediumId ?? null,
+        method,
         placeId: sent.placeId,
         seedsPerCm2: sent.seedsPerCm2,
         germinationPct: sent.germinationPct ?? null,
-        seedG: sent.seedG,
+        seedG: mix ? mix.reduce((sum, part) => sum + part.seedG, 0) : sent.seedG,
+        lotId: mix ? null : (sent.lotId ?? null),
         soakStartAt: planned.soak.soakStart,
         soakEndAt: planned.soak.soakEnd,
         sowAt: planned.soak.sowAt
@@ -79,3 +104,11 @@ export const POST: RequestHandler = async ({ request, locals }) => {
     return json({ id: sent.id }, { status: 201 });
   });
 };
+
+function aimFor(
+  { readyBy, notBefore }: { readyBy?: string | null; notBefore?: number | null },
+  rhythm: ReturnType<typeof rhythmOf>
+): Aim | null {
+  if (!readyBy && notBefore) return { kind: 'from', at: notBefore };
+  return aimOf(readyBy ?? null, rhythm);
+}

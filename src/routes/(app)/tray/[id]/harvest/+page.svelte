@@ -21,7 +21,7 @@
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
   const followed = $derived(
-    followAll([data.record], factsOf(data.household, data.places), (id, events) =>
+    followAll([data.record], factsOf(data.household, data.places, data.ownCrops), (id, events) =>
       journal.with(id, events)
     )[0]!
   );

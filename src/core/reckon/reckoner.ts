@@ -1,0 +1,91 @@
+import type { Crop } from '../crops/crop.ts';
+import type { UnitKind } from '../units/parseQuantity.ts';
+import { freeQuantity, solveFor, type Relation } from './relation.ts';
+
+/** What a quantity is measured in; the last four have one unit each. */
+export type QuantityKind =
+  UnitKind | 'count' | 'percent' | 'ppm' | 'per-litre' | 'litre-per-kg' | 'litre' | 'area';
+
+export interface Quantity {
+  key: string;
+  label: string;
+  kind: QuantityKind;
+  /** What stands there before anything was typed, in the kind's base unit. */
+  start: number;
+  low: number;
+  high: number;
+  /** May be worked out from the others. */
+  solvable: boolean;
+}
+
+/** A line that follows from the quantities, such as spoons beside grams. */
+export interface Aside {
+  label: string;
+  value: number;
+  kind: QuantityKind | 'seeds' | 'teaspoons';
+}
+
+/** What a calculator knows besides its quantities. */
+export interface ReckonContext {
+  crop: Crop;
+}
+
+/** One calculator: quantities, the law between them, and what else follows. */
+export interface Reckoner {
+  key: string;
+  name: string;
+  /** Whether its law holds a crop's figures. */
+  ofCrop: boolean;
+  quantities(context: ReckonContext): Quantity[];
+  /** @param values those that were given; no quantity of the relation itself may be taken from them */
+  relation(context: ReckonContext, values: Readonly<Record<string, number>>): Relation;
+  asides(values: Readonly<Record<string, number>>, context: ReckonContext): Aside[];
+  /** Why these values must not be used, or an empty string. */
+  refuse(values: Readonly<Record<string, number>>): string;
+}
+
+export interface Reckoned {
+  /** All quantities in base units, the free one worked out. */
+  values: Record<string, number>;
+  free: string;
+  asides: Aside[];
+  /** What is wrong, by quantity; under the empty key what is wrong with the whole. */
+  wrong: Record<string, string>;
+}
+
+/**
+ * Works a calculator out.
+ * @param given what was typed, in base units; NaN for what cannot be read
+ * @param typed keys in the order they were last typed, oldest first
+ */
+export function reckon(
+  reckoner: Reckoner,
+  context: ReckonContext,
+  given: Readonly<Record<string, number>>,
+  typed: readonly string[]
+): Reckoned {
+  const quantities = reckoner.quantities(context);
+  const solvable = quantities.filter((quantity) => quantity.solvable).map(({ key }) => key);
+  const free = freeQuantity(solvable, typed);
+  const values: Record<string, number> = {};
+  for (const { key, start } of quantities) values[key] = typed.includes(key) ? (given[key] ?? start) : start;
+  values[free] = solveFor(reckoner.relation(context, values), values, free);
+  const wrong: Record<string, string> = {};
+  for (const { key, label, low, high } of quantities) {
+    const value = values[key]!;
+    if (key !== free && (!Number.isFinite(value) || value < low || value > high))
+      wrong[key] = `${label}: give a figure from ${low} to ${high}.`;
+  }
+  if (Object.keys(wrong).length > 0) values[free] = NaN;
+  const refused = Object.keys(wrong).length > 0 ? '' : reckoner.refuse(values);
+  if (refused) {
+    wrong[''] = refused;
+    values[free] = NaN;
+  }
+  return {
+    values,
+    free,
+    wrong,
+    asides: Number.isFinite(values[free]) ? reckoner.asides(values, context) : []
+  };
+}

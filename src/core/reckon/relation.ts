@@ -1,0 +1,43 @@
+/**
+ * A law between quantities of the form `factor x product of (quantity ^ power) = 1`: every calculator of
+ * the bench is one, so that any of its quantities can be asked for.
+ */
+export interface Relation {
+  factor: number;
+  powers: Readonly<Record<string, 1 | -1>>;
+}
+
+/**
+ * The value of one quantity from all the others.
+ * @throws RangeError where the relation does not have the quantity
+ * @returns NaN where another is missing, 0 or not a number
+ */
+export function solveFor(
+  relation: Relation,
+  values: Readonly<Record<string, number>>,
+  wanted: string
+): number {
+  const power = relation.powers[wanted];
+  if (power === undefined) throw new RangeError(`The relation has no quantity “${wanted}”.`);
+  let rest = relation.factor;
+  for (const [quantity, exponent] of Object.entries(relation.powers)) {
+    if (quantity === wanted) continue;
+    const value = values[quantity] ?? NaN;
+    if (!(value > 0)) return NaN;
+    rest *= exponent === 1 ? value : 1 / value;
+  }
+  return power === 1 ? 1 / rest : rest;
+}
+
+/**
+ * Which quantity to work out when a person types: the one they have not typed for longest, so that the
+ * last things said stand.
+ * @param solvable quantities that may be worked out, the usual answer first
+ * @param typed quantities in the order they were last typed, oldest first
+ */
+export function freeQuantity(solvable: readonly string[], typed: readonly string[]): string {
+  return (
+    solvable.find((quantity) => !typed.includes(quantity)) ??
+    typed.find((quantity) => solvable.includes(quantity))!
+  );
+}

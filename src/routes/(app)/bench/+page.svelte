@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { sheetOf } from '$core/bench/sheet.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import BenchTabs from '$ui/bench/BenchTabs.svelte';
+  import SheetSection from '$ui/bench/SheetSection.svelte';
+  import { followAll } from '$ui/state/following.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { dayAndTime, shortDate } from '$ui/words/time.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+  const reading = $derived(data.household);
+  const facts = $derived(factsOf(data.household, data.places, data.ownCrops));
+  const sheet = $derived(
+    sheetOf(
+      followAll(data.records, facts, (id, events) => journal.with(id, events)),
+      data.now,
+      facts.ownCrops
+    )
+  );
+</script>
+
+<svelte:head><title>Bench · Brote</title></svelte:head>
+
+<BenchTabs />
+<header class="head">
+  <div>
+    <h1>Preparing</h1>
+    <p class="soft">
+      {shortDate(data.now, reading)} · {sheet.sowings.length === 0
+        ? 'nothing to prepare'
+        : `${sheet.sowings.map(({ crop }) => crop.name).join(', ')}`}
+    </p>
+  </div>
+  <div class="row acts">
+    {#if sheet.sowings.length > 0}
+      <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}>Print</Button>
+    {/if}
+    <Button href="/sow">New sowing</Button>
+  </div>
+</header>
+
+{#if sheet.sowings.length === 0}
+  <section class="card stack empty">
+    <h2>The bench is clear</h2>
+    <p>
+      Sowings that start within a day and a half come together here on one sheet: weigh, rinse, soak, fill,
+      sow and press, each with its amount.
+    </p>
+    <div><Button href="/sow">Plan a sowing</Button></div>
+  </section>
+{:else}
+  <ul class="starts small">
+    {#each sheet.sowings as { setup, crop, soak, state, place } (setup.id)}
+      <li>
+        <strong>{crop.name}</strong>
+        {#if state.sownAt !== null}sown{:else if state.soakedAt !== null}sow {dayAndTime(
+            soak.sowAt,
+            data.now,
+            reading
+          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, data.now, reading)}, sow {dayAndTime(
+            soak.sowAt,
+            data.now,
+            reading
+          )}{:else}sow {dayAndTime(soak.sowAt, data.now, reading)}{/if}
+        <span class="soft">· {place.name}</span>
+      </li>
+    {/each}
+  </ul>
+  {#each sheet.sections as section, index (section.kind)}
+    <SheetSection
+      {section}
+      number={index + 1}
+      solutions={sheet.solutions}
+      mediumMl={sheet.mediumMl}
+      lots={data.lots}
+      media={data.media}
+      now={data.now}
+      {reading}
+    />
+  {/each}
+{/if}
+
+<style>
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    justify-content: space-between;
+    align-items: center;
+    margin-bottom: 0.75rem;
+  }
+  .starts {
+    list-style: none;
+    margin: 0 0 1rem;
+    padding: 0;
+    display: grid;
+    gap: 0.15rem;
+  }
+  .empty {
+    max-width: 34rem;
+  }
+  @media print {
+    .acts {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,32 @@
+import type { KeptMedium, MediumKind } from '../../core/medium/medium.ts';
+import type { MediumPart } from '../../core/medium/coir.ts';
+import type { Tx } from '../db/connection.ts';
+
+interface MediumRow {
+  id: string;
+  name: string;
+  kind: MediumKind;
+  swell_l_kg: number | null;
+  parts: MediumPart[] | null;
+}
+
+/** The household's own media. */
+export async function listMedia(tx: Tx): Promise<KeptMedium[]> {
+  const rows = await tx<MediumRow[]>`select id, name, kind, swell_l_kg, parts from media
+    where retired_at is null order by name`;
+  return rows.map(({ swell_l_kg, ...row }) => ({ ...row, swellLKg: swell_l_kg }));
+}
+
+/** Adds a medium or changes it. */
+export async function keepMedium(tx: Tx, householdId: string, medium: KeptMedium): Promise<void> {
+  await tx`insert into media (household_id, id, name, kind, swell_l_kg, parts)
+    values (${householdId}, ${medium.id}, ${medium.name}, ${medium.kind}, ${medium.swellLKg},
+      ${medium.parts === null ? null : tx.json(medium.parts as never)})
+    on conflict (household_id, id) do update set name = excluded.name, kind = excluded.kind,
+      swell_l_kg = excluded.swell_l_kg, parts = excluded.parts, retired_at = null`;
+}
+
+/** Puts a medium away; sowings on it keep it. */
+export async function retireMedium(tx: Tx, id: string): Promise<void> {
+  await tx`update media set retired_at = now() where id = ${id}`;
+}

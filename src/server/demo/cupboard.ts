@@ -1,0 +1,105 @@
+import { cropOf } from '../../core/crops/library.ts';
+import type { Lot } from '../../core/lots/lot.ts';
+import type { Method } from '../../core/methods/method.ts';
+import { DEFAULT_METHOD } from '../../core/methods/ready.ts';
+import { STARTING_RULES } from '../../core/prepare/rule.ts';
+import { DAY } from '../../core/time/zone.ts';
+import type { Tx } from '../db/connection.ts';
+import { keepLot } from '../cupboard/lots.ts';
+import { keepMedium } from '../cupboard/media.ts';
+import { keepOwnCrop } from '../crops/ownCrops.ts';
+import { keepMethod } from '../methods/methods.ts';
+
+const id = (n: number) => `0000000${n}-0000-4000-b000-000000000000`;
+
+export type LotName = 'peas' | 'radish' | 'sunflower' | 'mustard' | 'broccoli' | 'basil';
+
+const lot = (n: number, cropKey: string, name: string, weighedG: number, more: Partial<Lot> = {}): Lot => ({
+  id: id(n),
+  cropKey,
+  name,
+  weighedG,
+  price: null,
+  boughtOn: null,
+  bestBefore: null,
+  packetPct: null,
+  test: null,
+  ...more
+});
+
+const dayFrom = (now: number, days: number) => new Date(now + days * DAY).toISOString().slice(0, 10);
+
+/** The packets in the cupboard; one low, one past its date, one that tested weak. */
+export const LOTS: Record<LotName, Lot> = {
+  peas: lot(1, 'pea', 'Paper sack', 900, { price: 4.2, test: { sprouted: 46, tested: 50 } }),
+  radish: lot(2, 'radish', 'Tin', 240, { price: 6.9, packetPct: 94 }),
+  sunflower: lot(3, 'sunflower', 'Striped, in the jar', 210, { price: 3.5, packetPct: 90 }),
+  mustard: lot(4, 'mustard', 'Old envelope', 60, { packetPct: 90 }),
+  broccoli: lot(5, 'broccoli', 'Zip bag', 6, { price: 5.4, packetPct: 92 }),
+  basil: lot(6, 'basil', 'From the market', 25, { test: { sprouted: 19, tested: 30 } })
+};
+
+/** A method of the household's own: press and wait, with the seed washed in peroxide first. */
+const CAREFUL: Method = {
+  ...DEFAULT_METHOD,
+  key: 'careful-start',
+  name: 'Careful start',
+  disinfect: 'peroxide',
+  disinfectRule: { ...STARTING_RULES.peroxide, productPct: 6, source: 'A leaflet we keep on the fridge' },
+  feed: 'half'
+};
+
+export const METHODS: ReadonlyMap<string, Method> = new Map([[CAREFUL.key, CAREFUL]]);
+
+/** What the flat keeps: packets, a mixed medium and a brick, a method and a crop of its own. */
+export async function fillCupboard(tx: Tx, householdId: string, now: number): Promise<void> {
+  for (const [name, one] of Object.entries(LOTS))
+    await keepLot(
+      tx,
+      householdId,
+      {
+        ...one,
+        boughtOn: dayFrom(now, -80),
+        bestBefore: dayFrom(now, name === 'mustard' ? -40 : 400)
+      },
+      now - 80 * DAY
+    );
+  await keepMedium(tx, householdId, {
+    id: id(7),
+    name: 'Balcony mix',
+    kind: 'seed-mix',
+    swellLKg: null,
+    parts: [
+      { name: 'coir', parts: 3 },
+      { name: 'compost', parts: 1 },
+      { name: 'perlite', parts: 1 }
+    ]
+  });
+  await keepMedium(tx, householdId, {
+    id: id(8),
+    name: 'Small coir brick',
+    kind: 'coir',
+    swellLKg: 9,
+    parts: null
+  });
+  await keepMethod(tx, householdId, CAREFUL);
+  const kale = cropOf('kale');
+  await keepOwnCrop(tx, householdId, {
+    basedOn: 'kale',
+    crop: {
+      ...kale,
+      key: 'own-curly-kale',
+      name: 'Curly kale of the balcony',
+      windowOpenD21: kale.windowOpenD21 + 1,
+      windowBestD21: kale.windowBestD21 + 1,
+      windowCloseD21: kale.windowCloseD21 + 1
+    }
+  });
+}
+
+/** How many of each container the flat has. */
+export async function countContainers(tx: Tx): Promise<void> {
+  await tx`update containers set owned = 5, empty_g = 118 where shape = 'rectangle'`;
+  await tx`update containers set owned = 6, empty_g = 640 where shape = 'round'`;
+  await tx`update containers set owned = 2, empty_g = 74 where shape = 'cells'`;
+}

@@ -1,0 +1,33 @@
+import type { Method } from '../../core/methods/method.ts';
+import { completed } from '../../core/methods/ready.ts';
+import type { Tx } from '../db/connection.ts';
+
+interface MethodRow {
+  key: string;
+  name: string;
+  answers: Partial<Method>;
+}
+
+/** The household's own methods. */
+export async function listMethods(tx: Tx): Promise<Method[]> {
+  const rows = await tx<
+    MethodRow[]
+  >`select key, name, answers from methods where retired_at is null order by name`;
+  return rows.map(({ key, name, answers }) => completed({ ...answers, key, name }));
+}
+
+/** Adds a method or changes it; sowings keep the method as it was when they were planned. */
+export async function keepMethod(
+  tx: Tx,
+  householdId: string,
+  { key, name, ...answers }: Method
+): Promise<void> {
+  await tx`insert into methods (household_id, key, name, answers)
+    values (${householdId}, ${key}, ${name}, ${tx.json(answers as never)})
+    on conflict (household_id, key) do update set name = excluded.name, answers = excluded.answers, retired_at = null`;
+}
+
+/** Puts a method away. */
+export async function retireMethod(tx: Tx, key: string): Promise<void> {
+  await tx`update methods set retired_at = now() where key = ${key}`;
+}

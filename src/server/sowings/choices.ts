@@ -1,0 +1,34 @@
+import { findCrop } from '../../core/crops/library.ts';
+import type { Crop } from '../../core/crops/crop.ts';
+import type { LotStock } from '../../core/lots/lot.ts';
+import type { KeptMedium } from '../../core/medium/medium.ts';
+import type { Method } from '../../core/methods/method.ts';
+import { READY_METHODS } from '../../core/methods/ready.ts';
+import { listLots } from '../cupboard/lots.ts';
+import { listMedia } from '../cupboard/media.ts';
+import { ownCropsOf } from '../crops/ownCrops.ts';
+import type { Tx } from '../db/connection.ts';
+import { listMethods } from '../methods/methods.ts';
+
+/** What a household may choose from when it sows, beyond its places and containers. */
+export interface Choices {
+  ownCrops: Crop[];
+  methods: Method[];
+  lots: LotStock[];
+  media: KeptMedium[];
+}
+
+/** The choices of the transaction's household. */
+export async function listChoices(tx: Tx): Promise<Choices> {
+  const [ownCrops, own, lots, media] = await Promise.all([
+    ownCropsOf(tx),
+    listMethods(tx),
+    listLots(tx),
+    listMedia(tx)
+  ]);
+  return { ownCrops, methods: [...READY_METHODS, ...own], lots, media };
+}
+
+/** The crop of a key, own figures first; undefined for a key nobody has. */
+export const chosenCrop = ({ ownCrops }: Pick<Choices, 'ownCrops'>, key: string): Crop | undefined =>
+  ownCrops.find((crop) => crop.key === key) ?? findCrop(key);

@@ -1,0 +1,11 @@
+<script lang="ts">
+  import Tabs from '$ui/shell/Tabs.svelte';
+
+  const VIEWS = [
+    { path: '/bench', name: 'Sheet' },
+    { path: '/bench/reckon', name: 'Calculators' },
+    { path: '/bench/cupboard', name: 'Cupboard' }
+  ];
+</script>
+
+<Tabs label="Bench" views={VIEWS} />

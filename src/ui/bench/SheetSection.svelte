@@ -1,0 +1,276 @@
+<script lang="ts">
+  import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
+  import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
+  import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/bench/sheet.ts';
+  import type { LotStock } from '$core/lots/lot.ts';
+  import type { KeptMedium } from '$core/medium/medium.ts';
+  import { figure, mass, volume } from '$core/units/format.ts';
+  import { spoonsFor } from '$core/seed/spoons.ts';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { STEP_NAMES } from '$ui/words/stepNames.ts';
+  import { measured, solutionWords, STEP_LEADS, stepWords, strengthWords } from '$ui/words/steps.ts';
+  import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
+
+  interface Props {
+    section: SheetSection;
+    number: number;
+    solutions: readonly SharedSolution[];
+    mediumMl: number;
+    lots: readonly LotStock[];
+    media: readonly KeptMedium[];
+    now: number;
+    reading: Reading;
+  }
+  let { section, number, solutions, mediumMl, lots, media, now, reading }: Props = $props();
+  const journal = useJournal();
+
+  const { kind } = $derived(section);
+  const timed = $derived(kind === 'rinse' || kind === 'disinfect' || kind === 'soak' || kind === 'drain');
+
+  function words(line: SheetLine) {
+    const { setup } = line.followed;
+    return stepWords(line.step.body, now, reading, {
+      kind: setup.medium,
+      own: media.find(({ id }) => id === setup.mediumId) ?? null
+    });
+  }
+  /** Where the seed comes from, and how much of it a spoon is. */
+  function seedWords({ followed, step }: SheetLine): string {
+    if (step.body.kind !== 'weigh') return '';
+    return step.body.seed
+      .map(({ lotId, seedG }) => {
+        const lot = lots.find(({ id }) => id === lotId);
+        const { count, unit } = spoonsFor(followed.crop, seedG);
+        return `about ${figure(count)} ${unit}${lot ? `, from “${lot.name}”` : ''}`;
+      })
+      .join('; ');
+  }
+  function tick(line: SheetLine) {
+    const { body, taskKey } = benchTick(line);
+    void journal.record(
+      line.followed.setup.id,
+      body,
+      `${line.followed.crop.name}: ${STEP_NAMES[kind].toLowerCase()} done`,
+      taskKey
+    );
+  }
+</script>
+
+<section class="step" aria-labelledby="step-{kind}">
+  <header>
+    <h2 id="step-{kind}"><span class="number" aria-hidden="true">{number}</span>{STEP_NAMES[kind]}</h2>
+    {#if STEP_LEADS[kind]}<p class="small soft">{STEP_LEADS[kind]}</p>{/if}
+    {#if kind === 'fill' && section.lines.length > 1}<p class="small soft">
+        In all {volume(mediumMl, reading.units)}.
+      </p>{/if}
+  </header>
+  <div class="lines">
+    {#if kind === 'disinfect'}
+      {#each solutions as shared (`${shared.product}${shared.target}${shared.productPct}`)}
+        <p class="shared">
+          <strong>{solutionWords(shared, reading.units)}</strong>
+          <span class="small soft"
+            >{strengthWords(shared.product, shared.target)}, {shared.minutes} min. {shared.jars
+              .map(({ name, solutionMl }) => `${name} ${measured(solutionMl, reading.units)}`)
+              .join(', ')}. From: {shared.source}. Your local food authority decides.</span
+          >
+        </p>
+      {/each}
+      {#if section.lines.some(({ step }) => step.body.kind === 'disinfect' && step.body.product === 'hypochlorite')}
+        <Caution>{CAUTIONS.hypochlorite}</Caution>
+      {/if}
+      {#if section.lines.some(({ step }) => step.body.kind === 'disinfect' && step.body.product === 'peroxide')}
+        <Caution>{CAUTIONS.peroxide}</Caution>
+      {/if}
+    {/if}
+    <ul>
+      {#each section.lines as line (line.followed.setup.id)}
+        {@const { amount, more } = words(line)}
+        {@const seed = seedWords(line)}
+        <li class:done={line.done} class:passed={line.passed}>
+          <button
+            class="tick"
+            disabled={line.done !== null || line.passed}
+            onclick={() => tick(line)}
+            aria-label="{STEP_NAMES[kind]} {line.followed.crop.name}: {amount}"
+          >
+            <span class="box" aria-hidden="true"
+              >{#if timed && !line.done}<Timer size={20} />{:else}<Checkmark size={20} />{/if}</span
+            >
+            <span class="what">
+              <span class="crop"
+                >{line.followed.crop.name}
+                <span class="soft small"
+                  >{line.followed.setup.count > 1 ? `${line.followed.setup.count} × ` : ''}{line.followed
+                    .setup.container.name}{line.followed.setup.areaShare < 1 ? ', a part of it' : ''}</span
+                ></span
+              >
+              <strong>{amount}</strong>
+              {#if seed || more}<span class="small soft">{[seed, more].filter(Boolean).join('. ')}</span>{/if}
+              {#if (kind === 'soak' || kind === 'drain') && !line.done && !line.passed}
+                <span class="small">{dayAndTime(line.step.from, now, reading)}</span>
+              {/if}
+            </span>
+          </button>
+          {#if line.done}
+            <span class="small at"
+              >{clockTime(line.done.at, reading)}
+              <button class="undo" onclick={() => journal.undo(line.followed.setup.id, line.done!.eventId)}
+                >Undo<span class="visually-hidden">
+                  {STEP_NAMES[kind]} {line.followed.crop.name}</span
+                ></button
+              ></span
+            >
+          {:else if line.passed}<span class="small soft at">passed</span>{/if}
+        </li>
+      {/each}
+    </ul>
+    {#if kind === 'weigh' && section.lines.length > 1}
+      <p class="small soft total">
+        Seed in all {mass(
+          section.lines.reduce(
+            (sum, { step }) =>
+              sum +
+              (step.body.kind === 'weigh' ? step.body.seed.reduce((all, { seedG }) => all + seedG, 0) : 0),
+            0
+          ),
+          reading.units
+        )}
+      </p>
+    {/if}
+    {#if kind === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
+    {#if kind === 'fill'}<Caution>{CAUTIONS.dust}</Caution>{/if}
+    {#if kind === 'press' && section.lines.some(({ followed }) => followed.path.cover === 'weight')}
+      <Caution>{CAUTIONS.weights}</Caution>
+    {/if}
+  </div>
+</section>
+
+<style>
+  .step {
+    display: grid;
+    grid-template-columns: minmax(10rem, 15rem) minmax(0, 1fr);
+    gap: 0.5rem 2rem;
+    padding: 1rem 0;
+    border-top: 1.5px solid var(--ink-faint);
+    break-inside: avoid;
+  }
+  h2 {
+    display: flex;
+    gap: 0.6rem;
+    align-items: baseline;
+  }
+  .number {
+    color: var(--beet);
+    min-width: 1.4rem;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.4rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 0.75rem;
+  }
+  .tick {
+    flex: 1 1 16rem;
+    display: flex;
+    gap: 0.8rem;
+    align-items: center;
+    min-height: 2.75rem;
+    padding: 0.4rem 0.7rem;
+    text-align: left;
+    font: inherit;
+    color: var(--ink);
+    background: var(--paper-raised);
+    border: 1.5px solid var(--beet);
+    border-radius: 10px;
+    cursor: pointer;
+  }
+  .tick:hover:enabled {
+    background: var(--beet-soft);
+  }
+  .tick:disabled {
+    border-color: var(--ink-faint);
+    cursor: default;
+  }
+  .box {
+    flex: none;
+    display: grid;
+    place-items: center;
+    width: 2.2rem;
+    height: 2.2rem;
+    border-radius: 8px;
+    background: var(--beet);
+    color: var(--on-beet);
+  }
+  li.done .box {
+    background: var(--moss);
+  }
+  li.passed .box {
+    background: var(--ink-faint);
+  }
+  .what {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.8rem;
+    align-items: baseline;
+  }
+  .what > .small {
+    flex-basis: 100%;
+  }
+  .crop {
+    min-width: 11rem;
+  }
+  .shared {
+    display: grid;
+    padding: 0.4rem 0.75rem;
+    background: var(--paper-sunk);
+    border-radius: 8px;
+    margin-bottom: 0.4rem;
+  }
+  .total {
+    padding-top: 0.4rem;
+  }
+  @media (max-width: 47.99rem) {
+    .step {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  @media print {
+    .step {
+      grid-template-columns: 9rem 1fr;
+      padding: 0.25rem 0;
+      gap: 0 0.75rem;
+    }
+    .tick {
+      border: 0;
+      padding: 0.05rem 0;
+      min-height: 0;
+      gap: 0.5rem;
+    }
+    .box {
+      width: 0.9rem;
+      height: 0.9rem;
+      border: 1px solid #000;
+      border-radius: 2px;
+      background: none;
+    }
+    .box :global(svg) {
+      display: none;
+    }
+    .undo {
+      display: none;
+    }
+    ul {
+      gap: 0.1rem;
+    }
+  }
+</style>

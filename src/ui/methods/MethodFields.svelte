@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { MEDIA } from '$core/medium/medium.ts';
+  import { QUESTIONS, type Answers, type Method, type Question } from '$core/methods/method.ts';
+  import { STARTING_RULES } from '$core/prepare/rule.ts';
+  import { readNumber } from '$core/units/parseQuantity.ts';
+  import { figure } from '$core/units/format.ts';
+  import Choice from '$ui/fields/Choice.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { QUESTION_WORDS } from '$ui/words/methods.ts';
+  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+
+  interface Props {
+    method: Method;
+    wrong?: Record<string, string>;
+    /** Asked outside a sowing alone, which has a field of its own for its medium. */
+    askMedium?: boolean;
+  }
+  let { method = $bindable(), wrong = {}, askMedium = false }: Props = $props();
+
+  const questions = Object.keys(QUESTIONS) as Question[];
+  const options = (question: Question) =>
+    QUESTIONS[question].map((answer) => ({
+      value: answer as string,
+      text: QUESTION_WORDS[question].answers[answer as never]['text'] as string
+    }));
+  const turns = (question: Question): string =>
+    (QUESTION_WORDS[question].answers as Record<string, { turns: string }>)[method[question]]!.turns;
+
+  function answer(question: Question, value: string) {
+    const next = { ...method, [question]: value as Answers[typeof question] };
+    if (question === 'disinfect' && value !== 'none' && value !== method.disinfect)
+      next.disinfectRule = STARTING_RULES[value as 'hypochlorite' | 'peroxide'];
+    method = next;
+  }
+  function rule(field: 'target' | 'productPct' | 'minutes' | 'ratioLKg', text: unknown) {
+    method = {
+      ...method,
+      disinfectRule: { ...method.disinfectRule, [field]: readNumber(String(text ?? '')) ?? NaN }
+    };
+  }
+  const shown = (value: number) => (Number.isFinite(value) ? figure(value) : '');
+  const RULE_FIELDS = $derived([
+    {
+      key: 'target',
+      label: method.disinfect === 'peroxide' ? 'Strength wanted (%)' : 'Strength wanted (ppm)'
+    },
+    { key: 'productPct', label: 'Strength on the label (%)' },
+    { key: 'minutes', label: 'Contact time (min)' },
+    { key: 'ratioLKg', label: 'Litres to a kg of seed' }
+  ] as const);
+</script>
+
+<div class="questions">
+  {#if askMedium}
+    <Select labelText="Usually grown on" bind:selected={method.medium}>
+      {#each MEDIA as medium (medium)}<SelectItem value={medium} text={MEDIUM_WORDS[medium]} />{/each}
+    </Select>
+  {/if}
+  {#each questions as question (question)}
+    <div class="question">
+      <Choice
+        legend={QUESTION_WORDS[question].ask}
+        name={question}
+        options={options(question)}
+        value={method[question] as string}
+        onchange={(value) => answer(question, value)}
+      />
+      <p class="small soft">{turns(question)}</p>
+      {#if question === 'darkness' && method.darkness === 'dome'}
+        <TextInput
+          labelText="Days under the dome, or empty for until stems are even"
+          value={method.domeDays === null ? '' : shown(method.domeDays)}
+          on:input={(event) => {
+            const text = String(event.detail ?? '').trim();
+            method = { ...method, domeDays: text === '' ? null : (readNumber(text) ?? NaN) };
+          }}
+          invalid={!!wrong.domeDays}
+          invalidText={wrong.domeDays}
+          inputmode="decimal"
+        />
+      {/if}
+      {#if question === 'disinfect' && method.disinfect !== 'none'}
+        <div class="rule">
+          {#each RULE_FIELDS as { key, label } (key)}
+            <TextInput
+              labelText={label}
+              value={shown(method.disinfectRule[key])}
+              on:input={(event) => rule(key, event.detail)}
+              invalid={!!wrong[`disinfectRule.${key}`]}
+              invalidText={wrong[`disinfectRule.${key}`]}
+              inputmode="decimal"
+            />
+          {/each}
+          <div class="wide">
+            <TextInput
+              labelText="Where you have this rule from"
+              value={method.disinfectRule.source}
+              on:input={(event) =>
+                (method = {
+                  ...method,
+                  disinfectRule: { ...method.disinfectRule, source: String(event.detail ?? '') }
+                })}
+              invalid={!!wrong['disinfectRule.source']}
+              invalidText={wrong['disinfectRule.source']}
+            />
+          </div>
+        </div>
+        <Caution>{CAUTIONS[method.disinfect]}</Caution>
+      {/if}
+      {#if question === 'peroxide' && method.peroxide !== 'none'}
+        <p class="small soft">Weak means 5 to 10 mL of 3 % stock to a litre.</p>
+        <Caution>{CAUTIONS.peroxide}</Caution>
+      {/if}
+    </div>
+  {/each}
+</div>
+
+<style>
+  .questions {
+    display: grid;
+    gap: 1.25rem;
+  }
+  .question {
+    display: grid;
+    gap: 0.35rem;
+  }
+  .rule {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+    gap: 0.75rem;
+    align-items: start;
+    margin-top: 0.5rem;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+</style>

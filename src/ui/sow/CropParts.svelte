@@ -1,0 +1,129 @@
+<script lang="ts">
+  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import type { Crop } from '$core/crops/crop.ts';
+  import { leftG, lotFlags, lotGermination, type LotStock } from '$core/lots/lot.ts';
+  import { figure, mass, type Units } from '$core/units/format.ts';
+  import Choice from '$ui/fields/Choice.svelte';
+  import type { Draft, DraftPart } from './draft.ts';
+  import { FLAG_WORDS } from '$ui/words/lots.ts';
+
+  interface Props {
+    draft: Draft;
+    crops: readonly Crop[];
+    lots: readonly LotStock[];
+    units: Units;
+    today: string;
+    wrong: Record<string, string>;
+  }
+  let { draft = $bindable(), crops, lots, units, today, wrong }: Props = $props();
+
+  const MOST_PARTS = 6;
+  const empty = (): DraftPart => ({ cropKey: '', lotId: '', share: '1' });
+  const lotsOf = (cropKey: string) => lots.filter((lot) => lot.cropKey === cropKey);
+
+  function kind(value: Draft['kind']) {
+    const [first = empty(), ...rest] = draft.parts;
+    draft.parts =
+      value === 'one' ? [first] : [first, rest[0] ?? empty(), ...(value === 'blended' ? rest.slice(1) : [])];
+  }
+  function choose(part: DraftPart, cropKey: string) {
+    part.cropKey = cropKey;
+    // The packet that should be used up first is the one to take.
+    part.lotId = lotsOf(cropKey).find((lot) => leftG(lot) > 0)?.id ?? '';
+  }
+  function lotWords(lot: LotStock): string {
+    const crop = crops.find(({ key }) => key === lot.cropKey);
+    const germination = lotGermination(lot);
+    const flags = crop ? lotFlags(lot, crop, today).map((flag) => FLAG_WORDS[flag]) : [];
+    return [
+      lot.name,
+      `${mass(leftG(lot), units)} left`,
+      ...(germination ? [`${figure(germination.pct)} % sprouts`] : []),
+      ...flags
+    ].join(', ');
+  }
+</script>
+
+{#each draft.parts as part, index (index)}
+  <div class="part" class:many={draft.kind === 'blended'}>
+    <Select
+      labelText={draft.kind === 'one' ? 'Crop' : `Crop ${index + 1}`}
+      selected={part.cropKey}
+      on:change={(event) => choose(part, (event.target as HTMLSelectElement).value)}
+      invalid={!!wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`]}
+      invalidText={wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`]}
+    >
+      <SelectItem value="" text="Choose a crop" />
+      {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+    </Select>
+    {#if draft.kind === 'blended'}
+      <TextInput
+        labelText="Parts"
+        bind:value={part.share}
+        invalid={!!wrong[`parts.${index}.share`]}
+        invalidText={wrong[`parts.${index}.share`]}
+        inputmode="decimal"
+      />
+    {/if}
+    {#if lotsOf(part.cropKey).length > 0}
+      <Select labelText="Seed from" bind:selected={part.lotId}>
+        {#each lotsOf(part.cropKey) as lot (lot.id)}<SelectItem value={lot.id} text={lotWords(lot)} />{/each}
+        <SelectItem value="" text="Other seed" />
+      </Select>
+    {/if}
+    {#if draft.kind === 'blended' && draft.parts.length > 2}
+      <button
+        class="undo"
+        type="button"
+        onclick={() => (draft.parts = draft.parts.filter((one) => one !== part))}
+        >Take out<span class="visually-hidden"> crop {index + 1}</span></button
+      >
+    {/if}
+  </div>
+{/each}
+{#if draft.kind === 'blended' && draft.parts.length < MOST_PARTS}
+  <div>
+    <button class="chip quiet" type="button" onclick={() => (draft.parts = [...draft.parts, empty()])}
+      >One crop more</button
+    >
+  </div>
+{/if}
+<Choice
+  legend="In the container"
+  name="kind"
+  options={[
+    { value: 'one', text: 'One crop' },
+    { value: 'halves', text: 'Two halves' },
+    { value: 'blended', text: 'Blended seed' }
+  ]}
+  bind:value={draft.kind}
+  onchange={kind}
+/>
+{#if draft.kind === 'blended'}
+  <Choice
+    legend="Parts are counted by"
+    name="share-of"
+    options={[
+      { value: 'weight', text: 'Weight' },
+      { value: 'count', text: 'Number of seeds' }
+    ]}
+    bind:value={draft.shareOf}
+  />
+{/if}
+
+<style>
+  .part {
+    display: grid;
+    gap: 0.75rem;
+    align-items: start;
+  }
+  .part.many {
+    grid-template-columns: 1fr 6rem;
+  }
+  .part.many > :global(:nth-child(3)) {
+    grid-column: 1 / -1;
+  }
+  .part .undo {
+    justify-self: start;
+  }
+</style>

@@ -1,0 +1,119 @@
+<script lang="ts">
+  import type { Crop } from '$core/crops/crop.ts';
+  import { FITS, mixFit } from '$core/mix/fit.ts';
+  import { figure, length, type Units } from '$core/units/format.ts';
+
+  interface Props {
+    crops: readonly Crop[];
+    units: Units;
+    /** Whether the parts are sown side by side, and so can be sown on different days. */
+    halves: boolean;
+    staggered: boolean;
+  }
+  let { crops, units, halves, staggered = $bindable() }: Props = $props();
+
+  const fit = $derived(mixFit(crops));
+  const delays = $derived(staggered ? fit.delaysD : crops.map(() => 0));
+  const from = $derived(Math.min(...crops.map(({ windowOpenD21 }) => windowOpenD21)) - 2);
+  const until = $derived(
+    Math.max(...crops.map(({ windowCloseD21 }, index) => windowCloseD21 + delays[index]!)) + 1
+  );
+  const x = (day: number) => Math.round(((day - from) / (until - from)) * 300);
+  const days = (d: number) => `${figure(Math.round(Math.abs(d) * 2) / 2)} day${Math.abs(d) === 1 ? '' : 's'}`;
+  const late = $derived(
+    crops.map((crop, index) => ({ crop, d: fit.delaysD[index]! })).filter(({ d }) => d >= 0.5)
+  );
+</script>
+
+<section class="fit stack" aria-label="Whether they suit one tray">
+  <svg
+    viewBox="0 0 300 {crops.length * 22 + 4}"
+    role="img"
+    aria-label="Windows at 21 °C: {crops
+      .map(
+        (crop, index) =>
+          `${crop.name} day ${figure(crop.windowOpenD21 + delays[index]!)} to ${figure(crop.windowCloseD21 + delays[index]!)}`
+      )
+      .join('; ')}"
+  >
+    {#each crops as crop, index (crop.key)}
+      <rect
+        x={x(crop.windowOpenD21 + delays[index]!)}
+        y={index * 22 + 3}
+        width={Math.max(2, x(crop.windowCloseD21 + delays[index]!) - x(crop.windowOpenD21 + delays[index]!))}
+        height="16"
+        rx="8"
+      />
+      <path d="M{x(crop.windowBestD21 + delays[index]!)} {index * 22 + 3}v16" />
+      <text x="2" y={index * 22 + 16}>{crop.name}</text>
+    {/each}
+  </svg>
+  {#if fit.windowsFit}
+    <p class="small">Their windows are open together for about {days(fit.overlapD)}: they fit.</p>
+  {:else}
+    <p class="small warn">
+      {fit.overlapD > 0
+        ? `Their windows meet for only ${days(fit.overlapD)}; a mix wants ${FITS.overlapD}.`
+        : `Their windows miss each other by ${days(fit.overlapD)}: one is past its best before the other opens.`}
+      {#if !halves && late.length > 0}Sown as halves, the faster could start later.{/if}
+    </p>
+  {/if}
+  {#if !fit.heightsFit}
+    <p class="small warn">
+      Their heights differ by {length(fit.heightGapCm, units)}: the taller shades the shorter, and one cut
+      does not suit both.
+    </p>
+  {/if}
+  {#if halves && late.length > 0}
+    <label class="stagger">
+      <input type="checkbox" bind:checked={staggered} />
+      <span
+        >Sow {late.map(({ crop, d }) => `${crop.name.toLowerCase()} about ${days(d)} later`).join(', ')}<span
+          class="small soft"
+        >
+          : then they are best on one day, and open together for {days(fit.staggeredOverlapD)}.</span
+        ></span
+      >
+    </label>
+  {/if}
+</section>
+
+<style>
+  .fit {
+    gap: 0.4rem;
+  }
+  svg {
+    width: 100%;
+    max-width: 30rem;
+  }
+  rect {
+    fill: var(--window);
+    opacity: 0.55;
+  }
+  path {
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  text {
+    font-size: 11px;
+    fill: var(--ink);
+  }
+  .warn {
+    padding: 0.4rem 0.75rem;
+    border-left: 5px solid var(--alarm);
+    background: var(--alarm-soft);
+    border-radius: 0 8px 8px 0;
+  }
+  .stagger {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+    min-height: 2.75rem;
+  }
+  .stagger input {
+    width: 1.4rem;
+    height: 1.4rem;
+    flex: none;
+    accent-color: var(--beet);
+  }
+</style>

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import type { RunningTimer } from '$ui/state/timers.svelte.ts';
+  import { useTimers } from '$ui/state/timers.svelte.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { countdown, TIMER_NAMES, timerWords } from '$ui/words/timers.ts';
+  import type { Reading } from '$ui/words/time.ts';
+  import { Ring } from './ring.ts';
+
+  let { reading }: { reading: Reading } = $props();
+  const timers = useTimers();
+  const journal = useJournal();
+  const ring = new Ring();
+
+  onMount(() => {
+    const wake = () => ring.wake();
+    window.addEventListener('pointerdown', wake, { once: true });
+    window.addEventListener('keydown', wake, { once: true });
+    return () => {
+      ring.stop();
+      window.removeEventListener('pointerdown', wake);
+      window.removeEventListener('keydown', wake);
+    };
+  });
+  $effect(() => {
+    if (timers.ringing.length > 0) ring.start();
+    else ring.stop();
+  });
+
+  /** The next touch of the hand, where one ends the timer. */
+  function end({ timer }: RunningTimer) {
+    if (timer.kind === 'soak')
+      void journal.record(timer.sowingId, { type: 'drained' }, `${timer.cropName}: Drained`, 'drain');
+    else if (timer.kind === 'disinfect')
+      void journal.record(
+        timer.sowingId,
+        { type: 'prepared', step: 'rinse-off' },
+        `${timer.cropName}: Rinsed off`,
+        'bench:rinse-off'
+      );
+  }
+  const ENDS = { soak: 'Drained', disinfect: 'Rinsed off' } as const;
+</script>
+
+{#if timers.running.length > 0}
+  <section class="timers" aria-label="Timers">
+    <ul>
+      {#each timers.running as one (one.timer.key)}
+        <li class={one.state}>
+          <span class="name"
+            ><strong>{TIMER_NAMES[one.timer.kind]}</strong>
+            {one.timer.cropName}</span
+          >
+          <strong class="left" role="timer">{countdown(one.timer.endsAt - timers.now)}</strong>
+          <span class="say small">{timerWords(one.timer, one.state, timers.now, reading)}</span>
+          {#if one.state !== 'running' && (one.timer.kind === 'soak' || one.timer.kind === 'disinfect')}
+            <button class="chip" onclick={() => end(one)}
+              >{ENDS[one.timer.kind]}<span class="visually-hidden">: {one.timer.cropName}</span></button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+    {#if timers.ringing.length > 0}
+      <button class="chip quiet" onclick={() => timers.quiet()}>Quiet the bell</button>
+    {/if}
+    <p class="visually-hidden" role="alert">
+      {timers.ringing
+        .map(
+          ({ timer, state }) =>
+            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, timer.endsAt, reading)}`
+        )
+        .join(' ')}
+    </p>
+  </section>
+{/if}
+
+<style>
+  .timers {
+    position: sticky;
+    top: 0;
+    z-index: 5;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    align-items: center;
+    margin-bottom: 1rem;
+    padding: 0.5rem 0;
+    background: var(--paper);
+    border-bottom: 1.5px solid var(--ink-faint);
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.4rem;
+    flex: 1 1 20rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.1rem 0.9rem;
+    align-items: center;
+    padding: 0.35rem 0.75rem;
+    border-left: 5px solid var(--water);
+    border-radius: 0 8px 8px 0;
+    background: var(--paper-raised);
+  }
+  li.due {
+    border-color: var(--window);
+  }
+  li.last-hour,
+  li.missed {
+    border-color: var(--alarm);
+    background: var(--alarm-soft);
+  }
+  .left {
+    font-size: 1.35rem;
+    min-width: 4.5rem;
+  }
+  .say {
+    flex: 1 1 14rem;
+  }
+  @media print {
+    .timers {
+      display: none;
+    }
+  }
+</style>
