@@ -13,6 +13,25 @@ export interface Container {
   cells: number;
 }
 
+/** A kind of container a household keeps. */
+export interface KeptContainer extends Container {
+  id: string;
+  /** Empty, for weighing a tray; null while nobody has weighed it. */
+  emptyG: number | null;
+  /** Whether it has holes. */
+  drains: boolean;
+  /** What its reservoir holds, mL; null for none. */
+  reservoirMl: number | null;
+  /** How many there are; null while nobody has counted. */
+  owned: number | null;
+  /** How many stand under sowings now. */
+  inUse: number;
+}
+
+/** How many are free; null where nobody has counted. Never under 0: a count can lag behind. */
+export const freeCount = ({ owned, inUse }: Pick<KeptContainer, 'owned' | 'inUse'>): number | null =>
+  owned === null ? null : Math.max(0, owned - inUse);
+
 /** Bounds within which a size is a kitchen container and not a slip of the finger. */
 export const SIZE_BOUNDS = {
   lengthCm: [2, 150],

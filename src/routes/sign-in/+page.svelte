@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { Button, PasswordInput, TextInput } from 'carbon-components-svelte';
+  import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
+  import Field from '$ui/fields/Field.svelte';
   import Front from '$ui/shell/Front.svelte';
   import type { ActionData } from './$types';
 
@@ -11,27 +12,25 @@
 <Front title="Sign in" lead="With your household’s name and passphrase.">
   <form method="POST" class="stack" use:enhance novalidate>
     {#if form?.say}<p class="alarm" role="alert">{form.say}</p>{/if}
-    <TextInput
+    <Field
       name="name"
-      labelText="Household"
+      label="Household"
       value={form?.name ?? ''}
-      invalid={wrong('name') !== ''}
-      invalidText={wrong('name')}
+      error={wrong('name')}
       autocomplete="organization"
     />
-    <TextInput
+    <Field
       name="memberName"
-      labelText="Your name"
+      label="Your name"
       value={form?.memberName ?? ''}
-      invalid={wrong('memberName') !== ''}
-      invalidText={wrong('memberName')}
+      error={wrong('memberName')}
       autocomplete="given-name"
     />
-    <PasswordInput
+    <Field
+      type="password"
       name="passphrase"
-      labelText="Passphrase"
-      invalid={wrong('passphrase') !== ''}
-      invalidText={wrong('passphrase')}
+      label="Passphrase"
+      error={wrong('passphrase')}
       autocomplete="current-password"
     />
     <Button type="submit">Sign in</Button>

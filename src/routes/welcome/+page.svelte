@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { Button, PasswordInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
   import { enhance } from '$app/forms';
+  import Field from '$ui/fields/Field.svelte';
   import Front from '$ui/shell/Front.svelte';
   import type { ActionData, PageData } from './$types';
 
@@ -20,21 +21,19 @@
 
 <Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
   <form method="POST" class="stack" use:enhance novalidate>
-    <TextInput
+    <Field
       name="name"
-      labelText="Household"
-      helperText="Whatever you call your home"
+      label="Household"
+      helper="Whatever you call your home"
       value={kept('name')}
-      invalid={wrong('name') !== ''}
-      invalidText={wrong('name')}
+      error={wrong('name')}
     />
-    <TextInput
+    <Field
       name="memberName"
-      labelText="Your name"
-      helperText="So that others see who did what"
+      label="Your name"
+      helper="So that others see who did what"
       value={kept('memberName')}
-      invalid={wrong('memberName') !== ''}
-      invalidText={wrong('memberName')}
+      error={wrong('memberName')}
     />
     <Select
       name="zone"
@@ -56,12 +55,12 @@
       <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
       <SelectItem value="us" text="US: oz, cups, in, °F" />
     </Select>
-    <PasswordInput
+    <Field
+      type="password"
       name="passphrase"
-      labelText="Passphrase"
-      helperText="At least 8 characters; everyone in the household uses it"
-      invalid={wrong('passphrase') !== ''}
-      invalidText={wrong('passphrase')}
+      label="Passphrase"
+      helper="At least 8 characters; everyone in the household uses it"
+      error={wrong('passphrase')}
       autocomplete="new-password"
     />
     <Button type="submit">Begin the first sowing</Button>

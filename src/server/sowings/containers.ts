@@ -1,4 +1,4 @@
-import type { Container, Shape } from '../../core/containers/container.ts';
+import type { Container, KeptContainer, Shape } from '../../core/containers/container.ts';
 import type { Tx } from '../db/connection.ts';
 
 export interface ContainerRow {
@@ -27,6 +27,7 @@ export async function listContainers(tx: Tx): Promise<Container[]> {
   const rows = await tx<ContainerRow[]>`
     select c.* from containers c
     left join (select container_id, max(created_at) as used_at from sowings group by container_id) s on s.container_id = c.id
+    where c.retired_at is null
     order by s.used_at desc nulls last, c.name`;
   return rows.map(containerOf);
 }
@@ -46,5 +47,54 @@ export async function keepContainer(
     { id: string }[]
   >`select id from containers where shape = ${shape} and length_cm = ${lengthCm}
     and width_cm = ${widthCm} and depth_cm = ${depthCm} and cells = ${cells}`;
+  // Sown in again, a container that was put away is back.
+  await tx`update containers set retired_at = null where id = ${row!.id} and retired_at is not null`;
   return row!.id;
+}
+
+interface KeptRow extends ContainerRow {
+  id: string;
+  empty_g: number | null;
+  drains: boolean;
+  reservoir_ml: number | null;
+  owned: number | null;
+  in_use: number;
+}
+
+/** The household's containers with what is kept about each, and how many stand under sowings now. */
+export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
+  const rows = await tx<KeptRow[]>`
+    select c.*, coalesce((select sum(ceil(s.count * s.area_share)) from sowings s
+      where s.container_id = c.id and s.ended_at is null), 0)::int as in_use
+    from containers c where c.retired_at is null order by c.name`;
+  return rows.map((row) => ({
+    ...containerOf(row),
+    id: row.id,
+    emptyG: row.empty_g,
+    drains: row.drains,
+    reservoirMl: row.reservoir_ml,
+    owned: row.owned,
+    inUse: row.in_use
+  }));
+}
+
+/** Changes what is kept about a container; its size stays, for sowings stand in it. */
+export async function changeContainer(
+  tx: Tx,
+  {
+    id,
+    name,
+    emptyG,
+    drains,
+    reservoirMl,
+    owned
+  }: Omit<KeptContainer, keyof Container | 'inUse'> & { name: string }
+): Promise<void> {
+  await tx`update containers set name = ${name}, empty_g = ${emptyG}, drains = ${drains},
+    reservoir_ml = ${reservoirMl}, owned = ${owned} where id = ${id}`;
+}
+
+/** Puts a container away: it is not offered any more. */
+export async function retireContainer(tx: Tx, id: string): Promise<void> {
+  await tx`update containers set retired_at = now() where id = ${id}`;
 }

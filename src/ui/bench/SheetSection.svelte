@@ -4,7 +4,7 @@
   import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/bench/sheet.ts';
   import type { LotStock } from '$core/lots/lot.ts';
   import type { KeptMedium } from '$core/medium/medium.ts';
-  import { figure, mass, volume } from '$core/units/format.ts';
+  import { figure, volume } from '$core/units/format.ts';
   import { spoonsFor } from '$core/seed/spoons.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -107,11 +107,12 @@
                     .setup.container.name}{line.followed.setup.areaShare < 1 ? ', a part of it' : ''}</span
                 ></span
               >
-              <strong>{amount}</strong>
+              <strong
+                >{amount}{#if (kind === 'soak' || kind === 'drain') && !line.done && !line.passed}<span
+                    class="when">, {dayAndTime(line.step.from, now, reading)}</span
+                  >{/if}</strong
+              >
               {#if seed || more}<span class="small soft">{[seed, more].filter(Boolean).join('. ')}</span>{/if}
-              {#if (kind === 'soak' || kind === 'drain') && !line.done && !line.passed}
-                <span class="small">{dayAndTime(line.step.from, now, reading)}</span>
-              {/if}
             </span>
           </button>
           {#if line.done}
@@ -127,19 +128,6 @@
         </li>
       {/each}
     </ul>
-    {#if kind === 'weigh' && section.lines.length > 1}
-      <p class="small soft total">
-        Seed in all {mass(
-          section.lines.reduce(
-            (sum, { step }) =>
-              sum +
-              (step.body.kind === 'weigh' ? step.body.seed.reduce((all, { seedG }) => all + seedG, 0) : 0),
-            0
-          ),
-          reading.units
-        )}
-      </p>
-    {/if}
     {#if kind === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
     {#if kind === 'fill'}<Caution>{CAUTIONS.dust}</Caution>{/if}
     {#if kind === 'press' && section.lines.some(({ followed }) => followed.path.cover === 'weight')}
@@ -227,7 +215,10 @@
     flex-basis: 100%;
   }
   .crop {
-    min-width: 11rem;
+    flex: 0 0 15rem;
+  }
+  .when {
+    font-weight: 450;
   }
   .shared {
     display: grid;
@@ -235,9 +226,6 @@
     background: var(--paper-sunk);
     border-radius: 8px;
     margin-bottom: 0.4rem;
-  }
-  .total {
-    padding-top: 0.4rem;
   }
   @media (max-width: 47.99rem) {
     .step {

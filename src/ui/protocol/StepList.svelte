@@ -21,7 +21,7 @@
     <li>
       <strong>{STEP_NAMES[step.body.kind]}</strong>
       <span
-        >{amount}{#if more}<span class="small soft">{' '}{more}</span>{/if}</span
+        >{amount}{#if more}<span class="small soft more">{more}</span>{/if}</span
       >
       <span class="small soft when"
         >{isBenchStep(step.body.kind)
@@ -44,6 +44,9 @@
     gap: 0.2rem 0.75rem;
     padding: 0.3rem 0;
     border-top: 1px solid var(--ink-faint);
+  }
+  .more {
+    margin-left: 0.4rem;
   }
   .when {
     text-align: right;

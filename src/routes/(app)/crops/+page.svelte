@@ -1,20 +1,26 @@
 <script lang="ts">
   import { Search } from 'carbon-components-svelte';
-  import { CROPS, searchCrops } from '$core/crops/library.ts';
+  import { searchCrops, withOwnCrops } from '$core/crops/library.ts';
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
   import { cropSpan } from '$ui/words/cropWords.ts';
+  import type { PageData } from './$types';
 
+  let { data }: { data: PageData } = $props();
   let words = $state('');
-  const found = $derived(searchCrops(words));
+  const crops = $derived(withOwnCrops(data.own));
+  const own = $derived(new Set(data.own.map(({ key }) => key)));
+  const found = $derived(searchCrops(words, crops));
 </script>
 
 <svelte:head><title>Crops · Brote</title></svelte:head>
 
+<LibraryTabs />
 <h1>Crops</h1>
 <p class="soft lead">
-  {CROPS.length} crops. Their figures are a beginning, to be corrected by your own trays.
-  <a href="/crops.csv" download>As a CSV file</a>
+  {crops.length} crops. Their figures are a beginning, to be corrected by your own trays.
+  <a href="/crops.csv" download>As a CSV file</a> · <a href="/crops/new/edit">Add one of your own</a>
 </p>
 <Search
   labelText="Search by name"
@@ -37,6 +43,7 @@
         <strong>{crop.name}</strong>
         <em class="soft small">{crop.botanicalName}</em>
         <span class="small">{cropSpan(crop)}</span>
+        {#if own.has(crop.key)}<span class="small soft">your own figures</span>{/if}
       </a>
     </li>
   {/each}

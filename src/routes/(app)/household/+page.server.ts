@@ -1,15 +1,18 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { inHousehold } from '$server/db/connection.ts';
 import { changeHousehold } from '$server/households/household.ts';
+import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/methods/ready.ts';
+import { listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { check } from '$shared/schemas/check.ts';
 import { householdSchema, minutesOf } from '$shared/schemas/household.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => ({
-  places: await inHousehold(locals.session!.household.id, listPlaces),
-  zones: Intl.supportedValuesOf('timeZone')
-});
+export const load: PageServerLoad = async ({ locals }) =>
+  inHousehold(locals.session!.household.id, async (tx) => {
+    const [places, own] = await Promise.all([listPlaces(tx), listMethods(tx)]);
+    return { places, methods: [...READY_METHODS, ...own], zones: Intl.supportedValuesOf('timeZone') };
+  });
 
 export const actions: Actions = {
   save: async ({ request, locals }) => {
@@ -18,14 +21,17 @@ export const actions: Actions = {
     if (!checked.ok) return fail(422, { kept, errors: checked.errors, saved: false });
     const { wake, sleep, morning, evening, ...rest } = checked.value;
     try {
-      await inHousehold(locals.session!.household.id, (tx) =>
-        changeHousehold(tx, {
+      await inHousehold(locals.session!.household.id, async (tx) => {
+        // A method that was put away meanwhile gives way to the first ready one.
+        const known = findMethod(rest.methodKey, await listMethods(tx)) ?? DEFAULT_METHOD;
+        await changeHousehold(tx, {
           ...rest,
+          methodKey: known.key,
           wakeMin: minutesOf(wake),
           sleepMin: minutesOf(sleep),
           roundsMin: [minutesOf(morning), minutesOf(evening)]
-        })
-      );
+        });
+      });
     } catch (error) {
       if ((error as { code?: string }).code !== '23505') throw error;
       return fail(409, {

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
-  import { READY_METHODS } from '$core/methods/ready.ts';
+  import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
   import { clockTimeOf } from '$shared/schemas/household.ts';
   import type { ActionData, PageData } from './$types';
@@ -30,13 +30,7 @@
   >
     <h2>Settings</h2>
     {#if form && 'saved' in form && form.saved}<p role="status">Saved.</p>{/if}
-    <TextInput
-      name="name"
-      labelText="Household"
-      value={kept('name', house.name)}
-      invalid={wrong('name') !== ''}
-      invalidText={wrong('name')}
-    />
+    <Field name="name" label="Household" value={kept('name', house.name)} error={wrong('name')} />
     <Select
       name="zone"
       labelText="Time zone"
@@ -54,49 +48,44 @@
       <SelectItem value="us" text="US: oz, cups, in, °F" />
     </Select>
     <div class="four">
-      <TextInput
+      <Field
         name="wake"
         type="time"
-        labelText="Up from"
+        label="Up from"
         value={kept('wake', clockTimeOf(house.wakeMin))}
-        invalid={wrong('wake') !== ''}
-        invalidText={wrong('wake')}
+        error={wrong('wake')}
       />
-      <TextInput
+      <Field
         name="sleep"
         type="time"
-        labelText="In bed by"
+        label="In bed by"
         value={kept('sleep', clockTimeOf(house.sleepMin))}
-        invalid={wrong('sleep') !== ''}
-        invalidText={wrong('sleep')}
+        error={wrong('sleep')}
       />
-      <TextInput
+      <Field
         name="morning"
         type="time"
-        labelText="First round"
+        label="First round"
         value={kept('morning', clockTimeOf(house.roundsMin[0]!))}
-        invalid={wrong('morning') !== ''}
-        invalidText={wrong('morning')}
+        error={wrong('morning')}
       />
-      <TextInput
+      <Field
         name="evening"
         type="time"
-        labelText="Second round"
+        label="Second round"
         value={kept('evening', clockTimeOf(house.roundsMin.at(-1)!))}
-        invalid={wrong('evening') !== ''}
-        invalidText={wrong('evening')}
+        error={wrong('evening')}
       />
     </div>
     <Select name="methodKey" labelText="Usual method" selected={kept('methodKey', house.methodKey)}>
-      {#each READY_METHODS as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
+      {#each data.methods as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
     </Select>
-    <TextInput
+    <Field
       name="latitudeDeg"
-      labelText="Latitude (degrees, south negative)"
-      helperText="How strong daylight is on your sills; a rough figure will do"
+      label="Latitude (degrees, south negative)"
+      helper="How strong daylight is on your sills; a rough figure will do"
       value={kept('latitudeDeg', String(house.latitudeDeg))}
-      invalid={wrong('latitudeDeg') !== ''}
-      invalidText={wrong('latitudeDeg')}
+      error={wrong('latitudeDeg')}
     />
     <Button type="submit">Save</Button>
   </form>

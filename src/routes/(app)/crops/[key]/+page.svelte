@@ -23,7 +23,18 @@
     <p class="soft"><em>{crop.botanicalName}</em> · {crop.family}</p>
     {#if crop.note}<p>{crop.note}</p>{/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
-    <div><Button href="/sow?crop={crop.key}">Sow {crop.name.toLowerCase()}</Button></div>
+    {#if data.own}<p class="small soft">
+        Your own figures{data.book && data.book.key !== crop.key
+          ? `, made from ${data.book.name.toLowerCase()}`
+          : ''}.
+      </p>{/if}
+    <div class="row">
+      <Button href="/sow?crop={crop.key}">Sow {crop.name.toLowerCase()}</Button>
+      <Button kind="tertiary" href="/crops/{crop.key}/edit"
+        >{data.own ? 'Change the figures' : 'Overrule the figures'}</Button
+      >
+      <Button kind="ghost" href="/crops/new/edit?from={crop.key}">Make another from it</Button>
+    </div>
   </div>
   <div class="picture">
     <TrayDrawing {picture} label={pictureWords(crop.name, picture, data.household.units)} />

@@ -1,0 +1,50 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { findCrop } from '$core/crops/library.ts';
+import type { Lot } from '$core/lots/lot.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { keepLot, listLots, retireLot } from '$server/cupboard/lots.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
+import { householdNow } from '$server/households/household.ts';
+import { check } from '$shared/schemas/check.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { lotSchema } from '$shared/schemas/cupboard.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) =>
+  inHousehold(locals.session!.household.id, async (tx) => {
+    const [lots, ownCrops] = await Promise.all([listLots(tx), ownCropsOf(tx)]);
+    const lot = lots.find(({ id }) => id === params.id) ?? null;
+    if (!lot && params.id !== 'new') error(404, 'There is no such lot in this cupboard.');
+    return { lot, ownCrops, cropKey: url.searchParams.get('crop') ?? '', newId: crypto.randomUUID() };
+  });
+
+export const actions: Actions = {
+  save: async ({ request, locals }) => {
+    const { household } = locals.session!;
+    const kept = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const tested = (kept.sprouted ?? '').trim() !== '' || (kept.tested ?? '').trim() !== '';
+    const checked = check(lotSchema, {
+      id: kept.id,
+      cropKey: kept.cropKey,
+      name: kept.name,
+      weighedG: plainNumber(kept.weighedG, 'mass'),
+      price: plainNumber(kept.price),
+      boughtOn: kept.boughtOn,
+      bestBefore: kept.bestBefore,
+      packetPct: plainNumber(kept.packetPct),
+      test: tested ? { sprouted: plainNumber(kept.sprouted), tested: plainNumber(kept.tested) } : null
+    });
+    if (!checked.ok) return fail(422, { kept, errors: checked.errors });
+    const lot = checked.value as Lot;
+    return inHousehold(household.id, async (tx) => {
+      if (!findCrop(lot.cropKey, await ownCropsOf(tx)))
+        return fail(422, { kept, errors: { cropKey: 'Choose the crop.' } as Record<string, string> });
+      await keepLot(tx, household.id, lot, householdNow(household));
+      redirect(303, '/bench/cupboard');
+    });
+  },
+  retire: async ({ locals, params }) => {
+    await inHousehold(locals.session!.household.id, (tx) => retireLot(tx, params.id));
+    redirect(303, '/bench/cupboard');
+  }
+};

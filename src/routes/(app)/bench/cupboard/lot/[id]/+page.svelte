@@ -1,0 +1,159 @@
+<script lang="ts">
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+  import { enhance } from '$app/forms';
+  import { withOwnCrops } from '$core/crops/library.ts';
+  import { leftG } from '$core/lots/lot.ts';
+  import { germinationTest } from '$core/seed/germinationTest.ts';
+  import { figure } from '$core/units/format.ts';
+  import Field from '$ui/fields/Field.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { lot } = $derived(data);
+  const id = untrack(() => data.lot?.id ?? data.newId);
+  const wrong = (field: string): string => form?.errors?.[field] ?? '';
+  const kept = (field: string, otherwise: string | number | null | undefined): string =>
+    form?.kept?.[field] ?? (otherwise === null || otherwise === undefined ? '' : String(otherwise));
+
+  let sprouted = $state(untrack(() => kept('sprouted', data.lot?.test?.sprouted)));
+  let tested = $state(untrack(() => kept('tested', data.lot?.test?.tested)));
+  const result = $derived.by(() => {
+    try {
+      return germinationTest(Number(sprouted), Number(tested));
+    } catch {
+      return null;
+    }
+  });
+</script>
+
+<svelte:head><title>{lot ? 'Lot' : 'New lot'} · Brote</title></svelte:head>
+
+<p class="small"><a href="/bench/cupboard">← Cupboard</a></p>
+<h1>{lot ? 'Lot of seed' : 'A new lot of seed'}</h1>
+<Caution>{CAUTIONS.seed}</Caution>
+<form method="POST" action="?/save" class="stack" use:enhance novalidate>
+  <input type="hidden" name="id" value={id} />
+  <Select
+    name="cropKey"
+    labelText="Crop"
+    selected={kept('cropKey', lot?.cropKey ?? data.cropKey)}
+    invalid={wrong('cropKey') !== ''}
+    invalidText={wrong('cropKey')}
+  >
+    <SelectItem value="" text="Choose a crop" />
+    {#each withOwnCrops(data.ownCrops) as crop (crop.key)}<SelectItem
+        value={crop.key}
+        text={crop.name}
+      />{/each}
+  </Select>
+  <Field
+    name="name"
+    label="What you call it"
+    placeholder="Tin on the top shelf"
+    value={kept('name', lot?.name)}
+    error={wrong('name')}
+  />
+  <Field
+    name="weighedG"
+    label="Seed in it now (g)"
+    helper="Weighed, or off the packet; sowings draw it down"
+    value={kept('weighedG', lot ? figure(leftG(lot)) : '')}
+    error={wrong('weighedG')}
+    inputmode="decimal"
+  />
+  <fieldset class="two">
+    <legend>Paper-towel test</legend>
+    <Field
+      name="sprouted"
+      label="Sprouted"
+      value={sprouted}
+      oninput={(typed) => (sprouted = typed)}
+      error={wrong('test.sprouted') || wrong('test')}
+      inputmode="numeric"
+    />
+    <Field
+      name="tested"
+      label="Of seeds laid out"
+      value={tested}
+      oninput={(typed) => (tested = typed)}
+      error={wrong('test.tested')}
+      inputmode="numeric"
+    />
+    <p class="small soft wide" aria-live="polite">
+      {#if result && tested !== ''}
+        <strong>{Math.round(result.pct)} %</strong>, likely {Math.round(result.lowPct)} to {Math.round(
+          result.highPct
+        )} %.{Number(tested) < 50 ? ' More seeds would tell it closer.' : ''}
+        {#if result.pct < 70}<strong>Under 70 %: fresher seed is the better answer than more of it.</strong
+          >{/if}
+      {:else}
+        Lay 20 to 50 seeds on a damp towel, rolled, warm; count after the days the crop needs to root. It
+        counts for more than the packet.
+      {/if}
+    </p>
+  </fieldset>
+  <Field
+    name="packetPct"
+    label="Germination by the packet (%)"
+    value={kept('packetPct', lot?.packetPct)}
+    error={wrong('packetPct')}
+    inputmode="decimal"
+  />
+  <div class="two">
+    <Field
+      name="boughtOn"
+      type="date"
+      label="Bought"
+      value={kept('boughtOn', lot?.boughtOn)}
+      error={wrong('boughtOn')}
+    />
+    <Field
+      name="bestBefore"
+      type="date"
+      label="Best before"
+      value={kept('bestBefore', lot?.bestBefore)}
+      error={wrong('bestBefore')}
+    />
+  </div>
+  <Field
+    name="price"
+    label="Price of the packet"
+    helper="In your own money"
+    value={kept('price', lot?.price)}
+    error={wrong('price')}
+    inputmode="decimal"
+  />
+  <div class="row">
+    <Button type="submit">Save</Button>
+    <Button kind="ghost" href="/bench/cupboard">Not now</Button>
+    {#if lot}<button class="undo" formaction="?/retire">Put it away: it is used up</button>{/if}
+  </div>
+</form>
+
+<style>
+  form {
+    max-width: 34rem;
+    margin-top: 1rem;
+  }
+  fieldset {
+    border: 0;
+    margin: 0;
+    padding: 0;
+  }
+  legend {
+    padding: 0;
+    font-weight: 620;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.75rem;
+    align-items: start;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+</style>

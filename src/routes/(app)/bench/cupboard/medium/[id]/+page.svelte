@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+  import { enhance } from '$app/forms';
+  import { MEDIA } from '$core/medium/medium.ts';
+  import Field from '$ui/fields/Field.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { medium } = $derived(data);
+  const id = untrack(() => data.medium?.id ?? data.newId);
+  const wrong = (field: string): string => form?.errors?.[field] ?? '';
+  const kept = (field: string, otherwise: string | number | null | undefined): string =>
+    form?.kept?.[field] ?? (otherwise === null || otherwise === undefined ? '' : String(otherwise));
+</script>
+
+<svelte:head><title>{medium ? 'Medium' : 'New medium'} · Brote</title></svelte:head>
+
+<p class="small"><a href="/bench/cupboard">← Cupboard</a></p>
+<h1>{medium ? 'Medium' : 'A new medium'}</h1>
+<form method="POST" action="?/save" class="stack" use:enhance novalidate>
+  <input type="hidden" name="id" value={id} />
+  <Field
+    name="name"
+    label="What you call it"
+    placeholder="Balcony mix"
+    value={kept('name', medium?.name)}
+    error={wrong('name')}
+  />
+  <Select
+    name="kind"
+    labelText="Holds water like"
+    selected={kept('kind', medium?.kind ?? 'coir')}
+    invalid={wrong('kind') !== ''}
+    invalidText={wrong('kind')}
+  >
+    {#each MEDIA as kind (kind)}<SelectItem value={kind} text={MEDIUM_WORDS[kind]} />{/each}
+  </Select>
+  <Field
+    name="parts"
+    label="Mixed of, if it is mixed"
+    placeholder="3 coir, 1 compost, 1 perlite"
+    value={kept('parts', medium?.parts?.map(({ name, parts }) => `${parts} ${name}`).join(', '))}
+    error={wrong('parts')}
+  />
+  <Field
+    name="swellLKg"
+    label="Litres from a dry kg, off the brick"
+    helper="Left empty: 8 for coir"
+    value={kept('swellLKg', medium?.swellLKg)}
+    error={wrong('swellLKg')}
+    inputmode="decimal"
+  />
+  <Caution>{CAUTIONS.dust}</Caution>
+  <div class="row">
+    <Button type="submit">Save</Button>
+    <Button kind="ghost" href="/bench/cupboard">Not now</Button>
+    {#if medium}<button class="undo" formaction="?/retire">Put it away: it is used up</button>{/if}
+  </div>
+</form>
+
+<style>
+  form {
+    max-width: 34rem;
+    margin-top: 1rem;
+  }
+</style>

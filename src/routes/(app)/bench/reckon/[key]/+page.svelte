@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { withOwnCrops } from '$core/crops/library.ts';
+  import { findReckoner } from '$core/reckon/reckoners.ts';
+  import BenchTabs from '$ui/bench/BenchTabs.svelte';
+  import ConvertForm from '$ui/reckon/ConvertForm.svelte';
+  import ReckonForm from '$ui/reckon/ReckonForm.svelte';
+  import MixParts from '$ui/reckon/MixParts.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const reckoner = $derived(findReckoner(data.key));
+  const name = $derived(reckoner?.name ?? 'Units');
+</script>
+
+<svelte:head><title>{name} · Brote</title></svelte:head>
+
+<BenchTabs />
+<p class="small"><a href="/bench/reckon">← Calculators</a></p>
+<h1>{name}</h1>
+{#key data.key}
+  <div class="stack">
+    {#if data.key === 'hypochlorite'}<Caution>{CAUTIONS.hypochlorite}</Caution>{/if}
+    {#if data.key === 'peroxide' || data.key === 'dilution'}<Caution>{CAUTIONS.peroxide}</Caution>{/if}
+    {#if data.key === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
+    {#if data.key === 'medium'}<Caution>{CAUTIONS.dust}</Caution>{/if}
+    {#if reckoner}
+      <ReckonForm
+        {reckoner}
+        crops={withOwnCrops(data.ownCrops)}
+        units={data.household.units}
+        params={data.params}
+      />
+    {:else}
+      <ConvertForm params={data.params} />
+    {/if}
+    {#if data.key === 'medium'}<MixParts units={data.household.units} />{/if}
+  </div>
+{/key}
+
+<style>
+  h1 {
+    margin: 0.25rem 0 1rem;
+  }
+</style>

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { QUESTIONS, type Method, type Question } from '$core/methods/method.ts';
+  import { READY_METHODS } from '$core/methods/ready.ts';
+  import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
+  import { answerWords, QUESTION_WORDS } from '$ui/words/methods.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const questions = Object.keys(QUESTIONS) as Question[];
+  const methods = $derived<Method[]>([...READY_METHODS, ...data.own]);
+  const isOwn = (key: string) => data.own.some((method) => method.key === key);
+</script>
+
+<svelte:head><title>Methods · Brote</title></svelte:head>
+
+<LibraryTabs />
+<h1>Methods</h1>
+<p class="soft lead">
+  Growers answer these questions differently, and none of the answers is wrong. Three methods are ready; make
+  your own from any of them.
+</p>
+<div class="scroll">
+  <table>
+    <thead>
+      <tr>
+        <th scope="col"><span class="visually-hidden">Question</span></th>
+        {#each methods as method (method.key)}
+          <th scope="col">
+            {method.name}
+            {#if data.household.methodKey === method.key}<span class="small soft">your usual</span>{/if}
+            <span class="acts small">
+              {#if isOwn(method.key)}<a href="/methods/{method.key}">Change</a>{/if}
+              <a href="/methods/new?from={method.key}"
+                >Make one from it<span class="visually-hidden">: {method.name}</span></a
+              >
+            </span>
+          </th>
+        {/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each questions as question (question)}
+        <tr>
+          <th scope="row">{QUESTION_WORDS[question].ask}</th>
+          {#each methods as method (method.key)}
+            {@const { text, turns } = answerWords(question, method[question])}
+            <td>{text}<span class="small soft">{turns}</span></td>
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .lead {
+    margin: 0.25rem 0 1rem;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    border-collapse: collapse;
+    width: 100%;
+  }
+  th,
+  td {
+    text-align: left;
+    vertical-align: top;
+    padding: 0.5rem 0.75rem 0.5rem 0;
+    border-top: 1px solid var(--ink-faint);
+    min-width: 11rem;
+    font-size: 1rem;
+  }
+  th[scope='row'] {
+    font-weight: 450;
+    color: var(--ink-soft);
+    min-width: 9rem;
+  }
+  thead th {
+    border-top: 0;
+    font-size: 1.05rem;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.9rem;
+    font-weight: 450;
+  }
+  .acts a {
+    min-height: 2.75rem;
+    display: inline-flex;
+    align-items: center;
+  }
+  td span {
+    display: block;
+  }
+</style>

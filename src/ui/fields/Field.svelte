@@ -1,0 +1,56 @@
+<script lang="ts">
+  import { PasswordInput, TextInput } from 'carbon-components-svelte';
+
+  interface Props {
+    name: string;
+    label: string;
+    value?: string;
+    /** What is wrong with it and what to do; empty where all is well. */
+    error?: string | undefined;
+    helper?: string;
+    type?: string;
+    placeholder?: string;
+    inputmode?: 'decimal' | 'numeric' | 'text' | undefined;
+    autocomplete?: AutoFill | undefined;
+    /** Given where the form works with what is typed before it is sent. */
+    oninput?: (typed: string) => void;
+  }
+  let {
+    name,
+    label,
+    value = '',
+    error = '',
+    helper = '',
+    type = 'text',
+    placeholder = '',
+    inputmode,
+    autocomplete = 'off',
+    oninput
+  }: Props = $props();
+
+  const rest = $derived({ placeholder, inputmode, autocomplete });
+</script>
+
+{#if type === 'password'}
+  <PasswordInput
+    {name}
+    labelText={label}
+    {value}
+    invalid={!!error}
+    invalidText={error}
+    helperText={helper}
+    {...rest}
+  />
+{:else}
+  <TextInput
+    {name}
+    {type}
+    labelText={label}
+    {value}
+    on:input={(event) => oninput?.(String(event.detail ?? ''))}
+    invalid={!!error}
+    invalidText={error}
+    helperText={helper}
+    {...rest}
+  />
+{/if}

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { TextInput } from 'carbon-components-svelte';
+  import { partVolumes, readParts } from '$core/medium/coir.ts';
+  import { volume, type Units } from '$core/units/format.ts';
+  import { readQuantity, unitOf } from './quantities.ts';
+
+  /** A mixed medium by its parts. */
+  let { units }: { units: Units } = $props();
+
+  let parts = $state('3 coir, 1 compost, 1 perlite');
+  let total = $state('2 L');
+  const read = $derived(readParts(parts));
+  const amount = $derived(readQuantity(total, 'volume', units));
+</script>
+
+<section class="stack">
+  <h2>Mixed of parts</h2>
+  <div class="fields">
+    <TextInput
+      labelText="Parts"
+      bind:value={parts}
+      helperText="Such as 3 coir, 1 perlite"
+      invalid={read === null}
+      invalidText="Write each part with its number, such as 3 coir, 1 perlite."
+    />
+    <TextInput
+      labelText="In all ({unitOf('volume', units)})"
+      bind:value={total}
+      invalid={!amount.ok}
+      invalidText={amount.ok ? '' : amount.say}
+    />
+  </div>
+  {#if read && amount.ok}
+    <p aria-live="polite">
+      <strong
+        >{partVolumes(amount.value, read)
+          .map(({ name, mL }) => `${volume(mL, units)} ${name}`)
+          .join(' + ')}</strong
+      >
+    </p>
+  {/if}
+</section>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(14rem, 1fr));
+    gap: 0.9rem;
+    align-items: start;
+  }
+</style>

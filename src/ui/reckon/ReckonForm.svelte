@@ -1,0 +1,181 @@
+<script lang="ts">
+  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+  import { replaceState } from '$app/navigation';
+  import type { Crop } from '$core/crops/crop.ts';
+  import { reckon, type Aside, type Reckoner } from '$core/reckon/reckoner.ts';
+  import { figure, mass, volume, type Units } from '$core/units/format.ts';
+  import { readQuantity, showQuantity, unitOf } from './quantities.ts';
+  import { workingOf } from './working.ts';
+
+  interface Props {
+    reckoner: Reckoner;
+    crops: readonly Crop[];
+    units: Units;
+    /** What the address says: quantities as typed, oldest first. */
+    params: readonly (readonly [string, string])[];
+  }
+  let { reckoner, crops, units, params }: Props = $props();
+
+  const start = untrack(() => new Map(params));
+  let cropKey = $state(start.get('crop') ?? 'radish');
+  const crop = $derived(crops.find(({ key }) => key === cropKey) ?? crops[0]!);
+  const context = $derived({ crop });
+  const quantities = $derived(reckoner.quantities(context));
+  const keys = untrack(() => new Set(quantities.map(({ key }) => key)));
+
+  let typed = $state<string[]>([...start.keys()].filter((key) => keys.has(key)));
+  let texts = $state<Record<string, string>>(Object.fromEntries(start));
+
+  const reads = $derived(
+    Object.fromEntries(
+      quantities.map(({ key, kind }) => [key, readQuantity(texts[key] ?? '', kind, units)] as const)
+    )
+  );
+  const given = $derived(
+    Object.fromEntries(
+      quantities.map(({ key }) => {
+        const read = reads[key]!;
+        return [key, read.ok ? read.value : NaN];
+      })
+    )
+  );
+  const result = $derived(reckon(reckoner, context, given, typed));
+  const working = $derived(
+    Number.isFinite(result.values[result.free])
+      ? workingOf(reckoner, context, result.values, result.free, units)
+      : ''
+  );
+
+  function type(key: string, text: string) {
+    texts[key] = text;
+    // Emptied, it is worked out again, or goes back to where it began.
+    typed =
+      text.trim() === '' ? typed.filter((one) => one !== key) : [...typed.filter((one) => one !== key), key];
+    remember();
+  }
+  /** The address always says what stands here, so that it can be sent to somebody. */
+  function remember() {
+    const words = typed.filter((key) => key !== result.free).map((key) => [key, texts[key] ?? '']);
+    if (reckoner.ofCrop) words.unshift(['crop', cropKey]);
+    replaceState(`?${new URLSearchParams(words)}`, {});
+  }
+  const shown = (key: string): string => {
+    const quantity = quantities.find((one) => one.key === key)!;
+    if (key !== result.free && typed.includes(key)) return texts[key] ?? '';
+    return showQuantity(result.values[key]!, quantity.kind, units);
+  };
+  function wrongOf(key: string): string {
+    const read = reads[key]!;
+    if (key === result.free || !typed.includes(key)) return '';
+    return read.ok ? (result.wrong[key] ?? '') : read.say;
+  }
+  function asideWords({ kind, value }: Aside): string {
+    if (kind === 'mass') return mass(value, units);
+    if (kind === 'volume') return volume(value, units);
+    if (kind === 'area') return `${figure(Math.round(value))} cm² (${figure(value / 6.4516)} in²)`;
+    if (kind === 'seeds') return `about ${Math.round(value)}`;
+    if (kind === 'teaspoons')
+      return value < 3
+        ? `${figure(Math.max(0.25, Math.round(value * 4) / 4))} tsp`
+        : `${figure(Math.round((value / 3) * 4) / 4)} tbsp`;
+    return figure(value);
+  }
+</script>
+
+<div class="reckon">
+  <form class="stack" onsubmit={(event) => event.preventDefault()} novalidate>
+    {#if reckoner.ofCrop}
+      <Select
+        labelText="Crop"
+        selected={crop.key}
+        on:change={(event) => {
+          cropKey = (event.target as HTMLSelectElement).value;
+          remember();
+        }}
+      >
+        {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+      </Select>
+    {/if}
+    <div class="fields">
+      {#each quantities as quantity (quantity.key)}
+        {@const unit = unitOf(quantity.kind, units)}
+        <div class:free={quantity.key === result.free}>
+          <TextInput
+            labelText="{quantity.label}{unit ? ` (${unit})` : ''}"
+            value={shown(quantity.key)}
+            on:input={(event) => type(quantity.key, String(event.detail ?? ''))}
+            invalid={wrongOf(quantity.key) !== ''}
+            invalidText={wrongOf(quantity.key)}
+            helperText={quantity.key === result.free ? 'worked out' : ''}
+            inputmode={quantity.kind === 'area' ? 'text' : 'decimal'}
+            autocomplete="off"
+          />
+        </div>
+      {/each}
+    </div>
+  </form>
+  <section class="card stack" aria-label="What it comes to" aria-live="polite">
+    {#if result.wrong['']}
+      <p class="warn">{result.wrong['']}</p>
+    {:else if working}
+      <p class="working">{working}</p>
+      <dl>
+        {#each result.asides as aside (aside.label)}
+          <div>
+            <dt class="soft">{aside.label}</dt>
+            <dd>{asideWords(aside)}</dd>
+          </div>
+        {/each}
+      </dl>
+      <p class="small soft">
+        Type in any field that can be worked out, and another one gives way. The address of this page holds
+        what you typed: send it to whoever needs it.
+      </p>
+    {:else}
+      <p class="soft">Correct what is marked, and it is worked out.</p>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .reckon {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
+    gap: 1.5rem;
+    align-items: start;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+    gap: 0.9rem;
+    align-items: start;
+  }
+  .free :global(input) {
+    border-color: var(--beet);
+    border-width: 2.5px;
+    font-weight: 680;
+  }
+  .working {
+    font-size: 1.1rem;
+    font-weight: 560;
+  }
+  .warn {
+    padding: 0.6rem 0.9rem;
+    border-left: 5px solid var(--alarm);
+    background: var(--alarm-soft);
+    border-radius: 0 8px 8px 0;
+  }
+  dl {
+    margin: 0;
+  }
+  dl div {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    padding: 0.2rem 0;
+  }
+  dd {
+    margin: 0;
+    font-weight: 620;
+  }
+</style>
