@@ -65,7 +65,7 @@ describe('the first tray, from clone to plate', function () {
       await hand.choose(page.getByLabel('Crop', { exact: true }), 'Garden cress');
       await hand.fill(page.getByLabel('Length (cm)'), '20');
       await hand.fill(page.getByLabel('Width (cm)'), '10');
-      const seed = page.getByLabel('What it comes to').getByText('2.16 g', { exact: true });
+      const seed = page.getByLabel('What it comes to').locator('strong', { hasText: /^2\.16 g$/ });
       await seed.waitFor();
       await hand.press(page.getByRole('button', { name: 'Put it on the list' }));
       await page.waitForURL('**/round');

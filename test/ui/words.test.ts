@@ -124,7 +124,7 @@ describe('tasks in words', () => {
     { kind: 'uncover', to: 'blackout' },
     { kind: 'light', lamp: true },
     { kind: 'mist', waterMl: 9 },
-    { kind: 'water', waterMl: 124, share: 0.36 },
+    { kind: 'water', waterMl: 124, share: 0.36, how: 'below', feed: 0, peroxideMl: 0 },
     { kind: 'cut', expectedG: 103, closesAt: NOW + 2 * DAY }
   ];
   const words = (body: TaskBody) => taskWords(body, path, NOW, METRIC);

@@ -16,6 +16,8 @@ export interface Timer {
   endsAt: Millis;
   /** Past this it does harm; null where longer does none. */
   latestAt: Millis | null;
+  /** Nobody is up when it ends: it was begun at another hour than planned. */
+  endsAsleep: boolean;
 }
 
 /** Where a timer stands. */
@@ -39,7 +41,8 @@ export function timersOf(followed: Followed, now: Millis): Timer[] {
     kind,
     startedAt,
     endsAt,
-    latestAt
+    latestAt,
+    endsAsleep: kind === 'soak' && soak.endsAsleep
   });
   if (state.drainedAt !== null) {
     const ready = state.drainedAt + drainHours(crop) * HOUR;

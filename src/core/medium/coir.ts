@@ -28,7 +28,7 @@ export function partVolumes(mediumMl: number, parts: readonly MediumPart[]): { n
  */
 export function readParts(text: string): MediumPart[] | null {
   const parts = text
-    .split(/[,+;&\n]| and /)
+    .split(/(?<!\d),|,(?!\d)|[+;&\n]| and /)
     .map((one) => one.trim())
     .filter(Boolean)
     .map((one) => {

@@ -44,6 +44,12 @@ export function peroxide(
   return solution(seedG * ratioLKg, targetPercent, stockPercent);
 }
 
+/** Weak peroxide in watering: mL of 3 % stock to a litre, the middle of the usual 5 to 10 (methods). */
+const WEAK_ML_L = 7.5;
+
+/** 3 % peroxide to add to water for a weak solution, mL. */
+export const weakPeroxideMl = (waterMl: number): number => (waterMl / 1000) * WEAK_ML_L;
+
 function solution(solutionMl: number, targetPercent: number, stockPercent: number): Solution {
   if (!(stockPercent >= targetPercent))
     throw new RangeError(

@@ -4,7 +4,7 @@ import { isSoaked, type Crop } from '../crops/crop.ts';
 import type { MediumKind } from '../medium/medium.ts';
 import type { Method } from '../methods/method.ts';
 import type { Path } from '../methods/path.ts';
-import { hypochlorite, peroxide } from '../prepare/disinfect.ts';
+import { hypochlorite, peroxide, weakPeroxideMl } from '../prepare/disinfect.ts';
 import { RINSE_MIN } from '../prepare/rinse.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours, type SoakPlan } from '../soak/schedule.ts';
@@ -141,7 +141,12 @@ function sowing(input: ProtocolInput): Timed[] {
   const seedG = seed.reduce((sum, line) => sum + line.seedG, 0);
   const capacity = capacityG(areaCm2, mediumDepthCm, medium);
   const damp: Timed = [
-    { kind: 'damp', waterMl: capacity * FULL_SHARE, firstWater: method.firstWater },
+    {
+      kind: 'damp',
+      waterMl: capacity * FULL_SHARE,
+      firstWater: method.firstWater,
+      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(capacity * FULL_SHARE)
+    },
     WORK_MIN.damp
   ];
   const steps: Timed[] = [
@@ -160,6 +165,7 @@ function sowing(input: ProtocolInput): Timed[] {
       kind: 'mist',
       waterMl: mistMl(areaCm2),
       fine: crop.gelSeed,
+      covered: path.cover !== 'none',
       then: path.mists,
       leftShare: shareLeft(input, capacity)
     },
@@ -196,7 +202,7 @@ function growingSteps({ crop, method, path, place, areaCm2, forecast, soak }: Pr
   const close = Math.max(marks.windowClose.p50, open + HOUR);
   const lit = Math.min(lightAt(path, forecast), open);
   const dryFrom = crop.droughtRisk === 'high' ? open : open - DRY_H * HOUR;
-  const airFrom = Math.max(lit, Math.min(dryFrom, open - AIR_D * DAY));
+  const airFrom = path.lightFrom === null ? -Infinity : Math.max(lit, Math.min(dryFrom, open - AIR_D * DAY));
   const moments: [Millis, StepBody][] = [];
   if (path.cover !== 'none')
     moments.push([marks.rooted.p50, { kind: 'uncover', to: path.blackout ? 'blackout' : 'light' }]);

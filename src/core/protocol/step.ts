@@ -57,11 +57,11 @@ export type StepBody =
   | { kind: 'soak'; jar: Jar; seed: SeedLine[]; hours: number; latestAt: Millis }
   | { kind: 'drain'; hours: number }
   | { kind: 'fill'; mediumMl: number; depthCm: number }
-  | { kind: 'damp'; waterMl: number; firstWater: Method['firstWater'] }
+  | { kind: 'damp'; waterMl: number; firstWater: Method['firstWater']; peroxideMl: number }
   | { kind: 'sow'; seedG: number }
   | { kind: 'cover'; cover: Exclude<Path['seedCover'], 'none'>; cm: number; volumeMl: number }
   /** `leftShare` is what is left of the water when the cover comes off, if nothing is added. */
-  | { kind: 'mist'; waterMl: number; fine: boolean; then: Path['mists']; leftShare: number }
+  | { kind: 'mist'; waterMl: number; fine: boolean; covered: boolean; then: Path['mists']; leftShare: number }
   | { kind: 'press'; cover: Exclude<Path['cover'], 'none'>; pressG: number }
   | { kind: 'uncover'; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }

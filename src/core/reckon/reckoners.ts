@@ -3,6 +3,7 @@ import { hypochlorite, peroxide, USUAL_RATIO_L_KG } from '../prepare/disinfect.t
 import { STARTING_RULES } from '../prepare/rule.ts';
 import { bulkDensityGMl } from '../seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../soak/jar.ts';
+import type { Crop } from '../crops/crop.ts';
 import type { Quantity, QuantityKind, Reckoner } from './reckoner.ts';
 
 const quantity = (
@@ -19,6 +20,13 @@ const given = (...of: Parameters<typeof quantity>): Quantity => ({ ...quantity(.
 /** Seed in a spoon, mL to a teaspoon. */
 const teaspoons = (mL: number) => mL / 4.92892159375;
 
+const round = (value: number): string => String(Number(value.toPrecision(3)));
+
+const seedFactors = (crop: Crop) => [
+  { value: crop.thousandSeedWeightG / 1000, words: `${round(crop.thousandSeedWeightG)} g per 1000 seeds` },
+  { value: crop.germinationPct, words: `${round(crop.germinationPct)} % usual germination` }
+];
+
 const none = () => '';
 
 const seed: Reckoner = {
@@ -34,7 +42,7 @@ const seed: Reckoner = {
   ],
   // seed = count x area x density x weight of 1000 / 1000 x usual germination / the lot's
   relation: ({ crop }) => ({
-    factor: (crop.thousandSeedWeightG / 1000) * crop.germinationPct,
+    factors: seedFactors(crop),
     powers: { count: 1, area: 1, density: 1, germination: -1, seedG: -1 }
   }),
   asides: ({ seedG, count, area }, { crop }) => [
@@ -58,7 +66,7 @@ const packet: Reckoner = {
     given('germination', 'Germination of the lot', 'percent', crop.germinationPct, [1, 100])
   ],
   relation: ({ crop }) => ({
-    factor: (crop.thousandSeedWeightG / 1000) * crop.germinationPct,
+    factors: seedFactors(crop),
     powers: { count: 1, area: 1, density: 1, germination: -1, lotG: -1 }
   }),
   asides: ({ lotG, count, area }, { crop }) => [
@@ -83,7 +91,10 @@ const soak: Reckoner = {
   ],
   // The jar holds swollen seed and water: seed / bulk density x (swelling + times)
   relation: ({ crop }, { times }) => ({
-    factor: (swelling(crop) + times!) / bulkDensityGMl(crop),
+    factors: [
+      { value: 1 / bulkDensityGMl(crop), words: `${round(1 / bulkDensityGMl(crop))} mL to a g` },
+      { value: swelling(crop) + times!, words: `(${swelling(crop)} swollen + ${round(times!)} water)` }
+    ],
     powers: { seedG: 1, jarMl: -1 }
   }),
   asides: ({ seedG, times }, { crop }) => {
@@ -116,7 +127,7 @@ const disinfect = (product: 'hypochlorite' | 'peroxide'): Reckoner => {
     ],
     // product = seed x ratio x target / strength; 1 % is 10 000 ppm
     relation: () => ({
-      factor: isHypochlorite ? 1 / 10_000 : 1,
+      factors: isHypochlorite ? [{ value: 1 / 10_000, words: '(1 % per 10 000 ppm)' }] : [],
       powers: { seedG: 1, ratio: 1, target: 1, strength: -1, productMl: -1 }
     }),
     asides: ({ seedG, ratio, productMl }) => [
@@ -145,7 +156,7 @@ const dilution: Reckoner = {
     quantity('target', 'Strength wanted', 'percent', 3, [0.0001, 100]),
     quantity('stock', 'Strength of the stock', 'percent', 12, [0.001, 100])
   ],
-  relation: () => ({ factor: 1, powers: { totalMl: 1, target: 1, stock: -1, stockMl: -1 } }),
+  relation: () => ({ factors: [], powers: { totalMl: 1, target: 1, stock: -1, stockMl: -1 } }),
   asides: ({ stockMl, totalMl }) => [{ label: 'Water', value: totalMl! - stockMl!, kind: 'volume' }],
   refuse: ({ stock, target }) =>
     stock! + 1e-9 < target!
@@ -164,7 +175,7 @@ const medium: Reckoner = {
     given('area', 'Area of one', 'area', 450, [1, 20_000]),
     given('swell', 'Coir, litres from a dry kg', 'count', COIR_SWELL_L_KG, [2, 25])
   ],
-  relation: () => ({ factor: 1, powers: { count: 1, area: 1, depth: 1, mediumMl: -1 } }),
+  relation: () => ({ factors: [], powers: { count: 1, area: 1, depth: 1, mediumMl: -1 } }),
   asides: ({ mediumMl, swell }) => [
     { label: 'As coir, dry', value: mediumMl! / swell!, kind: 'mass' },
     {
@@ -186,7 +197,10 @@ const feed: Reckoner = {
     quantity('dose', 'Dose on the label', 'per-litre', 4, [0.01, 100]),
     quantity('strength', 'Of that dose', 'percent', 50, [1, 200])
   ],
-  relation: () => ({ factor: 0.01, powers: { waterL: 1, dose: 1, strength: 1, stockMl: -1 } }),
+  relation: () => ({
+    factors: [{ value: 0.01, words: '1/100' }],
+    powers: { waterL: 1, dose: 1, strength: 1, stockMl: -1 }
+  }),
   asides: () => [],
   refuse: none
 };

@@ -1,9 +1,10 @@
 /**
- * A law between quantities of the form `factor x product of (quantity ^ power) = 1`: every calculator of
+ * A law between quantities of the form `product of factors x product of (quantity ^ power) = 1`: every calculator of
  * the bench is one, so that any of its quantities can be asked for.
  */
 export interface Relation {
-  factor: number;
+  /** Constants of the law, each with the words it is shown with in the working. */
+  factors: readonly { value: number; words: string }[];
   powers: Readonly<Record<string, 1 | -1>>;
 }
 
@@ -19,7 +20,7 @@ export function solveFor(
 ): number {
   const power = relation.powers[wanted];
   if (power === undefined) throw new RangeError(`The relation has no quantity “${wanted}”.`);
-  let rest = relation.factor;
+  let rest = relation.factors.reduce((product, { value }) => product * value, 1);
   for (const [quantity, exponent] of Object.entries(relation.powers)) {
     if (quantity === wanted) continue;
     const value = values[quantity] ?? NaN;

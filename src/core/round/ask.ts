@@ -6,6 +6,7 @@ import type { Followed } from '../sowing/follow.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { dryShare, FULL_SHARE, mistMl } from '../water/bucket.ts';
+import { weakPeroxideMl } from '../prepare/disinfect.ts';
 import { sowingWaterG, waterAt } from '../water/level.ts';
 import type { Ask, CueLook, Task, TaskBody } from './task.ts';
 
@@ -151,11 +152,30 @@ function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {
   return [
     task(
       `water:${round.key}${given > 0 ? `.${given}` : ''}`,
-      { kind: 'water', waterMl, share: level.share },
+      {
+        kind: 'water',
+        waterMl,
+        share: level.share,
+        how: howWatered(followed),
+        feed:
+          state.litAt === null || followed.method.feed === 'none'
+            ? 0
+            : followed.method.feed === 'half'
+              ? 0.5
+              : 1,
+        peroxideMl: followed.method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
+      },
       round.at,
       round
     )
   ];
+}
+
+/** Where water goes: by the method, whose first watering in light may be from above. */
+function howWatered({ method, state }: Followed): 'below' | 'above' | 'mist' {
+  if (method.lightWater !== 'first-above') return method.lightWater;
+  const lit = state.litAt ?? Infinity;
+  return state.water.some((fact) => 'addedG' in fact && fact.at >= lit) ? 'below' : 'above';
 }
 
 /** The next cue that has not been seen, where it may have been reached; the one of the present stage. */

@@ -9,7 +9,17 @@ export type TaskBody =
   | { kind: 'uncover'; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }
   | { kind: 'mist'; waterMl: number }
-  | { kind: 'water'; waterMl: number; share: number }
+  | {
+      kind: 'water';
+      waterMl: number;
+      share: number;
+      /** By the sowing's method. */
+      how: 'below' | 'above' | 'mist';
+      /** Share of full strength to feed it with; 0 for plain water. */
+      feed: number;
+      /** 3 % peroxide to add, mL; 0 for none. */
+      peroxideMl: number;
+    }
   | { kind: 'cut'; expectedG: number; closesAt: Millis };
 
 export interface Task {

@@ -4,6 +4,9 @@
   import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/bench/sheet.ts';
   import type { LotStock } from '$core/lots/lot.ts';
   import type { KeptMedium } from '$core/medium/medium.ts';
+  import { soakFrom } from '$core/soak/schedule.ts';
+  import type { Rhythm } from '$core/time/rhythm.ts';
+  import { HOUR } from '$core/time/zone.ts';
   import { figure, volume } from '$core/units/format.ts';
   import { spoonsFor } from '$core/seed/spoons.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -20,10 +23,11 @@
     mediumMl: number;
     lots: readonly LotStock[];
     media: readonly KeptMedium[];
+    rhythm: Rhythm;
     now: number;
     reading: Reading;
   }
-  let { section, number, solutions, mediumMl, lots, media, now, reading }: Props = $props();
+  let { section, number, solutions, mediumMl, lots, media, rhythm, now, reading }: Props = $props();
   const journal = useJournal();
 
   const { kind } = $derived(section);
@@ -90,16 +94,12 @@
         {@const { amount, more } = words(line)}
         {@const seed = seedWords(line)}
         <li class:done={line.done} class:passed={line.passed}>
-          <button
-            class="tick"
-            disabled={line.done !== null || line.passed}
-            onclick={() => tick(line)}
-            aria-label="{STEP_NAMES[kind]} {line.followed.crop.name}: {amount}"
-          >
+          <button class="tick" disabled={line.done !== null || line.passed} onclick={() => tick(line)}>
             <span class="box" aria-hidden="true"
               >{#if timed && !line.done}<Timer size={20} />{:else}<Checkmark size={20} />{/if}</span
             >
             <span class="what">
+              <span class="visually-hidden">{STEP_NAMES[kind]}</span>
               <span class="crop"
                 >{line.followed.crop.name}
                 <span class="soft small"
@@ -112,6 +112,12 @@
                     class="when">, {dayAndTime(line.step.from, now, reading)}</span
                   >{/if}</strong
               >
+              {#if kind === 'soak' && !line.done && !line.passed && soakFrom(line.followed.crop, rhythm, now).endsAsleep && now < line.step.from - HOUR / 2}
+                <span class="small warn"
+                  >Wait until {dayAndTime(line.step.from, now, reading)}: put in now, it would have to come
+                  out while you sleep.</span
+                >
+              {/if}
               {#if seed || more}<span class="small soft">{[seed, more].filter(Boolean).join('. ')}</span>{/if}
             </span>
           </button>
@@ -232,33 +238,49 @@
       grid-template-columns: minmax(0, 1fr);
     }
   }
+  .warn {
+    color: var(--alarm);
+  }
   @media print {
     .step {
-      grid-template-columns: 9rem 1fr;
-      padding: 0.25rem 0;
+      grid-template-columns: 11rem 1fr;
+      padding: 0.12rem 0;
       gap: 0 0.75rem;
+    }
+    .step h2 {
+      font-size: 0.95rem;
     }
     .tick {
       border: 0;
-      padding: 0.05rem 0;
+      padding: 0;
       min-height: 0;
-      gap: 0.5rem;
+      gap: 0.45rem;
     }
     .box {
-      width: 0.9rem;
-      height: 0.9rem;
+      width: 0.75rem;
+      height: 0.75rem;
       border: 1px solid #000;
       border-radius: 2px;
+      background: none !important;
+    }
+    .box :global(svg),
+    .undo,
+    .warn {
+      display: none;
+    }
+    .crop {
+      flex: 0 0 13.5rem;
+    }
+    .what > .small {
+      flex-basis: auto;
+    }
+    .shared {
+      padding: 0;
+      margin: 0;
       background: none;
     }
-    .box :global(svg) {
-      display: none;
-    }
-    .undo {
-      display: none;
-    }
     ul {
-      gap: 0.1rem;
+      gap: 0;
     }
   }
 </style>

@@ -43,7 +43,7 @@ const isMeasured = (kind: QuantityKind): kind is UnitKind =>
 const SQUARE_INCH = 6.4516;
 
 /** Base units (g, cm, mL, cm2) in one of the unit shown. */
-function factor(kind: QuantityKind, unit: string): number {
+export function baseUnits(kind: QuantityKind, unit: string): number {
   if (isMeasured(kind)) return unitFactor(kind, unit)!;
   return kind === 'area' && unit === 'in²' ? SQUARE_INCH : 1;
 }
@@ -84,4 +84,4 @@ function readArea(text: string, units: Units): Parsed {
 
 /** A quantity in base units as its field shows it, without the unit. */
 export const showQuantity = (value: number, kind: QuantityKind, units: Units): string =>
-  Number.isFinite(value) ? figure(value / factor(kind, unitOf(kind, units))) : '';
+  Number.isFinite(value) ? figure(value / baseUnits(kind, unitOf(kind, units))) : '';

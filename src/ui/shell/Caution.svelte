@@ -34,4 +34,15 @@
   .sign {
     fill: var(--window);
   }
+  @media print {
+    .caution {
+      padding: 0 0.5rem;
+      margin: 0.1rem 0;
+      font-size: 0.8rem;
+    }
+    svg {
+      width: 12px;
+      height: 12px;
+    }
+  }
 </style>

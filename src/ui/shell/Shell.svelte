@@ -140,7 +140,7 @@
       justify-content: center;
       min-height: 3.75rem;
       padding: 0;
-      font-size: 0.8125rem;
+      font-size: 0.75rem;
       border-radius: 0;
     }
     main {
@@ -150,6 +150,13 @@
   @media print {
     nav {
       display: none;
+    }
+    .shell {
+      display: block;
+    }
+    main {
+      max-width: none;
+      padding: 0;
     }
   }
 </style>

@@ -39,4 +39,9 @@
     background: var(--paper-sunk);
     font-size: 0.9375rem;
   }
+  @media print {
+    .time {
+      display: none;
+    }
+  }
 </style>

@@ -12,13 +12,16 @@
   }
   let { crops, units, halves, staggered = $bindable() }: Props = $props();
 
+  /** Width of the column of names. */
+  const NAMES_TO = 110;
+
   const fit = $derived(mixFit(crops));
   const delays = $derived(staggered ? fit.delaysD : crops.map(() => 0));
-  const from = $derived(Math.min(...crops.map(({ windowOpenD21 }) => windowOpenD21)) - 2);
+  const from = $derived(Math.min(...crops.map(({ windowOpenD21 }) => windowOpenD21)) - 1);
   const until = $derived(
     Math.max(...crops.map(({ windowCloseD21 }, index) => windowCloseD21 + delays[index]!)) + 1
   );
-  const x = (day: number) => Math.round(((day - from) / (until - from)) * 300);
+  const x = (day: number) => Math.round(NAMES_TO + ((day - from) / (until - from)) * (300 - NAMES_TO));
   const days = (d: number) => `${figure(Math.round(Math.abs(d) * 2) / 2)} day${Math.abs(d) === 1 ? '' : 's'}`;
   const late = $derived(
     crops.map((crop, index) => ({ crop, d: fit.delaysD[index]! })).filter(({ d }) => d >= 0.5)
@@ -45,7 +48,11 @@
         rx="8"
       />
       <path d="M{x(crop.windowBestD21 + delays[index]!)} {index * 22 + 3}v16" />
-      <text x="2" y={index * 22 + 16}>{crop.name}</text>
+      <text x="0" y={index * 22 + 15}>{crop.name.length > 19 ? `${crop.name.slice(0, 18)}…` : crop.name}</text
+      >
+      <text class="day" x={x(crop.windowOpenD21 + delays[index]!) + 5} y={index * 22 + 15}
+        >day {figure(Math.round((crop.windowOpenD21 + delays[index]!) * 10) / 10)}</text
+      >
     {/each}
   </svg>
   {#if fit.windowsFit}
@@ -97,6 +104,9 @@
   text {
     font-size: 11px;
     fill: var(--ink);
+  }
+  .day {
+    font-size: 9px;
   }
   .warn {
     padding: 0.4rem 0.75rem;

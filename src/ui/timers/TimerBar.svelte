@@ -68,7 +68,7 @@
       {timers.ringing
         .map(
           ({ timer, state }) =>
-            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, timer.endsAt, reading)}`
+            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, state === 'missed' ? timer.latestAt! : timer.endsAt, reading)}`
         )
         .join(' ')}
     </p>
@@ -121,6 +121,12 @@
   }
   .say {
     flex: 1 1 14rem;
+  }
+  @media (max-width: 47.99rem) {
+    /* One line each while nothing is asked. */
+    li.running .say {
+      display: none;
+    }
   }
   @media print {
     .timers {

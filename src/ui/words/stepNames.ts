@@ -13,7 +13,7 @@ export const STEP_NAMES: Record<StepKind, string> = {
   sow: 'Sow',
   cover: 'Cover',
   mist: 'Mist',
-  press: 'Press',
+  press: 'Press or shut',
   uncover: 'Uncover',
   light: 'First light',
   feed: 'Feed',

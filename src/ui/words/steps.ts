@@ -97,11 +97,13 @@ export function stepWords(
     case 'damp':
       return {
         amount: volume(body.waterMl, units),
-        more: {
-          'before-seed': 'Until it is damp as a wrung sponge.',
-          'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
-          'from-below': 'Stand it in the water until the top darkens, then let it drip.'
-        }[body.firstWater]
+        more: `${
+          {
+            'before-seed': 'Until it is damp as a wrung sponge.',
+            'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
+            'from-below': 'Stand it in the water until the top darkens, then let it drip.'
+          }[body.firstWater]
+        }${body.peroxideMl > 0 ? ` With ${measured(body.peroxideMl, units)} of 3 % peroxide in it.` : ''}`
       };
     case 'sow':
       return { amount: seedMass(body.seedG, units), more: '' };
@@ -111,8 +113,9 @@ export function stepWords(
         more: `${figure(body.cm * 10)} mm thick${body.cover === 'vermiculite' ? ', damped first' : ''}`
       };
     case 'mist': {
-      const after =
-        body.then !== 'never'
+      const after = !body.covered
+        ? 'It stays open to the light: keep the top damp.'
+        : body.then !== 'never'
           ? body.then === 'daily'
             ? 'Then once a day until it has rooted.'
             : 'Then morning and evening until it has rooted.'

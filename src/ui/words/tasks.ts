@@ -52,6 +52,8 @@ export function bottles(pressG: number): string {
   return count < 1.25 ? 'a filled 1 L bottle' : `${figure(Math.round(count * 2) / 2)} filled 1 L bottles`;
 }
 
+const HOW_WATERED = { below: 'from below', above: 'from above', mist: 'as a fine mist' } as const;
+
 /** A task in words. @param path what lies on it, for taking that off */
 export function taskWords(body: TaskBody, path: Path, now: number, reading: Reading): TaskWords {
   const { units } = reading;
@@ -108,8 +110,8 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
       };
     case 'water':
       return {
-        title: `Water ${volume(body.waterMl, units)} from below`,
-        why: `${Math.round(body.share * 100)} % of its water is left, too little until the next round. Pour off what stands after ten minutes.`,
+        title: `Water ${volume(body.waterMl, units)} ${HOW_WATERED[body.how]}${body.feed > 0 ? `, with feed at ${body.feed < 1 ? 'half' : 'full'} strength` : ''}`,
+        why: `${Math.round(body.share * 100)} % of its water is left, too little until the next round. ${body.how === 'mist' ? 'Stop when drops hang together.' : 'Pour off what stands after ten minutes.'}${body.peroxideMl > 0 ? ` With ${body.peroxideMl.toFixed(1)} mL of 3 % peroxide in it.` : ''}`,
         done: `Watered ${volume(body.waterMl, units)}`
       };
     case 'cut':

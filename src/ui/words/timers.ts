@@ -29,7 +29,10 @@ export function timerWords(timer: Timer, state: TimerState, now: number, reading
           ? 'Pour off and rinse until no smell is left.'
           : 'Left too long: pour off now and rinse well. If the seed has softened, start with fresh seed.';
     case 'soak':
-      if (state === 'running') return `Out ${ends}.`;
+      if (state === 'running')
+        return timer.endsAsleep
+          ? `Out ${ends}, while you sleep: set an alarm, or put fresh seed in at the planned hour.`
+          : `Out ${ends}.`;
       if (state === 'due')
         return `Drain and rinse now; at the latest ${dayAndTime(timer.latestAt!, now, reading)}.`;
       if (state === 'last-hour')

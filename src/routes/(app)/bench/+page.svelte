@@ -78,6 +78,7 @@
       mediumMl={sheet.mediumMl}
       lots={data.lots}
       media={data.media}
+      rhythm={facts.rhythm}
       now={data.now}
       {reading}
     />
@@ -106,6 +107,10 @@
   @media print {
     .acts {
       display: none;
+    }
+    .head,
+    .starts {
+      margin: 0 0 0.25rem;
     }
   }
 </style>

@@ -36,12 +36,14 @@ export const actions: Actions = {
     });
     if (!checked.ok) return fail(422, { kept, errors: checked.errors });
     const lot = checked.value as Lot;
-    return inHousehold(household.id, async (tx) => {
-      if (!findCrop(lot.cropKey, await ownCropsOf(tx)))
-        return fail(422, { kept, errors: { cropKey: 'Choose the crop.' } as Record<string, string> });
+    // A redirect is thrown: from within the transaction it would take back what was kept.
+    const known = await inHousehold(household.id, async (tx) => {
+      if (!findCrop(lot.cropKey, await ownCropsOf(tx))) return false;
       await keepLot(tx, household.id, lot, householdNow(household));
-      redirect(303, '/bench/cupboard');
+      return true;
     });
+    if (!known) return fail(422, { kept, errors: { cropKey: 'Choose the crop.' } as Record<string, string> });
+    redirect(303, '/bench/cupboard');
   },
   retire: async ({ locals, params }) => {
     await inHousehold(locals.session!.household.id, (tx) => retireLot(tx, params.id));

@@ -1,0 +1,153 @@
+import { expect } from 'chai';
+import { freeCount } from '../../src/core/containers/container.ts';
+import { checkCrop, CROP_FIGURES, nearestCrop } from '../../src/core/crops/check.ts';
+import { CROPS, cropOf, findCrop, withOwnCrops } from '../../src/core/crops/library.ts';
+import { refusedWhy } from '../../src/core/crops/refused.ts';
+import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '../../src/core/lots/lot.ts';
+import { completed, findMethod, isReady, methodOf, READY_METHODS } from '../../src/core/methods/ready.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
+import { home, radishTray } from '../support/household.ts';
+
+const lot = (more: Partial<LotStock> = {}): LotStock => ({
+  id: 'lot',
+  cropKey: 'radish',
+  name: 'Tin',
+  weighedG: 100,
+  takenG: 0,
+  price: null,
+  boughtOn: null,
+  bestBefore: null,
+  packetPct: null,
+  test: null,
+  ...more
+});
+const radish = cropOf('radish');
+
+describe('a lot of seed', () => {
+  it('is drawn down by what was taken, never under nothing', () => {
+    expect(leftG(lot({ takenG: 30 }))).to.equal(70);
+    expect(leftG(lot({ takenG: 130 }))).to.equal(0);
+  });
+
+  it('is flagged when it is empty, low, past its date or weak', () => {
+    const flags = (more: Partial<LotStock>) => lotFlags(lot(more), radish, '2026-11-23');
+    expect(flags({})).to.deep.equal([]);
+    expect(flags({ takenG: 100 })).to.deep.equal(['empty']);
+    expect(flags({ weighedG: trayOfSeedG(radish) - 0.1 })).to.deep.equal(['low']);
+    expect(flags({ bestBefore: '2026-11-22' })).to.deep.equal(['stale']);
+    expect(flags({ bestBefore: '2026-11-23' })).to.deep.equal([]);
+    expect(flags({ packetPct: 69 })).to.deep.equal(['weak']);
+    expect(flags({ packetPct: 94, test: { sprouted: 12, tested: 20 } })).to.deep.equal(['weak']);
+  });
+
+  it('believes its test before its packet, and nothing where neither is there', () => {
+    expect(lotGermination(lot())).to.equal(null);
+    expect(lotGermination(lot({ packetPct: 90 }))!.pct).to.equal(90);
+    const tested = lotGermination(lot({ packetPct: 90, test: { sprouted: 46, tested: 50 } }))!;
+    expect(tested.pct).to.equal(92);
+    expect([tested.lowPct < 92, tested.highPct > 92]).to.deep.equal([true, true]);
+  });
+});
+
+describe('containers', () => {
+  it('are free where they are not in use, where somebody has counted', () => {
+    expect(freeCount({ owned: 5, inUse: 3 })).to.equal(2);
+    expect(freeCount({ owned: 1, inUse: 3 })).to.equal(0);
+    expect(freeCount({ owned: null, inUse: 3 })).to.equal(null);
+  });
+});
+
+describe('plants not for eating young', () => {
+  it('are refused by any of their names, with the reason', () => {
+    for (const name of [
+      'Tomato',
+      'Cherry tomatoes',
+      'Bell pepper',
+      'Aubergine',
+      'Rhubarb',
+      'Sweet pea',
+      'sweet-peas',
+      'Blue lupin',
+      'Castor beans',
+      'Red kidney bean',
+      'potatoes'
+    ])
+      expect(refusedWhy(name), name).to.be.a('string');
+    expect(refusedWhy('Something', 'Solanum lycopersicum')).to.include('Nightshades');
+    expect(refusedWhy('Something', '', 'Solanaceae')).to.include('Nightshades');
+    expect(refusedWhy('Sweet pea')).to.include('Garden pea is another plant');
+  });
+
+  it('are none of the library, nor their harmless namesakes', () => {
+    for (const crop of CROPS)
+      expect(refusedWhy(crop.name, crop.botanicalName, crop.family), crop.key).to.equal(null);
+    for (const name of ['Peppercress', 'Pepper cress', 'Garden pea', 'Peanut', 'Mung bean'])
+      expect(refusedWhy(name), name).to.equal(null);
+  });
+});
+
+describe('a crop of one’s own', () => {
+  it('passes where it is as good as the library’s', () => {
+    for (const crop of CROPS) expect(checkCrop(crop), crop.key).to.deep.equal({});
+  });
+
+  it('is told of each figure that cannot be', () => {
+    expect(Object.keys(checkCrop({ ...radish, thousandSeedWeightG: 0 }))).to.deep.equal([
+      'thousandSeedWeightG'
+    ]);
+    expect(checkCrop({ ...radish, optimumC: radish.maximumC }).maximumC).to.include('more than “Fastest at”');
+    expect(checkCrop({ ...radish, windowCloseD21: 2 }).windowCloseD21).to.include('not be less than “Best”');
+    expect(checkCrop({ ...radish, soakBestH: 9 }).soakMaxH).to.include('Longest soak');
+    expect(
+      checkCrop({ ...radish, seedsPerCm2: { sparse: 3, usual: 2, dense: 3 } })['seedsPerCm2.usual']
+    ).to.include('Sparse');
+    expect(
+      checkCrop({ ...radish, seedsPerCm2: { sparse: NaN, usual: 2, dense: 3 } })['seedsPerCm2.sparse']
+    ).to.include('over 0');
+    expect(checkCrop({ ...radish, name: ' ' }).name).to.include('Give the crop a name');
+    expect(checkCrop({ ...radish, name: 'Tomato' }).name).to.include('poisonous');
+    for (const [figure, [low, high]] of Object.entries(CROP_FIGURES)) {
+      expect(checkCrop({ ...radish, [figure]: NaN })[figure], figure).to.include(
+        `between ${low} and ${high}`
+      );
+      expect(checkCrop({ ...radish, [figure]: high! + 1 })[figure], figure).to.be.a('string');
+    }
+  });
+
+  it('stands in for the library’s where it has its key, and is followed with its own figures', () => {
+    const slow = { ...radish, windowOpenD21: 12, windowBestD21: 13, windowCloseD21: 15 };
+    expect(findCrop('radish', [slow])).to.equal(slow);
+    expect(withOwnCrops([slow])).to.have.length(CROPS.length);
+    expect(withOwnCrops([{ ...slow, key: 'own', name: 'A radish' }])).to.have.length(CROPS.length + 1);
+    const opens = (ownCrops: typeof home.ownCrops) =>
+      follow({ ...home, ownCrops }, radishTray(), []).forecast.marks.windowOpen.p50;
+    expect(opens(new Map([['radish', slow]]))).to.be.above(opens(new Map()));
+    expect(() => follow(home, radishTray({ cropKey: 'own' }), [])).to.throw('no crop');
+  });
+
+  it('starts from the nearest: of its genus, then its family', () => {
+    expect(nearestCrop(CROPS, 'Raphanus caudatus', '').key).to.equal('radish');
+    expect(nearestCrop(CROPS, 'Nova planta', 'Poaceae').family).to.equal('Poaceae');
+    expect(nearestCrop(CROPS, '', '')).to.equal(CROPS[0]);
+  });
+});
+
+describe('methods', () => {
+  it('are found among the household’s own and the ready ones', () => {
+    const own = { ...READY_METHODS[0]!, key: 'own-1', name: 'Ours' };
+    expect(findMethod('own-1', [own])).to.equal(own);
+    expect(findMethod('own-1')).to.equal(undefined);
+    expect(methodOf('gone').key).to.equal('press-and-wait');
+  });
+
+  it('have every question answered, also those kept before it was asked', () => {
+    const old = completed({ key: 'old', name: 'Old', pressing: 'none' });
+    expect(old).to.include({ pressing: 'none', germinationWater: 'shut', taking: 'whole', medium: 'coir' });
+  });
+
+  it('know a ready method from one that was changed for a sowing', () => {
+    for (const method of READY_METHODS) expect(isReady({ ...method })).to.equal(true);
+    expect(isReady({ ...READY_METHODS[0]!, washing: 'washed' })).to.equal(false);
+    expect(isReady({ ...READY_METHODS[0]!, key: 'own' })).to.equal(false);
+  });
+});

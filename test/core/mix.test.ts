@@ -1,0 +1,132 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { CROPS, cropOf } from '../../src/core/crops/library.ts';
+import { checkCrop } from '../../src/core/crops/check.ts';
+import { FITS, mixFit } from '../../src/core/mix/fit.ts';
+import { blend } from '../../src/core/mix/mix.ts';
+import { mixParts } from '../../src/core/mix/parts.ts';
+import { areaShares, seedShares } from '../../src/core/mix/shares.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
+import { protocolOf } from '../../src/core/protocol/ofSowing.ts';
+import { home, radishTray } from '../support/household.ts';
+
+const crops = fc.uniqueArray(fc.constantFrom(...CROPS), { minLength: 2, maxLength: 4 });
+const shared = crops.chain((list) =>
+  fc
+    .array(fc.double({ min: 0.1, max: 10, noNaN: true }), { minLength: list.length, maxLength: list.length })
+    .map((weights) => ({ list, weights }))
+);
+
+describe('shares of a mix', () => {
+  it('make the whole, and come back by whatever they were counted', () => {
+    fc.assert(
+      fc.property(
+        shared,
+        fc.constantFrom('count' as const, 'weight' as const, 'area' as const),
+        ({ list, weights }, by) => {
+          const shares = areaShares(list, weights, by);
+          expect(shares.reduce((sum, one) => sum + one, 0)).to.be.closeTo(1, 1e-9);
+          const all = weights.reduce((sum, one) => sum + one, 0);
+          const back = seedShares(list, shares, by);
+          for (const [index, one] of back.entries()) expect(one).to.be.closeTo(weights[index]! / all, 1e-9);
+        }
+      )
+    );
+  });
+});
+
+describe('blended seed as one crop', () => {
+  it('is the crop itself where there is only one', () => {
+    expect(blend([{ crop: cropOf('pea'), areaShare: 1 }])).to.equal(cropOf('pea'));
+  });
+
+  it('has figures that hang together, whatever is mixed', () => {
+    fc.assert(
+      fc.property(shared, ({ list, weights }) => {
+        const shares = areaShares(list, weights, 'area');
+        const mixed = blend(list.map((crop, index) => ({ crop, areaShare: shares[index]! })));
+        const { name: _name, windowCloseD21: _close, ...wrong } = checkCrop(mixed);
+        expect(wrong).to.deep.equal({});
+        expect(mixed.windowCloseD21).to.be.at.least(mixed.windowOpenD21);
+        expect(mixed.windowOpenD21).to.equal(Math.max(...list.map((crop) => crop.windowOpenD21)));
+      })
+    );
+  });
+
+  it('weighs as much seed as its parts on their shares of the area', () => {
+    fc.assert(
+      fc.property(shared, ({ list, weights }) => {
+        const shares = areaShares(list, weights, 'area');
+        const portions = list.map((crop, index) => ({
+          crop,
+          areaShare: shares[index]!,
+          lotId: null,
+          germinationPct: null
+        }));
+        const mixed = blend(portions);
+        const whole = (450 * mixed.seedsPerCm2.usual * mixed.thousandSeedWeightG) / 1000;
+        const parts = mixParts(portions, 450);
+        expect(parts.reduce((sum, { seedG }) => sum + seedG, 0)).to.be.closeTo(whole, whole * 1e-9);
+      })
+    );
+  });
+
+  it('corrects each part for its own lot', () => {
+    const [radish, kale] = mixParts(
+      [
+        { crop: cropOf('radish'), areaShare: 0.5, lotId: 'a', germinationPct: 47 },
+        { crop: cropOf('kale'), areaShare: 0.5, lotId: null, germinationPct: null }
+      ],
+      450
+    );
+    expect(radish!.seedG).to.be.closeTo(9.922, 0.001);
+    expect(kale!.seedG).to.be.closeTo(6.3 / 2, 0.02);
+  });
+
+  it('is followed as one sowing, its parts weighed and soaked by themselves', () => {
+    const mix = [
+      { cropKey: 'pea', areaShare: 0.5, seedG: 45, lotId: null },
+      { cropKey: 'fennel', areaShare: 0.5, seedG: 2.5, lotId: null }
+    ];
+    const setup = radishTray({
+      cropKey: 'pea',
+      mix,
+      soakStartAt: radishTray().sowAt - 11 * 3_600_000,
+      soakEndAt: radishTray().sowAt
+    });
+    const followed = follow(home, setup, []);
+    expect(followed.crop.name).to.equal('Pea shoots and fennel');
+    const steps = protocolOf(followed);
+    const weigh = steps[0]!.body;
+    expect(weigh.kind === 'weigh' && weigh.seed.map(({ seedG }) => seedG)).to.deep.equal([45, 2.5]);
+    const soak = steps.find(({ body }) => body.kind === 'soak')!.body;
+    // Fennel may soak for 10 h: it goes in 5 h after the peas, for its best 6.
+    expect(soak.kind === 'soak' && soak.seed.map(({ intoWaterAfterH }) => intoWaterAfterH)).to.deep.equal([
+      0, 5
+    ]);
+  });
+});
+
+describe('whether crops suit one tray', () => {
+  it('goes by windows and heights', () => {
+    const good = mixFit([cropOf('broccoli'), cropOf('kohlrabi')]);
+    expect(good).to.include({ windowsFit: true, heightsFit: true });
+    const bad = mixFit([cropOf('radish'), cropOf('basil')]);
+    expect(bad.windowsFit).to.equal(false);
+    expect(bad.overlapD).to.be.below(0);
+    expect(mixFit([cropOf('pea'), cropOf('cress-garden')]).heightsFit).to.equal(false);
+  });
+
+  it('is helped by sowing the faster later: never a shorter overlap, and all best on one day', () => {
+    fc.assert(
+      fc.property(crops, (list) => {
+        const fit = mixFit(list);
+        expect(Math.min(...fit.delaysD)).to.equal(0);
+        const best = list.map((crop, index) => crop.windowBestD21 + fit.delaysD[index]!);
+        for (const day of best) expect(day).to.be.closeTo(best[0]!, 1e-9);
+        expect(fit.staggeredOverlapD).to.be.above(0);
+        expect(fit.windowsFit).to.equal(fit.overlapD >= FITS.overlapD);
+      })
+    );
+  });
+});

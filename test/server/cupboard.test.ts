@@ -1,0 +1,261 @@
+import { randomUUID } from 'node:crypto';
+import { expect } from 'chai';
+import { cropOf } from '../../src/core/crops/library.ts';
+import { leftG, type Lot, type LotStock } from '../../src/core/lots/lot.ts';
+import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
+import { factsOf } from '../../src/core/sowing/householdFacts.ts';
+import { readLog } from '../../src/core/sowing/record.ts';
+import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { DAY } from '../../src/core/time/zone.ts';
+import { keepLot, listLots, retireLot } from '../../src/server/cupboard/lots.ts';
+import { keepMedium, listMedia, retireMedium } from '../../src/server/cupboard/media.ts';
+import { keepOwnCrop, listOwnCrops, ownCropsOf, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
+import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
+import { listPlaces } from '../../src/server/households/places.ts';
+import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
+import { chosenCrop, listChoices } from '../../src/server/sowings/choices.ts';
+import {
+  changeContainer,
+  listContainers,
+  listKeptContainers,
+  retireContainer
+} from '../../src/server/sowings/containers.ts';
+import { addEvents } from '../../src/server/sowings/events.ts';
+import { addSowing, findSowing, listInPreparation } from '../../src/server/sowings/sowings.ts';
+import { freshDatabase } from '../support/database.ts';
+import { event, radishTray, sown, SOWN } from '../support/household.ts';
+import { household, settings } from '../support/settings.ts';
+
+describe('what a household keeps', () => {
+  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let one: { id: string; placeId: string };
+  let other: { id: string; placeId: string };
+  before(async () => {
+    database = await freshDatabase();
+    one = await household('Upstairs');
+    other = await household('Downstairs');
+  });
+  after(() => database.drop());
+
+  const as = <T>(home: { id: string }, work: (tx: Tx) => Promise<T>) => inHousehold(home.id, work);
+  const lot = (more: Partial<Lot> = {}): Lot => ({
+    id: randomUUID(),
+    cropKey: 'radish',
+    name: 'Tin',
+    weighedG: 100,
+    price: null,
+    boughtOn: null,
+    bestBefore: null,
+    packetPct: null,
+    test: null,
+    ...more
+  });
+  const sow = async (more: Partial<SowingSetup> = {}, at = SOWN): Promise<string> => {
+    const id = randomUUID();
+    await as(one, (tx) =>
+      addSowing(tx, one.id, radishTray({ id, placeId: one.placeId, ...more }), {
+        memberId: null,
+        at,
+        containerId: randomUUID()
+      })
+    );
+    return id;
+  };
+  const stock = async (id: string): Promise<LotStock> =>
+    (await as(one, listLots)).find((found) => found.id === id)!;
+
+  describe('lots of seed', () => {
+    it('come back as they were kept, tests and dates and all', async () => {
+      const kept = lot({
+        price: 3.5,
+        boughtOn: '2026-02-28',
+        bestBefore: '2028-02-29',
+        packetPct: 92,
+        test: { sprouted: 18, tested: 20 }
+      });
+      for (let n = 0; n < 2; n += 1) await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      expect(await stock(kept.id)).to.deep.equal({ ...kept, takenG: 0 });
+    });
+
+    it('are drawn down by each sowing since they were weighed, alone and in a mix', async () => {
+      const kept = lot();
+      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      await sow({ lotId: kept.id, seedG: 9.9 }, SOWN - DAY);
+      expect(leftG(await stock(kept.id)), 'sown before it was weighed').to.equal(100);
+      await sow({ lotId: kept.id, seedG: 9.9 }, SOWN + DAY);
+      await sow(
+        {
+          mix: [
+            { cropKey: 'radish', areaShare: 0.5, seedG: 5, lotId: kept.id },
+            { cropKey: 'kale', areaShare: 0.5, seedG: 3, lotId: null }
+          ]
+        },
+        SOWN + DAY
+      );
+      expect(leftG(await stock(kept.id))).to.be.closeTo(85.1, 1e-9);
+      // The same form sent again must not count from anew; weighed again, it does.
+      await as(one, (tx) => keepLot(tx, one.id, { ...kept, name: 'Jar' }, SOWN + 2 * DAY));
+      expect(leftG(await stock(kept.id))).to.be.closeTo(85.1, 1e-9);
+      await as(one, (tx) => keepLot(tx, one.id, { ...kept, weighedG: 84 }, SOWN + 2 * DAY));
+      expect(leftG(await stock(kept.id))).to.equal(84);
+    });
+
+    it('are put away, and taken out again', async () => {
+      const kept = lot();
+      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      await as(one, (tx) => retireLot(tx, kept.id));
+      expect(await stock(kept.id)).to.equal(undefined);
+      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      expect((await stock(kept.id)).id).to.equal(kept.id);
+    });
+  });
+
+  it('is seen by no other household, which cannot change it either', async () => {
+    const kept = lot();
+    const medium = { id: randomUUID(), name: 'Mix', kind: 'coir', swellLKg: null, parts: null } as const;
+    const method = { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Ours' };
+    await as(one, async (tx) => {
+      await keepLot(tx, one.id, kept, SOWN);
+      await keepMedium(tx, one.id, medium);
+      await keepMethod(tx, one.id, method);
+      await keepOwnCrop(tx, one.id, { crop: { ...cropOf('kale'), key: 'own-x' }, basedOn: 'kale' });
+    });
+    const seen = await as(other, async (tx) => [
+      (await listLots(tx)).length,
+      (await listMedia(tx)).length,
+      (await listMethods(tx)).length,
+      (await listOwnCrops(tx, { retired: true })).length
+    ]);
+    expect(seen).to.deep.equal([0, 0, 0, 0]);
+    await as(other, async (tx) => {
+      await retireLot(tx, kept.id);
+      await retireMedium(tx, medium.id);
+      await retireMethod(tx, method.key);
+      await retireOwnCrop(tx, 'own-x');
+    });
+    expect((await stock(kept.id)).id).to.equal(kept.id);
+    expect((await as(one, listMethods)).map(({ key }) => key)).to.include(method.key);
+    let refused = '';
+    await as(other, (tx) => keepLot(tx, one.id, lot(), SOWN)).catch(
+      (error: Error) => (refused = error.message)
+    );
+    expect(refused).to.include('row-level security');
+  });
+
+  it('refuses a sowing from a lot that another household has', async () => {
+    const theirs = lot();
+    await as(other, (tx) => keepLot(tx, other.id, theirs, SOWN));
+    let refused = '';
+    await sow({ lotId: theirs.id }).catch((error: Error) => (refused = error.message));
+    expect(refused).to.include('foreign key');
+  });
+
+  it('keeps media with their parts', async () => {
+    const mixed = {
+      id: randomUUID(),
+      name: 'Balcony mix',
+      kind: 'seed-mix',
+      swellLKg: null,
+      parts: [{ name: 'coir', parts: 3 }]
+    } as const;
+    const brick = { id: randomUUID(), name: 'Brick', kind: 'coir', swellLKg: 9.5, parts: null } as const;
+    await as(one, async (tx) => {
+      await keepMedium(tx, one.id, { ...mixed, parts: [...mixed.parts] });
+      await keepMedium(tx, one.id, brick);
+    });
+    const found = await as(one, listMedia);
+    expect(found.find(({ id }) => id === mixed.id)).to.deep.equal(mixed);
+    expect(found.find(({ id }) => id === brick.id)).to.deep.equal(brick);
+    await as(one, (tx) => retireMedium(tx, brick.id));
+    expect((await as(one, listMedia)).some(({ id }) => id === brick.id)).to.equal(false);
+  });
+
+  it('keeps methods, and a sowing keeps the method it was planned by', async () => {
+    const method = { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Ours', pressing: 'none' } as const;
+    await as(one, (tx) => keepMethod(tx, one.id, method));
+    const id = await sow({ method });
+    await as(one, (tx) => keepMethod(tx, one.id, { ...method, name: 'Ours, heavier', pressing: 'weight' }));
+    const found = (await as(one, listMethods)).find(({ key }) => key === method.key)!;
+    expect([found.name, found.pressing]).to.deep.equal(['Ours, heavier', 'weight']);
+    expect((await as(one, (tx) => findSowing(tx, id)))!.setup.method).to.deep.equal(method);
+    const changed = { ...DEFAULT_METHOD, washing: 'washed' } as const;
+    const differs = await sow({ method: changed });
+    expect((await as(one, (tx) => findSowing(tx, differs)))!.setup.method).to.deep.equal(changed);
+  });
+
+  it('keeps own crops, which old sowings go on with after they were put away', async () => {
+    const crop = { ...cropOf('radish'), key: 'own-radish', name: 'Our radish', windowOpenD21: 8 };
+    await as(one, (tx) => keepOwnCrop(tx, one.id, { crop, basedOn: 'radish' }));
+    const id = await sow({ cropKey: crop.key });
+    await as(one, (tx) => retireOwnCrop(tx, crop.key));
+    await as(one, async (tx) => {
+      expect((await listOwnCrops(tx)).some((own) => own.crop.key === crop.key)).to.equal(false);
+      const record = (await findSowing(tx, id))!;
+      const facts = factsOf(settings('Upstairs'), await listPlaces(tx), await ownCropsOf(tx));
+      expect(follow(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
+      const choices = await listChoices(tx);
+      expect(chosenCrop(choices, 'own-radish')!.name).to.equal('Our radish');
+      expect(chosenCrop(choices, 'radish')!.name).to.equal('Radish');
+      expect(chosenCrop(choices, 'tomato')).to.equal(undefined);
+    });
+  });
+
+  it('counts containers in use and free, and offers none that was put away', async () => {
+    const home = await household('Attic');
+    const place = (more: Partial<SowingSetup>) =>
+      inHousehold(home.id, (tx) =>
+        addSowing(tx, home.id, radishTray({ id: randomUUID(), placeId: home.placeId, ...more }), {
+          memberId: null,
+          at: SOWN,
+          containerId: randomUUID()
+        })
+      );
+    await place({ count: 2 });
+    await place({ areaShare: 0.5 });
+    const [kept] = await as(home, listKeptContainers);
+    expect(kept).to.include({ inUse: 3, owned: null, drains: true, emptyG: null });
+    await as(home, (tx) =>
+      changeContainer(tx, {
+        id: kept!.id,
+        name: 'Red tray',
+        emptyG: 120,
+        drains: false,
+        reservoirMl: 400,
+        owned: 4
+      })
+    );
+    expect((await as(home, listKeptContainers))[0]).to.include({
+      name: 'Red tray',
+      owned: 4,
+      emptyG: 120,
+      drains: false,
+      reservoirMl: 400
+    });
+    await as(home, (tx) => retireContainer(tx, kept!.id));
+    expect(await as(home, listContainers)).to.have.length(0);
+    await place({});
+    expect(await as(home, listContainers), 'sown in again').to.have.length(1);
+  });
+
+  it('lists what is being prepared until it was sown, and again where that is taken back', async () => {
+    const home = await household('Cellar');
+    const id = randomUUID();
+    await inHousehold(home.id, (tx) =>
+      addSowing(tx, home.id, radishTray({ id, placeId: home.placeId }), {
+        memberId: null,
+        at: SOWN,
+        containerId: randomUUID()
+      })
+    );
+    const preparing = async () => (await as(home, listInPreparation)).map(({ setup }) => setup.id);
+    expect(await preparing()).to.deep.equal([id]);
+    const tick = { ...sown(), id: randomUUID() };
+    await as(home, (tx) => addEvents(tx, home.id, id, [tick]));
+    expect(await preparing()).to.deep.equal([]);
+    await as(home, (tx) =>
+      addEvents(tx, home.id, id, [{ ...event(1, { type: 'undone', eventId: tick.id }), id: randomUUID() }])
+    );
+    expect(await preparing()).to.deep.equal([id]);
+  });
+});
