@@ -61,6 +61,10 @@ await runCommand(async () => {
   await shoot('round-dark', 'round', { dark: true });
   await shoot('sow', 'sow?crop=pea');
   await shoot('sow-phone', 'sow?crop=pea', { phone: true });
+  await shoot('bench', 'bench');
+  await shoot('calculator', 'bench/reckon/seed?crop=pea&area=25+x+18&count=2');
+  await shoot('cupboard', 'bench/cupboard');
+  await shoot('methods', 'methods');
   await shoot('tray', broccoli);
   await shoot('tray-phone', broccoli, { phone: true });
   await shoot('harvest-phone', `${radish}/harvest`, {
@@ -71,6 +75,13 @@ await runCommand(async () => {
   await shoot('crop', 'crops/sunflower');
   await shoot('notebook', 'notebook');
   await shoot('household', 'household');
+  await shoot('bench-phone', 'bench', {
+    phone: true,
+    before: async (open) => {
+      await open.getByRole('button', { name: /^Disinfect Sunflower/ }).click();
+      await open.getByText('Contact time').waitFor();
+    }
+  });
   await browser.close();
   await closeDb();
   cluster.stop();

@@ -125,7 +125,7 @@ describe('tasks in words', () => {
     { kind: 'light', lamp: true },
     { kind: 'mist', waterMl: 9 },
     { kind: 'water', waterMl: 124, share: 0.36, how: 'below', feed: 0, peroxideMl: 0 },
-    { kind: 'cut', expectedG: 103, closesAt: NOW + 2 * DAY }
+    { kind: 'cut', expectedG: 103, closesAt: NOW + 2 * DAY, tool: 'scissors', taking: 'whole' }
   ];
   const words = (body: TaskBody) => taskWords(body, path, NOW, METRIC);
 

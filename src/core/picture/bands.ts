@@ -2,7 +2,7 @@ import type { Followed } from '../sowing/follow.ts';
 import type { Plan } from '../plan/plan.ts';
 import type { Path } from '../methods/path.ts';
 import type { SoakPlan } from '../soak/schedule.ts';
-import type { Millis } from '../time/zone.ts';
+import { DAY, type Millis } from '../time/zone.ts';
 import type { Forecast } from '../window/forecast.ts';
 import type { MarkForecast } from '../window/forecastMark.ts';
 
@@ -65,7 +65,9 @@ function bandsOf(soak: SoakPlan, path: Path, forecast: Forecast, sownAt: Millis,
         ? sownAt
         : path.lightFrom === 'rooted'
           ? rooted.p50
-          : lightReady.p50);
+          : path.domeDays !== null
+            ? (done.uncoveredAt ?? rooted.p50) + path.domeDays * DAY
+            : lightReady.p50);
   const pressEnd = Math.min(rootedAt, litAt, end);
   if (path.lightFrom !== 'sown')
     push('press', sownAt, pressEnd, done.uncoveredAt !== null || done.litAt !== null);

@@ -125,7 +125,20 @@ function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
   const expectedG = (crop.yieldMidGM2 * areaCm2 * (1 - state.cutShare)) / 10_000;
   // A part cut today is enough for today; the rest asks again tomorrow.
   if (state.cuts.some(({ at }) => at > round.at - 12 * HOUR)) return [];
-  return [task('cut', { kind: 'cut', expectedG, closesAt: forecast.marks.windowClose.p50 }, open.p50, round)];
+  return [
+    task(
+      'cut',
+      {
+        kind: 'cut',
+        expectedG,
+        closesAt: forecast.marks.windowClose.p50,
+        tool: followed.method.cutting,
+        taking: followed.method.taking
+      },
+      open.p50,
+      round
+    )
+  ];
 }
 
 function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {

@@ -1,4 +1,5 @@
 import type { Cue } from '../events/event.ts';
+import type { Method } from '../methods/method.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What is to be done to one sowing, with how much. Amounts in g, mL and cm2. */
@@ -20,7 +21,7 @@ export type TaskBody =
       /** 3 % peroxide to add, mL; 0 for none. */
       peroxideMl: number;
     }
-  | { kind: 'cut'; expectedG: number; closesAt: Millis };
+  | { kind: 'cut'; expectedG: number; closesAt: Millis; tool: Method['cutting']; taking: Method['taking'] };
 
 export interface Task {
   /** Names it across devices and people: the same task has the same key. */

@@ -162,7 +162,7 @@
   }
   ul {
     list-style: none;
-    margin: 0;
+    margin: 0.4rem 0 0;
     padding: 0;
     display: grid;
     gap: 0.4rem;
@@ -280,6 +280,7 @@
       background: none;
     }
     ul {
+      margin: 0;
       gap: 0;
     }
   }

@@ -11,6 +11,7 @@
   import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$ui/words/tasks.ts';
   import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
   import { windowWords } from '$ui/words/window.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
@@ -96,17 +97,15 @@
           </a>
         {/if}
         {#if task.body.kind === 'soak'}
-          <Caution
-            >Warm and wet grows germs too: clean hands and jar. Pregnant, very young, old or immune-weakened
-            people: cook what you grow, or ask a clinician.</Caution
-          >
+          <Caution>{CAUTIONS.germs}</Caution>
+          <p class="small"><a href="/bench">All of tonight’s preparing on one sheet</a></p>
         {:else if task.body.kind === 'sow'}
-          <Caution>Damp dry medium before you handle it, and do not breathe its dust.</Caution>
+          <Caution>{CAUTIONS.dust}</Caution>
+          <p class="small"><a href="/bench">Step by step on the bench</a></p>
         {:else if task.body.kind === 'light' && task.body.lamp}
-          <Caution
-            >Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands. Fixed
-            wiring is for a qualified electrician.</Caution
-          >
+          <Caution>{CAUTIONS.lamp}</Caution>
+        {:else if task.body.kind === 'water' && task.body.peroxideMl > 0}
+          <Caution>{CAUTIONS.peroxide}</Caution>
         {/if}
       </div>
     {/each}

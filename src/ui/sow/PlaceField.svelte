@@ -2,6 +2,7 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
   import type { Place, PlaceLight } from '$core/clock/place.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import Choice from '$ui/fields/Choice.svelte';
   import { readNumber } from '$core/units/parseQuantity.ts';
@@ -85,10 +86,7 @@
       onchange={(value) => newPlace && (newPlace = { ...newPlace, light: LIGHTS[value]! })}
     />
     {#if light === 'lamp'}
-      <Caution
-        >Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands, no chained
-        extension leads. Fixed wiring is for a qualified electrician.</Caution
-      >
+      <Caution>{CAUTIONS.lamp}</Caution>
     {/if}
     <div class="two">
       <TextInput

@@ -9,6 +9,7 @@
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { dayAndTime, dayWords, fromTo, type Reading } from '$ui/words/time.ts';
   import { windowWords } from '$ui/words/window.ts';
@@ -20,11 +21,13 @@
     on: { kind: MediumKind; own: KeptMedium | null };
     now: number;
     reading: Reading;
+    /** The household's first sowing of all: germs are spoken of, soak or no soak. */
+    first: boolean;
     /** Seed overruled by hand, in g; null where it is as computed. */
     ownSeedG: number | null;
     onoffer: (at: number) => void;
   }
-  let { sowing, alone, on, now, reading, ownSeedG, onoffer }: Props = $props();
+  let { sowing, alone, first, on, now, reading, ownSeedG, onoffer }: Props = $props();
 
   const { plan, crop, steps } = $derived(sowing);
 
@@ -80,11 +83,8 @@
     {#if plan.soak.endsAsleep}<p class="warn small">
         No start lets this soak begin and end while you are up. This is the least bad one: set an alarm.
       </p>{/if}
-    <Caution
-      >Warm and wet grows germs too: clean hands, clean jar. Disinfecting lowers the risk and does not remove
-      it. Pregnant, very young, old or immune-weakened people: cook what you grow, or ask a clinician.</Caution
-    >
   {/if}
+  {#if first || plan.soak.soakStart !== null}<Caution>{CAUTIONS.germs}</Caution>{/if}
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}

@@ -3,6 +3,7 @@ import type { Place } from '$core/clock/place.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { timersOf, timerState, type Timer, type TimerState } from '$core/bench/timer.ts';
 import { factsOf, type HouseholdData } from '$core/sowing/householdFacts.ts';
+import type { Followed } from '$core/sowing/follow.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import { followAll } from './following.ts';
 import type { Journal } from './journal.svelte.ts';
@@ -29,16 +30,21 @@ export class Timers {
   now = $state(0);
   private quieted = $state<string[]>([]);
 
-  readonly running = $derived.by((): RunningTimer[] => {
+  /** Followed anew when something was ticked, not at every second. */
+  private readonly followed = $derived.by((): Followed[] => {
     if (!this.facts) return [];
     const { records, places, ownCrops } = this.facts;
     return followAll(records, factsOf(this.household, places, ownCrops), (id, events) =>
       this.journal.with(id, events)
-    )
-      .flatMap((followed) => timersOf(followed, this.now))
-      .map((timer) => ({ timer, state: timerState(timer, this.now) }))
-      .sort((a, b) => a.timer.endsAt - b.timer.endsAt);
+    );
   });
+
+  readonly running = $derived(
+    this.followed
+      .flatMap((followed) => timersOf(followed, this.now))
+      .map((timer): RunningTimer => ({ timer, state: timerState(timer, this.now) }))
+      .sort((a, b) => a.timer.endsAt - b.timer.endsAt)
+  );
 
   /** Those that ring: over, and not quieted since they came to where they stand. */
   readonly ringing = $derived(

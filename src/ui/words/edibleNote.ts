@@ -1,17 +1,19 @@
 import type { Crop } from '$core/crops/crop.ts';
 
-const QUANTITY = new Set(['borage', 'buckwheat', 'flax', 'sorrel']);
-const ALLERGEN_FAMILIES = new Set(['Apiaceae']);
-const ALLERGENS = new Set(['mustard', 'sesame', 'fenugreek']);
+const QUANTITY = /borag|buckwheat|fagopyrum|\bflax|linseed|\blinum|\bsorrel|rumex/i;
+const ALLERGENS = /mustard|sinapis|\bbrassica (nigra|juncea)|sesam|fenugreek|trigonella/i;
 
-/** What must be said of eating a crop, in one line; null for most. No medical advice. */
-export function edibleNote(crop: Crop): string | null {
-  if (QUANTITY.has(crop.key))
+/**
+ * What must be said of eating a crop, in one line; null for most. It goes by any of the crop's names, so
+ * that it holds for a household's own crops too. No medical advice.
+ */
+export function edibleNote({ key, name, botanicalName, family }: Crop): string | null {
+  const names = `${name} ${botanicalName}`;
+  if (QUANTITY.test(names))
     return 'Eat it in small amounts, not daily. A clinician can say what is right for you.';
-  if (ALLERGENS.has(crop.key)) return 'A known food allergen: say so to whoever eats with you.';
-  if (ALLERGEN_FAMILIES.has(crop.family))
+  if (ALLERGENS.test(names)) return 'A known food allergen: say so to whoever eats with you.';
+  if (family === 'Apiaceae')
     return 'Of the celery family, which some people are allergic to: say so to whoever eats with you.';
-  if (crop.key === 'alfalfa')
-    return 'Its sprouts have often carried germs: people at higher risk should cook it.';
+  if (key === 'alfalfa') return 'Its sprouts have often carried germs: people at higher risk should cook it.';
   return null;
 }

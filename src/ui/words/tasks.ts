@@ -117,7 +117,7 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
     case 'cut':
       return {
         title: `Ready to cut: about ${mass(body.expectedG, units)}`,
-        why: `Good until about ${dayWords(body.closesAt, now, reading)}. Cut and weigh it.`,
+        why: `Good until about ${dayWords(body.closesAt, now, reading)}. ${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`,
         done: 'Cut'
       };
   }

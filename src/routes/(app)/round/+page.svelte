@@ -25,6 +25,7 @@
       data.now
     )
   );
+  const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => soak.soakStart ?? soak.sowAt)));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
   const names = (list: typeof followed): string => list.map(({ crop }) => crop.name).join(', ');
@@ -74,18 +75,10 @@
     {#if today.opening.length > 0}<li>
         <span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong>
       </li>{/if}
-    {#each today.toPrepare as sowing (sowing.setup.id)}
-      <li>
-        <span class="soft">{sowing.soak.soakStart === null ? 'Sow' : 'Soak'}</span>
-        <strong
-          >{sowing.crop.name}, {dayAndTime(
-            sowing.soak.soakStart ?? sowing.soak.sowAt,
-            data.now,
-            reading
-          )}</strong
-        >
-      </li>
-    {/each}
+    {#if today.toPrepare.length > 0}<li>
+        <span class="soft">On the bench from {dayAndTime(prepareFrom, data.now, reading)}</span>
+        <a href="/bench"><strong>{names(today.toPrepare)}</strong></a>
+      </li>{/if}
   </ul>
   {#each shelves as { place, stops } (place.id)}
     <section class="shelf" aria-labelledby="place-{place.id}">

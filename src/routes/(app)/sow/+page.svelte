@@ -419,6 +419,7 @@
         <PlanResult
           {sowing}
           alone={worked.sowings.length === 1}
+          first={data.containers.length === 0}
           now={data.now}
           {reading}
           on={{ kind: draft.medium, own: ownMedium }}

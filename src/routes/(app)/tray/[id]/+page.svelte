@@ -14,6 +14,8 @@
   import Stop from '$ui/round/Stop.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { protocolOf } from '$core/protocol/ofSowing.ts';
+  import StepList from '$ui/protocol/StepList.svelte';
   import { readLog } from '$core/sowing/record.ts';
   import { followAll } from '$ui/state/following.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -142,6 +144,17 @@
         ]
       : [{ name: 'Expected', bands: bandsOfSowing(followed) }]}
   />
+  {#if sowing.stage !== 'ended'}
+    <details class="steps">
+      <summary>Every step, with its amount and day</summary>
+      <StepList
+        steps={protocolOf(followed, facts.ownCrops)}
+        now={data.now}
+        {reading}
+        on={{ kind: setup.medium, own: null }}
+      />
+    </details>
+  {/if}
 </section>
 
 <div class="two">
@@ -219,6 +232,14 @@
 </div>
 
 <style>
+  .steps summary {
+    cursor: pointer;
+    min-height: 2.75rem;
+    display: flex;
+    align-items: center;
+    color: var(--beet);
+    text-decoration: underline;
+  }
   .head {
     margin: 0.25rem 0 0.75rem;
   }

@@ -2,12 +2,14 @@
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { enhance } from '$app/forms';
-  import { CROP_FIGURES } from '$core/crops/check.ts';
+  import { CROP_FIGURES, nearestCrop } from '$core/crops/check.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import { CROPS } from '$core/crops/library.ts';
   import { refusedWhy } from '$core/crops/refused.ts';
   import { figure } from '$core/units/format.ts';
   import { goto } from '$app/navigation';
+  import { edibleNote } from '$ui/words/edibleNote.ts';
+  import Caution from '$ui/shell/Caution.svelte';
   import Field from '$ui/fields/Field.svelte';
   import type { ActionData, PageData } from './$types';
 
@@ -19,6 +21,9 @@
   let name = $state(untrack(() => kept('name', data.crop.name)));
   let botanical = $state(untrack(() => kept('botanicalName', data.crop.botanicalName)));
   const refused = $derived(refusedWhy(name, botanical));
+  let family = $state(untrack(() => kept('family', data.crop.family)));
+  /** The library's crop nearest to what is being described, where that is another than the one begun with. */
+  const nearest = $derived(botanical.trim() === '' ? null : nearestCrop(CROPS, botanical, family));
 
   type FigureKey = keyof typeof CROP_FIGURES;
   const GROUPS: { heading: string; figures: FigureKey[] }[] = [
@@ -122,8 +127,23 @@
       oninput={(typed) => (botanical = typed)}
       error={wrong('botanicalName')}
     />
-    <Field name="family" label="Family" value={kept('family', crop.family)} error={wrong('family')} />
+    <Field
+      name="family"
+      label="Family"
+      value={family}
+      oninput={(typed) => (family = typed)}
+      error={wrong('family')}
+    />
   </div>
+  {#if data.isNew && nearest && nearest.key !== data.from.key}
+    <p class="small">
+      The nearest in the library is {nearest.name.toLowerCase()}:
+      <a href="?from={nearest.key}">start from its figures</a>.
+    </p>
+  {/if}
+  {#if edibleNote({ ...crop, name, botanicalName: botanical, family })}
+    <Caution>{edibleNote({ ...crop, name, botanicalName: botanical, family })}</Caution>
+  {/if}
   <p class="small soft">
     Only plants that are known to be good to eat young. Nightshades, rhubarb, ornamental sweet pea, lupin,
     castor bean and raw kidney bean are refused. Brote cannot know every plant: if in doubt, leave it.
