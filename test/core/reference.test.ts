@@ -9,7 +9,7 @@ import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { lossGPerDay } from '../../src/core/water/bucket.ts';
 import { vpdKpa } from '../../src/core/water/vpd.ts';
 import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
-import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
+import { beliefFor, learn, messagesByCrop, NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
 import { SPREAD } from '../../src/core/window/spread.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
@@ -63,7 +63,10 @@ describe('reference values', () => {
 
   it('what one radish 10 % late teaches about the next', () => {
     const late = { mean: Math.log(1.1), variance: SPREAD.stage ** 2 };
-    const belief = beliefFor(learn([{ cropKey: 'radish', durationCv: 0.09, marks: [late] }]), 'radish');
+    const belief = beliefFor(
+      learn(messagesByCrop([{ cropKey: 'radish', durationCv: 0.09, marks: [late] }])),
+      'radish'
+    );
     expect(opening('radish', steadyPlace(21), { belief })[1]).to.be.closeTo(6.918, 0.0006);
     const sd = Math.sqrt(belief.variance + 0.09 ** 2 + SPREAD.stage ** 2);
     expect(sd).to.be.closeTo(0.13239, 0.000006);

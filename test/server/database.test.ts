@@ -62,7 +62,11 @@ describe('the database', () => {
     expect(runs).to.deep.equal([[], [], []]);
     const owner = postgres(database.ownerUrl, { max: 1 });
     const rows = await owner`select name from brote_meta.migrations`;
-    expect(rows.map(({ name }) => name as string)).to.deep.equal(['0001_foundation.sql', '0002_bench.sql']);
+    expect(rows.map(({ name }) => name as string)).to.deep.equal([
+      '0001_foundation.sql',
+      '0002_bench.sql',
+      '0003_learning.sql'
+    ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');
     await owner`delete from brote_meta.migrations where name like '9999%'`;

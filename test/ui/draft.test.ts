@@ -57,6 +57,7 @@ const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
     methods: READY_METHODS,
     ownCrops: [],
     lots,
+    learned: { ended: [], underWay: [] },
     rhythm: rhythm(),
     latitudeDeg: 43.4,
     now: NOW

@@ -1,5 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 import { plan, type Plan, type PlanInput } from '../plan/plan.ts';
+import type { Gaussian } from '../window/gaussian.ts';
 import { HOUR } from '../time/zone.ts';
 
 /** One half of a tray that two crops share side by side. */
@@ -8,6 +9,8 @@ export interface Half {
   areaShare: number;
   seedsPerCm2: number;
   germinationPct: number | null;
+  /** What the household believes of its pace. */
+  belief: Gaussian;
 }
 
 /** Halves that would be best within this time of each other are sown together. */

@@ -4,7 +4,7 @@ import { soakFrom, type SoakPlan } from '../soak/schedule.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../window/forecast.ts';
-import type { Gaussian } from '../window/gaussian.ts';
+import { learnedBelief, type Learned } from '../window/learned.ts';
 import { NEW_HOUSEHOLD } from '../window/learn.ts';
 import { foldEvents, type SowingState } from './fold.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
@@ -16,6 +16,8 @@ export interface HouseholdFacts {
   places: ReadonlyMap<string, Place>;
   /** Crops the household added or whose figures it overrules. */
   ownCrops?: OwnCrops;
+  /** What its trays have taught; nothing for a new household. */
+  learned?: Learned;
 }
 
 /** One sowing as it stands: what was decided, what happened, and what is expected. */
@@ -31,15 +33,17 @@ export interface Followed extends Sowing {
 
 /**
  * Follows one sowing through its events.
+ * @param asIfNew takes nothing the household has learned into account: what the book alone would say
  * @throws Error where it names a crop or place that does not exist
  */
 export function follow(
   household: HouseholdFacts,
   setup: SowingSetup,
   events: readonly SowingEvent[],
-  belief: Gaussian = NEW_HOUSEHOLD
+  asIfNew = false
 ): Followed {
   const sowing = sowingOf(setup, household.ownCrops);
+  const belief = asIfNew ? NEW_HOUSEHOLD : learnedBelief(household.learned, sowing.crop, setup.id);
   const state = foldEvents(events);
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;

@@ -2,6 +2,7 @@ import type { Place } from '../clock/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
+import type { Learned } from '../window/learned.ts';
 import type { HouseholdFacts } from './follow.ts';
 
 /** The settings of a household that the core needs, plain enough to be stored and sent. */
@@ -26,12 +27,14 @@ export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdD
 export function factsOf(
   household: HouseholdData,
   places: readonly Place[],
-  ownCrops: readonly Crop[] = []
+  ownCrops: readonly Crop[] = [],
+  learned?: Learned
 ): HouseholdFacts {
   return {
     rhythm: rhythmOf(household),
     latitudeDeg: household.latitudeDeg,
     places: new Map(places.map((place) => [place.id, place])),
-    ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop]))
+    ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop])),
+    ...(learned ? { learned } : {})
   };
 }

@@ -28,18 +28,15 @@ export function beliefFor(belief: HouseholdBelief, cropKey: string): Gaussian {
 }
 
 /** The marks of one sowing as one observation of H + h: their product, widened by what that sowing adds. */
-function sowingMessage({ durationCv, marks }: SowingEvidence): Gaussian | null {
+export function sowingMessage({ durationCv, marks }: SowingEvidence): Gaussian | null {
   const [first, ...rest] = marks;
   if (!first) return null;
   const own = rest.reduce(observe, first);
   return { mean: own.mean, variance: own.variance + durationCv ** 2 };
 }
 
-/**
- * The exact posterior over the tree household > crop > sowing > stage, by passing normal messages up to
- * the household and back down: one pass over the sowings, so linear in their number.
- */
-export function learn(sowings: readonly SowingEvidence[]): HouseholdBelief {
+/** The messages of sowings put together by crop: one observation of H + h for each crop seen. */
+export function messagesByCrop(sowings: readonly SowingEvidence[]): Map<string, Gaussian> {
   const byCrop = new Map<string, Gaussian>();
   for (const sowing of sowings) {
     const message = sowingMessage(sowing);
@@ -47,6 +44,15 @@ export function learn(sowings: readonly SowingEvidence[]): HouseholdBelief {
     const before = byCrop.get(sowing.cropKey);
     byCrop.set(sowing.cropKey, before ? observe(before, message) : message);
   }
+  return byCrop;
+}
+
+/**
+ * The exact posterior over the tree household > crop > sowing > stage, by passing normal messages up to
+ * the household and back down: one pass, so linear in what was seen.
+ * @param byCrop what all sowings of each crop say together, as {@link messagesByCrop} gives it
+ */
+export function learn(byCrop: ReadonlyMap<string, Gaussian>): HouseholdBelief {
   const up = [...byCrop].map(([cropKey, own]) => ({
     cropKey,
     own,

@@ -15,6 +15,7 @@ import { addHousehold, memberNamed, type Household } from '../households/househo
 import { addPlace } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
 import { addEvents } from '../sowings/events.ts';
+import { listLearned } from '../sowings/learned.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { growerFollows, natureOf } from './growerFollows.ts';
@@ -49,10 +50,12 @@ export async function seedDemo(now: number): Promise<string> {
     for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
     for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
     await fillCupboard(tx, household.id, now);
-    const grow = (story: Story, ended: boolean) =>
-      growStory(tx, { household, facts, members, chance, now, story, ended });
-    for (const story of PAST) await grow(story, true);
-    for (const story of UNDER_WAY) await grow(story, false);
+    for (const story of PAST)
+      await growStory(tx, { household, facts, members, chance, now, story, ended: true });
+    // What stands now is forecast with what the ten weeks before have taught.
+    const learned = { ...facts, learned: await listLearned(tx) };
+    for (const story of UNDER_WAY)
+      await growStory(tx, { household, facts: learned, members, chance, now, story, ended: false });
     for (const story of TONIGHT)
       await prepareTonight(tx, { household, facts, members, chance, now, story, ended: false });
     await countContainers(tx);
@@ -96,7 +99,7 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
     at: soak.soakStart ?? soak.sowAt,
     containerId: chance.id()
   });
-  await addEvents(tx, household.id, setup.id, events);
+  await addEvents(tx, household.id, setup.id, events, facts);
 }
 
 /** When it must have been started for its window to open when the story says. */

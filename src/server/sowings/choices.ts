@@ -7,6 +7,8 @@ import { READY_METHODS } from '../../core/methods/ready.ts';
 import { listLots } from '../cupboard/lots.ts';
 import { listMedia } from '../cupboard/media.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
+import type { Learned } from '../../core/window/learned.ts';
+import { listLearned } from './learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { listMethods } from '../methods/methods.ts';
 
@@ -16,17 +18,19 @@ export interface Choices {
   methods: Method[];
   lots: LotStock[];
   media: KeptMedium[];
+  learned: Learned;
 }
 
 /** The choices of the transaction's household. */
 export async function listChoices(tx: Tx): Promise<Choices> {
-  const [ownCrops, own, lots, media] = await Promise.all([
+  const [ownCrops, own, lots, media, learned] = await Promise.all([
     ownCropsOf(tx),
     listMethods(tx),
     listLots(tx),
-    listMedia(tx)
+    listMedia(tx),
+    listLearned(tx)
   ]);
-  return { ownCrops, methods: [...READY_METHODS, ...own], lots, media };
+  return { ownCrops, methods: [...READY_METHODS, ...own], lots, media, learned };
 }
 
 /** The crop of a key, own figures first; undefined for a key nobody has. */

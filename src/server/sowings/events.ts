@@ -1,18 +1,22 @@
 import type { SowingEvent } from '../../core/events/event.ts';
-import { foldEvents } from '../../core/sowing/fold.ts';
+import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import { readLog } from '../../core/sowing/record.ts';
+import { messageOf } from '../../core/window/learned.ts';
 import type { Tx } from '../db/connection.ts';
+import { householdFacts } from '../households/facts.ts';
 import { findSowing } from './sowings.ts';
 
 /**
- * Adds events to a sowing and brings what is derived for finding it up to date. An event whose id is known
- * is left as it was, so that sending again is safe.
+ * Adds events to a sowing and brings what is derived from them up to date. An event whose id is known is
+ * left as it was, so that sending again is safe.
+ * @param facts of the household, where they are at hand already
  */
 export async function addEvents(
   tx: Tx,
   householdId: string,
   sowingId: string,
-  events: readonly SowingEvent[]
+  events: readonly SowingEvent[],
+  facts?: HouseholdFacts
 ): Promise<void> {
   const rows = events.map((event) => ({
     household_id: householdId,
@@ -25,13 +29,16 @@ export async function addEvents(
     body: event.body as never
   }));
   if (rows.length > 0) await tx`insert into events ${tx(rows)} on conflict (household_id, id) do nothing`;
-  await settle(tx, sowingId);
+  await settle(tx, sowingId, facts ?? (await householdFacts(tx)));
 }
 
-/** Writes down whether the sowing has ended, as its events say. */
-async function settle(tx: Tx, sowingId: string): Promise<void> {
+/** Writes down whether the sowing has ended, and what it says of its crop's pace, as its events say. */
+async function settle(tx: Tx, sowingId: string, facts: HouseholdFacts): Promise<void> {
   const record = await findSowing(tx, sowingId);
   if (!record) return;
-  const { endedAt } = foldEvents(readLog(record));
-  await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)} where id = ${sowingId}`;
+  const followed = follow(facts, record.setup, readLog(record), true);
+  const { endedAt } = followed.state;
+  const message = messageOf(followed);
+  await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)},
+    pace_mean = ${message?.mean ?? null}, pace_variance = ${message?.variance ?? null} where id = ${sowingId}`;
 }

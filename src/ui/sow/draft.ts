@@ -15,6 +15,7 @@ import { plan, type Plan } from '$core/plan/plan.ts';
 import { protocolOfPlan } from '$core/protocol/ofPlan.ts';
 import type { Step } from '$core/protocol/step.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
+import { learnedBelief, type Learned } from '$core/window/learned.ts';
 import type { Rhythm } from '$core/time/rhythm.ts';
 
 /** One crop of a draft, with the lot its seed comes from and its share as typed. */
@@ -54,6 +55,7 @@ export interface DraftContext {
   methods: readonly Method[];
   ownCrops: readonly Crop[];
   lots: readonly LotStock[];
+  learned: Learned;
   rhythm: Rhythm;
   latitudeDeg: number;
   now: number;
@@ -154,7 +156,8 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
       crop,
       areaShare: 1 / crops.length,
       seedsPerCm2: density(crop),
-      germinationPct: germinationOf(draft.parts[index]!)
+      germinationPct: germinationOf(draft.parts[index]!),
+      belief: learnedBelief(context.learned, crop)
     }));
     const plans = planHalves(common, halves, draft.kind === 'halves' && draft.staggered);
     return {
@@ -180,7 +183,13 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   );
   const crop = blend(crops.map((one, index) => ({ crop: one, areaShare: shares[index]! })));
   const seedsPerCm2 = density(crop);
-  const planned = plan({ ...common, crop, seedsPerCm2, germinationPct: typed });
+  const planned = plan({
+    ...common,
+    crop,
+    seedsPerCm2,
+    germinationPct: typed,
+    belief: learnedBelief(context.learned, crop)
+  });
   const seeds = mixParts(
     crops.map((one, index) => ({
       crop: one,

@@ -1,4 +1,5 @@
 import { inHousehold } from '$server/db/connection.ts';
+import { listLearned } from '$server/sowings/learned.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listLots } from '$server/cupboard/lots.ts';
 import { listMedia } from '$server/cupboard/media.ts';
@@ -11,14 +12,15 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household } = locals.session!;
   return inHousehold(household.id, async (tx) => {
-    const [records, places, ownCrops, lots, media, members] = await Promise.all([
+    const [records, places, ownCrops, lots, media, members, learned] = await Promise.all([
       listUnderWay(tx),
       listPlaces(tx),
       ownCropsOf(tx),
       listLots(tx),
       listMedia(tx),
-      memberNames(tx)
+      memberNames(tx),
+      listLearned(tx)
     ]);
-    return { records, places, ownCrops, lots, media, members, now: householdNow(household) };
+    return { records, places, ownCrops, lots, media, members, learned, now: householdNow(household) };
   });
 };

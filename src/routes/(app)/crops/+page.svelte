@@ -4,6 +4,8 @@
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
+  import { lessonOf } from '$core/window/learned.ts';
+  import { lessonShort } from '$ui/words/lesson.ts';
   import { cropSpan } from '$ui/words/cropWords.ts';
   import type { PageData } from './$types';
 
@@ -11,6 +13,14 @@
   let words = $state('');
   const crops = $derived(withOwnCrops(data.own));
   const own = $derived(new Set(data.own.map(({ key }) => key)));
+  const lessons = $derived(
+    new Map(
+      crops.flatMap((crop) => {
+        const lesson = lessonOf(data.learned, crop);
+        return lesson ? [[crop.key, lessonShort(lesson)] as const] : [];
+      })
+    )
+  );
   const found = $derived(searchCrops(words, crops));
 </script>
 
@@ -43,6 +53,7 @@
         <strong>{crop.name}</strong>
         <em class="soft small">{crop.botanicalName}</em>
         <span class="small">{cropSpan(crop)}</span>
+        {#if lessons.has(crop.key)}<span class="small soft lesson">{lessons.get(crop.key)}</span>{/if}
         {#if own.has(crop.key)}<span class="small soft">your own figures</span>{/if}
       </a>
     </li>

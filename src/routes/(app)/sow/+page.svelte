@@ -85,6 +85,7 @@
     methods: data.methods,
     ownCrops: data.ownCrops,
     lots: data.lots,
+    learned: data.learned,
     rhythm: rhythmOf(data.household),
     latitudeDeg: data.household.latitudeDeg,
     now: data.now

@@ -9,6 +9,7 @@ import { mixParts } from '$core/mix/parts.ts';
 import { plan, type Aim } from '$core/plan/plan.ts';
 import { aimOf } from '$core/plan/aim.ts';
 import { rhythmOf } from '$core/sowing/householdFacts.ts';
+import { learnedBelief } from '$core/window/learned.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { addPlace, listPlaces } from '$server/households/places.ts';
@@ -71,6 +72,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       aim,
       rhythm,
       latitudeDeg: household.latitudeDeg,
+      belief: learnedBelief(choices.learned, crop),
       now
     });
     if (planned.earliestAt !== null)

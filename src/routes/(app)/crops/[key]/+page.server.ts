@@ -2,12 +2,15 @@ import { error } from '@sveltejs/kit';
 import { findCrop } from '$core/crops/library.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { listOwnCrops } from '$server/crops/ownCrops.ts';
+import { listLearned } from '$server/sowings/learned.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const own = await inHousehold(locals.session!.household.id, (tx) => listOwnCrops(tx));
+  const [own, learned] = await inHousehold(locals.session!.household.id, (tx) =>
+    Promise.all([listOwnCrops(tx), listLearned(tx)])
+  );
   const kept = own.find(({ crop }) => crop.key === params.key) ?? null;
   const crop = kept?.crop ?? findCrop(params.key);
   if (!crop) error(404, 'There is no such crop in the library.');
-  return { crop, own: kept !== null, book: findCrop(kept?.basedOn ?? params.key) ?? null };
+  return { crop, learned, own: kept !== null, book: findCrop(kept?.basedOn ?? params.key) ?? null };
 };

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { cropPicture } from '$core/picture/cropPicture.ts';
+  import { lessonOf } from '$core/window/learned.ts';
+  import { lessonWords } from '$ui/words/lesson.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
@@ -10,6 +12,7 @@
 
   let { data }: { data: PageData } = $props();
   const crop = $derived(data.crop);
+  const lesson = $derived(lessonOf(data.learned, crop));
   const picture = $derived(cropPicture(crop));
   const caution = $derived(edibleNote(crop));
 </script>
@@ -22,6 +25,7 @@
     <h1>{crop.name}</h1>
     <p class="soft"><em>{crop.botanicalName}</em> · {crop.family}</p>
     {#if crop.note}<p>{crop.note}</p>{/if}
+    {#if lesson}<p class="lesson">{lessonWords(crop.name, lesson)}</p>{/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
     {#if data.own}<p class="small soft">
         Your own figures{data.book && data.book.key !== crop.key

@@ -29,7 +29,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data.places, data.ownCrops));
+  const facts = $derived(factsOf(data.household, data.places, data.ownCrops, data.learned));
   const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(

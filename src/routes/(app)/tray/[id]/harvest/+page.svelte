@@ -21,8 +21,10 @@
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
   const followed = $derived(
-    followAll([data.record], factsOf(data.household, data.places, data.ownCrops), (id, events) =>
-      journal.with(id, events)
+    followAll(
+      [data.record],
+      factsOf(data.household, data.places, data.ownCrops, data.learned),
+      (id, events) => journal.with(id, events)
     )[0]!
   );
   const { crop, setup, state: sowing } = $derived(followed);

@@ -1,0 +1,75 @@
+import type { Crop } from '../crops/crop.ts';
+import type { Followed } from '../sowing/follow.ts';
+import { evidenceOf } from './evidence.ts';
+import { observe, type Gaussian } from './gaussian.ts';
+import { beliefFor, learn, sowingMessage } from './learn.ts';
+
+/** What a household has seen of its crops' pace, small enough to go with every page. */
+export interface Learned {
+  /** Sowings that ended, put together by crop. */
+  ended: readonly CropLearned[];
+  /** Those under way, one by one, so that none is told what it said itself. */
+  underWay: readonly { sowingId: string; cropKey: string; message: Gaussian }[];
+}
+
+export interface CropLearned {
+  cropKey: string;
+  /** All its sowings as one observation of H + h. */
+  message: Gaussian;
+  /** How many sowings that is. */
+  trays: number;
+}
+
+/**
+ * What one sowing says of its household's pace with its crop, as one observation of H + h; null while none
+ * of its cues has been seen. Only cues that were looked for count: a forgotten harvest says nothing of when
+ * the window opened.
+ */
+export function messageOf({ crop, state, forecast }: Followed): Gaussian | null {
+  const marks = state.seen.flatMap((seen) => evidenceOf(crop, forecast.clock, seen) ?? []);
+  return sowingMessage({ cropKey: crop.key, durationCv: crop.durationCv, marks });
+}
+
+/** What the household believes of H + h for a crop, leaving out what one sowing said itself. */
+export function learnedBelief(learned: Learned | undefined, crop: Crop, without?: string): Gaussian {
+  const byCrop = new Map<string, Gaussian>();
+  const add = (cropKey: string, message: Gaussian) => {
+    const before = byCrop.get(cropKey);
+    byCrop.set(cropKey, before ? observe(before, message) : message);
+  };
+  for (const { cropKey, message } of learned?.ended ?? []) add(cropKey, message);
+  for (const { sowingId, cropKey, message } of learned?.underWay ?? [])
+    if (sowingId !== without) add(cropKey, message);
+  return beliefFor(learn(byCrop), crop.key);
+}
+
+/** What a household has learned of one crop, for people. */
+export interface Lesson {
+  cropKey: string;
+  /** How much longer it takes here than the book says, as a share: 0.08 is 8 % slower. */
+  slower: number;
+  /** 80 % range of that. */
+  low: number;
+  high: number;
+  trays: number;
+}
+
+/** 90th percentile of the standard normal. */
+const Z80 = 1.2815515655446004;
+
+/** What was learned of a crop; null where none of its trays has said anything yet. */
+export function lessonOf(learned: Learned, crop: Crop): Lesson | null {
+  const trays =
+    (learned.ended.find(({ cropKey }) => cropKey === crop.key)?.trays ?? 0) +
+    learned.underWay.filter(({ cropKey }) => cropKey === crop.key).length;
+  if (trays === 0) return null;
+  const { mean, variance } = learnedBelief(learned, crop);
+  const sd = Math.sqrt(variance);
+  return {
+    cropKey: crop.key,
+    slower: Math.exp(mean) - 1,
+    low: Math.exp(mean - Z80 * sd) - 1,
+    high: Math.exp(mean + Z80 * sd) - 1,
+    trays
+  };
+}

@@ -1,0 +1,16 @@
+import type { HouseholdFacts } from '../../core/sowing/follow.ts';
+import { factsOf } from '../../core/sowing/householdFacts.ts';
+import { ownCropsOf } from '../crops/ownCrops.ts';
+import type { Tx } from '../db/connection.ts';
+import { householdOf, type HouseholdRow } from './household.ts';
+import { listPlaces } from './places.ts';
+
+/** What the core must know of the transaction's household to follow its sowings, but for what it learned. */
+export async function householdFacts(tx: Tx): Promise<HouseholdFacts> {
+  const [rows, places, ownCrops] = await Promise.all([
+    tx<HouseholdRow[]>`select * from households where household_id = current_household()`,
+    listPlaces(tx),
+    ownCropsOf(tx)
+  ]);
+  return factsOf(householdOf(rows[0]!), places, ownCrops);
+}

@@ -1,0 +1,93 @@
+import { randomUUID } from 'node:crypto';
+import { expect } from 'chai';
+import { cropOf } from '../../src/core/crops/library.ts';
+import type { SowingEvent } from '../../src/core/events/event.ts';
+import { learnedBelief, messageOf } from '../../src/core/window/learned.ts';
+import { learn, beliefFor } from '../../src/core/window/learn.ts';
+import { observe } from '../../src/core/window/gaussian.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
+import { inHousehold } from '../../src/server/db/connection.ts';
+import { householdFacts } from '../../src/server/households/facts.ts';
+import { addEvents } from '../../src/server/sowings/events.ts';
+import { listLearned } from '../../src/server/sowings/learned.ts';
+import { addSowing } from '../../src/server/sowings/sowings.ts';
+import { freshDatabase } from '../support/database.ts';
+import { event, radishTray, SOWN } from '../support/household.ts';
+import { household } from '../support/settings.ts';
+
+describe('what is kept of what trays taught', () => {
+  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let home: { id: string; placeId: string };
+  before(async () => {
+    database = await freshDatabase();
+    home = await household('Upstairs');
+  });
+  after(() => database.drop());
+
+  const made = (hours: number, body: SowingEvent['body']): SowingEvent => ({
+    ...event(hours, body),
+    id: randomUUID()
+  });
+  const opened = (day: number): SowingEvent[] => [
+    made(0, { type: 'sown', waterG: 300 }),
+    made(day * 24 - 6, { type: 'looked', cue: 'windowOpen', reached: false }),
+    made(day * 24 + 6, { type: 'looked', cue: 'windowOpen', reached: true })
+  ];
+  const grow = async (cropKey: string, events: SowingEvent[], mix = false): Promise<string> => {
+    const id = randomUUID();
+    const setup = radishTray({
+      id,
+      cropKey,
+      placeId: home.placeId,
+      mix: mix
+        ? [
+            { cropKey, areaShare: 0.5, seedG: 5, lotId: null },
+            { cropKey: 'kale', areaShare: 0.5, seedG: 3, lotId: null }
+          ]
+        : null
+    });
+    await inHousehold(home.id, async (tx) => {
+      await addSowing(tx, home.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() });
+      await addEvents(tx, home.id, id, events);
+    });
+    return id;
+  };
+  const learned = () => inHousehold(home.id, listLearned);
+  const cut = made(12 * 24, { type: 'cut', grossG: 300, tareG: 200, share: 1, last: true });
+
+  it('is the product of all trays of a crop, whether they have ended or not', async () => {
+    await grow('radish', [...opened(7), { ...cut, id: randomUUID() }]);
+    await grow('radish', [...opened(8), { ...cut, id: randomUUID() }]);
+    const standing = await grow('radish', opened(7.5));
+    await grow('pea', [made(0, { type: 'sown', waterG: 300 })]);
+    const kept = await learned();
+    expect(kept.ended.map(({ cropKey, trays }) => [cropKey, trays])).to.deep.equal([['radish', 2]]);
+    expect(kept.underWay.map(({ sowingId }) => sowingId)).to.deep.equal([standing]);
+    const facts = await inHousehold(home.id, householdFacts);
+    const message = (day: number) =>
+      messageOf(follow(facts, radishTray({ placeId: home.placeId }), opened(day), true))!;
+    const all = [message(8), message(7.5)].reduce(observe, message(7));
+    const truth = beliefFor(learn(new Map([['radish', all]])), 'radish');
+    const belief = learnedBelief(kept, cropOf('radish'));
+    expect(belief.mean).to.be.closeTo(truth.mean, 1e-9);
+    expect(belief.variance).to.be.closeTo(truth.variance, 1e-9);
+  });
+
+  it('leaves out blended seed, and forgets what was taken back', async () => {
+    const before = await learned();
+    await grow('sunflower', opened(9), true);
+    expect(await learned()).to.deep.equal(before);
+    const events = opened(9);
+    const id = await grow('kale', events);
+    expect((await learned()).underWay.some(({ sowingId }) => sowingId === id)).to.equal(true);
+    await inHousehold(home.id, (tx) =>
+      addEvents(tx, home.id, id, [made(300, { type: 'undone', eventId: events[2]!.id })])
+    );
+    expect((await learned()).underWay.some(({ sowingId }) => sowingId === id)).to.equal(false);
+  });
+
+  it('is seen by its own household alone', async () => {
+    const other = await household('Downstairs');
+    expect(await inHousehold(other.id, listLearned)).to.deep.equal({ ended: [], underWay: [] });
+  });
+});
