@@ -97,12 +97,11 @@ async function serverTimes(): Promise<void> {
   }
 }
 
-/** The demo has eight trays under way: four copies more, with all that happened to them. */
+/** Copies trays of the demo, with all that happened to them, until twelve are under way. */
 async function fillToTwelve(householdId: string): Promise<void> {
   await inHousehold(householdId, async (tx) => {
-    const rows = await tx<
-      { id: string }[]
-    >`select id from sowings where ended_at is null order by id limit 4`;
+    const standing = await tx<{ id: string }[]>`select id from sowings where ended_at is null order by id`;
+    const rows = standing.slice(0, Math.max(0, 12 - standing.length));
     for (const { id } of rows) {
       const copy = randomUUID();
       await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,

@@ -62,8 +62,10 @@
   {@render children()}
 </Shell>
 <UndoBar />
-<SignInAgain
-  household={data.household.name}
-  member={data.member.name}
-  onsignedin={() => void invalidateAll()}
-/>
+{#if journal.signedOut}
+  <SignInAgain
+    household={data.household.name}
+    member={data.member.name}
+    onsignedin={() => void invalidateAll()}
+  />
+{/if}

@@ -2,7 +2,8 @@ import type { Place, PlaceLight } from '../../core/clock/place.ts';
 import type { Aspect } from '../../core/clock/light.ts';
 import type { Tx } from '../db/connection.ts';
 
-interface PlaceRow {
+/** Columns of `places` as the database gives them. */
+export interface PlaceRow {
   id: string;
   name: string;
   light_kind: 'lamp' | 'sill';
@@ -16,7 +17,8 @@ interface PlaceRow {
   moving_air: boolean;
 }
 
-function placeOf(row: PlaceRow): Place {
+/** A place from its row. */
+export function placeOf(row: PlaceRow): Place {
   const light: PlaceLight =
     row.light_kind === 'lamp'
       ? { kind: 'lamp', ppfd: row.lamp_ppfd!, hours: row.lamp_hours! }

@@ -1,10 +1,8 @@
 import { inHousehold } from '$server/db/connection.ts';
-import { listLearned } from '$server/sowings/learned.ts';
-import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listLots } from '$server/cupboard/lots.ts';
 import { listMedia } from '$server/cupboard/media.ts';
-import { householdNow, memberNames } from '$server/households/household.ts';
-import { listPlaces } from '$server/households/places.ts';
+import { readBook } from '$server/households/book.ts';
+import { householdNow } from '$server/households/household.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
 import type { PageServerLoad } from './$types';
 
@@ -12,15 +10,12 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household } = locals.session!;
   return inHousehold(household.id, async (tx) => {
-    const [records, places, ownCrops, lots, media, members, learned] = await Promise.all([
+    const [records, book, lots, media] = await Promise.all([
       listUnderWay(tx),
-      listPlaces(tx),
-      ownCropsOf(tx),
+      readBook(tx),
       listLots(tx),
-      listMedia(tx),
-      memberNames(tx),
-      listLearned(tx)
+      listMedia(tx)
     ]);
-    return { records, places, ownCrops, lots, media, members, learned, now: householdNow(household) };
+    return { ...book, records, lots, media, now: householdNow(household) };
   });
 };

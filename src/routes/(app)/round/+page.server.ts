@@ -1,8 +1,6 @@
 import { inHousehold } from '$server/db/connection.ts';
-import { householdNow, memberNames } from '$server/households/household.ts';
-import { listLearned } from '$server/sowings/learned.ts';
-import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { listPlaces } from '$server/households/places.ts';
+import { readBook } from '$server/households/book.ts';
+import { householdNow } from '$server/households/household.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
 import type { PageServerLoad } from './$types';
 
@@ -10,13 +8,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household } = locals.session!;
   return inHousehold(household.id, async (tx) => {
-    const [records, places, members, ownCrops, learned] = await Promise.all([
-      listUnderWay(tx),
-      listPlaces(tx),
-      memberNames(tx),
-      ownCropsOf(tx),
-      listLearned(tx)
-    ]);
-    return { records, places, members, ownCrops, learned, now: householdNow(household) };
+    const [records, book] = await Promise.all([listUnderWay(tx), readBook(tx)]);
+    return { ...book, records, now: householdNow(household) };
   });
 };

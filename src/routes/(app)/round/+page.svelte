@@ -56,7 +56,7 @@
             : `${today.open} of ${today.stops.length} trays ask for something`}
     </p>
   </div>
-  <Button href="/sow">New sowing</Button>
+  <a class="bx--btn bx--btn--primary" href="/sow">New sowing</a>
 </header>
 
 {#if data.records.length === 0}

@@ -1,9 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { inHousehold } from '$server/db/connection.ts';
-import { householdNow, memberNames } from '$server/households/household.ts';
-import { listLearned } from '$server/sowings/learned.ts';
-import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { listPlaces } from '$server/households/places.ts';
+import { readBook } from '$server/households/book.ts';
+import { householdNow } from '$server/households/household.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
 import type { LayoutServerLoad } from './$types';
 
@@ -14,14 +12,8 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   const { household } = locals.session!;
   const found = UUID.test(params.id)
     ? await inHousehold(household.id, async (tx) => {
-        const [record, places, members, ownCrops, learned] = await Promise.all([
-          findSowing(tx, params.id),
-          listPlaces(tx),
-          memberNames(tx),
-          ownCropsOf(tx),
-          listLearned(tx)
-        ]);
-        return record && { record, places, members, ownCrops, learned, now: householdNow(household) };
+        const [record, book] = await Promise.all([findSowing(tx, params.id), readBook(tx)]);
+        return record && { ...book, record, now: householdNow(household) };
       })
     : null;
   // The same answer for a tray that never was and for another household's.
