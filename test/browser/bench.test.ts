@@ -11,13 +11,13 @@ import {
   type Stage
 } from '../support/browser.ts';
 
-describe('the bench', function () {
+describe('the sheet of the bench', function () {
   this.timeout(180_000);
   let stage: Stage;
-  beforeEach(async () => {
+  before(async () => {
     stage = await setStage(true);
   });
-  afterEach(() => stage.close());
+  after(() => stage.close());
 
   const timers = (page: Page) => page.getByRole('region', { name: 'Timers' });
   /** Touches a line of the sheet and waits until it stands as done. */
@@ -26,6 +26,26 @@ describe('the bench', function () {
     await page.getByRole('button', { name }).click();
     await line.getByRole('button', { name: /^Undo/ }).waitFor();
   };
+
+  it('prints on one page', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/bench');
+    const pdf = await page.pdf({ format: 'A4' });
+    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).to.have.length(1);
+  });
+
+  it('takes a tick back, and shows what others ticked', async () => {
+    const [mine, theirs] = [await stage.page(), await stage.page()];
+    await open(mine, stage, '/bench');
+    await tick(mine, /^Fill Radish/);
+    await open(theirs, stage, '/bench');
+    const line = theirs
+      .getByRole('listitem')
+      .filter({ has: theirs.getByRole('button', { name: /^Fill Radish/ }) });
+    await line.getByRole('button', { name: /^Undo/ }).click();
+    await line.getByRole('button', { name: /^Undo/ }).waitFor({ state: 'detached' });
+    expect(await theirs.getByRole('button', { name: /^Fill Radish/ }).isEnabled()).to.equal(true);
+  });
 
   it('prepares three sowings from one sheet, with timers that outlive a reload', async () => {
     const page = await stage.page(PHONE);
@@ -86,25 +106,31 @@ describe('the bench', function () {
       .click();
     await timers(other).waitFor({ state: 'detached' });
   });
+});
 
-  it('takes a tick back, and shows what others ticked', async () => {
-    const [mine, theirs] = [await stage.page(), await stage.page()];
-    await open(mine, stage, '/bench');
-    await tick(mine, /^Fill Radish/);
-    await open(theirs, stage, '/bench');
-    const line = theirs
-      .getByRole('listitem')
-      .filter({ has: theirs.getByRole('button', { name: /^Fill Radish/ }) });
-    await line.getByRole('button', { name: /^Undo/ }).click();
-    await line.getByRole('button', { name: /^Undo/ }).waitFor({ state: 'detached' });
-    expect(await theirs.getByRole('button', { name: /^Fill Radish/ }).isEnabled()).to.equal(true);
+describe('what the bench works with', function () {
+  this.timeout(180_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
   });
+  after(() => stage.close());
 
-  it('prints on one page', async () => {
+  it('keeps containers and media', async () => {
     const page = await stage.page();
-    await open(page, stage, '/bench');
-    const pdf = await page.pdf({ format: 'A4' });
-    expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).to.have.length(1);
+    await open(page, stage, '/bench/cupboard');
+    await page.getByRole('link', { name: /Blue tray/ }).click();
+    await page.getByLabel('How many there are').fill('8');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('4 free').waitFor();
+    await page.getByRole('link', { name: 'Add a medium' }).click();
+    await page.getByLabel('What you call it').fill('Cellar mix');
+    await page.getByLabel('Mixed of, if it is mixed').fill('3, 4');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Write each part with its number').waitFor();
+    await page.getByLabel('Mixed of, if it is mixed').fill('2 coir + 1 sand');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('2 coir, 1 sand').waitFor();
   });
 
   it('has calculators that work both ways, keep what was typed in their address, and refuse what harms', async () => {
@@ -190,23 +216,6 @@ describe('the bench', function () {
     await page.waitForURL('**/round');
     await open(page, stage, '/bench/cupboard');
     await row.getByText('empty').waitFor();
-  });
-
-  it('keeps containers and media', async () => {
-    const page = await stage.page();
-    await open(page, stage, '/bench/cupboard');
-    await page.getByRole('link', { name: /Blue tray/ }).click();
-    await page.getByLabel('How many there are').fill('8');
-    await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('4 free').waitFor();
-    await page.getByRole('link', { name: 'Add a medium' }).click();
-    await page.getByLabel('What you call it').fill('Cellar mix');
-    await page.getByLabel('Mixed of, if it is mixed').fill('3, 4');
-    await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('Write each part with its number').waitFor();
-    await page.getByLabel('Mixed of, if it is mixed').fill('2 coir + 1 sand');
-    await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('2 coir, 1 sand').waitFor();
   });
 
   it('makes methods of one’s own, and shows at once what a choice changes', async () => {

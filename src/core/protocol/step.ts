@@ -5,8 +5,8 @@ import type { DisinfectRule } from '../prepare/rule.ts';
 import type { Jar } from '../soak/jar.ts';
 import type { Millis } from '../time/zone.ts';
 
-/** The steps of a protocol in the order of the hands. */
-export const STEP_KINDS = [
+/** Steps done on the bench, each ticked by itself. Soaking, draining and sowing have events of their own. */
+export const BENCH_STEPS = [
   'weigh',
   'rinse',
   'disinfect',
@@ -18,7 +18,13 @@ export const STEP_KINDS = [
   'sow',
   'cover',
   'mist',
-  'press',
+  'press'
+] as const;
+export type BenchStep = (typeof BENCH_STEPS)[number];
+
+/** The steps of a protocol in the order of the hands. */
+export const STEP_KINDS = [
+  ...BENCH_STEPS,
   'uncover',
   'light',
   'feed',
@@ -79,23 +85,6 @@ export interface Step {
   from: Millis;
   until: Millis;
 }
-
-/** Steps done on the bench, each ticked by itself. Soaking, draining and sowing have events of their own. */
-export const BENCH_STEPS = [
-  'weigh',
-  'rinse',
-  'disinfect',
-  'rinse-off',
-  'soak',
-  'drain',
-  'fill',
-  'damp',
-  'sow',
-  'cover',
-  'mist',
-  'press'
-] as const satisfies readonly StepKind[];
-export type BenchStep = (typeof BENCH_STEPS)[number];
 
 export const isBenchStep = (kind: StepKind): kind is BenchStep =>
   (BENCH_STEPS as readonly StepKind[]).includes(kind);

@@ -2,13 +2,13 @@
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
   import { enhance } from '$app/forms';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import Front from '$ui/shell/Front.svelte';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
-  const kept = (field: string): string => form?.kept[field] ?? '';
+  const { wrong, kept } = formAnswers(() => form);
 
   let zone = $state('');
   let units = $state('metric');

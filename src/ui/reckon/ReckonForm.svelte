@@ -160,12 +160,6 @@
     font-size: 1.1rem;
     font-weight: 560;
   }
-  .warn {
-    padding: 0.6rem 0.9rem;
-    border-left: 5px solid var(--alarm);
-    background: var(--alarm-soft);
-    border-radius: 0 8px 8px 0;
-  }
   dl {
     margin: 0;
   }

@@ -108,12 +108,6 @@
   .day {
     font-size: 9px;
   }
-  .warn {
-    padding: 0.4rem 0.75rem;
-    border-left: 5px solid var(--alarm);
-    background: var(--alarm-soft);
-    border-radius: 0 8px 8px 0;
-  }
   .stagger {
     display: flex;
     gap: 0.6rem;

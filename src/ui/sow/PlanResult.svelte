@@ -145,7 +145,7 @@
     />
   {/if}
   <Changes {steps} {now} {reading} {on} />
-  <details class="protocol">
+  <details class="unfold">
     <summary>Every step, with its amount and day</summary>
     <StepList {steps} {now} {reading} {on} />
   </details>
@@ -155,20 +155,6 @@
 <style>
   .stack {
     gap: 0.6rem;
-  }
-  .warn {
-    padding: 0.6rem 0.9rem;
-    border-left: 5px solid var(--alarm);
-    background: var(--alarm-soft);
-    border-radius: 0 8px 8px 0;
-  }
-  .protocol summary {
-    cursor: pointer;
-    min-height: 2.75rem;
-    display: flex;
-    align-items: center;
-    color: var(--beet);
-    text-decoration: underline;
   }
   .window {
     font-size: 1.15rem;

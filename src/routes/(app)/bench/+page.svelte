@@ -26,7 +26,7 @@
 <svelte:head><title>Bench · Brote</title></svelte:head>
 
 <BenchTabs />
-<header class="head">
+<header class="page-head">
   <div>
     <h1>Preparing</h1>
     <p class="soft">
@@ -86,14 +86,6 @@
 {/if}
 
 <style>
-  .head {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.75rem;
-    justify-content: space-between;
-    align-items: center;
-    margin-bottom: 0.75rem;
-  }
   .starts {
     list-style: none;
     margin: 0 0 1rem;
@@ -108,7 +100,6 @@
     .acts {
       display: none;
     }
-    .head,
     .starts {
       margin: 0 0 0.25rem;
     }

@@ -43,7 +43,7 @@
   ><title>{page.hydrated && today.open > 0 ? `(${today.open}) ` : ''}Round · Brote</title></svelte:head
 >
 
-<header class="head">
+<header class="page-head">
   <div>
     <h1>Round of {clockTime(round.at, reading)}</h1>
     <p class="soft">
@@ -91,13 +91,6 @@
 {/if}
 
 <style>
-  .head {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.75rem;
-    justify-content: space-between;
-    align-items: center;
-  }
   .above {
     list-style: none;
     display: flex;

@@ -337,7 +337,7 @@
       />
     {/if}
 
-    <details class="more">
+    <details class="unfold">
       <summary>Medium, method, density, own figures</summary>
       <div class="stack">
         <Select
@@ -360,7 +360,7 @@
         >
           {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
         </Select>
-        <details class="more">
+        <details class="unfold">
           <summary>Do this sowing differently</summary>
           <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} />
         </details>
@@ -449,14 +449,6 @@
     grid-template-columns: repeat(auto-fit, minmax(7.5rem, 1fr));
     gap: 0.75rem;
     align-items: start;
-  }
-  .more summary {
-    cursor: pointer;
-    min-height: 2.75rem;
-    display: flex;
-    align-items: center;
-    color: var(--beet);
-    text-decoration: underline;
   }
   .failed {
     color: var(--alarm);

@@ -145,7 +145,7 @@
       : [{ name: 'Expected', bands: bandsOfSowing(followed) }]}
   />
   {#if sowing.stage !== 'ended'}
-    <details class="steps">
+    <details class="unfold">
       <summary>Every step, with its amount and day</summary>
       <StepList
         steps={protocolOf(followed, facts.ownCrops)}
@@ -232,14 +232,6 @@
 </div>
 
 <style>
-  .steps summary {
-    cursor: pointer;
-    min-height: 2.75rem;
-    display: flex;
-    align-items: center;
-    color: var(--beet);
-    text-decoration: underline;
-  }
   .head {
     margin: 0.25rem 0 0.75rem;
   }

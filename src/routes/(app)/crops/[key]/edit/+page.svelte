@@ -10,14 +10,13 @@
   import { goto } from '$app/navigation';
   import { edibleNote } from '$ui/words/edibleNote.ts';
   import Caution from '$ui/shell/Caution.svelte';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const crop = $derived<Crop>(data.crop);
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
-  const kept = (field: string, otherwise: string | number): string =>
-    form?.kept?.[field] ?? String(otherwise);
+  const { wrong, kept } = formAnswers(() => form);
   let name = $state(untrack(() => kept('name', data.crop.name)));
   let botanical = $state(untrack(() => kept('botanicalName', data.crop.botanicalName)));
   const refused = $derived(refusedWhy(name, botanical));

@@ -1,34 +1,31 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { enhance } from '$app/forms';
   import { areaCm2 } from '$core/containers/container.ts';
   import { figure, length } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
+  import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { container } = $derived(data);
   const units = $derived(data.household.units);
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
-  const kept = (field: string, otherwise: string | number | null | undefined): string =>
-    form?.kept?.[field] ?? (otherwise === null || otherwise === undefined ? '' : String(otherwise));
+  const { wrong, kept } = formAnswers(() => form);
   let drains = $state<'yes' | 'no'>(untrack(() => (data.container.drains ? 'yes' : 'no')));
 </script>
 
-<svelte:head><title>{container.name} · Brote</title></svelte:head>
+{#snippet lead()}
+  <p class="soft">
+    {length(container.lengthCm, units)}{container.shape === 'round'
+      ? ' across'
+      : ` × ${length(container.widthCm, units)}`}, {length(container.depthCm, units)} deep · {figure(
+      Math.round(areaCm2(container))
+    )} cm²{container.shape === 'cells' ? ` in ${container.cells} cells` : ''} · {container.inUse} in use
+  </p>
+{/snippet}
 
-<p class="small"><a href="/bench/cupboard">← Cupboard</a></p>
-<h1>{container.name}</h1>
-<p class="soft">
-  {length(container.lengthCm, units)}{container.shape === 'round'
-    ? ' across'
-    : ` × ${length(container.widthCm, units)}`}, {length(container.depthCm, units)} deep · {figure(
-    Math.round(areaCm2(container))
-  )} cm²{container.shape === 'cells' ? ` in ${container.cells} cells` : ''} · {container.inUse} in use
-</p>
-<form method="POST" action="?/save" class="stack" use:enhance novalidate>
+<KeepForm title={container.name} away="Put it away" {lead}>
   <Field name="name" label="What you call it" value={kept('name', container.name)} error={wrong('name')} />
   <Field
     name="owned"
@@ -65,16 +62,4 @@
     error={wrong('reservoirMl')}
     inputmode="decimal"
   />
-  <div class="row">
-    <Button type="submit">Save</Button>
-    <Button kind="ghost" href="/bench/cupboard">Not now</Button>
-    <button class="undo" formaction="?/retire">Put it away</button>
-  </div>
-</form>
-
-<style>
-  form {
-    max-width: 34rem;
-    margin-top: 1rem;
-  }
-</style>
+</KeepForm>

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { enhance } from '$app/forms';
   import { withOwnCrops } from '$core/crops/library.ts';
   import { leftG } from '$core/lots/lot.ts';
   import { germinationTest } from '$core/seed/germinationTest.ts';
   import { figure } from '$core/units/format.ts';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
+  import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$ui/words/cautions.ts';
@@ -14,9 +15,7 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { lot } = $derived(data);
   const id = untrack(() => data.lot?.id ?? data.newId);
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
-  const kept = (field: string, otherwise: string | number | null | undefined): string =>
-    form?.kept?.[field] ?? (otherwise === null || otherwise === undefined ? '' : String(otherwise));
+  const { wrong, kept } = formAnswers(() => form);
 
   let sprouted = $state(untrack(() => kept('sprouted', data.lot?.test?.sprouted)));
   let tested = $state(untrack(() => kept('tested', data.lot?.test?.tested)));
@@ -29,12 +28,13 @@
   });
 </script>
 
-<svelte:head><title>{lot ? 'Lot' : 'New lot'} · Brote</title></svelte:head>
+{#snippet lead()}<Caution>{CAUTIONS.seed}</Caution>{/snippet}
 
-<p class="small"><a href="/bench/cupboard">← Cupboard</a></p>
-<h1>{lot ? 'Lot of seed' : 'A new lot of seed'}</h1>
-<Caution>{CAUTIONS.seed}</Caution>
-<form method="POST" action="?/save" class="stack" use:enhance novalidate>
+<KeepForm
+  title={lot ? 'Lot of seed' : 'A new lot of seed'}
+  away={lot ? 'Put it away: it is used up' : null}
+  {lead}
+>
   <input type="hidden" name="id" value={id} />
   <Select
     name="cropKey"
@@ -126,18 +126,9 @@
     error={wrong('price')}
     inputmode="decimal"
   />
-  <div class="row">
-    <Button type="submit">Save</Button>
-    <Button kind="ghost" href="/bench/cupboard">Not now</Button>
-    {#if lot}<button class="undo" formaction="?/retire">Put it away: it is used up</button>{/if}
-  </div>
-</form>
+</KeepForm>
 
 <style>
-  form {
-    max-width: 34rem;
-    margin-top: 1rem;
-  }
   fieldset {
     border: 0;
     margin: 0;

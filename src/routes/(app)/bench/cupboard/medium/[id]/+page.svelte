@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { enhance } from '$app/forms';
   import { MEDIA } from '$core/medium/medium.ts';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
+  import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$ui/words/cautions.ts';
@@ -12,16 +13,10 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { medium } = $derived(data);
   const id = untrack(() => data.medium?.id ?? data.newId);
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
-  const kept = (field: string, otherwise: string | number | null | undefined): string =>
-    form?.kept?.[field] ?? (otherwise === null || otherwise === undefined ? '' : String(otherwise));
+  const { wrong, kept } = formAnswers(() => form);
 </script>
 
-<svelte:head><title>{medium ? 'Medium' : 'New medium'} · Brote</title></svelte:head>
-
-<p class="small"><a href="/bench/cupboard">← Cupboard</a></p>
-<h1>{medium ? 'Medium' : 'A new medium'}</h1>
-<form method="POST" action="?/save" class="stack" use:enhance novalidate>
+<KeepForm title={medium ? 'Medium' : 'A new medium'} away={medium ? 'Put it away: it is used up' : null}>
   <input type="hidden" name="id" value={id} />
   <Field
     name="name"
@@ -55,16 +50,4 @@
     inputmode="decimal"
   />
   <Caution>{CAUTIONS.dust}</Caution>
-  <div class="row">
-    <Button type="submit">Save</Button>
-    <Button kind="ghost" href="/bench/cupboard">Not now</Button>
-    {#if medium}<button class="undo" formaction="?/retire">Put it away: it is used up</button>{/if}
-  </div>
-</form>
-
-<style>
-  form {
-    max-width: 34rem;
-    margin-top: 1rem;
-  }
-</style>
+</KeepForm>

@@ -1,0 +1,45 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { Snippet } from 'svelte';
+  import { enhance } from '$app/forms';
+
+  interface Props {
+    title: string;
+    /** What putting it away is called; none for what is not kept yet. */
+    away: string | null;
+    /** What stands between the title and the form. */
+    lead?: Snippet;
+    children: Snippet;
+  }
+  let { title, away, lead, children }: Props = $props();
+  const BACK = '/bench/cupboard';
+</script>
+
+<svelte:head><title>{title} · Brote</title></svelte:head>
+
+<p class="small"><a href={BACK}>← Cupboard</a></p>
+<h1>{title}</h1>
+{@render lead?.()}
+<form
+  method="POST"
+  action="?/save"
+  class="stack"
+  use:enhance={() =>
+    ({ update }) =>
+      update({ reset: false })}
+  novalidate
+>
+  {@render children()}
+  <div class="row">
+    <Button type="submit">Save</Button>
+    <Button kind="ghost" href={BACK}>Not now</Button>
+    {#if away}<button class="undo" formaction="?/retire">{away}</button>{/if}
+  </div>
+</form>
+
+<style>
+  form {
+    max-width: 34rem;
+    margin-top: 1rem;
+  }
+</style>
