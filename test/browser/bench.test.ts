@@ -94,11 +94,26 @@ describe('the sheet of the bench', function () {
     await timers(page).getByText('Contact time').waitFor({ state: 'detached' });
     // A fresh browser knows the timers too: they follow from what was ticked.
     const other = await stage.page();
+    await other.addInitScript(() => {
+      const rung = { buzzes: 0, tones: 0 };
+      Object.assign(globalThis, { rung });
+      navigator.vibrate = () => ((rung.buzzes += 1), true);
+      const tone = AudioContext.prototype.createOscillator;
+      AudioContext.prototype.createOscillator = function (this: AudioContext) {
+        rung.tones += 1;
+        return tone.call(this);
+      };
+    });
     await open(other, stage, '/crops');
     await timers(other).getByText('Soak', { exact: true }).waitFor();
     await other.getByRole('button', { name: '+6 h' }).click();
     await timers(other).locator('.say', { hasText: 'Missed by' }).waitFor();
     await timers(other).locator('.say', { hasText: 'sow at once, a little thinner' }).waitFor();
+    // It rings, for the ear and the hand.
+    await other.waitForFunction(() => {
+      const { rung } = globalThis as unknown as { rung: { buzzes: number; tones: number } };
+      return rung.buzzes > 0 && rung.tones > 1;
+    });
     await timers(other).getByRole('button', { name: 'Quiet the bell' }).click();
     await timers(other).getByRole('button', { name: 'Quiet the bell' }).waitFor({ state: 'detached' });
     await timers(other)
@@ -179,6 +194,10 @@ describe('what the bench works with', function () {
     await page.getByText('Write a number').waitFor();
     await open(page, stage, '/bench/reckon/medium');
     await page.getByText('1.2 L coir + 400 mL compost + 400 mL perlite').waitFor();
+    await open(page, stage, '/bench/reckon/soak?crop=pea');
+    await page.getByText('Today 10:40 to 20:40').waitFor();
+    await page.getByLabel('Crop', { exact: true }).selectOption('basil');
+    await page.getByText('Never soak it: the seed coat turns to gel.').waitFor();
   });
 
   it('keeps lots, corrects sowings by their tests, and draws them down', async () => {

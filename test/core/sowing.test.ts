@@ -113,6 +113,15 @@ describe('following a sowing', () => {
     expect(() => follow(home, radishTray({ placeId: 'nowhere' }), [])).to.throw('place that does not exist');
   });
 
+  it('takes seed that was drained for soaked, ticked or not', () => {
+    const pea = radishTray({ cropKey: 'pea' });
+    const rooted = (...events: SowingEvent[]) =>
+      follow(home, pea, [...events, sown()]).forecast.marks.rooted.p50;
+    const [soaked, drained] = [event(-10, { type: 'soaked' }), event(-1, { type: 'drained' })];
+    expect(rooted(drained)).to.equal(rooted(soaked, drained));
+    expect(rooted()).to.be.above(rooted(drained) + 6 * HOUR);
+  });
+
   it('counts a soak from when it really began', () => {
     const setup = radishTray({
       cropKey: 'pea',

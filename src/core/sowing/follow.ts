@@ -64,7 +64,8 @@ export function follow(
       zone: household.rhythm.zone,
       latitudeDeg: household.latitudeDeg,
       sownAt,
-      unsoaked: state.sownAt !== null && state.soakedAt === null,
+      // Drained seed has been in water, whether somebody ticked that or not.
+      unsoaked: state.sownAt !== null && state.soakedAt === null && state.drainedAt === null,
       stays,
       lightFrom: sowing.path.lightFrom,
       domeDays: sowing.path.domeDays,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import { untrack } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
   import { replaceState } from '$app/navigation';
   import type { Crop } from '$core/crops/crop.ts';
   import { reckon, type Aside, type Reckoner } from '$core/reckon/reckoner.ts';
@@ -14,8 +14,10 @@
     units: Units;
     /** What the address says: quantities as typed, oldest first. */
     params: readonly (readonly [string, string])[];
+    /** What else is to be said of the crop chosen. */
+    beside?: Snippet<[Crop]>;
   }
-  let { reckoner, crops, units, params }: Props = $props();
+  let { reckoner, crops, units, params, beside }: Props = $props();
 
   const start = untrack(() => new Map(params));
   let cropKey = $state(start.get('crop') ?? 'radish');
@@ -128,6 +130,7 @@
           </div>
         {/each}
       </dl>
+      {@render beside?.(crop)}
       <p class="small soft">
         Type in any field that can be worked out, and another one gives way. The address of this page holds
         what you typed: send it to whoever needs it.

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import { isSoaked, type Crop } from '$core/crops/crop.ts';
+  import { soonest } from '$core/soak/schedule.ts';
+  import { rhythmOf } from '$core/sowing/householdFacts.ts';
+  import { fromTo } from '$ui/words/time.ts';
   import { withOwnCrops } from '$core/crops/library.ts';
   import { findReckoner } from '$core/reckon/reckoners.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
@@ -26,7 +30,20 @@
     {#if data.key === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
     {#if data.key === 'medium'}<Caution>{CAUTIONS.dust}</Caution>{/if}
     {#if reckoner}
+      {#snippet times(crop: Crop)}
+        {#if isSoaked(crop)}
+          {@const soak = soonest(crop, rhythmOf(data.household), data.now)}
+          <p>
+            {crop.soakBestH} h is best, {crop.soakMinH} to {crop.soakMaxH} h will do. The soonest that begins and
+            ends while you are up:
+            <strong>{fromTo(soak.soakStart!, soak.soakEnd!, data.now, data.household)}</strong>.
+          </p>
+        {:else}
+          <p>{crop.gelSeed ? 'Never soak it: the seed coat turns to gel.' : 'It is sown dry.'}</p>
+        {/if}
+      {/snippet}
       <ReckonForm
+        {...data.key === 'soak' ? { beside: times } : {}}
         {reckoner}
         crops={withOwnCrops(data.ownCrops)}
         units={data.household.units}
