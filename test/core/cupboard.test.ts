@@ -7,30 +7,18 @@ import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '../
 import { completed, findMethod, isReady, methodOf, READY_METHODS } from '../../src/core/methods/ready.ts';
 import { follow } from '../../src/core/sowing/follow.ts';
 import { home, radishTray } from '../support/household.ts';
+import { tin } from '../support/lot.ts';
 
-const lot = (more: Partial<LotStock> = {}): LotStock => ({
-  id: 'lot',
-  cropKey: 'radish',
-  name: 'Tin',
-  weighedG: 100,
-  takenG: 0,
-  price: null,
-  boughtOn: null,
-  bestBefore: null,
-  packetPct: null,
-  test: null,
-  ...more
-});
 const radish = cropOf('radish');
 
 describe('a lot of seed', () => {
   it('is drawn down by what was taken, never under nothing', () => {
-    expect(leftG(lot({ takenG: 30 }))).to.equal(70);
-    expect(leftG(lot({ takenG: 130 }))).to.equal(0);
+    expect(leftG(tin({ takenG: 30 }))).to.equal(70);
+    expect(leftG(tin({ takenG: 130 }))).to.equal(0);
   });
 
   it('is flagged when it is empty, low, past its date or weak', () => {
-    const flags = (more: Partial<LotStock>) => lotFlags(lot(more), radish, '2026-11-23');
+    const flags = (more: Partial<LotStock>) => lotFlags(tin(more), radish, '2026-11-23');
     expect(flags({})).to.deep.equal([]);
     expect(flags({ takenG: 100 })).to.deep.equal(['empty']);
     expect(flags({ weighedG: trayOfSeedG(radish) - 0.1 })).to.deep.equal(['low']);
@@ -41,9 +29,9 @@ describe('a lot of seed', () => {
   });
 
   it('believes its test before its packet, and nothing where neither is there', () => {
-    expect(lotGermination(lot())).to.equal(null);
-    expect(lotGermination(lot({ packetPct: 90 }))!.pct).to.equal(90);
-    const tested = lotGermination(lot({ packetPct: 90, test: { sprouted: 46, tested: 50 } }))!;
+    expect(lotGermination(tin())).to.equal(null);
+    expect(lotGermination(tin({ packetPct: 90 }))!.pct).to.equal(90);
+    const tested = lotGermination(tin({ packetPct: 90, test: { sprouted: 46, tested: 50 } }))!;
     expect(tested.pct).to.equal(92);
     expect([tested.lowPct < 92, tested.highPct > 92]).to.deep.equal([true, true]);
   });

@@ -7,24 +7,12 @@ import { grainsOf, standOf } from '../../src/ui/tray/stems.ts';
 import { wobbleFrom } from '../../src/ui/tray/wobble.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { cropPicture } from '../../src/core/picture/cropPicture.ts';
+import { tin } from '../support/lot.ts';
 import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
 
 const NOW = at('2026-11-23T15:00Z');
 const place = steadyPlace(21, 18);
 
-const lot = (more: Partial<LotStock> = {}): LotStock => ({
-  id: 'lot',
-  cropKey: 'radish',
-  name: 'Tin',
-  weighedG: 100,
-  takenG: 0,
-  price: null,
-  boughtOn: null,
-  bestBefore: null,
-  packetPct: null,
-  test: null,
-  ...more
-});
 const part = (cropKey: string, more: Partial<DraftPart> = {}): DraftPart => ({
   cropKey,
   lotId: '',
@@ -106,11 +94,11 @@ describe('a draft of a sowing', () => {
 
   it('takes germination from the lot, and says what the lot is short of', () => {
     const parts = [part('radish', { lotId: 'lot' })];
-    const half = work({ parts }, [lot({ test: { sprouted: 47, tested: 100 }, weighedG: 15 })]).sowings[0]!;
+    const half = work({ parts }, [tin({ test: { sprouted: 47, tested: 100 }, weighedG: 15 })]).sowings[0]!;
     expect(half.plan.seed.seedG).to.be.closeTo(19.85, 0.01);
     expect(half.shortG).to.be.closeTo(4.85, 0.01);
-    expect(work({ parts }, [lot()]).sowings[0]!.shortG).to.equal(0);
-    expect(seedG({ parts, germination: '94' }, [lot({ packetPct: 47 })]), 'typed wins').to.be.closeTo(
+    expect(work({ parts }, [tin()]).sowings[0]!.shortG).to.equal(0);
+    expect(seedG({ parts, germination: '94' }, [tin({ packetPct: 47 })]), 'typed wins').to.be.closeTo(
       9.92,
       0.01
     );

@@ -1,0 +1,16 @@
+import type { LotStock } from '../../src/core/lots/lot.ts';
+
+/** A tin of 100 g of radish seed of which nothing else is known. */
+export const tin = (more: Partial<LotStock> = {}): LotStock => ({
+  id: 'lot',
+  cropKey: 'radish',
+  name: 'Tin',
+  weighedG: 100,
+  takenG: 0,
+  price: null,
+  boughtOn: null,
+  bestBefore: null,
+  packetPct: null,
+  test: null,
+  ...more
+});
