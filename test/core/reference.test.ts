@@ -9,8 +9,9 @@ import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { lossGPerDay } from '../../src/core/water/bucket.ts';
 import { vpdKpa } from '../../src/core/water/vpd.ts';
 import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
-import { beliefFor, learn, messagesByCrop, NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
 import { SPREAD } from '../../src/core/window/spread.ts';
+import { messagesOf } from '../support/evidence.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const SOWN = Date.parse('2026-03-02T08:00Z');
@@ -64,7 +65,7 @@ describe('reference values', () => {
   it('what one radish 10 % late teaches about the next', () => {
     const late = { mean: Math.log(1.1), variance: SPREAD.stage ** 2 };
     const belief = beliefFor(
-      learn(messagesByCrop([{ cropKey: 'radish', durationCv: 0.09, marks: [late] }])),
+      learn(messagesOf([{ cropKey: 'radish', durationCv: 0.09, marks: [late] }])),
       'radish'
     );
     expect(opening('radish', steadyPlace(21), { belief })[1]).to.be.closeTo(6.918, 0.0006);

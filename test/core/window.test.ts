@@ -4,16 +4,11 @@ import { Clock } from '../../src/core/clock/clock.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
-import {
-  beliefFor,
-  learn,
-  messagesByCrop,
-  NEW_HOUSEHOLD,
-  type SowingEvidence
-} from '../../src/core/window/learn.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD, type SowingEvidence } from '../../src/core/window/learn.ts';
 import { MARKS } from '../../src/core/window/marks.ts';
 import { phi, phiInverse } from '../../src/core/window/normal.ts';
 import { SPREAD } from '../../src/core/window/spread.ts';
+import { messagesOf } from '../support/evidence.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const SOWN = Date.parse('2026-11-02T08:00Z');
@@ -249,7 +244,7 @@ describe('learning', () => {
         fc.array(evidence, { maxLength: 6 }),
         fc.constantFrom('radish', 'pea', 'kale', 'basil'),
         (sowings, target) => {
-          const belief = beliefFor(learn(messagesByCrop(sowings)), target);
+          const belief = beliefFor(learn(messagesOf(sowings)), target);
           const truth = dense(sowings, target);
           expect(belief.mean).to.be.closeTo(truth.mean, 1e-9);
           expect(belief.variance).to.be.closeTo(truth.variance, 1e-9);
@@ -259,9 +254,9 @@ describe('learning', () => {
   });
 
   it('leaves a household that has seen nothing where it was', () => {
-    expect(beliefFor(learn(new Map()), 'radish')).to.deep.equal(NEW_HOUSEHOLD);
+    expect(beliefFor(learn([]), 'radish')).to.deep.equal(NEW_HOUSEHOLD);
     expect(
-      beliefFor(learn(messagesByCrop([{ cropKey: 'radish', durationCv: 0.1, marks: [] }])), 'radish')
+      beliefFor(learn(messagesOf([{ cropKey: 'radish', durationCv: 0.1, marks: [] }])), 'radish')
     ).to.deep.equal(NEW_HOUSEHOLD);
   });
 });

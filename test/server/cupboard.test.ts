@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { cropOf } from '../../src/core/crops/library.ts';
+import { cropOf, findCrop } from '../../src/core/crops/library.ts';
 import { leftG, type Lot, type LotStock } from '../../src/core/lots/lot.ts';
 import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
 import { follow } from '../../src/core/sowing/follow.ts';
@@ -14,7 +14,7 @@ import { keepOwnCrop, listOwnCrops, ownCropsOf, retireOwnCrop } from '../../src/
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
-import { chosenCrop, listChoices } from '../../src/server/sowings/choices.ts';
+import { listChoices } from '../../src/server/sowings/choices.ts';
 import {
   changeContainer,
   listContainers,
@@ -195,9 +195,9 @@ describe('what a household keeps', () => {
       const facts = factsOf(settings('Upstairs'), await listPlaces(tx), await ownCropsOf(tx));
       expect(follow(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
       const choices = await listChoices(tx);
-      expect(chosenCrop(choices, 'own-radish')!.name).to.equal('Our radish');
-      expect(chosenCrop(choices, 'radish')!.name).to.equal('Radish');
-      expect(chosenCrop(choices, 'tomato')).to.equal(undefined);
+      expect(findCrop('own-radish', choices.ownCrops)!.name).to.equal('Our radish');
+      expect(findCrop('radish', choices.ownCrops)!.name).to.equal('Radish');
+      expect(findCrop('tomato', choices.ownCrops)).to.equal(undefined);
     });
   });
 

@@ -67,7 +67,7 @@ describe('what is kept of what trays taught', () => {
     const message = (day: number) =>
       messageOf(follow(facts, radishTray({ placeId: home.placeId }), opened(day), true))!;
     const all = [message(8), message(7.5)].reduce(observe, message(7));
-    const truth = beliefFor(learn(new Map([['radish', all]])), 'radish');
+    const truth = beliefFor(learn([{ cropKey: 'radish', message: all }]), 'radish');
     const belief = learnedBelief(kept, cropOf('radish'));
     expect(belief.mean).to.be.closeTo(truth.mean, 1e-9);
     expect(belief.variance).to.be.closeTo(truth.variance, 1e-9);

@@ -1,7 +1,7 @@
 import type { EventBody } from '../events/event.ts';
 import type { Solution } from '../prepare/disinfect.ts';
 import { protocolOf } from '../protocol/ofSowing.ts';
-import { BENCH_STEPS, isBenchStep, type BenchStep, type Step, type StepBody } from '../protocol/step.ts';
+import { BENCH_STEPS, isBenchStep, type BenchStep, type Step } from '../protocol/step.ts';
 import type { Followed } from '../sowing/follow.ts';
 import type { OwnCrops } from '../sowing/sowing.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
@@ -90,17 +90,12 @@ function linesOf(followed: Followed, own?: OwnCrops): SheetLine[] {
   });
 }
 
-type Disinfecting = Extract<StepBody, { kind: 'disinfect' }>;
-
 function sharedSolutions(lines: readonly SheetLine[]): SharedSolution[] {
   const shared = new Map<string, SharedSolution>();
   for (const { step, followed, passed } of lines) {
-    const { body } = step;
-    if (body.kind !== 'disinfect' || body.solution === null || passed) continue;
-    const { product, rule, solution }: Disinfecting & { solution: Solution } = {
-      ...body,
-      solution: body.solution
-    };
+    if (step.body.kind !== 'disinfect' || passed) continue;
+    const { product, rule, solution } = step.body;
+    if (solution === null) continue;
     const key = `${product}|${rule.target}|${rule.productPct}|${rule.minutes}`;
     const one = shared.get(key) ?? {
       product,

@@ -1,6 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 import { germinationTest, type Germination } from '../seed/germinationTest.ts';
-import { WEAK_GERMINATION_PCT } from '../seed/amount.ts';
+import { seedAmount, WEAK_GERMINATION_PCT } from '../seed/amount.ts';
 
 /** A packet of seed. */
 export interface Lot {
@@ -42,8 +42,7 @@ export type LotFlag = 'empty' | 'low' | 'stale' | 'weak';
 const TRAY_CM2 = 450;
 
 /** Seed for one usual tray of a crop, g. */
-export const trayOfSeedG = (crop: Crop): number =>
-  (TRAY_CM2 * crop.seedsPerCm2.usual * crop.thousandSeedWeightG) / 1000;
+export const trayOfSeedG = (crop: Crop): number => seedAmount(crop, TRAY_CM2, crop.seedsPerCm2.usual).seedG;
 
 /**
  * What is to be said of a lot: empty, low (under one usual tray), stale (past its date), weak.

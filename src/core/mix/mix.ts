@@ -1,5 +1,8 @@
 import type { Crop } from '../crops/crop.ts';
 
+/** More crops than this in one tray are no mix any more. */
+export const MOST_PARTS = 6;
+
 /** One crop of blended seed. */
 export interface MixPart {
   cropKey: string;
@@ -34,8 +37,7 @@ export function blend(portions: readonly Portion[]): Crop {
     portions.reduce((sum, { crop, areaShare }) => sum + of(crop) * areaShare, 0);
   const highest = (of: (crop: Crop) => number): number => Math.max(...crops.map(of));
   const lowest = (of: (crop: Crop) => number): number => Math.min(...crops.map(of));
-  const perCm2 = (of: (crop: Crop) => number) => weighted(of);
-  const usual = perCm2((crop) => crop.seedsPerCm2.usual);
+  const usual = weighted((crop) => crop.seedsPerCm2.usual);
   const thousandSeedWeightG = weighted((crop) => crop.seedsPerCm2.usual * crop.thousandSeedWeightG) / usual;
   const longestSoak = crops.reduce((long, crop) => (crop.soakBestH > long.soakBestH ? crop : long));
   const windowOpenD21 = highest((crop) => crop.windowOpenD21);
@@ -51,9 +53,9 @@ export function blend(portions: readonly Portion[]): Crop {
     thousandSeedWeightG,
     germinationPct: weighted((crop) => crop.germinationPct),
     seedsPerCm2: {
-      sparse: perCm2((crop) => crop.seedsPerCm2.sparse),
+      sparse: weighted((crop) => crop.seedsPerCm2.sparse),
       usual,
-      dense: perCm2((crop) => crop.seedsPerCm2.dense)
+      dense: weighted((crop) => crop.seedsPerCm2.dense)
     },
     soakMinH: longestSoak.soakMinH,
     soakBestH: longestSoak.soakBestH,

@@ -21,6 +21,3 @@ export const STARTING_RULES: Record<'hypochlorite' | 'peroxide', DisinfectRule> 
   hypochlorite: { target: 2000, productPct: 5.25, minutes: 15, ratioLKg: USUAL_RATIO_L_KG, source: OURS },
   peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: OURS }
 };
-
-/** Usual range of a contact time, in minutes: outside it a rule is shown with a question. */
-export const USUAL_CONTACT_MIN = [1, 20] as const;

@@ -1,16 +1,14 @@
+import { unitFactor, type UnitKind } from '../units/parseQuantity.ts';
+
+/** Factors of units that quantities are typed in as well. */
+const typed = (kind: UnitKind, ...units: string[]): Record<string, number> =>
+  Object.fromEntries(units.map((unit) => [unit, unitFactor(kind, unit)!]));
+
 /** Groups of units that growers convert between; factors to the first of each group. */
 export const CONVERSIONS = {
-  weight: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 },
-  volume: {
-    mL: 1,
-    L: 1000,
-    tsp: 4.92892159375,
-    tbsp: 14.78676478125,
-    'fl oz': 29.5735295625,
-    cup: 236.5882365,
-    gal: 3785.411784
-  },
-  length: { cm: 1, mm: 0.1, in: 2.54, ft: 30.48 },
+  weight: typed('mass', 'g', 'kg', 'oz', 'lb'),
+  volume: typed('volume', 'mL', 'L', 'tsp', 'tbsp', 'fl oz', 'cup', 'gal'),
+  length: { ...typed('length', 'cm', 'mm', 'in'), ft: 30.48 },
   area: { 'cm²': 1, 'm²': 10_000, 'in²': 6.4516, 'ft²': 929.0304 },
   density: { 'seeds/cm²': 1, 'seeds/in²': 1 / 6.4516 },
   pressure: { 'g/cm²': 1, 'oz/in²': 28.349523125 / 6.4516 },
@@ -32,7 +30,7 @@ export function convert(group: ConversionGroup, value: number, from: string, to:
     const degC = from === '°F' ? (value - 32) / 1.8 : value;
     return to === '°F' ? degC * 1.8 + 32 : degC;
   }
-  const factors = CONVERSIONS[group] as Record<string, number>;
+  const factors: Record<string, number> = CONVERSIONS[group];
   const [one, other] = [factors[from], factors[to]];
   if (one === undefined || other === undefined) throw new RangeError(`${group} has no such unit.`);
   return (value * one) / other;

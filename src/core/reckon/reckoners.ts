@@ -4,6 +4,7 @@ import { STARTING_RULES } from '../prepare/rule.ts';
 import { bulkDensityGMl } from '../seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../soak/jar.ts';
 import type { Crop } from '../crops/crop.ts';
+import { unitFactor } from '../units/parseQuantity.ts';
 import type { Quantity, QuantityKind, Reckoner } from './reckoner.ts';
 
 const quantity = (
@@ -18,7 +19,7 @@ const quantity = (
 const given = (...of: Parameters<typeof quantity>): Quantity => ({ ...quantity(...of), solvable: false });
 
 /** Seed in a spoon, mL to a teaspoon. */
-const teaspoons = (mL: number) => mL / 4.92892159375;
+const teaspoons = (mL: number) => mL / unitFactor('volume', 'tsp')!;
 
 const round = (value: number): string => String(Number(value.toPrecision(3)));
 

@@ -1,12 +1,11 @@
+import { Z80 } from '../window/normal.ts';
+
 /** Share of seeds that sprout, with its 80 % range; all in percent. */
 export interface Germination {
   pct: number;
   lowPct: number;
   highPct: number;
 }
-
-/** 90th percentile of the standard normal: the two-sided 80 % range used throughout. */
-const Z80 = 1.2815515655446004;
 
 /**
  * What a paper-towel test of `sprouted` of `tested` seeds says, with the Wilson score interval

@@ -50,6 +50,12 @@ export type OwnCrops = ReadonlyMap<string, Crop>;
 const NONE: OwnCrops = new Map();
 
 /**
+ * The crop of a key, the household's own figures before the library's.
+ * @throws Error for a key that neither has
+ */
+export const cropAmong = (own: OwnCrops, key: string): Crop => own.get(key) ?? cropOf(key);
+
+/**
  * The crop that a sowing is of: the household's own figures before the library's, blended seed as one.
  * @throws Error for a key that neither has
  */
@@ -57,9 +63,8 @@ export function cropOfSowing(
   { cropKey, mix }: Pick<SowingSetup, 'cropKey' | 'mix'>,
   own: OwnCrops = NONE
 ): Crop {
-  const find = (key: string): Crop => own.get(key) ?? cropOf(key);
-  if (mix === null) return find(cropKey);
-  return blend(mix.map((part) => ({ crop: find(part.cropKey), areaShare: part.areaShare })));
+  if (mix === null) return cropAmong(own, cropKey);
+  return blend(mix.map((part) => ({ crop: cropAmong(own, part.cropKey), areaShare: part.areaShare })));
 }
 
 /** @throws Error where the setup names a crop that neither the library nor the household has. */

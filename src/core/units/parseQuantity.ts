@@ -36,9 +36,6 @@ const EXAMPLES: Record<UnitKind, string> = {
   density: '2.1 /cm²'
 };
 
-/** Units of a kind, the base first. */
-export const unitsOf = (kind: UnitKind): string[] => Object.keys(UNITS[kind]);
-
 /** Factor from a unit to its kind's base unit (g, cm, mL); undefined for a unit the kind does not have. */
 export function unitFactor(kind: UnitKind, unit: string): number | undefined {
   return (UNITS[kind] as Record<string, number>)[unit.toLowerCase()];

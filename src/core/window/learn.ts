@@ -35,24 +35,17 @@ export function sowingMessage({ durationCv, marks }: SowingEvidence): Gaussian |
   return { mean: own.mean, variance: own.variance + durationCv ** 2 };
 }
 
-/** The messages of sowings put together by crop: one observation of H + h for each crop seen. */
-export function messagesByCrop(sowings: readonly SowingEvidence[]): Map<string, Gaussian> {
-  const byCrop = new Map<string, Gaussian>();
-  for (const sowing of sowings) {
-    const message = sowingMessage(sowing);
-    if (!message) continue;
-    const before = byCrop.get(sowing.cropKey);
-    byCrop.set(sowing.cropKey, before ? observe(before, message) : message);
-  }
-  return byCrop;
-}
-
 /**
  * The exact posterior over the tree household > crop > sowing > stage, by passing normal messages up to
  * the household and back down: one pass, so linear in what was seen.
- * @param byCrop what all sowings of each crop say together, as {@link messagesByCrop} gives it
+ * @param messages what one sowing, or several of one crop together, say of H + h
  */
-export function learn(byCrop: ReadonlyMap<string, Gaussian>): HouseholdBelief {
+export function learn(messages: readonly { cropKey: string; message: Gaussian }[]): HouseholdBelief {
+  const byCrop = new Map<string, Gaussian>();
+  for (const { cropKey, message } of messages) {
+    const before = byCrop.get(cropKey);
+    byCrop.set(cropKey, before ? observe(before, message) : message);
+  }
   const up = [...byCrop].map(([cropKey, own]) => ({
     cropKey,
     own,

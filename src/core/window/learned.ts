@@ -1,7 +1,8 @@
 import type { Crop } from '../crops/crop.ts';
 import type { Followed } from '../sowing/follow.ts';
 import { evidenceOf } from './evidence.ts';
-import { observe, type Gaussian } from './gaussian.ts';
+import type { Gaussian } from './gaussian.ts';
+import { Z80 } from './normal.ts';
 import { beliefFor, learn, sowingMessage } from './learn.ts';
 
 /** What a household has seen of its crops' pace, small enough to go with every page. */
@@ -32,15 +33,8 @@ export function messageOf({ crop, state, forecast }: Followed): Gaussian | null 
 
 /** What the household believes of H + h for a crop, leaving out what one sowing said itself. */
 export function learnedBelief(learned: Learned | undefined, crop: Crop, without?: string): Gaussian {
-  const byCrop = new Map<string, Gaussian>();
-  const add = (cropKey: string, message: Gaussian) => {
-    const before = byCrop.get(cropKey);
-    byCrop.set(cropKey, before ? observe(before, message) : message);
-  };
-  for (const { cropKey, message } of learned?.ended ?? []) add(cropKey, message);
-  for (const { sowingId, cropKey, message } of learned?.underWay ?? [])
-    if (sowingId !== without) add(cropKey, message);
-  return beliefFor(learn(byCrop), crop.key);
+  const others = (learned?.underWay ?? []).filter(({ sowingId }) => sowingId !== without);
+  return beliefFor(learn([...(learned?.ended ?? []), ...others]), crop.key);
 }
 
 /** What a household has learned of one crop, for people. */
@@ -53,9 +47,6 @@ export interface Lesson {
   high: number;
   trays: number;
 }
-
-/** 90th percentile of the standard normal. */
-const Z80 = 1.2815515655446004;
 
 /** What was learned of a crop; null where none of its trays has said anything yet. */
 export function lessonOf(learned: Learned, crop: Crop): Lesson | null {

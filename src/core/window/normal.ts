@@ -1,3 +1,6 @@
+/** 90th percentile of the standard normal: the two-sided 80 % range used throughout. */
+export const Z80 = 1.2815515655446004;
+
 /**
  * Standard normal distribution function, to about 1e-15 (Hart's rational approximation as given by
  * West 2005, Wilmott Magazine, "Better approximations to cumulative normal functions").

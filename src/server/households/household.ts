@@ -90,9 +90,3 @@ export async function memberNamed(tx: Tx, householdId: string, id: string, name:
   const [row] = await tx<{ id: string }[]>`select id from members where name_key = ${nameKey(name)}`;
   return row!.id;
 }
-
-/** Names of the transaction's household's members by id. */
-export async function memberNames(tx: Tx): Promise<Record<string, string>> {
-  const rows = await tx<{ id: string; name: string }[]>`select id, name from members`;
-  return Object.fromEntries(rows.map(({ id, name }) => [id, name]));
-}

@@ -1,4 +1,3 @@
-import { findCrop } from '../../core/crops/library.ts';
 import type { Crop } from '../../core/crops/crop.ts';
 import type { LotStock } from '../../core/lots/lot.ts';
 import type { KeptMedium } from '../../core/medium/medium.ts';
@@ -32,7 +31,3 @@ export async function listChoices(tx: Tx): Promise<Choices> {
   ]);
   return { ownCrops, methods: [...READY_METHODS, ...own], lots, media, learned };
 }
-
-/** The crop of a key, own figures first; undefined for a key nobody has. */
-export const chosenCrop = ({ ownCrops }: Pick<Choices, 'ownCrops'>, key: string): Crop | undefined =>
-  ownCrops.find((crop) => crop.key === key) ?? findCrop(key);

@@ -25,7 +25,7 @@ const answers = Object.fromEntries(
 );
 
 /** How a household disinfects seed. The core refuses strengths past its hard bounds; so does this, first. */
-export const disinfectRuleSchema = yup.object({
+const disinfectRuleSchema = yup.object({
   target: figure('strength', 0.01, HARD_BOUNDS.hypochloritePpm),
   productPct: figure('strength on the label', 0.1, 100),
   minutes: figure('contact time', 1, 60),

@@ -3,6 +3,10 @@ import * as yup from 'yup';
 const text = (most: number) => yup.string().trim().max(most, `Keep it under ${most} letters.`).default('');
 const of = <T extends string>(...answers: T[]) =>
   yup.string().oneOf(answers, 'Choose one of the answers.').required('Choose one of the answers.');
+const yesNo = yup
+  .boolean()
+  .transform((_value, typed: unknown) => typed === 'yes' || typed === true)
+  .required();
 
 /** The words of an own crop; its figures are checked by the core. */
 export const ownCropWordsSchema = yup.object({
@@ -10,18 +14,12 @@ export const ownCropWordsSchema = yup.object({
   botanicalName: text(80),
   family: text(60),
   note: text(300),
-  gelSeed: yup
-    .boolean()
-    .transform((_value, typed: unknown) => typed === 'yes' || typed === true)
-    .required(),
+  gelSeed: yesNo,
   cover: of('none', 'thin', 'full'),
   disinfect: of('no', 'optional', 'advised'),
   germinationLight: of('dark', 'light', 'either'),
   harvestCue: of('cotyledon', 'true-leaf', 'height', 'tips'),
   mouldRisk: of('low', 'medium', 'high'),
   droughtRisk: of('low', 'medium', 'high'),
-  regrows: yup
-    .boolean()
-    .transform((_value, typed: unknown) => typed === 'yes' || typed === true)
-    .required()
+  regrows: yesNo
 });

@@ -2,6 +2,7 @@ import * as yup from 'yup';
 import { checkContainer } from '../../core/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/containers/container.ts';
 import { MEDIA } from '../../core/medium/medium.ts';
+import { MOST_PARTS } from '../../core/mix/mix.ts';
 import { methodSchema } from './method.ts';
 
 const id = yup.string().uuid('This form is broken: reload the page.').required();
@@ -83,7 +84,7 @@ export const newSowingSchema = yup.object({
         .required()
     )
     .min(2, 'A mix has two crops or more.')
-    .max(6, 'At most six crops in one mix.')
+    .max(MOST_PARTS, 'At most six crops in one mix.')
     .test('whole', 'The shares must make the whole.', (parts) =>
       !parts ? true : Math.abs(parts.reduce((sum, part) => sum + part.areaShare, 0) - 1) < 1e-6
     )

@@ -2,6 +2,7 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import { leftG, lotFlags, lotGermination, type LotStock } from '$core/lots/lot.ts';
+  import { MOST_PARTS } from '$core/mix/mix.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import type { Draft, DraftPart } from './draft.ts';
@@ -17,7 +18,6 @@
   }
   let { draft = $bindable(), crops, lots, units, today, wrong }: Props = $props();
 
-  const MOST_PARTS = 6;
   const empty = (): DraftPart => ({ cropKey: '', lotId: '', share: '1' });
   const lotsOf = (cropKey: string) => lots.filter((lot) => lot.cropKey === cropKey);
 

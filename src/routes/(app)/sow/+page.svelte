@@ -6,6 +6,7 @@
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { leftG } from '$core/lots/lot.ts';
   import { MEDIA, type MediumKind } from '$core/medium/medium.ts';
+  import { MOST_PARTS } from '$core/mix/mix.ts';
   import { figure } from '$core/units/format.ts';
   import type { Shape } from '$core/containers/container.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -94,7 +95,7 @@
   const chosen = $derived(
     draft.parts
       .flatMap(({ cropKey }) => findCrop(cropKey, data.ownCrops) ?? [])
-      .slice(0, draft.kind === 'one' ? 1 : 6)
+      .slice(0, draft.kind === 'one' ? 1 : MOST_PARTS)
   );
   const method = $derived(draft.method ?? data.methods.find(({ key }) => key === draft.methodKey)!);
   const ownMedium = $derived(data.media.find(({ id }) => id === draft.mediumId) ?? null);

@@ -6,8 +6,7 @@ import { sowingOf } from '$core/sowing/sowing.ts';
 import { DAY, MINUTE } from '$core/time/zone.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
-import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { listPlaces } from '$server/households/places.ts';
+import { householdFacts } from '$server/households/facts.ts';
 import { addEvents } from '$server/sowings/events.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
 import { check } from '$shared/schemas/check.ts';
@@ -34,20 +33,18 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   if (checked.value.at < now - 30 * DAY) return bad('This was over a month ago: write it as a note instead.');
   const at = Math.min(checked.value.at, now + MINUTE);
   return inHousehold(session.household.id, async (tx) => {
-    const record = await findSowing(tx, sowingId);
+    const [record, facts] = await Promise.all([findSowing(tx, sowingId), householdFacts(tx)]);
     if (!record) return bad('This tray is not in your household.', 'missing', 404);
-    if (body.type === 'moved' && !(await listPlaces(tx)).some((place) => place.id === body.placeId))
+    if (body.type === 'moved' && !facts.places.has(body.placeId))
       return bad('This place is not in your household.', 'missing', 404);
     if (body.type === 'cut') {
-      const own = await ownCropsOf(tx);
-      const sowing = sowingOf(record.setup, new Map(own.map((crop) => [crop.key, crop])));
+      const sowing = sowingOf(record.setup, facts.ownCrops);
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return bad(weighed.say);
       if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');
     }
-    await addEvents(tx, session.household.id, sowingId, [
-      { id, at, by: session.memberId, taskKey: taskKey ?? null, body }
-    ]);
+    const event = { id, at, by: session.memberId, taskKey: taskKey ?? null, body };
+    await addEvents(tx, session.household.id, sowingId, [event], facts);
     return json({ saved: id });
   });
 };

@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { areaCm2, type Container } from '$core/containers/container.ts';
 import type { Crop } from '$core/crops/crop.ts';
+import { findCrop } from '$core/crops/library.ts';
 import type { Place } from '$core/clock/place.ts';
 import { lotGermination } from '$core/lots/lot.ts';
 import type { Method } from '$core/methods/method.ts';
@@ -13,7 +14,7 @@ import { learnedBelief } from '$core/window/learned.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { addPlace, listPlaces } from '$server/households/places.ts';
-import { chosenCrop, listChoices } from '$server/sowings/choices.ts';
+import { listChoices } from '$server/sowings/choices.ts';
 import { addSowing, findSowing } from '$server/sowings/sowings.ts';
 import { check } from '$shared/schemas/check.ts';
 import { newSowingSchema } from '$shared/schemas/sowing.ts';
@@ -39,7 +40,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       Method | undefined;
     if (!method) return wrong('methodKey', 'This method is no longer there: choose another.');
     const parts = sent.mix ?? [{ cropKey: sent.cropKey, areaShare: 1, lotId: sent.lotId ?? null }];
-    const crops = parts.map(({ cropKey }) => chosenCrop(choices, cropKey));
+    const crops = parts.map(({ cropKey }) => findCrop(cropKey, choices.ownCrops));
     if (crops.some((crop) => crop === undefined)) return wrong('cropKey', 'Choose a crop from the library.');
     const lots = parts.map(({ lotId }) => choices.lots.find(({ id }) => id === lotId));
     if (parts.some(({ lotId, cropKey }, index) => lotId && lots[index]?.cropKey !== cropKey))
