@@ -1,15 +1,28 @@
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
+import { EVERY_MS, KITCHEN, kitchenToken } from '../src/server/demo/sensors.ts';
+import { sendReadings } from './lib/roomSensor.ts';
 import { runCommand } from './lib/say.ts';
 import { upAndRunning } from './lib/upAndRunning.ts';
 
 process.env.BROTE_DEMO = '1';
 
+let household = '';
+
 await runCommand(() =>
   upAndRunning({
     data: 'demo',
     fresh: true,
-    fill: async () => void (await seedDemo(Date.now())),
+    fill: async () => void (household = await seedDemo(Date.now())),
+    serving: async (url) => playSensor(url, await kitchenToken(household)),
     greeting: (url) =>
       `The demo is ready: open ${url}\nIt begins afresh at every start; nothing in it is kept.`
   })
 );
+
+/** The kitchen's sensor, played by a stand-in that speaks to the demo as a real one would. */
+function playSensor(url: string, token: string): void {
+  const sensor = { url, token, corner: KITCHEN.corner, everyMs: EVERY_MS };
+  const read = () => void sendReadings(sensor).catch(() => {});
+  read();
+  setInterval(read, 2000).unref();
+}

@@ -3,12 +3,26 @@ import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
 import { keepSession } from '$server/sessions/cookie.ts';
 
+const DEVICE_PATH = '/api/readings';
 const isDemo = (): boolean => process.env.BROTE_DEMO === '1';
-const OPEN_PATHS = ['/welcome', '/sign-in', '/api/sign-in', '/api/health'];
+/** Open to anyone; a device shows a token of its own. */
+const OPEN_PATHS = ['/welcome', '/sign-in', '/api/sign-in', '/api/health', DEVICE_PATH];
+
+/**
+ * Refuses a form that another site sent, as SvelteKit would by itself; but a device may send plain text, which
+ * to a browser is a form as well.
+ */
+function isForeignForm({ request, url }: Parameters<Handle>[0]['event']): boolean {
+  if (['GET', 'HEAD', 'OPTIONS'].includes(request.method) || url.pathname === DEVICE_PATH) return false;
+  const type = request.headers.get('content-type')?.split(';', 1)[0]?.trim().toLowerCase() ?? '';
+  const isForm = ['application/x-www-form-urlencoded', 'multipart/form-data', 'text/plain'].includes(type);
+  return isForm && request.headers.get('origin') !== url.origin;
+}
 
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
   if (building) return resolve(event);
+  if (isForeignForm(event)) return new Response('A form of another site is not taken.', { status: 403 });
   const token = event.cookies.get(SESSION_COOKIE);
   if (token) event.locals.session = await openSession(token);
   if (!event.locals.session && isDemo() && event.request.method === 'GET') await enterDemo(event);

@@ -15,11 +15,13 @@ interface Options {
   fill?: (database: Database) => Promise<void>;
   /** Begins with an empty database every time. */
   fresh?: boolean;
+  /** What is to be done once it is served. */
+  serving?: (url: string) => Promise<void>;
   greeting: (url: string) => string;
 }
 
 /** Brings everything up, says where, and takes it down again on Ctrl-C. */
-export async function upAndRunning({ data, fill, fresh, greeting }: Options): Promise<void> {
+export async function upAndRunning({ data, fill, fresh, serving, greeting }: Options): Promise<void> {
   const { host, port } = webAddress();
   const folder = dataFolder(data);
   const claimed = claim(folder);
@@ -51,6 +53,7 @@ export async function upAndRunning({ data, fill, fresh, greeting }: Options): Pr
     const served = await serve(host, port);
     server = served.server;
     claimed.announce(served.url);
+    await serving?.(served.url);
     say(`\n${greeting(served.url)}\nCtrl-C stops it.`);
   } catch (error) {
     // What Ctrl-C broke off is no failure.

@@ -147,7 +147,8 @@ describe('what a round asks for', () => {
     expect(ask(SOWN + 200 * HOUR, [...lit(), event(190, { type: 'ended', reason: 'mould' })])).to.deep.equal({
       tasks: [],
       look: null,
-      feel: false
+      feel: false,
+      notes: []
     });
   });
 

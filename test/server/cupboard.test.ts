@@ -192,7 +192,10 @@ describe('what a household keeps', () => {
     await as(one, async (tx) => {
       expect((await listOwnCrops(tx)).some((own) => own.crop.key === crop.key)).to.equal(false);
       const record = (await findSowing(tx, id))!;
-      const facts = factsOf(settings('Upstairs'), await listPlaces(tx), await ownCropsOf(tx));
+      const facts = factsOf(settings('Upstairs'), {
+        places: await listPlaces(tx),
+        ownCrops: await ownCropsOf(tx)
+      });
       expect(follow(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
       const choices = await listChoices(tx);
       expect(findCrop('own-radish', choices.ownCrops)!.name).to.equal('Our radish');

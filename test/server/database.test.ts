@@ -25,7 +25,10 @@ const TABLES = [
   'lots',
   'media',
   'methods',
-  'own_crops'
+  'own_crops',
+  'devices',
+  'readings',
+  'air'
 ];
 
 async function refusal(work: Promise<unknown>): Promise<string> {
@@ -65,7 +68,8 @@ describe('the database', () => {
     expect(rows.map(({ name }) => name as string)).to.deep.equal([
       '0001_foundation.sql',
       '0002_bench.sql',
-      '0003_learning.sql'
+      '0003_learning.sql',
+      '0004_air.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -35,7 +35,7 @@ for (const start of [
       const session = await openSession(await startSession(id, 'Nela'));
       rhythm = rhythmOf(session!.household);
       await inHousehold(id, async (tx) => {
-        const facts = factsOf(session!.household, await listPlaces(tx));
+        const facts = factsOf(session!.household, { places: await listPlaces(tx) });
         const all = (records: Awaited<ReturnType<typeof listEnded>>) =>
           records.map((record) => follow(facts, record.setup, readLog(record)));
         [underWay, ended] = [all(await listUnderWay(tx)), all(await listEnded(tx, 100))];

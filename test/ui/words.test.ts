@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { MEDIUM_WORDS } from '../../src/ui/words/media.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { LOSS_REASONS } from '../../src/core/events/event.ts';
 import { MEDIA } from '../../src/core/medium/medium.ts';
@@ -12,14 +13,7 @@ import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
 import { cropFacts, cropSpan } from '../../src/ui/words/cropWords.ts';
 import { edibleNote } from '../../src/ui/words/edibleNote.ts';
 import { pictureWords } from '../../src/ui/words/pictureWords.ts';
-import {
-  bottles,
-  cueWords,
-  eventWords,
-  LOSS_WORDS,
-  MEDIUM_WORDS,
-  taskWords
-} from '../../src/ui/words/tasks.ts';
+import { bottles, cueWords, eventWords, LOSS_WORDS, taskWords } from '../../src/ui/words/tasks.ts';
 import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/ui/words/time.ts';
 import { windowWords } from '../../src/ui/words/window.ts';
 import { at } from '../support/rhythm.ts';

@@ -31,7 +31,7 @@ export class Clock {
 
   /** Optimum days at a moment; before sowing, those at sowing. */
   tau(at: Millis): number {
-    const index = this.last((from) => from <= at);
+    const index = lastAtMost(this.stretches.length, (i) => this.stretches[i]!.from, at);
     if (index < 0) return this.tauAt[0]!;
     const stretch = this.stretches[index]!;
     return this.tauAt[index]! + ((at - stretch.from) / DAY) * stretch.rate;
@@ -39,16 +39,36 @@ export class Clock {
 
   /** When the clock shows `tau` optimum days; Infinity where it stands still before that. */
   when(tau: number): Millis {
-    let index = this.tauAt.length - 1;
-    while (index > 0 && this.tauAt[index]! > tau) index -= 1;
+    const index = Math.max(0, lastBelow(this.tauAt, tau));
     const stretch = this.stretches[index]!;
     if (tau <= this.tauAt[index]!) return stretch.from;
     return stretch.rate > 0 ? stretch.from + ((tau - this.tauAt[index]!) / stretch.rate) * DAY : Infinity;
   }
 
-  private last(holds: (from: Millis) => boolean): number {
-    let index = this.stretches.length - 1;
-    while (index >= 0 && !holds(this.stretches[index]!.from)) index -= 1;
-    return index;
+  /** Where the clock changes its rate, in order: what a chart of it must draw. */
+  edges(): readonly Stretch[] {
+    return this.stretches;
   }
+}
+
+/** Index of the last of `count` ascending values that is at most `limit`; -1 for none. */
+function lastAtMost(count: number, value: (index: number) => number, limit: number): number {
+  let [low, high] = [-1, count - 1];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (value(middle) <= limit) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/** Index of the last of ascending values under `limit`: the first moment that shows it lies after that. */
+function lastBelow(values: readonly number[], limit: number): number {
+  let [low, high] = [-1, values.length - 1];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (values[middle]! < limit) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }

@@ -1,6 +1,33 @@
 /** Daily light integral of a lamp, mol m-2 d-1, from PPFD in umol m-2 s-1 and hours a day. */
 export const lampDli = (ppfd: number, hours: number): number => ppfd * hours * 0.0036;
 
+/** Light that a watt of a grow lamp gives, umol per J, and what an open shelf keeps of it (starting figures). */
+const LAMP_UMOL_J = 2.2;
+/** A lamp's beam widens by about this much for each cm it hangs away (starting figure). */
+const BEAM_SPREAD = 1;
+
+/**
+ * PPFD under a lamp of which only its watts and its distance are known, umol m-2 s-1: its light spread over
+ * the shelf and a margin that grows with the distance. A rough figure; a meter's own wins.
+ * @param shelf lit area at the lamp, in cm
+ */
+export function lampPpfd(
+  watts: number,
+  distanceCm: number,
+  shelf: { widthCm: number; depthCm: number }
+): number {
+  const spread = distanceCm * BEAM_SPREAD;
+  const litM2 = ((shelf.widthCm + spread) * (shelf.depthCm + spread)) / 10_000;
+  return (watts * LAMP_UMOL_J) / litM2;
+}
+
+/** Brighter than this and closer than that, a lamp scorches leaves (model, section 4). */
+export const SCORCH = { ppfd: 500, distanceCm: 15 } as const;
+
+/** Whether a lamp is likely to scorch what stands under it. */
+export const scorches = (lamp: { ppfd: number; distanceCm?: number | null }): boolean =>
+  lamp.ppfd > SCORCH.ppfd && (lamp.distanceCm ?? Infinity) < SCORCH.distanceCm;
+
 /**
  * Daily extraterrestrial radiation Ra in MJ m-2 d-1 (FAO Irrigation and Drainage Paper 56, eq. 21 to 25).
  * @param latitudeDeg north positive; polar day and night are handled

@@ -1,9 +1,19 @@
-import type { Crop } from '../crops/crop.ts';
+import type { AirSeries } from '../air/series.ts';
 import { lampDli, lightResponse, sillDli, type Aspect } from './light.ts';
-import { temperatureResponse } from './temperature.ts';
 
 export type PlaceLight =
-  { kind: 'lamp'; ppfd: number; hours: number } | { kind: 'sill'; aspect: Aspect; back: boolean };
+  | {
+      kind: 'lamp';
+      ppfd: number;
+      hours: number;
+      /** Where the PPFD was worked out from the lamp's label. */
+      watts?: number | null;
+      /** From the lamp to the trays; null where nobody has measured it. */
+      distanceCm?: number | null;
+    }
+  | { kind: 'sill'; aspect: Aspect; back: boolean }
+  /** A cupboard or a covered shelf: for soaking, rooting and blackout. */
+  | { kind: 'dark' };
 
 /** Where trays stand, with its usual warmth, air and light. */
 export interface Place {
@@ -14,24 +24,44 @@ export interface Place {
   nightC: number;
   humidityPct: number;
   movingAir: boolean;
+  /** Its board, for drawing it to scale and for what fits; null where nobody has measured it. */
+  widthCm?: number | null;
+  depthCm?: number | null;
+  /** What it is rated to carry, g; null where that is not known. */
+  ratedG?: number | null;
+  /** Somebody has looked at the rating and says that it holds. */
+  ratingSure?: boolean;
+  /** What was measured there; the usual day and night stand in where nothing was. */
+  air?: AirSeries | null;
 }
+
+/** A shelf's board where nobody has measured it, in cm (starting figures). */
+export const USUAL_BOARD_CM = { widthCm: 80, depthCm: 35 } as const;
+
+/** The board of a place in cm. */
+export const boardOf = ({ widthCm, depthCm }: Place): { widthCm: number; depthCm: number } => ({
+  widthCm: widthCm ?? USUAL_BOARD_CM.widthCm,
+  depthCm: depthCm ?? USUAL_BOARD_CM.depthCm
+});
 
 /** Hours of a day that the usual day temperature stands for. */
 export const DAY_HOURS = 16;
-
-/** How fast the crop develops here for want of warmth alone: its mean over the usual day and night. */
-export function warmthRate(crop: Crop, place: Place): number {
-  const day = temperatureResponse(crop, place.dayC);
-  const night = temperatureResponse(crop, place.nightC);
-  return (day * DAY_HOURS + night * (24 - DAY_HOURS)) / 24;
-}
 
 /** Mean temperature of a place over 24 h, degC. */
 export const meanTempC = (place: Place): number =>
   (place.dayC * DAY_HOURS + place.nightC * (24 - DAY_HOURS)) / 24;
 
+/** Daily light integral here on a day of the year, mol m-2 d-1. */
+export function placeDli({ light }: Place, latitudeDeg: number, dayOfYear: number): number {
+  if (light.kind === 'dark') return 0;
+  return light.kind === 'lamp'
+    ? lampDli(light.ppfd, light.hours)
+    : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back);
+}
+
 /** How light slows the clock here on a day of the year. */
 export function placeLightResponse({ light }: Place, latitudeDeg: number, dayOfYear: number): number {
+  if (light.kind === 'dark') return lightResponse(0);
   if (light.kind === 'lamp') return lightResponse(lampDli(light.ppfd, light.hours));
   const year = sillYear(latitudeDeg, light.aspect, light.back);
   return (year[dayOfYear] ??= lightResponse(sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)));

@@ -11,16 +11,18 @@ export interface Container {
   depthCm: number;
   /** Cells: how many; otherwise 1. */
   cells: number;
+  /** What its reservoir holds, mL; null or absent for none. */
+  reservoirMl?: number | null;
+  /** Empty, g; null or absent while nobody has weighed it. */
+  emptyG?: number | null;
 }
 
 /** A kind of container a household keeps. */
 export interface KeptContainer extends Container {
   id: string;
-  /** Empty, for weighing a tray; null while nobody has weighed it. */
   emptyG: number | null;
   /** Whether it has holes. */
   drains: boolean;
-  /** What its reservoir holds, mL; null for none. */
   reservoirMl: number | null;
   /** How many there are; null while nobody has counted. */
   owned: number | null;

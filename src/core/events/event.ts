@@ -1,5 +1,6 @@
 import type { BenchStep } from '../protocol/step.ts';
-import type { Moisture } from '../water/bucket.ts';
+import type { Sight } from '../looks/sight.ts';
+import type { Heft, Moisture } from '../water/bucket.ts';
 import type { Mark } from '../window/marks.ts';
 import type { Millis } from '../time/zone.ts';
 
@@ -34,6 +35,13 @@ export type EventBody =
   /** A cue was looked for and seen, or not yet. */
   | { type: 'looked'; cue: Cue; reached: boolean }
   | { type: 'felt'; moisture: Moisture }
+  | { type: 'lifted'; heft: Heft }
+  /** The tray on the scale, with all in it; `full` where it was just watered and has drained. */
+  | { type: 'weighed'; grossG: number; full: boolean }
+  /** Something was seen that a look can tell. */
+  | { type: 'saw'; sight: Sight }
+  | { type: 'turned' }
+  | { type: 'aired' }
   | { type: 'moved'; placeId: string }
   /** Weighed with its bowl: grossG less tareG was cut; `share` of the containers' area, over 0 to 1. */
   | { type: 'cut'; grossG: number; tareG: number; share: number; last: boolean }

@@ -142,5 +142,5 @@ function coverOf({ state, path }: Followed): Picture['cover'] {
 function lightOf({ state, path, place, sownAt }: Followed): Picture['light'] {
   const lit =
     state.stage === 'light' || (path.lightFrom === 'sown' && state.sownAt !== null && sownAt !== Infinity);
-  return lit && state.stage !== 'ended' ? place.light.kind : 'off';
+  return lit && state.stage !== 'ended' && place.light.kind !== 'dark' ? place.light.kind : 'off';
 }

@@ -2,37 +2,40 @@ import { isSoaked } from '../crops/crop.ts';
 import { mediumVolumeMl } from '../medium/medium.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours } from '../soak/schedule.ts';
+import type { Sight } from '../looks/sight.ts';
 import type { Followed } from '../sowing/follow.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE, mistMl } from '../water/bucket.ts';
+import { careTasks, feedShare } from './care.ts';
+import { notesOf } from './notes.ts';
+import { dryShare, FULL_SHARE, mistMl, TOP_SHARE } from '../water/bucket.ts';
 import { weakPeroxideMl } from '../prepare/disinfect.ts';
 import { sowingWaterG, waterAt } from '../water/level.ts';
+import { lackingG, mightHang, withheld } from './withhold.ts';
+import { task } from './makeTask.ts';
 import type { Ask, CueLook, Task, TaskBody } from './task.ts';
 
 /** A cue is looked for once it has this chance of having been reached by the next round. */
 const LOOK_CHANCE = 0.1;
-/** No water in these hours before a cut, where the tray can stand it. */
-const DRY_BEFORE_CUT_H = 12;
-/** Below this share of capacity even a tray about to be cut is watered. */
-const WILT_SHARE = 0.2;
+/** What a medium takes before water stands in it, over its capacity, and how often that may be misjudged. */
+const RUN_OVER = 1.05;
+const ONE_IN_TWENTY = 1.645;
 
 /** What a sowing asks for in this round: tasks with their amounts, and the look that would tell most. */
 export function askOf(followed: Followed, round: Round, now: Millis): Ask {
-  if (followed.state.stage === 'ended') return { tasks: [], look: null, feel: false };
-  const tasks = [...stageTasks(followed, round, now), ...waterTasks(followed, round, now)].filter(
-    (task) => !followed.state.ticked.has(task.key)
-  );
+  if (followed.state.stage === 'ended') return { tasks: [], look: null, feel: false, notes: [] };
+  const tasks = [
+    ...stageTasks(followed, round, now),
+    ...waterTasks(followed, round, now),
+    ...careTasks(followed, round, now)
+  ].filter(({ key }) => !followed.state.ticked.has(key));
   const bare = followed.state.sownAt !== null && followed.state.stage !== 'press';
   return {
     tasks,
     look: lookOf(followed, round, now),
-    feel: bare || (followed.state.sownAt !== null && followed.path.cover === 'none')
+    feel: bare || (followed.state.sownAt !== null && followed.path.cover === 'none'),
+    notes: notesOf(followed, round, now)
   };
-}
-
-function task(key: string, body: TaskBody, dueAt: Millis, round: Round): Task {
-  return { key, body, dueAt, late: dueAt < round.at - HOUR };
 }
 
 /** The step that takes the sowing to its next stage, once its time has come. */
@@ -110,9 +113,17 @@ function stepIf(due: boolean, kind: 'uncover' | 'light', followed: Followed, rou
   return [task(kind, body, mark.p90, round)];
 }
 
+const SEEN_FOR_D = 3;
+
+/** Whether one of these was seen within the last three days. */
+const sawLately = (state: Followed['state'], sights: readonly Sight[], now: Millis): boolean =>
+  state.sights.some(({ sight, at }) => sights.includes(sight) && at > now - SEEN_FOR_D * DAY);
+
 /** Whether its time under the dome is up: by the days the method counts, or by the look of its stems. */
 function isDomeOver({ path, state, forecast }: Followed, now: Millis): boolean {
   if (path.lightFrom === 'rooted') return true;
+  // Long thin stems, mould or rot in the dark: light and air are what helps.
+  if (sawLately(state, ['stretched', 'mould', 'fallen-rot'], now)) return true;
   if (path.domeDays !== null) return now >= state.uncoveredAt! + path.domeDays * DAY;
   const seen = state.seen.some(({ mark, reachedAt }) => mark === 'lightReady' && reachedAt !== null);
   return seen || now >= forecast.marks.lightReady.p90;
@@ -142,21 +153,24 @@ function cutTask(followed: Followed, round: Round, now: Millis): Task[] {
 }
 
 function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {
-  const { state, path, crop, areaCm2, forecast } = followed;
+  const { state, path, crop, areaCm2 } = followed;
   if (state.sownAt === null || state.sownAt >= round.at - HOUR) return [];
   const covered = state.litAt === null && path.lightFrom !== 'sown';
   if (covered && state.stage === 'press') {
     const evening = round.key.endsWith('.0') === false;
-    const wanted = path.mists === 'twice' || (path.mists === 'daily' && !evening);
+    // Where mould was seen, its cover is opened to air and not to more water.
+    const wanted =
+      !sawLately(state, ['mould'], now) && (path.mists === 'twice' || (path.mists === 'daily' && !evening));
     if (wanted)
       return [task(`mist:${round.key}`, { kind: 'mist', waterMl: mistMl(areaCm2) }, round.at, round)];
   }
   const midway = waterAt(followed, Math.max(now, (round.at + round.nextAt) / 2));
-  if (midway.capacityG === 0 || midway.share >= dryShare(crop)) return [];
-  const soonCut = forecast.marks.windowOpen.p50 - round.at < DRY_BEFORE_CUT_H * HOUR;
-  if (soonCut && waterAt(followed, round.nextAt).share > WILT_SHARE) return [];
+  if (midway.capacityG === 0) return [];
+  if (midway.reservoirShare !== null) return topTask(followed, round, now);
+  if ((midway.share >= dryShare(crop) && !mightHang(followed, round, now)) || withheld(followed, round))
+    return [];
   const level = waterAt(followed, now);
-  const waterMl = level.capacityG * FULL_SHARE - level.g;
+  const waterMl = pourMl(followed, round, now);
   if (waterMl < level.capacityG * 0.05) return [];
   // Watered in this round already and found dry again: a task of its own, the same for whoever sees it.
   const given = state.water.filter(
@@ -170,14 +184,38 @@ function waterTasks(followed: Followed, round: Round, now: Millis): Task[] {
         waterMl,
         share: level.share,
         how: howWatered(followed),
-        feed:
-          state.litAt === null || followed.method.feed === 'none'
-            ? 0
-            : followed.method.feed === 'half'
-              ? 0.5
-              : 1,
+        feed: feedShare(followed),
         peroxideMl: followed.method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
       },
+      round.at,
+      round
+    )
+  ];
+}
+
+/**
+ * How much to pour: up to nine tenths. Where how much is left is so unsure that it might run over, less, but
+ * never so little that it might hang: too much is the commonest way to lose one.
+ */
+function pourMl(followed: Followed, round: Round, now: Millis): number {
+  const { capacityG, g, sdG } = waterAt(followed, now);
+  const wanted = capacityG * FULL_SHARE - g;
+  const safe = capacityG * RUN_OVER - (g + ONE_IN_TWENTY * sdG);
+  return Math.min(wanted, Math.max(safe, lackingG(followed, round, now)));
+}
+
+/** A reservoir is filled before it runs out; the medium over it stays damp of itself. */
+function topTask(followed: Followed, round: Round, now: Millis): Task[] {
+  const then = waterAt(followed, Math.max(now, round.nextAt));
+  if (then.reservoirShare! >= TOP_SHARE) return [];
+  if (withheld(followed, round)) return [];
+  const level = waterAt(followed, now);
+  const waterMl = pourMl(followed, round, now);
+  if (waterMl < level.capacityG * 0.05) return [];
+  return [
+    task(
+      `top:${round.key}`,
+      { kind: 'top', waterMl, share: level.reservoirShare!, feed: feedShare(followed) },
       round.at,
       round
     )

@@ -1,5 +1,7 @@
 import type { Cue } from '../events/event.ts';
 import type { Method } from '../methods/method.ts';
+import type { MouldDriver, MouldRisk } from '../looks/mould.ts';
+import type { Contradiction } from '../sowing/fold.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What is to be done to one sowing, with how much. Amounts in g, mL and cm2. */
@@ -21,6 +23,12 @@ export type TaskBody =
       /** 3 % peroxide to add, mL; 0 for none. */
       peroxideMl: number;
     }
+  /** Fill the reservoir up. */
+  | { kind: 'top'; waterMl: number; share: number; feed: number }
+  /** Turn it round, so that it does not lean to the glass. */
+  | { kind: 'turn' }
+  /** Let air at it. */
+  | { kind: 'air'; drivers: readonly MouldDriver[] }
   | { kind: 'cut'; expectedG: number; closesAt: Millis; tool: Method['cutting']; taking: Method['taking'] };
 
 export interface Task {
@@ -38,6 +46,20 @@ export interface CueLook {
   chance: number;
 }
 
+/** Something to know, which asks for nothing to be done. */
+export type Note =
+  /** No water now: it is cut soon, and dry leaves keep longer. */
+  | { kind: 'dry-hours'; share: number }
+  /** How much water is left cannot be told: lifted or touched first, it need not be guessed. */
+  | { kind: 'unsure' }
+  /** So much goes between two rounds that even a full tray hardly lasts. */
+  | { kind: 'thirsty' }
+  /** More was poured than it holds. */
+  | { kind: 'too-much'; g: number; at: Millis }
+  | { kind: 'mould-risk'; risk: MouldRisk }
+  | { kind: 'scorch' }
+  | { kind: 'contradiction'; between: Contradiction };
+
 /** What one sowing asks for in a round. */
 export interface Ask {
   tasks: Task[];
@@ -45,4 +67,5 @@ export interface Ask {
   look: CueLook | null;
   /** Whether how damp it is would help: only where the medium can be seen. */
   feel: boolean;
+  notes: Note[];
 }

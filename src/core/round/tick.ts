@@ -18,6 +18,12 @@ export function tickOf(body: TaskBody): EventBody | null {
       return { type: 'misted', waterG: Math.round(body.waterMl) };
     case 'water':
       return { type: 'watered', waterG: Math.round(body.waterMl) };
+    case 'top':
+      return { type: 'watered', waterG: Math.round(body.waterMl) };
+    case 'turn':
+      return { type: 'turned' };
+    case 'air':
+      return { type: 'aired' };
     case 'cut':
       return null;
   }

@@ -1,7 +1,8 @@
-import { CUES, type LossReason, type SowingEvent } from '../events/event.ts';
+import { CUES, type Cue, type LossReason, type SowingEvent } from '../events/event.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BenchStep } from '../protocol/step.ts';
-import type { Moisture } from '../water/bucket.ts';
+import type { Sight } from '../looks/sight.ts';
+import { HEFT, MOISTURE } from '../water/bucket.ts';
 import type { MarkSeen } from '../window/evidence.ts';
 
 export type Stage = 'prepare' | 'soak' | 'drain' | 'press' | 'blackout' | 'light' | 'ended';
@@ -13,8 +14,24 @@ export interface Cut {
   share: number;
 }
 
-/** Water that was given, or how the medium was found, in the order it happened. */
-export type WaterFact = { at: Millis; addedG: number } | { at: Millis; moisture: Moisture };
+/** Water that was given, or how much was found, in the order it happened. */
+export type WaterFact = { eventId: string; at: Millis } & (
+  | { addedG: number }
+  /** Between these shares of capacity, by a look or by hand. */
+  | { between: readonly [low: number, high: number] }
+  | { grossG: number; full: boolean }
+);
+
+/** A look that says other than an earlier one: both stand until one is taken back. */
+export interface Contradiction {
+  cue: Cue;
+  /** Seen, as the one says. */
+  reachedEventId: string;
+  reachedAt: Millis;
+  /** And not yet, as a later one says. */
+  notYetEventId: string;
+  notYetAt: Millis;
+}
 
 /** One line of a sowing's log. */
 export interface LogLine {
@@ -37,6 +54,10 @@ export interface SowingState {
   litAt: Millis | null;
   moves: { from: Millis; placeId: string }[];
   seen: MarkSeen[];
+  contradictions: Contradiction[];
+  sights: { eventId: string; at: Millis; sight: Sight }[];
+  turnedAt: Millis | null;
+  airedAt: Millis | null;
   water: WaterFact[];
   ticked: Set<string>;
   cuts: Cut[];
@@ -64,6 +85,10 @@ export function foldEvents(events: readonly SowingEvent[]): SowingState {
     litAt: null,
     moves: [],
     seen: CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null })),
+    contradictions: [],
+    sights: [],
+    turnedAt: null,
+    airedAt: null,
     water: [],
     ticked: new Set(),
     cuts: [],
@@ -109,7 +134,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.sownAt = at;
       state.prepared.set('sow', { at, eventId: id });
       state.stage = 'press';
-      state.water.push({ at, addedG: body.waterG });
+      state.water.push({ eventId: id, at, addedG: body.waterG });
       return true;
     case 'uncovered':
       if (state.uncoveredAt !== null || state.sownAt === null) return false;
@@ -123,18 +148,31 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       return true;
     case 'misted':
     case 'watered':
-      state.water.push({ at, addedG: body.waterG });
+      state.water.push({ eventId: id, at, addedG: body.waterG });
       return true;
     case 'felt':
-      state.water.push({ at, moisture: body.moisture });
+      state.water.push({ eventId: id, at, between: MOISTURE[body.moisture] });
       return true;
-    case 'looked': {
-      const seen = state.seen.find(({ mark }) => mark === body.cue)!;
-      if (seen.reachedAt !== null) return false;
-      if (body.reached) seen.reachedAt = at;
-      else seen.notYetAt = at;
+    case 'lifted':
+      state.water.push({ eventId: id, at, between: HEFT[body.heft] });
       return true;
-    }
+    case 'weighed':
+      state.water.push({ eventId: id, at, grossG: body.grossG, full: body.full });
+      return true;
+    case 'saw':
+      state.sights.push({ eventId: id, at, sight: body.sight });
+      // Stems that hang for want of water say how dry it is; what tastes ready has opened.
+      if (body.sight === 'fallen-dry') state.water.push({ eventId: id, at, between: MOISTURE.dry });
+      if (body.sight === 'tastes-ready') look(state, { id, at, cue: 'windowOpen', reached: true });
+      return true;
+    case 'turned':
+      state.turnedAt = at;
+      return true;
+    case 'aired':
+      state.airedAt = at;
+      return true;
+    case 'looked':
+      return look(state, { id, at, cue: body.cue, reached: body.reached });
     case 'moved':
       state.moves.push({ from: at, placeId: body.placeId });
       return true;
@@ -150,6 +188,35 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
     case 'undone':
       return false;
   }
+}
+
+/**
+ * A look for a cue. A "not yet" after it was seen contradicts: the later look stands, for a mark that was
+ * passed cannot be unpassed, and both are kept for somebody to take one back.
+ */
+function look(
+  state: SowingState,
+  { id, at, cue, reached }: { id: string; at: Millis; cue: Cue; reached: boolean }
+): boolean {
+  const seen = state.seen.find(({ mark }) => mark === cue)!;
+  if (reached) {
+    if (seen.reachedAt !== null) return false;
+    seen.reachedAt = at;
+    seen.eventId = id;
+    return true;
+  }
+  if (seen.reachedAt !== null) {
+    state.contradictions.push({
+      cue,
+      reachedEventId: seen.eventId!,
+      reachedAt: seen.reachedAt,
+      notYetEventId: id,
+      notYetAt: at
+    });
+    seen.reachedAt = null;
+  }
+  seen.notYetAt = at;
+  return true;
 }
 
 function end(state: SowingState, at: Millis): void {

@@ -6,6 +6,8 @@ import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../window/forecast.ts';
 import { learnedBelief, type Learned } from '../window/learned.ts';
 import { NEW_HOUSEHOLD } from '../window/learn.ts';
+import { NEW_THIRST, sowingThirst, thirstBelief, type ThirstLearned } from '../water/thirst.ts';
+import type { Gaussian } from '../window/gaussian.ts';
 import { foldEvents, type SowingState } from './fold.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
@@ -18,6 +20,8 @@ export interface HouseholdFacts {
   ownCrops?: OwnCrops;
   /** What its trays have taught; nothing for a new household. */
   learned?: Learned;
+  /** What they have taught of how fast water goes here. */
+  thirst?: ThirstLearned;
 }
 
 /** One sowing as it stands: what was decided, what happened, and what is expected. */
@@ -29,6 +33,8 @@ export interface Followed extends Sowing {
   place: Place;
   stays: Stay[];
   forecast: Forecast;
+  /** ln of the factor on water loss that this sowing started from. */
+  thirst: Gaussian;
 }
 
 /**
@@ -59,6 +65,7 @@ export function follow(
     sownAt,
     stays,
     place: stays.at(-1)!.place,
+    thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
     forecast: forecast({
       crop: sowing.crop,
       zone: household.rhythm.zone,

@@ -1,7 +1,9 @@
+import { unpacked, type PackedBin } from '../air/series.ts';
 import type { Place } from '../clock/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
+import type { ThirstLearned } from '../water/thirst.ts';
 import type { Learned } from '../window/learned.ts';
 import type { HouseholdFacts } from './follow.ts';
 
@@ -15,6 +17,16 @@ export interface HouseholdData {
   roundsMin: readonly number[];
 }
 
+/** What a household keeps, plain enough to be stored and sent. */
+export interface HouseholdBookData {
+  places: readonly Place[];
+  ownCrops?: readonly Crop[];
+  learned?: Learned;
+  thirst?: ThirstLearned;
+  /** What was measured by place, as JSON text: `{"<place id>":[[index, deci degC, percent], ...]}`. */
+  air?: string;
+}
+
 /**
  * When the household is up.
  * @throws RangeError where its zone is not a time zone
@@ -26,15 +38,23 @@ export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdD
 /** What the core must know of a household and its places to follow its sowings. */
 export function factsOf(
   household: HouseholdData,
-  places: readonly Place[],
-  ownCrops: readonly Crop[] = [],
-  learned?: Learned
+  { places, ownCrops = [], learned, thirst, air }: HouseholdBookData
 ): HouseholdFacts {
   return {
     rhythm: rhythmOf(household),
     latitudeDeg: household.latitudeDeg,
-    places: new Map(places.map((place) => [place.id, place])),
+    places: new Map(withAir(places, air).map((place) => [place.id, place])),
     ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop])),
-    ...(learned ? { learned } : {})
+    ...(learned ? { learned } : {}),
+    ...(thirst ? { thirst } : {})
   };
+}
+
+/** Places with what was measured there. */
+export function withAir(places: readonly Place[], air: string | undefined): Place[] {
+  const measured = air ? (JSON.parse(air) as Record<string, PackedBin[]>) : {};
+  return places.map((place) => {
+    const bins = measured[place.id];
+    return bins ? { ...place, air: unpacked(bins) } : place;
+  });
 }

@@ -28,6 +28,22 @@ export function capacityG(areaCm2: number, depthCm: number, medium: MediumKind):
   return areaCm2 * depthCm * WATER_HELD[medium];
 }
 
+/** How deep the water stands under a mesh where nobody has measured the reservoir, cm (starting figure). */
+const RESERVOIR_CM = 1.5;
+
+/** What a sowing's reservoirs hold, in g: a mesh always stands over one. */
+export function reservoirG(
+  areaCm2: number,
+  medium: MediumKind,
+  reservoirMl: number | null | undefined
+): number {
+  if (reservoirMl) return reservoirMl;
+  return medium === 'mesh' ? areaCm2 * RESERVOIR_CM : 0;
+}
+
+/** Topped up where less than this of a reservoir is left by the next round (starting figure). */
+export const TOP_SHARE = 0.3;
+
 /** Water lost in g a day from an area in cm2 (model, section 6): 1 mm over 1 m2 is 1 kg. */
 export function lossGPerDay(
   areaCm2: number,
@@ -38,12 +54,10 @@ export function lossGPerDay(
   return (mm * areaCm2) / 10;
 }
 
-/** How a medium looks, as the interval of capacity it stands for; dry is drier than any crop is kept. */
-export const MOISTURE = { dry: [0, 0.3], right: [0.45, 0.85], wet: [0.85, 1] } as const;
+/** How a medium looks, as the interval of capacity it stands for (starting figures). */
+export const MOISTURE = { dry: [0, 0.36], right: [0.3, 0.92], wet: [0.82, 1] } as const;
 export type Moisture = keyof typeof MOISTURE;
 
-/** The share nearest to what was computed that agrees with a look. */
-export function heldTo(share: number, moisture: Moisture): number {
-  const [low, high] = MOISTURE[moisture];
-  return Math.min(high, Math.max(low, share));
-}
+/** How a tray weighs in the hand, which tells more than a look (starting figures). */
+export const HEFT = { light: [0, 0.32], right: [0.4, 0.85], heavy: [0.8, 1] } as const;
+export type Heft = keyof typeof HEFT;

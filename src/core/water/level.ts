@@ -1,64 +1,51 @@
-import { meanTempC } from '../clock/place.ts';
 import type { Followed } from '../sowing/follow.ts';
-import { DAY, type Millis } from '../time/zone.ts';
-import { capacityG, FULL_SHARE, heldTo, lossGPerDay, type Cover } from './bucket.ts';
+import type { Millis } from '../time/zone.ts';
+import { capacityG, FULL_SHARE } from './bucket.ts';
+import { WaterTrack } from './track.ts';
 
-/** Water in a sowing's medium. */
+/** Water in a sowing's medium and reservoir. */
 export interface WaterLevel {
   g: number;
+  /** Standard deviation of that. */
+  sdG: number;
+  /** All that medium and reservoir hold. */
   capacityG: number;
   /** g over capacity, 0 to 1. */
   share: number;
+  /** What is left in the reservoir, 0 to 1; null for none. It empties first, and keeps the medium damp. */
+  reservoirShare: number | null;
 }
 
-/** Capacity of all of a sowing's containers, g. */
+/** Capacity of all of a sowing's media, g. */
 export const sowingCapacityG = (sowing: Pick<Followed, 'areaCm2' | 'mediumDepthCm' | 'setup'>): number =>
   capacityG(sowing.areaCm2, sowing.mediumDepthCm, sowing.setup.medium);
 
-/** Water that brings a medium as dry as a wrung sponge up to where seed is sown on it, g. */
-export const sowingWaterG = (sowing: Pick<Followed, 'areaCm2' | 'mediumDepthCm' | 'setup'>): number =>
-  sowingCapacityG(sowing) * FULL_SHARE;
+/** Water that brings a dry medium, or the reservoir under a mesh, up to where seed is sown on it, g. */
+export const sowingWaterG = (followed: Followed): number => trackOf(followed).fullG * FULL_SHARE;
 
-/** What lies over the medium at a moment, as it was or as it is expected to be. */
-function coverAt(followed: Followed, at: Millis): Cover {
-  const { state, path, forecast } = followed;
-  const lit = state.litAt ?? (path.lightFrom === 'sown' ? followed.sownAt : Infinity);
-  if (at < lit) return path.cover === 'none' ? 'germinating' : 'covered';
-  const open = forecast.marks.windowOpen.p50;
-  if (path.lightFrom === 'sown' && at < forecast.marks.rooted.p50) return 'germinating';
-  return at >= lit + ((open - lit) * 2) / 3 ? 'lastThird' : 'canopy';
+const tracks = new WeakMap<Followed, WaterTrack>();
+
+/** The water of a sowing through all that happened; followed once. */
+export function trackOf(followed: Followed): WaterTrack {
+  let track = tracks.get(followed);
+  if (!track) tracks.set(followed, (track = new WaterTrack(followed, followed.thirst)));
+  return track;
 }
-
-const STEP = DAY / 8;
 
 /**
  * Water in the medium at a moment: filled at sowing, lost by what lies over it and the air around it,
- * corrected by every look and every watering (model, section 6). Runs in steps of three hours.
+ * corrected by every look, weighing and watering (model, section 6).
  * @param at may lie ahead: then with nothing given until then
  */
 export function waterAt(followed: Followed, at: Millis): WaterLevel {
-  const full = sowingCapacityG(followed);
-  const { state, sownAt, stays } = followed;
-  let g = state.sownAt === null ? full * FULL_SHARE : 0;
-  let time = sownAt;
-  const dryUntil = (until: Millis) => {
-    while (time < until) {
-      const next = Math.min(until, time + STEP);
-      const place = (stays.findLast(({ from }) => from <= time) ?? stays[0]!).place;
-      const air = { tempC: meanTempC(place), humidityPct: place.humidityPct, movingAir: place.movingAir };
-      g = Math.max(
-        0,
-        g - (lossGPerDay(followed.areaCm2, coverAt(followed, time), air) * (next - time)) / DAY
-      );
-      time = next;
-    }
+  const track = trackOf(followed);
+  const { g, sdG } = track.at(at);
+  const full = track.fullG;
+  return {
+    g,
+    sdG,
+    capacityG: full,
+    share: full > 0 ? g / full : 0,
+    reservoirShare: track.reservoirG > 0 ? Math.max(0, g - track.mediumG) / track.reservoirG : null
   };
-  for (const fact of state.water) {
-    if (fact.at > at) break;
-    dryUntil(fact.at);
-    if ('addedG' in fact) g = Math.min(full, g + fact.addedG);
-    else g = heldTo(full > 0 ? g / full : 0, fact.moisture) * full;
-  }
-  dryUntil(at);
-  return { g, capacityG: full, share: full > 0 ? g / full : 0 };
 }

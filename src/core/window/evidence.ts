@@ -12,11 +12,13 @@ export interface MarkSeen {
   notYetAt: Millis | null;
   /** The first look that found it reached; null while there is none. */
   reachedAt: Millis | null;
+  /** The event of that first look. */
+  eventId?: string;
 }
 
 /**
  * What a mark that was seen says of ln(duration / table): one observation with the variance of its
- * interval and of the stage (model, section 5). Null for a mark not seen yet, or seen with the clock at 0.
+ * interval, of the stage (model, section 5) and of the look. Null for a mark not seen yet, or seen with the clock at 0.
  */
 export function evidenceOf(crop: Crop, clock: Clock, seen: MarkSeen): Gaussian | null {
   if (seen.reachedAt === null) return null;
@@ -29,6 +31,6 @@ export function evidenceOf(crop: Crop, clock: Clock, seen: MarkSeen): Gaussian |
   const tauA = Math.min(tauB, looked > 0 ? looked : unseen);
   return {
     mean: Math.log(Math.sqrt(tauA * tauB) / table),
-    variance: SPREAD.stage ** 2 + Math.log(tauB / tauA) ** 2 / 12
+    variance: SPREAD.stage ** 2 + SPREAD.look ** 2 + Math.log(tauB / tauA) ** 2 / 12
   };
 }

@@ -1,5 +1,6 @@
 import { Clock, type Stretch } from '../clock/clock.ts';
-import { placeLightResponse, warmthRate, type Place } from '../clock/place.ts';
+import { usualWarmthRate, warmthEdges, warmthRateAt } from '../air/airAt.ts';
+import { placeLightResponse, type Place } from '../clock/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import { DAY, type Millis, type Zone } from '../time/zone.ts';
 import { evidenceOf, type MarkSeen } from './evidence.ts';
@@ -87,23 +88,34 @@ function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkFor
   return input.lightFrom === 'sown' ? input.sownAt : forecastOf(input.lightFrom).p50;
 }
 
-/** Stretches of one rate: a new one at each move, at first light, and daily while a sill's light changes. */
+/**
+ * Stretches of one rate: a new one at each move, at first light, every three hours that were measured, and
+ * daily while a sill's light changes.
+ */
 function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
   const { sownAt, stays, crop } = input;
   const edges = new Set([sownAt]);
-  for (const stay of stays) if (stay.from > sownAt) edges.add(stay.from);
+  stays.forEach((stay, index) => {
+    const from = Math.max(stay.from, sownAt);
+    const until = stays[index + 1]?.from ?? Infinity;
+    if (stay.from > sownAt) edges.add(stay.from);
+    if (until > from) for (const edge of warmthEdges(stay.place, from, until)) edges.add(edge);
+  });
   if (Number.isFinite(litAt)) {
     const lit = Math.max(litAt, sownAt);
     const daily = stays.some(({ place }) => place.light.kind === 'sill') ? LIGHT_HORIZON_D : 0;
     for (let day = 0; day <= daily; day += 1) edges.add(lit + day * DAY);
   }
+  const usual = new Map(stays.map(({ place }) => [place, usualWarmthRate(crop, place)]));
+  let stay = 0;
   return [...edges]
     .sort((a, b) => a - b)
     .map((from) => {
-      const place = (stays.findLast((stay) => stay.from <= from) ?? stays[0]!).place;
+      while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
+      const { place } = stays[stay]!;
       const light =
         from >= litAt ? placeLightResponse(place, input.latitudeDeg, input.zone.dayOfYear(from)) : 1;
-      return { from, rate: warmthRate(crop, place) * light };
+      return { from, rate: warmthRateAt(crop, place, from, usual.get(place)!) * light };
     });
 }
 

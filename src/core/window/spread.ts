@@ -5,5 +5,7 @@ export const SPREAD = {
   /** This household with this crop. */
   crop: 0.1,
   /** One stage of one sowing. */
-  stage: 0.05
+  stage: 0.05,
+  /** One look: now and then a lid is taken for lifting that is not, or a leaf missed (starting figure). */
+  look: 0.04
 } as const;

@@ -5,6 +5,7 @@ import { tickOf } from '../../core/round/tick.ts';
 import type { Task } from '../../core/round/task.ts';
 import { follow, type Followed, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import { sowingWeightG } from '../../core/shelf/load.ts';
 import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE } from '../../core/time/zone.ts';
 import { tableOptimumDays, type Mark } from '../../core/window/marks.ts';
@@ -37,7 +38,7 @@ export function growerFollows(
   nature: Nature,
   members: readonly string[],
   chance: Chance,
-  end: { until: number; lostAt?: number; cutWhenOpen: boolean }
+  end: { until: number; lostAt?: number | undefined; cutWhenOpen: boolean; weighs?: boolean }
 ): SowingEvent[] {
   const events: SowingEvent[] = [];
   const record = (at: number, body: EventBody, taskKey: string | null = null) =>
@@ -88,6 +89,11 @@ export function growerFollows(
         continue;
       }
       record(at + MINUTE, bodyOf(task, nature), task.key);
+      if (end.weighs && task.body.kind === 'sow') {
+        const weighed = follow(household, setup, events);
+        const grossG = Math.round(sowingWeightG(weighed, at + MINUTE) - task.body.pressG);
+        record(at + 2 * MINUTE, { type: 'weighed', grossG, full: true });
+      }
     }
   }
   return events;

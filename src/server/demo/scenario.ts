@@ -15,25 +15,36 @@ type PlaceName = 'top' | 'middle' | 'bottom' | 'sill' | 'stairs';
 
 const sill = (aspect: 'midday' | 'side' | 'away', back: boolean) => ({ kind: 'sill', aspect, back }) as const;
 
+const board = (widthCm: number, depthCm: number, ratedG: number | null) => ({ widthCm, depthCm, ratedG });
+/** The trolley's tiers are alike. */
+const TIER = board(75, 40, 8000);
+
 /** In the order they are walked past. */
 export const PLACES: Record<PlaceName, Place> = {
-  top: place(1, 'Trolley, top tier', { kind: 'lamp', ppfd: 220, hours: 14 }, 22, 18, 50, true),
-  middle: place(2, 'Trolley, middle tier', sill('midday', false), 20, 17, 55, false),
-  bottom: place(3, 'Trolley, bottom tier', sill('side', false), 19, 17, 60, false),
-  sill: place(4, 'Balcony sill', sill('midday', false), 21, 15, 55, false),
-  stairs: place(5, 'Stairwell sill', sill('side', false), 16, 13, 65, false)
+  top: place(
+    1,
+    'Trolley, top tier',
+    { kind: 'lamp', ppfd: 220, hours: 14, watts: null, distanceCm: 30 },
+    [22, 18, 50],
+    true,
+    TIER
+  ),
+  middle: place(2, 'Trolley, middle tier', sill('midday', false), [20, 17, 55], false, TIER),
+  bottom: place(3, 'Trolley, bottom tier', sill('side', false), [19, 17, 60], false, TIER),
+  sill: place(4, 'Balcony sill', sill('midday', false), [21, 15, 55], false, board(90, 24, 6000)),
+  stairs: place(5, 'Stairwell sill', sill('side', false), [16, 13, 65], false, board(60, 22, null))
 };
 
 function place(
   n: number,
   name: string,
   light: Place['light'],
-  dayC: number,
-  nightC: number,
-  humidityPct: number,
-  movingAir: boolean
+  [dayC, nightC, humidityPct]: readonly [number, number, number],
+  movingAir: boolean,
+  its: Pick<Place, 'widthCm' | 'depthCm' | 'ratedG'>
 ): Place {
-  return { id: `0000000${n}-0000-4000-a000-000000000000`, name, light, dayC, nightC, humidityPct, movingAir };
+  const id = `0000000${n}-0000-4000-a000-000000000000`;
+  return { id, name, light, dayC, nightC, humidityPct, movingAir, ratingSure: false, ...its };
 }
 
 const CONTAINERS = {
@@ -57,6 +68,8 @@ export interface Story {
   lostAfterD?: number;
   /** The packet its seed comes from, where that is kept. */
   lot?: LotName;
+  /** Set on the scale when it was sown, so that a weighing later tells how much water is left. */
+  weighs?: boolean;
   /** How slow it really is against the table, for those under way; by the book where left out. */
   pace?: number;
 }
@@ -83,7 +96,7 @@ function story(
 /** Under way now, at every stage; the peas are put to soak tonight. */
 export const UNDER_WAY: Story[] = [
   story('radish', 'tray', 'top', -0.7, { pace: 0.9 }),
-  story('broccoli', 'tray', 'top', 2.6),
+  story('broccoli', 'tray', 'top', 2.6, { weighs: true }),
   story('sunflower', 'pot', 'middle', 6.4, { medium: 'seed-mix' }),
   story('arugula', 'pot', 'bottom', 6.9, { method: 'light-hand' }),
   story('cress-garden', 'six', 'sill', 0.75, { method: 'light-hand', medium: 'hemp-mat' }),

@@ -15,7 +15,9 @@ import { addHousehold, memberNamed, type Household } from '../households/househo
 import { addPlace } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
 import { addEvents } from '../sowings/events.ts';
-import { listLearned } from '../sowings/learned.ts';
+import { listLessons } from '../sowings/learned.ts';
+import { readAir } from '../air/air.ts';
+import { placeSensors } from './sensors.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { growerFollows, natureOf } from './growerFollows.ts';
@@ -42,18 +44,22 @@ export async function seedDemo(now: number): Promise<string> {
     demo: true,
     clockAheadMs: 0
   };
-  const facts = factsOf(household, Object.values(PLACES));
+  const facts = factsOf(household, { places: Object.values(PLACES) });
   const passphraseHash = await hashPassphrase('green thumbs');
   await inHousehold(household.id, async (tx) => {
     await addHousehold(tx, { ...household, passphraseHash });
     const members: string[] = [];
     for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
     for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
+    await placeSensors(tx, household.id, facts.rhythm, now);
+    // From here on what stands is followed by what was measured.
+    const places = Object.values(PLACES);
+    const measured = factsOf(household, { places, air: await readAir(tx, { since: now - 30 * DAY }) });
     await fillCupboard(tx, household.id, now);
     for (const story of PAST)
-      await growStory(tx, { household, facts, members, chance, now, story, ended: true });
+      await growStory(tx, { household, facts: measured, members, chance, now, story, ended: true });
     // What stands now is forecast with what the ten weeks before have taught.
-    const learned = { ...facts, learned: await listLearned(tx) };
+    const learned = { ...measured, ...(await listLessons(tx)) };
     for (const story of UNDER_WAY)
       await growStory(tx, { household, facts: learned, members, chance, now, story, ended: false });
     for (const story of TONIGHT)
@@ -87,7 +93,12 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
     soak = whenStarted(growing, aim);
     setup = setupOf(growing, soak);
     const lostAt = story.lostAfterD === undefined ? undefined : setup.sowAt + story.lostAfterD * DAY;
-    events = growerFollows(facts, setup, nature, members, chance, { until, lostAt, cutWhenOpen: ended });
+    events = growerFollows(facts, setup, nature, members, chance, {
+      until,
+      lostAt,
+      cutWhenOpen: ended,
+      weighs: story.weighs ?? false
+    });
     const opensInD = (follow(facts, setup, events).forecast.marks.windowOpen.p50 - now) / DAY;
     const off = opensInD - story.opensInD;
     if (ended || story.opensInD < 0 || story.sownAgoD !== undefined || Math.abs(off) < 0.3 || tries === 6)

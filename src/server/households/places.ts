@@ -6,48 +6,105 @@ import type { Tx } from '../db/connection.ts';
 export interface PlaceRow {
   id: string;
   name: string;
-  light_kind: 'lamp' | 'sill';
+  light_kind: PlaceLight['kind'];
   lamp_ppfd: number | null;
   lamp_hours: number | null;
+  lamp_watts: number | null;
+  lamp_distance_cm: number | null;
   sill_aspect: Aspect | null;
   sill_back: boolean | null;
   day_c: number;
   night_c: number;
   humidity_pct: number;
   moving_air: boolean;
+  width_cm: number | null;
+  depth_cm: number | null;
+  rated_g: number | null;
+  rating_sure: boolean;
+}
+
+function lightOf(row: PlaceRow): PlaceLight {
+  switch (row.light_kind) {
+    case 'lamp':
+      return {
+        kind: 'lamp',
+        ppfd: row.lamp_ppfd!,
+        hours: row.lamp_hours!,
+        watts: row.lamp_watts,
+        distanceCm: row.lamp_distance_cm
+      };
+    case 'sill':
+      return { kind: 'sill', aspect: row.sill_aspect!, back: row.sill_back! };
+    case 'dark':
+      return { kind: 'dark' };
+  }
 }
 
 /** A place from its row. */
-export function placeOf(row: PlaceRow): Place {
-  const light: PlaceLight =
-    row.light_kind === 'lamp'
-      ? { kind: 'lamp', ppfd: row.lamp_ppfd!, hours: row.lamp_hours! }
-      : { kind: 'sill', aspect: row.sill_aspect!, back: row.sill_back! };
-  return {
-    id: row.id,
-    name: row.name,
-    light,
-    dayC: row.day_c,
-    nightC: row.night_c,
-    humidityPct: row.humidity_pct,
-    movingAir: row.moving_air
-  };
-}
+export const placeOf = (row: PlaceRow): Place => ({
+  id: row.id,
+  name: row.name,
+  light: lightOf(row),
+  dayC: row.day_c,
+  nightC: row.night_c,
+  humidityPct: row.humidity_pct,
+  movingAir: row.moving_air,
+  widthCm: row.width_cm,
+  depthCm: row.depth_cm,
+  ratedG: row.rated_g,
+  ratingSure: row.rating_sure
+});
 
 /** The household's places, in the order a round passes them. */
 export async function listPlaces(tx: Tx): Promise<Place[]> {
   return (await tx<PlaceRow[]>`select * from places order by position, name`).map(placeOf);
 }
 
+const columnsOf = (place: Place) => {
+  const lamp = place.light.kind === 'lamp' ? place.light : null;
+  const sill = place.light.kind === 'sill' ? place.light : null;
+  return {
+    name: place.name,
+    light_kind: place.light.kind,
+    lamp_ppfd: lamp?.ppfd ?? null,
+    lamp_hours: lamp?.hours ?? null,
+    lamp_watts: lamp?.watts ?? null,
+    lamp_distance_cm: lamp?.distanceCm ?? null,
+    sill_aspect: sill?.aspect ?? null,
+    sill_back: sill?.back ?? null,
+    day_c: place.dayC,
+    night_c: place.nightC,
+    humidity_pct: place.humidityPct,
+    moving_air: place.movingAir,
+    width_cm: place.widthCm ?? null,
+    depth_cm: place.depthCm ?? null,
+    rated_g: place.ratedG ?? null,
+    rating_sure: place.ratingSure ?? false
+  };
+};
+
 /** Adds a place at the end of the round, or leaves it as it is where its id is known. */
 export async function addPlace(tx: Tx, householdId: string, place: Place): Promise<void> {
-  const { light } = place;
-  const lamp = light.kind === 'lamp' ? light : null;
-  const sill = light.kind === 'sill' ? light : null;
-  await tx`insert into places (household_id, id, name, position, light_kind, lamp_ppfd, lamp_hours, sill_aspect, sill_back,
-      day_c, night_c, humidity_pct, moving_air)
-    values (${householdId}, ${place.id}, ${place.name}, (select coalesce(max(position), 0) + 1 from places), ${light.kind},
-      ${lamp?.ppfd ?? null}, ${lamp?.hours ?? null}, ${sill?.aspect ?? null}, ${sill?.back ?? null},
-      ${place.dayC}, ${place.nightC}, ${place.humidityPct}, ${place.movingAir})
-    on conflict (household_id, id) do nothing`;
+  const [last] = await tx<
+    { position: number }[]
+  >`select coalesce(max(position), 0)::int as position from places`;
+  const row = { household_id: householdId, id: place.id, position: last!.position + 1, ...columnsOf(place) };
+  await tx`insert into places ${tx(row)} on conflict (household_id, id) do nothing`;
+}
+
+/** Changes what is known of a place; adds it where it is new. */
+export async function keepPlace(tx: Tx, householdId: string, place: Place): Promise<void> {
+  await addPlace(tx, householdId, place);
+  await tx`update places set ${tx(columnsOf(place))} where id = ${place.id}`;
+}
+
+/** Says that a place's rating holds, for more than it was taken to carry. */
+export async function sureOfRating(tx: Tx, id: string): Promise<void> {
+  await tx`update places set rating_sure = true where id = ${id}`;
+}
+
+/** Puts the places into the order a round passes them. */
+export async function orderPlaces(tx: Tx, ids: readonly string[]): Promise<void> {
+  for (const [index, id] of ids.entries())
+    await tx`update places set position = ${index + 1} where id = ${id}`;
 }

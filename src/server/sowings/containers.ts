@@ -8,6 +8,8 @@ export interface ContainerRow {
   width_cm: number;
   depth_cm: number;
   cells: number;
+  reservoir_ml?: number | null;
+  empty_g?: number | null;
 }
 
 /** A container from its columns. */
@@ -18,7 +20,9 @@ export function containerOf(row: ContainerRow): Container {
     lengthCm: row.length_cm,
     widthCm: row.width_cm,
     depthCm: row.depth_cm,
-    cells: row.cells
+    cells: row.cells,
+    ...(row.reservoir_ml ? { reservoirMl: row.reservoir_ml } : {}),
+    ...(row.empty_g ? { emptyG: row.empty_g } : {})
   };
 }
 
@@ -54,9 +58,7 @@ export async function keepContainer(
 
 interface KeptRow extends ContainerRow {
   id: string;
-  empty_g: number | null;
   drains: boolean;
-  reservoir_ml: number | null;
   owned: number | null;
   in_use: number;
 }
@@ -70,9 +72,9 @@ export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
   return rows.map((row) => ({
     ...containerOf(row),
     id: row.id,
-    emptyG: row.empty_g,
+    emptyG: row.empty_g ?? null,
     drains: row.drains,
-    reservoirMl: row.reservoir_ml,
+    reservoirMl: row.reservoir_ml ?? null,
     owned: row.owned,
     inUse: row.in_use
   }));
@@ -88,7 +90,7 @@ export async function changeContainer(
     drains,
     reservoirMl,
     owned
-  }: Omit<KeptContainer, keyof Container | 'inUse'> & { name: string }
+  }: Pick<KeptContainer, 'id' | 'name' | 'emptyG' | 'drains' | 'reservoirMl' | 'owned'>
 ): Promise<void> {
   await tx`update containers set name = ${name}, empty_g = ${emptyG}, drains = ${drains},
     reservoir_ml = ${reservoirMl}, owned = ${owned} where id = ${id}`;

@@ -1,6 +1,7 @@
 import type { SowingEvent } from '../../core/events/event.ts';
 import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import { readLog } from '../../core/sowing/record.ts';
+import { thirstOf } from '../../core/water/message.ts';
 import { messageOf } from '../../core/window/learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdFacts } from '../households/facts.ts';
@@ -29,7 +30,7 @@ export async function addEvents(
     body: event.body as never
   }));
   if (rows.length > 0) await tx`insert into events ${tx(rows)} on conflict (household_id, id) do nothing`;
-  await settle(tx, sowingId, facts ?? (await householdFacts(tx)));
+  await settle(tx, sowingId, facts ?? (await householdFacts(tx, sowingId)));
 }
 
 /** Writes down whether the sowing has ended, and what it says of its crop's pace, as its events say. */
@@ -38,7 +39,9 @@ async function settle(tx: Tx, sowingId: string, facts: HouseholdFacts): Promise<
   if (!record) return;
   const followed = follow(facts, record.setup, readLog(record), true);
   const { endedAt } = followed.state;
-  const message = messageOf(followed);
+  const pace = messageOf(followed);
+  const thirst = thirstOf(followed);
   await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)},
-    pace_mean = ${message?.mean ?? null}, pace_variance = ${message?.variance ?? null} where id = ${sowingId}`;
+    pace_mean = ${pace?.mean ?? null}, pace_variance = ${pace?.variance ?? null},
+    thirst_mean = ${thirst?.mean ?? null}, thirst_variance = ${thirst?.variance ?? null} where id = ${sowingId}`;
 }

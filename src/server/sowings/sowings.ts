@@ -64,7 +64,7 @@ function recordOf(row: SowingRow): SowingRecord {
 const columnsWith = (tx: Tx, by: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape,
-  c.length_cm, c.width_cm, c.depth_cm, c.cells,
+  c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   '[' || coalesce((select string_agg(
       '["' || e.id || '",' || (extract(epoch from e.at) * 1000)::bigint || ',' || coalesce('"' || ${by} || '"', 'null')
         || ',' || coalesce(to_json(e.task_key)::text, 'null') || ',' || e.body || ']', ',' order by e.at, e.seq)

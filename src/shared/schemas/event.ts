@@ -1,5 +1,7 @@
 import * as yup from 'yup';
 import { BENCH_STEPS } from '../../core/protocol/step.ts';
+import { SIGHTS } from '../../core/looks/sight.ts';
+import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
 import { CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/events/event.ts';
 
 const water = {
@@ -19,7 +21,20 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   misted: yup.object(water),
   watered: yup.object(water),
   looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
-  felt: yup.object({ moisture: yup.string().oneOf(['dry', 'right', 'wet']).required() }),
+  felt: yup.object({ moisture: yup.string().oneOf(Object.keys(MOISTURE)).required() }),
+  lifted: yup.object({ heft: yup.string().oneOf(Object.keys(HEFT)).required() }),
+  weighed: yup.object({
+    grossG: yup
+      .number()
+      .typeError('Enter what the scale shows, in g.')
+      .required('Enter what the scale shows, in g.')
+      .moreThan(0, 'The tray weighs more than 0 g: is it on the scale?')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    full: yup.boolean().required()
+  }),
+  saw: yup.object({ sight: yup.string().oneOf(SIGHTS).required() }),
+  turned: yup.object({}),
+  aired: yup.object({}),
   moved: yup.object({ placeId: yup.string().uuid().required() }),
   cut: yup.object({
     grossG: yup.number().required().max(50_000, 'Over 50 kg: check the weight.'),

@@ -9,7 +9,7 @@
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$ui/words/cautions.ts';
   import { QUESTION_WORDS } from '$ui/words/methods.ts';
-  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
 
   interface Props {
     method: Method;

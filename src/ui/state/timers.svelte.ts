@@ -33,10 +33,8 @@ export class Timers {
   /** Followed anew when something was ticked, not at every second. */
   private readonly followed = $derived.by((): Followed[] => {
     if (!this.facts) return [];
-    const { records, places, ownCrops } = this.facts;
-    return followAll(records, factsOf(this.household, places, ownCrops), (id, events) =>
-      this.journal.with(id, events)
-    );
+    const { records, ...book } = this.facts;
+    return followAll(records, factsOf(this.household, book), (id, events) => this.journal.with(id, events));
   });
 
   readonly running = $derived(

@@ -3,7 +3,8 @@ import { coirFor, partVolumes } from '$core/medium/coir.ts';
 import type { SharedSolution } from '$core/bench/sheet.ts';
 import type { StepBody, StepKind } from '$core/protocol/step.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
-import { bottles, MEDIUM_WORDS } from './tasks.ts';
+import { MEDIUM_WORDS } from './media.ts';
+import { bottles } from './tasks.ts';
 import { dayAndTime, type Reading } from './time.ts';
 
 /** What the hands do for every line of a section, once. */

@@ -3,8 +3,9 @@ import type { Cue, EventBody, LossReason } from '$core/events/event.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/methods/path.ts';
 import type { Stage } from '$core/sowing/fold.ts';
-import { BOTTLE_G, type MediumKind } from '$core/medium/medium.ts';
+import { BOTTLE_G } from '$core/medium/medium.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { MOULD_WORDS, SIGHT_WORDS } from './looks.ts';
 import { STEP_NAMES } from './stepNames.ts';
 import { dayAndTime, dayWords, spanWords, type Reading } from './time.ts';
 
@@ -16,15 +17,6 @@ export interface TaskWords {
   /** What the undo line says once it is done. */
   done: string;
 }
-
-export const MEDIUM_WORDS: Record<MediumKind, string> = {
-  coir: 'Coir',
-  'peat-perlite': 'Peat with perlite',
-  'seed-mix': 'Seed mix',
-  'hemp-mat': 'Hemp mat',
-  paper: 'Paper',
-  mesh: 'Mesh over a reservoir'
-};
 
 export const STAGE_WORDS: Record<Stage, string> = {
   prepare: 'to be prepared',
@@ -114,6 +106,24 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
         why: `${Math.round(body.share * 100)} % of its water is left, too little until the next round. ${body.how === 'mist' ? 'Stop when drops hang together.' : 'Pour off what stands after ten minutes.'}${body.peroxideMl > 0 ? ` With ${body.peroxideMl.toFixed(1)} mL of 3 % peroxide in it.` : ''}`,
         done: `Watered ${volume(body.waterMl, units)}`
       };
+    case 'top':
+      return {
+        title: `Fill the reservoir up: ${volume(body.waterMl, units)}${body.feed > 0 ? `, with feed at ${body.feed < 1 ? 'half' : 'full'} strength` : ''}`,
+        why: `${Math.round(body.share * 100)} % is left in it, and what stands over it lives from it alone.`,
+        done: `Reservoir filled, ${volume(body.waterMl, units)}`
+      };
+    case 'turn':
+      return {
+        title: 'Turn it half round',
+        why: 'A window lights it from one side: turned daily, it stands straight.',
+        done: 'Turned'
+      };
+    case 'air':
+      return {
+        title: 'Let air at it for an hour',
+        why: `${MOULD_WORDS[body.drivers[0] ?? 'covered']}: an open window nearby or a small fan dries the stems before the cut.`,
+        done: 'Aired'
+      };
     case 'cut':
       return {
         title: `Ready to cut: about ${mass(body.expectedG, units)}`,
@@ -166,6 +176,16 @@ export function eventWords(
       return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
     case 'felt':
       return `Felt: ${body.moisture === 'right' ? 'damp, just right' : body.moisture}`;
+    case 'lifted':
+      return `Lifted: ${body.heft === 'right' ? 'just right' : body.heft}`;
+    case 'weighed':
+      return `Weighed ${mass(body.grossG, units)}${body.full ? ', well watered' : ''}`;
+    case 'saw':
+      return `Saw: ${SIGHT_WORDS[body.sight].toLowerCase()}`;
+    case 'turned':
+      return 'Turned';
+    case 'aired':
+      return 'Aired';
     case 'moved':
       return `Moved to ${placeName(body.placeId)}`;
     case 'cut':

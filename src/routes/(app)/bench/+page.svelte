@@ -13,7 +13,7 @@
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data.places, data.ownCrops, data.learned));
+  const facts = $derived(factsOf(data.household, data));
   const sheet = $derived(
     sheetOf(
       followAll(data.records, facts, (id, events) => journal.with(id, events)),

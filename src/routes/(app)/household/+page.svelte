@@ -3,6 +3,7 @@
   import { enhance } from '$app/forms';
   import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
+  import { lightWords } from '$ui/words/places.ts';
   import { clockTimeOf } from '$shared/schemas/household.ts';
   import type { ActionData, PageData } from './$types';
 
@@ -11,7 +12,6 @@
   const wrong = (field: string): string => (form && 'errors' in form ? (form.errors?.[field] ?? '') : '');
   const kept = (field: string, otherwise: string): string =>
     form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise;
-  const LIGHT = { midday: 'bright sill', side: 'half-bright sill', away: 'dim sill' };
 </script>
 
 <svelte:head><title>Household · Brote</title></svelte:head>
@@ -96,10 +96,8 @@
       <ul class="places">
         {#each data.places as place (place.id)}
           <li>
-            <strong>{place.name}</strong><br /><span class="soft small"
-              >{place.light.kind === 'lamp'
-                ? `lamp, ${place.light.hours} h a day`
-                : LIGHT[place.light.aspect]} · {temperature(place.dayC, house.units)} by day, {temperature(
+            <a href="/shelf/{place.id}">{place.name}</a><br /><span class="soft small"
+              >{lightWords(place.light)} · {temperature(place.dayC, house.units)} by day, {temperature(
                 place.nightC,
                 house.units
               )} at night{place.movingAir ? ' · moving air' : ''}</span

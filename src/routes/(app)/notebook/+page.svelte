@@ -13,12 +13,12 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    followAll(data.records, factsOf(data.household, data.places, data.ownCrops), (id, events) =>
-      journal.with(id, events)
-    ).map((sowing) => {
-      const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
-      return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
-    })
+    followAll(data.records, factsOf(data.household, data), (id, events) => journal.with(id, events)).map(
+      (sowing) => {
+        const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
+        return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
+      }
+    )
   );
   const cut = $derived(rows.filter(({ sowing }) => sowing.state.lost === null));
   const total = $derived(cut.reduce((sum, { netG }) => sum + netG, 0));

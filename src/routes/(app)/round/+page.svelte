@@ -15,7 +15,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data.places, data.ownCrops, data.learned));
+  const facts = $derived(factsOf(data.household, data));
   const round = $derived(roundAt(facts.rhythm, data.now));
   const followed = $derived(followAll(data.records, facts, (id, events) => journal.with(id, events)));
   const today = $derived(

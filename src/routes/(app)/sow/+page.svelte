@@ -19,7 +19,7 @@
   import { workOut, type Draft, type WorkedSowing } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
-  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
   import { isoDay } from '$ui/words/time.ts';
   import type { PageData } from './$types';
 

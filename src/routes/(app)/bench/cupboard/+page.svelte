@@ -6,7 +6,7 @@
   import { figure, length, mass, volume } from '$core/units/format.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import { FLAG_WORDS } from '$ui/words/lots.ts';
-  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
   import { isoDay } from '$ui/words/time.ts';
   import type { PageData } from './$types';
 

@@ -21,7 +21,8 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
-  import { eventWords, LOSS_WORDS, MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
+  import { eventWords, LOSS_WORDS } from '$ui/words/tasks.ts';
   import { clockTime, shortDate } from '$ui/words/time.ts';
   import type { PageData } from './$types';
 
@@ -29,7 +30,7 @@
   const journal = useJournal();
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data.places, data.ownCrops, data.learned));
+  const facts = $derived(factsOf(data.household, data));
   const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(

@@ -21,11 +21,7 @@
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
   const followed = $derived(
-    followAll(
-      [data.record],
-      factsOf(data.household, data.places, data.ownCrops, data.learned),
-      (id, events) => journal.with(id, events)
-    )[0]!
+    followAll([data.record], factsOf(data.household, data), (id, events) => journal.with(id, events))[0]!
   );
   const { crop, setup, state: sowing } = $derived(followed);
   const left = $derived(1 - sowing.cutShare);

@@ -7,7 +7,7 @@
   import Field from '$ui/fields/Field.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { MEDIUM_WORDS } from '$ui/words/tasks.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();

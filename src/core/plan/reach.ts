@@ -1,0 +1,136 @@
+import type { Place } from '../clock/place.ts';
+import type { SowingEvent } from '../events/event.ts';
+import { follow, type Followed, type HouseholdFacts } from '../sowing/follow.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+
+/** How a tray that is under way can be steered towards a day. */
+export type Course =
+  /** It stays where it is. */
+  | { kind: 'stay' }
+  /** It moves there now. */
+  | { kind: 'move'; place: Place }
+  /** It stays until it opens, and then waits somewhere cooler. */
+  | { kind: 'hold'; place: Place };
+
+/** One course, and what comes of it. */
+export interface Outlook {
+  course: Course;
+  /** Chance that it can be cut on the day: open, and not past it. */
+  chance: number;
+  opensAt: Millis;
+  closesAt: Millis;
+  /** Days from the opening to the close: how long it keeps uncut. */
+  keepsD: number;
+  /** Days that the opening shifts by, later positive. */
+  laterD: number;
+}
+
+/** What can be done to have a tray on a day. */
+export interface Reach {
+  /** Best chance first; staying comes first among equals. */
+  outlooks: Outlook[];
+  /** Where no course makes it likely: the nearest moment at which one does. */
+  nearest: { at: Millis; outlook: Outlook } | null;
+}
+
+/** From this chance on a day can be counted on. */
+export const LIKELY = 0.6;
+/** A place must be this much cooler to be worth waiting in, degC. */
+const COOLER_C = 2;
+const SEARCH_D = 28;
+
+/**
+ * Works out which places bring a tray to a day, and what each gains and loses.
+ * @param by the moment it is wanted at
+ */
+export function reach(
+  household: HouseholdFacts,
+  setup: SowingSetup,
+  events: readonly SowingEvent[],
+  by: Millis,
+  now: Millis
+): Reach {
+  const staying = follow(household, setup, events);
+  const others = [...household.places.values()].filter(
+    (place) =>
+      place.id !== staying.place.id && (place.light.kind !== 'dark' || staying.path.lightFrom === null)
+  );
+  const opensAt = staying.forecast.marks.windowOpen.p50;
+  const courses: { course: Course; followed: Followed }[] = [
+    { course: { kind: 'stay' }, followed: staying },
+    ...others.map((place) => ({
+      course: { kind: 'move', place } as const,
+      followed: movedTo(household, setup, events, place, now)
+    })),
+    ...others
+      .filter((place) => isCooler(place, staying.place) && Number.isFinite(opensAt))
+      .map((place) => ({
+        course: { kind: 'hold', place } as const,
+        followed: movedTo(household, setup, events, place, Math.max(now, opensAt))
+      }))
+  ];
+  const outlooks = courses
+    .map(({ course, followed }) => outlookOf(course, followed, staying, by))
+    .sort((a, b) => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course));
+  const best = outlooks[0]!;
+  return { outlooks, nearest: best.chance >= LIKELY ? null : nearestOf(courses, staying, by, now) };
+}
+
+/** A sowing followed as though it were moved at a moment. */
+export function movedTo(
+  household: HouseholdFacts,
+  setup: SowingSetup,
+  events: readonly SowingEvent[],
+  place: Place,
+  at: Millis
+): Followed {
+  const move: SowingEvent = {
+    id: 'as-if',
+    at,
+    by: null,
+    taskKey: null,
+    body: { type: 'moved', placeId: place.id }
+  };
+  return follow(household, setup, [...events, move]);
+}
+
+/** Chance that a tray can be cut at a moment: open by then and not past its close. */
+export const cuttableAt = ({ forecast }: Followed, at: Millis): number =>
+  Math.max(0, forecast.chance('windowOpen', at) - forecast.chance('windowClose', at));
+
+function outlookOf(course: Course, followed: Followed, staying: Followed, by: Millis): Outlook {
+  const { windowOpen, windowClose } = followed.forecast.marks;
+  return {
+    course,
+    chance: cuttableAt(followed, by),
+    opensAt: windowOpen.p50,
+    closesAt: windowClose.p50,
+    keepsD: (windowClose.p50 - windowOpen.p50) / DAY,
+    laterD: windowOpen.seen ? 0 : (windowOpen.p50 - staying.forecast.marks.windowOpen.p50) / DAY
+  };
+}
+
+const rank = (course: Course): number => ['stay', 'move', 'hold'].indexOf(course.kind);
+
+const isCooler = (place: Place, than: Place): boolean =>
+  place.dayC + place.nightC <= than.dayC + than.nightC - 2 * COOLER_C;
+
+/** The moment nearest to the day wanted at which some course makes it likely, by half days. */
+function nearestOf(
+  courses: readonly { course: Course; followed: Followed }[],
+  staying: Followed,
+  by: Millis,
+  now: Millis
+): Reach['nearest'] {
+  for (let step = 1; step <= SEARCH_D * 2; step += 1)
+    for (const at of [by - step * 12 * HOUR, by + step * 12 * HOUR]) {
+      if (at < now) continue;
+      const found = courses
+        .map(({ course, followed }) => ({ course, followed, chance: cuttableAt(followed, at) }))
+        .sort((a, b) => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course))[0]!;
+      if (found.chance >= LIKELY)
+        return { at, outlook: outlookOf(found.course, found.followed, staying, at) };
+    }
+  return null;
+}

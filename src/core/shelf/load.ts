@@ -1,0 +1,64 @@
+import { areaCm2, type Container } from '../containers/container.ts';
+import type { MediumKind } from '../medium/medium.ts';
+import type { Followed } from '../sowing/follow.ts';
+import type { Millis } from '../time/zone.ts';
+import { waterAt } from '../water/level.ts';
+import { plantsG } from '../water/plants.ts';
+import type { Place } from '../clock/place.ts';
+
+/** Dry media weigh so much, g per mL (starting figures). */
+const DRY_G_ML: Record<MediumKind, number> = {
+  coir: 0.09,
+  'peat-perlite': 0.12,
+  'seed-mix': 0.35,
+  'hemp-mat': 0.1,
+  paper: 0.25,
+  mesh: 0.3
+};
+/** An empty plastic tray, g per cm2 of its bottom and walls (starting figure); a clay pot weighs five times that. */
+const TRAY_G_CM2 = 0.16;
+
+/** What an empty container weighs, g: as weighed, else by its size. */
+export function emptyG(container: Container): number {
+  if (container.emptyG) return container.emptyG;
+  const bottom = areaCm2(container);
+  const around =
+    container.shape === 'round' ? Math.PI * container.lengthCm : 2 * (container.lengthCm + container.widthCm);
+  return TRAY_G_CM2 * (bottom + around * container.depthCm);
+}
+
+/** What a sowing weighs where it stands, g: container, medium, seed or plants, water, and what presses on it. */
+export function sowingWeightG(followed: Followed, now: Millis): number {
+  const { setup, areaCm2: area, mediumDepthCm, path, state } = followed;
+  if (state.sownAt === null || state.stage === 'ended') return 0;
+  const share = setup.count * setup.areaShare;
+  const pressed = state.stage === 'press' ? path.pressGCm2 * area : 0;
+  return (
+    emptyG(setup.container) * share +
+    area * mediumDepthCm * DRY_G_ML[setup.medium] +
+    setup.seedG +
+    plantsG(followed, now) +
+    waterAt(followed, now).g +
+    pressed
+  );
+}
+
+/** From this share of its rating on, a shelf's load is pointed out (safety). */
+export const AMBER_SHARE = 0.8;
+
+/** What stands on a place against what it is rated for. */
+export interface Load {
+  g: number;
+  ratedG: number | null;
+  /** `over` needs somebody to say that the rating holds. */
+  state: 'unrated' | 'fine' | 'amber' | 'over';
+}
+
+/** The load of a place with these sowings on it. */
+export function loadOf(place: Place, standing: readonly Followed[], now: Millis): Load {
+  const g = standing.reduce((sum, followed) => sum + sowingWeightG(followed, now), 0);
+  const ratedG = place.ratedG ?? null;
+  if (ratedG === null) return { g, ratedG, state: 'unrated' };
+  const share = g / ratedG;
+  return { g, ratedG, state: share > 1 ? 'over' : share >= AMBER_SHARE ? 'amber' : 'fine' };
+}

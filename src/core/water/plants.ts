@@ -1,0 +1,19 @@
+import type { Followed } from '../sowing/follow.ts';
+import type { Millis } from '../time/zone.ts';
+import { tableOptimumDays } from '../window/marks.ts';
+
+/** Share of what is cut that stands in roots and stubble besides (starting figure). */
+const ROOTS = 0.3;
+
+/** What the plants of a sowing are expected to weigh at a moment, g, less what was cut of them. */
+export function plantsG({ crop, areaCm2, forecast, state }: Followed, at: Millis): number {
+  const table = tableOptimumDays(crop);
+  const age = forecast.clock.tau(at);
+  const share = Math.min(
+    1.15,
+    Math.max(0, (age - table.rooted * 0.5) / (table.windowBest - table.rooted * 0.5))
+  );
+  const whole = (crop.yieldMidGM2 * areaCm2) / 10_000;
+  const cut = state.cuts.reduce((sum, { at: when, netG }) => (when <= at ? sum + netG : sum), 0);
+  return Math.max(0, whole * share ** 1.5 * (1 + ROOTS) - cut);
+}

@@ -1,0 +1,47 @@
+import { observe, type Gaussian } from '../window/gaussian.ts';
+
+/** Standard deviations on the log scale of how much faster or slower water goes than the figures say. */
+export const THIRST_SPREAD = {
+  /** The household: its air, its mediums, its hygrometer (model, section 6). */
+  household: 0.3,
+  /** One sowing: how thick it stands, where exactly (starting figure). */
+  sowing: 0.1
+} as const;
+
+/** What trays taught of a household's water: those that ended together, those under way one by one. */
+export interface ThirstLearned {
+  ended: Gaussian | null;
+  underWay: readonly { sowingId: string; message: Gaussian }[];
+}
+
+const PRIOR: Gaussian = { mean: 0, variance: THIRST_SPREAD.household ** 2 };
+
+/** What the household believes of its factor on water loss, leaving out what one sowing said itself. */
+export function thirstBelief(learned: ThirstLearned | undefined, without?: string): Gaussian {
+  if (!learned) return PRIOR;
+  const others = learned.underWay.flatMap(({ sowingId, message }) => (sowingId === without ? [] : [message]));
+  return [...(learned.ended ? [learned.ended] : []), ...others].reduce(observe, PRIOR);
+}
+
+/** What one sowing starts from: the household's factor and what this sowing may differ by. */
+export const sowingThirst = ({ mean, variance }: Gaussian): Gaussian => ({
+  mean,
+  variance: variance + THIRST_SPREAD.sowing ** 2
+});
+
+/** What a new household's sowing starts from. */
+export const NEW_THIRST = sowingThirst(PRIOR);
+
+/**
+ * What a sowing said of the household's factor: what it came to believe of its own, with what it began with
+ * taken out, widened by what a sowing differs by. Null while it said next to nothing.
+ * @param began that it was followed from
+ */
+export function thirstMessage(began: Gaussian, own: Gaussian): Gaussian | null {
+  const precision = 1 / own.variance - 1 / began.variance;
+  if (precision < 0.02 / began.variance) return null;
+  return {
+    mean: (own.mean / own.variance - began.mean / began.variance) / precision,
+    variance: 1 / precision + THIRST_SPREAD.sowing ** 2
+  };
+}

@@ -1,0 +1,188 @@
+import { airAt } from '../air/airAt.ts';
+import type { Followed } from '../sowing/follow.ts';
+import type { WaterFact } from '../sowing/fold.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import type { Gaussian } from '../window/gaussian.ts';
+import { truncated } from '../window/truncated.ts';
+import { capacityG, FULL_SHARE, lossGPerDay, reservoirG } from './bucket.ts';
+import { coverAt } from './cover.ts';
+import { plantsG } from './plants.ts';
+
+/** How sure amounts of water are, as shares of what they are a part of (starting figures). */
+const SURE = {
+  /** Of capacity, when it was sown on damp medium. */
+  atSowing: 0.05,
+  /** Of what was poured. */
+  poured: 0.05,
+  /** Of capacity, once it was full and has drained. */
+  drained: 0.04,
+  /** Of capacity, by the scale. */
+  scale: 0.015,
+  /** Of what the plants gained meanwhile, which the scale cannot tell from water. */
+  growth: 0.25,
+  /** Of what was lost in a step: air is never quite what it is taken for. */
+  lost: 0.1
+} as const;
+
+const STEP = DAY / 8;
+
+/** Water over what the medium holds that was given at once. */
+export interface Excess {
+  at: Millis;
+  g: number;
+}
+
+/** The water of one sowing and how thirsty it is, as believed at a moment. */
+interface Belief {
+  at: Millis;
+  /** Water, g: mean and variance. */
+  g: number;
+  gg: number;
+  /** ln of its factor on loss: mean, variance, and its covariance with the water. */
+  thirst: number;
+  tt: number;
+  gt: number;
+}
+
+/**
+ * The bucket of one sowing through all that was poured, felt, lifted and weighed (model, section 6): an
+ * extended Kalman filter over the water and ln of the factor on its loss, so that each correction moves both
+ * by as much as it can say.
+ */
+export class WaterTrack {
+  readonly mediumG: number;
+  readonly reservoirG: number;
+  /** What went over the rim or stood at the bottom. */
+  readonly excess: Excess[] = [];
+  /** A weighing has said what the tray weighs without water. */
+  weighed = false;
+  /** Facts so far, each with what was believed just after it. */
+  private readonly known: Belief[] = [];
+
+  constructor(
+    private readonly followed: Followed,
+    began: Gaussian
+  ) {
+    const { areaCm2, mediumDepthCm, setup, state, sownAt } = followed;
+    this.mediumG = capacityG(areaCm2, mediumDepthCm, setup.medium);
+    const each = (setup.container.reservoirMl ?? 0) * setup.count * setup.areaShare;
+    this.reservoirG = reservoirG(areaCm2, setup.medium, each);
+    const full = this.fullG;
+    let now: Belief = {
+      at: sownAt,
+      g: state.sownAt === null ? full * FULL_SHARE : 0,
+      gg: (SURE.atSowing * full) ** 2,
+      thirst: began.mean,
+      tt: began.variance,
+      gt: 0
+    };
+    this.known.push(now);
+    let base: { g: number; variance: number; plants: number } | null = null;
+    for (const fact of state.water) {
+      if (full === 0) break;
+      now = this.dryTo(now, fact.at);
+      if ('addedG' in fact) now = this.pour(now, fact);
+      else if ('between' in fact) {
+        const [low, high] = fact.between;
+        now = learn(now, truncated({ mean: now.g, variance: now.gg }, low * full, high * full));
+      } else {
+        const plants = plantsG(followed, fact.at);
+        if (fact.full) now = learn(now, known(FULL_SHARE * full, SURE.drained * full));
+        else if (base) {
+          const grown = plants - base.plants;
+          const variance = (SURE.scale * full) ** 2 + (SURE.growth * Math.max(0, grown)) ** 2 + base.variance;
+          now = learn(now, seenAs(now, { mean: fact.grossG - base.g - grown, variance }));
+        }
+        if (fact.full || !base) base = { g: fact.grossG - now.g, variance: now.gg, plants };
+        this.weighed = true;
+      }
+      now = { ...now, g: Math.min(full, Math.max(0, now.g)) };
+      this.known.push(now);
+    }
+  }
+
+  /** All that medium and reservoir hold, g. */
+  get fullG(): number {
+    return this.mediumG + this.reservoirG;
+  }
+
+  /** What is believed of the factor on this sowing's loss, ln. */
+  get thirst(): Gaussian {
+    const last = this.known.at(-1)!;
+    return { mean: last.thirst, variance: last.tt };
+  }
+
+  /** Water at a moment with its standard deviation, g; ahead, with nothing given until then. */
+  at(at: Millis): { g: number; sdG: number } {
+    let index = this.known.length - 1;
+    while (index > 0 && this.known[index]!.at > at) index -= 1;
+    const { g, gg } = this.dryTo(this.known[index]!, at);
+    return { g, sdG: Math.sqrt(gg) };
+  }
+
+  /** Water that is expected to go between two moments, were there always enough, g. */
+  lossG(from: Millis, until: Millis): number {
+    const factor = Math.exp(this.thirst.mean);
+    let sum = 0;
+    for (let at = from; at < until; at += STEP) sum += this.stepG(at, Math.min(until, at + STEP)) * factor;
+    return sum;
+  }
+
+  /** What a stretch of at most three hours takes by the figures, g. */
+  private stepG(at: Millis, next: Millis): number {
+    const air = airAt(this.placeAt(at), at);
+    return (lossGPerDay(this.followed.areaCm2, coverAt(this.followed, at), air) * (next - at)) / DAY;
+  }
+
+  private pour(now: Belief, fact: WaterFact & { addedG: number }): Belief {
+    const full = this.fullG;
+    const g = now.g + fact.addedG;
+    if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
+    // A little over is what drains off any tray; from a twentieth on it is worth saying.
+    if (g > full * 1.05 && now.at !== this.followed.sownAt) this.excess.push({ at: fact.at, g: g - full });
+    return { ...now, g: full, gg: Math.min(now.gg, (SURE.drained * full) ** 2), gt: 0 };
+  }
+
+  private dryTo(from: Belief, until: Millis): Belief {
+    let { at, g, gg, gt } = from;
+    const { thirst, tt } = from;
+    const factor = Math.exp(thirst);
+    while (at < until) {
+      const next = Math.min(until, at + STEP);
+      const loss = this.stepG(at, next) * factor;
+      g = Math.max(0, g - loss);
+      gg = Math.max(1e-6, gg - 2 * loss * gt + loss * loss * tt) + (SURE.lost * loss) ** 2;
+      gt -= loss * tt;
+      at = next;
+    }
+    return { at: until > from.at ? until : from.at, g, gg, gt, thirst, tt };
+  }
+
+  private placeAt(at: Millis) {
+    const { stays } = this.followed;
+    let index = stays.length - 1;
+    while (index > 0 && stays[index]!.from > at) index -= 1;
+    return stays[index]!.place;
+  }
+}
+
+const known = (mean: number, sd: number): Gaussian => ({ mean, variance: sd ** 2 });
+
+/** Water after it was seen with a noise of its own. */
+function seenAs(now: Belief, { mean, variance }: Gaussian): Gaussian {
+  const gain = now.gg / (now.gg + variance);
+  return { mean: now.g + gain * (mean - now.g), variance: (1 - gain) * now.gg };
+}
+
+/** Takes over what is now believed of the water, and what that says of the thirst that led there. */
+function learn(now: Belief, { mean, variance }: Gaussian): Belief {
+  const slope = now.gg > 0 ? now.gt / now.gg : 0;
+  return {
+    ...now,
+    g: mean,
+    gg: variance,
+    thirst: now.thirst + slope * (mean - now.g),
+    tt: Math.max(1e-4, now.tt - slope * slope * (now.gg - variance)),
+    gt: slope * variance
+  };
+}

@@ -1,0 +1,79 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { householdOf, type Household, type HouseholdRow } from '../households/household.ts';
+import { db, type Tx } from '../db/connection.ts';
+
+/** Something that measures at a place and sends what it reads. */
+export interface Device {
+  id: string;
+  name: string;
+  placeId: string;
+  createdAt: number;
+  /** The last reading that was not taken, and why; null for none. */
+  refused: { at: number; say: string } | null;
+}
+
+const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+
+/** The devices of the transaction's household. */
+export async function listDevices(tx: Tx): Promise<Device[]> {
+  const rows = await tx<
+    {
+      id: string;
+      name: string;
+      place_id: string;
+      created_at: Date;
+      refused_at: Date | null;
+      refused: string | null;
+    }[]
+  >`select id, name, place_id, created_at, refused_at, refused from devices where retired_at is null order by name, id`;
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    placeId: row.place_id,
+    createdAt: row.created_at.getTime(),
+    refused: row.refused_at ? { at: row.refused_at.getTime(), say: row.refused ?? '' } : null
+  }));
+}
+
+/**
+ * Adds a device, or gives one that is known a new token; the old one is then worth nothing.
+ * @returns the token, which is kept nowhere
+ */
+export async function addDevice(
+  tx: Tx,
+  householdId: string,
+  { id, name, placeId }: Pick<Device, 'id' | 'name' | 'placeId'>
+): Promise<string> {
+  const token = `brote_${randomBytes(24).toString('base64url')}`;
+  await tx`insert into devices (household_id, id, name, place_id, token_hash)
+    values (${householdId}, ${id}, ${name}, ${placeId}, ${hashOf(token)})
+    on conflict (household_id, id) do update set token_hash = excluded.token_hash, retired_at = null`;
+  return token;
+}
+
+/** Takes a device's token away; what it measured stays. */
+export async function retireDevice(tx: Tx, id: string): Promise<void> {
+  await tx`update devices set retired_at = now() where id = ${id}`;
+}
+
+/** Notes why a reading was not taken, for the household to see. */
+export async function noteRefused(tx: Tx, id: string, at: number, say: string): Promise<void> {
+  await tx`update devices set refused_at = ${new Date(at)}, refused = ${say} where id = ${id}`;
+}
+
+/** Whose a token is; null for one that is worth nothing. */
+export async function openDevice(
+  token: string
+): Promise<{ household: Household; deviceId: string; deviceName: string; placeId: string } | null> {
+  const [row] = await db()<
+    { household: HouseholdRow; device_id: string; device_name: string; place_id: string }[]
+  >`select to_json(household) as household, device_id, device_name, place_id from open_device(${hashOf(token)})`;
+  return row
+    ? {
+        household: householdOf(row.household),
+        deviceId: row.device_id,
+        deviceName: row.device_name,
+        placeId: row.place_id
+      }
+    : null;
+}

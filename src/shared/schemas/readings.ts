@@ -1,0 +1,27 @@
+import * as yup from 'yup';
+
+/** Most readings in one go: a device that was long without a connection sends what it has in parts. */
+export const MOST_READINGS = 5000;
+
+const reading = yup.object({
+  /** ISO time, or milliseconds since 1970; now where it is left out. */
+  at: yup.mixed<string | number>().nullable(),
+  tempC: yup
+    .number()
+    .typeError('tempC is the temperature in °C, a number.')
+    .required('tempC is the temperature in °C.'),
+  humidityPct: yup
+    .number()
+    .typeError('humidityPct is the relative humidity in percent, a number.')
+    .nullable()
+    .default(null)
+});
+
+/** Readings as JSON. */
+export const readingsSchema = yup.object({
+  readings: yup
+    .array()
+    .of(reading.required())
+    .required('Send {"readings": [{"at": "2026-11-23T07:30Z", "tempC": 20.5, "humidityPct": 55}]}.')
+    .max(MOST_READINGS, `At most ${MOST_READINGS} readings in one go: send them in parts.`)
+});
