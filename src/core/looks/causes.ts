@@ -16,7 +16,7 @@ export type Evidence =
   | { kind: 'germination'; pct: number }
   | { kind: 'open'; days: number }
   | { kind: 'stage'; rooted: boolean }
-  | { kind: 'mould-hours'; level: 'low' | 'raised' | 'high' }
+  | { kind: 'mould-hours'; level: 'raised' | 'high' }
   | { kind: 'lamp'; ppfd: number; distanceCm: number | null }
   | { kind: 'medium'; medium: MediumKind; fed: boolean }
   | { kind: 'overwatered' }
@@ -43,18 +43,21 @@ const rooting = (f: LookFacts): boolean => f.now < f.followed.forecast.marks.lig
 const fed = (f: LookFacts): boolean => f.followed.method.feed !== 'none';
 const stage = (f: LookFacts): Evidence => ({ kind: 'stage', rooted: !rooting(f) });
 const water = (f: LookFacts): Evidence => ({ kind: 'water', share: f.waterShare });
+/** Long warm and damp, where it was. */
+const mouldHours = (f: LookFacts): Evidence[] =>
+  f.risk.byHours === 'low' ? [] : [{ kind: 'mould-hours', level: f.risk.byHours }];
 const warmth = (f: LookFacts): Evidence => ({ kind: 'warmth', tempC: f.tempC });
 
 /** Every cause that a look can come to, with how well a tray's facts fit it. */
 const CAUSES = {
   'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.25, because: [stage(f)] }),
   mould: (f) => ({
-    weight: { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.level],
-    because: [{ kind: 'mould-hours', level: f.risk.level }]
+    weight: { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.byHours],
+    because: mouldHours(f)
   }),
   'hairs-after-all': (f) => ({
-    weight: rooting(f) && f.risk.level === 'low' ? 0.4 : 0.03,
-    because: [stage(f), { kind: 'mould-hours', level: f.risk.level }]
+    weight: rooting(f) && f.risk.byHours === 'low' ? 0.4 : 0.03,
+    because: [stage(f)]
   }),
   dry: (f) => ({ weight: ramp(f.waterShare, 0.7, 0.3), because: [water(f)] }),
   draught: (f) => ({
@@ -63,11 +66,11 @@ const CAUSES = {
   }),
   'long-dark': (f) => ({ weight: ramp(f.daysDark, 1.5, 4), because: [{ kind: 'dark', days: f.daysDark }] }),
   'damping-off': (f) => ({
-    weight: 0.3 + 0.65 * Math.max(ramp(f.waterShare, 0.5, 0.95), f.risk.level === 'high' ? 0.9 : 0.2),
+    weight: 0.3 + 0.65 * Math.max(ramp(f.waterShare, 0.5, 0.95), f.risk.byHours === 'high' ? 0.9 : 0.2),
     because: [
-      water(f),
+      ...(f.waterShare > 0.6 ? [water(f)] : []),
       ...(f.overwatered ? [{ kind: 'overwatered' } as const] : []),
-      { kind: 'mould-hours', level: f.risk.level }
+      ...mouldHours(f)
     ]
   }),
   dim: (f) => ({
@@ -176,7 +179,7 @@ const LOSS: Partial<Record<Cause, Loss>> = {
 
 /** Some things no tray comes back from, whatever the likely cause. */
 function lossOf(sight: Sight, cause: Cause, facts: LookFacts): Loss {
-  if (sight === 'mould' && cause === 'mould' && facts.risk.level === 'high' && facts.daysInLight > 0)
+  if (sight === 'mould' && cause === 'mould' && facts.risk.byHours === 'high' && facts.daysInLight > 0)
     return 'whole';
   if (sight === 'fallen-rot' && cause === 'damping-off' && facts.age < 3) return 'whole';
   if (sight === 'fallen-dry' && facts.waterShare < 0.05) return 'part';
@@ -195,6 +198,9 @@ export interface Answer {
   loss: Loss;
 }
 
+/** What fits no better than this speaks for nothing. */
+const UNFIT = 0.25;
+
 /** Weighs the causes of a sight by what is known of the tray. */
 export function answerLook(sight: Sight, facts: LookFacts): Answer {
   const weighed = CAUSES_OF[sight]
@@ -206,7 +212,7 @@ export function answerLook(sight: Sight, facts: LookFacts): Answer {
     sight,
     cause: first!.cause,
     chance: first!.weight / sum,
-    because: first!.because,
+    because: first!.weight < UNFIT ? [] : first!.because,
     others: rest
       .map(({ cause, weight }) => ({ cause, chance: weight / sum }))
       .filter(({ chance }) => chance >= 0.12),

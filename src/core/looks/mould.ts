@@ -4,11 +4,15 @@ import { DAY, HOUR, type Millis } from '../time/zone.ts';
 
 export type MouldDriver = 'covered' | 'damp-air' | 'crop' | 'crowded' | 'seen';
 
+export type MouldLevel = 'low' | 'raised' | 'high';
+
 /** How likely mould is to start: advice, not a verdict. */
 export interface MouldRisk {
   /** Hours of damp warmth, weighed by crop, density and air. */
   score: number;
-  level: 'low' | 'raised' | 'high';
+  level: MouldLevel;
+  /** The same by the hours alone, whatever was seen. */
+  byHours: MouldLevel;
   /** What adds most to it, most first. */
   drivers: MouldDriver[];
 }
@@ -20,8 +24,8 @@ const DAMP_PCT = 85;
 const BY_CROP = { low: 0.6, medium: 1, high: 1.6 } as const;
 const BY_AIR = 0.6;
 /** Damp, warm hours of an ordinary crop that are still nothing to worry about, and that are (starting figures). */
-const RAISED_H = 60;
-const HIGH_H = 110;
+const RAISED_H = 120;
+const HIGH_H = 210;
 /** Only what was lately damp still matters. */
 const WINDOW_D = 6;
 const STEP = 3 * HOUR;
@@ -32,7 +36,8 @@ const STEP = 3 * HOUR;
  */
 export function mouldRisk(followed: Followed, now: Millis): MouldRisk {
   const { state, sownAt, stays, crop, setup, path } = followed;
-  if (state.sownAt === null || state.stage === 'ended') return { score: 0, level: 'low', drivers: [] };
+  if (state.sownAt === null || state.stage === 'ended')
+    return { score: 0, level: 'low', byHours: 'low', drivers: [] };
   const lit = state.litAt ?? (path.lightFrom === 'sown' ? sownAt : Infinity);
   let coveredH = 0;
   let dampH = 0;
@@ -47,6 +52,7 @@ export function mouldRisk(followed: Followed, now: Millis): MouldRisk {
   const byCrop = BY_CROP[crop.mouldRisk];
   const crowding = Math.max(0.8, setup.seedsPerCm2 / crop.seedsPerCm2.usual);
   const score = (coveredH + dampH) * byCrop * crowding;
+  const byHours = score >= HIGH_H ? 'high' : score >= RAISED_H ? 'raised' : 'low';
   const seen = state.sights.some(({ sight, at }) => sight === 'mould' && at > now - 4 * DAY);
   const drivers: [MouldDriver, number][] = [
     ['seen', seen ? Infinity : 0],
@@ -57,7 +63,8 @@ export function mouldRisk(followed: Followed, now: Millis): MouldRisk {
   ];
   return {
     score,
-    level: seen || score >= HIGH_H ? 'high' : score >= RAISED_H ? 'raised' : 'low',
+    level: seen ? 'high' : byHours,
+    byHours,
     drivers: drivers
       .filter(([, weight]) => weight > score * 0.2)
       .sort(([, a], [, b]) => b - a)

@@ -38,6 +38,8 @@ export interface Reach {
 export const LIKELY = 0.6;
 /** A place must be this much cooler to be worth waiting in, degC. */
 const COOLER_C = 2;
+/** A hold must make the day likelier by this much. */
+const HELPS = 0.05;
 const SEARCH_D = 28;
 
 /**
@@ -70,8 +72,11 @@ export function reach(
         followed: movedTo(household, setup, events, place, Math.max(now, opensAt))
       }))
   ];
+  const stays = cuttableAt(staying, by);
   const outlooks = courses
     .map(({ course, followed }) => outlookOf(course, followed, staying, by))
+    // Waiting elsewhere is worth the carrying only where it helps.
+    .filter(({ course, chance }) => course.kind !== 'hold' || chance > stays + HELPS)
     .sort((a, b) => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course));
   const best = outlooks[0]!;
   return { outlooks, nearest: best.chance >= LIKELY ? null : nearestOf(courses, staying, by, now) };

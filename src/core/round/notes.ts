@@ -11,6 +11,9 @@ import { hardlyLasts, withheld } from './withhold.ts';
 /** Less sure than this of its water, a tray is to be felt before it is watered. */
 const UNSURE_SHARE = 0.08;
 
+/** It matters how damp it is once it comes this near to being watered. */
+const NEAR_DRY = 0.15;
+
 /** What is worth knowing of a tray in this round, most pressing first. */
 export function notesOf(followed: Followed, round: Round, now: Millis): Note[] {
   const { state, place, crop } = followed;
@@ -20,8 +23,10 @@ export function notesOf(followed: Followed, round: Round, now: Millis): Note[] {
   if (between && isOpen(followed, between.cue)) notes.push({ kind: 'contradiction', between });
   const excess = trackOf(followed).excess.findLast(({ at }) => at > now - DAY && at <= now);
   if (excess) notes.push({ kind: 'too-much', ...excess });
-  const { sdG, capacityG } = waterAt(followed, now);
-  if (state.stage === 'light' && sdG > capacityG * UNSURE_SHARE) notes.push({ kind: 'unsure' });
+  const level = waterAt(followed, now);
+  const soonDry = waterAt(followed, round.nextAt).share < dryShare(crop) + NEAR_DRY;
+  if (state.stage === 'light' && soonDry && level.sdG > level.capacityG * UNSURE_SHARE)
+    notes.push({ kind: 'unsure' });
   if (state.stage === 'light' && hardlyLasts(followed, round)) notes.push({ kind: 'thirsty' });
   const risk = mouldRisk(followed, now);
   if (risk.level === 'high') notes.push({ kind: 'mould-risk', risk });

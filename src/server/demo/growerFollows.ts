@@ -91,7 +91,7 @@ export function growerFollows(
       record(at + MINUTE, bodyOf(task, nature), task.key);
       if (end.weighs && task.body.kind === 'sow') {
         const weighed = follow(household, setup, events);
-        const grossG = Math.round(sowingWeightG(weighed, at + MINUTE) - task.body.pressG);
+        const grossG = Math.round(sowingWeightG(weighed, at + 2 * MINUTE) - task.body.pressG);
         record(at + 2 * MINUTE, { type: 'weighed', grossG, full: true });
       }
     }

@@ -8,7 +8,7 @@ import type { SowingEvent } from '../../core/events/event.ts';
 import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import { factsOf } from '../../core/sowing/householdFacts.ts';
-import { roundsBetween } from '../../core/time/rhythm.ts';
+import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { addHousehold, memberNamed, type Household } from '../households/household.ts';
@@ -82,7 +82,7 @@ interface Growing {
 async function growStory(tx: Tx, growing: Growing): Promise<void> {
   const { household, facts, members, chance, now, story, ended } = growing;
   // Those under way are grown up to the round before this one, so that this one is still to be walked.
-  const until = ended ? now - 2 * HOUR : roundsBetween(facts.rhythm, now - DAY, now - HOUR).at(-1)! - HOUR;
+  const until = ended ? now - 2 * HOUR : roundAt(facts.rhythm, now).at - HOUR;
   const nature = natureOf(story.crop, ended ? HOUSEHOLD_PACE : 0, chance);
   if (!ended) nature.pace = story.pace ?? 1;
   let soak: SoakPlan;

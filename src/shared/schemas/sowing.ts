@@ -4,46 +4,10 @@ import { SIZE_BOUNDS, type Container } from '../../core/containers/container.ts'
 import { MEDIA } from '../../core/medium/medium.ts';
 import { MOST_PARTS } from '../../core/mix/mix.ts';
 import { methodSchema } from './method.ts';
+import { placeSchema } from './place.ts';
 
 const id = yup.string().uuid('This form is broken: reload the page.').required();
 const size = yup.number().required();
-const temperature = (what: string) =>
-  yup
-    .number()
-    .typeError(`Give the ${what} temperature.`)
-    .required(`Give the ${what} temperature.`)
-    .min(-5, `A place where trays stand is warmer than -5 °C ${what === 'night' ? 'at night' : 'by day'}.`)
-    .max(
-      45,
-      'No crop here grows over 45 °C. Is it degrees Fahrenheit? Then switch the household to US units.'
-    );
-
-/** A place described while sowing. */
-export const placeSchema = yup.object({
-  id,
-  name: yup
-    .string()
-    .trim()
-    .required('Name the place, such as “Kitchen sill”.')
-    .max(60, 'Keep the name under 60 letters.'),
-  light: yup
-    .object({
-      kind: yup
-        .string()
-        .oneOf(['lamp', 'sill'] as const)
-        .required(),
-      ppfd: yup.number().min(1).max(2500),
-      hours: yup.number().min(1).max(24),
-      aspect: yup.string().oneOf(['midday', 'side', 'away'] as const),
-      back: yup.boolean()
-    })
-    .required(),
-  dayC: temperature('day'),
-  nightC: temperature('night'),
-  humidityPct: yup.number().min(5).max(100).required(),
-  movingAir: yup.boolean().required()
-});
-
 const containerSchema = yup
   .object({
     name: yup

@@ -3,21 +3,24 @@
   import type { Snippet } from 'svelte';
   import { enhance } from '$app/forms';
 
+  const CUPBOARD = { path: '/bench/cupboard', name: 'Cupboard' };
+
   interface Props {
     title: string;
     /** What putting it away is called; none for what is not kept yet. */
     away: string | null;
+    /** Where it leads back to, and what that is called. */
+    back?: { path: string; name: string };
     /** What stands between the title and the form. */
     lead?: Snippet;
     children: Snippet;
   }
-  let { title, away, lead, children }: Props = $props();
-  const BACK = '/bench/cupboard';
+  let { title, away, back = CUPBOARD, lead, children }: Props = $props();
 </script>
 
 <svelte:head><title>{title} · Brote</title></svelte:head>
 
-<p class="small"><a href={BACK}>← Cupboard</a></p>
+<p class="small"><a href={back.path}>← {back.name}</a></p>
 <h1>{title}</h1>
 {@render lead?.()}
 <form
@@ -32,7 +35,7 @@
   {@render children()}
   <div class="row">
     <Button type="submit">Save</Button>
-    <Button kind="ghost" href={BACK}>Not now</Button>
+    <Button kind="ghost" href={back.path}>Not now</Button>
     {#if away}<button class="undo" formaction="?/retire">{away}</button>{/if}
   </div>
 </form>

@@ -7,6 +7,7 @@
   import { dayOf } from '$core/sowing/follow.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import { noteWords } from '$ui/words/notes.ts';
   import { pictureWords } from '$ui/words/pictureWords.ts';
   import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$ui/words/tasks.ts';
   import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
@@ -43,8 +44,29 @@
     )
   );
 
+  /** How damp it is must be felt before it is watered: asked for first. */
+  const unsure = $derived(stop.ask.notes.some(({ kind }) => kind === 'unsure'));
+
   const say = (words: string) => `${crop.name}: ${words}`;
 </script>
+
+{#snippet feelRow()}
+  {#if stop.ask.feel}
+    <div class="row look" role="group" aria-label="How damp is {crop.name}?">
+      {#if unsure}<strong class="small">Touch it first:</strong>{/if}
+      {#each ['dry', 'right', 'wet'] as const as moisture (moisture)}
+        <button
+          class="chip quiet"
+          onclick={() => journal.record(id, { type: 'felt', moisture }, say(`medium ${moisture}`))}
+          >{moisture === 'dry' ? 'Dry' : moisture === 'right' ? 'Right' : 'Wet'}</button
+        >
+      {/each}
+      <a class="closer" href="/tray/{id}/look"
+        >Look closer<span class="visually-hidden"> at {crop.name}</span></a
+      >
+    </div>
+  {/if}
+{/snippet}
 
 <article class="stop" aria-labelledby="stop-{id}">
   <a class="picture" href="/tray/{id}" tabindex="-1" aria-hidden="true">
@@ -77,6 +99,7 @@
       {/if}
     </header>
 
+    {#if unsure}{@render feelRow()}{/if}
     {#each stop.ask.tasks as task (task.key)}
       {@const words = taskWords(task.body, followed.path, now, reading)}
       {@const tick = tickOf(task.body)}
@@ -130,17 +153,20 @@
         >
       </div>
     {/if}
-    {#if stop.ask.feel}
-      <div class="row look" role="group" aria-label="How damp is {crop.name}?">
-        {#each ['dry', 'right', 'wet'] as const as moisture (moisture)}
-          <button
-            class="chip quiet"
-            onclick={() => journal.record(id, { type: 'felt', moisture }, say(`medium ${moisture}`))}
-            >{moisture === 'dry' ? 'Dry' : moisture === 'right' ? 'Right' : 'Wet'}</button
-          >
-        {/each}
-      </div>
-    {/if}
+    {#each stop.ask.notes.filter(({ kind }) => kind !== 'unsure') as note (note.kind)}
+      <p
+        class="note small"
+        class:warn={note.kind === 'too-much' || note.kind === 'contradiction' || note.kind === 'mould-risk'}
+      >
+        {noteWords(note, crop, followed.path, now, reading)}
+        {#if note.kind === 'contradiction'}
+          {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
+            <button class="undo" onclick={() => journal.undo(id, one.id)}>{one.words}</button>
+          {/each}
+        {/if}
+      </p>
+    {/each}
+    {#if !unsure}{@render feelRow()}{/if}
 
     {#if done.length > 0}
       <ul class="done small" aria-label="Done in this round">
@@ -240,6 +266,12 @@
   .why {
     display: block;
     color: var(--ink-soft);
+  }
+  .closer {
+    display: inline-flex;
+    align-items: center;
+    min-height: 2.75rem;
+    padding: 0 0.4rem;
   }
   .done {
     list-style: none;

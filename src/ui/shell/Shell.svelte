@@ -6,17 +6,19 @@
   import Catalog from 'carbon-icons-svelte/lib/Catalog.svelte';
   import Home from 'carbon-icons-svelte/lib/Home.svelte';
   import Notebook from 'carbon-icons-svelte/lib/Notebook.svelte';
+  import Shelf from 'carbon-icons-svelte/lib/Layers.svelte';
   import Walk from 'carbon-icons-svelte/lib/CheckmarkOutline.svelte';
 
   let { household, children }: { household: string; children: Snippet } = $props();
 
   const VIEWS = [
     { path: '/round', name: 'Round', icon: Walk },
+    { path: '/shelf', name: 'Shelf', icon: Shelf },
     { path: '/bench', name: 'Bench', icon: Bench },
     { path: '/sow', name: 'Sow', icon: Add },
     { path: '/crops', name: 'Crops', icon: Catalog },
     { path: '/notebook', name: 'Notebook', icon: Notebook },
-    { path: '/household', name: 'Household', icon: Home }
+    { path: '/household', name: 'Household', short: 'Home', icon: Home }
   ];
 </script>
 
@@ -29,7 +31,8 @@
         <li>
           <a href={view.path} aria-current={page.url.pathname.startsWith(view.path) ? 'page' : undefined}>
             <view.icon size={24} aria-hidden="true" />
-            <span>{view.name}</span>
+            {#if 'short' in view}<span class="long">{view.name}</span><span class="short">{view.short}</span
+              >{:else}<span>{view.name}</span>{/if}
           </a>
         </li>
       {/each}
@@ -102,6 +105,9 @@
     color: var(--on-beet);
     font-weight: 600;
   }
+  .short {
+    display: none;
+  }
   .household {
     margin-top: auto;
     padding: 0 0.5rem;
@@ -127,11 +133,15 @@
       padding-bottom: env(safe-area-inset-bottom);
     }
     .name,
+    .long,
     .household {
       display: none;
     }
+    .short {
+      display: inline;
+    }
     ul {
-      grid-template-columns: repeat(6, 1fr);
+      grid-template-columns: repeat(7, minmax(0, 1fr));
       gap: 0;
     }
     li a {
@@ -140,7 +150,7 @@
       justify-content: center;
       min-height: 3.75rem;
       padding: 0;
-      font-size: 0.75rem;
+      font-size: 0.6875rem;
       border-radius: 0;
     }
     main {

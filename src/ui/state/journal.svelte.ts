@@ -58,15 +58,20 @@ export class Journal {
     return own.length === 0 ? events : [...events, ...own.map(({ event }) => event)];
   }
 
-  /** Records an event. @param words what it did, for the undo line; none for what cannot be undone */
+  /**
+   * Records an event.
+   * @param words what it did, for the undo line; none for what cannot be undone
+   * @param at when it happened, where that was not now
+   */
   async record(
     sowingId: string,
     body: EventBody,
     words: string | null,
     taskKey: string | null = null,
-    sure = false
+    sure = false,
+    at = this.now()
   ): Promise<Recorded> {
-    const event: SowingEvent = { id: newId(), at: Math.round(this.now()), by: this.memberId, taskKey, body };
+    const event: SowingEvent = { id: newId(), at: Math.round(at), by: this.memberId, taskKey, body };
     const out = { sowingId, event, sure };
     this.outgoing.push(out);
     this.keep();

@@ -9,5 +9,8 @@ export const CAUTIONS = {
   seed: 'Only untreated seed sold for sprouting or micro-greens. Dyed or dusted seed is treated: never eat it. The packet decides.',
   dust: 'Damp dry medium before you handle it, and do not breathe its dust; a mask if it must be dry.',
   lamp: 'Lamp near water: residual-current protected socket, a drip loop in the lead, dry hands, no chained extension leads. Fixed wiring is for a qualified electrician.',
+  load: 'Sum of wet trays and weights against what the shelf is rated for. Heavy trays low and centred, out of children’s reach. The maker’s rating decides.',
+  mould:
+    'If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray before the next one.',
   weights: 'Weights low and centred, on a shelf rated for them, out of children’s reach.'
 } as const;

@@ -186,17 +186,21 @@ export const LOSS_OF_TRAY: Record<Loss, string> = {
   whole: 'This tray is lost.'
 };
 
+/** Days to the half. */
+function daysWords(days: number): string {
+  const halves = Math.round(days * 2) / 2;
+  return `${figure(halves)} ${halves === 1 ? 'day' : 'days'}`;
+}
+
 /** A fact that speaks for a cause, as half a sentence. */
 export function evidenceWords(evidence: Evidence, units: Units): string {
   switch (evidence.kind) {
     case 'water':
       return `about ${Math.round(evidence.share * 100)} % of its water is left`;
     case 'dark':
-      return `${figure(Math.round(evidence.days * 2) / 2)} days in the dark since it rooted`;
+      return `${daysWords(evidence.days)} in the dark since it rooted`;
     case 'lit':
-      return evidence.days < 0.5
-        ? 'it came to light today'
-        : `${figure(Math.round(evidence.days * 2) / 2)} days in light`;
+      return evidence.days < 0.5 ? 'it came to light today' : `${daysWords(evidence.days)} in light`;
     case 'dli':
       return `light of ${figure(Math.round(evidence.dli * 10) / 10)} mol/m² a day, where 10 is plenty`;
     case 'warmth':
@@ -217,11 +221,9 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
     case 'stage':
       return evidence.rooted ? 'it has rooted' : 'it is rooting now';
     case 'mould-hours':
-      return {
-        low: 'it was not long warm and damp',
-        raised: 'it was warm and damp for long',
-        high: 'it was warm and damp for very long'
-      }[evidence.level];
+      return evidence.level === 'high'
+        ? 'it was warm and damp for very long'
+        : 'it was warm and damp for long';
     case 'lamp':
       return `a lamp of ${Math.round(evidence.ppfd)} µmol/m²s${evidence.distanceCm === null ? '' : ` at ${length(evidence.distanceCm, units)}`}`;
     case 'medium':

@@ -12,7 +12,7 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, readi
     case 'dry-hours':
       return `No water now: it is cut soon, and dry leaves keep longer. About ${Math.round(note.share * 100)} % is left for then.`;
     case 'unsure':
-      return 'How damp it is cannot be told from here: lift it or touch it first.';
+      return 'How damp it is cannot be told from here: touch or lift it before you water.';
     case 'thirsty':
       return 'It loses nearly all it holds between two rounds: turn the fan away, or move it somewhere cooler.';
     case 'too-much':

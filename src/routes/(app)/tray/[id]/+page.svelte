@@ -13,6 +13,12 @@
   import Figure from '$ui/fields/Figure.svelte';
   import Stop from '$ui/round/Stop.svelte';
   import Caution from '$ui/shell/Caution.svelte';
+  import AimDay from '$ui/plan/AimDay.svelte';
+  import ClockChart from '$ui/charts/ClockChart.svelte';
+  import NarrowingChart from '$ui/charts/NarrowingChart.svelte';
+  import WaterChart from '$ui/charts/WaterChart.svelte';
+  import { narrowing } from '$core/window/narrowing.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
   import { protocolOf } from '$core/protocol/ofSowing.ts';
   import StepList from '$ui/protocol/StepList.svelte';
@@ -22,7 +28,7 @@
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$ui/words/pictureWords.ts';
   import { MEDIUM_WORDS } from '$ui/words/media.ts';
-  import { eventWords, LOSS_WORDS } from '$ui/words/tasks.ts';
+  import { eventWords, LOSS_WORDS, taskWords } from '$ui/words/tasks.ts';
   import { clockTime, shortDate } from '$ui/words/time.ts';
   import type { PageData } from './$types';
 
@@ -54,6 +60,20 @@
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
 
+  const events = $derived(journal.with(setup.id, readLog(data.record)));
+  const steps = $derived(narrowing(facts, setup, events));
+  const stepWords = ({ event }: (typeof steps)[number]): string =>
+    eventWords(event.body, crop, followed.path, reading.units, placeName);
+  /** What this round says of its water. */
+  const decision = $derived.by(() => {
+    const task = stop.ask.tasks.find(({ body }) => body.kind === 'water' || body.kind === 'top');
+    if (task)
+      return `This round: ${taskWords(task.body, followed.path, data.now, reading).title.toLowerCase()}.`;
+    return sowing.stage === 'ended'
+      ? ''
+      : `This round: no water, ${Math.round(level.share * 100)} % is left.`;
+  });
+  let working = $state(false);
   let note = $state('');
   let reason = $state<LossReason>('mould');
 
@@ -104,10 +124,7 @@
             ].toLowerCase()}.</strong
           >
         </p>
-        {#if sowing.lost === 'mould'}<Caution
-            >If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray
-            before the next one.</Caution
-          >{/if}
+        {#if sowing.lost === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
       {:else}
         <Figure
           label="Cut in all"
@@ -153,6 +170,34 @@
         now={data.now}
         {reading}
         on={{ kind: setup.medium, own: null }}
+      />
+    </details>
+  {/if}
+  {#if sowing.sownAt !== null}
+    <details class="unfold" bind:open={working}>
+      <summary>How it was worked out: looks, warmth, water</summary>
+      {#if working}
+        <div class="charts">
+          {#if steps.length > 0}
+            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? data.now} {reading} /></div>
+          {/if}
+          <ClockChart {followed} now={sowing.endedAt ?? data.now} {reading} />
+          <WaterChart {followed} now={sowing.endedAt ?? data.now} {reading} {decision} />
+        </div>
+      {/if}
+    </details>
+  {/if}
+  {#if sowing.sownAt !== null && sowing.stage !== 'ended'}
+    <details class="unfold">
+      <summary>Aim for a day</summary>
+      <AimDay
+        {facts}
+        {setup}
+        {events}
+        likelyAt={followed.forecast.marks.windowBest.p50}
+        now={data.now}
+        {reading}
+        onmove={(place) => void move(place.id)}
       />
     </details>
   {/if}
@@ -215,10 +260,7 @@
           <Select labelText="Why" bind:selected={reason}>
             {#each LOSS_REASONS as one (one)}<SelectItem value={one} text={LOSS_WORDS[one]} />{/each}
           </Select>
-          {#if reason === 'mould'}<Caution
-              >If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray
-              before the next one.</Caution
-            >{/if}
+          {#if reason === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
           <div>
             <Button
               kind="danger-tertiary"
@@ -245,6 +287,12 @@
   }
   .block h2 {
     margin-bottom: 0.6rem;
+  }
+  .charts {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
+    gap: 2rem 2.5rem;
+    margin-top: 0.75rem;
   }
   .two {
     display: grid;

@@ -1,0 +1,262 @@
+<script lang="ts">
+  import { invalidate } from '$app/navigation';
+  import { silentSince } from '$core/air/silence.ts';
+  import { usualAir } from '$core/air/airAt.ts';
+  import type { Place } from '$core/clock/place.ts';
+  import { movedTo } from '$core/plan/reach.ts';
+  import { boardWith, moveEffect, type Board } from '$core/shelf/board.ts';
+  import type { Followed } from '$core/sowing/follow.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { readLog } from '$core/sowing/record.ts';
+  import { temperature } from '$core/units/format.ts';
+  import { followAll } from '$ui/state/following.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { post, useJournal } from '$ui/state/journal.svelte.ts';
+  import BoardView from '$ui/shelf/BoardView.svelte';
+  import MovePanel from '$ui/shelf/MovePanel.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { lightWords, loadWords } from '$ui/words/places.ts';
+  import { dayAndTime } from '$ui/words/time.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+  const reading = $derived(data.household);
+  const facts = $derived(factsOf(data.household, data));
+  const followed = $derived(
+    followAll(data.records, facts, (id, events) => journal.with(id, events)).filter(
+      ({ state }) => state.stage !== 'ended' && state.sownAt !== null
+    )
+  );
+  const on = (placeId: string) => followed.filter(({ place }) => place.id === placeId);
+  const boards = $derived(
+    [...facts.places.values()].map((place) => boardWith(place, on(place.id), data.now))
+  );
+  const widest = $derived(Math.max(...boards.map(({ widthCm }) => widthCm), 40));
+  /** Larger than this it only gets long. */
+  const MOST_PX_CM = 7;
+  let room = $state(640);
+  const scale = $derived(Math.min(room / widest, MOST_PX_CM));
+
+  let selectedId = $state<string | null>(null);
+  let refused = $state<Place | null>(null);
+  const selected = $derived(followed.find(({ setup }) => setup.id === selectedId) ?? null);
+  const options = $derived(
+    selected === null
+      ? []
+      : boards
+          .filter(({ place }) => place.id !== selected.place.id)
+          .map(({ place }) => ({ place, effect: effectOn(selected, place) }))
+  );
+
+  function effectOn(tray: Followed, place: Place) {
+    const record = data.records.find(({ setup }) => setup.id === tray.setup.id)!;
+    const events = journal.with(tray.setup.id, readLog(record));
+    return moveEffect(
+      tray,
+      movedTo(facts, tray.setup, events, place, data.now),
+      place,
+      on(place.id),
+      data.now
+    );
+  }
+  async function move(tray: Followed, place: Place) {
+    refused = null;
+    await journal.record(
+      tray.setup.id,
+      { type: 'moved', placeId: place.id },
+      `${tray.crop.name}: moved to ${place.name}`
+    );
+  }
+  function drop(sowingId: string, place: Place) {
+    const tray = followed.find(({ setup }) => setup.id === sowingId);
+    if (!tray) return;
+    selectedId = sowingId;
+    if (effectOn(tray, place).load.state === 'over' && !place.ratingSure) refused = place;
+    else void move(tray, place);
+  }
+  async function sure(place: Place) {
+    const answer = await post(`/api/places/${place.id}/rating`, {});
+    if (answer?.ok) await invalidate('brote:sowings');
+  }
+  function select(tray: Followed) {
+    refused = null;
+    selectedId = selectedId === tray.setup.id ? null : tray.setup.id;
+  }
+  const silent = (placeId: string): number | null => {
+    const here = data.last.filter((one) => one.placeId === placeId && one.source.length > 10);
+    return here.length === 0 ? null : silentSince(Math.max(...here.map(({ at }) => at)), data.now);
+  };
+  const slots = ({ spots, freeSlots, place }: Board): string => {
+    const kind = place.light.kind === 'dark' ? 'dark' : 'light';
+    const standing = spots.reduce(
+      (sum, { followed: { setup } }) => sum + Math.ceil(setup.count * setup.areaShare),
+      0
+    );
+    return `${standing} ${standing === 1 ? 'stands' : 'stand'} here, room for ${freeSlots} more in the ${kind}`;
+  };
+</script>
+
+<svelte:head><title>Shelf · Brote</title></svelte:head>
+
+<header class="page-head">
+  <div>
+    <h1>Shelf</h1>
+    <p class="soft">Drawn to scale. Drag a tray to another place, or touch it to see what a move would do.</p>
+  </div>
+  <a class="bx--btn bx--btn--tertiary" href="/shelf/new">New place</a>
+</header>
+
+{#if page.hydrated}
+  <div class="view" class:with={selected !== null}>
+    <div class="places" bind:clientWidth={room}>
+      {#each boards as board (board.place.id)}
+        {@const air = usualAir(board.place)}
+        {@const since = silent(board.place.id)}
+        <section aria-labelledby="place-{board.place.id}">
+          <header>
+            <h2 id="place-{board.place.id}"><a href="/shelf/{board.place.id}">{board.place.name}</a></h2>
+            <p class="small soft">
+              {lightWords(board.place.light)} ·
+              {#if air.measured}{temperature(air.tempC, reading.units)} measured{:else}{temperature(
+                  board.place.dayC,
+                  reading.units
+                )} by day, {temperature(board.place.nightC, reading.units)} at night{/if}{board.place
+                .movingAir
+                ? ' · moving air'
+                : ''}
+            </p>
+          </header>
+          <BoardView
+            {board}
+            now={data.now}
+            {scale}
+            selected={selectedId}
+            onselect={select}
+            ondrop={(id) => drop(id, board.place)}
+          />
+          <p class="small">
+            {slots(board)}.
+            {#if board.darkInLight.length > 0 && board.freeSlots === 0}
+              {board.darkInLight.map(({ crop }) => crop.name).join(', ')} could stand in the dark for now and make
+              room.
+            {/if}
+            {#if board.crowdedOut.length > 0}<strong
+                >No room on this board for {board.crowdedOut.map(({ crop }) => crop.name).join(', ')}.</strong
+              >{/if}
+          </p>
+          <p class="small load {board.load.state}">
+            {#if board.load.ratedG !== null}
+              <meter
+                min="0"
+                max="1"
+                value={Math.min(1, board.load.g / board.load.ratedG)}
+                high="0.8"
+                optimum="0"
+                aria-label="Load on {board.place.name}"
+              ></meter>
+            {/if}
+            {loadWords(board.load, reading.units)}
+          </p>
+          {#if board.load.state === 'over'}<Caution>{CAUTIONS.load}</Caution>{/if}
+          {#if since !== null}
+            <p class="small warn">
+              Its sensor has been silent since {dayAndTime(since, data.now, reading)}: what it measured last
+              stands in.
+            </p>
+          {/if}
+        </section>
+      {:else}
+        <section class="card">
+          <p>
+            No place yet. A place is a shelf, a sill or a cupboard where trays stand: its warmth and light set
+            how fast they grow.
+          </p>
+        </section>
+      {/each}
+    </div>
+    {#if selected}
+      <aside>
+        <MovePanel
+          followed={selected}
+          now={data.now}
+          {reading}
+          {options}
+          {refused}
+          onmove={(place) => void move(selected, place)}
+          onsure={(place) => void sure(place)}
+          onclose={() => (selectedId = null)}
+        />
+      </aside>
+    {/if}
+  </div>
+{:else}
+  <ul>
+    {#each data.places as place (place.id)}<li>{place.name}</li>{/each}
+  </ul>
+{/if}
+
+<style>
+  .view {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.5rem 2.5rem;
+    margin-top: 1.25rem;
+    align-items: start;
+  }
+  .view.with {
+    grid-template-columns: minmax(0, 1fr) 22rem;
+  }
+  aside {
+    position: sticky;
+    top: 1rem;
+  }
+  .places {
+    display: grid;
+    gap: 1.75rem;
+    min-width: 0;
+  }
+  section {
+    min-width: 0;
+  }
+  section header {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1rem;
+    align-items: baseline;
+  }
+  h2 {
+    font-size: 1.1rem;
+  }
+  h2 a {
+    color: inherit;
+  }
+  .load {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.5rem;
+  }
+  .load.over {
+    color: var(--alarm);
+    font-weight: 600;
+  }
+  meter {
+    width: 8rem;
+    height: 0.9rem;
+  }
+  @media (max-width: 63.99rem) {
+    .view.with {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .view.with aside {
+      position: fixed;
+      inset: auto 0 3.75rem;
+      top: auto;
+      z-index: 8;
+      max-height: 60vh;
+      overflow: auto;
+    }
+  }
+</style>

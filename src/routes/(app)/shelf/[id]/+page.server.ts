@@ -1,0 +1,121 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { lampPpfd } from '$core/clock/light.ts';
+import { boardOf, type Place } from '$core/clock/place.ts';
+import { celsiusOf } from '$core/air/reading.ts';
+import { DAY } from '$core/time/zone.ts';
+import type { Units } from '$core/units/format.ts';
+import { lastReadings, readAir } from '$server/air/air.ts';
+import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { householdNow } from '$server/households/household.ts';
+import { keepPlace, listPlaces, orderPlaces } from '$server/households/places.ts';
+import { check } from '$shared/schemas/check.ts';
+import { placeSchema } from '$shared/schemas/place.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+const SHOWN_D = 14;
+
+export const load: PageServerLoad = async ({ locals, params, depends }) => {
+  depends('brote:place');
+  const { household } = locals.session!;
+  const now = householdNow(household);
+  return inHousehold(household.id, async (tx) => {
+    const [places, devices, last, air] = await Promise.all([
+      listPlaces(tx),
+      listDevices(tx),
+      lastReadings(tx),
+      readAir(tx, { since: now - SHOWN_D * DAY })
+    ]);
+    const place = places.find(({ id }) => id === params.id) ?? null;
+    if (!place && params.id !== 'new') error(404, 'There is no such place here.');
+    return {
+      place,
+      places,
+      air,
+      devices: devices.filter(({ placeId }) => placeId === params.id),
+      last: last.filter(({ placeId }) => placeId === params.id),
+      newId: crypto.randomUUID(),
+      now
+    };
+  });
+};
+
+/** A temperature as typed: degC, or degF where it says so or the household reads so. */
+function degrees(typed: string | undefined, units: Units): number | string | null {
+  const [, number = '', unit = ''] = /^(.*?)\s*°?\s*([cf]?)$/i.exec((typed ?? '').trim()) ?? [];
+  const value = plainNumber(number);
+  if (typeof value !== 'number') return value;
+  const inF = unit.toLowerCase() === 'f' || (unit === '' && units === 'us');
+  return inF ? celsiusOf(value) : value;
+}
+
+function lightOf(kept: Record<string, string>): object {
+  const kind = kept.light ?? '';
+  if (kind === 'dark') return { kind };
+  if (kind !== 'lamp') return { kind: 'sill', aspect: kind, back: kept.back === 'on' };
+  const watts = plainNumber(kept.watts);
+  const distanceCm = plainNumber(kept.distanceCm, 'length');
+  const board = boardOf({
+    widthCm: plainNumber(kept.widthCm, 'length'),
+    depthCm: plainNumber(kept.depthCm, 'length')
+  } as Place);
+  const given = plainNumber(kept.ppfd);
+  // A meter's figure wins over the label's.
+  const ppfd =
+    given ??
+    (typeof watts === 'number' && typeof distanceCm === 'number'
+      ? Math.round(lampPpfd(watts, distanceCm, board))
+      : null);
+  return { kind, ppfd: ppfd ?? undefined, hours: plainNumber(kept.hours) ?? undefined, watts, distanceCm };
+}
+
+export const actions: Actions = {
+  save: async ({ request, locals }) => {
+    const { household } = locals.session!;
+    const kept = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check(placeSchema, {
+      id: kept.id,
+      name: kept.name,
+      light: lightOf(kept),
+      dayC: degrees(kept.dayC, household.units),
+      nightC: degrees(kept.nightC, household.units),
+      humidityPct: plainNumber(kept.humidityPct),
+      movingAir: kept.movingAir === 'on',
+      widthCm: plainNumber(kept.widthCm, 'length'),
+      depthCm: plainNumber(kept.depthCm, 'length'),
+      ratedG: plainNumber(kept.rated, 'mass')
+    });
+    if (!checked.ok) return fail(422, { kept, errors: checked.errors });
+    const place = checked.value as Place;
+    await inHousehold(household.id, async (tx) => {
+      const before = (await listPlaces(tx)).find(({ id }) => id === place.id);
+      // Another rating has to be looked at anew.
+      const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
+      await keepPlace(tx, household.id, { ...place, ratingSure });
+      const others = (await listPlaces(tx)).map(({ id }) => id).filter((id) => id !== place.id);
+      const at = kept.after === '' ? 0 : others.indexOf(kept.after ?? '') + 1 || others.length;
+      await orderPlaces(tx, others.toSpliced(at, 0, place.id));
+    });
+    redirect(303, '/shelf');
+  },
+  device: async ({ request, locals, params }) => {
+    const { household } = locals.session!;
+    const kept = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const name = (kept.device ?? '').trim();
+    if (name === '' || name.length > 60)
+      return fail(422, {
+        kept,
+        errors: { device: 'Name it, in at most 60 letters.' } as Record<string, string>
+      });
+    const token = await inHousehold(household.id, (tx) =>
+      addDevice(tx, household.id, { id: kept.id!, name, placeId: params.id })
+    );
+    return { kept, errors: {} as Record<string, string>, token };
+  },
+  retire: async ({ request, locals }) => {
+    const id = String((await request.formData()).get('device'));
+    await inHousehold(locals.session!.household.id, (tx) => retireDevice(tx, id));
+    return { kept: {} as Record<string, string>, errors: {} as Record<string, string> };
+  }
+};

@@ -1,0 +1,222 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { answerLook } from '$core/looks/causes.ts';
+  import { lookFacts } from '$core/looks/facts.ts';
+  import type { Sight } from '$core/looks/sight.ts';
+  import type { EventBody } from '$core/events/event.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { roundsBetween } from '$core/time/rhythm.ts';
+  import { DAY } from '$core/time/zone.ts';
+  import AnswerCard from '$ui/looks/AnswerCard.svelte';
+  import SightDrawing from '$ui/looks/SightDrawing.svelte';
+  import WaterLooks from '$ui/looks/WaterLooks.svelte';
+  import { followAll } from '$ui/state/following.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { SIGHT_WORDS } from '$ui/words/looks.ts';
+  import { cueWords } from '$ui/words/tasks.ts';
+  import { dayAndTime } from '$ui/words/time.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+  const reading = $derived(data.household);
+  const facts = $derived(factsOf(data.household, data));
+  const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  const { crop, setup, state: sowing, path } = $derived(followed);
+  const say = (words: string) => `${crop.name}: ${words}`;
+
+  /** What is hard to tell apart, drawn beside each other. */
+  const PAIRS: readonly { title: string; of: readonly [Sight, Sight] }[] = [
+    { title: 'White fuzz', of: ['hairs', 'mould'] },
+    { title: 'Stems down', of: ['fallen-dry', 'fallen-rot'] },
+    { title: 'Not standing well', of: ['stretched', 'weak'] },
+    { title: 'Leaves marked', of: ['scorched', 'hungry'] },
+    { title: 'Something on top', of: ['hulls', 'true-leaf'] }
+  ];
+  const OTHERS: readonly Sight[] = ['tails', 'pale', 'patchy', 'tastes-ready', 'bitter', 'fibrous'];
+
+  /** When it was seen: now, or at one of the rounds just past. */
+  let seenAt = $state<number | null>(null);
+  const earlier = $derived(
+    roundsBetween(facts.rhythm, data.now - 1.6 * DAY, data.now - 3_600_000)
+      .toReversed()
+      .slice(0, 3)
+  );
+  const record = (body: EventBody, words: string) =>
+    journal.record(setup.id, body, say(words), null, false, seenAt ?? undefined);
+  let answered: HTMLElement | undefined = $state();
+  async function see(sight: Sight) {
+    await record({ type: 'saw', sight }, SIGHT_WORDS[sight].toLowerCase());
+    // On a phone the answer stands above what was touched.
+    await tick();
+    answered?.scrollIntoView({ block: 'nearest' });
+  }
+
+  const answers = $derived(
+    sowing.sights
+      .filter(({ at }) => at > data.now - 3 * DAY)
+      .toReversed()
+      .map(({ eventId, at, sight }) => ({
+        eventId,
+        answer: answerLook(
+          sight,
+          lookFacts(
+            followed,
+            { latitudeDeg: facts.latitudeDeg, dayOfYear: facts.rhythm.zone.dayOfYear(at) },
+            Math.max(at, followed.sownAt)
+          )
+        )
+      }))
+  );
+  const cues = $derived(
+    sowing.sownAt === null
+      ? []
+      : (['rooted', 'lightReady', 'windowOpen'] as const).filter(
+          (cue) => cue !== 'lightReady' || path.blackout
+        )
+  );
+</script>
+
+<svelte:head><title>Look at {crop.name} · Brote</title></svelte:head>
+
+<p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
+<h1>What do you see?</h1>
+{#if sowing.stage === 'ended'}
+  <p>This tray has ended.</p>
+{:else if sowing.sownAt === null}
+  <p>It is not sown yet: there is nothing to look at.</p>
+{:else}
+  <p class="soft">Touch what comes nearest. Each says what it most likely is and what to do.</p>
+  <div class="row when" role="group" aria-label="When did you see it?">
+    <button
+      class="chip quiet"
+      class:on={seenAt === null}
+      aria-pressed={seenAt === null}
+      onclick={() => (seenAt = null)}>Now</button
+    >
+    {#each earlier as at (at)}
+      <button
+        class="chip quiet"
+        class:on={seenAt === at}
+        aria-pressed={seenAt === at}
+        onclick={() => (seenAt = at)}>{dayAndTime(at, data.now, reading)}</button
+      >
+    {/each}
+  </div>
+
+  <div class="view">
+    <div class="stack">
+      <section>
+        <h2>How far it is</h2>
+        {#each cues as cue (cue)}
+          {@const words = cueWords(cue, crop, path, reading.units)}
+          <div class="row" role="group" aria-label={words}>
+            <button
+              class="chip"
+              onclick={() => record({ type: 'looked', cue, reached: true }, words.toLowerCase())}
+              >{words}</button
+            >
+            <button
+              class="chip quiet"
+              onclick={() =>
+                record({ type: 'looked', cue, reached: false }, `${words.toLowerCase()}, not yet`)}
+              >Not yet<span class="visually-hidden">: {words}</span></button
+            >
+          </div>
+        {/each}
+      </section>
+      <section>
+        <h2>How damp it is</h2>
+        <WaterLooks {record} units={reading.units} />
+      </section>
+      {#each PAIRS as { title, of } (title)}
+        <section>
+          <h2>{title}</h2>
+          <div class="pair">
+            {#each of as sight (sight)}
+              <button onclick={() => see(sight)}>
+                <SightDrawing {sight} />
+                <span>{SIGHT_WORDS[sight]}</span>
+              </button>
+            {/each}
+          </div>
+        </section>
+      {/each}
+      <section>
+        <h2>Anything else</h2>
+        <div class="row">
+          {#each OTHERS as sight (sight)}<button class="chip" onclick={() => see(sight)}
+              >{SIGHT_WORDS[sight]}</button
+            >{/each}
+        </div>
+      </section>
+    </div>
+    <section
+      class="answers stack"
+      bind:this={answered}
+      aria-live="polite"
+      aria-label="What it most likely is"
+    >
+      {#each answers as { eventId, answer } (eventId)}
+        <AnswerCard {answer} units={reading.units} onundo={() => void journal.undo(setup.id, eventId)} />
+      {:else}
+        <p class="soft">The answer stands here.</p>
+      {/each}
+    </section>
+  </div>
+{/if}
+
+<style>
+  .when {
+    margin: 0.75rem 0 1.25rem;
+  }
+  .view {
+    display: grid;
+    grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+    gap: 2rem 2.5rem;
+    align-items: start;
+  }
+  .answers {
+    position: sticky;
+    top: 1rem;
+  }
+  section h2 {
+    font-size: 1.05rem;
+    margin-bottom: 0.5rem;
+  }
+  section .row + .row {
+    margin-top: 0.5rem;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.75rem;
+  }
+  .pair button {
+    padding: 0.4rem;
+    border: 1.5px solid var(--ink-soft);
+    border-radius: 12px;
+    background: var(--paper-raised);
+    color: var(--ink);
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+  .pair button:hover {
+    border-color: var(--beet);
+    background: var(--beet-soft);
+  }
+  .pair span {
+    display: block;
+    padding: 0.35rem 0.2rem 0.1rem;
+  }
+  @media (max-width: 47.99rem) {
+    .view {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .answers {
+      position: static;
+      order: -1;
+    }
+  }
+</style>

@@ -1,0 +1,115 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { enhance } from '$app/forms';
+  import { page } from '$app/state';
+  import { silentSince } from '$core/air/silence.ts';
+  import { temperature } from '$core/units/format.ts';
+  import Field from '$ui/fields/Field.svelte';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+
+  interface Props {
+    devices: readonly { id: string; name: string; refused: { at: number; say: string } | null }[];
+    last: readonly { source: string; at: number; tempC: number; humidityPct: number | null }[];
+    now: number;
+    reading: Reading;
+    newId: string;
+    /** Of the device that was just added; shown this once. */
+    token: string | null;
+    wrong: string;
+  }
+  let { devices, last, now, reading, newId, token, wrong }: Props = $props();
+  const lastOf = (id: string) => last.find(({ source }) => source === id);
+  const address = $derived(`${page.url.origin}/api/readings`);
+  const example = (key: string) =>
+    [
+      `curl ${address} \\`,
+      `  -H 'Authorization: Bearer ${key}' \\`,
+      `  -H 'Content-Type: application/json' \\`,
+      `  -d '{"tempC": 20.5, "humidityPct": 55}'`,
+      '',
+      `curl '${address}?precision=s' \\`,
+      `  -H 'Authorization: Bearer ${key}' \\`,
+      `  --data-raw "air temperature=20.5,humidity=55 $(date +%s)"`
+    ].join('\n');
+</script>
+
+<section aria-labelledby="devices-title" class="stack">
+  <h2 id="devices-title">Sensors</h2>
+  <ul>
+    {#each devices as device (device.id)}
+      {@const sent = lastOf(device.id)}
+      {@const since = sent ? silentSince(sent.at, now) : null}
+      <li>
+        <div>
+          <strong>{device.name}</strong>
+          <span class="small soft">
+            {#if sent}{temperature(sent.tempC, reading.units)}{sent.humidityPct === null
+                ? ''
+                : `, ${Math.round(sent.humidityPct)} %`}, {dayAndTime(sent.at, now, reading)}{:else}has sent
+              nothing yet{/if}
+          </span>
+          {#if since !== null}<span class="small warn"
+              >Silent since {dayAndTime(since, now, reading)}: look at its battery and its network.</span
+            >{/if}
+          {#if device.refused}<span class="small"
+              >Not taken {dayAndTime(device.refused.at, now, reading)}: {device.refused.say}</span
+            >{/if}
+        </div>
+        <form method="POST" action="?/retire" use:enhance>
+          <input type="hidden" name="device" value={device.id} />
+          <button class="undo">Take its token away<span class="visually-hidden">: {device.name}</span></button
+          >
+        </form>
+      </li>
+    {:else}
+      <li class="soft">None stands here.</li>
+    {/each}
+  </ul>
+  {#if token}
+    <div class="card stack" role="status">
+      <p>Its token, shown this once. Write it into the sensor:</p>
+      <code class="token">{token}</code>
+      <p class="small">Then it sends, as JSON or in line protocol:</p>
+      <pre class="small">{example(token)}</pre>
+    </div>
+  {/if}
+  <form method="POST" action="?/device" use:enhance class="add">
+    <input type="hidden" name="id" value={newId} />
+    <Field name="device" label="A new sensor’s name" placeholder="Room sensor" error={wrong} />
+    <Button type="submit" kind="tertiary">Give it a token</Button>
+  </form>
+</section>
+
+<style>
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.75rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1rem;
+    justify-content: space-between;
+    align-items: center;
+  }
+  li div {
+    display: grid;
+  }
+  .token {
+    overflow-wrap: anywhere;
+    font-weight: 600;
+  }
+  pre {
+    margin: 0;
+    overflow-x: auto;
+  }
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 1rem;
+    align-items: end;
+  }
+</style>

@@ -1,0 +1,86 @@
+<script lang="ts">
+  import { Button, TextInput } from 'carbon-components-svelte';
+  import { invalidate } from '$app/navigation';
+  import { celsiusOf } from '$core/air/reading.ts';
+  import { temperature } from '$core/units/format.ts';
+  import { readNumber } from '$core/units/parseQuantity.ts';
+  import type { Reading } from '$ui/words/time.ts';
+  import { sendReadings } from './sendReadings.ts';
+
+  let { placeId, reading }: { placeId: string; reading: Reading } = $props();
+  let temp = $state('');
+  let humidity = $state('');
+  let wrong = $state('');
+  let said = $state('');
+  /** What was refused as degC, where it can be read as degF. */
+  let asF = $state<number | null>(null);
+  const sign = $derived(reading.units === 'us' ? '°F' : '°C');
+
+  async function save(inF = reading.units === 'us') {
+    [wrong, said, asF] = ['', '', null];
+    const degrees = readNumber(temp.replace(/\s*°?\s*[cf]$/i, ''));
+    if (degrees === null) {
+      wrong = `Enter the temperature as a number, such as ${reading.units === 'us' ? '68' : '20.5'}.`;
+      return;
+    }
+    const isF = inF || /f\s*$/i.test(temp);
+    const damp = humidity.trim() === '' ? null : readNumber(humidity.replace(/\s*%$/, ''));
+    const sent = await sendReadings(placeId, 'hand', [
+      { at: null, tempC: isF ? celsiusOf(degrees) : degrees, humidityPct: damp }
+    ]);
+    if (typeof sent === 'string') wrong = sent;
+    else if (sent.refused[0]) {
+      wrong = sent.refused[0].say;
+      if (!isF && degrees > 50) asF = degrees;
+    } else {
+      said = `Noted: ${temperature(isF ? celsiusOf(degrees) : degrees, reading.units)} now.`;
+      [temp, humidity] = ['', ''];
+      await invalidate('brote:place');
+    }
+  }
+</script>
+
+<section aria-labelledby="hand-title" class="stack">
+  <h2 id="hand-title">Read it yourself</h2>
+  <form
+    class="fields"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void save();
+    }}
+  >
+    <TextInput
+      labelText="Now ({sign})"
+      bind:value={temp}
+      invalid={wrong !== ''}
+      invalidText={wrong}
+      inputmode="decimal"
+      autocomplete="off"
+    />
+    <TextInput
+      labelText="Humidity (%), if you know it"
+      bind:value={humidity}
+      inputmode="decimal"
+      autocomplete="off"
+    />
+    <div class="row">
+      <Button type="submit" kind="tertiary">Note it</Button>
+      {#if asF !== null}<button type="button" class="chip" onclick={() => void save(true)}
+          >Read {asF} as °F</button
+        >{/if}
+    </div>
+  </form>
+  {#if said}<p role="status">{said}</p>{/if}
+</section>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+    gap: 1rem;
+    align-items: start;
+  }
+  .row {
+    padding-top: 1.5rem;
+  }
+</style>

@@ -1,0 +1,90 @@
+<script lang="ts">
+  import { Button, TextArea } from 'carbon-components-svelte';
+  import { invalidate } from '$app/navigation';
+  import { readReadingsCsv } from '$core/air/csv.ts';
+  import { checkReading } from '$core/air/reading.ts';
+  import { zoneOf } from '$core/time/zone.ts';
+  import { sendReadings } from './sendReadings.ts';
+
+  let { placeId, zone, now }: { placeId: string; zone: string; now: number } = $props();
+  const AT_ONCE = 4000;
+  const SHOWN = 5;
+  let text = $state('');
+  let said = $state('');
+  let busy = $state(false);
+  const read = $derived(text.trim() === '' ? null : readReadingsCsv(text, zoneOf(zone)));
+  const lines = $derived(
+    read?.ok
+      ? read.lines.map((line) => {
+          if (!line.ok) return line;
+          const checked = checkReading(line.reading, now);
+          return checked.ok ? line : { line: line.line, ok: false as const, say: checked.say };
+        })
+      : []
+  );
+  const good = $derived(lines.flatMap((line) => (line.ok ? [line.reading] : [])));
+  const bad = $derived(lines.flatMap((line) => (line.ok ? [] : [line])));
+
+  async function take(event: Event) {
+    const file = (event.target as HTMLInputElement).files?.[0];
+    if (file) text = await file.text();
+  }
+  async function bring() {
+    busy = true;
+    said = '';
+    let added = 0;
+    for (let from = 0; from < good.length; from += AT_ONCE) {
+      const sent = await sendReadings(placeId, 'file', good.slice(from, from + AT_ONCE));
+      if (typeof sent === 'string') {
+        said = `${added} taken. ${sent}`;
+        busy = false;
+        return;
+      }
+      added += sent.added;
+    }
+    said = `${added} new ${added === 1 ? 'reading' : 'readings'} taken${good.length > added ? `; ${good.length - added} were known already` : ''}.`;
+    if (bad.length === 0) text = '';
+    busy = false;
+    await invalidate('brote:place');
+  }
+</script>
+
+<section aria-labelledby="import-title" class="stack">
+  <h2 id="import-title">Bring in a file</h2>
+  <p class="small soft">
+    CSV with a first line that names its columns, such as <code>time,temperature,humidity</code>. °F is read
+    where the heading says °F; times without a zone are yours.
+  </p>
+  <label class="file small"
+    >A CSV file <input type="file" accept=".csv,.txt,text/csv" onchange={take} /></label
+  >
+  <TextArea labelText="Or paste it here" bind:value={text} rows={3} />
+  {#if read && !read.ok}<p class="warn" role="alert">{read.say}</p>{/if}
+  {#if read?.ok}
+    <p>{good.length} {good.length === 1 ? 'reading' : 'readings'} can be taken, {bad.length} cannot.</p>
+    {#if bad.length > 0}
+      <ul class="small">
+        {#each bad.slice(0, SHOWN) as line (line.line)}<li>Line {line.line}: {line.say}</li>{/each}
+        {#if bad.length > SHOWN}<li>and {bad.length - SHOWN} more</li>{/if}
+      </ul>
+    {/if}
+    <div>
+      <Button kind="tertiary" disabled={good.length === 0 || busy} on:click={bring}>Take {good.length}</Button
+      >
+    </div>
+  {/if}
+  {#if said}<p role="status">{said}</p>{/if}
+</section>
+
+<style>
+  .file input {
+    display: block;
+    min-height: 2.75rem;
+    font: inherit;
+    max-width: 100%;
+  }
+  ul {
+    margin: 0;
+    padding-left: 1.2rem;
+  }
+</style>

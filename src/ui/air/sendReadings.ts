@@ -1,0 +1,22 @@
+import type { Reading } from '$core/air/reading.ts';
+import { post } from '$ui/state/journal.svelte.ts';
+
+/** What became of readings that were sent. */
+export interface Sent {
+  taken: number;
+  added: number;
+  refused: { line: number; say: string; fahrenheit: number | null }[];
+}
+
+/** Sends readings of a place. @returns what became of them, or a sentence where none arrived */
+export async function sendReadings(
+  placeId: string,
+  from: 'hand' | 'file',
+  readings: readonly (Omit<Reading, 'at'> & { at: number | null })[]
+): Promise<Sent | string> {
+  const answer = await post(`/api/places/${placeId}/readings?from=${from}`, { readings });
+  if (!answer || answer.status >= 500)
+    return 'No connection: nothing was sent. Try again; what you typed is kept.';
+  const told = (await answer.json()) as Sent | { message: string };
+  return 'message' in told ? told.message : told;
+}

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { BIN_MS } from '$core/air/series.ts';
+  import type { Place } from '$core/clock/place.ts';
+  import { temperature } from '$core/units/format.ts';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import Chart, { type Inks } from './Chart.svelte';
+  import { timeAxis, valueAxis } from './timeAxis.ts';
+
+  interface Props {
+    place: Place;
+    now: number;
+    reading: Reading;
+  }
+  let { place, now, reading }: Props = $props();
+  const SHOWN_D = 10;
+  const from = $derived(now - SHOWN_D * 86_400_000);
+  const bins = $derived((place.air?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
+  const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
+  /** With a break wherever nothing was measured for long. */
+  const points = $derived(
+    bins.flatMap((bin, at) => {
+      const before = bins[at - 1];
+      const middle = (bin.index + 0.5) * BIN_MS;
+      const point: [number, number | null] = [middle, Math.round(shownC(bin.tempC) * 10) / 10];
+      return before && bin.index - before.index > 3 ? [[middle - 1, null] as [number, null], point] : [point];
+    })
+  );
+  const gaps = $derived((place.air?.gaps() ?? []).filter(({ until }) => until > from));
+  const option = (inks: Inks) => ({
+    xAxis: timeAxis(from, now, reading, inks),
+    yAxis: valueAxis(inks, {
+      scale: true,
+      axisLabel: { color: inks.soft, formatter: reading.units === 'us' ? '{value} °F' : '{value} °C' }
+    }),
+    grid: { left: 58, right: 16, top: 16, bottom: 28 },
+    series: [
+      {
+        type: 'line',
+        data: points,
+        symbol: 'none',
+        lineStyle: { color: inks.beet, width: 2 },
+        markArea: {
+          silent: true,
+          itemStyle: { color: inks.faint, opacity: 0.25 },
+          data: gaps.map(({ from: start, until }) => [{ xAxis: start }, { xAxis: until }])
+        }
+      }
+    ]
+  });
+  const mean = $derived(bins.reduce((sum, { tempC }) => sum + tempC, 0) / Math.max(1, bins.length));
+  const table = $derived({
+    columns: ['From', 'Warmth', 'Humidity'],
+    rows: bins.map(({ index, tempC, humidityPct }) => [
+      dayAndTime(index * BIN_MS, now, reading),
+      temperature(tempC, reading.units),
+      humidityPct === null ? 'not measured' : `${Math.round(humidityPct)} %`
+    ])
+  });
+</script>
+
+<Chart
+  title="Warmth, as measured"
+  says="Means of three hours over the last {SHOWN_D} days: {temperature(
+    mean,
+    reading.units
+  )} in the middle.{gaps.length > 0 ? ' Grey: nothing was measured, and the usual warmth stands in.' : ''}"
+  {option}
+  {table}
+/>

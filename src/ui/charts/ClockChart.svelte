@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { BIN_MS } from '$core/air/series.ts';
+  import type { Followed } from '$core/sowing/follow.ts';
+  import { DAY, HOUR } from '$core/time/zone.ts';
+  import { MARKS, type Mark } from '$core/window/marks.ts';
+  import { temperature } from '$core/units/format.ts';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import Chart, { type Inks } from './Chart.svelte';
+  import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
+
+  interface Props {
+    followed: Followed;
+    now: number;
+    reading: Reading;
+  }
+  let { followed, now, reading }: Props = $props();
+  const MARK_WORDS: Record<Mark, string> = {
+    rooted: 'rooted',
+    lightReady: 'to light',
+    windowOpen: 'opens',
+    windowBest: 'best',
+    windowClose: 'closes'
+  };
+  const clock = $derived(followed.forecast.clock);
+  const from = $derived(followed.sownAt);
+  const until = $derived(
+    Math.min(
+      from + 60 * DAY,
+      Math.max(now, ...MARKS.map((mark) => followed.forecast.marks[mark].p50).filter(Number.isFinite)) + DAY
+    )
+  );
+  const curve = $derived.by(() => {
+    const points: [number, number][] = [];
+    for (let at = from; at <= until; at += 6 * HOUR) points.push([at, Math.round(clock.tau(at) * 100) / 100]);
+    return points;
+  });
+  const marks = $derived(
+    MARKS.map((mark) => ({ mark, at: followed.forecast.marks[mark].p50 })).filter(
+      ({ at }) => Number.isFinite(at) && at <= until
+    )
+  );
+  const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
+  const warmth = $derived(
+    followed.stays.flatMap(({ place, from: since }, index) => {
+      const end = followed.stays[index + 1]?.from ?? Infinity;
+      return (place.air?.bins ?? [])
+        .map(
+          (bin) => [(bin.index + 0.5) * BIN_MS, Math.round(shownC(bin.tempC) * 10) / 10] as [number, number]
+        )
+        .filter(([at]) => at >= Math.max(from, since) && at < end);
+    })
+  );
+  const paceNow = $derived((clock.tau(now + 12 * HOUR) - clock.tau(now - 12 * HOUR)) * 1);
+  const option = (inks: Inks) => ({
+    grid: { left: 46, right: warmth.length > 0 ? 56 : 16, top: 22, bottom: 28 },
+    xAxis: timeAxis(from, until, reading, inks),
+    yAxis: [
+      valueAxis(inks, { min: 0 }),
+      ...(warmth.length > 0
+        ? [
+            valueAxis(inks, {
+              scale: true,
+              position: 'right',
+              splitLine: { show: false },
+              axisLabel: { color: inks.beet, formatter: reading.units === 'us' ? '{value} °F' : '{value} °C' }
+            })
+          ]
+        : [])
+    ],
+    series: [
+      {
+        type: 'line',
+        data: curve,
+        symbol: 'none',
+        lineStyle: { color: inks.leaf, width: 2.5 },
+        markLine: lineAt(now, 'now', inks)
+      },
+      {
+        type: 'scatter',
+        data: marks.map(({ mark, at }) => ({ value: [at, clock.tau(at)], name: MARK_WORDS[mark] })),
+        symbolSize: 9,
+        itemStyle: { color: inks.ink },
+        label: { show: true, formatter: '{b}', position: 'top', color: inks.ink },
+        labelLayout: { hideOverlap: true }
+      },
+      ...(warmth.length > 0
+        ? [
+            {
+              type: 'line',
+              yAxisIndex: 1,
+              data: warmth,
+              symbol: 'none',
+              lineStyle: { color: inks.beet, width: 1.2 }
+            }
+          ]
+        : [])
+    ]
+  });
+  const table = $derived({
+    columns: ['Mark', 'When', 'Optimum days', 'Warmth then'],
+    rows: marks.map(({ mark, at }) => [
+      MARK_WORDS[mark],
+      dayAndTime(at, now, reading),
+      clock.tau(at).toFixed(1),
+      temperature(warmthAt(at), reading.units)
+    ])
+  });
+  function warmthAt(at: number): number {
+    const { place } = followed.stays.findLast((stay) => stay.from <= at) ?? followed.stays[0]!;
+    return place.air?.bin(Math.floor(at / BIN_MS))?.tempC ?? (place.dayC * 2 + place.nightC) / 3;
+  }
+</script>
+
+<Chart
+  title="Its clock"
+  says="It ages in optimum days: hours counted by how warm and light they are. Now about {Math.round(
+    paceNow * 100
+  )} % of full speed.{warmth.length > 0 ? ' Thin line: the warmth that was measured.' : ''}"
+  {option}
+  {table}
+/>

@@ -1,0 +1,82 @@
+<script lang="ts">
+  import type { Narrowing } from '$core/window/narrowing.ts';
+  import { dayWords, shortDate, type Reading } from '$ui/words/time.ts';
+  import Chart, { type Inks } from './Chart.svelte';
+  import { lineAt, timeAxis } from './timeAxis.ts';
+
+  interface Props {
+    steps: readonly Narrowing[];
+    /** What each step's event was, in words. */
+    said: (step: Narrowing) => string;
+    now: number;
+    reading: Reading;
+  }
+  let { steps, said, now, reading }: Props = $props();
+  const DAY = 86_400_000;
+  const from = $derived(Math.min(...steps.map(({ open }) => open.p10)) - DAY);
+  const until = $derived(Math.max(...steps.map(({ open }) => open.p90), from + 2 * DAY) + DAY);
+  const widthD = ({ open }: Narrowing) => (open.p90 - open.p10) / DAY;
+  const says = $derived.by(() => {
+    const [first, last] = [steps[0], steps.at(-1)];
+    if (!first || !last) return '';
+    if (last.open.seen) return `Seen to open ${dayWords(last.open.p50, now, reading)}.`;
+    return steps.length === 1
+      ? `No look yet: the 80 % range is ${widthD(first).toFixed(1)} days wide.`
+      : `The 80 % range was ${widthD(first).toFixed(1)} days wide when it was sown, and is ${widthD(last).toFixed(1)} now.`;
+  });
+  interface Api {
+    value(index: number): number;
+    coord(point: [number, number]): [number, number];
+  }
+  const option = (inks: Inks) => ({
+    grid: { left: 16, right: 16, top: 22, bottom: 28 },
+    xAxis: timeAxis(from, until, reading, inks),
+    yAxis: { type: 'value', inverse: true, min: -0.6, max: steps.length - 0.4, show: false },
+    series: [
+      {
+        type: 'custom',
+        data: steps.map(({ open }, index) => [index, open.p10, open.p50, open.p90]),
+        encode: { x: [1, 2, 3], y: 0 },
+        markLine: lineAt(now, 'now', inks),
+        renderItem: (_: unknown, api: Api) => {
+          const row = api.value(0);
+          const [left, y] = api.coord([api.value(1), row]);
+          const [middle] = api.coord([api.value(2), row]);
+          const [right] = api.coord([api.value(3), row]);
+          return {
+            type: 'group',
+            children: [
+              {
+                type: 'rect',
+                shape: { x: left, y: y - 6, width: Math.max(2, right - left), height: 12, r: 6 },
+                style: { fill: inks.window, opacity: 0.45 }
+              },
+              { type: 'circle', shape: { cx: middle, cy: y, r: 6 }, style: { fill: inks.ink } }
+            ]
+          };
+        }
+      }
+    ]
+  });
+  const table = $derived({
+    columns: ['After', 'Likely from', 'Most likely', 'To'],
+    rows: steps.map((step) => [
+      `${said(step)}, ${shortDate(step.at, reading)}`,
+      ...[step.open.p10, step.open.p50, step.open.p90].map((at) => shortDate(at, reading))
+    ])
+  });
+</script>
+
+<Chart title="When it opens, look by look" {says} {option} {table} height={60 + steps.length * 26} />
+<ol class="small">
+  {#each steps as step (step.event.id)}<li>
+      {said(step)} <span class="soft">{shortDate(step.at, reading)}</span>
+    </li>{/each}
+</ol>
+
+<style>
+  ol {
+    margin: 0.25rem 0 0;
+    padding-left: 1.5rem;
+  }
+</style>

@@ -1,0 +1,94 @@
+<script lang="ts">
+  import type { Followed } from '$core/sowing/follow.ts';
+  import { HOUR } from '$core/time/zone.ts';
+  import { dryShare, FULL_SHARE } from '$core/water/bucket.ts';
+  import { trackOf, waterAt } from '$core/water/level.ts';
+  import { mass, volume } from '$core/units/format.ts';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import Chart, { type Inks } from './Chart.svelte';
+  import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
+
+  interface Props {
+    followed: Followed;
+    now: number;
+    reading: Reading;
+    /** What this round says of its water. */
+    decision: string;
+  }
+  let { followed, now, reading, decision }: Props = $props();
+  const from = $derived(followed.sownAt);
+  const until = $derived(Math.max(now, followed.sownAt) + 30 * HOUR);
+  const percent = (share: number) => Math.round(share * 100);
+  const curve = $derived.by(() => {
+    const times: number[] = [];
+    for (let at = from; at <= until; at += 3 * HOUR) times.push(at);
+    // Each fact twice, so that a watering rises straight up.
+    for (const { at } of followed.state.water) times.push(at - 1, at);
+    return times
+      .filter((at) => at >= from)
+      .sort((a, b) => a - b)
+      .map((at) => [at, percent(waterAt(followed, at).share)] as const);
+  });
+  const given = $derived(
+    followed.state.water.flatMap((fact) =>
+      'addedG' in fact ? [[fact.at, percent(waterAt(followed, fact.at).share)]] : []
+    )
+  );
+  const thirst = $derived(Math.round((Math.exp(trackOf(followed).thirst.mean) - 1) * 100));
+  const option = (inks: Inks) => ({
+    xAxis: timeAxis(from, until, reading, inks),
+    yAxis: valueAxis(inks, {
+      min: 0,
+      max: 100,
+      interval: 25,
+      axisLabel: { color: inks.soft, formatter: '{value} %' }
+    }),
+    series: [
+      {
+        type: 'line',
+        data: curve.filter(([at]) => at <= now),
+        symbol: 'none',
+        lineStyle: { color: inks.water, width: 2.5 },
+        areaStyle: { color: inks.water, opacity: 0.15 },
+        markLine: lineAt(now, 'now', inks),
+        markArea: {
+          silent: true,
+          itemStyle: { color: inks.alarm, opacity: 0.1 },
+          data: [[{ yAxis: 0 }, { yAxis: percent(dryShare(followed.crop)) }]]
+        }
+      },
+      {
+        type: 'line',
+        data: curve.filter(([at]) => at >= now),
+        symbol: 'none',
+        lineStyle: { color: inks.water, width: 2, type: 'dashed' }
+      },
+      { type: 'scatter', data: given, symbolSize: 9, itemStyle: { color: inks.water } }
+    ]
+  });
+  const factWords = (fact: (typeof followed.state.water)[number]): string =>
+    'addedG' in fact
+      ? `given ${volume(fact.addedG, reading.units)}`
+      : 'between' in fact
+        ? `looked or lifted: ${percent(fact.between[0])} to ${percent(fact.between[1])} %`
+        : `weighed ${mass(fact.grossG, reading.units)}`;
+  const table = $derived({
+    columns: ['When', 'What', 'Left after it'],
+    rows: followed.state.water.map((fact) => [
+      dayAndTime(fact.at, now, reading),
+      factWords(fact),
+      `${percent(waterAt(followed, fact.at).share)} %`
+    ])
+  });
+</script>
+
+<Chart
+  title="Water in the tray"
+  says="{decision} It is watered before it is deep in the shaded part, up to {percent(
+    FULL_SHARE
+  )} %.{Math.abs(thirst) >= 5
+    ? ` Water goes ${Math.abs(thirst)} % ${thirst > 0 ? 'faster' : 'slower'} here than the figures say.`
+    : ''}"
+  {option}
+  {table}
+/>

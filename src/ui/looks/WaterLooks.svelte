@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { Button, TextInput } from 'carbon-components-svelte';
+  import type { EventBody } from '$core/events/event.ts';
+  import { mass, type Units } from '$core/units/format.ts';
+  import { parseQuantity } from '$core/units/parseQuantity.ts';
+
+  interface Props {
+    record: (body: EventBody, words: string) => Promise<{ kind: string; say?: string }>;
+    units: Units;
+  }
+  let { record, units }: Props = $props();
+  const LOOKS = [
+    { moisture: 'dry', text: 'Dry' },
+    { moisture: 'right', text: 'Damp' },
+    { moisture: 'wet', text: 'Wet' }
+  ] as const;
+  const LIFTS = [
+    { heft: 'light', text: 'Light' },
+    { heft: 'right', text: 'Right' },
+    { heft: 'heavy', text: 'Heavy' }
+  ] as const;
+  let typed = $state('');
+  let wrong = $state('');
+
+  async function weigh(full: boolean) {
+    const read = parseQuantity(typed, 'mass', units === 'us' ? 'oz' : 'g');
+    wrong = read.ok ? (read.value > 0 ? '' : 'The tray weighs more than 0 g: is it on the scale?') : read.say;
+    if (!read.ok || wrong) return;
+    const result = await record(
+      { type: 'weighed', grossG: Math.round(read.value), full },
+      `weighed ${mass(read.value, units)}`
+    );
+    if (result.kind === 'refused') wrong = result.say ?? '';
+    else typed = '';
+  }
+</script>
+
+<div class="row" role="group" aria-label="It looks">
+  <span class="soft lead">It looks</span>
+  {#each LOOKS as { moisture, text } (moisture)}
+    <button class="chip" onclick={() => record({ type: 'felt', moisture }, `medium ${text.toLowerCase()}`)}
+      >{text}</button
+    >
+  {/each}
+</div>
+<div class="row" role="group" aria-label="Lifted, it is">
+  <span class="soft lead">Lifted, it is</span>
+  {#each LIFTS as { heft, text } (heft)}
+    <button class="chip" onclick={() => record({ type: 'lifted', heft }, `lifted, ${text.toLowerCase()}`)}
+      >{text}</button
+    >
+  {/each}
+</div>
+<div class="scale">
+  <TextInput
+    labelText="On the scale, tray and all ({units === 'us' ? 'oz' : 'g'})"
+    helperText="Weighed once when it was just watered and has drained, it is weighed against that ever after."
+    bind:value={typed}
+    invalid={wrong !== ''}
+    invalidText={wrong}
+    inputmode="decimal"
+    autocomplete="off"
+  />
+  <div class="row">
+    <Button kind="tertiary" on:click={() => weigh(false)}>As it stands</Button>
+    <Button kind="tertiary" on:click={() => weigh(true)}>Just watered, drained</Button>
+  </div>
+</div>
+
+<style>
+  .lead {
+    min-width: 6.5rem;
+  }
+  .row + .row {
+    margin-top: 0.5rem;
+  }
+  .scale {
+    margin-top: 0.9rem;
+    display: grid;
+    gap: 0.6rem;
+    max-width: 26rem;
+  }
+</style>

@@ -1,0 +1,114 @@
+<script lang="ts">
+  import { TextInput } from 'carbon-components-svelte';
+  import type { SowingEvent } from '$core/events/event.ts';
+  import { aimOf } from '$core/plan/aim.ts';
+  import { reach, type Outlook } from '$core/plan/reach.ts';
+  import type { HouseholdFacts } from '$core/sowing/follow.ts';
+  import type { SowingSetup } from '$core/sowing/sowing.ts';
+  import type { Place } from '$core/clock/place.ts';
+  import { laterWords } from '$ui/words/places.ts';
+  import { dayWords, isoDay, type Reading } from '$ui/words/time.ts';
+
+  interface Props {
+    facts: HouseholdFacts;
+    setup: SowingSetup;
+    events: readonly SowingEvent[];
+    /** The day it is likeliest to open, to begin with. */
+    likelyAt: number;
+    now: number;
+    reading: Reading;
+    onmove: (place: Place) => void;
+  }
+  let { facts, setup, events, likelyAt, now, reading, onmove }: Props = $props();
+  let typed = $state<string | null>(null);
+  const day = $derived(
+    typed ?? isoDay(Math.max(now, Number.isFinite(likelyAt) ? likelyAt : now), reading.zone)
+  );
+  const by = $derived.by(() => {
+    const aim = aimOf(day, facts.rhythm);
+    return aim?.kind === 'by' ? aim.at : null;
+  });
+  const found = $derived(by === null || by < now ? null : reach(facts, setup, events, by, now));
+  const SHOWN = 4;
+
+  const courseWords = ({ course }: Outlook): string =>
+    course.kind === 'stay'
+      ? 'Leave it where it is'
+      : course.kind === 'move'
+        ? `Move it to ${course.place.name}`
+        : `Leave it until it opens, then hold it on ${course.place.name}`;
+  const chanceWords = (chance: number): string =>
+    chance >= 0.85 ? 'very likely' : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';
+  function gainWords(outlook: Outlook): string {
+    const opens = Number.isFinite(outlook.opensAt)
+      ? `opens ${dayWords(outlook.opensAt, now, reading)}`
+      : 'does not open';
+    const keeps = Number.isFinite(outlook.keepsD)
+      ? `, good uncut for ${Math.max(1, Math.round(outlook.keepsD))} days`
+      : '';
+    const shift = outlook.course.kind === 'move' ? `, ${laterWords(outlook.laterD)}` : '';
+    return `${opens}${keeps}${shift}`;
+  }
+</script>
+
+<div class="stack">
+  <TextInput
+    type="date"
+    labelText="I want to cut it on"
+    value={day}
+    on:input={(event) => (typed = String(event.detail ?? ''))}
+    invalid={by === null || by < now}
+    invalidText={by === null
+      ? 'This is not a date: choose one from the calendar.'
+      : 'This day has passed: choose one to come.'}
+  />
+  {#if found}
+    {#if found.nearest}
+      <p class="warn" role="status">
+        Not to be counted on that day. The nearest is <strong
+          >{dayWords(found.nearest.at, now, reading)}</strong
+        >:
+        {courseWords(found.nearest.outlook).toLowerCase()}.
+        <button class="undo" onclick={() => (typed = isoDay(found.nearest!.at, reading.zone))}
+          >Take that day</button
+        >
+      </p>
+    {/if}
+    <ol>
+      {#each found.outlooks.slice(0, SHOWN) as outlook (outlook.course.kind + ('place' in outlook.course ? outlook.course.place.id : ''))}
+        <li>
+          <div>
+            <strong>{courseWords(outlook)}</strong>
+            <span class="small">{Math.round(outlook.chance * 100)} %, {chanceWords(outlook.chance)}</span>
+            <span class="small soft">{gainWords(outlook)}</span>
+          </div>
+          {#if outlook.course.kind === 'move'}
+            {@const { place } = outlook.course}
+            <button class="chip" onclick={() => onmove(place)}
+              >Move<span class="visually-hidden"> to {place.name}</span></button
+            >
+          {/if}
+        </li>
+      {/each}
+    </ol>
+  {/if}
+</div>
+
+<style>
+  ol {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+    align-items: center;
+    padding: 0.4rem 0;
+    border-top: 1px solid var(--ink-faint);
+  }
+  li div {
+    display: grid;
+  }
+</style>

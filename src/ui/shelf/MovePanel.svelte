@@ -1,0 +1,102 @@
+<script lang="ts">
+  import type { Place } from '$core/clock/place.ts';
+  import type { MoveEffect } from '$core/shelf/board.ts';
+  import type { Followed } from '$core/sowing/follow.ts';
+  import type { Reading } from '$ui/words/time.ts';
+  import { windowWords } from '$ui/words/window.ts';
+  import { laterWords, loadWords } from '$ui/words/places.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import Caution from '$ui/shell/Caution.svelte';
+
+  interface Props {
+    followed: Followed;
+    now: number;
+    reading: Reading;
+    options: readonly { place: Place; effect: MoveEffect }[];
+    /** Set where a drop was refused: the place it was dropped on. */
+    refused: Place | null;
+    onmove: (place: Place) => void;
+    onsure: (place: Place) => void;
+    onclose: () => void;
+  }
+  let { followed, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
+  const marks = $derived(followed.forecast.marks);
+  const tooHeavy = ({ place, effect }: Props['options'][number]) =>
+    effect.load.state === 'over' && !place.ratingSure;
+</script>
+
+<section class="panel card" aria-labelledby="move-title">
+  <header class="page-head">
+    <h2 id="move-title" tabindex="-1">{followed.crop.name}</h2>
+    <button class="chip quiet" onclick={onclose}>Close</button>
+  </header>
+  <p class="small">
+    On {followed.place.name}. {followed.state.sownAt === null
+      ? ''
+      : windowWords(marks.windowOpen, marks.windowClose, now, reading)}
+    <a href="/tray/{followed.setup.id}">Open it</a>
+  </p>
+  {#if refused}
+    <p class="warn" role="alert">
+      {refused.name} would carry more than it is rated for, so it was left where it stood.
+    </p>
+  {/if}
+  <ul>
+    {#each options as option (option.place.id)}
+      {@const { place, effect } = option}
+      <li>
+        <div>
+          <strong>{place.name}</strong>
+          <span class="small soft">
+            {laterWords(effect.laterD)}{effect.fits ? '' : ' · no room on its board'}{effect.tooDark
+              ? ' · no light there, which it needs now'
+              : ''}
+          </span>
+          {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
+            <span class="small" class:alarm={effect.load.state === 'over'}
+              >{loadWords(effect.load, reading.units)}</span
+            >
+          {/if}
+        </div>
+        {#if tooHeavy(option)}
+          <button class="chip" onclick={() => onsure(place)}>I checked: it carries more</button>
+        {:else}
+          <button class="chip" onclick={() => onmove(place)}
+            >Move<span class="visually-hidden"> to {place.name}</span></button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if options.some(tooHeavy)}<Caution>{CAUTIONS.load}</Caution>{/if}
+</section>
+
+<style>
+  .panel {
+    display: grid;
+    gap: 0.6rem;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.5rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.25rem 1rem;
+    align-items: center;
+    border-top: 1px solid var(--ink-faint);
+    padding-top: 0.5rem;
+  }
+  li div {
+    display: grid;
+  }
+  .alarm {
+    color: var(--alarm);
+    font-weight: 600;
+  }
+</style>
