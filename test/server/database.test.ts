@@ -10,6 +10,7 @@ import { listPlaces } from '../../src/server/households/places.ts';
 import { listContainers } from '../../src/server/sowings/containers.ts';
 import { changeHousehold, moveClock } from '../../src/server/households/household.ts';
 import { freshDatabase } from '../support/database.ts';
+import { refusal } from '../support/refusal.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';
 import { household, settings } from '../support/settings.ts';
 
@@ -30,15 +31,6 @@ const TABLES = [
   'readings',
   'air'
 ];
-
-async function refusal(work: Promise<unknown>): Promise<string> {
-  try {
-    await work;
-  } catch (error) {
-    return (error as Error).message;
-  }
-  return 'nothing was refused';
-}
 
 describe('the database', () => {
   let database: Awaited<ReturnType<typeof freshDatabase>>;

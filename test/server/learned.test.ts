@@ -4,12 +4,13 @@ import { cropOf } from '../../src/core/crops/library.ts';
 import type { SowingEvent } from '../../src/core/events/event.ts';
 import { learnedBelief, messageOf } from '../../src/core/window/learned.ts';
 import { learn, beliefFor } from '../../src/core/window/learn.ts';
+import { thirstBelief } from '../../src/core/water/thirst.ts';
 import { observe } from '../../src/core/window/gaussian.ts';
 import { follow } from '../../src/core/sowing/follow.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { householdFacts } from '../../src/server/households/facts.ts';
 import { addEvents } from '../../src/server/sowings/events.ts';
-import { listLearned } from '../../src/server/sowings/learned.ts';
+import { listLearned, listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';
 import { event, radishTray, SOWN } from '../support/household.ts';
@@ -89,5 +90,27 @@ describe('what is kept of what trays taught', () => {
   it('is seen by its own household alone', async () => {
     const other = await household('Downstairs');
     expect(await inHousehold(other.id, listLearned)).to.deep.equal({ ended: [], underWay: [] });
+  });
+
+  it('keeps what each sowing said of how fast water goes, and starts the next one from it', async () => {
+    const before = (await inHousehold(home.id, listLessons)).thirst;
+    expect(before.underWay).to.deep.equal([]);
+    const id = await grow('mustard', [
+      made(0, { type: 'sown', waterG: 300 }),
+      made(48, { type: 'uncovered' }),
+      made(77, { type: 'lit' }),
+      made(88, { type: 'felt', moisture: 'dry' })
+    ]);
+    const { underWay, ended } = (await inHousehold(home.id, listLessons)).thirst;
+    expect(underWay.map(({ sowingId }) => sowingId)).to.deep.equal([id]);
+    expect(underWay[0]!.message.mean).to.be.above(0.2);
+    expect(ended).to.equal(null);
+    await inHousehold(home.id, (tx) =>
+      addEvents(tx, home.id, id, [made(90, { type: 'ended', reason: 'dried-out' })])
+    );
+    const after = (await inHousehold(home.id, listLessons)).thirst;
+    expect(after.underWay).to.deep.equal([]);
+    expect(after.ended!.mean).to.be.closeTo(underWay[0]!.message.mean, 1e-9);
+    expect(thirstBelief(after).mean).to.be.above(0.1);
   });
 });

@@ -34,8 +34,8 @@ const SENSOR_SD = { tempC: 0.4, humidityPct: 3 };
 /** Draws a household from what the model takes households to be. */
 export function hiddenHousehold(chance: Chance): HiddenHousehold {
   // A flat in November, a little cooler than what packets count days for, and cooler at night.
-  const dayC = 18.7 + chance.uniform() * 2.2;
-  const nightC = dayC - 2 - chance.uniform() * 2;
+  const dayC = 19.6 + chance.uniform() * 1.2;
+  const nightC = dayC - 1.5 - chance.uniform() * 1.5;
   const sensor = chance.uniform() < 0.5;
   const scale = chance.uniform() < 0.3;
   const bare: Place = {

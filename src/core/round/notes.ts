@@ -12,7 +12,7 @@ import { hardlyLasts, withheld } from './withhold.ts';
 const UNSURE_SHARE = 0.08;
 
 /** It matters how damp it is once it comes this near to being watered. */
-const NEAR_DRY = 0.15;
+const NEAR_DRY = 0.25;
 
 /** What is worth knowing of a tray in this round, most pressing first. */
 export function notesOf(followed: Followed, round: Round, now: Millis): Note[] {

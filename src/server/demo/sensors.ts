@@ -42,7 +42,7 @@ export async function placeSensors(
     const readings = [];
     for (let at = first; at <= until; at += EVERY_MS) {
       // A night when the router was off.
-      const gap = at > now - 9 * DAY && at < now - 9 * DAY + 11 * HOUR;
+      const gap = at > now - 9 * DAY && at < now - 9 * DAY + 14 * HOUR;
       if (!gap) readings.push(kitchenAir(at, zone, corner));
     }
     await addReadings(tx, householdId, placeId, id, readings);

@@ -110,7 +110,9 @@
   <div class="canvas" bind:this={canvas} aria-hidden="true"></div>
   <details class="unfold">
     <summary>Figures</summary>
-    <div class="scroll" role="region" aria-label="{title}, figures" tabindex="-1">
+    <!-- A region that scrolls must be reached by keys. -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="scroll" role="region" aria-label="{title}, figures" tabindex="0">
       <table>
         <thead
           ><tr

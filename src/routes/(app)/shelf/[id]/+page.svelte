@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { Checkbox, Select, SelectItem } from 'carbon-components-svelte';
+  import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { PlaceLight } from '$core/clock/place.ts';
   import { withAir } from '$core/sowing/householdFacts.ts';
   import { figure } from '$core/units/format.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import AirChart from '$ui/charts/AirChart.svelte';
+  import Check from '$ui/fields/Check.svelte';
   import Choice from '$ui/fields/Choice.svelte';
   import Field from '$ui/fields/Field.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -97,9 +98,9 @@
       </p>{/if}
     <Caution>{CAUTIONS.lamp}</Caution>
   {:else if light !== 'dark'}
-    <Checkbox
+    <Check
       name="back"
-      labelText="A metre back from the glass"
+      label="A metre back from the glass"
       checked={form ? form.kept?.back === 'on' : (sill?.back ?? false)}
     />
   {/if}
@@ -152,9 +153,9 @@
       error={wrong('depthCm')}
     />
   </div>
-  <Checkbox
+  <Check
     name="movingAir"
-    labelText="A fan or draught moves the air"
+    label="A fan or draught moves the air"
     checked={form ? form.kept?.movingAir === 'on' : (place?.movingAir ?? false)}
   />
   <Select name="after" labelText="On the round, passed after" selected={kept('after', before)}>

@@ -1,0 +1,180 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { boardOf, placeDli, type Place } from '../../src/core/clock/place.ts';
+import { lampPpfd, scorches, sillDli } from '../../src/core/clock/light.ts';
+import type { SowingEvent } from '../../src/core/events/event.ts';
+import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/plan/reach.ts';
+import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
+import { emptyG, loadOf, sowingWeightG } from '../../src/core/shelf/load.ts';
+import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { narrowing } from '../../src/core/window/narrowing.ts';
+import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
+
+const lit = (): SowingEvent[] => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
+const NOW = SOWN + 100 * HOUR;
+const tray = (n: number, more: Partial<SowingSetup> = {}) =>
+  follow(home, radishTray({ id: `00000000-0000-4000-8000-00000000b00${n}`, ...more }), lit());
+const place = (id: string, more: Partial<Place>): Place => ({
+  ...shelf,
+  id: `00000000-0000-4000-8000-0000000000${id}`,
+  name: id,
+  ...more
+});
+const cool = place('c0', { dayC: 14, nightC: 13 });
+const warm = place('a0', { dayC: 26, nightC: 25 });
+const flat: HouseholdFacts = { ...home, places: new Map([shelf, cool, warm].map((one) => [one.id, one])) };
+
+describe('what a shelf carries', () => {
+  it('is tray, medium, seed or plants, water and what presses', () => {
+    const pressed = follow(home, radishTray(), [sown()]);
+    const light = tray(1);
+    const { areaCm2, path } = pressed;
+    expect(path.pressGCm2).to.be.above(0);
+    // 450 cm2 pressed with 4.5 g each, 300 mL of water, coir of 1.1 L at 0.09 g per mL, and a tray.
+    expect(sowingWeightG(pressed, SOWN + HOUR)).to.be.closeTo(
+      areaCm2 * 4.5 + 300 + 1125 * 0.09 + emptyG(pressed.setup.container) + 9.9,
+      3
+    );
+    expect(sowingWeightG(light, NOW)).to.be.below(sowingWeightG(pressed, SOWN + HOUR));
+    expect(sowingWeightG(follow(home, radishTray(), []), NOW)).to.equal(0);
+    expect(emptyG({ ...pressed.setup.container, emptyG: 118 })).to.equal(118);
+  });
+
+  it('is amber from four fifths of its rating, and over past it', () => {
+    const g = sowingWeightG(tray(1), NOW);
+    const state = (ratedG: number | null) => loadOf({ ...shelf, ratedG }, [tray(1)], NOW).state;
+    expect(state(null)).to.equal('unrated');
+    expect(state(g * 2)).to.equal('fine');
+    expect(state(g / 0.85)).to.equal('amber');
+    expect(state(g * 0.99)).to.equal('over');
+  });
+});
+
+describe('the board', () => {
+  it('lays trays side by side within its width, in as many rows as its depth allows, and loses none', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 9 }),
+        fc.integer({ min: 20, max: 200 }),
+        fc.integer({ min: 15, max: 60 }),
+        (count, widthCm, depthCm) => {
+          const trays = Array.from({ length: count }, (_, n) => tray(n));
+          const board = boardWith({ ...shelf, widthCm, depthCm }, trays, NOW);
+          expect(board.spots.length + board.crowdedOut.length).to.equal(count);
+          for (const spot of board.spots) expect(spot.leftCm + spot.widthCm).to.be.at.most(widthCm);
+          for (const one of board.spots)
+            for (const other of board.spots)
+              if (one !== other && one.row === other.row)
+                expect(
+                  one.leftCm >= other.leftCm + other.widthCm || other.leftCm >= one.leftCm + one.widthCm
+                ).to.equal(true);
+          expect(board.freeSlots).to.be.at.least(0);
+        }
+      ),
+      { numRuns: 40 }
+    );
+  });
+
+  it('counts what is free, and tells who stands in light and needs none', () => {
+    const covered = follow(home, radishTray(), [sown()]);
+    const board = boardWith({ ...shelf, widthCm: 80, depthCm: 20 }, [covered, tray(1)], NOW);
+    expect([board.spots.length, board.rows, board.freeSlots]).to.deep.equal([2, 1, 1]);
+    expect(board.darkInLight).to.deep.equal([covered]);
+    expect(boardWith({ ...shelf, light: { kind: 'dark' } }, [covered], NOW).darkInLight).to.deep.equal([]);
+    expect([needOf(covered), needOf(tray(1))]).to.deep.equal(['dark', 'light']);
+    expect(boardOf(shelf)).to.deep.equal({ widthCm: 80, depthCm: 35 });
+  });
+
+  it('weighs a move before it is made', () => {
+    const standing = follow(flat, radishTray(), lit());
+    const effect = (to: Place) =>
+      moveEffect(standing, movedTo(flat, standing.setup, lit(), to, NOW), to, [], NOW);
+    expect(effect(warm).laterD).to.be.below(-0.3);
+    expect(effect(cool).laterD).to.be.above(0.5);
+    expect(effect({ ...cool, light: { kind: 'dark' } }).tooDark).to.equal(true);
+    expect(effect({ ...cool, widthCm: 10 }).fits).to.equal(false);
+    expect(effect({ ...cool, ratedG: 100 }).load.state).to.equal('over');
+  });
+});
+
+describe('aiming for a day', () => {
+  const course = (days: number) => reach(flat, radishTray(), lit(), NOW + days * DAY, NOW);
+  const opens = follow(flat, radishTray(), lit()).forecast.marks.windowOpen.p50;
+
+  it('leaves a tray alone that will be ready, and warms one that would be late', () => {
+    const inTime = (opens - NOW) / DAY + 1.6;
+    expect(course(inTime).outlooks[0]!.course.kind).to.equal('stay');
+    expect(course(inTime).nearest).to.equal(null);
+    const early = (opens - NOW) / DAY - 0.35;
+    const best = course(early).outlooks[0]!;
+    expect(best.course).to.deep.include({ kind: 'move' });
+    expect(best.course.kind === 'move' && best.course.place.id).to.equal(warm.id);
+    expect(best.laterD).to.be.below(0);
+  });
+
+  it('holds a tray in the cool for a day after its best, which keeps it longer', () => {
+    const closes = follow(flat, radishTray(), lit()).forecast.marks.windowClose.p50;
+    const late = course((closes - NOW) / DAY + 2);
+    const [best] = late.outlooks;
+    expect(best!.course.kind).to.not.equal('stay');
+    const stay = late.outlooks.find(({ course: { kind } }) => kind === 'stay')!;
+    expect(best!.chance).to.be.above(stay.chance);
+    expect(late.outlooks.find(({ course: { kind } }) => kind === 'hold')!.keepsD).to.be.above(stay.keepsD);
+  });
+
+  it('says the nearest day where a day is out of reach', () => {
+    const tomorrow = course(0.2);
+    expect(tomorrow.outlooks[0]!.chance).to.be.below(LIKELY);
+    expect(tomorrow.nearest!.at).to.be.above(NOW + 0.2 * DAY);
+    expect(tomorrow.nearest!.outlook.chance).to.be.at.least(LIKELY);
+  });
+
+  it('never has a chance over one, and none before it was sown', () => {
+    const followed = follow(flat, radishTray(), lit());
+    for (let day = -2; day < 30; day += 1) expect(cuttableAt(followed, NOW + day * DAY)).to.be.within(0, 1);
+    expect(cuttableAt(followed, SOWN)).to.equal(0);
+  });
+});
+
+describe('how a window narrows', () => {
+  it('is told event by event, each range with what had said so, without what was taken back', () => {
+    const look = event(46, { type: 'looked', cue: 'rooted', reached: true });
+    const events = [
+      sown(),
+      event(34, { type: 'looked', cue: 'rooted', reached: false }),
+      look,
+      event(48, { type: 'misted', waterG: 9 })
+    ];
+    const steps = narrowing(home, radishTray(), events);
+    // A “not yet” long before it is time says nothing new, and a misting nothing at all.
+    expect(steps.map(({ event: { body } }) => body.type)).to.deep.equal(['sown', 'looked']);
+    const width = ({ open }: (typeof steps)[number]) => open.p90 - open.p10;
+    expect(width(steps[1]!)).to.be.below(width(steps[0]!));
+    const taken = narrowing(home, radishTray(), [...events, event(50, { type: 'undone', eventId: look.id })]);
+    expect(taken.some(({ event: { id } }) => id === look.id)).to.equal(false);
+  });
+});
+
+describe('the light of a place', () => {
+  it('comes from a lamp’s watts and distance, less the further off', () => {
+    const board = { widthCm: 60, depthCm: 30 };
+    expect(lampPpfd(24, 25, board)).to.be.closeTo((24 * 2.2) / (0.85 * 0.55), 1e-9);
+    expect(lampPpfd(24, 40, board)).to.be.below(lampPpfd(24, 25, board));
+    expect(scorches({ ppfd: 600, distanceCm: 12 })).to.equal(true);
+    expect(scorches({ ppfd: 600, distanceCm: 30 })).to.equal(false);
+    expect(scorches({ ppfd: 600 })).to.equal(false);
+  });
+
+  it('is none in a cupboard, where a crop in light all but stands still', () => {
+    expect(placeDli({ ...shelf, light: { kind: 'dark' } }, 43.4, 21)).to.equal(0);
+    expect(placeDli({ ...shelf, light: { kind: 'sill', aspect: 'side', back: false } }, 43.4, 21)).to.equal(
+      sillDli(43.4, 21, 'side')
+    );
+    const dark = { ...home, places: new Map([[shelf.id, { ...shelf, light: { kind: 'dark' } as const }]]) };
+    expect(follow(dark, radishTray(), lit()).forecast.marks.windowOpen.p50).to.be.above(
+      follow(home, radishTray(), lit()).forecast.marks.windowOpen.p50 + DAY
+    );
+  });
+});

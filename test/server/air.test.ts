@@ -1,0 +1,154 @@
+import { randomUUID } from 'node:crypto';
+import { expect } from 'chai';
+import { BIN_MS, binIndex } from '../../src/core/air/series.ts';
+import { withAir } from '../../src/core/sowing/householdFacts.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { addReadings, lastReadings, readAir, readingsBetween } from '../../src/server/air/air.ts';
+import {
+  addDevice,
+  listDevices,
+  noteRefused,
+  openDevice,
+  retireDevice
+} from '../../src/server/air/devices.ts';
+import { db, inHousehold } from '../../src/server/db/connection.ts';
+import { keepPlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
+import type { Place } from '../../src/core/clock/place.ts';
+import { freshDatabase } from '../support/database.ts';
+import { refusal } from '../support/refusal.ts';
+import { household } from '../support/settings.ts';
+
+const NOON = Date.parse('2026-11-23T12:00Z');
+const reading = (hours: number, tempC: number, humidityPct: number | null = 50) => ({
+  at: NOON + hours * HOUR,
+  tempC,
+  humidityPct
+});
+const sill: Place = {
+  id: randomUUID(),
+  name: 'Sill',
+  light: { kind: 'sill', aspect: 'side', back: true },
+  dayC: 20,
+  nightC: 16,
+  humidityPct: 50,
+  movingAir: false,
+  widthCm: 60,
+  depthCm: 20,
+  ratedG: 5000,
+  ratingSure: false
+};
+
+describe('what is measured', function () {
+  this.timeout(30_000);
+  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let one: string;
+  let other: string;
+  before(async () => {
+    database = await freshDatabase();
+    one = (await household('One')).id;
+    other = (await household('Other')).id;
+    await inHousehold(one, (tx) => keepPlace(tx, one, sill));
+  });
+  after(() => database.drop());
+
+  const air = () =>
+    inHousehold(
+      one,
+      async (tx) => withAir([sill], await readAir(tx, { since: NOON - 10 * DAY }))[0]!.air ?? null
+    );
+
+  it('is kept once, however often it is sent, and its means follow', async () => {
+    const sent = [reading(0, 20), reading(1, 22), reading(4, 18, null)];
+    const add = () => inHousehold(one, (tx) => addReadings(tx, one, sill.id, 'hand', sent));
+    expect([await add(), await add()]).to.deep.equal([3, 0]);
+    expect((await air())!.bins).to.deep.equal([
+      { index: binIndex(NOON), tempC: 21, humidityPct: 50 },
+      { index: binIndex(NOON) + 1, tempC: 18, humidityPct: null }
+    ]);
+    await inHousehold(one, (tx) =>
+      addReadings(tx, one, sill.id, 'file', [reading(2, 24, 60), reading(2, 24, 60)])
+    );
+    expect((await air())!.bins[0]).to.deep.equal({ index: binIndex(NOON), tempC: 22, humidityPct: 53 });
+    const kept = await inHousehold(one, (tx) => readingsBetween(tx, sill.id, NOON, NOON + BIN_MS - 1));
+    expect(kept.map(({ tempC }) => tempC)).to.deep.equal([20, 22, 24]);
+  });
+
+  it('is told by its last reading, place by place and source by source', async () => {
+    const last = await inHousehold(one, lastReadings);
+    expect(last.map(({ source, tempC }) => [source, tempC])).to.have.deep.members([
+      ['hand', 18],
+      ['file', 24]
+    ]);
+  });
+
+  it('is never changed or taken away, and stays in its household', async () => {
+    expect(await refusal(inHousehold(one, (tx) => tx`update readings set temp_c = 1`))).to.include(
+      'permission denied'
+    );
+    expect(await refusal(inHousehold(one, (tx) => tx`delete from readings`))).to.include('permission denied');
+    expect(await inHousehold(other, lastReadings)).to.deep.equal([]);
+    expect(await inHousehold(other, (tx) => readAir(tx, { since: 0 }))).to.equal('{}');
+    expect(
+      await refusal(inHousehold(other, (tx) => addReadings(tx, one, sill.id, 'hand', [reading(9, 20)])))
+    ).to.include('row-level security');
+  });
+
+  it('comes from devices known by a token that is kept nowhere, until it is taken away', async () => {
+    const id = randomUUID();
+    const token = await inHousehold(one, (tx) =>
+      addDevice(tx, one, { id, name: 'Sensor', placeId: sill.id })
+    );
+    const opened = await openDevice(token);
+    expect([opened!.household.id, opened!.deviceId, opened!.placeId]).to.deep.equal([one, id, sill.id]);
+    expect(await openDevice('brote_nothing')).to.equal(null);
+    const stored = await inHousehold(one, (tx) => tx`select token_hash from devices`);
+    expect(JSON.stringify(stored)).not.to.include(token);
+    await inHousehold(one, (tx) => noteRefused(tx, id, NOON, 'too hot'));
+    expect(await inHousehold(one, listDevices)).to.deep.include.members([
+      {
+        id,
+        name: 'Sensor',
+        placeId: sill.id,
+        createdAt: (await inHousehold(one, listDevices))[0]!.createdAt,
+        refused: { at: NOON, say: 'too hot' }
+      }
+    ]);
+    expect(await inHousehold(other, listDevices)).to.deep.equal([]);
+    await inHousehold(one, (tx) => retireDevice(tx, id));
+    expect(await openDevice(token)).to.equal(null);
+    const again = await inHousehold(one, (tx) =>
+      addDevice(tx, one, { id, name: 'Sensor', placeId: sill.id })
+    );
+    expect(again).not.to.equal(token);
+    expect((await openDevice(again))!.deviceId).to.equal(id);
+    expect(await db()`select 1 from devices`).to.have.length(0);
+  });
+});
+
+describe('places', function () {
+  this.timeout(30_000);
+  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let id: string;
+  before(async () => {
+    database = await freshDatabase();
+    id = (await household('One')).id;
+  });
+  after(() => database.drop());
+
+  it('come back as they were kept, whatever their light, in the order of the walk', async () => {
+    const lights: Place['light'][] = [
+      { kind: 'lamp', ppfd: 180, hours: 14, watts: 30, distanceCm: 25 },
+      { kind: 'sill', aspect: 'away', back: false },
+      { kind: 'dark' }
+    ];
+    const places = lights.map((light, n) => ({ ...sill, id: randomUUID(), name: `Place ${n}`, light }));
+    const back = await inHousehold(id, async (tx) => {
+      for (const place of places) await keepPlace(tx, id, place);
+      await keepPlace(tx, id, { ...places[0]!, dayC: 24 });
+      await sureOfRating(tx, places[2]!.id);
+      await orderPlaces(tx, places.map((place) => place.id).toReversed());
+      return (await listPlaces(tx)).filter(({ name }) => name.startsWith('Place'));
+    });
+    expect(back).to.deep.equal([{ ...places[2], ratingSure: true }, places[1], { ...places[0], dayC: 24 }]);
+  });
+});
