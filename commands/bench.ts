@@ -5,6 +5,15 @@ import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import { cropOf } from '../src/core/crops/library.ts';
 import type { Place } from '../src/core/clock/place.ts';
+import { binned, packAir } from '../src/core/air/series.ts';
+import type { EventBody, SowingEvent } from '../src/core/events/event.ts';
+import { walk } from '../src/core/round/walk.ts';
+import { follow, type HouseholdFacts } from '../src/core/sowing/follow.ts';
+import type { SowingSetup } from '../src/core/sowing/sowing.ts';
+import { roundAt } from '../src/core/time/rhythm.ts';
+import { DAY, HOUR } from '../src/core/time/zone.ts';
+import { kitchenAir } from '../src/server/demo/kitchenAir.ts';
+import { study } from '../test/simulation/study.ts';
 import { READY_METHODS } from '../src/core/methods/ready.ts';
 import { plan, type PlanInput } from '../src/core/plan/plan.ts';
 import { zoneOf } from '../src/core/time/zone.ts';
@@ -126,6 +135,103 @@ function coreTimes(): void {
   );
 }
 
+/** What following one household with many sowings costs: stages, windows, water and what the round asks for. */
+function followTimes(): void {
+  const household: HouseholdFacts = {
+    rhythm: INPUT.rhythm,
+    latitudeDeg: INPUT.latitudeDeg,
+    places: new Map([[PLACE.id, { ...PLACE, air: threeWeeks(INPUT.now) }]])
+  };
+  const records = Array.from({ length: 80 }, (_, n) => standing(n));
+  const forecasts = (count: number) => () => {
+    for (const { setup, events } of records.slice(0, count)) follow(household, setup, events);
+  };
+  const rounds = (count: number) => () => {
+    const followed = records.slice(0, count).map(({ setup, events }) => follow(household, setup, events));
+    walk(followed, roundAt(household.rhythm, INPUT.now), INPUT.now);
+  };
+  for (let warm = 0; warm < 30; warm += 1) rounds(40)();
+  const time = (work: () => void) => median(Array.from({ length: 21 }, () => timed(work)));
+  const [twenty, forty, eighty] = [20, 40, 80].map((count) => time(forecasts(count))) as [
+    number,
+    number,
+    number
+  ];
+  say(
+    `Household of 40 sowings on three weeks of readings: forecasts ${forty.toFixed(1)} ms (at most 20), the whole round with its water ${time(rounds(40)).toFixed(1)} ms; 80 sowings cost ${(eighty / forty).toFixed(1)} times 40, and 40 cost ${(forty / twenty).toFixed(1)} times 20`
+  );
+}
+
+/** Three weeks of a kitchen's warmth, as means of three hours. */
+function threeWeeks(now: number): string | null {
+  const zone = INPUT.rhythm.zone;
+  const readings = Array.from({ length: 21 * 24 }, (_, hour) =>
+    kitchenAir(now - hour * HOUR, zone, { meanC: 19, swingC: 3, humidityPct: 55 })
+  );
+  return packAir(binned(readings));
+}
+
+/** A radish somewhere on its way, with its looks and waterings. */
+function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
+  const sownAt = INPUT.now - (n % 12) * DAY - 3 * HOUR;
+  const at = (hours: number, body: EventBody): SowingEvent => ({
+    id: `${n}-${hours}`,
+    at: sownAt + hours * HOUR,
+    by: null,
+    taskKey: null,
+    body
+  });
+  const events = [
+    at(0, { type: 'sown', waterG: 300 }),
+    at(24, { type: 'looked', cue: 'rooted', reached: false }),
+    at(46, { type: 'looked', cue: 'rooted', reached: true }),
+    at(47, { type: 'uncovered' }),
+    at(80, { type: 'lit' }),
+    ...[95, 119, 143, 167, 191].flatMap((hours) => [
+      at(hours, { type: 'felt', moisture: 'right' } as const),
+      at(hours + 1, { type: 'watered', waterG: 150 } as const)
+    ])
+  ].filter((event) => event.at <= INPUT.now);
+  return {
+    setup: {
+      id: randomUUID(),
+      cropKey: 'radish',
+      mix: null,
+      container: INPUT.container,
+      count: 1,
+      areaShare: 1,
+      medium: 'coir',
+      mediumId: null,
+      method: INPUT.method,
+      placeId: PLACE.id,
+      seedsPerCm2: 2.1,
+      germinationPct: null,
+      seedG: 9.9,
+      lotId: null,
+      soakStartAt: null,
+      soakEndAt: null,
+      sowAt: sownAt
+    },
+    events
+  };
+}
+
+/** What following Brote comes to in households that it knows nothing of. */
+function studyHouseholds(): void {
+  const found = study(200, 2);
+  const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+  const { coverage } = found;
+  say(
+    `${found.households} simulated households, five trays each. Opening of the window as said at sowing, median error: first tray ${found.firstTrayD.toFixed(2)} days, after three ${found.afterThreeD.toFixed(2)} (at most 0.60); a packet's day count ${found.fixedTableD.toFixed(2)}, so ${percent(1 - found.afterThreeD / found.fixedTableD)} less (at least 40 %)`
+  );
+  say(
+    `Openings within the 80 % range (75 to 85 %): said at sowing ${percent(coverage.atSowing)}, at first light ${percent(coverage.atLight)}, the day before ${percent(coverage.dayBefore)}`
+  );
+  say(
+    `Water: ${found.givenL.toFixed(0)} L given, ${found.lostL.toFixed(0)} L lost; trays that ran dry ${percent(found.dried)}, that stood in water ${percent(found.drowned)} (under 2 % each)`
+  );
+}
+
 /** What the first view needs: every script and style that the page names or those import at once. */
 async function firstView(): Promise<void> {
   const client = 'build/client';
@@ -175,6 +281,8 @@ function kilobytes(html: string, size: Map<string, number>, client: string): num
 await runCommand(async () => {
   ensureBuild();
   coreTimes();
+  followTimes();
+  studyHouseholds();
   await serverTimes();
   await firstView();
   process.exit(0);

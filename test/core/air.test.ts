@@ -4,7 +4,7 @@ import { airAt, usualAir, usualWarmthRate } from '../../src/core/air/airAt.ts';
 import { readReadingsCsv, readTime } from '../../src/core/air/csv.ts';
 import { readLineProtocol } from '../../src/core/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../src/core/air/reading.ts';
-import { AirSeries, BIN_MS, binIndex, binned, unpacked } from '../../src/core/air/series.ts';
+import { airOf, AirSeries, BIN_MS, binIndex, binned, packAir, unpackAir } from '../../src/core/air/series.ts';
 import { temperatureResponse } from '../../src/core/clock/temperature.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
@@ -28,7 +28,7 @@ const say = (sent: Reading) => {
 const measured = (tempC: number, from: number, until: number): HouseholdFacts => {
   const bins = [];
   for (let at = from; at < until; at += BIN_MS) bins.push({ index: binIndex(at), tempC, humidityPct: 60 });
-  return { ...home, places: new Map([[shelf.id, { ...shelf, air: new AirSeries(bins) }]]) };
+  return { ...home, places: new Map([[shelf.id, { ...shelf, air: packAir(bins) }]]) };
 };
 
 describe('a reading', () => {
@@ -78,11 +78,40 @@ describe('a reading', () => {
     expect(series.bin(101)).to.deep.include({ tempC: 18, humidityPct: null });
     expect(series.bin(105)).to.equal(null);
     expect(series.gaps()).to.deep.equal([{ from: 103 * BIN_MS, until: 110 * BIN_MS }]);
-    const place = { ...shelf, air: series };
+    const place = { ...shelf, air: packAir(series.bins) };
     expect(airAt(place, 105 * BIN_MS).tempC).to.equal(21);
     expect(airAt(place, 110 * BIN_MS)).to.include({ tempC: 18, humidityPct: 55 });
-    expect(unpacked([])).to.equal(null);
-    expect(unpacked([[7, 195, null]])!.bin(7)).to.deep.equal({ index: 7, tempC: 19.5, humidityPct: null });
+    expect(airOf(shelf)).to.equal(null);
+  });
+
+  it('is packed for the way and unpacked again, gaps and all', () => {
+    expect(packAir([])).to.equal(null);
+    expect(
+      packAir([
+        { index: 7, tempC: 19.52, humidityPct: null },
+        { index: 9, tempC: -0.3, humidityPct: 55.4 }
+      ])
+    ).to.equal('7:195,,-3/,,55');
+    const bin = fc.record({
+      tempC: fc.integer({ min: -99, max: 500 }),
+      humidityPct: fc.option(fc.integer({ min: 1, max: 100 }))
+    });
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 100_000, max: 100_300 }), { minLength: 1 }),
+        fc.array(bin, { minLength: 301, maxLength: 301 }),
+        (indices, air) => {
+          const bins = indices
+            .toSorted((a, b) => a - b)
+            .map((index) => ({
+              index,
+              tempC: air[index - 100_000]!.tempC / 10,
+              humidityPct: air[index - 100_000]!.humidityPct
+            }));
+          expect(unpackAir(packAir(bins)!)).to.deep.equal(bins);
+        }
+      )
+    );
   });
 
   it('runs the clock: measured cold makes the window late, then the last days stand for those to come', () => {

@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { BIN_MS, binIndex } from '../../src/core/air/series.ts';
-import { withAir } from '../../src/core/sowing/householdFacts.ts';
-import { DAY, HOUR } from '../../src/core/time/zone.ts';
-import { addReadings, lastReadings, readAir, readingsBetween } from '../../src/server/air/air.ts';
+import { airOf, BIN_MS, binIndex } from '../../src/core/air/series.ts';
+import { HOUR } from '../../src/core/time/zone.ts';
+import { addReadings, airBetween, lastReadings, readingsBetween } from '../../src/server/air/air.ts';
 import {
   addDevice,
   listDevices,
@@ -51,11 +50,7 @@ describe('what is measured', function () {
   });
   after(() => database.drop());
 
-  const air = () =>
-    inHousehold(
-      one,
-      async (tx) => withAir([sill], await readAir(tx, { since: NOON - 10 * DAY }))[0]!.air ?? null
-    );
+  const air = async () => airOf((await inHousehold(one, listPlaces)).find(({ id }) => id === sill.id)!);
 
   it('is kept once, however often it is sent, and its means follow', async () => {
     const sent = [reading(0, 20), reading(1, 22), reading(4, 18, null)];
@@ -87,7 +82,7 @@ describe('what is measured', function () {
     );
     expect(await refusal(inHousehold(one, (tx) => tx`delete from readings`))).to.include('permission denied');
     expect(await inHousehold(other, lastReadings)).to.deep.equal([]);
-    expect(await inHousehold(other, (tx) => readAir(tx, { since: 0 }))).to.equal('{}');
+    expect(await inHousehold(other, (tx) => airBetween(tx, sill.id, 0, NOON))).to.deep.equal([]);
     expect(
       await refusal(inHousehold(other, (tx) => addReadings(tx, one, sill.id, 'hand', [reading(9, 20)])))
     ).to.include('row-level security');

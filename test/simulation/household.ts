@@ -1,5 +1,5 @@
 import { airAt } from '../../src/core/air/airAt.ts';
-import { AirSeries, BIN_MS, binIndex, type AirBin } from '../../src/core/air/series.ts';
+import { BIN_MS, binIndex, packAir, type AirBin } from '../../src/core/air/series.ts';
 import type { Place } from '../../src/core/clock/place.ts';
 import type { HouseholdFacts } from '../../src/core/sowing/follow.ts';
 import { DAY, type Millis } from '../../src/core/time/zone.ts';
@@ -34,7 +34,7 @@ const SENSOR_SD = { tempC: 0.4, humidityPct: 3 };
 /** Draws a household from what the model takes households to be. */
 export function hiddenHousehold(chance: Chance): HiddenHousehold {
   // A flat in November, a little cooler than what packets count days for, and cooler at night.
-  const dayC = 19.6 + chance.uniform() * 1.2;
+  const dayC = 19.3 + chance.uniform() * 1.2;
   const nightC = dayC - 1.5 - chance.uniform() * 1.5;
   const sensor = chance.uniform() < 0.5;
   const scale = chance.uniform() < 0.3;
@@ -67,7 +67,7 @@ export function hiddenHousehold(chance: Chance): HiddenHousehold {
     latitudeDeg: 43.4,
     places: new Map([[place.id, { ...place, movingAir: place.movingAir && !still }]])
   });
-  const trueAirs = new AirSeries(trueBins);
+  const trueAirs = packAir(trueBins);
   let cached: { index: number; facts: HouseholdFacts } | null = null;
   const household: HiddenHousehold = {
     pace: chance.normal(SPREAD.household),
@@ -87,7 +87,10 @@ export function hiddenHousehold(chance: Chance): HiddenHousehold {
       if (cached?.index !== index)
         cached = {
           index,
-          facts: facts({ ...bare, air: new AirSeries(readBins.filter((bin) => bin.index < index)) })
+          facts: facts({
+            ...bare,
+            air: packAir(readBins.filter((bin) => bin.index < index && bin.index > index - 280))
+          })
         };
       return cached.facts;
     }

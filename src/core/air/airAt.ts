@@ -1,6 +1,6 @@
 import { DAY_HOURS, meanTempC, type Place } from '../clock/place.ts';
 import { temperatureResponse, type Cardinals } from '../clock/temperature.ts';
-import { BIN_MS, binIndex } from './series.ts';
+import { airOf, BIN_MS, binIndex } from './series.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** The air over a tray. */
@@ -12,13 +12,12 @@ export interface Air {
 
 /** The air at a place at a moment: as measured, else as it was of late, else as it usually is there. */
 export function airAt(place: Place, at: Millis): Air {
-  const { movingAir, air } = place;
-  const measured = air?.bin(binIndex(at));
+  const measured = airOf(place)?.bin(binIndex(at));
   const usual = usualAir(place);
   return {
     tempC: measured?.tempC ?? usual.tempC,
     humidityPct: measured?.humidityPct ?? usual.humidityPct,
-    movingAir
+    movingAir: place.movingAir
   };
 }
 
@@ -27,7 +26,7 @@ export function airAt(place: Place, at: Millis): Air {
  * enough of them, else what the household said. A sensor knows the kitchen better than a guess of it.
  */
 export function usualAir(place: Place): { tempC: number; humidityPct: number; measured: boolean } {
-  const recent = place.air?.recent();
+  const recent = airOf(place)?.recent();
   if (!recent) return { tempC: meanTempC(place), humidityPct: place.humidityPct, measured: false };
   const damp = recent.flatMap(({ humidityPct }) => (humidityPct === null ? [] : [humidityPct]));
   return {
@@ -39,7 +38,7 @@ export function usualAir(place: Place): { tempC: number; humidityPct: number; me
 
 /** How fast a crop develops here where nothing is measured, for want of warmth alone. */
 export function usualWarmthRate(crop: Cardinals, place: Place): number {
-  const recent = place.air?.recent();
+  const recent = airOf(place)?.recent();
   if (recent) return mean(recent.map(({ tempC }) => temperatureResponse(crop, tempC)));
   const day = temperatureResponse(crop, place.dayC);
   const night = temperatureResponse(crop, place.nightC);
@@ -48,13 +47,13 @@ export function usualWarmthRate(crop: Cardinals, place: Place): number {
 
 /** How fast it develops at a moment; measured air answers for its own three hours. */
 export function warmthRateAt(crop: Cardinals, place: Place, at: Millis, usual: number): number {
-  const bin = place.air?.bin(binIndex(at));
+  const bin = airOf(place)?.bin(binIndex(at));
   return bin ? temperatureResponse(crop, bin.tempC) : usual;
 }
 
 /** Where the warmth of a place changes between two moments: the edges of what was measured there. */
 export function warmthEdges(place: Place, from: Millis, until: Millis): Millis[] {
-  const { air } = place;
+  const air = airOf(place);
   if (!air) return [];
   const edges: Millis[] = [];
   const last = Math.min(air.lastIndex + 1, binIndex(until));

@@ -14,9 +14,6 @@ export interface AirBin {
   humidityPct: number | null;
 }
 
-/** As it travels: index, tenths of a degree, whole percent. */
-export type PackedBin = readonly [index: number, deciC: number, humidityPct: number | null];
-
 /** The stretch that a moment lies in. */
 export const binIndex = (at: Millis): number => Math.floor(at / BIN_MS);
 
@@ -97,8 +94,48 @@ const between = (a: AirBin, b: AirBin, share: number): AirBin => ({
       : a.humidityPct + (b.humidityPct - a.humidityPct) * share
 });
 
-/** A series from how it travels; null for none. */
-export const unpacked = (packed: readonly PackedBin[]): AirSeries | null =>
-  packed.length === 0
-    ? null
-    : new AirSeries(packed.map(([index, deciC, humidityPct]) => ({ index, tempC: deciC / 10, humidityPct })));
+/**
+ * Stretches as a place carries them, small enough to go with every page: the first one's index, the warmth of
+ * each in tenths of a degree, and the humidity of each in percent; `165432:185,187,,190/55,,,57`, where nothing
+ * between two commas is a gap. Null for none.
+ */
+export function packAir(bins: readonly AirBin[]): string | null {
+  const [first] = bins;
+  if (!first) return null;
+  const temps: string[] = [];
+  const humidities: string[] = [];
+  for (const { index, tempC, humidityPct } of bins) {
+    temps[index - first.index] = String(Math.round(tempC * 10));
+    humidities[index - first.index] = humidityPct === null ? '' : String(Math.round(humidityPct));
+  }
+  return `${first.index}:${temps.join(',')}/${humidities.join(',')}`;
+}
+
+/** The stretches of what {@link packAir} made. */
+export function unpackAir(packed: string): AirBin[] {
+  const [, first = '', temps = '', humidities = ''] = /^(\d+):([^/]*)\/(.*)$/.exec(packed) ?? [];
+  const humidity = humidities.split(',');
+  return temps.split(',').flatMap((deciC, at) =>
+    deciC === ''
+      ? []
+      : [
+          {
+            index: Number(first) + at,
+            tempC: Number(deciC) / 10,
+            humidityPct: humidity[at] ? Number(humidity[at]) : null
+          }
+        ]
+  );
+}
+
+const series = new WeakMap<object, AirSeries | null>();
+
+/** What was measured at a place; null for nothing. Read once. */
+export function airOf(place: { air?: string | null }): AirSeries | null {
+  let known = series.get(place);
+  if (known === undefined) {
+    const bins = place.air ? unpackAir(place.air) : [];
+    series.set(place, (known = bins.length > 0 ? new AirSeries(bins) : null));
+  }
+  return known;
+}

@@ -1,4 +1,3 @@
-import type { AirSeries } from '../air/series.ts';
 import { lampDli, lightResponse, sillDli, type Aspect } from './light.ts';
 
 export type PlaceLight =
@@ -31,8 +30,8 @@ export interface Place {
   ratedG?: number | null;
   /** Somebody has looked at the rating and says that it holds. */
   ratingSure?: boolean;
-  /** What was measured there; the usual day and night stand in where nothing was. */
-  air?: AirSeries | null;
+  /** What was measured there of late, as `packAir` makes it; the usual day and night stand in where nothing was. */
+  air?: string | null;
 }
 
 /** A shelf's board where nobody has measured it, in cm (starting figures). */

@@ -1,4 +1,3 @@
-import { unpacked, type PackedBin } from '../air/series.ts';
 import type { Place } from '../clock/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Rhythm } from '../time/rhythm.ts';
@@ -23,8 +22,6 @@ export interface HouseholdBookData {
   ownCrops?: readonly Crop[];
   learned?: Learned;
   thirst?: ThirstLearned;
-  /** What was measured by place, as JSON text: `{"<place id>":[[index, deci degC, percent], ...]}`. */
-  air?: string;
 }
 
 /**
@@ -38,23 +35,14 @@ export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdD
 /** What the core must know of a household and its places to follow its sowings. */
 export function factsOf(
   household: HouseholdData,
-  { places, ownCrops = [], learned, thirst, air }: HouseholdBookData
+  { places, ownCrops = [], learned, thirst }: HouseholdBookData
 ): HouseholdFacts {
   return {
     rhythm: rhythmOf(household),
     latitudeDeg: household.latitudeDeg,
-    places: new Map(withAir(places, air).map((place) => [place.id, place])),
+    places: new Map(places.map((place) => [place.id, place])),
     ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop])),
     ...(learned ? { learned } : {}),
     ...(thirst ? { thirst } : {})
   };
-}
-
-/** Places with what was measured there. */
-export function withAir(places: readonly Place[], air: string | undefined): Place[] {
-  const measured = air ? (JSON.parse(air) as Record<string, PackedBin[]>) : {};
-  return places.map((place) => {
-    const bins = measured[place.id];
-    return bins ? { ...place, air: unpacked(bins) } : place;
-  });
 }

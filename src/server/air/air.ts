@@ -1,33 +1,10 @@
-import { BIN_MS, binIndex, binned } from '../../core/air/series.ts';
+import { BIN_MS, binIndex, binned, packAir, type AirBin } from '../../core/air/series.ts';
 import type { Reading } from '../../core/air/reading.ts';
+import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 
-/** From when on what was measured is wanted: a moment, or since the oldest sowing under way began. */
-export type Since =
-  | { since: number }
-  /** And one that may have ended, whose time is to be covered too. */
-  | { sowingId: string | null };
-
-/**
- * What was measured since then, as JSON text by place. Put together as text: the database's own JSON functions
- * take twice as long over it, and the server only hands it on.
- */
-export const airColumn = (tx: Tx, from: Since) => tx`
-  '{' || coalesce((select string_agg('"' || place_id || '":[' || bins || ']', ',') from (
-    select place_id, string_agg('[' || bin || ',' || deci_c || ',' || coalesce(humidity_pct::text, 'null') || ']', ',' order by bin) as bins
-    from air where bin >= ${
-      'since' in from
-        ? binIndex(from.since)
-        : tx`(select floor(extract(epoch from min(sow_at)) / ${BIN_MS / 1000}) - 1 from sowings
-            where ended_at is null or id = ${from.sowingId})`
-    }
-    group by place_id) a), '') || '}'`;
-
-/** The same by itself. */
-export async function readAir(tx: Tx, from: Since): Promise<string> {
-  const [row] = await tx<{ air: string }[]>`select ${airColumn(tx, from)} as air`;
-  return row!.air;
-}
+/** A place carries what was measured within these days: longer than any tray but the slowest stands. */
+const CARRIED_D = 35;
 
 /**
  * Adds readings of a place and writes the means of the stretches they lie in anew. Adding the same ones again
@@ -89,6 +66,30 @@ async function settleAir(
   for (let from = 0; from < rows.length; from += 5000)
     await tx`insert into air ${tx(rows.slice(from, from + 5000))}
       on conflict (household_id, place_id, bin) do update set deci_c = excluded.deci_c, humidity_pct = excluded.humidity_pct`;
+  await settlePlace(tx, placeId);
+}
+
+/** The means of a place between two moments, oldest first. */
+export async function airBetween(tx: Tx, placeId: string, from: number, until: number): Promise<AirBin[]> {
+  const rows = await tx<{ bin: number; deci_c: number; humidity_pct: number | null }[]>`
+    select bin, deci_c, humidity_pct from air
+    where place_id = ${placeId} and bin between ${binIndex(from)} and ${binIndex(until)} order by bin`;
+  return rows.map(({ bin, deci_c, humidity_pct }) => ({
+    index: bin,
+    tempC: deci_c / 10,
+    humidityPct: humidity_pct
+  }));
+}
+
+/** Writes what was measured at a place of late onto the place itself, for whoever reads its places. */
+async function settlePlace(tx: Tx, placeId: string): Promise<void> {
+  const [last] = await tx<
+    { bin: number | null }[]
+  >`select max(bin) as bin from air where place_id = ${placeId}`;
+  if (!last?.bin) return;
+  const until = (last.bin + 1) * BIN_MS - 1;
+  const bins = await airBetween(tx, placeId, until - CARRIED_D * DAY, until);
+  await tx`update places set air = ${packAir(bins)} where id = ${placeId}`;
 }
 
 /** The readings of a place between two moments, oldest first. */

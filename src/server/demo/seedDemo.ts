@@ -12,11 +12,10 @@ import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { addHousehold, memberNamed, type Household } from '../households/household.ts';
-import { addPlace } from '../households/places.ts';
+import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
 import { addEvents } from '../sowings/events.ts';
 import { listLessons } from '../sowings/learned.ts';
-import { readAir } from '../air/air.ts';
 import { placeSensors } from './sensors.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
@@ -53,8 +52,7 @@ export async function seedDemo(now: number): Promise<string> {
     for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
     await placeSensors(tx, household.id, facts.rhythm, now);
     // From here on what stands is followed by what was measured.
-    const places = Object.values(PLACES);
-    const measured = factsOf(household, { places, air: await readAir(tx, { since: now - 30 * DAY }) });
+    const measured = factsOf(household, { places: await listPlaces(tx) });
     await fillCupboard(tx, household.id, now);
     for (const story of PAST)
       await growStory(tx, { household, facts: measured, members, chance, now, story, ended: true });

@@ -3,7 +3,6 @@ import type { Crop } from '../../core/crops/crop.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
 import type { Learned } from '../../core/window/learned.ts';
 import type { Tx } from '../db/connection.ts';
-import { airColumn } from '../air/air.ts';
 import { learnedColumns, learnedOf, thirstOf, type LearnedRow } from '../sowings/learned.ts';
 import { placeOf, type PlaceRow } from './places.ts';
 
@@ -14,8 +13,6 @@ export interface HouseholdBook {
   ownCrops: Crop[];
   learned: Learned;
   thirst: ThirstLearned;
-  /** What was measured, as text that only whoever follows trays reads. */
-  air: string;
   /** Names by id. */
   members: Record<string, string>;
 }
@@ -24,28 +21,22 @@ interface BookRow extends LearnedRow {
   places: PlaceRow[];
   own_crops: Crop[];
   members: Record<string, string>;
-  air: string;
 }
 
-/**
- * The book of the transaction's household, in one query: the round waits for it.
- * @param sowingId one that ended, whose time is to be covered too
- */
-export async function readBook(tx: Tx, sowingId: string | null = null): Promise<HouseholdBook> {
+/** The book of the transaction's household, in one query: the round waits for it. */
+export async function readBook(tx: Tx): Promise<HouseholdBook> {
   const [row] = await tx<BookRow[]>`
     select
       coalesce((select json_agg(p order by p.position, p.name) from places p), '[]') as places,
       coalesce((select json_agg(o.figures order by o.key) from own_crops o
         where exists (select from sowings s where s.crop_key = o.key or s.mix is not null)), '[]') as own_crops,
       coalesce((select json_object_agg(id, name) from members), '{}') as members,
-      ${airColumn(tx, { sowingId })} as air,
       ${learnedColumns(tx)}`;
   return {
     places: row!.places.map(placeOf),
     ownCrops: row!.own_crops,
     members: row!.members,
     learned: learnedOf(row!),
-    thirst: thirstOf(row!),
-    air: row!.air
+    thirst: thirstOf(row!)
   };
 }

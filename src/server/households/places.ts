@@ -21,6 +21,7 @@ export interface PlaceRow {
   depth_cm: number | null;
   rated_g: number | null;
   rating_sure: boolean;
+  air: string | null;
 }
 
 function lightOf(row: PlaceRow): PlaceLight {
@@ -52,7 +53,8 @@ export const placeOf = (row: PlaceRow): Place => ({
   widthCm: row.width_cm,
   depthCm: row.depth_cm,
   ratedG: row.rated_g,
-  ratingSure: row.rating_sure
+  ratingSure: row.rating_sure,
+  ...(row.air ? { air: row.air } : {})
 });
 
 /** The household's places, in the order a round passes them. */

@@ -2,6 +2,7 @@ import type { SowingEvent } from '../../core/events/event.ts';
 import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import { thirstOf } from '../../core/water/message.ts';
+import type { Gaussian } from '../../core/window/gaussian.ts';
 import { messageOf } from '../../core/window/learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdFacts } from '../households/facts.ts';
@@ -30,7 +31,7 @@ export async function addEvents(
     body: event.body as never
   }));
   if (rows.length > 0) await tx`insert into events ${tx(rows)} on conflict (household_id, id) do nothing`;
-  await settle(tx, sowingId, facts ?? (await householdFacts(tx, sowingId)));
+  await settle(tx, sowingId, facts ?? (await householdFacts(tx)));
 }
 
 /** Writes down whether the sowing has ended, and what it says of its crop's pace, as its events say. */
@@ -39,9 +40,13 @@ async function settle(tx: Tx, sowingId: string, facts: HouseholdFacts): Promise<
   if (!record) return;
   const followed = follow(facts, record.setup, readLog(record), true);
   const { endedAt } = followed.state;
-  const pace = messageOf(followed);
-  const thirst = thirstOf(followed);
+  const pace = kept(messageOf(followed));
+  const thirst = kept(thirstOf(followed));
   await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)},
     pace_mean = ${pace?.mean ?? null}, pace_variance = ${pace?.variance ?? null},
     thirst_mean = ${thirst?.mean ?? null}, thirst_variance = ${thirst?.variance ?? null} where id = ${sowingId}`;
 }
+
+/** As it is kept and sent with every page: to six places, far finer than anything is known. */
+const kept = (message: Gaussian | null): Gaussian | null =>
+  message && { mean: Number(message.mean.toFixed(6)), variance: Number(message.variance.toFixed(7)) };

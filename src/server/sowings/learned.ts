@@ -5,48 +5,54 @@ import type { Tx } from '../db/connection.ts';
 /** What trays taught, as the database gives it. */
 export interface LearnedRow {
   ended: { crop_key: string; mean: number; variance: number; trays: number }[];
-  under_way: { id: string; crop_key: string; pace_mean: number; pace_variance: number }[];
-  thirst_ended: { mean: number; variance: number } | null;
-  thirst_under_way: { id: string; mean: number; variance: number }[];
+  under_way: [
+    id: string,
+    cropKey: string | null,
+    paceMean: number | null,
+    paceVariance: number | null,
+    thirstMean: number | null,
+    thirstVariance: number | null
+  ][];
+  thirst_ended: { mean: number | null; variance: number };
 }
 
 /**
- * Four columns, two for pace and two for thirst: the sowings that ended put together by crop (the product of their normal observations), and
- * those under way one by one. Blended seed teaches of no crop alone.
+ * Three columns: the sowings that ended put together by crop (the product of their normal observations), what
+ * they said of how fast water goes, and those under way one by one. Blended seed teaches of no crop alone.
  */
 export const learnedColumns = (tx: Tx) => tx`
   coalesce((select json_agg(e) from (
-      select crop_key, sum(pace_mean / pace_variance) / sum(1 / pace_variance) as mean,
-        1 / sum(1 / pace_variance) as variance, count(*)::int as trays
+      select crop_key, round((sum(pace_mean / pace_variance) / sum(1 / pace_variance))::numeric, 6) as mean,
+        round((1 / sum(1 / pace_variance))::numeric, 7) as variance, count(*)::int as trays
       from sowings where ended_at is not null and pace_variance is not null and mix is null
       group by crop_key order by crop_key) e), '[]') as ended,
-  coalesce((select json_agg(u) from (
-      select id, crop_key, pace_mean, pace_variance from sowings
-      where ended_at is null and pace_variance is not null and mix is null order by id) u), '[]') as under_way,
-  (select json_build_object('mean', sum(thirst_mean / thirst_variance) / sum(1 / thirst_variance),
-      'variance', 1 / sum(1 / thirst_variance))
-    from sowings where ended_at is not null and thirst_variance is not null having count(*) > 0) as thirst_ended,
-  coalesce((select json_agg(json_build_object('id', id, 'mean', thirst_mean, 'variance', thirst_variance) order by id)
-    from sowings where ended_at is null and thirst_variance is not null), '[]') as thirst_under_way`;
+  (select json_build_object('mean', round((sum(thirst_mean / thirst_variance) / sum(1 / thirst_variance))::numeric, 6),
+      'variance', round((1 / sum(1 / thirst_variance))::numeric, 7))
+    from sowings where ended_at is not null) as thirst_ended,
+  coalesce((select json_agg(json_build_array(id, case when mix is null then crop_key end, pace_mean, pace_variance,
+      thirst_mean, thirst_variance) order by id)
+    from sowings where ended_at is null and coalesce(pace_variance, thirst_variance) is not null), '[]') as under_way`;
 
-/** What trays taught, from its row. */
+/** What trays taught of their crops' pace, from its row. */
 export const learnedOf = ({ ended, under_way }: LearnedRow): Learned => ({
   ended: ended.map(({ crop_key, mean, variance, trays }) => ({
     cropKey: crop_key,
     message: { mean, variance },
     trays
   })),
-  underWay: under_way.map(({ id, crop_key, pace_mean, pace_variance }) => ({
-    sowingId: id,
-    cropKey: crop_key,
-    message: { mean: pace_mean, variance: pace_variance }
-  }))
+  underWay: under_way.flatMap(([sowingId, cropKey, mean, variance]) =>
+    cropKey !== null && mean !== null && variance !== null
+      ? [{ sowingId, cropKey, message: { mean, variance } }]
+      : []
+  )
 });
 
 /** What trays taught of how fast water goes, from their row. */
-export const thirstOf = ({ thirst_ended, thirst_under_way }: LearnedRow): ThirstLearned => ({
-  ended: thirst_ended,
-  underWay: thirst_under_way.map(({ id, mean, variance }) => ({ sowingId: id, message: { mean, variance } }))
+export const thirstOf = ({ thirst_ended, under_way }: LearnedRow): ThirstLearned => ({
+  ended: thirst_ended.mean === null ? null : { mean: thirst_ended.mean, variance: thirst_ended.variance },
+  underWay: under_way.flatMap(([sowingId, , , , mean, variance]) =>
+    mean !== null && variance !== null ? [{ sowingId, message: { mean, variance } }] : []
+  )
 });
 
 /** What the household's trays have taught of its crops' pace and of how fast water goes. */

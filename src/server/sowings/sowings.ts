@@ -60,21 +60,29 @@ function recordOf(row: SowingRow): SowingRecord {
 /**
  * A log is put together as text: the database's own JSON functions take twice as long over it.
  * @param by what stands for who did it
+ * @param which of its events
  */
-const columnsWith = (tx: Tx, by: ReturnType<Tx>) => tx`
+const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   '[' || coalesce((select string_agg(
       '["' || e.id || '",' || (extract(epoch from e.at) * 1000)::bigint || ',' || coalesce('"' || ${by} || '"', 'null')
         || ',' || coalesce(to_json(e.task_key)::text, 'null') || ',' || e.body || ']', ',' order by e.at, e.seq)
-    from events e where e.household_id = s.household_id and e.sowing_id = s.id), '') || ']' as log`;
+    from events e where e.household_id = s.household_id and e.sowing_id = s.id and ${which}), '') || ']' as log`;
 
-const columns = (tx: Tx) => columnsWith(tx, tx`e.member_id`);
+const columns = (tx: Tx) => columnsWith(tx, tx`e.member_id`, tx`true`);
 
-/** A list shows who did something today, not who did it last week: half of a log would be those names. */
+/**
+ * A list shows who did something today, not who did it last week: half of a log would be those names. Nor
+ * does what was turned, aired or noted last week change what a tray asks for today.
+ */
 const recentColumns = (tx: Tx) =>
-  columnsWith(tx, tx`case when e.at > now() - interval '2 days' then e.member_id end`);
+  columnsWith(
+    tx,
+    tx`case when e.at > now() - interval '2 days' then e.member_id end`,
+    tx`(e.at > now() - interval '2 days' or e.type not in ('turned', 'aired', 'noted'))`
+  );
 
 /** The sowings under way, in the order the trays stand: by place, and within a place oldest first. */
 export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {

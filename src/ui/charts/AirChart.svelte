@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { BIN_MS } from '$core/air/series.ts';
+  import { airOf, BIN_MS } from '$core/air/series.ts';
   import type { Place } from '$core/clock/place.ts';
   import { temperature } from '$core/units/format.ts';
   import { dayAndTime, type Reading } from '$ui/words/time.ts';
@@ -14,7 +14,7 @@
   let { place, now, reading }: Props = $props();
   const SHOWN_D = 10;
   const from = $derived(now - SHOWN_D * 86_400_000);
-  const bins = $derived((place.air?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
+  const bins = $derived((airOf(place)?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
   const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
   /** With a break wherever nothing was measured for long. */
   const points = $derived(
@@ -25,7 +25,7 @@
       return before && bin.index - before.index > 3 ? [[middle - 1, null] as [number, null], point] : [point];
     })
   );
-  const gaps = $derived((place.air?.gaps() ?? []).filter(({ until }) => until > from));
+  const gaps = $derived((airOf(place)?.gaps() ?? []).filter(({ until }) => until > from));
   const option = (inks: Inks) => ({
     xAxis: timeAxis(from, now, reading, inks),
     yAxis: valueAxis(inks, {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { BIN_MS } from '$core/air/series.ts';
+  import { airOf, BIN_MS } from '$core/air/series.ts';
   import type { Followed } from '$core/sowing/follow.ts';
   import { DAY, HOUR } from '$core/time/zone.ts';
   import { MARKS, type Mark } from '$core/window/marks.ts';
@@ -43,7 +43,7 @@
   const warmth = $derived(
     followed.stays.flatMap(({ place, from: since }, index) => {
       const end = followed.stays[index + 1]?.from ?? Infinity;
-      return (place.air?.bins ?? [])
+      return (airOf(place)?.bins ?? [])
         .map(
           (bin) => [(bin.index + 0.5) * BIN_MS, Math.round(shownC(bin.tempC) * 10) / 10] as [number, number]
         )
@@ -107,7 +107,7 @@
   });
   function warmthAt(at: number): number {
     const { place } = followed.stays.findLast((stay) => stay.from <= at) ?? followed.stays[0]!;
-    return place.air?.bin(Math.floor(at / BIN_MS))?.tempC ?? (place.dayC * 2 + place.nightC) / 3;
+    return airOf(place)?.bin(Math.floor(at / BIN_MS))?.tempC ?? (place.dayC * 2 + place.nightC) / 3;
   }
 </script>
 

@@ -33,7 +33,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   if (checked.value.at < now - 30 * DAY) return bad('This was over a month ago: write it as a note instead.');
   const at = Math.min(checked.value.at, now + MINUTE);
   return inHousehold(session.household.id, async (tx) => {
-    const [record, facts] = await Promise.all([findSowing(tx, sowingId), householdFacts(tx, sowingId)]);
+    const [record, facts] = await Promise.all([findSowing(tx, sowingId), householdFacts(tx)]);
     if (!record) return bad('This tray is not in your household.', 'missing', 404);
     if (body.type === 'moved' && !facts.places.has(body.placeId))
       return bad('This place is not in your household.', 'missing', 404);

@@ -12,7 +12,10 @@ alter table places
   add column depth_cm double precision check (depth_cm > 0),
   add column rated_g double precision check (rated_g > 0),
   -- Somebody has looked at the rating and says that it holds.
-  add column rating_sure boolean not null default false;
+  add column rating_sure boolean not null default false,
+  -- What was measured there of late, packed as the core reads it. Derived from the readings, so that a round
+  -- need not look for it; can be rebuilt.
+  add column air text;
 
 create table devices (
   household_id uuid not null references households on delete cascade,

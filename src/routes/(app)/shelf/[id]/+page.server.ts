@@ -2,9 +2,8 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { lampPpfd } from '$core/clock/light.ts';
 import { boardOf, type Place } from '$core/clock/place.ts';
 import { celsiusOf } from '$core/air/reading.ts';
-import { DAY } from '$core/time/zone.ts';
 import type { Units } from '$core/units/format.ts';
-import { lastReadings, readAir } from '$server/air/air.ts';
+import { lastReadings } from '$server/air/air.ts';
 import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
@@ -14,25 +13,17 @@ import { placeSchema } from '$shared/schemas/place.ts';
 import { plainNumber } from '$shared/schemas/plainNumber.ts';
 import type { Actions, PageServerLoad } from './$types';
 
-const SHOWN_D = 14;
-
 export const load: PageServerLoad = async ({ locals, params, depends }) => {
   depends('brote:place');
   const { household } = locals.session!;
   const now = householdNow(household);
   return inHousehold(household.id, async (tx) => {
-    const [places, devices, last, air] = await Promise.all([
-      listPlaces(tx),
-      listDevices(tx),
-      lastReadings(tx),
-      readAir(tx, { since: now - SHOWN_D * DAY })
-    ]);
+    const [places, devices, last] = await Promise.all([listPlaces(tx), listDevices(tx), lastReadings(tx)]);
     const place = places.find(({ id }) => id === params.id) ?? null;
     if (!place && params.id !== 'new') error(404, 'There is no such place here.');
     return {
       place,
       places,
-      air,
       devices: devices.filter(({ placeId }) => placeId === params.id),
       last: last.filter(({ placeId }) => placeId === params.id),
       newId: crypto.randomUUID(),

@@ -2,7 +2,7 @@
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { PlaceLight } from '$core/clock/place.ts';
-  import { withAir } from '$core/sowing/householdFacts.ts';
+  import { airOf } from '$core/air/series.ts';
   import { figure } from '$core/units/format.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import AirChart from '$ui/charts/AirChart.svelte';
@@ -46,7 +46,6 @@
     const at = data.places.findIndex((one) => one.id === place?.id);
     return at < 0 ? (data.places.at(-1)?.id ?? '') : (data.places[at - 1]?.id ?? '');
   });
-  const measured = $derived(place ? withAir([place], data.air)[0]! : null);
 </script>
 
 <KeepForm title={place ? place.name : 'A new place'} away={null} back={{ path: '/shelf', name: 'Shelf' }}>
@@ -167,9 +166,9 @@
   </Select>
 </KeepForm>
 
-{#if place && measured}
+{#if place}
   <div class="readings">
-    {#if measured.air}<AirChart place={measured} now={data.now} reading={data.household} />{/if}
+    {#if airOf(place)}<AirChart {place} now={data.now} reading={data.household} />{/if}
     <HandReading placeId={place.id} reading={data.household} />
     <ImportReadings placeId={place.id} zone={data.household.zone} now={data.now} />
     <Devices

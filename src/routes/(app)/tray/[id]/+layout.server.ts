@@ -12,7 +12,7 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   const { household } = locals.session!;
   const found = UUID.test(params.id)
     ? await inHousehold(household.id, async (tx) => {
-        const [record, book] = await Promise.all([findSowing(tx, params.id), readBook(tx, params.id)]);
+        const [record, book] = await Promise.all([findSowing(tx, params.id), readBook(tx)]);
         return record && { ...book, record, now: householdNow(household) };
       })
     : null;
