@@ -58,14 +58,19 @@ await runCommand(async () => {
 
   await shoot('round', 'round');
   await shoot('round-phone', 'round', { phone: true });
-  await shoot('round-dark', 'round', { dark: true });
   await shoot('sow', 'sow?crop=pea');
   await shoot('sow-phone', 'sow?crop=pea', { phone: true });
   await shoot('bench', 'bench');
   await shoot('calculator', 'bench/reckon/seed?crop=pea&area=25+x+18&count=2');
   await shoot('cupboard', 'bench/cupboard');
   await shoot('methods', 'methods');
-  await shoot('tray', broccoli);
+  await shoot('tray', broccoli, {
+    before: async (open) => {
+      await open.getByText('How it was worked out').click();
+      await open.locator('canvas').nth(2).waitFor();
+      await open.getByText('How it goes').scrollIntoViewIfNeeded();
+    }
+  });
   await shoot('tray-phone', broccoli, { phone: true });
   await shoot('harvest-phone', `${radish}/harvest`, {
     phone: true,
@@ -74,7 +79,23 @@ await runCommand(async () => {
   await shoot('crops', 'crops');
   await shoot('crop', 'crops/sunflower');
   await shoot('notebook', 'notebook');
-  await shoot('household', 'household');
+  await shoot('shelf', 'shelf', {
+    before: async (open) => {
+      await open.getByRole('button', { name: /^Mustard/ }).click();
+    }
+  });
+  await shoot('look-phone', `${broccoli}/look`, {
+    phone: true,
+    before: async (open) => {
+      await open.getByText('White fuzz').scrollIntoViewIfNeeded();
+    }
+  });
+  await shoot('place', 'shelf/00000002-0000-4000-a000-000000000000', {
+    before: async (open) => {
+      await open.locator('canvas').waitFor();
+      await open.getByText('Warmth, as measured').scrollIntoViewIfNeeded();
+    }
+  });
   await shoot('bench-phone', 'bench', {
     phone: true,
     before: async (open) => {

@@ -91,7 +91,10 @@ describe('the first tray, from clone to plate', function () {
           await mine.locator('button.tick strong', { hasText: label }).waitFor({ state: 'detached' });
           chips.push(label);
         }
-        const look = mine.locator('.look').first().locator('button').first();
+        const look = mine
+          .getByRole('group', { name: /^Look at/ })
+          .locator('button')
+          .first();
         const asks = (await mine.getByRole('button', { name: 'Not yet' }).count()) > 0;
         if (asks && round % 2 === 1) {
           const words = await look.innerText();

@@ -3,6 +3,8 @@
   import { enhance } from '$app/forms';
   import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
+  import { untrack } from 'svelte';
+  import { LATITUDES } from '$ui/words/latitudes.ts';
   import { lightWords } from '$ui/words/places.ts';
   import { clockTimeOf } from '$shared/schemas/household.ts';
   import type { ActionData, PageData } from './$types';
@@ -12,6 +14,7 @@
   const wrong = (field: string): string => (form && 'errors' in form ? (form.errors?.[field] ?? '') : '');
   const kept = (field: string, otherwise: string): string =>
     form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise;
+  let latitude = $state(untrack(() => kept('latitudeDeg', String(house.latitudeDeg))));
 </script>
 
 <svelte:head><title>Household · Brote</title></svelte:head>
@@ -80,11 +83,19 @@
     <Select name="methodKey" labelText="Usual method" selected={kept('methodKey', house.methodKey)}>
       {#each data.methods as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
     </Select>
+    <Select
+      labelText="Nearest of these, for how strong daylight is"
+      on:change={(event) => (latitude = (event.target as HTMLSelectElement).value || latitude)}
+    >
+      <SelectItem value="" text="I give the latitude myself" />
+      {#each LATITUDES as { name, deg } (name)}<SelectItem value={String(deg)} text={name} />{/each}
+    </Select>
     <Field
       name="latitudeDeg"
       label="Latitude (degrees, south negative)"
-      helper="How strong daylight is on your sills; a rough figure will do"
-      value={kept('latitudeDeg', String(house.latitudeDeg))}
+      helper="A rough figure will do; nobody else is asked"
+      value={latitude}
+      oninput={(typed) => (latitude = typed)}
       error={wrong('latitudeDeg')}
     />
     <Button type="submit">Save</Button>

@@ -8,6 +8,7 @@
   import type { Followed } from '$core/sowing/follow.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
   import { readLog } from '$core/sowing/record.ts';
+  import { thirstBelief } from '$core/water/thirst.ts';
   import { temperature } from '$core/units/format.ts';
   import { followAll } from '$ui/state/following.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -39,6 +40,13 @@
   let room = $state(640);
   const scale = $derived(Math.min(room / widest, MOST_PX_CM));
 
+  /** What the trays have taught of this household's water, once it is worth saying. */
+  const thirstWords = $derived.by(() => {
+    const { mean, variance } = thirstBelief(data.thirst);
+    const percent = Math.round((Math.exp(mean) - 1) * 100);
+    if (variance > 0.04 || Math.abs(percent) < 5) return '';
+    return ` Water goes ${Math.abs(percent)} % ${percent > 0 ? 'faster' : 'slower'} here than the figures say.`;
+  });
   let selectedId = $state<string | null>(null);
   let refused = $state<Place | null>(null);
   const selected = $derived(followed.find(({ setup }) => setup.id === selectedId) ?? null);
@@ -103,7 +111,9 @@
 <header class="page-head">
   <div>
     <h1>Shelf</h1>
-    <p class="soft">Drawn to scale. Drag a tray to another place, or touch it to see what a move would do.</p>
+    <p class="soft">
+      Drawn to scale. Drag a tray to another place, or touch it to see what a move would do.{thirstWords}
+    </p>
   </div>
   <a class="bx--btn bx--btn--tertiary" href="/shelf/new">New place</a>
 </header>

@@ -15,6 +15,7 @@
   import CropParts from '$ui/sow/CropParts.svelte';
   import MixFit from '$ui/sow/MixFit.svelte';
   import PlaceField from '$ui/sow/PlaceField.svelte';
+  import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import { workOut, type Draft, type WorkedSowing } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
@@ -92,6 +93,15 @@
     now: data.now
   });
   const worked = $derived(workOut(draft, context));
+  let comparing = $state(false);
+  const elsewhere = $derived(
+    data.places
+      .filter(({ id, light }) => (draft.newPlace !== null || id !== draft.placeId) && light.kind !== 'dark')
+      .flatMap((place) => {
+        const [sowing] = workOut({ ...draft, newPlace: null, placeId: place.id }, context).sowings;
+        return sowing ? [{ place, sowing }] : [];
+      })
+  );
   const chosen = $derived(
     draft.parts
       .flatMap(({ cropKey }) => findCrop(cropKey, data.ownCrops) ?? [])
@@ -429,6 +439,20 @@
           onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
         />
       {/each}
+      <details class="unfold" bind:open={comparing}>
+        <summary>The same in your other places</summary>
+        {#if comparing}
+          <Elsewhere
+            places={elsewhere}
+            now={data.now}
+            {reading}
+            onchoose={(place) => {
+              draft.newPlace = null;
+              draft.placeId = place.id;
+            }}
+          />
+        {/if}
+      </details>
     </div>
   {:else}
     <section class="card soft">

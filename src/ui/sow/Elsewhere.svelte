@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { DAY } from '$core/time/zone.ts';
+  import type { Place } from '$core/clock/place.ts';
+  import { dayAndTime, dayWords, type Reading } from '$ui/words/time.ts';
+  import type { WorkedSowing } from './draft.ts';
+
+  interface Props {
+    /** What the same sowing comes to in each other place. */
+    places: readonly { place: Place; sowing: WorkedSowing }[];
+    now: number;
+    reading: Reading;
+    onchoose: (place: Place) => void;
+  }
+  let { places, now, reading, onchoose }: Props = $props();
+
+  /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
+  function words({ plan, crop }: WorkedSowing): string {
+    if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
+    if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, reading)} at the earliest`;
+    const { windowOpen, windowClose } = plan.forecast.marks;
+    const begin = dayAndTime(plan.soak.soakStart ?? plan.soak.sowAt, now, reading);
+    const keeps = Math.max(1, Math.round((windowClose.p50 - windowOpen.p50) / DAY));
+    return `begun ${begin}, opens ${dayWords(windowOpen.p50, now, reading)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
+  }
+</script>
+
+<ul>
+  {#each places as { place, sowing } (place.id)}
+    <li>
+      <div>
+        <strong>{place.name}</strong>
+        <span class="small soft">{words(sowing)}</span>
+      </div>
+      <button type="button" class="chip" onclick={() => onchoose(place)}
+        >Choose<span class="visually-hidden"> {place.name}</span></button
+      >
+    </li>
+  {:else}
+    <li class="soft small">There is no other place with light yet.</li>
+  {/each}
+</ul>
+
+<style>
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+    padding: 0.4rem 0;
+    border-top: 1px solid var(--ink-faint);
+  }
+  div {
+    display: grid;
+  }
+</style>

@@ -1,0 +1,107 @@
+import { expect } from 'chai';
+import type { Note } from '../../src/core/round/task.ts';
+import type { TaskBody } from '../../src/core/round/task.ts';
+import type { EventBody } from '../../src/core/events/event.ts';
+import { cropOf } from '../../src/core/crops/library.ts';
+import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
+import { pathOf } from '../../src/core/methods/path.ts';
+import { HOUR } from '../../src/core/time/zone.ts';
+import { LATITUDES } from '../../src/ui/words/latitudes.ts';
+import { evidenceWords } from '../../src/ui/words/looks.ts';
+import { noteWords } from '../../src/ui/words/notes.ts';
+import { laterWords, lightWords, loadWords } from '../../src/ui/words/places.ts';
+import { eventWords, taskWords } from '../../src/ui/words/tasks.ts';
+
+const NOW = Date.parse('2026-11-23T08:00Z');
+const reading = { zone: 'Europe/Madrid', units: 'metric' } as const;
+const radish = cropOf('radish');
+const path = pathOf(radish, DEFAULT_METHOD);
+const note = (one: Note) => noteWords(one, radish, path, NOW, reading);
+const task = (body: TaskBody) => taskWords(body, path, NOW, reading);
+const event = (body: EventBody) => eventWords(body, radish, path, 'metric', () => 'the cellar');
+
+describe('the words of the daily care', () => {
+  it('say of each note what to do', () => {
+    expect(note({ kind: 'dry-hours', share: 0.31 })).to.equal(
+      'No water now: it is cut soon, and dry leaves keep longer. About 31 % is left for then.'
+    );
+    expect(note({ kind: 'too-much', g: 122, at: NOW })).to.include('120 mL more than it holds');
+    expect(note({ kind: 'unsure' })).to.include('before you water');
+    expect(note({ kind: 'thirsty' })).to.include('turn the fan away');
+    expect(note({ kind: 'scorch' })).to.include('Hang it higher');
+    expect(
+      note({
+        kind: 'mould-risk',
+        risk: { score: 300, level: 'high', byHours: 'high', drivers: ['covered', 'crop'] }
+      })
+    ).to.include('it was long warm under its cover; this crop moulds easily');
+    expect(
+      note({
+        kind: 'contradiction',
+        between: {
+          cue: 'rooted',
+          reachedEventId: 'a',
+          reachedAt: NOW - 24 * HOUR,
+          notYetEventId: 'b',
+          notYetAt: NOW
+        }
+      })
+    ).to.equal(
+      'Two looks disagree: lid lifting yesterday 09:00, not yet today 09:00. The later one counts; take back whichever was wrong.'
+    );
+  });
+
+  it('say each task with its amount, and why', () => {
+    expect(task({ kind: 'top', waterMl: 352, share: 0.22, feed: 0.5 })).to.deep.equal({
+      title: 'Fill the reservoir up: 350 mL, with feed at half strength',
+      why: '22 % is left in it, and what stands over it lives from it alone.',
+      done: 'Reservoir filled, 350 mL'
+    });
+    expect(task({ kind: 'turn' }).why).to.include('from one side');
+    expect(task({ kind: 'air', drivers: ['damp-air'] }).why).to.include('The air here has been damp');
+    expect(task({ kind: 'air', drivers: [] }).why).to.be.a('string');
+  });
+
+  it('say what happened', () => {
+    expect(event({ type: 'lifted', heft: 'heavy' })).to.equal('Lifted: heavy');
+    expect(event({ type: 'weighed', grossG: 640, full: true })).to.equal('Weighed 640 g, well watered');
+    expect(event({ type: 'saw', sight: 'hulls' })).to.equal('Saw: hulls stuck on the leaves');
+    expect([event({ type: 'turned' }), event({ type: 'aired' })]).to.deep.equal(['Turned', 'Aired']);
+  });
+
+  it('say days without counting them falsely', () => {
+    expect(evidenceWords({ kind: 'lit', days: 0.2 }, 'metric')).to.equal('it came to light today');
+    expect(evidenceWords({ kind: 'lit', days: 1.1 }, 'metric')).to.equal('1 day in light');
+    expect(evidenceWords({ kind: 'dark', days: 2.6 }, 'metric')).to.equal(
+      '2.5 days in the dark since it rooted'
+    );
+    expect(evidenceWords({ kind: 'open', days: -1.8 }, 'metric')).to.equal(
+      'its window opens in about 2 days'
+    );
+    expect(evidenceWords({ kind: 'warmth', tempC: 20 }, 'us')).to.equal('68 °F where it stands');
+  });
+});
+
+describe('the words of places', () => {
+  it('say light, load and what a move does', () => {
+    expect(lightWords({ kind: 'sill', aspect: 'side', back: true })).to.equal(
+      'half-bright sill, a metre back'
+    );
+    expect(lightWords({ kind: 'dark' })).to.equal('dark');
+    const load = { g: 4100, ratedG: 5000, state: 'amber' } as const;
+    expect(loadWords(load, 'metric')).to.equal('Carries 4.1 kg of 5 kg, 82 %: nearly full.');
+    expect(loadWords({ ...load, g: 6000, state: 'over' }, 'metric')).to.include('too much');
+    expect(loadWords({ g: 0, ratedG: null, state: 'unrated' }, 'metric')).to.equal('Nothing stands here.');
+    expect(loadWords({ g: 900, ratedG: null, state: 'unrated' }, 'metric')).to.include('Nobody has said');
+    expect(laterWords(null)).to.equal('does not grow there');
+    expect(laterWords(0.05)).to.equal('window as it is');
+    expect(laterWords(0.5)).to.equal('window 12 h later');
+    expect(laterWords(-2.34)).to.equal('window 2.3 days sooner');
+  });
+
+  it('offer latitudes from north to south, a few degrees apart', () => {
+    const degrees = LATITUDES.map(({ deg }) => deg);
+    expect(degrees).to.deep.equal(degrees.toSorted((a, b) => b - a));
+    expect(degrees.every((deg) => Math.abs(deg) <= 90)).to.equal(true);
+  });
+});
