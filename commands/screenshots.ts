@@ -68,7 +68,7 @@ await runCommand(async () => {
     before: async (open) => {
       await open.getByText('How it was worked out').click();
       await open.locator('canvas').nth(2).waitFor();
-      await open.getByText('How it goes').scrollIntoViewIfNeeded();
+      await open.getByText('How it was worked out').evaluate((summary) => summary.scrollIntoView());
     }
   });
   await shoot('tray-phone', broccoli, { phone: true });
@@ -81,7 +81,7 @@ await runCommand(async () => {
   await shoot('notebook', 'notebook');
   await shoot('shelf', 'shelf', {
     before: async (open) => {
-      await open.getByRole('button', { name: /^Mustard/ }).click();
+      await open.getByRole('button', { name: /^Broccoli/ }).click();
     }
   });
   await shoot('look-phone', `${broccoli}/look`, {
@@ -93,7 +93,7 @@ await runCommand(async () => {
   await shoot('place', 'shelf/00000002-0000-4000-a000-000000000000', {
     before: async (open) => {
       await open.locator('canvas').waitFor();
-      await open.getByText('Warmth, as measured').scrollIntoViewIfNeeded();
+      await open.getByText('Warmth, as measured').evaluate((title) => title.scrollIntoView());
     }
   });
   await shoot('bench-phone', 'bench', {

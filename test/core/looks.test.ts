@@ -4,13 +4,12 @@ import { answerLook } from '../../src/core/looks/causes.ts';
 import { lookFacts } from '../../src/core/looks/facts.ts';
 import { mouldRisk } from '../../src/core/looks/mould.ts';
 import { SIGHTS, type Sight } from '../../src/core/looks/sight.ts';
-import { askOf } from '../../src/core/round/ask.ts';
 import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
-import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { methodOf } from '../../src/core/methods/ready.ts';
 import { CAUSE_WORDS, evidenceWords, SIGHT_WORDS } from '../../src/ui/words/looks.ts';
+import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
 const lit = (): SowingEvent[] => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
@@ -27,13 +26,6 @@ function answer(
   const followed = follow(facts, radishTray(setup), events);
   return answerLook(sight, lookFacts(followed, { latitudeDeg: 43.4, dayOfYear: 310 }, SOWN + hours * HOUR));
 }
-const asked = (hours: number, events: SowingEvent[], setup: Partial<SowingSetup> = {}) => {
-  const now = SOWN + hours * HOUR;
-  return askOf(follow(home, radishTray(setup), events), roundAt(home.rhythm, now), now);
-};
-const kinds = (hours: number, events: SowingEvent[], setup: Partial<SowingSetup> = {}) =>
-  asked(hours, events, setup).tasks.map(({ body }) => body.kind);
-
 describe('what a look most likely means', () => {
   it('depends on the tray: hairs while it roots, mould where it was long warm and damp', () => {
     expect(answer('hairs', 40, [sown()]).cause).to.equal('root-hairs');
@@ -106,18 +98,18 @@ describe('what a look changes', () => {
   const saw = (hours: number, sight: Sight): SowingEvent => event(hours, { type: 'saw', sight });
 
   it('brings water to stems that hang, and light to those that stretch or mould in the dark', () => {
-    expect(kinds(79, lit())).not.to.include('water');
-    expect(kinds(79, [...lit(), saw(78.5, 'fallen-dry')])).to.include('water');
+    expect(kindsAsked(79, lit())).not.to.include('water');
+    expect(kindsAsked(79, [...lit(), saw(78.5, 'fallen-dry')])).to.include('water');
     const dark = [sown(), event(48, { type: 'uncovered' })];
-    expect(kinds(55, dark)).not.to.include('light');
-    expect(kinds(55, [...dark, saw(54, 'stretched')])).to.include('light');
-    expect(kinds(55, [...dark, saw(54, 'mould')])).to.include('light');
+    expect(kindsAsked(55, dark)).not.to.include('light');
+    expect(kindsAsked(55, [...dark, saw(54, 'stretched')])).to.include('light');
+    expect(kindsAsked(55, [...dark, saw(54, 'mould')])).to.include('light');
   });
 
   it('mists no seed that moulds', () => {
     const misted = { method: methodOf('light-hand') };
-    expect(kinds(34, [sown()], misted)).to.include('mist');
-    expect(kinds(34, [sown(), saw(33, 'mould')], misted)).not.to.include('mist');
+    expect(kindsAsked(34, [sown()], misted)).to.include('mist');
+    expect(kindsAsked(34, [sown(), saw(33, 'mould')], misted)).not.to.include('mist');
   });
 
   it('opens the window of what tastes ready, and takes it back', () => {
@@ -197,12 +189,8 @@ describe('mould risk', () => {
 
 describe('the care of the day', () => {
   const sill = withPlace({ light: { kind: 'sill', aspect: 'midday', back: false }, humidityPct: 92 });
-  const ask = (hours: number, events: SowingEvent[], facts = sill, setup: Partial<SowingSetup> = {}) => {
-    const now = SOWN + hours * HOUR;
-    return askOf(follow(facts, radishTray(setup), events), roundAt(facts.rhythm, now), now).tasks.map(
-      ({ body }) => body.kind
-    );
-  };
+  const ask = (hours: number, events: SowingEvent[], facts = sill, setup: Partial<SowingSetup> = {}) =>
+    kindsAsked(hours, events, setup, facts);
   // SOWN is 09:00 at home: 23 h later is a morning round, 12 h later an evening one.
   const morning = 95;
   const evening = 107;
@@ -228,9 +216,7 @@ describe('the care of the day', () => {
 
   it('warns of a lamp that scorches', () => {
     const close = withPlace({ light: { kind: 'lamp', ppfd: 650, hours: 14, distanceCm: 10 } });
-    const now = SOWN + 100 * HOUR;
-    const notes = (facts: HouseholdFacts) =>
-      askOf(follow(facts, radishTray(), lit()), roundAt(facts.rhythm, now), now).notes;
+    const notes = (facts: HouseholdFacts) => asked(100, lit(), {}, facts).notes;
     expect(notes(close).map(({ kind }) => kind)).to.include('scorch');
     expect(notes(home).map(({ kind }) => kind)).not.to.include('scorch');
   });

@@ -1,10 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { askOf } from '../../src/core/round/ask.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
-import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
-import { roundAt } from '../../src/core/time/rhythm.ts';
+import { follow } from '../../src/core/sowing/follow.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { trackOf, waterAt } from '../../src/core/water/level.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
@@ -16,6 +13,7 @@ import {
   THIRST_SPREAD
 } from '../../src/core/water/thirst.ts';
 import { truncated } from '../../src/core/window/truncated.ts';
+import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, sown, SOWN } from '../support/household.ts';
 
 const lit = (): SowingEvent[] => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
@@ -23,18 +21,6 @@ const after = (hours: number, ...more: EventBody[]) =>
   follow(home, radishTray(), [...lit(), ...more.map((body, n) => event(hours + n / 100, body))]);
 const shareAt = (hours: number, ...more: EventBody[]) =>
   waterAt(after(hours, ...more), SOWN + (hours + 0.1) * HOUR).share;
-const asks = (
-  hours: number,
-  events: SowingEvent[],
-  setup: Partial<SowingSetup> = {},
-  facts: HouseholdFacts = home
-) => {
-  const now = SOWN + hours * HOUR;
-  return askOf(follow(facts, radishTray(setup), events), roundAt(facts.rhythm, now), now);
-};
-const kinds = (hours: number, events: SowingEvent[], setup: Partial<SowingSetup> = {}) =>
-  asks(hours, events, setup).tasks.map(({ body }) => body.kind);
-
 describe('a truncated normal', () => {
   it('lies between its bounds and is no wider than it was', () => {
     fc.assert(
@@ -169,15 +155,15 @@ describe('watering by the round', () => {
       event(77.2, { type: 'weighed', grossG: 700, full: true })
     ];
     const hours = 97;
-    expect(kinds(hours, marked)).to.include('water');
+    expect(kindsAsked(hours, marked)).to.include('water');
     expect(
-      kinds(hours, [...marked, event(hours - 0.1, { type: 'weighed', grossG: 690, full: false })])
+      kindsAsked(hours, [...marked, event(hours - 0.1, { type: 'weighed', grossG: 690, full: false })])
     ).not.to.include('water');
   });
 
   it('says when more was poured than it holds, and asks for none then', () => {
     const flooded = [...lit(), event(79.5, { type: 'watered', waterG: 400 })];
-    const ask = asks(80, flooded);
+    const ask = asked(80, flooded);
     expect(ask.notes.map(({ kind }) => kind)).to.include('too-much');
     expect(ask.tasks.map(({ body }) => body.kind)).not.to.include('water');
     const [excess] = trackOf(follow(home, radishTray(), flooded)).excess;
@@ -186,11 +172,11 @@ describe('watering by the round', () => {
 
   it('fills a reservoir before it runs out, and a mesh lives from it', () => {
     const setup = { medium: 'mesh' as const };
-    expect(kinds(78, lit(), setup)).not.to.include('top');
-    expect(kinds(104, lit(), setup)).to.include('top');
+    expect(kindsAsked(78, lit(), setup)).not.to.include('top');
+    expect(kindsAsked(104, lit(), setup)).to.include('top');
     const tray = radishTray();
     const deep = { container: { ...tray.container, reservoirMl: 1500 } };
-    expect(kinds(104, lit(), deep)).not.to.include('water');
+    expect(kindsAsked(104, lit(), deep)).not.to.include('water');
     const level = waterAt(follow(home, radishTray(deep), lit()), SOWN + 104 * HOUR);
     expect(level.capacityG).to.be.closeTo(337.5 + 1500, 0.01);
     expect(level.reservoirShare).to.be.within(0, 1);
@@ -205,7 +191,7 @@ describe('watering by the round', () => {
           const events = [...lit(), event(hours - 0.5, { type: 'felt', moisture: moisture as 'dry' })];
           const followed = follow(home, radishTray(), events);
           const { g, capacityG } = waterAt(followed, SOWN + hours * HOUR);
-          for (const { body } of asks(hours, events).tasks)
+          for (const { body } of asked(hours, events).tasks)
             if (body.kind === 'water') expect(body.waterMl).to.be.within(0, capacityG * 0.9 - g + 1e-6);
         }
       ),

@@ -22,6 +22,7 @@
   const curve = $derived.by(() => {
     const times: number[] = [];
     for (let at = from; at <= until; at += 3 * HOUR) times.push(at);
+    times.push(now);
     // Each fact twice, so that a watering rises straight up.
     for (const { at } of followed.state.water) times.push(at - 1, at);
     return times

@@ -67,8 +67,10 @@
   /** What this round says of its water. */
   const decision = $derived.by(() => {
     const task = stop.ask.tasks.find(({ body }) => body.kind === 'water' || body.kind === 'top');
-    if (task)
-      return `This round: ${taskWords(task.body, followed.path, data.now, reading).title.toLowerCase()}.`;
+    if (task) {
+      const { title } = taskWords(task.body, followed.path, data.now, reading);
+      return `This round: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
+    }
     return sowing.stage === 'ended'
       ? ''
       : `This round: no water, ${Math.round(level.share * 100)} % is left.`;
