@@ -37,7 +37,9 @@ describe('the sheet of the bench', function () {
   it('takes a tick back, and shows what others ticked', async () => {
     const [mine, theirs] = [await stage.page(), await stage.page()];
     await open(mine, stage, '/bench');
+    const saved = mine.waitForResponse('**/api/events');
     await tick(mine, /^Fill Radish/);
+    await saved;
     await open(theirs, stage, '/bench');
     const line = theirs
       .getByRole('listitem')

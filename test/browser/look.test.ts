@@ -108,6 +108,15 @@ describe('a closer look', function () {
     await page.getByLabel(/On the scale/).fill('nothing');
     await page.getByRole('button', { name: 'As it stands' }).click();
     await page.getByText(/Write a number with its unit/).waitFor();
+    await page.getByLabel(/On the scale/).fill('90 kg');
+    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByText('Over 50 kg: check the weight.').first().waitFor();
+    await page.getByLabel(/On the scale/).fill('9 kg');
+    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page
+      .getByText(/times what this tray can weigh/)
+      .first()
+      .waitFor();
     await page.getByLabel(/On the scale/).fill(String(full + 60));
     await page.getByRole('button', { name: 'As it stands' }).click();
     await page.getByText(/Broccoli: weighed/).waitFor();

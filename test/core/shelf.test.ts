@@ -5,7 +5,7 @@ import { lampPpfd, scorches, sillDli } from '../../src/core/clock/light.ts';
 import type { SowingEvent } from '../../src/core/events/event.ts';
 import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/plan/reach.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
-import { emptyG, loadOf, sowingWeightG } from '../../src/core/shelf/load.ts';
+import { emptyG, loadOf, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
 import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
@@ -40,6 +40,13 @@ describe('what a shelf carries', () => {
     expect(sowingWeightG(light, NOW)).to.be.below(sowingWeightG(pressed, SOWN + HOUR));
     expect(sowingWeightG(follow(home, radishTray(), []), NOW)).to.equal(0);
     expect(emptyG({ ...pressed.setup.container, emptyG: 118 })).to.equal(118);
+  });
+
+  it('cannot be half its tray, nor many times all that fits in it', () => {
+    const one = tray(1);
+    expect(wrongTrayWeight(one, sowingWeightG(one, NOW))).to.equal(null);
+    expect(wrongTrayWeight(one, 20)).to.include('less than the empty tray');
+    expect(wrongTrayWeight(one, 20_000)).to.match(/over \d+ times what this tray can weigh/);
   });
 
   it('is amber from four fifths of its rating, and over past it', () => {

@@ -44,11 +44,6 @@ export class Clock {
     if (tau <= this.tauAt[index]!) return stretch.from;
     return stretch.rate > 0 ? stretch.from + ((tau - this.tauAt[index]!) / stretch.rate) * DAY : Infinity;
   }
-
-  /** Where the clock changes its rate, in order: what a chart of it must draw. */
-  edges(): readonly Stretch[] {
-    return this.stretches;
-  }
 }
 
 /** Index of the last of `count` ascending values that is at most `limit`; -1 for none. */

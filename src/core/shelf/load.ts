@@ -43,6 +43,30 @@ export function sowingWeightG(followed: Followed, now: Millis): number {
   );
 }
 
+/** Half and twice what can be reckoned: beyond that, a weight is a slip of the finger and not a tray. */
+const SLIP = 2;
+
+/**
+ * What is wrong with a weighing of a whole tray, with all in it, or null where it can be.
+ * @param grossG as the scale shows it
+ */
+export function wrongTrayWeight(
+  { setup, areaCm2: area, mediumDepthCm, crop }: Followed,
+  grossG: number
+): string | null {
+  const empty = emptyG(setup.container) * setup.count * setup.areaShare;
+  const most =
+    empty +
+    area * mediumDepthCm * (DRY_G_ML[setup.medium] + 1) +
+    setup.seedG +
+    (setup.container.reservoirMl ?? 0) * setup.count +
+    (crop.yieldHighGM2 * area) / 10_000;
+  if (grossG < empty / SLIP) return 'That is less than the empty tray weighs: is all of it on the scale?';
+  if (grossG > most * SLIP)
+    return `That is over ${Math.round(grossG / most)} times what this tray can weigh: check the scale and its unit.`;
+  return null;
+}
+
 /** From this share of its rating on, a shelf's load is pointed out (safety). */
 export const AMBER_SHARE = 0.8;
 

@@ -15,7 +15,7 @@ export interface Cut {
 }
 
 /** Water that was given, or how much was found, in the order it happened. */
-export type WaterFact = { eventId: string; at: Millis } & (
+export type WaterFact = { at: Millis } & (
   | { addedG: number }
   /** Between these shares of capacity, by a look or by hand. */
   | { between: readonly [low: number, high: number] }
@@ -134,7 +134,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.sownAt = at;
       state.prepared.set('sow', { at, eventId: id });
       state.stage = 'press';
-      state.water.push({ eventId: id, at, addedG: body.waterG });
+      state.water.push({ at, addedG: body.waterG });
       return true;
     case 'uncovered':
       if (state.uncoveredAt !== null || state.sownAt === null) return false;
@@ -148,21 +148,21 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       return true;
     case 'misted':
     case 'watered':
-      state.water.push({ eventId: id, at, addedG: body.waterG });
+      state.water.push({ at, addedG: body.waterG });
       return true;
     case 'felt':
-      state.water.push({ eventId: id, at, between: MOISTURE[body.moisture] });
+      state.water.push({ at, between: MOISTURE[body.moisture] });
       return true;
     case 'lifted':
-      state.water.push({ eventId: id, at, between: HEFT[body.heft] });
+      state.water.push({ at, between: HEFT[body.heft] });
       return true;
     case 'weighed':
-      state.water.push({ eventId: id, at, grossG: body.grossG, full: body.full });
+      state.water.push({ at, grossG: body.grossG, full: body.full });
       return true;
     case 'saw':
       state.sights.push({ eventId: id, at, sight: body.sight });
       // Stems that hang for want of water say how dry it is; what tastes ready has opened.
-      if (body.sight === 'fallen-dry') state.water.push({ eventId: id, at, between: MOISTURE.dry });
+      if (body.sight === 'fallen-dry') state.water.push({ at, between: MOISTURE.dry });
       if (body.sight === 'tastes-ready') look(state, { id, at, cue: 'windowOpen', reached: true });
       return true;
     case 'turned':

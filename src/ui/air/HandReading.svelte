@@ -11,20 +11,25 @@
   let temp = $state('');
   let humidity = $state('');
   let wrong = $state('');
+  let wrongDamp = $state('');
   let said = $state('');
   /** What was refused as degC, where it can be read as degF. */
   let asF = $state<number | null>(null);
   const sign = $derived(reading.units === 'us' ? '°F' : '°C');
 
   async function save(inF = reading.units === 'us') {
-    [wrong, said, asF] = ['', '', null];
+    [wrong, wrongDamp, said, asF] = ['', '', '', null];
     const degrees = readNumber(temp.replace(/\s*°?\s*[cf]$/i, ''));
     if (degrees === null) {
       wrong = `Enter the temperature as a number, such as ${reading.units === 'us' ? '68' : '20.5'}.`;
       return;
     }
-    const isF = inF || /f\s*$/i.test(temp);
     const damp = humidity.trim() === '' ? null : readNumber(humidity.replace(/\s*%$/, ''));
+    if (humidity.trim() !== '' && damp === null) {
+      wrongDamp = 'Enter the humidity as a number, such as 55, or leave it out.';
+      return;
+    }
+    const isF = inF || /f\s*$/i.test(temp);
     const sent = await sendReadings(placeId, 'hand', [
       { at: null, tempC: isF ? celsiusOf(degrees) : degrees, humidityPct: damp }
     ]);
@@ -60,6 +65,8 @@
     <TextInput
       labelText="Humidity (%), if you know it"
       bind:value={humidity}
+      invalid={wrongDamp !== ''}
+      invalidText={wrongDamp}
       inputmode="decimal"
       autocomplete="off"
     />

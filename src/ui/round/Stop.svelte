@@ -51,10 +51,14 @@
 </script>
 
 {#snippet feelRow()}
-  {#if stop.ask.feel}
-    <div class="row look" role="group" aria-label="How damp is {crop.name}?">
+  {#if followed.state.sownAt !== null}
+    <div
+      class="row look"
+      role="group"
+      aria-label={stop.ask.feel ? `How damp is ${crop.name}?` : `More of ${crop.name}`}
+    >
       {#if unsure}<strong class="small">Touch it first:</strong>{/if}
-      {#each ['dry', 'right', 'wet'] as const as moisture (moisture)}
+      {#each stop.ask.feel ? (['dry', 'right', 'wet'] as const) : [] as moisture (moisture)}
         <button
           class="chip quiet"
           onclick={() => journal.record(id, { type: 'felt', moisture }, say(`medium ${moisture}`))}

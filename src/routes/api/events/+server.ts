@@ -2,6 +2,9 @@ import { json } from '@sveltejs/kit';
 import { ValidationError } from 'yup';
 import { checkWeighIn } from '$core/harvest/yield.ts';
 import type { EventBody } from '$core/events/event.ts';
+import { wrongTrayWeight } from '$core/shelf/load.ts';
+import { follow } from '$core/sowing/follow.ts';
+import { readLog } from '$core/sowing/record.ts';
 import { sowingOf } from '$core/sowing/sowing.ts';
 import { DAY, MINUTE } from '$core/time/zone.ts';
 import { inHousehold } from '$server/db/connection.ts';
@@ -42,6 +45,10 @@ export const POST: RequestHandler = async ({ request, locals }) => {
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return bad(weighed.say);
       if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');
+    }
+    if (body.type === 'weighed') {
+      const wrong = wrongTrayWeight(follow(facts, record.setup, readLog(record)), body.grossG);
+      if (wrong) return bad(wrong);
     }
     const event = { id, at, by: session.memberId, taskKey: taskKey ?? null, body };
     await addEvents(tx, session.household.id, sowingId, [event], facts);

@@ -7,7 +7,7 @@ import { linesOf, sift } from '$server/air/take.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { check } from '$shared/schemas/check.ts';
-import { readingsSchema } from '$shared/schemas/readings.ts';
+import { MOST_READINGS, readingsSchema } from '$shared/schemas/readings.ts';
 import type { RequestHandler } from './$types';
 
 const unknown = () =>
@@ -54,6 +54,11 @@ export const POST: RequestHandler = async ({ request, url }) => {
     lines = readLineProtocol(text, precision as Precision, now);
   }
   if (lines.length === 0) return json({ message: 'There is no reading in what was sent.' }, { status: 422 });
+  if (lines.length > MOST_READINGS)
+    return json(
+      { message: `At most ${MOST_READINGS} readings in one go: send them in parts.` },
+      { status: 422 }
+    );
   const { taken, refused } = sift(lines, now);
   const added = await inHousehold(household.id, async (tx) => {
     if (refused.length > 0) await noteRefused(tx, deviceId, now, refused[0]!.say);
