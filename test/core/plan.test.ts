@@ -6,6 +6,7 @@ import { CROPS, cropOf, findCrop, readCropTable, searchCrops } from '../../src/c
 import { CROP_TABLE } from '../../src/core/crops/table.ts';
 import { READY_METHODS } from '../../src/core/methods/ready.ts';
 import { bandsOfPlan } from '../../src/core/picture/bands.ts';
+import { aimOf } from '../../src/core/plan/aim.ts';
 import { plan, READY_CHANCE, type PlanInput } from '../../src/core/plan/plan.ts';
 import { hypochlorite, peroxide } from '../../src/core/prepare/disinfect.ts';
 import { seedAmount } from '../../src/core/seed/amount.ts';
@@ -56,6 +57,18 @@ describe('a plan', () => {
     expect(planned.soak.sowAt).to.be.above(NOW + 8 * DAY);
     const aDayLater = planned.forecast.chance('windowOpen', by - DAY);
     expect(aDayLater).to.be.below(READY_CHANCE);
+  });
+
+  it('offers an earliest day that is then taken, whatever the hour it is asked at', () => {
+    for (let hour = 0; hour < 24; hour += 1) {
+      const now = NOW + hour * HOUR;
+      const near = (readyBy: string) =>
+        plan(input({ crop: cropOf('pea'), seedsPerCm2: 1.15, now, aim: aimOf(readyBy, rhythm())! }));
+      const { earliestAt } = near('2026-11-26');
+      const offered = rhythm().zone.date(earliestAt!).toString();
+      expect(near(offered).earliestAt, `asked ${hour} h on`).to.equal(null);
+      expect(near(offered).chance, `asked ${hour} h on`).to.be.at.least(READY_CHANCE);
+    }
   });
 
   it('says the earliest possible where the day is too near', () => {

@@ -213,6 +213,12 @@ describe('a protocol', () => {
     expect(steps.every(({ body }) => isBenchStep(body.kind))).to.equal(true);
   });
 
+  it('gives a mesh its first water in the reservoir under it', () => {
+    const { waterMl } = bodyOf(compiled({ crop: cropOf('radish'), medium: 'mesh' }).steps, 'damp');
+    // 1.5 cm of water, filled to nine tenths.
+    expect(waterMl).to.be.closeTo(450 * 1.5 * 0.9, 1e-9);
+  });
+
   it('tells how long its water lasts shut', () => {
     const left = (medium: MediumKind, key: string) =>
       bodyOf(compiled({ crop: cropOf(key), medium }).steps, 'mist').leftShare;

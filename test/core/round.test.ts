@@ -30,6 +30,7 @@ describe('what a round asks for', () => {
       seedG: 9.9,
       mediumMl: 1125,
       waterMl: 303.75,
+      reservoir: false,
       pressG: 4.5 * 450
     });
   });

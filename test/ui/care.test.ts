@@ -57,6 +57,10 @@ describe('the words of the daily care', () => {
       why: '22 % is left in it, and what stands over it lives from it alone.',
       done: 'Reservoir filled, 350 mL'
     });
+    const mesh = { kind: 'sow', seedG: 9.9, mediumMl: 90, waterMl: 608, reservoir: true, pressG: 0 } as const;
+    expect(task(mesh).why).to.equal(
+      'Fill the reservoir with 610 mL of water first, so that the mesh is just wet.'
+    );
     expect(task({ kind: 'turn' }).why).to.include('from one side');
     expect(task({ kind: 'air', drivers: ['damp-air'] }).why).to.include('The air here has been damp');
     expect(task({ kind: 'air', drivers: [] }).why).to.be.a('string');

@@ -114,7 +114,7 @@ describe('tasks in words', () => {
   const all: TaskBody[] = [
     { kind: 'soak', seedG: 90.6, waterMl: 566, jarMl: 815, until: NOW + 15 * HOUR },
     { kind: 'drain', since: NOW - 10 * HOUR, maxAt: NOW + 2 * HOUR, drainH: 0 },
-    { kind: 'sow', seedG: 9.92, mediumMl: 1125, waterMl: 304, pressG: 2025 },
+    { kind: 'sow', seedG: 9.92, mediumMl: 1125, waterMl: 304, reservoir: false, pressG: 2025 },
     { kind: 'uncover', to: 'blackout' },
     { kind: 'light', lamp: true },
     { kind: 'mist', waterMl: 9 },

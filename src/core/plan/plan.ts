@@ -44,7 +44,7 @@ export interface Plan {
   yieldG: readonly [number, number, number];
   /** Chance that the window is open at the moment aimed for; null without one. */
   chance: number | null;
-  /** Set where the moment aimed for is too near: when it can be had at the earliest. */
+  /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
   earliestAt: Millis | null;
   /** Set where this place is so cold or hot for the crop that it does not grow at all. */
   stalls: boolean;
@@ -79,7 +79,8 @@ export function plan(input: PlanInput): Plan {
   let expected = soon;
   let earliestAt: Millis | null = null;
   if (aim.kind === 'by' && !stalls) {
-    if (soon.chance('windowOpen', aim.at) < READY_CHANCE) earliestAt = readyAt(soon, first.sowAt);
+    if (soon.chance('windowOpen', aim.at) < READY_CHANCE)
+      earliestAt = lastRoundFrom(rhythm, readyAt(soon, first.sowAt));
     else {
       soak = lastInTime(input, forecastFrom, first, aim.at);
       expected = forecastFrom(soak.sowAt);
@@ -98,6 +99,13 @@ export function plan(input: PlanInput): Plan {
     earliestAt,
     stalls
   };
+}
+
+/** The first last round of a day from a moment on: what is ready at bedtime is for the day after. */
+function lastRoundFrom({ zone, roundsMin }: Rhythm, at: Millis): Millis {
+  const day = zone.date(at);
+  const tonight = zone.at(day, roundsMin.at(-1)!);
+  return tonight >= at ? tonight : zone.at(day.add({ days: 1 }), roundsMin.at(-1)!);
 }
 
 /** The first moment by which the window is open in eight of ten, to the hour, by halving. */

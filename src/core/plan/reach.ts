@@ -2,7 +2,7 @@ import type { Place } from '../clock/place.ts';
 import type { SowingEvent } from '../events/event.ts';
 import { follow, type Followed, type HouseholdFacts } from '../sowing/follow.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
-import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { DAY, type Millis } from '../time/zone.ts';
 
 /** How a tray that is under way can be steered towards a day. */
 export type Course =
@@ -30,7 +30,7 @@ export interface Outlook {
 export interface Reach {
   /** Best chance first; staying comes first among equals. */
   outlooks: Outlook[];
-  /** Where no course makes it likely: the nearest moment at which one does. */
+  /** Where no course makes it likely: the same hour of the nearest day on which one does. */
   nearest: { at: Millis; outlook: Outlook } | null;
 }
 
@@ -121,15 +121,15 @@ const rank = (course: Course): number => ['stay', 'move', 'hold'].indexOf(course
 const isCooler = (place: Place, than: Place): boolean =>
   place.dayC + place.nightC <= than.dayC + than.nightC - 2 * COOLER_C;
 
-/** The moment nearest to the day wanted at which some course makes it likely, by half days. */
+/** The same hour of the nearest day on which some course makes it likely. */
 function nearestOf(
   courses: readonly { course: Course; followed: Followed }[],
   staying: Followed,
   by: Millis,
   now: Millis
 ): Reach['nearest'] {
-  for (let step = 1; step <= SEARCH_D * 2; step += 1)
-    for (const at of [by - step * 12 * HOUR, by + step * 12 * HOUR]) {
+  for (let days = 1; days <= SEARCH_D; days += 1)
+    for (const at of [by - days * DAY, by + days * DAY]) {
       if (at < now) continue;
       const found = courses
         .map(({ course, followed }) => ({ course, followed, chance: cuttableAt(followed, at) }))

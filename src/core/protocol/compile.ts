@@ -9,7 +9,7 @@ import { RINSE_MIN } from '../prepare/rinse.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours, type SoakPlan } from '../soak/schedule.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
-import { capacityG, FULL_SHARE, lossGPerDay, mistMl } from '../water/bucket.ts';
+import { capacityG, FULL_SHARE, lossGPerDay, mistMl, reservoirG } from '../water/bucket.ts';
 import type { Forecast } from '../window/forecast.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
 
@@ -139,27 +139,29 @@ function solutionFor(product: 'hypochlorite' | 'peroxide', rule: Method['disinfe
 function sowing(input: ProtocolInput): Timed[] {
   const { method, path, areaCm2, mediumDepthCm, medium, seed, crop } = input;
   const seedG = seed.reduce((sum, line) => sum + line.seedG, 0);
-  const capacity = capacityG(areaCm2, mediumDepthCm, medium);
+  const held = capacityG(areaCm2, mediumDepthCm, medium);
+  // A mesh holds nothing: its first water goes into the reservoir under it.
+  const poured = (held + reservoirG(areaCm2, medium, null)) * FULL_SHARE;
   const damp: Timed = [
     {
       kind: 'damp',
-      waterMl: capacity * FULL_SHARE,
+      waterMl: poured,
       firstWater: method.firstWater,
-      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(capacity * FULL_SHARE)
+      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(poured)
     },
     WORK_MIN.damp
   ];
   const steps: Timed[] = [
     [{ kind: 'fill', mediumMl: areaCm2 * mediumDepthCm, depthCm: mediumDepthCm }, WORK_MIN.fill]
   ];
-  if (capacity > 0 && method.firstWater !== 'after-seed') steps.push(damp);
+  if (poured > 0 && method.firstWater !== 'after-seed') steps.push(damp);
   steps.push([{ kind: 'sow', seedG }, WORK_MIN.sow]);
   if (path.seedCover !== 'none')
     steps.push([
       { kind: 'cover', cover: path.seedCover, cm: path.seedCoverCm, volumeMl: areaCm2 * path.seedCoverCm },
       WORK_MIN.cover
     ]);
-  if (capacity > 0 && method.firstWater === 'after-seed') steps.push(damp);
+  if (poured > 0 && method.firstWater === 'after-seed') steps.push(damp);
   steps.push([
     {
       kind: 'mist',
@@ -167,7 +169,7 @@ function sowing(input: ProtocolInput): Timed[] {
       fine: crop.gelSeed,
       covered: path.cover !== 'none',
       then: path.mists,
-      leftShare: shareLeft(input, capacity)
+      leftShare: shareLeft(input, held)
     },
     WORK_MIN.mist
   ]);

@@ -96,6 +96,7 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
       seedG: setup.seedG,
       mediumMl,
       waterMl: sowingWaterG(of),
+      reservoir: setup.medium === 'mesh',
       pressG: path.pressGCm2 * areaCm2
     };
     return task('sow', body, of.soak.sowAt, at);

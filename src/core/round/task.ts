@@ -8,7 +8,15 @@ import type { Millis } from '../time/zone.ts';
 export type TaskBody =
   | { kind: 'soak'; seedG: number; waterMl: number; jarMl: number; until: Millis }
   | { kind: 'drain'; since: Millis; maxAt: Millis; drainH: number }
-  | { kind: 'sow'; seedG: number; mediumMl: number; waterMl: number; pressG: number }
+  | {
+      kind: 'sow';
+      seedG: number;
+      mediumMl: number;
+      waterMl: number;
+      /** Whether that water goes into a reservoir under a mesh. */
+      reservoir: boolean;
+      pressG: number;
+    }
   | { kind: 'uncover'; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }
   | { kind: 'mist'; waterMl: number }

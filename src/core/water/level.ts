@@ -1,6 +1,6 @@
 import type { Followed } from '../sowing/follow.ts';
 import type { Millis } from '../time/zone.ts';
-import { capacityG, FULL_SHARE } from './bucket.ts';
+import { FULL_SHARE } from './bucket.ts';
 import { WaterTrack } from './track.ts';
 
 /** Water in a sowing's medium and reservoir. */
@@ -15,10 +15,6 @@ export interface WaterLevel {
   /** What is left in the reservoir, 0 to 1; null for none. It empties first, and keeps the medium damp. */
   reservoirShare: number | null;
 }
-
-/** Capacity of all of a sowing's media, g. */
-export const sowingCapacityG = (sowing: Pick<Followed, 'areaCm2' | 'mediumDepthCm' | 'setup'>): number =>
-  capacityG(sowing.areaCm2, sowing.mediumDepthCm, sowing.setup.medium);
 
 /** Water that brings a dry medium, or the reservoir under a mesh, up to where seed is sown on it, g. */
 export const sowingWaterG = (followed: Followed): number => trackOf(followed).fullG * FULL_SHARE;

@@ -54,8 +54,6 @@ export class WaterTrack {
   readonly reservoirG: number;
   /** What went over the rim or stood at the bottom. */
   readonly excess: Excess[] = [];
-  /** A weighing has said what the tray weighs without water. */
-  weighed = false;
   /** Facts so far, each with what was believed just after it. */
   private readonly known: Belief[] = [];
 
@@ -94,7 +92,6 @@ export class WaterTrack {
           now = learn(now, seenAs(now, { mean: fact.grossG - base.g - grown, variance }));
         }
         if (fact.full || !base) base = { g: fact.grossG - now.g, variance: now.gg, plants };
-        this.weighed = true;
       }
       now = { ...now, g: Math.min(full, Math.max(0, now.g)) };
       this.known.push(now);

@@ -54,7 +54,7 @@
 <div class="scale">
   <TextInput
     labelText="On the scale, tray and all ({units === 'us' ? 'oz' : 'g'})"
-    helperText="Weighed once when it was just watered and has drained, it is weighed against that ever after."
+    helperText="Without what presses on it. Weighed once when it was just watered and has drained, it is weighed against that ever after."
     bind:value={typed}
     invalid={wrong !== ''}
     invalidText={wrong}

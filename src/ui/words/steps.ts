@@ -99,11 +99,13 @@ export function stepWords(
       return {
         amount: volume(body.waterMl, units),
         more: `${
-          {
-            'before-seed': 'Until it is damp as a wrung sponge.',
-            'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
-            'from-below': 'Stand it in the water until the top darkens, then let it drip.'
-          }[body.firstWater]
+          on.kind === 'mesh'
+            ? 'Into the reservoir, until the mesh is just wet.'
+            : {
+                'before-seed': 'Until it is damp as a wrung sponge.',
+                'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
+                'from-below': 'Stand it in the water until the top darkens, then let it drip.'
+              }[body.firstWater]
         }${body.peroxideMl > 0 ? ` With ${measured(body.peroxideMl, units)} of 3 % peroxide in it.` : ''}`
       };
     case 'sow':

@@ -73,7 +73,7 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
     case 'sow':
       return {
         title: `Sow ${seedMass(body.seedG, units)} on ${volume(body.mediumMl, units)} of medium`,
-        why: `Damp it with ${volume(body.waterMl, units)} of water first, like a wrung sponge.${body.pressG > 0 ? ` Then press with ${mass(body.pressG, units)}: ${bottles(body.pressG)}.` : ''}`,
+        why: `${body.reservoir ? `Fill the reservoir with ${volume(body.waterMl, units)} of water first, so that the mesh is just wet.` : `Damp it with ${volume(body.waterMl, units)} of water first, like a wrung sponge.`}${body.pressG > 0 ? ` Then press with ${mass(body.pressG, units)}: ${bottles(body.pressG)}.` : ''}`,
         done: 'Sown'
       };
     case 'uncover': {
