@@ -13,7 +13,7 @@ export function timeAxis(from: number, until: number, reading: Reading, inks: In
     if (at >= from) marks.push(at);
     day = day.add({ days: 1 });
   }
-  const every = Math.ceil(marks.length / 5);
+  const every = Math.ceil(marks.length / 4);
   const shown = marks.filter((_, index) => index % every === 0);
   return {
     type: 'value',
