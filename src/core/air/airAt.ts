@@ -12,13 +12,13 @@ export interface Air {
 
 /** The air at a place at a moment: as measured, else as it was of late, else as it usually is there. */
 export function airAt(place: Place, at: Millis): Air {
+  const { movingAir } = place;
   const measured = airOf(place)?.bin(binIndex(at));
+  // What is usual takes three days of readings to work out, and a round asks for hundreds of moments.
+  if (measured && measured.humidityPct !== null)
+    return { tempC: measured.tempC, humidityPct: measured.humidityPct, movingAir };
   const usual = usualAir(place);
-  return {
-    tempC: measured?.tempC ?? usual.tempC,
-    humidityPct: measured?.humidityPct ?? usual.humidityPct,
-    movingAir: place.movingAir
-  };
+  return { tempC: measured?.tempC ?? usual.tempC, humidityPct: usual.humidityPct, movingAir };
 }
 
 /**

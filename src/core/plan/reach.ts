@@ -77,7 +77,7 @@ export function reach(
     .map(({ course, followed }) => outlookOf(course, followed, staying, by))
     // Waiting elsewhere is worth the carrying only where it helps.
     .filter(({ course, chance }) => course.kind !== 'hold' || chance > stays + HELPS)
-    .sort((a, b) => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course));
+    .sort(likeliestFirst);
   const best = outlooks[0]!;
   return { outlooks, nearest: best.chance >= LIKELY ? null : nearestOf(courses, staying, by, now) };
 }
@@ -118,6 +118,12 @@ function outlookOf(course: Course, followed: Followed, staying: Followed, by: Mi
 
 const rank = (course: Course): number => ['stay', 'move', 'hold'].indexOf(course.kind);
 
+/** By chance, to the twentieth; among equals, what is least to carry. */
+const likeliestFirst = (
+  a: Pick<Outlook, 'course' | 'chance'>,
+  b: Pick<Outlook, 'course' | 'chance'>
+): number => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course);
+
 const isCooler = (place: Place, than: Place): boolean =>
   place.dayC + place.nightC <= than.dayC + than.nightC - 2 * COOLER_C;
 
@@ -133,7 +139,7 @@ function nearestOf(
       if (at < now) continue;
       const found = courses
         .map(({ course, followed }) => ({ course, followed, chance: cuttableAt(followed, at) }))
-        .sort((a, b) => Math.round((b.chance - a.chance) * 20) || rank(a.course) - rank(b.course))[0]!;
+        .sort(likeliestFirst)[0]!;
       if (found.chance >= LIKELY)
         return { at, outlook: outlookOf(found.course, found.followed, staying, at) };
     }

@@ -1,6 +1,7 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { householdOf, type Household, type HouseholdRow } from '../households/household.ts';
 import { db, type Tx } from '../db/connection.ts';
+import { tokenHash } from '../sessions/tokenHash.ts';
 
 /** Something that measures at a place and sends what it reads. */
 export interface Device {
@@ -11,8 +12,6 @@ export interface Device {
   /** The last reading that was not taken, and why; null for none. */
   refused: { at: number; say: string } | null;
 }
-
-const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 
 /** The devices of the transaction's household. */
 export async function listDevices(tx: Tx): Promise<Device[]> {
@@ -46,7 +45,7 @@ export async function addDevice(
 ): Promise<string> {
   const token = `brote_${randomBytes(24).toString('base64url')}`;
   await tx`insert into devices (household_id, id, name, place_id, token_hash)
-    values (${householdId}, ${id}, ${name}, ${placeId}, ${hashOf(token)})
+    values (${householdId}, ${id}, ${name}, ${placeId}, ${tokenHash(token)})
     on conflict (household_id, id) do update set token_hash = excluded.token_hash, retired_at = null`;
   return token;
 }
@@ -67,7 +66,7 @@ export async function openDevice(
 ): Promise<{ household: Household; deviceId: string; deviceName: string; placeId: string } | null> {
   const [row] = await db()<
     { household: HouseholdRow; device_id: string; device_name: string; place_id: string }[]
-  >`select to_json(household) as household, device_id, device_name, place_id from open_device(${hashOf(token)})`;
+  >`select to_json(household) as household, device_id, device_name, place_id from open_device(${tokenHash(token)})`;
   return row
     ? {
         household: householdOf(row.household),

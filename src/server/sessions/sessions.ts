@@ -1,4 +1,4 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { db, inHousehold } from '../db/connection.ts';
 import {
   householdOf,
@@ -8,6 +8,7 @@ import {
   type HouseholdRow
 } from '../households/household.ts';
 import { isPassphrase } from './passphrase.ts';
+import { tokenHash } from './tokenHash.ts';
 
 export const SESSION_COOKIE = 'brote_session';
 export const SESSION_DAYS = 60;
@@ -18,12 +19,10 @@ export interface Session {
   memberName: string;
 }
 
-const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
-
 /** The session of a token, or null where it is unknown or has run out. */
 export async function openSession(token: string): Promise<Session | null> {
   const rows = await db()<{ household: HouseholdRow; member_id: string; member_name: string }[]>`
-    select to_json(household) as household, member_id, member_name from open_session(${hashOf(token)})`;
+    select to_json(household) as household, member_id, member_name from open_session(${tokenHash(token)})`;
   const row = rows[0];
   return row
     ? { household: householdOf(row.household), memberId: row.member_id, memberName: row.member_name }
@@ -37,14 +36,14 @@ export async function startSession(householdId: string, memberName: string): Pro
     const memberId = await memberNamed(tx, householdId, randomUUID(), memberName);
     await tx`delete from sessions where expires_at < now()`;
     await tx`insert into sessions (household_id, token_hash, member_id, expires_at)
-      values (${householdId}, ${hashOf(token)}, ${memberId}, now() + make_interval(days => ${SESSION_DAYS}))`;
+      values (${householdId}, ${tokenHash(token)}, ${memberId}, now() + make_interval(days => ${SESSION_DAYS}))`;
   });
   return token;
 }
 
 /** Ends a session; ending it again is fine. */
 export async function endSession(householdId: string, token: string): Promise<void> {
-  await inHousehold(householdId, (tx) => tx`delete from sessions where token_hash = ${hashOf(token)}`);
+  await inHousehold(householdId, (tx) => tx`delete from sessions where token_hash = ${tokenHash(token)}`);
 }
 
 export type SignIn = { ok: true; token: string } | { ok: false; say: string };
