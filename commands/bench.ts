@@ -82,7 +82,7 @@ async function serverTimes(): Promise<void> {
   try {
     const database = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder, true);
     process.env.BROTE_APP_URL = database.appUrl;
-    const id = await seedDemo(Date.now());
+    const id = await seedDemo(Date.now(), database.ownerUrl);
     await fillToTwelve(id);
     const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
     const { url, server } = await serve('127.0.0.1', 0);

@@ -12,7 +12,7 @@ await runCommand(() =>
   upAndRunning({
     data: 'demo',
     fresh: true,
-    fill: async () => void (household = await seedDemo(Date.now())),
+    fill: async ({ ownerUrl }) => void (household = await seedDemo(Date.now(), ownerUrl)),
     serving: async (url) => playSensor(url, await kitchenToken(household)),
     greeting: (url) =>
       `The demo is ready: open ${url}\nIt begins afresh at every start; nothing in it is kept.`

@@ -13,7 +13,7 @@ await runCommand(async () => {
   const cluster = await startCluster(ensurePostgres(), folder, false);
   const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
   process.env.BROTE_APP_URL = database.appUrl;
-  await seedDemo(Date.now());
+  await seedDemo(Date.now(), database.ownerUrl);
   await closeDb();
   say('The demo’s data is ready. Ctrl-C stops both servers.');
   const vite = spawn(

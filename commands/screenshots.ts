@@ -21,10 +21,10 @@ await runCommand(async () => {
   mkdirSync(FOLDER, { recursive: true });
   const folder = dataFolder('test');
   const cluster = await startCluster(ensurePostgres(), folder, false);
-  const { appUrl } = await ensureDatabase(cluster.adminUrl, 'brote_pictures', folder, true);
+  const { appUrl, ownerUrl } = await ensureDatabase(cluster.adminUrl, 'brote_pictures', folder, true);
   process.env.BROTE_APP_URL = appUrl;
   process.env.BROTE_DEMO = '1';
-  const id = await seedDemo(MORNING);
+  const id = await seedDemo(MORNING, ownerUrl);
   await inHousehold(id, (tx) => moveClock(tx, MORNING - Date.now()));
   const { url } = await serve('127.0.0.1', 0);
   const browser = await chromium.launch({

@@ -7,6 +7,8 @@ declare global {
     }
     interface Error {
       message: string;
+      /** For programs: what kind of refusal it is. */
+      code?: string;
     }
   }
 }

@@ -1,36 +1,37 @@
 import { building } from '$app/environment';
-import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
+import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
+import { isForeign } from '$server/door/origin.ts';
+import { awayPage } from '$server/door/pages.ts';
+import { AWAY } from '$server/requests/session.ts';
+import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
-import { keepSession } from '$server/sessions/cookie.ts';
 
 const DEVICE_PATH = '/api/readings';
 const isDemo = (): boolean => process.env.BROTE_DEMO === '1';
 /** Open to anyone; a device shows a token of its own. */
 const OPEN_PATHS = ['/welcome', '/sign-in', '/api/sign-in', '/api/health', DEVICE_PATH];
 
-/**
- * Refuses a form that another site sent, as SvelteKit would by itself; but a device may send plain text, which
- * to a browser is a form as well.
- */
-function isForeignForm({ request, url }: Parameters<Handle>[0]['event']): boolean {
-  if (['GET', 'HEAD', 'OPTIONS'].includes(request.method) || url.pathname === DEVICE_PATH) return false;
-  const type = request.headers.get('content-type')?.split(';', 1)[0]?.trim().toLowerCase() ?? '';
-  const isForm = ['application/x-www-form-urlencoded', 'multipart/form-data', 'text/plain'].includes(type);
-  return isForm && request.headers.get('origin') !== url.origin;
-}
-
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
   if (building) return resolve(event);
-  if (isForeignForm(event)) return new Response('A form of another site is not taken.', { status: 403 });
-  const token = event.cookies.get(SESSION_COOKIE);
-  if (token) event.locals.session = await openSession(token);
-  if (!event.locals.session && isDemo() && event.request.method === 'GET') await enterDemo(event);
   const { pathname } = event.url;
+  if (pathname !== DEVICE_PATH && isForeign(event.request, event.url))
+    return new Response(
+      'This was sent from another site, and is not taken. Behind a proxy, have it pass on Host and X-Forwarded-Proto, or set ORIGIN.',
+      { status: 403, headers: { 'content-type': 'text/plain; charset=utf-8' } }
+    );
+  try {
+    await letIn(event);
+  } catch (error) {
+    if (!isPassing(error)) throw error;
+    console.error(`503: ${(error as Error).message}`);
+    return away(event);
+  }
   if (!event.locals.session && !OPEN_PATHS.includes(pathname)) {
     if (pathname.startsWith('/api/'))
       return Response.json(
-        { message: 'Sign in again to continue; what you entered is kept.' },
+        { message: 'Sign in again to continue; what you entered is kept.', code: 'signed-out' },
         { status: 401 }
       );
     redirect(
@@ -43,23 +44,48 @@ export const handle: Handle = async ({ event, resolve }) => {
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%brote.theme%', attribute)
   });
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
-  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  // What it preloads is named in the page as well; as a header it outgrows what a proxy holds.
+  response.headers.delete('link');
+  if (response.status === 503) response.headers.set('retry-after', String(RETRY_AFTER_S));
+  // What a household sees is not to be seen by whoever sits down here after it signed out.
+  if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-store');
   return response;
 };
 
+/** Opens the session of a request, or in the demo lets anyone in. */
+async function letIn(event: RequestEvent): Promise<void> {
+  const token = event.cookies.get(SESSION_COOKIE);
+  if (token) event.locals.session = await openSession(token);
+  if (token && event.locals.session?.renewed) {
+    keepSession(event, token);
+    const { known } = callerOf(event);
+    if (known) keepKnown(event, known);
+  }
+  if (!event.locals.session && isDemo() && event.request.method === 'GET') await enterDemo(event);
+}
+
 /** The demo lets anyone in as one of the flat's members. */
-async function enterDemo(event: Parameters<Handle>[0]['event']): Promise<void> {
+async function enterDemo(event: RequestEvent): Promise<void> {
   const household = await demoHousehold();
   if (!household) return;
-  const token = await startSession(household, 'Nela');
+  const token = await startSession(household, 'Nela', callerOf(event).agent);
   keepSession(event, token);
   event.locals.session = await openSession(token);
 }
 
+function away({ request, isDataRequest, url }: RequestEvent): Response {
+  const headers = { 'retry-after': String(RETRY_AFTER_S), 'cache-control': 'no-store' };
+  const wantsPage = !isDataRequest && !url.pathname.startsWith('/api/') && request.method === 'GET';
+  return wantsPage
+    ? new Response(awayPage(AWAY), {
+        status: 503,
+        headers: { ...headers, 'content-type': 'text/html; charset=utf-8' }
+      })
+    : Response.json({ message: AWAY, code: 'away' }, { status: 503, headers });
+}
+
 export const handleError: HandleServerError = ({ error, status, message }) => {
-  if (status === 404) return { message };
+  if (status < 500) return { message: status === 404 ? message : plainly(status, message) };
   console.error(error);
   const full = (error as { code?: string } | null)?.code === '53100';
   return {
@@ -68,3 +94,11 @@ export const handleError: HandleServerError = ({ error, status, message }) => {
       : 'Something went wrong here. Nothing you saved is lost; try again in a moment.'
   };
 };
+
+/** What SvelteKit refuses by itself, in words that say what to do. */
+function plainly(status: number, otherwise: string): string {
+  if (status === 405) return 'This address does not take that: go to its page and use what stands there.';
+  if (status === 413) return 'This is too much at once: send it in parts.';
+  if (status === 415) return 'This address takes a form: open its page and send it from there.';
+  return otherwise;
+}

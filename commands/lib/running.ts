@@ -1,55 +1,88 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { linkSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { markOf, stillRuns, type ProcessMark } from './process.ts';
 import { Plain } from './say.ts';
 
-interface Running {
-  pid: number;
+interface Running extends ProcessMark {
   url: string;
 }
 
-function isAlive(pid: number): boolean {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return (error as { code?: string }).code === 'EPERM';
-  }
-}
+/** How long another start is waited for until it says where it runs, ms. */
+const WAIT_MS = 90_000;
 
 /**
- * Claims a data folder for this process. A claim left behind by one that was killed does not count.
+ * Claims a data folder for this process. A claim left behind by one that is gone does not count, whatever process
+ * has its number now; one that is still starting is waited for.
  * @returns what to call once the address is known, and at the end
  * @throws Plain where another start holds it, saying where that one runs
  */
-export function claim(folder: string): { announce(url: string): void; release(): void } {
+export async function claim(folder: string): Promise<{ announce(url: string): void; release(): void }> {
   const file = join(folder, 'running.json');
-  const write = (url: string, flag: string) =>
-    writeFileSync(file, JSON.stringify({ pid: process.pid, url } satisfies Running), { flag });
-  if (existsSync(file)) {
+  const beside = `${file}.${process.pid}`;
+  const mark = markOf();
+  if (!mark) throw new Plain('This system does not say which processes run: Brote needs Linux with /proc.');
+  const write = (url: string) => writeFileSync(beside, JSON.stringify({ ...mark, url } satisfies Running));
+  for (const until = Date.now() + WAIT_MS; ;) {
+    write('');
+    if (takes(beside, file)) break;
     const held = readRunning(file);
-    if (held && held.pid !== process.pid && isAlive(held.pid))
+    if (!held || !stillRuns(held)) {
+      // Taken aside under a name of our own, so that of two who see it one takes it away.
+      const aside = `${beside}.stale`;
+      if (moves(file, aside)) rmSync(aside, { force: true });
+      continue;
+    }
+    if (held.url !== '') {
+      rmSync(beside, { force: true });
       throw new Plain(
-        held.url
-          ? `Brote is running already, at ${held.url} (process ${held.pid}). Open that address, or stop it first with: kill ${held.pid}`
-          : `Brote is being started already by process ${held.pid}. Wait for it, or stop it first with: kill ${held.pid}`
+        `Brote is running already, at ${held.url} (process ${held.pid}). Open that address, or stop it first with: kill ${held.pid}`
       );
-    rmSync(file, { force: true });
+    }
+    if (Date.now() > until) {
+      rmSync(beside, { force: true });
+      throw new Plain(
+        `Brote is being started by process ${held.pid} and has not come up yet. Wait for it, or stop it first with: kill ${held.pid}`
+      );
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
   }
+  rmSync(beside, { force: true });
+  return {
+    announce: (url) => {
+      write(url);
+      renameSync(beside, file);
+    },
+    release: () => rmSync(file, { force: true })
+  };
+}
+
+/** Puts a file there whole, where there is none. */
+function takes(from: string, to: string): boolean {
   try {
-    write('', 'wx');
+    linkSync(from, to);
+    return true;
   } catch (error) {
-    if ((error as { code?: string }).code === 'EEXIST')
-      throw new Plain(
-        'Brote is being started by another process right now. Wait a moment and open its address.'
-      );
+    if ((error as { code?: string }).code === 'EEXIST') return false;
     throw error;
   }
-  return { announce: (url) => write(url, 'w'), release: () => rmSync(file, { force: true }) };
+}
+
+function moves(from: string, to: string): boolean {
+  try {
+    renameSync(from, to);
+    return true;
+  } catch (error) {
+    if ((error as { code?: string }).code === 'ENOENT') return false;
+    throw error;
+  }
 }
 
 function readRunning(file: string): Running | null {
   try {
-    return JSON.parse(readFileSync(file, 'utf8')) as Running;
+    const { pid, startedAt, boot, url } = JSON.parse(readFileSync(file, 'utf8')) as Partial<Running>;
+    return typeof pid === 'number' && typeof startedAt === 'string' && typeof boot === 'string'
+      ? { pid, startedAt, boot, url: url ?? '' }
+      : null;
   } catch {
     return null;
   }

@@ -1,4 +1,3 @@
-import type { Server } from 'node:http';
 import { closeDb } from '../../src/server/db/connection.ts';
 import { ensureBuild } from './build.ts';
 import { startCluster, type Cluster } from './cluster.ts';
@@ -7,7 +6,8 @@ import { ensureDatabase, operatorsDatabase, type Database } from './database.ts'
 import { ensurePostgres } from './packages.ts';
 import { claim } from './running.ts';
 import { say } from './say.ts';
-import { serve, webAddress } from './web.ts';
+import { WebServer, watchOver } from './supervise.ts';
+import { webAddress } from './web.ts';
 
 interface Options {
   data: DataName;
@@ -20,16 +20,21 @@ interface Options {
   greeting: (url: string) => string;
 }
 
-/** Brings everything up, says where, and takes it down again on Ctrl-C. */
+/**
+ * Brings everything up, says where, keeps it up, and takes it down again on Ctrl-C. The web server and the private
+ * database are processes of their own; whichever ends is started again.
+ */
 export async function upAndRunning({ data, fill, fresh, serving, greeting }: Options): Promise<void> {
   const { host, port } = webAddress();
   const folder = dataFolder(data);
-  const claimed = claim(folder);
   let cluster: Cluster | null = null;
-  let server: Server | null = null;
+  let web: WebServer | null = null;
+  let unwatch = () => {};
+  let release = () => {};
   const down = () => {
+    unwatch();
     cluster?.stop();
-    claimed.release();
+    release();
   };
   // From the first moment on: Ctrl-C while it still starts takes down what was started so far.
   let stopping = false;
@@ -37,27 +42,32 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     if (stopping) return;
     stopping = true;
     say('\nStopping ...');
-    server?.close();
-    server?.closeAllConnections();
-    void closeDb().finally(() => {
+    unwatch();
+    void Promise.allSettled([web?.end(), closeDb()]).finally(() => {
       down();
       process.exit(0);
     });
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
   try {
+    const claimed = await claim(folder);
+    release = claimed.release;
     ensureBuild();
     const database = await openDatabase();
     process.env.BROTE_APP_URL = database.appUrl;
     if (fill) await fill(database);
-    const served = await serve(host, port);
-    server = served.server;
+    await closeDb();
+    const served = await WebServer.start(host, port);
+    web = served.web;
+    if (cluster) unwatch = watchOver(cluster, moved);
     claimed.announce(served.url);
     await serving?.(served.url);
+    await closeDb();
     say(`\n${greeting(served.url)}\nCtrl-C stops it.`);
   } catch (error) {
     // What Ctrl-C broke off is no failure.
     if (stopping) return;
+    await web?.end();
     down();
     throw error;
   }
@@ -67,5 +77,13 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     if (given && data === 'home') return operatorsDatabase(given, folder);
     cluster = await startCluster(ensurePostgres(), folder, data === 'home');
     return ensureDatabase(cluster.adminUrl, 'brote', folder, fresh);
+  }
+
+  /** The database came back on another port: the web server is told by being started anew. */
+  function moved(): void {
+    const address = new URL(process.env.BROTE_APP_URL ?? '');
+    address.port = new URL(cluster?.adminUrl ?? address).port;
+    process.env.BROTE_APP_URL = address.href;
+    web?.renew();
   }
 }

@@ -1,9 +1,19 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { MOST_BYTES } from '../../src/server/requests/body.ts';
+import { atTheDoor } from './door.ts';
 import { Plain } from './say.ts';
 
 const DEFAULT_PORT = 4180;
+/** Whoever takes longer to say what they want is hung up on: slow lines hold nothing up for the others. */
+const LIMITS = {
+  headersTimeout: 15_000,
+  requestTimeout: 60_000,
+  keepAliveTimeout: 20_000,
+  connectionsCheckingInterval: 2000,
+  maxHeaderSize: 16_384
+};
 
 /** Where the web server listens: `HOST` and `PORT`, by default loopback alone. */
 export function webAddress(): { host: string; port: number } {
@@ -19,12 +29,12 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
   // SvelteKit tells a form of its own from a foreign one by the origin, which over plain HTTP it must be told.
   process.env.PROTOCOL_HEADER ||= 'x-forwarded-proto';
   process.env.HOST_HEADER ||= 'host';
+  process.env.BODY_SIZE_LIMIT ||= String(MOST_BYTES);
   const { handler } = (await import(pathToFileURL(join(process.cwd(), 'build/handler.js')).href)) as {
     handler: RequestListener;
   };
-  const server = createServer((request, response) => {
-    request.headers['x-forwarded-proto'] ??= 'http';
-    handler(request, response);
+  const server = createServer(LIMITS, (request, response) => {
+    if (atTheDoor(request, response)) handler(request, response);
   });
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: { code?: string }) => {

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { airAt, usualAir, usualWarmthRate } from '../../src/core/air/airAt.ts';
-import { readReadingsCsv, readTime } from '../../src/core/air/csv.ts';
+import { readReadingsCsv } from '../../src/core/air/csv.ts';
+import { readTime } from '../../src/core/air/readTime.ts';
 import { readLineProtocol } from '../../src/core/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../src/core/air/reading.ts';
 import { airOf, AirSeries, BIN_MS, binIndex, binned, packAir, unpackAir } from '../../src/core/air/series.ts';

@@ -61,7 +61,7 @@ function compiled({ crop, method = PRESS, medium = method.medium, tempC = 21, no
   const seed = [{ cropKey: crop.key, name: crop.name, seedG: planned.seed.seedG, lotId: null, crop }];
   return {
     planned,
-    steps: protocolOfPlan(planned, { crop, method, medium, containerDepthCm: 5, place, seed })
+    steps: protocolOfPlan(planned, { crop, method, medium, containerDepthCm: 5, containers: 1, place, seed })
   };
 }
 const kinds = (steps: readonly Step[]): StepKind[] => steps.map(({ body }) => body.kind);
@@ -174,7 +174,11 @@ describe('a protocol', () => {
     expect(bodyOf(steps, 'soak').jar.waterMl).to.be.closeTo((weigh.seedG / 0.8) * 5, 0.1);
     expect(bodyOf(steps, 'fill').mediumMl).to.equal(450 * 2.5);
     expect(bodyOf(steps, 'damp').waterMl).to.be.closeTo(450 * 2.5 * 0.3 * 0.9, 1e-6);
-    expect(bodyOf(steps, 'press')).to.deep.equal({ kind: 'press', cover: 'weight', pressG: 450 * 7 });
+    expect(bodyOf(steps, 'press')).to.deep.equal({
+      kind: 'press',
+      cover: 'weight',
+      pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 }
+    });
     expect(bodyOf(compiled({ crop: cropOf('nasturtium') }).steps, 'cover').volumeMl).to.be.closeTo(360, 1e-9);
   });
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { figure, length, mass, volume } from '../../src/core/units/format.ts';
-import { parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
+import { askComma, parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
 
 const value = (text: string, kind: 'mass' | 'length' | 'volume', unit: string): number => {
   const parsed = parseQuantity(text, kind, unit);
@@ -21,9 +21,33 @@ describe('typed quantities', () => {
     expect(value('2½ oz', 'mass', 'g')).to.be.closeTo(70.87, 0.01);
   });
 
-  it('takes a comma before three digits for a decimal, unless a point follows', () => {
-    expect(readNumber('1,250')).to.equal(1.25);
+  it('asks where a comma can be both, and reads it where it cannot', () => {
+    const asked = parseQuantity('1,200 g', 'mass', 'g');
+    expect(asked.ok ? '' : asked.say).to.equal('“1,200” can be 1200 or 1.2: write the one you mean.');
+    expect(readNumber('1,250')).to.equal(null);
+    expect(readNumber('1,250', 'decimal')).to.equal(1.25);
+    expect([askComma('12,500 g'), askComma('1,25'), askComma('0,250'), askComma('1,250.5')]).to.deep.equal([
+      '“12,500” can be 12500 or 12.5: write the one you mean.',
+      '',
+      '',
+      ''
+    ]);
     expect(readNumber('1,250.5')).to.equal(1250.5);
+    expect(readNumber('1,250,000')).to.equal(1_250_000);
+    expect(readNumber('0,250')).to.equal(0.25);
+    expect(readNumber('12,5')).to.equal(12.5);
+  });
+
+  it('takes no quantity under nothing, but a number of a scale that has one', () => {
+    for (const kind of ['mass', 'length', 'volume', 'density'] as const) {
+      const parsed = parseQuantity(
+        '-3',
+        kind,
+        { mass: 'g', length: 'cm', volume: 'ml', density: '/cm²' }[kind]
+      );
+      expect(parsed.ok ? '' : parsed.say, kind).to.include('less than nothing');
+    }
+    expect(readNumber('-3')).to.equal(-3);
   });
 
   it('says what to do about what it cannot read', () => {

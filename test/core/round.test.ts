@@ -31,7 +31,7 @@ describe('what a round asks for', () => {
       mediumMl: 1125,
       waterMl: 303.75,
       reservoir: false,
-      pressG: 4.5 * 450
+      pressing: { eachG: 4.5 * 450, leastG: 3 * 450, mostG: 6 * 450, containers: 1 }
     });
   });
 

@@ -10,7 +10,7 @@ import {
   openDevice,
   retireDevice
 } from '../../src/server/air/devices.ts';
-import { db, inHousehold } from '../../src/server/db/connection.ts';
+import { inHousehold, outside } from '../../src/server/db/connection.ts';
 import { keepPlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
 import type { Place } from '../../src/core/clock/place.ts';
 import { freshDatabase } from '../support/database.ts';
@@ -116,7 +116,7 @@ describe('what is measured', function () {
     );
     expect(again).not.to.equal(token);
     expect((await openDevice(again))!.deviceId).to.equal(id);
-    expect(await db()`select 1 from devices`).to.have.length(0);
+    expect(await outside((sql) => sql`select 1 from devices`)).to.have.length(0);
   });
 });
 

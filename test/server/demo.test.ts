@@ -31,7 +31,7 @@ for (const start of [
     let rhythm: ReturnType<typeof rhythmOf>;
     before(async () => {
       database = await freshDatabase();
-      const id = await seedDemo(now);
+      const id = await seedDemo(now, database.ownerUrl);
       const session = await openSession(await startSession(id, 'Nela'));
       rhythm = rhythmOf(session!.household);
       await inHousehold(id, async (tx) => {

@@ -14,8 +14,8 @@ const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/
 /** The demo's clock in tests, whatever the hour they run at: a winter morning, 10:40 in its household. */
 const MORNING = Date.parse('2027-01-12T09:40Z');
 
-async function seedAt(now: number): Promise<void> {
-  const id = await seedDemo(now);
+async function seedAt(now: number, ownerUrl: string): Promise<void> {
+  const id = await seedDemo(now, ownerUrl);
   await inHousehold(id, (tx) => moveClock(tx, now - Date.now()));
 }
 
@@ -35,7 +35,8 @@ export const DESK = { viewport: { width: 1280, height: 800 } };
 export async function setStage(demo: boolean): Promise<Stage> {
   const database = await freshDatabase();
   process.env.BROTE_DEMO = demo ? '1' : '';
-  if (demo) await seedAt(MORNING);
+  process.env.BROTE_OPEN = '1';
+  if (demo) await seedAt(MORNING, database.ownerUrl);
   const { url, server } = await serve('127.0.0.1', 0);
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -162,10 +162,14 @@ describe('steps in words', () => {
         own: { ...own, parts: [...own.parts] }
       })
     ).to.equal('1 L of balcony mix | 2.5 cm deep; 750 mL coir + 250 mL perlite');
-    expect(words({ kind: 'press', cover: 'weight', pressG: 3150 })).to.equal(
-      '3.15 kg | 3 filled 1 L bottles on a board'
-    );
-    expect(words({ kind: 'press', cover: 'lid', pressG: 0 })).to.equal('A lid | ');
+    expect(
+      words({
+        kind: 'press',
+        cover: 'weight',
+        pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 }
+      })
+    ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
+    expect(words({ kind: 'press', cover: 'lid', pressing: null })).to.equal('A lid | ');
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
       '135 mL of vermiculite | 3 mm thick, damped first'
     );

@@ -57,7 +57,14 @@ describe('the words of the daily care', () => {
       why: '22 % is left in it, and what stands over it lives from it alone.',
       done: 'Reservoir filled, 350 mL'
     });
-    const mesh = { kind: 'sow', seedG: 9.9, mediumMl: 90, waterMl: 608, reservoir: true, pressG: 0 } as const;
+    const mesh = {
+      kind: 'sow',
+      seedG: 9.9,
+      mediumMl: 90,
+      waterMl: 608,
+      reservoir: true,
+      pressing: null
+    } as const;
     expect(task(mesh).why).to.equal(
       'Fill the reservoir with 610 mL of water first, so that the mesh is just wet.'
     );

@@ -111,7 +111,7 @@ describe('what may be sent', () => {
     expect(wrong({ germinationPct: 0 }).germinationPct).to.include('another lot');
     expect(wrong({ seedG: 0 }).seedG).to.include('more than 0');
     expect(wrong({ medium: 'cotton' }).medium).to.include('Choose a medium');
-    expect(wrong({ readyBy: 'Saturday' }).readyBy).to.include('Give a date');
+    expect(wrong({ readyBy: 'Saturday' }).readyBy).to.include('This is not a date');
     expect(wrong({ id: 'mine' }).id).to.include('reload');
     const place = {
       id: randomUUID(),
@@ -127,7 +127,12 @@ describe('what may be sent', () => {
   });
 
   it('an event of a kind there is, with what that kind needs', () => {
-    const event = { id: randomUUID(), sowingId: randomUUID(), at: 5, body: { type: 'lit' } };
+    const event = {
+      id: randomUUID(),
+      sowingId: randomUUID(),
+      at: Date.parse('2026-11-23T07:00Z'),
+      body: { type: 'lit' }
+    };
     expect(check(eventSchema, event).ok).to.equal(true);
     expect(check(eventSchema, { ...event, body: { type: 'eaten' } }).ok).to.equal(false);
     expect(check(eventSchema, { ...event, id: 7 }).ok).to.equal(false);

@@ -12,8 +12,9 @@ import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
 import { cropFacts, cropSpan } from '../../src/ui/words/cropWords.ts';
 import { edibleNote } from '../../src/ui/words/edibleNote.ts';
+import { pressingWords } from '../../src/ui/words/pressing.ts';
 import { pictureWords } from '../../src/ui/words/pictureWords.ts';
-import { bottles, cueWords, eventWords, LOSS_WORDS, taskWords } from '../../src/ui/words/tasks.ts';
+import { cueWords, eventWords, LOSS_WORDS, taskWords } from '../../src/ui/words/tasks.ts';
 import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/ui/words/time.ts';
 import { windowWords } from '../../src/ui/words/window.ts';
 import { at } from '../support/rhythm.ts';
@@ -114,7 +115,14 @@ describe('tasks in words', () => {
   const all: TaskBody[] = [
     { kind: 'soak', seedG: 90.6, waterMl: 566, jarMl: 815, until: NOW + 15 * HOUR },
     { kind: 'drain', since: NOW - 10 * HOUR, maxAt: NOW + 2 * HOUR, drainH: 0 },
-    { kind: 'sow', seedG: 9.92, mediumMl: 1125, waterMl: 304, reservoir: false, pressG: 2025 },
+    {
+      kind: 'sow',
+      seedG: 9.92,
+      mediumMl: 1125,
+      waterMl: 304,
+      reservoir: false,
+      pressing: { eachG: 2025, leastG: 1350, mostG: 2700, containers: 1 }
+    },
     { kind: 'uncover', to: 'blackout' },
     { kind: 'light', lamp: true },
     { kind: 'mist', waterMl: 9 },
@@ -170,13 +178,17 @@ describe('tasks in words', () => {
     expect(tickOf(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
   });
 
-  it('put weights into things a kitchen has', () => {
-    expect([300, 1000, 2025, 3150].map(bottles)).to.deep.equal([
-      'a filled half-litre bottle or less',
-      'a filled 1 L bottle',
-      '2 filled 1 L bottles',
-      '3 filled 1 L bottles'
-    ]);
+  it('put weights into things a kitchen has, or into water to weigh', () => {
+    const on = (eachG: number, leastG: number, mostG: number, containers = 1) =>
+      Object.values(pressingWords({ eachG, leastG, mostG, containers }, 'metric')).join(': ');
+    expect(on(1050, 700, 1400)).to.equal('1.05 kg: a filled 1 L bottle on a board; never over 1.4 kg');
+    expect(on(56, 0, 112)).to.equal(
+      '56 g: a flat dish on a light board, with water until both weigh 56 g; never over 112 g'
+    );
+    expect(on(2025, 1350, 2700, 3)).to.match(/^2\.02 kg each: .*never over 2\.7 kg each$/);
+    expect(
+      Object.values(pressingWords({ eachG: 56, leastG: 0, mostG: 112, containers: 1 }, 'us')).join()
+    ).to.include('oz');
   });
 
   it('name what lies on the seed as the method has it', () => {

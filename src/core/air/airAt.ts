@@ -17,15 +17,33 @@ export function airAt(place: Place, at: Millis): Air {
   // What is usual takes three days of readings to work out, and a round asks for hundreds of moments.
   if (measured && measured.humidityPct !== null)
     return { tempC: measured.tempC, humidityPct: measured.humidityPct, movingAir };
-  const usual = usualAir(place);
-  return { tempC: measured?.tempC ?? usual.tempC, humidityPct: usual.humidityPct, movingAir };
+  const expected = usualAir(place);
+  return { tempC: measured?.tempC ?? expected.tempC, humidityPct: expected.humidityPct, movingAir };
 }
 
 /**
  * What is expected where nothing is measured: the mean of the last three days of readings where there are
  * enough of them, else what the household said. A sensor knows the kitchen better than a guess of it.
  */
-export function usualAir(place: Place): { tempC: number; humidityPct: number; measured: boolean } {
+export function usualAir(place: Place): UsualAir {
+  // A place that is being described changes under the hand; one with readings is as it was read.
+  if (!place.air) return workedOut(place);
+  let known = usual.get(place);
+  if (!known) usual.set(place, (known = workedOut(place)));
+  return known;
+}
+
+/** The usual air of a place, and whether that was measured. */
+export interface UsualAir {
+  tempC: number;
+  humidityPct: number;
+  measured: boolean;
+}
+
+/** Three days of readings are gone through once a place, not once a tray. */
+const usual = new WeakMap<Place, UsualAir>();
+
+function workedOut(place: Place): UsualAir {
   const recent = airOf(place)?.recent();
   if (!recent) return { tempC: meanTempC(place), humidityPct: place.humidityPct, measured: false };
   const damp = recent.flatMap(({ humidityPct }) => (humidityPct === null ? [] : [humidityPct]));

@@ -31,7 +31,8 @@ export const CROP_FIGURES: Partial<
   yieldMidGM2: [1, 40_000, 'Usual yield', 'g/m²'],
   yieldHighGM2: [1, 40_000, 'High yield', 'g/m²'],
   keepsMinD: [0, 60, 'Keeps at least', 'days'],
-  keepsMaxD: [0, 90, 'Keeps at most', 'days']
+  keepsMaxD: [0, 90, 'Keeps at most', 'days'],
+  keepAtC: [0, 20, 'Keeps at', '°C']
 };
 
 /** Figures that must not fall, in order. */

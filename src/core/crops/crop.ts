@@ -42,9 +42,17 @@ export interface Crop {
   droughtRisk: Level;
   keepsMinD: number;
   keepsMaxD: number;
+  /** The warmest that it keeps well at; where the cold blackens leaves, also the coldest. */
+  keepAtC: number;
   regrows: boolean;
   note: string;
 }
+
+/** Figures that a crop kept from before they were asked for goes by. */
+const USUAL = { keepAtC: 5 } satisfies Partial<Crop>;
+
+/** A crop as it was kept, with the usual figure for what it has none of. */
+export const completedCrop = (kept: Crop): Crop => ({ ...USUAL, ...kept });
 
 /** Whether the crop's seed wants a soak at all; where it only may have one, `soakMinH` is 0. */
 export const isSoaked = (crop: Crop): boolean => crop.soakBestH > 0;

@@ -73,6 +73,7 @@ export function readCropTable(csv: string): Crop[] {
       droughtRisk: oneOf('drought_risk', 'low', 'medium', 'high'),
       keepsMinD: figure('keeps_min_d'),
       keepsMaxD: figure('keeps_max_d'),
+      keepAtC: figure('keep_at_c'),
       regrows: oneOf('regrows', 'yes', 'no') === 'yes',
       note: text('note')
     };

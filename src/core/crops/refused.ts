@@ -1,61 +1,144 @@
-/** Plants whose seedlings are not food. Matched on whole words of any name a person gives them. */
-const REFUSED: readonly { words: readonly string[]; why: string }[] = [
+import type { Crop } from './crop.ts';
+import { CROPS } from './library.ts';
+
+/** Why a plant's seedlings are no food. */
+interface Refusal {
+  why: string;
+  /**
+   * Names, botanical and common, in English, Spanish, French, German, Italian and Portuguese: small letters, no
+   * accents, blanks or hyphens. Plurals in s, es, n and en are understood; others stand here.
+   */
+  names: string;
+}
+
+const REFUSED: readonly Refusal[] = [
   {
-    words: [
-      'tomato',
-      'potato',
-      'pepper',
-      'chilli',
-      'chili',
-      'aubergine',
-      'eggplant',
-      'nightshade',
-      'solanum',
-      'capsicum',
-      'solanaceae',
-      'tobacco',
-      'tomatillo',
-      'physalis'
-    ],
-    why: 'Nightshades are poisonous as seedlings: their leaves and stems hold alkaloids, whatever the ripe fruit is like.'
+    why: 'Nightshades are poisonous as seedlings: their leaves and stems hold alkaloids, whatever the ripe fruit is like.',
+    names: `tomato tomate jitomate pomodoro pomodori tomatillo lycopersicon lycopersicum solanum solanaceae solanacea
+      potato patata papa pommedeterre pommesdeterre kartoffel batata batatainglesa erdapfel
+      pepper bellpepper pimiento pimento pimentao pimentoes poivron piment paprika peperone peperoni peperoncino
+      peperoncini pimentamalagueta chili chilli chile chilies chillies capsicum ajipicante guindilla
+      aubergine eggplant eggfruit berenjena melanzana melanzane beringela berinjela eierfrucht
+      nightshade deadlynightshade nachtschatten hierbamora morella belladonna belladona atropa tollkirsche
+      goji gojiberry wolfberry lycium bocksdorn physalis groundcherry capegooseberry uchuva andenbeere
+      tobacco tabac tabak tabaco tabacco nicotiana datura jimsonweed thornapple stechapfel estramonio stramonio
+      brugmansia angelstrumpet engelstrompete mandrake mandragora alraune henbane hyoscyamus bilsenkraut petunia petunie`
   },
   {
-    words: ['rhubarb', 'rheum'],
-    why: 'Rhubarb leaves are poisonous at any age: they hold much oxalic acid.'
+    why: 'Rhubarb leaves are poisonous at any age: they hold much oxalic acid.',
+    names: 'rhubarb rheum ruibarbo rhubarbe rhabarber rabarbaro'
   },
   {
-    words: ['sweetpea', 'lathyrus'],
-    why: 'Ornamental sweet pea is poisonous. Garden pea is another plant: choose “Pea shoots” from the library.'
+    why: 'Ornamental sweet pea is poisonous. Garden pea is another plant: choose “Pea shoots” from the library.',
+    names: `sweetpea lathyrus lathyrusodoratus guisantedeolor guisanteoloroso poisdesenteur duftwicke gartenwicke
+      platterbse viciasativa viciavillosa viciaervilia pisellodolce piselloodoroso pisellodorato ervilhadecheiro grasspea vetch wicke`
   },
   {
-    words: ['lupin', 'lupine', 'lupinus'],
-    why: 'Lupin seedlings hold bitter, poisonous alkaloids; lupin is a strong allergen as well.'
+    why: 'Lupin seedlings hold bitter, poisonous alkaloids; lupin is a strong allergen as well.',
+    names: 'lupin lupine lupinus lupino lupini altramuz altramuces tremoco tremocos'
   },
-  { words: ['castor', 'ricinus'], why: 'Castor bean is deadly poisonous in small amounts.' },
   {
-    words: ['kidney', 'phaseolus'],
-    why: 'Raw kidney beans and their sprouts hold a poison that only thorough boiling destroys.'
+    why: 'Castor bean is deadly poisonous in small amounts.',
+    names: `castor castorbean castoroil castoroilplant ricinus ricinuscommunis ricino ricin rizinus wunderbaum mamona
+      mamoneira higuerilla`
+  },
+  {
+    why: 'Raw kidney beans and their kin, sprouts as well, hold a poison that only thorough boiling destroys.',
+    names: `kidney kidneybean kidneybohne phaseolus phaseolusvulgaris haricot haricotvert haricotblanc haricotrouge
+      borlotti borlottibean navy navybean blackbean blackturtlebean lima limabean limabohne butterbean runnerbean
+      scarletrunner frenchbean greenbean stringbean pinto pintobean cannellini cannellinibean greatnorthern
+      judia alubia frijol frijole habichuela poroto caraota feijao feijoes feijoeiro fagiolo fagioli
+      bohne gartenbohne buschbohne stangenbohne feuerbohne prunkbohne mondbohne wachtelbohne fisole`
+  },
+  {
+    why: 'This plant is poisonous from its first leaf, in small amounts.',
+    names: `oleander adelfa laurierrose laurelrosa oleandro loendro nerium digitalis foxglove fingerhut dedalera
+      digitale dedaleira monkshood wolfsbane aconite aconitum eisenhut aconito hemlock conium schierling cicuta cigue
+      yew taxus eibe tejo tasso teixo lilyofthevalley convallaria maiglockchen muguet mughetto larkspur delphinium
+      rittersporn espuela morningglory prunkwinde laburnum goldregen autumncrocus colchicum herbstzeitlose colquico
+      cassava manioc mandioca maniok yuca sorghum sorgo mohrenhirse sudangrass spurge euphorbia wolfsmilch`
+  },
+  {
+    why: 'Plants for show are bred, and their seed is treated, for looking at: none of their seedlings is taken for food.',
+    names:
+      'ornamental ornamentale ornamentali ornamentales ornamentais ornementale ornemental zierpflanze zier decorative'
   }
 ];
 
-/** Words that make a harmless plant of one that is refused: peppercress is no pepper. */
-const HARMLESS = [/\bpepper ?cress\b/g, /\bpepper ?grass\b/g];
+/** Harmless plants whose names hold one that is refused: pepper-cress is no pepper. */
+const NAMESAKES = new Set(
+  `peppercress peppergrass peppermint pepperwort gardenpea potatoleafbasil potatoleaf sweetpotato batatadoce
+  patatadolce patatedouce boniato haricotmungo haricotsmungo judiamungo judiasmungo frijolmungo frijolesmungo
+  feijaomungo fagiolomungo fagiolimungo fagiolimung fagiolomung habichuelamungo porotomungo mungobohne judiaazuki
+  haricotazuki haricotadzuki feijaoazuki fagioliazuki fagioloazuki frijolazuki blackmustard limabasil limebasil
+  tomatobasil kidneyvetch feijaomungoverde sweetpeppermint`.split(/\s+/)
+);
+
+const BY_NAME = new Map(REFUSED.flatMap(({ why, names }) => names.split(/\s+/).map((name) => [name, why])));
+/** Words of the longest name: lily of the valley. */
+const MOST_WORDS = 4;
+
+/** The words of a name without case, accents, hyphens or what else stands between them. */
+const wordsOf = (name: string): string[] =>
+  name
+    .replace(/ß/g, 'ss')
+    .replace(/[œŒ]/g, 'oe')
+    .replace(/[æÆ]/g, 'ae')
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter(Boolean);
+
+/** A word, and what it would be of one; a German word that begins so is a plant for show. */
+const singulars = (word: string): string[] => [
+  word,
+  ...(/^zier[a-z]{4,}/.test(word) ? ['zier'] : []),
+  ...['s', 'es', 'n', 'en'].flatMap((ending) =>
+    word.endsWith(ending) ? [word.slice(0, -ending.length)] : []
+  )
+];
+
+/** Each word's own stretch of the name and those with its neighbours, the longest first. */
+function* stretches(words: readonly string[]): Generator<{ from: number; length: number; joined: string }> {
+  for (let length = Math.min(MOST_WORDS, words.length); length >= 1; length -= 1)
+    for (let from = 0; from + length <= words.length; from += 1)
+      yield { from, length, joined: words.slice(from, from + length).join('') };
+}
 
 /**
  * Why a plant may not be grown to be eaten young, or null where nothing speaks against it (safety). It
- * knows the common cases; it cannot know every plant.
+ * knows the common cases; it cannot know every plant: see {@link isKnownFood}.
  * @param names whatever it is called: common, botanical, family
  */
 export function refusedWhy(...names: string[]): string | null {
-  let text = names
-    .join(' ')
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/sweet[ -]peas?\b/g, 'sweetpea');
-  for (const harmless of HARMLESS) text = text.replace(harmless, '');
-  const words = new Set(
-    text.split(/[^a-z]+/).flatMap((word) => [word, word.replace(/e?s$/, ''), word.replace(/s$/, '')])
-  );
-  return REFUSED.find((entry) => entry.words.some((word) => words.has(word)))?.why ?? null;
+  for (const name of names) {
+    const words = wordsOf(name);
+    // What belongs to a harmless name says nothing by itself.
+    const harmless = new Set<number>();
+    for (const { from, length, joined } of stretches(words))
+      if (singulars(joined).some((one) => NAMESAKES.has(one)))
+        for (let at = from; at < from + length; at += 1) harmless.add(at);
+    for (const { from, length, joined } of stretches(words)) {
+      if (Array.from({ length }, (_, at) => from + at).some((at) => harmless.has(at))) continue;
+      const why = singulars(joined)
+        .map((one) => BY_NAME.get(one))
+        .find(Boolean);
+      if (why) return why;
+    }
+  }
+  return null;
+}
+
+const GENERA = new Set(CROPS.map(({ botanicalName }) => wordsOf(botanicalName)[0]));
+const NAMES = new Set(CROPS.flatMap(({ name }) => wordsOf(name).filter((word) => word.length > 2)));
+
+/**
+ * Whether the library has a plant of this genus, or by this name: then its seedlings are known to be eaten. Of
+ * any other the person has to know it, and say so.
+ */
+export function isKnownFood({ name, botanicalName }: Pick<Crop, 'name' | 'botanicalName'>): boolean {
+  const genus = wordsOf(botanicalName)[0];
+  if (genus !== undefined) return GENERA.has(genus);
+  return wordsOf(name).some((word) => singulars(word).some((one) => NAMES.has(one)));
 }

@@ -45,6 +45,3 @@ export function mediumDepthCm(medium: MediumKind, containerDepthCm: number): num
 
 /** Medium to fill an area to a depth, in mL. */
 export const mediumVolumeMl = (areaCm2: number, depthCm: number): number => areaCm2 * depthCm;
-
-/** A filled one-litre bottle, the weight every kitchen has, in g. */
-export const BOTTLE_G = 1030;

@@ -111,6 +111,8 @@ export function blend(portions: readonly Portion[]): Crop {
     ),
     keepsMinD: lowest((crop) => crop.keepsMinD),
     keepsMaxD: lowest((crop) => crop.keepsMaxD),
+    // The cold blackens one of them, so all keep where it does not.
+    keepAtC: highest((crop) => crop.keepAtC),
     regrows: crops.every(({ regrows }) => regrows),
     note: ''
   };

@@ -8,6 +8,38 @@ export interface Solution {
 /** Past these the core refuses to compute (safety: strength outside the chosen rule). */
 export const HARD_BOUNDS = { hypochloritePpm: 20_000, peroxidePercent: 10 } as const;
 
+/** Under these a solution does next to nothing to what clings to seed (model, section 7). */
+export const WEAK_BOUNDS = { hypochloritePpm: 200, peroxidePercent: 1 } as const;
+
+export type Disinfectant = 'hypochlorite' | 'peroxide';
+
+/** What is said of them. */
+export const WEAK_SAY: Record<Disinfectant, string> = {
+  hypochlorite: `Hypochlorite under ${WEAK_BOUNDS.hypochloritePpm} ppm does next to nothing to seed: it looks disinfected and is not.`,
+  peroxide: `Peroxide under ${WEAK_BOUNDS.peroxidePercent} % does next to nothing to seed: it looks disinfected and is not.`
+};
+
+/** Whether a strength does next to nothing: told, not refused. */
+export const isWeak = (product: Disinfectant, target: number): boolean =>
+  target > 0 &&
+  target < (product === 'hypochlorite' ? WEAK_BOUNDS.hypochloritePpm : WEAK_BOUNDS.peroxidePercent);
+
+/** What is wrong with a rule, and with which of its figures; null where it can be mixed. */
+export function checkRule(
+  product: Disinfectant,
+  { target, productPct }: { target: number; productPct: number }
+): { field: 'target' | 'productPct'; say: string } | null {
+  try {
+    (product === 'hypochlorite' ? hypochlorite : peroxide)(100, target, productPct);
+    return null;
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    const tooStrong =
+      target > (product === 'hypochlorite' ? HARD_BOUNDS.hypochloritePpm : HARD_BOUNDS.peroxidePercent);
+    return { field: tooStrong ? 'target' : 'productPct', say: error.message };
+  }
+}
+
 /** Usual litres of solution to a kg of seed. */
 export const USUAL_RATIO_L_KG = 5;
 

@@ -4,6 +4,7 @@ import { isSoaked, type Crop } from '../crops/crop.ts';
 import type { MediumKind } from '../medium/medium.ts';
 import type { Method } from '../methods/method.ts';
 import type { Path } from '../methods/path.ts';
+import { pressingOf } from '../methods/pressing.ts';
 import { hypochlorite, peroxide, weakPeroxideMl } from '../prepare/disinfect.ts';
 import { RINSE_MIN } from '../prepare/rinse.ts';
 import { jarFor } from '../soak/jar.ts';
@@ -20,7 +21,9 @@ export interface ProtocolInput {
   path: Path;
   medium: MediumKind;
   mediumDepthCm: number;
+  /** Of all its containers together. */
   areaCm2: number;
+  containers: number;
   place: Place;
   seed: readonly Omit<SeedLine, 'intoWaterAfterH'>[];
   /** Crops of the seed lines, in the same order. */
@@ -174,7 +177,10 @@ function sowing(input: ProtocolInput): Timed[] {
     WORK_MIN.mist
   ]);
   if (path.cover !== 'none')
-    steps.push([{ kind: 'press', cover: path.cover, pressG: path.pressGCm2 * areaCm2 }, WORK_MIN.press]);
+    steps.push([
+      { kind: 'press', cover: path.cover, pressing: pressingOf(crop, path, areaCm2, input.containers) },
+      WORK_MIN.press
+    ]);
   return steps;
 }
 
@@ -223,7 +229,12 @@ function growingSteps({ crop, method, path, place, areaCm2, forecast, soak }: Pr
   const days = method.washing === 'washed' ? WASHED_COST_D : 0;
   moments.push([
     close,
-    { kind: 'keep', minD: Math.max(1, crop.keepsMinD - days), maxD: Math.max(1, crop.keepsMaxD - days) }
+    {
+      kind: 'keep',
+      minD: Math.max(1, crop.keepsMinD - days),
+      maxD: Math.max(1, crop.keepsMaxD - days),
+      keepAtC: crop.keepAtC
+    }
   ]);
   moments.push([close, { kind: 'clean', compost: true }]);
   const earliest = soak.sowAt;

@@ -14,6 +14,7 @@ export function protocolOfPlan(
     method: Method;
     medium: MediumKind;
     containerDepthCm: number;
+    containers: number;
     place: Place;
     seed: readonly (Omit<SeedLine, 'intoWaterAfterH'> & { crop: Crop })[];
   }
@@ -25,6 +26,7 @@ export function protocolOfPlan(
     medium: of.medium,
     mediumDepthCm: mediumDepthCm(of.medium, of.containerDepthCm),
     areaCm2: plan.seed.areaCm2,
+    containers: of.containers,
     place: of.place,
     seed: of.seed.map(({ cropKey, name, seedG, lotId }) => ({ cropKey, name, seedG, lotId })),
     seedCrops: of.seed.map(({ crop }) => crop),

@@ -16,6 +16,7 @@ export function protocolOf(followed: Followed, own: OwnCrops = new Map()): Step[
     medium: setup.medium,
     mediumDepthCm,
     areaCm2,
+    containers: setup.count,
     place,
     seed: parts.map(({ cropKey, crop: part, seedG, lotId }) => ({ cropKey, name: part.name, seedG, lotId })),
     seedCrops: parts.map((part) => part.crop),

@@ -1,4 +1,5 @@
 import type { Method } from '../methods/method.ts';
+import type { Pressing } from '../methods/pressing.ts';
 import type { Path } from '../methods/path.ts';
 import type { Solution } from '../prepare/disinfect.ts';
 import type { DisinfectRule } from '../prepare/rule.ts';
@@ -68,7 +69,8 @@ export type StepBody =
   | { kind: 'cover'; cover: Exclude<Path['seedCover'], 'none'>; cm: number; volumeMl: number }
   /** `leftShare` is what is left of the water when the cover comes off, if nothing is added. */
   | { kind: 'mist'; waterMl: number; fine: boolean; covered: boolean; then: Path['mists']; leftShare: number }
-  | { kind: 'press'; cover: Exclude<Path['cover'], 'none'>; pressG: number }
+  /** `pressing` is null where nothing but a lid or a tray lies on it. */
+  | { kind: 'press'; cover: Exclude<Path['cover'], 'none'>; pressing: Pressing | null }
   | { kind: 'uncover'; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }
   | { kind: 'feed'; strength: number; reservoir: boolean }
@@ -76,7 +78,7 @@ export type StepBody =
   | { kind: 'dry' }
   | { kind: 'cut'; tool: Method['cutting']; taking: Method['taking']; expectedG: number }
   | { kind: 'wash'; washing: Method['washing'] }
-  | { kind: 'keep'; minD: number; maxD: number }
+  | { kind: 'keep'; minD: number; maxD: number; keepAtC: number }
   | { kind: 'clean'; compost: boolean };
 
 /** One step of a protocol with when it is expected to be done. */

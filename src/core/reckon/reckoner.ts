@@ -42,6 +42,8 @@ export interface Reckoner {
   asides(values: Readonly<Record<string, number>>, context: ReckonContext): Aside[];
   /** Why these values must not be used, or an empty string. */
   refuse(values: Readonly<Record<string, number>>): string;
+  /** What is to be said of these values though they are worked out, or an empty string. */
+  warn?(values: Readonly<Record<string, number>>): string;
 }
 
 export interface Reckoned {
@@ -49,6 +51,8 @@ export interface Reckoned {
   values: Record<string, number>;
   free: string;
   asides: Aside[];
+  /** What is to be said of it besides, or an empty string. */
+  warning: string;
   /** What is wrong, by quantity; under the empty key what is wrong with the whole. */
   wrong: Record<string, string>;
 }
@@ -86,6 +90,7 @@ export function reckon(
     values,
     free,
     wrong,
-    asides: Number.isFinite(values[free]) ? reckoner.asides(values, context) : []
+    asides: Number.isFinite(values[free]) ? reckoner.asides(values, context) : [],
+    warning: Number.isFinite(values[free]) ? (reckoner.warn?.(values) ?? '') : ''
   };
 }

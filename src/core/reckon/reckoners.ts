@@ -1,5 +1,5 @@
 import { COIR_SWELL_L_KG, COIR_WATER_L_KG } from '../medium/coir.ts';
-import { hypochlorite, peroxide, USUAL_RATIO_L_KG } from '../prepare/disinfect.ts';
+import { hypochlorite, isWeak, peroxide, WEAK_SAY, USUAL_RATIO_L_KG } from '../prepare/disinfect.ts';
 import { STARTING_RULES } from '../prepare/rule.ts';
 import { bulkDensityGMl } from '../seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../soak/jar.ts';
@@ -143,7 +143,8 @@ const disinfect = (product: 'hypochlorite' | 'peroxide'): Reckoner => {
         if (error instanceof RangeError) return error.message;
         throw error;
       }
-    }
+    },
+    warn: ({ target }) => (isWeak(product, target!) ? WEAK_SAY[product] : '')
   };
 };
 

@@ -1,4 +1,5 @@
 import { isSoaked } from '../crops/crop.ts';
+import { pressingOf } from '../methods/pressing.ts';
 import { mediumVolumeMl } from '../medium/medium.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours } from '../soak/schedule.ts';
@@ -97,7 +98,7 @@ function stageTasks(followed: Followed, round: Round, now: Millis): Task[] {
       mediumMl,
       waterMl: sowingWaterG(of),
       reservoir: setup.medium === 'mesh',
-      pressG: path.pressGCm2 * areaCm2
+      pressing: pressingOf(of.crop, path, areaCm2, setup.count)
     };
     return task('sow', body, of.soak.sowAt, at);
   }

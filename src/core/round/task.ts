@@ -1,4 +1,5 @@
 import type { Cue } from '../events/event.ts';
+import type { Pressing } from '../methods/pressing.ts';
 import type { Method } from '../methods/method.ts';
 import type { MouldDriver, MouldRisk } from '../looks/mould.ts';
 import type { Contradiction } from '../sowing/fold.ts';
@@ -15,7 +16,8 @@ export type TaskBody =
       waterMl: number;
       /** Whether that water goes into a reservoir under a mesh. */
       reservoir: boolean;
-      pressG: number;
+      /** Null where nothing presses. */
+      pressing: Pressing | null;
     }
   | { kind: 'uncover'; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }

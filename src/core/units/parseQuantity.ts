@@ -53,8 +53,15 @@ export function parseQuantity(text: string, kind: UnitKind, unit: string): Parse
   const unread: Parsed = { ok: false, say: `Write a number with its unit, such as ${example}.` };
   const match = /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*(\/(?:cm|in)[²2]|[a-z" ]*?)\.?\s*$/i.exec(text);
   if (!match) return unread;
+  const asked = askComma(match[1]!);
+  if (asked) return { ok: false, say: asked };
   const value = readNumber(match[1]!);
   if (value === null) return unread;
+  if (value < 0)
+    return {
+      ok: false,
+      say: `No quantity is less than nothing: write it without the minus, such as ${example}.`
+    };
   const factor = unitFactor(kind, match[2] || unit);
   if (factor === undefined)
     return {
@@ -64,8 +71,22 @@ export function parseQuantity(text: string, kind: UnitKind, unit: string): Parse
   return { ok: true, value: value * factor };
 }
 
-/** Reads a plain, comma-decimal, fractional or mixed number; null where it is none. */
-export function readNumber(text: string): number | null {
+/** `1,200`: a thousand and two hundred to some, one and a fifth to others. */
+const EITHER = /^[-+]?[1-9]\d{0,2},\d{3}$/;
+
+/** What is asked where the comma of a number can be both; an empty string where it cannot. */
+export function askComma(text: string): string {
+  const typed = /[-+]?[\d.,]+/.exec(text.trim())?.[0] ?? '';
+  if (!EITHER.test(typed)) return '';
+  const decimal = String(Number(typed.replace(',', '.')));
+  return `“${typed}” can be ${typed.replace(',', '')} or ${decimal}: write the one you mean.`;
+}
+
+/**
+ * Reads a plain, comma-decimal, fractional or mixed number; null where it is none.
+ * @param comma what a comma before three digits is: asked about, and so no number yet, or known to be a decimal one
+ */
+export function readNumber(text: string, comma: 'ask' | 'decimal' = 'ask'): number | null {
   let sum = 0;
   const parts = text
     .replace(/([½¼¾⅓⅔⅛])/g, ' $1 ')
@@ -75,7 +96,8 @@ export function readNumber(text: string): number | null {
   for (const [index, part] of parts.entries()) {
     const fraction = /^(\d+)\/(\d+)$/.exec(part);
     const decimal = /^[-+]?(\d+([.,]\d*)?|[.,]\d+)$/.test(part);
-    const thousands = /^\d{1,3}(,\d{3})+(\.\d+)?$/.test(part) && part.includes('.');
+    const thousands = /^[-+]?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(part) && /[,.].*[,.]/.test(part);
+    if (comma === 'ask' && EITHER.test(part)) return null;
     if (FRACTIONS[part] !== undefined) sum += FRACTIONS[part];
     else if (fraction) sum += Number(fraction[1]) / Number(fraction[2]);
     else if (thousands) sum += Number(part.replaceAll(',', ''));

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { invalidateAll } from '$app/navigation';
+  import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
   import SignInAgain from '$ui/shell/SignInAgain.svelte';
   import TimeBar from '$ui/shell/TimeBar.svelte';
@@ -59,6 +60,7 @@
     <TimeBar now={data.now} reading={data.household} />
   {/if}
   <TimerBar reading={data.household} />
+  <FormSay />
   {@render children()}
 </Shell>
 <UndoBar />

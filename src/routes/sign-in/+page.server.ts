@@ -1,27 +1,34 @@
-import { fail, redirect } from '@sveltejs/kit';
-import { keepSession } from '$server/sessions/cookie.ts';
-import { anyHousehold, signIn } from '$server/sessions/sessions.ts';
+import { redirect } from '@sveltejs/kit';
+import { ownPath } from '$server/door/origin.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
+import { mayBegin } from '$server/sessions/welcome.ts';
+import { anyHousehold } from '$server/sessions/sessions.ts';
+import { signIn } from '$server/sessions/signIn.ts';
 import { check } from '$shared/schemas/check.ts';
 import { signInSchema } from '$shared/schemas/household.ts';
-import type { Actions, PageServerLoad } from './$types';
-
-/** Only to an address of this application. */
-const safe = (to: string | null): string => (to && /^\/(?!\/|\\)/.test(to) ? to : '/round');
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  if (locals.session) redirect(303, safe(url.searchParams.get('to')));
-  if (!(await anyHousehold())) redirect(303, '/welcome');
+  if (locals.session) redirect(303, ownPath(url.searchParams.get('to'), url));
+  if (!(await available(anyHousehold))) redirect(303, '/welcome');
+  return { open: await available(mayBegin) };
 };
 
 export const actions: Actions = {
-  default: async (event) => {
-    const sent = Object.fromEntries(await event.request.formData()) as Record<string, string>;
-    const kept = { name: sent.name ?? '', memberName: sent.memberName ?? '' };
-    const checked = check(signInSchema, sent);
-    if (!checked.ok) return fail(422, { ...kept, errors: checked.errors, say: null });
-    const result = await signIn(checked.value.name, checked.value.passphrase, checked.value.memberName);
-    if (!result.ok) return fail(403, { ...kept, errors: {} as Record<string, string>, say: result.say });
+  default: form(async (event: RequestEvent, { passphrase, ...kept }) => {
+    const checked = check(signInSchema, { ...kept, passphrase });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const result = await signIn(
+      checked.value.name,
+      checked.value.passphrase,
+      checked.value.memberName,
+      callerOf(event)
+    );
+    if (!result.ok) return notTaken(result.kind === 'wait' ? 429 : 403, kept, {}, result.say);
     keepSession(event, result.token);
-    redirect(303, safe(event.url.searchParams.get('to')));
-  }
+    keepKnown(event, result.known);
+    redirect(303, ownPath(event.url.searchParams.get('to'), event.url));
+  })
 };

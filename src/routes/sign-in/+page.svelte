@@ -1,28 +1,28 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import Front from '$ui/shell/Front.svelte';
-  import type { ActionData } from './$types';
+  import type { ActionData, PageData } from './$types';
 
-  let { form }: { form: ActionData } = $props();
-  const wrong = (field: string): string => form?.errors?.[field] ?? '';
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { wrong, kept } = formAnswers(() => form);
 </script>
 
 <Front title="Sign in" lead="With your household’s name and passphrase.">
   <form method="POST" class="stack" use:enhance novalidate>
-    {#if form?.say}<p class="alarm" role="alert">{form.say}</p>{/if}
     <Field
       name="name"
       label="Household"
-      value={form?.name ?? ''}
+      value={kept('name')}
       error={wrong('name')}
       autocomplete="organization"
     />
     <Field
       name="memberName"
       label="Your name"
-      value={form?.memberName ?? ''}
+      value={kept('memberName')}
       error={wrong('memberName')}
       autocomplete="given-name"
     />
@@ -35,14 +35,5 @@
     />
     <Button type="submit">Sign in</Button>
   </form>
-  <p class="small"><a href="/welcome">Begin a new household</a></p>
+  {#if data.open}<p class="small"><a href="/welcome">Begin a new household</a></p>{/if}
 </Front>
-
-<style>
-  .alarm {
-    color: var(--alarm);
-    background: var(--alarm-soft);
-    padding: 0.75rem 1rem;
-    border-radius: 8px;
-  }
-</style>

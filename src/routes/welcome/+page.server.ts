@@ -1,30 +1,43 @@
 import { randomUUID } from 'node:crypto';
-import { fail, redirect } from '@sveltejs/kit';
+import { redirect } from '@sveltejs/kit';
 import { DEFAULT_METHOD } from '$core/methods/ready.ts';
 import { inHousehold } from '$server/db/connection.ts';
-import { addHousehold } from '$server/households/household.ts';
+import { addHousehold, isNameTaken } from '$server/households/household.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';
-import { keepSession } from '$server/sessions/cookie.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { startSession } from '$server/sessions/sessions.ts';
+import { signIn, waitForNewHousehold } from '$server/sessions/signIn.ts';
+import { mayBegin, mayBeginNow } from '$server/sessions/welcome.ts';
 import { check } from '$shared/schemas/check.ts';
 import { newHouseholdSchema } from '$shared/schemas/household.ts';
-import type { Actions, PageServerLoad } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-export const load: PageServerLoad = () => ({ zones: Intl.supportedValuesOf('timeZone') });
+export const load: PageServerLoad = async () => ({
+  open: await available(mayBegin),
+  zones: Intl.supportedValuesOf('timeZone')
+});
+
+const CLOSED =
+  'This Brote belongs to a household already, and takes no other. Sign in to it; or whoever runs it starts it with BROTE_OPEN=1 to let more in.';
 
 export const actions: Actions = {
-  default: async (event) => {
-    const sent = Object.fromEntries(await event.request.formData()) as Record<string, string>;
-    const { passphrase: _hidden, ...kept } = sent;
-    const checked = check(newHouseholdSchema, sent);
-    if (!checked.ok) return fail(422, { kept, errors: checked.errors });
+  default: form(async (event: RequestEvent, { passphrase: typed, ...kept }) => {
+    if (!(await available(mayBegin))) return notTaken(403, kept, {}, CLOSED);
+    const checked = check(newHouseholdSchema, { ...kept, passphrase: typed });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const caller = callerOf(event);
+    const wait = await available(() => waitForNewHousehold(caller.address));
+    if (wait > 0)
+      return notTaken(429, kept, {}, `Many households were begun from here. Try again in ${wait} seconds.`);
     const { name, zone, units, memberName, passphrase } = checked.value;
     const id = randomUUID();
     const passphraseHash = await hashPassphrase(passphrase);
     try {
-      await inHousehold(id, (tx) =>
-        addHousehold(tx, {
+      const begun = await inHousehold(id, async (tx) => {
+        if (!(await mayBeginNow(tx))) return false;
+        await addHousehold(tx, {
           id,
           name,
           zone,
@@ -35,18 +48,20 @@ export const actions: Actions = {
           sleepMin: 1350,
           roundsMin: [450, 1230],
           methodKey: DEFAULT_METHOD.key
-        })
-      );
+        });
+        return true;
+      });
+      if (!begun) return notTaken(403, kept, {}, CLOSED);
     } catch (error) {
-      if ((error as { code?: string }).code !== '23505') throw error;
-      return fail(409, {
-        kept,
-        errors: {
-          name: 'A household of this name is here already: sign in to it, or choose another name.'
-        } as Record<string, string>
+      if (!isNameTaken(error)) throw error;
+      return notTaken(409, kept, {
+        name: 'A household of this name is here already: sign in to it, or choose another name.'
       });
     }
-    keepSession(event, await startSession(id, memberName));
+    const result = await signIn(name, passphrase, memberName, caller);
+    if (!result.ok) redirect(303, '/sign-in');
+    keepSession(event, result.token);
+    keepKnown(event, result.known);
     redirect(303, '/sow');
-  }
+  })
 };

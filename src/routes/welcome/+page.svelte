@@ -19,51 +19,60 @@
   });
 </script>
 
-<Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
-  <form method="POST" class="stack" use:enhance novalidate>
-    <Field
-      name="name"
-      label="Household"
-      helper="Whatever you call your home"
-      value={kept('name')}
-      error={wrong('name')}
-    />
-    <Field
-      name="memberName"
-      label="Your name"
-      helper="So that others see who did what"
-      value={kept('memberName')}
-      error={wrong('memberName')}
-    />
-    <Select
-      name="zone"
-      labelText="Time zone"
-      bind:selected={zone}
-      invalid={wrong('zone') !== ''}
-      invalidText={wrong('zone')}
-    >
-      <SelectItem value="" text="Choose where you live" />
-      {#each data.zones as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
-    </Select>
-    <Select
-      name="units"
-      labelText="Units"
-      bind:selected={units}
-      invalid={wrong('units') !== ''}
-      invalidText={wrong('units')}
-    >
-      <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
-      <SelectItem value="us" text="US: oz, cups, in, °F" />
-    </Select>
-    <Field
-      type="password"
-      name="passphrase"
-      label="Passphrase"
-      helper="At least 8 characters; everyone in the household uses it"
-      error={wrong('passphrase')}
-      autocomplete="new-password"
-    />
-    <Button type="submit">Begin the first sowing</Button>
-  </form>
-  <p class="small"><a href="/sign-in">Sign in to a household that is here already</a></p>
-</Front>
+{#if !data.open}
+  <Front
+    title="This Brote has its household"
+    lead="It was set up for one home, and takes no other. Whoever runs it can let more in by starting it with BROTE_OPEN=1."
+  >
+    <p><a href="/sign-in">Sign in to the household that is here</a></p>
+  </Front>
+{:else}
+  <Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
+    <form method="POST" class="stack" use:enhance novalidate>
+      <Field
+        name="name"
+        label="Household"
+        helper="Whatever you call your home"
+        value={kept('name')}
+        error={wrong('name')}
+      />
+      <Field
+        name="memberName"
+        label="Your name"
+        helper="So that others see who did what"
+        value={kept('memberName')}
+        error={wrong('memberName')}
+      />
+      <Select
+        name="zone"
+        labelText="Time zone"
+        bind:selected={zone}
+        invalid={wrong('zone') !== ''}
+        invalidText={wrong('zone')}
+      >
+        <SelectItem value="" text="Choose where you live" />
+        {#each data.zones as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
+      </Select>
+      <Select
+        name="units"
+        labelText="Units"
+        bind:selected={units}
+        invalid={wrong('units') !== ''}
+        invalidText={wrong('units')}
+      >
+        <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
+        <SelectItem value="us" text="US: oz, cups, in, °F" />
+      </Select>
+      <Field
+        type="password"
+        name="passphrase"
+        label="Passphrase"
+        helper="At least 8 characters; everyone in the household uses it"
+        error={wrong('passphrase')}
+        autocomplete="new-password"
+      />
+      <Button type="submit">Begin the first sowing</Button>
+    </form>
+    <p class="small"><a href="/sign-in">Sign in to a household that is here already</a></p>
+  </Front>
+{/if}

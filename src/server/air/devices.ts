@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { householdOf, type Household, type HouseholdRow } from '../households/household.ts';
-import { db, type Tx } from '../db/connection.ts';
+import { outside, type Tx } from '../db/connection.ts';
 import { tokenHash } from '../sessions/tokenHash.ts';
 
 /** Something that measures at a place and sends what it reads. */
@@ -35,7 +35,7 @@ export async function listDevices(tx: Tx): Promise<Device[]> {
 }
 
 /**
- * Adds a device, or gives one that is known a new token; the old one is then worth nothing.
+ * Adds a device, or gives one that is known a new token, name and place; the old token is then worth nothing.
  * @returns the token, which is kept nowhere
  */
 export async function addDevice(
@@ -46,7 +46,8 @@ export async function addDevice(
   const token = `brote_${randomBytes(24).toString('base64url')}`;
   await tx`insert into devices (household_id, id, name, place_id, token_hash)
     values (${householdId}, ${id}, ${name}, ${placeId}, ${tokenHash(token)})
-    on conflict (household_id, id) do update set token_hash = excluded.token_hash, retired_at = null`;
+    on conflict (household_id, id) do update set token_hash = excluded.token_hash, name = excluded.name,
+      place_id = excluded.place_id, retired_at = null, refused_at = null, refused = null`;
   return token;
 }
 
@@ -64,9 +65,10 @@ export async function noteRefused(tx: Tx, id: string, at: number, say: string): 
 export async function openDevice(
   token: string
 ): Promise<{ household: Household; deviceId: string; deviceName: string; placeId: string } | null> {
-  const [row] = await db()<
-    { household: HouseholdRow; device_id: string; device_name: string; place_id: string }[]
-  >`select to_json(household) as household, device_id, device_name, place_id from open_device(${tokenHash(token)})`;
+  const [row] = await outside(
+    (sql) => sql<{ household: HouseholdRow; device_id: string; device_name: string; place_id: string }[]>`
+      select household, device_id, device_name, place_id from open_device(${tokenHash(token)})`
+  );
   return row
     ? {
         household: householdOf(row.household),

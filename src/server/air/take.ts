@@ -1,4 +1,4 @@
-import { readTime } from '../../core/air/csv.ts';
+import { readTime } from '../../core/air/readTime.ts';
 import type { ReadLine } from '../../core/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../core/air/reading.ts';
 import type { Zone } from '../../core/time/zone.ts';

@@ -1,4 +1,4 @@
-import type { Crop } from '../../core/crops/crop.ts';
+import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** A crop the household added, or a library crop with its own figures. */
@@ -12,7 +12,10 @@ export interface OwnCrop {
 export async function listOwnCrops(tx: Tx, { retired = false } = {}): Promise<OwnCrop[]> {
   const rows = await tx<{ figures: Crop; based_on: string }[]>`select figures, based_on from own_crops
     where ${retired} or retired_at is null order by key`;
-  return rows.map(({ figures, based_on }) => ({ crop: figures, basedOn: based_on }));
+  return rows.map(({ figures, based_on }) => ({
+    crop: completedCrop(figures),
+    basedOn: based_on
+  }));
 }
 
 /** The crops alone, with those put away: what following old sowings needs. */

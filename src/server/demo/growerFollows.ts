@@ -3,6 +3,7 @@ import type { EventBody, SowingEvent } from '../../core/events/event.ts';
 import { askOf } from '../../core/round/ask.ts';
 import { tickOf } from '../../core/round/tick.ts';
 import type { Task } from '../../core/round/task.ts';
+import type { Pressing } from '../../core/methods/pressing.ts';
 import { follow, type Followed, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import { sowingWeightG } from '../../core/shelf/load.ts';
@@ -91,13 +92,15 @@ export function growerFollows(
       record(at + MINUTE, bodyOf(task, nature), task.key);
       if (end.weighs && task.body.kind === 'sow') {
         const weighed = follow(household, setup, events);
-        const grossG = Math.round(sowingWeightG(weighed, at + 2 * MINUTE) - task.body.pressG);
+        const grossG = Math.round(sowingWeightG(weighed, at + 2 * MINUTE) - pressedG(task.body.pressing));
         record(at + 2 * MINUTE, { type: 'weighed', grossG, full: true });
       }
     }
   }
   return events;
 }
+
+const pressedG = (pressing: Pressing | null): number => (pressing ? pressing.eachG * pressing.containers : 0);
 
 /** What ticking the task records, with the water the tray really took. */
 function bodyOf(task: Task, nature: Nature): EventBody {

@@ -16,6 +16,7 @@ import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
 import { addEvents } from '../sowings/events.ts';
 import { listLessons } from '../sowings/learned.ts';
+import { markDemo } from './markDemo.ts';
 import { placeSensors } from './sensors.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
@@ -24,11 +25,16 @@ import { countContainers, fillCupboard, LOTS, METHODS } from './cupboard.ts';
 import { FLAT, PAST, PLACES, TONIGHT, UNDER_WAY, type Story } from './scenario.ts';
 
 const SEED = 20_260_301;
+/** Ten weeks of a household are filled in at once. */
+const FILLING_MS = 120_000;
 /** How slow this household is against the table, on the log scale: its kitchen is a little cool. */
 const HOUSEHOLD_PACE = 0.05;
 
-/** Fills an empty database with the demo: a household with trays at every stage and ten weeks behind it. */
-export async function seedDemo(now: number): Promise<string> {
+/**
+ * Fills an empty database with the demo: a household with trays at every stage and ten weeks behind it.
+ * @param ownerUrl of the role that owns the tables: the application's may make no household the demo
+ */
+export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
   const chance = chanceFrom(SEED);
   const household: Household = {
     id: chance.id(),
@@ -45,25 +51,30 @@ export async function seedDemo(now: number): Promise<string> {
   };
   const facts = factsOf(household, { places: Object.values(PLACES) });
   const passphraseHash = await hashPassphrase('green thumbs');
-  await inHousehold(household.id, async (tx) => {
-    await addHousehold(tx, { ...household, passphraseHash });
-    const members: string[] = [];
-    for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
-    for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
-    await placeSensors(tx, household.id, facts.rhythm, now);
-    // From here on what stands is followed by what was measured.
-    const measured = factsOf(household, { places: await listPlaces(tx) });
-    await fillCupboard(tx, household.id, now);
-    for (const story of PAST)
-      await growStory(tx, { household, facts: measured, members, chance, now, story, ended: true });
-    // What stands now is forecast with what the ten weeks before have taught.
-    const learned = { ...measured, ...(await listLessons(tx)) };
-    for (const story of UNDER_WAY)
-      await growStory(tx, { household, facts: learned, members, chance, now, story, ended: false });
-    for (const story of TONIGHT)
-      await prepareTonight(tx, { household, facts, members, chance, now, story, ended: false });
-    await countContainers(tx);
-  });
+  await inHousehold(
+    household.id,
+    async (tx) => {
+      await addHousehold(tx, { ...household, passphraseHash });
+      const members: string[] = [];
+      for (const name of FLAT.members) members.push(await memberNamed(tx, household.id, chance.id(), name));
+      for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
+      await placeSensors(tx, household.id, facts.rhythm, now);
+      // From here on what stands is followed by what was measured.
+      const measured = factsOf(household, { places: await listPlaces(tx) });
+      await fillCupboard(tx, household.id, now);
+      for (const story of PAST)
+        await growStory(tx, { household, facts: measured, members, chance, now, story, ended: true });
+      // What stands now is forecast with what the ten weeks before have taught.
+      const learned = { ...measured, ...(await listLessons(tx)) };
+      for (const story of UNDER_WAY)
+        await growStory(tx, { household, facts: learned, members, chance, now, story, ended: false });
+      for (const story of TONIGHT)
+        await prepareTonight(tx, { household, facts, members, chance, now, story, ended: false });
+      await countContainers(tx);
+    },
+    FILLING_MS
+  );
+  await markDemo(ownerUrl, household.id);
   return household.id;
 }
 

@@ -1,5 +1,5 @@
 import type { Place } from '../../core/clock/place.ts';
-import type { Crop } from '../../core/crops/crop.ts';
+import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
 import type { Learned } from '../../core/window/learned.ts';
 import type { Tx } from '../db/connection.ts';
@@ -34,7 +34,7 @@ export async function readBook(tx: Tx): Promise<HouseholdBook> {
       ${learnedColumns(tx)}`;
   return {
     places: row!.places.map(placeOf),
-    ownCrops: row!.own_crops,
+    ownCrops: row!.own_crops.map(completedCrop),
     members: row!.members,
     learned: learnedOf(row!),
     thirst: thirstOf(row!)

@@ -56,19 +56,25 @@ export function householdOf(row: HouseholdRow): Household {
 export const householdNow = (household: Household): number =>
   Date.now() + (household.demo ? household.clockAheadMs : 0);
 
+/** The last moment that anything here is reckoned with: 2100. */
+export const LATEST = Date.UTC(2100, 0, 1);
+
+/** Whether a write failed for a name that another household has. */
+export const isNameTaken = (error: unknown): boolean => (error as { code?: string }).code === '23505';
+
 /** Names are compared folded: case, accents' form and outer blanks aside. */
 export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
 
 /** Adds a household. The transaction must have been opened for its id. */
 export async function addHousehold(
   tx: Tx,
-  household: HouseholdSettings & { id: string; passphraseHash: string; demo?: boolean }
+  household: HouseholdSettings & { id: string; passphraseHash: string }
 ): Promise<void> {
   await tx`insert into households (household_id, name, name_key, zone, units, passphrase_hash, latitude_deg,
-      wake_min, sleep_min, rounds_min, method_key, demo)
+      wake_min, sleep_min, rounds_min, method_key)
     values (${household.id}, ${household.name}, ${nameKey(household.name)}, ${household.zone}, ${household.units},
       ${household.passphraseHash}, ${household.latitudeDeg}, ${household.wakeMin}, ${household.sleepMin},
-      ${household.roundsMin}, ${household.methodKey}, ${household.demo ?? false})`;
+      ${household.roundsMin}, ${household.methodKey})`;
 }
 
 /** Changes the settings of the transaction's household. */

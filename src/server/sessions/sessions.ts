@@ -1,86 +1,117 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { db, inHousehold } from '../db/connection.ts';
-import {
-  householdOf,
-  memberNamed,
-  nameKey,
-  type Household,
-  type HouseholdRow
-} from '../households/household.ts';
-import { isPassphrase } from './passphrase.ts';
+import { inHousehold, outside, type Tx } from '../db/connection.ts';
+import { householdOf, memberNamed, type Household, type HouseholdRow } from '../households/household.ts';
 import { tokenHash } from './tokenHash.ts';
 
 export const SESSION_COOKIE = 'brote_session';
+/** A session that nobody uses for so long ends; one that is used goes on. */
 export const SESSION_DAYS = 60;
 
 export interface Session {
+  id: string;
   household: Household;
   memberId: string;
   memberName: string;
+  /** Put off just now: the browser is to keep its cookie as long. */
+  renewed: boolean;
+}
+
+/** A session as the household's list of devices shows it. */
+export interface OpenSession {
+  id: string;
+  memberName: string;
+  /** What the browser said of itself, in a few words. */
+  agent: string;
+  createdAt: number;
+  usedAt: number;
+}
+
+interface OpenedRow {
+  household: HouseholdRow;
+  member_id: string;
+  member_name: string;
+  session_id: string;
+  renewed: boolean;
 }
 
 /** The session of a token, or null where it is unknown or has run out. */
 export async function openSession(token: string): Promise<Session | null> {
-  const rows = await db()<{ household: HouseholdRow; member_id: string; member_name: string }[]>`
-    select to_json(household) as household, member_id, member_name from open_session(${tokenHash(token)})`;
-  const row = rows[0];
+  const [row] = await outside(
+    (sql) => sql<OpenedRow[]>`
+      select household, member_id, member_name, session_id, renewed
+      from open_session(${tokenHash(token)}, make_interval(days => ${SESSION_DAYS}))`
+  );
   return row
-    ? { household: householdOf(row.household), memberId: row.member_id, memberName: row.member_name }
+    ? {
+        id: row.session_id,
+        household: householdOf(row.household),
+        memberId: row.member_id,
+        memberName: row.member_name,
+        renewed: row.renewed
+      }
     : null;
 }
 
-/** Opens a session for somebody of a household by name, whoever that is. @returns its token */
-export async function startSession(householdId: string, memberName: string): Promise<string> {
-  const token = randomBytes(32).toString('base64url');
+/**
+ * Opens a session for somebody of a household by name, whoever that is.
+ * @param agent what the browser says of itself
+ * @returns its token
+ */
+export async function startSession(householdId: string, memberName: string, agent = ''): Promise<string> {
+  const token = newToken();
   await inHousehold(householdId, async (tx) => {
     const memberId = await memberNamed(tx, householdId, randomUUID(), memberName);
     await tx`delete from sessions where expires_at < now()`;
-    await tx`insert into sessions (household_id, token_hash, member_id, expires_at)
-      values (${householdId}, ${tokenHash(token)}, ${memberId}, now() + make_interval(days => ${SESSION_DAYS}))`;
+    await tx`insert into sessions (household_id, token_hash, member_id, agent, expires_at)
+      values (${householdId}, ${tokenHash(token)}, ${memberId}, ${agent.slice(0, 60)},
+        now() + make_interval(days => ${SESSION_DAYS}))`;
   });
   return token;
 }
 
-/** Ends a session; ending it again is fine. */
-export async function endSession(householdId: string, token: string): Promise<void> {
-  await inHousehold(householdId, (tx) => tx`delete from sessions where token_hash = ${tokenHash(token)}`);
+/** A token that nobody guesses; of it only the hash is kept. */
+export const newToken = (): string => randomBytes(32).toString('base64url');
+
+/** Ends the session of a token; ending it again is fine. */
+export async function endSession(token: string): Promise<void> {
+  await outside((sql) => sql`select end_session(${tokenHash(token)})`);
 }
 
-export type SignIn = { ok: true; token: string } | { ok: false; say: string };
+/** The household's sessions, those used last first. */
+export async function listSessions(tx: Tx): Promise<OpenSession[]> {
+  const rows = await tx<{ id: string; name: string; agent: string; created_at: Date; used_at: Date }[]>`
+    select s.id, m.name, s.agent, s.created_at, s.used_at
+    from sessions s
+    join members m on m.household_id = s.household_id and m.id = s.member_id
+    where s.expires_at > now()
+    order by s.used_at desc, s.id`;
+  return rows.map((row) => ({
+    id: row.id,
+    memberName: row.name,
+    agent: row.agent,
+    createdAt: row.created_at.getTime(),
+    usedAt: row.used_at.getTime()
+  }));
+}
 
-/** Tries that cost nothing; after them each takes twice as long as the one before. */
-const FREE_TRIES = 4;
-const LONGEST_WAIT_S = 300;
+/** Ends one session of the household, wherever it is open. */
+export async function endSessionById(tx: Tx, id: string): Promise<void> {
+  await tx`delete from sessions where id = ${id}`;
+}
 
-/** Signs in by household and passphrase. Failed tries on one name are slowed for a quarter of an hour. */
-export async function signIn(householdName: string, passphrase: string, memberName: string): Promise<SignIn> {
-  const key = nameKey(householdName);
-  const [tries] = await db()<
-    { failures: number; seconds_ago: number | null }[]
-  >`select * from failed_sign_ins(${key})`;
-  const over = tries!.failures - FREE_TRIES;
-  const wait = over < 0 ? 0 : Math.min(LONGEST_WAIT_S, 2 ** (over + 1)) - (tries!.seconds_ago ?? 0);
-  if (wait > 0)
-    return { ok: false, say: `Too many tries on this household. Try again in ${Math.ceil(wait)} seconds.` };
-  const [found] = await db()<
-    { household_id: string; passphrase_hash: string }[]
-  >`select * from find_household(${key})`;
-  if (!(await isPassphrase(found?.passphrase_hash ?? null, passphrase)) || !found) {
-    await db()`select note_failed_sign_in(${key})`;
-    return { ok: false, say: 'No household has this name with this passphrase. Check both and try again.' };
-  }
-  await db()`select forget_failed_sign_ins(${key})`;
-  return { ok: true, token: await startSession(found.household_id, memberName) };
+/** Ends every session of the household but one. */
+export async function endOtherSessions(tx: Tx, kept: string): Promise<void> {
+  await tx`delete from sessions where id <> ${kept}`;
 }
 
 /** Whether there is any household on this server yet. */
-export async function anyHousehold(): Promise<boolean> {
-  const [row] = await db()<{ any_household: boolean }[]>`select any_household()`;
+export async function anyHousehold(limitMs?: number): Promise<boolean> {
+  const [row] = await outside((sql) => sql<{ any_household: boolean }[]>`select any_household()`, limitMs);
   return row!.any_household;
 }
 
 /** The demo's household, or null on a server that has none. */
 export async function demoHousehold(): Promise<string | null> {
-  const [row] = await db()<{ demo_household: string | null }[]>`select demo_household()`;
+  const [row] = await outside((sql) => sql<{ demo_household: string | null }[]>`select demo_household()`);
   return row!.demo_household;
 }

@@ -1,4 +1,4 @@
-import type { SowingEvent } from '../../core/events/event.ts';
+import type { EventBody, SowingEvent } from '../../core/events/event.ts';
 import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import { thirstOf } from '../../core/water/message.ts';
@@ -32,6 +32,16 @@ export async function addEvents(
   }));
   if (rows.length > 0) await tx`insert into events ${tx(rows)} on conflict (household_id, id) do nothing`;
   await settle(tx, sowingId, facts ?? (await householdFacts(tx)));
+}
+
+/** Whether an event is known already: as it is sent now, or as something else. */
+export async function knownEvent(
+  tx: Tx,
+  { id, sowingId, body }: { id: string; sowingId: string; body: EventBody }
+): Promise<'new' | 'same' | 'other'> {
+  const [row] = await tx<{ same: boolean }[]>`
+    select sowing_id = ${sowingId} and body = ${tx.json(body as never)} as same from events where id = ${id}`;
+  return !row ? 'new' : row.same ? 'same' : 'other';
 }
 
 /** Writes down whether the sowing has ended, and what it says of its crop's pace, as its events say. */

@@ -1,4 +1,5 @@
 import type { SowingRecord } from '../../core/sowing/record.ts';
+import type { Millis } from '../../core/time/zone.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import type { Method } from '../../core/methods/method.ts';
 import { completed, isReady, methodOf } from '../../core/methods/ready.ts';
@@ -113,11 +114,18 @@ export async function listEnded(tx: Tx, limit: number): Promise<SowingRecord[]> 
   return rows.map(recordOf);
 }
 
+/** A sowing with the moment it was put on the list: nothing happened to it before. */
+export interface FoundSowing extends SowingRecord {
+  begunAt: Millis;
+}
+
 /** One sowing of the household, or null: another household's is no more there than one that never was. */
-export async function findSowing(tx: Tx, id: string): Promise<SowingRecord | null> {
-  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+export async function findSowing(tx: Tx, id: string): Promise<FoundSowing | null> {
+  const rows = await tx<
+    (SowingRow & { created_at: Date })[]
+  >`select ${columns(tx)}, s.created_at from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id = ${id}`;
-  return rows[0] ? recordOf(rows[0]) : null;
+  return rows[0] ? { ...recordOf(rows[0]), begunAt: rows[0].created_at.getTime() } : null;
 }
 
 /** Adds a sowing; adding it again changes nothing. Its container is kept under `containerId` if it is new. */

@@ -4,10 +4,12 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; errors: Record<st
 
 /** Checks what was sent against a schema; the first complaint of each field, by its path. */
 export function check<S extends AnyObjectSchema>(schema: S, sent: unknown): Checked<InferType<S>> {
+  // A bare text or number would be taken for JSON of its own.
+  const object = sent !== null && typeof sent === 'object' && !Array.isArray(sent) ? sent : {};
   try {
     return {
       ok: true,
-      value: schema.validateSync(sent, { abortEarly: false, stripUnknown: true }) as InferType<S>
+      value: schema.validateSync(object, { abortEarly: false, stripUnknown: true }) as InferType<S>
     };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

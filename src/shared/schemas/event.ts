@@ -2,14 +2,14 @@ import * as yup from 'yup';
 import { BENCH_STEPS } from '../../core/protocol/step.ts';
 import { SIGHTS } from '../../core/looks/sight.ts';
 import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
+import { id, moment, number, text } from './primitives.ts';
 import { CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/events/event.ts';
 
 const water = {
-  waterG: yup
-    .number()
+  waterG: number('Give the water in mL.')
     .min(0, 'Water cannot be less than 0.')
     .max(20_000, 'That is over 20 L: check the amount.')
-    .required()
+    .required('Give the water in mL.')
 };
 const bodies: Record<EventType, yup.AnyObjectSchema> = {
   prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
@@ -24,9 +24,7 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   felt: yup.object({ moisture: yup.string().oneOf(Object.keys(MOISTURE)).required() }),
   lifted: yup.object({ heft: yup.string().oneOf(Object.keys(HEFT)).required() }),
   weighed: yup.object({
-    grossG: yup
-      .number()
-      .typeError('Enter what the scale shows, in g.')
+    grossG: number('Enter what the scale shows, in g.')
       .required('Enter what the scale shows, in g.')
       .moreThan(0, 'The tray weighs more than 0 g: is it on the scale?')
       .max(50_000, 'Over 50 kg: check the weight.'),
@@ -35,26 +33,35 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   saw: yup.object({ sight: yup.string().oneOf(SIGHTS).required() }),
   turned: yup.object({}),
   aired: yup.object({}),
-  moved: yup.object({ placeId: yup.string().uuid().required() }),
+  moved: yup.object({ placeId: id('Choose a place.').required('Choose a place.') }),
   cut: yup.object({
-    grossG: yup.number().required().max(50_000, 'Over 50 kg: check the weight.'),
-    tareG: yup.number().required().min(0),
-    share: yup.number().required().moreThan(0).max(1),
+    grossG: number('Enter what the scale shows, in g.')
+      .required('Enter what the scale shows, in g.')
+      .min(0, 'A weight is not under 0 g.')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    tareG: number('Enter the empty bowl, in g; 0 for none.')
+      .required('Enter the empty bowl, in g; 0 for none.')
+      .min(0, 'A bowl is not under 0 g.')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    share: number('Say how much of it was cut.')
+      .required('Say how much of it was cut.')
+      .moreThan(0, 'Say how much of it was cut.')
+      .max(1, 'No more than all of it can be cut.'),
     last: yup.boolean().required()
   }),
   noted: yup.object({
-    text: yup.string().trim().required('Write the note first.').max(2000, 'Keep a note under 2000 letters.')
+    text: text(2000, 'Keep a note under 2000 letters.').required('Write the note first.')
   }),
   ended: yup.object({ reason: yup.string().oneOf(LOSS_REASONS, 'Say why.').required('Say why.') }),
-  undone: yup.object({ eventId: yup.string().uuid().required() })
+  undone: yup.object({ eventId: id().required() })
 };
 
 /** One event as it is sent. `sure` says that an implausible weight was asked about and stands. */
 export const eventSchema = yup.object({
-  id: yup.string().uuid().required(),
-  sowingId: yup.string().uuid().required(),
-  at: yup.number().integer().required(),
-  taskKey: yup.string().max(60).nullable().default(null),
+  id: id().required(),
+  sowingId: id().required(),
+  at: moment().required('Say when this was.'),
+  taskKey: text(60).nullable().default(null),
   sure: yup.boolean().default(false),
   body: yup
     .object({

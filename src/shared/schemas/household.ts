@@ -1,7 +1,10 @@
 import * as yup from 'yup';
 import { zoneOf } from '../../core/time/zone.ts';
+import { key, number, secret, text } from './primitives.ts';
 
+/** A zone of the list of names: a bare offset has no clock changes, and the clock here needs them. */
 function isZone(zone: string): boolean {
+  if (!/^[A-Za-z][A-Za-z0-9_+/-]*$/.test(zone)) return false;
   try {
     zoneOf(zone);
     return true;
@@ -10,24 +13,22 @@ function isZone(zone: string): boolean {
   }
 }
 
-const name = yup
-  .string()
-  .trim()
-  .required('Give the household a name.')
-  .max(80, 'Keep the name under 80 letters.');
-const zone = yup
-  .string()
+const name = text(80, 'Keep the name under 80 letters.').required('Give the household a name.');
+const zone = text(60)
   .required('Choose the time zone you live in.')
   .test('zone', 'Choose a time zone from the list.', (value) => isZone(value ?? ''));
 const units = yup
   .string()
   .oneOf(['metric', 'us'] as const, 'Choose metric or US units.')
   .required('Choose metric or US units.');
-const memberName = yup
-  .string()
-  .trim()
-  .required('Say who you are, so that others see who did what.')
-  .max(40, 'Keep it under 40 letters.');
+const memberName = text(40).required('Say who you are, so that others see who did what.');
+const newPassphrase = secret()
+  .required('Choose a passphrase: everyone in the household signs in with it.')
+  .min(8, 'Use at least 8 characters; three unrelated words are good.')
+  .max(200, 'Keep the passphrase under 200 characters.');
+const passphrase = secret()
+  .required('Enter the household’s passphrase.')
+  .max(200, 'A passphrase has at most 200 characters.');
 
 /** What a new household is asked for. */
 export const newHouseholdSchema = yup.object({
@@ -35,40 +36,37 @@ export const newHouseholdSchema = yup.object({
   zone,
   units,
   memberName,
-  passphrase: yup
-    .string()
-    .required('Choose a passphrase: everyone in the household signs in with it.')
-    .min(8, 'Use at least 8 characters; three unrelated words are good.')
-    .max(200, 'Keep the passphrase under 200 characters.')
+  passphrase: newPassphrase
 });
 
 /** Signing in. */
 export const signInSchema = yup.object({
-  name: yup
-    .string()
-    .trim()
-    .required('Which household?')
-    .max(80, 'A household’s name has at most 80 letters.'),
+  name: text(80, 'A household’s name has at most 80 letters.').required('Which household?'),
   memberName,
-  passphrase: yup
-    .string()
-    .required('Enter the household’s passphrase.')
-    .max(200, 'A passphrase has at most 200 characters.')
+  passphrase
+});
+
+/** Changing the passphrase. */
+export const passphraseSchema = yup.object({
+  passphraseNow: passphrase,
+  passphraseNew: newPassphrase
 });
 
 const clockTime = yup
   .string()
+  .typeError('Give a time, such as 07:30.')
   .required('Give a time, such as 07:30.')
   .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Give a time, such as 07:30.');
+
+/** Two rounds nearer than this are one: what a tray asks for does not change so fast. */
+export const ROUNDS_APART_MIN = 60;
 
 /** The household's settings as its form sends them. */
 export const householdSchema = yup.object({
   name,
   zone,
   units,
-  latitudeDeg: yup
-    .number()
-    .typeError('Give the latitude in degrees, such as 43.4; south of the equator is negative.')
+  latitudeDeg: number('Give the latitude in degrees, such as 43.4; south of the equator is negative.')
     .required('Give the latitude in degrees, such as 43.4.')
     .min(-90, 'Latitude lies between -90 and 90.')
     .max(90, 'Latitude lies between -90 and 90.'),
@@ -87,8 +85,13 @@ export const householdSchema = yup.object({
       'order',
       'The evening round comes after the morning round.',
       (value, { parent }) => minutesOf(value) > minutesOf(parent.morning)
+    )
+    .test(
+      'apart',
+      'Rounds lie at least an hour apart: nearer, the second has nothing to do that the first did not.',
+      (value, { parent }) => !(minutesOf(value) - minutesOf(parent.morning) < ROUNDS_APART_MIN)
     ),
-  methodKey: yup.string().max(60).required('Choose a method.')
+  methodKey: key('Choose a method.').required('Choose a method.')
 });
 
 /** Minutes past 00:00 of a clock time such as `07:30`. */

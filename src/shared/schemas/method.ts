@@ -1,15 +1,15 @@
 import * as yup from 'yup';
 import { MEDIA } from '../../core/medium/medium.ts';
 import { QUESTIONS, type Answers, type Question } from '../../core/methods/method.ts';
-import { HARD_BOUNDS } from '../../core/prepare/disinfect.ts';
+import { checkRule, HARD_BOUNDS } from '../../core/prepare/disinfect.ts';
+import { readNumber } from '../../core/units/parseQuantity.ts';
+import { key, number, optionalNumber, text } from './primitives.ts';
 
 const figure = (what: string, low: number, high: number) =>
-  yup
-    .number()
+  number(`Give the ${what} as a number.`)
     .transform((value: number, typed: unknown) =>
-      typeof typed === 'string' ? Number(typed.trim().replace(',', '.')) : value
+      typeof typed === 'string' ? (readNumber(typed) ?? NaN) : value
     )
-    .typeError(`Give the ${what} as a number.`)
     .min(low, `The ${what} must be at least ${low}.`)
     .max(high, `The ${what} must be at most ${high}.`)
     .required(`Give the ${what}.`);
@@ -19,6 +19,7 @@ const answers = Object.fromEntries(
     question,
     yup
       .string()
+      .typeError('Choose one of the answers.')
       .oneOf([...QUESTIONS[question]], 'Choose one of the answers.')
       .required('Choose an answer.')
   ])
@@ -30,39 +31,26 @@ const disinfectRuleSchema = yup.object({
   productPct: figure('strength on the label', 0.1, 100),
   minutes: figure('contact time', 1, 60),
   ratioLKg: figure('litres to a kilogram', 1, 50),
-  source: yup
-    .string()
-    .trim()
-    .max(200, 'Keep the source under 200 letters.')
-    .required('Say where this rule comes from: a label, an authority, your own habit.')
+  source: text(200, 'Keep the source under 200 letters.').required(
+    'Say where this rule comes from: a label, an authority, your own habit.'
+  )
 });
 
 /** A method as its form sends it. */
 export const methodSchema = yup
   .object({
     ...answers,
-    key: yup
-      .string()
-      .matches(/^[a-z0-9-]{1,60}$/, 'This form is broken: reload the page.')
-      .required(),
-    name: yup.string().trim().required('Give the method a name.').max(60, 'Keep the name under 60 letters.'),
+    key: key('This form is broken: reload the page.').max(60).required(),
+    name: text(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
     medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
-    domeDays: yup
-      .number()
-      .transform((value: number, typed: unknown) => (typed === '' || typed === null ? null : value))
-      .typeError('Give whole days, or leave it empty.')
+    domeDays: optionalNumber('Give days, such as 2, or leave it empty.')
       .min(0.5, 'Give days, such as 2; or leave it empty for as long as it takes.')
-      .max(14, 'No stems stay under a dome for over 14 days.')
-      .nullable()
-      .default(null),
+      .max(14, 'No stems stay under a dome for over 14 days.'),
     disinfectRule: disinfectRuleSchema.required()
   })
-  .test('peroxide', '', (value, context) =>
-    (value as unknown as Answers | null)?.disinfect === 'peroxide' &&
-    value.disinfectRule.target > HARD_BOUNDS.peroxidePercent
-      ? context.createError({
-          path: 'disinfectRule.target',
-          message: `Peroxide is not computed over ${HARD_BOUNDS.peroxidePercent} %: it burns skin and eyes.`
-        })
-      : true
-  );
+  .test('rule', '', (value, context) => {
+    const { disinfect } = (value ?? {}) as unknown as Partial<Answers>;
+    if (disinfect !== 'peroxide' && disinfect !== 'hypochlorite') return true;
+    const wrong = checkRule(disinfect, value.disinfectRule);
+    return wrong ? context.createError({ path: `disinfectRule.${wrong.field}`, message: wrong.say }) : true;
+  });

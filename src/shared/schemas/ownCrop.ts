@@ -1,8 +1,13 @@
 import * as yup from 'yup';
+import { text } from './primitives.ts';
 
-const text = (most: number) => yup.string().trim().max(most, `Keep it under ${most} letters.`).default('');
+const words = (most: number) => text(most).default('');
 const of = <T extends string>(...answers: T[]) =>
-  yup.string().oneOf(answers, 'Choose one of the answers.').required('Choose one of the answers.');
+  yup
+    .string()
+    .typeError('Choose one of the answers.')
+    .oneOf(answers, 'Choose one of the answers.')
+    .required('Choose one of the answers.');
 const yesNo = yup
   .boolean()
   .transform((_value, typed: unknown) => typed === 'yes' || typed === true)
@@ -10,10 +15,10 @@ const yesNo = yup
 
 /** The words of an own crop; its figures are checked by the core. */
 export const ownCropWordsSchema = yup.object({
-  name: text(60).required('Give the crop a name.'),
-  botanicalName: text(80),
-  family: text(60),
-  note: text(300),
+  name: words(60).required('Give the crop a name.'),
+  botanicalName: words(80),
+  family: words(60),
+  note: words(300),
   gelSeed: yesNo,
   cover: of('none', 'thin', 'full'),
   disinfect: of('no', 'optional', 'advised'),

@@ -4,6 +4,7 @@
   import { readReadingsCsv } from '$core/air/csv.ts';
   import { checkReading } from '$core/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
+  import { decodeText } from './decode.ts';
   import { sendReadings } from './sendReadings.ts';
 
   let { placeId, zone, now }: { placeId: string; zone: string; now: number } = $props();
@@ -27,7 +28,7 @@
 
   async function take(event: Event) {
     const file = (event.target as HTMLInputElement).files?.[0];
-    if (file) text = await file.text();
+    if (file) text = decodeText(new Uint8Array(await file.arrayBuffer()));
   }
   async function bring() {
     busy = true;
@@ -52,8 +53,8 @@
 <section aria-labelledby="import-title" class="stack">
   <h2 id="import-title">Bring in a file</h2>
   <p class="small soft">
-    CSV with a first line that names its columns, such as <code>time,temperature,humidity</code>. °F is read
-    where the heading says °F; times without a zone are yours.
+    CSV with a first line that names its columns, such as <code>time,temperature,humidity</code>. The day and
+    its time may stand in two columns. °F is read where the heading says °F; times without a zone are yours.
   </p>
   <label class="file small"
     >A CSV file <input type="file" accept=".csv,.txt,text/csv" onchange={take} /></label

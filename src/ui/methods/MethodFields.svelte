@@ -2,6 +2,7 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/medium/medium.ts';
   import { QUESTIONS, type Answers, type Method, type Question } from '$core/methods/method.ts';
+  import { isWeak, WEAK_SAY } from '$core/prepare/disinfect.ts';
   import { STARTING_RULES } from '$core/prepare/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
@@ -107,6 +108,9 @@
             />
           </div>
         </div>
+        {#if isWeak(method.disinfect, method.disinfectRule.target)}
+          <p class="warn small" role="status">{WEAK_SAY[method.disinfect]}</p>
+        {/if}
         <Caution>{CAUTIONS[method.disinfect]}</Caution>
       {/if}
       {#if question === 'peroxide' && method.peroxide !== 'none'}

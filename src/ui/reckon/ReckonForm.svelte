@@ -130,6 +130,7 @@
           </div>
         {/each}
       </dl>
+      {#if result.warning}<p class="warn small">{result.warning}</p>{/if}
       {@render beside?.(crop)}
       <p class="small soft">
         Type in any field that can be worked out, and another one gives way. The address of this page holds

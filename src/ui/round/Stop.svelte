@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Place } from '$core/clock/place.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { tickOf } from '$core/round/tick.ts';
   import type { Stop } from '$core/round/walk.ts';
@@ -11,6 +12,7 @@
   import { pictureWords } from '$ui/words/pictureWords.ts';
   import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$ui/words/tasks.ts';
   import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { warmthWords } from '$ui/words/warmth.ts';
   import { windowWords } from '$ui/words/window.ts';
   import { CAUTIONS } from '$ui/words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -24,10 +26,12 @@
     reading: Reading;
     members: Record<string, string>;
     placeName: (id: string) => string;
+    /** Of the household: where it would be cooler. */
+    places: readonly Place[];
     /** On a page of its own, whose heading names the crop already. */
     alone?: boolean;
   }
-  let { stop, round, now, reading, members, placeName, alone = false }: Props = $props();
+  let { stop, round, now, reading, members, placeName, places, alone = false }: Props = $props();
   const journal = useJournal();
 
   const followed = $derived(stop.followed);
@@ -36,6 +40,7 @@
   const picture = $derived(pictureOf(followed, now));
   const day = $derived(dayOf(followed, now));
   const marks = $derived(followed.forecast.marks);
+  const tooWarm = $derived(warmthWords(crop, followed.place, places, reading.units));
   /** What was done here in this round, to be seen by others and taken back. */
   const done = $derived(
     followed.state.log.filter(
@@ -157,6 +162,7 @@
         >
       </div>
     {/if}
+    {#if tooWarm}<p class="note small warn">{tooWarm}</p>{/if}
     {#each stop.ask.notes.filter(({ kind }) => kind !== 'unsure') as note (note.kind)}
       <p
         class="note small"

@@ -3,6 +3,7 @@
   import type { MoveEffect } from '$core/shelf/board.ts';
   import type { Followed } from '$core/sowing/follow.ts';
   import type { Reading } from '$ui/words/time.ts';
+  import { warmthWords } from '$ui/words/warmth.ts';
   import { windowWords } from '$ui/words/window.ts';
   import { laterWords, loadWords } from '$ui/words/places.ts';
   import { CAUTIONS } from '$ui/words/cautions.ts';
@@ -21,6 +22,7 @@
   }
   let { followed, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
   const marks = $derived(followed.forecast.marks);
+  const all = $derived([followed.place, ...options.map(({ place }) => place)]);
   const tooHeavy = ({ place, effect }: Props['options'][number]) =>
     effect.load.state === 'over' && !place.ratingSure;
 </script>
@@ -52,6 +54,9 @@
               ? ' · no light there, which it needs now'
               : ''}
           </span>
+          {#if warmthWords(followed.crop, place, [], reading.units)}
+            <span class="small alarm">{warmthWords(followed.crop, place, all, reading.units)}</span>
+          {/if}
           {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
             <span class="small" class:alarm={effect.load.state === 'over'}
               >{loadWords(effect.load, reading.units)}</span

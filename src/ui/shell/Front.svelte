@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import FormSay from './FormSay.svelte';
 
   let { title, lead, children }: { title: string; lead: string; children: Snippet } = $props();
 </script>
@@ -10,6 +11,7 @@
   <img src="/brote.svg" alt="" width="56" height="56" />
   <h1>{title}</h1>
   <p class="soft">{lead}</p>
+  <FormSay />
   {@render children()}
 </main>
 

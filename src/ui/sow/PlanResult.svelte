@@ -1,10 +1,13 @@
 <script lang="ts">
+  import type { Place } from '$core/clock/place.ts';
   import { isSoaked } from '$core/crops/crop.ts';
   import { bandsOfPlan } from '$core/picture/bands.ts';
   import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
   import type { WorkedSowing } from './draft.ts';
+  import { pressingOf } from '$core/methods/pressing.ts';
+  import { pressingWords } from '$ui/words/pressing.ts';
   import { spoonsFor } from '$core/seed/spoons.ts';
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
@@ -12,10 +15,13 @@
   import { CAUTIONS } from '$ui/words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { dayAndTime, dayWords, fromTo, type Reading } from '$ui/words/time.ts';
+  import { warmthWords } from '$ui/words/warmth.ts';
   import { windowWords } from '$ui/words/window.ts';
 
   interface Props {
     sowing: WorkedSowing;
+    /** Containers it goes into. */
+    count: number;
     /** The only one, and so without its crop's name over it. */
     alone: boolean;
     on: { kind: MediumKind; own: KeptMedium | null };
@@ -25,15 +31,20 @@
     first: boolean;
     /** Seed overruled by hand, in g; null where it is as computed. */
     ownSeedG: number | null;
+    /** Where it is to stand, and the household's other places. */
+    place: Place;
+    places: readonly Place[];
     onoffer: (at: number) => void;
   }
-  let { sowing, alone, first, on, now, reading, ownSeedG, onoffer }: Props = $props();
+  let { sowing, count, alone, first, on, now, reading, ownSeedG, place, places, onoffer }: Props = $props();
 
   const { plan, crop, steps } = $derived(sowing);
 
   const { seed } = $derived(plan);
   const seedG = $derived(ownSeedG ?? seed.seedG);
   const spoons = $derived(spoonsFor(crop, seedG));
+  const tooWarm = $derived(warmthWords(crop, place, places, reading.units));
+  const pressing = $derived(pressingOf(crop, plan.path, seed.areaCm2, count));
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, reading));
 </script>
 
@@ -88,11 +99,12 @@
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="on {volume(plan.mediumMl, reading.units)} of medium{plan.path.pressGCm2 > 0
-      ? `, pressed with ${mass(plan.path.pressGCm2 * seed.areaCm2, reading.units)}`
+    beside="on {volume(plan.mediumMl, reading.units)} of medium{pressing
+      ? `, pressed with ${pressingWords(pressing, reading.units).amount}`
       : ''}"
   />
 
+  {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
   {#if plan.stalls}
     <p class="warn">
       {crop.name} does not grow at this place’s warmth: it needs more than {crop.baseC} °C and less than {crop.maximumC}

@@ -147,6 +147,7 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
       method,
       medium: draft.medium,
       containerDepthCm: draft.container.depthCm,
+      containers: count,
       place,
       seed: seed.map((line) => ({ ...line, cropKey: line.crop.key, name: line.crop.name }))
     });

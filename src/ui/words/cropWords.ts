@@ -96,7 +96,7 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
           'Yield',
           `${yieldPerArea(crop.yieldMidGM2, units)} (${yieldPerArea(crop.yieldLowGM2, units)} to ${yieldPerArea(crop.yieldHighGM2, units)})`
         ),
-        fact('Keeps', `${crop.keepsMinD} to ${crop.keepsMaxD} days in the cold`),
+        fact('Keeps', keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, units)),
         fact('Grows again', crop.regrows ? 'yes, more weakly' : 'no'),
         fact('Mould risk', crop.mouldRisk),
         fact('Hurt by drought', { low: 'little', medium: 'somewhat', high: 'badly' }[crop.droughtRisk])
@@ -104,6 +104,12 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
     }
   ];
 }
+
+/** How long it keeps, and how cold: what the cold blackens is kept at its own warmth. */
+export const keepsWords = (minD: number, maxD: number, keepAtC: number, units: Units): string =>
+  keepAtC > 5
+    ? `${minD} to ${maxD} days at about ${temperature(keepAtC, units)}, no colder: the cold blackens it`
+    : `${minD} to ${maxD} days at or below ${temperature(keepAtC, units)}`;
 
 /** How long from sowing to cutting, at a glance. */
 export const cropSpan = (crop: Crop): string =>

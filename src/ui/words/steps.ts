@@ -1,10 +1,12 @@
+import { isWeak, WEAK_SAY } from '$core/prepare/disinfect.ts';
 import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
 import { coirFor, partVolumes } from '$core/medium/coir.ts';
 import type { SharedSolution } from '$core/bench/sheet.ts';
 import type { StepBody, StepKind } from '$core/protocol/step.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 import { MEDIUM_WORDS } from './media.ts';
-import { bottles } from './tasks.ts';
+import { keepsWords } from './cropWords.ts';
+import { pressingWords } from './pressing.ts';
 import { dayAndTime, type Reading } from './time.ts';
 
 /** What the hands do for every line of a section, once. */
@@ -57,7 +59,9 @@ export function stepWords(
         ? { amount: 'Not worked out', more: body.refused }
         : {
             amount: `${measured(body.solution.solutionMl, units)} of solution`,
-            more: `${body.rule.minutes} min at ${strengthWords(body.product, body.rule.target)}`
+            more: `${body.rule.minutes} min at ${strengthWords(body.product, body.rule.target)}${
+              isWeak(body.product, body.rule.target) ? `. ${WEAK_SAY[body.product]}` : ''
+            }`
           };
     case 'rinse-off':
       return { amount: 'Until no smell is left', more: '' };
@@ -131,8 +135,8 @@ export function stepWords(
       };
     }
     case 'press':
-      return body.cover === 'weight'
-        ? { amount: mass(body.pressG, units), more: `${bottles(body.pressG)} on a board` }
+      return body.pressing
+        ? pressingWords(body.pressing, units)
         : { amount: body.cover === 'stacked' ? 'A tray on top' : 'A lid', more: '' };
     case 'uncover':
       return { amount: body.to === 'blackout' ? 'Dark dome on' : 'Into the light', more: '' };
@@ -152,7 +156,7 @@ export function stepWords(
     case 'wash':
       return { amount: body.washing === 'washed' ? 'Wash and spin dry' : 'Leave it dry', more: '' };
     case 'keep':
-      return { amount: `${body.minD} to ${body.maxD} days in the cold`, more: '' };
+      return { amount: keepsWords(body.minD, body.maxD, body.keepAtC, units), more: '' };
     case 'clean':
       return { amount: 'Compost, wash, dry', more: '' };
   }

@@ -3,7 +3,8 @@ import type { Cue, EventBody, LossReason } from '$core/events/event.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/methods/path.ts';
 import type { Stage } from '$core/sowing/fold.ts';
-import { BOTTLE_G } from '$core/medium/medium.ts';
+import type { Pressing } from '$core/methods/pressing.ts';
+import { pressingWords } from './pressing.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 import { MOULD_WORDS, SIGHT_WORDS } from './looks.ts';
 import { STEP_NAMES } from './stepNames.ts';
@@ -37,12 +38,10 @@ export const LOSS_WORDS: Record<LossReason, string> = {
   other: 'Something else'
 };
 
-/** Weight in things a kitchen has: filled one-litre bottles. */
-export function bottles(pressG: number): string {
-  const count = pressG / BOTTLE_G;
-  if (count < 0.4) return 'a filled half-litre bottle or less';
-  return count < 1.25 ? 'a filled 1 L bottle' : `${figure(Math.round(count * 2) / 2)} filled 1 L bottles`;
-}
+const pressed = (pressing: Pressing, units: Units): string => {
+  const { amount, more } = pressingWords(pressing, units);
+  return `${amount}: ${more}`;
+};
 
 const HOW_WATERED = { below: 'from below', above: 'from above', mist: 'as a fine mist' } as const;
 
@@ -73,7 +72,7 @@ export function taskWords(body: TaskBody, path: Path, now: number, reading: Read
     case 'sow':
       return {
         title: `Sow ${seedMass(body.seedG, units)} on ${volume(body.mediumMl, units)} of medium`,
-        why: `${body.reservoir ? `Fill the reservoir with ${volume(body.waterMl, units)} of water first, so that the mesh is just wet.` : `Damp it with ${volume(body.waterMl, units)} of water first, like a wrung sponge.`}${body.pressG > 0 ? ` Then press with ${mass(body.pressG, units)}: ${bottles(body.pressG)}.` : ''}`,
+        why: `${body.reservoir ? `Fill the reservoir with ${volume(body.waterMl, units)} of water first, so that the mesh is just wet.` : `Damp it with ${volume(body.waterMl, units)} of water first, like a wrung sponge.`}${body.pressing ? ` Then press with ${pressed(body.pressing, units)}.` : ''}`,
         done: 'Sown'
       };
     case 'uncover': {

@@ -1,15 +1,15 @@
-import { inHousehold } from '$server/db/connection.ts';
 import { listLots } from '$server/cupboard/lots.ts';
 import { listMedia } from '$server/cupboard/media.ts';
 import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
-  const { household } = locals.session!;
-  return inHousehold(household.id, async (tx) => {
+  const { household } = signedIn(locals);
+  return inSession(locals, async (tx) => {
     const [records, book, lots, media] = await Promise.all([
       listUnderWay(tx),
       readBook(tx),

@@ -1,27 +1,52 @@
-import { fail, redirect } from '@sveltejs/kit';
-import { inHousehold } from '$server/db/connection.ts';
-import { changeHousehold } from '$server/households/household.ts';
+import { redirect } from '@sveltejs/kit';
+import { changeHousehold, isNameTaken } from '$server/households/household.ts';
 import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/methods/ready.ts';
 import { listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { check } from '$shared/schemas/check.ts';
-import { householdSchema, minutesOf } from '$shared/schemas/household.ts';
-import type { Actions, PageServerLoad } from './$types';
+import { householdSchema, minutesOf, passphraseSchema } from '$shared/schemas/household.ts';
+import { isId } from '$shared/text.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { callerOf } from '$server/sessions/cookie.ts';
+import { hashPassphrase } from '$server/sessions/passphrase.ts';
+import { endOtherSessions, endSessionById, listSessions } from '$server/sessions/sessions.ts';
+import { checkPassphrase, forgetOtherBrowsers } from '$server/sessions/signIn.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) =>
-  inHousehold(locals.session!.household.id, async (tx) => {
-    const [places, own] = await Promise.all([listPlaces(tx), listMethods(tx)]);
-    return { places, methods: [...READY_METHODS, ...own], zones: Intl.supportedValuesOf('timeZone') };
+export const load: PageServerLoad = async ({ locals }) => {
+  const { id, household } = signedIn(locals);
+  return inSession(locals, async (tx) => {
+    const [places, own, sessions] = await Promise.all([
+      listPlaces(tx),
+      listMethods(tx),
+      // In the demo everybody who looks in has one.
+      household.demo ? [] : listSessions(tx)
+    ]);
+    return {
+      places,
+      methods: [...READY_METHODS, ...own],
+      zones: Intl.supportedValuesOf('timeZone'),
+      sessions,
+      sessionId: id
+    };
   });
+};
+
+const done = (what: 'settings' | 'passphrase' | 'sessions') => ({
+  kept: {} as Record<string, string>,
+  errors: {} as Record<string, string>,
+  say: null,
+  done: what
+});
 
 export const actions: Actions = {
-  save: async ({ request, locals }) => {
-    const kept = Object.fromEntries(await request.formData()) as Record<string, string>;
+  save: form(async ({ locals }: RequestEvent, kept) => {
     const checked = check(householdSchema, { ...kept, latitudeDeg: kept.latitudeDeg?.replace(',', '.') });
-    if (!checked.ok) return fail(422, { kept, errors: checked.errors, saved: false });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
     const { wake, sleep, morning, evening, ...rest } = checked.value;
     try {
-      await inHousehold(locals.session!.household.id, async (tx) => {
+      await inSession(locals, async (tx) => {
         // A method that was put away meanwhile gives way to the first ready one.
         const known = findMethod(rest.methodKey, await listMethods(tx)) ?? DEFAULT_METHOD;
         await changeHousehold(tx, {
@@ -33,21 +58,49 @@ export const actions: Actions = {
         });
       });
     } catch (error) {
-      if ((error as { code?: string }).code !== '23505') throw error;
-      return fail(409, {
-        kept,
-        errors: { name: 'Another household here has this name: choose another.' } as Record<string, string>,
-        saved: false
-      });
+      if (!isNameTaken(error)) throw error;
+      return notTaken(409, kept, { name: 'Another household here has this name: choose another.' });
     }
-    return { kept, errors: {} as Record<string, string>, saved: true };
-  },
-  theme: async ({ request, cookies }) => {
-    const theme = String((await request.formData()).get('theme'));
+    return done('settings');
+  }),
+  theme: form(({ cookies, url }: RequestEvent, { theme }) => {
+    const secure = url.protocol === 'https:';
     if (theme === 'light' || theme === 'dark')
-      cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure: false });
-    else cookies.delete('brote_theme', { path: '/' });
+      cookies.set('brote_theme', theme, { path: '/', maxAge: 365 * 86_400, sameSite: 'lax', secure });
+    else cookies.delete('brote_theme', { path: '/', secure });
     // A new request, which is drawn with the cookie that was just set.
     redirect(303, '/household');
-  }
+  }),
+  passphrase: form(async (event: RequestEvent, fields) => {
+    const { locals } = event;
+    const { id, household } = signedIn(locals);
+    if (household.demo) return notTaken(403, {}, { passphraseNow: 'The demo’s passphrase stays as it is.' });
+    const checked = check(passphraseSchema, fields);
+    if (!checked.ok) return notTaken(422, {}, checked.errors);
+    const caller = callerOf(event);
+    const right = await checkPassphrase(household.name, checked.value.passphraseNow, caller);
+    if (!right.ok)
+      return notTaken(
+        403,
+        {},
+        {
+          passphraseNow: right.kind === 'wait' ? right.say : 'This is not the passphrase as it is now.'
+        }
+      );
+    const hash = await hashPassphrase(checked.value.passphraseNew);
+    await inSession(locals, async (tx) => {
+      await tx`select change_passphrase(${hash})`;
+      await endOtherSessions(tx, id);
+      await forgetOtherBrowsers(tx, caller.known);
+    });
+    return done('passphrase');
+  }),
+  signOut: form(async ({ locals }: RequestEvent, { session }) => {
+    const { id } = signedIn(locals);
+    await inSession(locals, async (tx) => {
+      if (session === 'others') await endOtherSessions(tx, id);
+      else if (isId(session) && session !== id) await endSessionById(tx, session);
+    });
+    return done('sessions');
+  })
 };

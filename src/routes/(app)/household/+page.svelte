@@ -1,19 +1,21 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
   import { untrack } from 'svelte';
   import { LATITUDES } from '$ui/words/latitudes.ts';
   import { lightWords } from '$ui/words/places.ts';
   import { clockTimeOf } from '$shared/schemas/household.ts';
+  import Devices from '$ui/household/Devices.svelte';
+  import Passphrase from '$ui/household/Passphrase.svelte';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const house = $derived(data.household);
-  const wrong = (field: string): string => (form && 'errors' in form ? (form.errors?.[field] ?? '') : '');
-  const kept = (field: string, otherwise: string): string =>
-    form && 'kept' in form && !form.saved ? (form.kept?.[field] ?? otherwise) : otherwise;
+  const { wrong, kept } = formAnswers(() => form);
+  const done = $derived(form && 'done' in form ? form.done : null);
   let latitude = $state(untrack(() => kept('latitudeDeg', String(house.latitudeDeg))));
 </script>
 
@@ -32,7 +34,7 @@
     novalidate
   >
     <h2>Settings</h2>
-    {#if form && 'saved' in form && form.saved}<p role="status">Saved.</p>{/if}
+    {#if done === 'settings'}<p role="status">Saved.</p>{/if}
     <Field name="name" label="Household" value={kept('name', house.name)} error={wrong('name')} />
     <Select
       name="zone"
@@ -128,7 +130,14 @@
       </div>
     </form>
     {#if !house.demo}
-      <form method="POST" action="/sign-out"><Button type="submit" kind="tertiary">Sign out</Button></form>
+      <Devices
+        sessions={data.sessions}
+        here={data.sessionId}
+        now={data.now}
+        reading={house}
+        done={done === 'sessions'}
+      />
+      <Passphrase {wrong} done={done === 'passphrase'} />
     {/if}
     <p class="small soft">
       Selling or giving greens away? Rules on washing, labelling, licensing and tax differ: ask your local

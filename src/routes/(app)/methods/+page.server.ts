@@ -1,7 +1,7 @@
-import { inHousehold } from '$server/db/connection.ts';
 import { listMethods } from '$server/methods/methods.ts';
+import { inSession } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => ({
-  own: await inHousehold(locals.session!.household.id, listMethods)
+  own: await inSession(locals, listMethods)
 });

@@ -84,7 +84,15 @@
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
       {#each stops as stop (stop.followed.setup.id)}
-        <Stop {stop} {round} now={data.now} {reading} members={data.members} {placeName} />
+        <Stop
+          {stop}
+          {round}
+          now={data.now}
+          {reading}
+          members={data.members}
+          {placeName}
+          places={data.places}
+        />
       {/each}
     </section>
   {/each}

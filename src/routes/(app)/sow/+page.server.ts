@@ -1,13 +1,13 @@
-import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listChoices } from '$server/sowings/choices.ts';
 import { listContainers } from '$server/sowings/containers.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  const { household } = locals.session!;
-  return inHousehold(household.id, async (tx) => {
+  const { household } = signedIn(locals);
+  return inSession(locals, async (tx) => {
     const [places, containers, choices] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),

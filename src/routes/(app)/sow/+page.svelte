@@ -430,6 +430,9 @@
       {#each worked.sowings as sowing (sowing.crop.key)}
         <PlanResult
           {sowing}
+          count={worked.count}
+          place={draft.newPlace ?? data.places.find(({ id }) => id === draft.placeId) ?? data.places[0]!}
+          places={data.places}
           alone={worked.sowings.length === 1}
           first={data.containers.length === 0}
           now={data.now}

@@ -1,14 +1,15 @@
 import { json } from '@sveltejs/kit';
-import { inHousehold } from '$server/db/connection.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listInPreparation } from '$server/sowings/sowings.ts';
+import { api } from '$server/requests/answer.ts';
+import { inSession } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
 
 /** What is being prepared now, for the timers that every page shows. */
-export const GET: RequestHandler = async ({ locals }) =>
+export const GET: RequestHandler = api(async ({ locals }) =>
   json(
-    await inHousehold(locals.session!.household.id, async (tx) => {
+    await inSession(locals, async (tx) => {
       const [records, places, ownCrops] = await Promise.all([
         listInPreparation(tx),
         listPlaces(tx),
@@ -16,4 +17,5 @@ export const GET: RequestHandler = async ({ locals }) =>
       ]);
       return { records, places, ownCrops };
     })
-  );
+  )
+);

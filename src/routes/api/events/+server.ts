@@ -7,10 +7,12 @@ import { follow } from '$core/sowing/follow.ts';
 import { readLog } from '$core/sowing/record.ts';
 import { sowingOf } from '$core/sowing/sowing.ts';
 import { DAY, MINUTE } from '$core/time/zone.ts';
-import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
 import { householdFacts } from '$server/households/facts.ts';
-import { addEvents } from '$server/sowings/events.ts';
+import { api } from '$server/requests/answer.ts';
+import { readJson } from '$server/requests/body.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { addEvents, knownEvent } from '$server/sowings/events.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
 import { check } from '$shared/schemas/check.ts';
 import { checkBody, eventSchema } from '$shared/schemas/event.ts';
@@ -18,12 +20,15 @@ import type { RequestHandler } from './$types';
 
 const bad = (message: string, code = 'wrong', status = 422) => json({ message, code }, { status });
 
+/** A device's clock may run behind so far: what was touched just after planning is not from before it. */
+const SLACK = 10 * MINUTE;
+
 /** Records one event. Sending it again, or ticking what somebody else has ticked, changes nothing. */
-export const POST: RequestHandler = async ({ request, locals }) => {
-  const session = locals.session!;
-  const sent: unknown = await request.json().catch(() => null);
+export const POST: RequestHandler = api(async ({ request, locals }) => {
+  const session = signedIn(locals);
+  const sent = await readJson(request);
   const checked = check(eventSchema, sent);
-  if (!checked.ok) return bad(Object.values(checked.errors)[0]!);
+  if (!checked.ok) return bad(Object.values(checked.errors)[0] ?? 'This cannot be read.');
   let body: EventBody;
   try {
     body = checkBody((sent as { body: EventBody }).body);
@@ -35,11 +40,22 @@ export const POST: RequestHandler = async ({ request, locals }) => {
   const now = householdNow(session.household);
   if (checked.value.at < now - 30 * DAY) return bad('This was over a month ago: write it as a note instead.');
   const at = Math.min(checked.value.at, now + MINUTE);
-  return inHousehold(session.household.id, async (tx) => {
-    const [record, facts] = await Promise.all([findSowing(tx, sowingId), householdFacts(tx)]);
+  return inSession(locals, async (tx) => {
+    const [record, facts, known] = await Promise.all([
+      findSowing(tx, sowingId),
+      householdFacts(tx),
+      knownEvent(tx, { id, sowingId, body })
+    ]);
     if (!record) return bad('This tray is not in your household.', 'missing', 404);
+    if (known === 'other')
+      return bad('Something else was recorded under this id already: it was not taken.', 'conflict', 409);
+    if (known === 'same') return json({ saved: id });
+    if (at < record.begunAt - SLACK)
+      return bad('This was before the sowing began: check the time, or write it as a note.');
     if (body.type === 'moved' && !facts.places.has(body.placeId))
       return bad('This place is not in your household.', 'missing', 404);
+    if (body.type === 'undone' && readLog(record).every((event) => event.id !== body.eventId))
+      return bad('What was to be taken back is not in this tray’s log.', 'missing', 404);
     if (body.type === 'cut') {
       const sowing = sowingOf(record.setup, facts.ownCrops);
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
@@ -54,4 +70,4 @@ export const POST: RequestHandler = async ({ request, locals }) => {
     await addEvents(tx, session.household.id, sowingId, [event], facts);
     return json({ saved: id });
   });
-};
+});

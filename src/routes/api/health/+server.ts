@@ -1,8 +1,17 @@
 import { text } from '@sveltejs/kit';
+import { isPassing } from '$server/db/unavailable.ts';
 import { anyHousehold } from '$server/sessions/sessions.ts';
 
-/** For whoever watches the server: answers when the database does. */
+/** Whoever watches is told the truth within this, ms. */
+const SOON = 800;
+
+/** For whoever watches the server: `brote` where the database answers, 503 and why where it does not. */
 export const GET = async () => {
-  await anyHousehold();
-  return text('brote');
+  try {
+    await anyHousehold(SOON);
+    return text('brote');
+  } catch (error) {
+    if (!isPassing(error)) throw error;
+    return text('The database does not answer.', { status: 503, headers: { 'retry-after': '2' } });
+  }
 };

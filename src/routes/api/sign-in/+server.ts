@@ -1,17 +1,21 @@
 import { json } from '@sveltejs/kit';
-import { keepSession } from '$server/sessions/cookie.ts';
-import { signIn } from '$server/sessions/sessions.ts';
+import { api } from '$server/requests/answer.ts';
+import { readJson } from '$server/requests/body.ts';
+import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
+import { signIn } from '$server/sessions/signIn.ts';
 import { check } from '$shared/schemas/check.ts';
 import { signInSchema } from '$shared/schemas/household.ts';
 import type { RequestHandler } from './$types';
 
 /** Signs in without leaving the page, for somebody whose session ran out over an open form. */
-export const POST: RequestHandler = async (event) => {
-  const checked = check(signInSchema, await event.request.json().catch(() => null));
-  if (!checked.ok) return json({ message: Object.values(checked.errors)[0] }, { status: 422 });
+export const POST: RequestHandler = api(async (event) => {
+  const checked = check(signInSchema, await readJson(event.request));
+  if (!checked.ok) return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
   const { name, passphrase, memberName } = checked.value;
-  const result = await signIn(name, passphrase, memberName);
-  if (!result.ok) return json({ message: result.say }, { status: 403 });
+  const result = await signIn(name, passphrase, memberName, callerOf(event));
+  if (!result.ok)
+    return json({ message: result.say, code: result.kind }, { status: result.kind === 'wait' ? 429 : 403 });
   keepSession(event, result.token);
+  keepKnown(event, result.known);
   return json({ ok: true });
-};
+});

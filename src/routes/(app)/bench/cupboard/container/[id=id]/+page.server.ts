@@ -1,0 +1,45 @@
+import { error, redirect } from '@sveltejs/kit';
+import { changeContainer, listKeptContainers, retireContainer } from '$server/sowings/containers.ts';
+import { check } from '$shared/schemas/check.ts';
+import { keptContainerSchema } from '$shared/schemas/cupboard.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+  const containers = await inSession(locals, listKeptContainers);
+  const container = containers.find(({ id }) => id === params.id);
+  if (!container) error(404, 'There is no such container in this cupboard.');
+  return { container };
+};
+
+export const actions: Actions = {
+  save: form(async ({ locals, params }, kept) => {
+    const checked = check(keptContainerSchema, {
+      id: params.id,
+      name: kept.name,
+      drains: kept.drains === 'yes',
+      emptyG: plainNumber(kept.emptyG, 'mass'),
+      reservoirMl: plainNumber(kept.reservoirMl, 'volume'),
+      owned: plainNumber(kept.owned)
+    });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { id, name, drains, emptyG, reservoirMl, owned } = checked.value;
+    await inSession(locals, (tx) =>
+      changeContainer(tx, {
+        id,
+        name,
+        drains,
+        emptyG: emptyG ?? null,
+        reservoirMl: reservoirMl ?? null,
+        owned: owned ?? null
+      })
+    );
+    redirect(303, '/bench/cupboard');
+  }),
+  retire: form(async ({ locals, params }) => {
+    await inSession(locals, (tx) => retireContainer(tx, params.id));
+    redirect(303, '/bench/cupboard');
+  })
+};

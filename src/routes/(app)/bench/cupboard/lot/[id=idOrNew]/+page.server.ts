@@ -1,0 +1,53 @@
+import { error, redirect } from '@sveltejs/kit';
+import { findCrop } from '$core/crops/library.ts';
+import type { Lot } from '$core/lots/lot.ts';
+import { keepLot, listLots, retireLot } from '$server/cupboard/lots.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
+import { householdNow } from '$server/households/household.ts';
+import { check } from '$shared/schemas/check.ts';
+import { isId } from '$shared/text.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { lotSchema } from '$shared/schemas/cupboard.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) =>
+  inSession(locals, async (tx) => {
+    const [lots, ownCrops] = await Promise.all([listLots(tx), ownCropsOf(tx)]);
+    const lot = lots.find(({ id }) => id === params.id) ?? null;
+    if (!lot && params.id !== 'new') error(404, 'There is no such lot in this cupboard.');
+    return { lot, ownCrops, cropKey: url.searchParams.get('crop') ?? '', newId: crypto.randomUUID() };
+  });
+
+export const actions: Actions = {
+  save: form(async ({ locals }, kept) => {
+    const { household } = signedIn(locals);
+    const tested = (kept.sprouted ?? '').trim() !== '' || (kept.tested ?? '').trim() !== '';
+    const checked = check(lotSchema, {
+      id: kept.id,
+      cropKey: kept.cropKey,
+      name: kept.name,
+      weighedG: plainNumber(kept.weighedG, 'mass'),
+      price: plainNumber(kept.price),
+      boughtOn: kept.boughtOn,
+      bestBefore: kept.bestBefore,
+      packetPct: plainNumber(kept.packetPct),
+      test: tested ? { sprouted: plainNumber(kept.sprouted), tested: plainNumber(kept.tested) } : null
+    });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const lot = checked.value as Lot;
+    // A redirect is thrown: from within the transaction it would take back what was kept.
+    const known = await inSession(locals, async (tx) => {
+      if (!findCrop(lot.cropKey, await ownCropsOf(tx))) return false;
+      await keepLot(tx, household.id, lot, householdNow(household));
+      return true;
+    });
+    if (!known) return notTaken(422, kept, { cropKey: 'Choose the crop.' });
+    redirect(303, '/bench/cupboard');
+  }),
+  retire: form(async ({ locals, params }) => {
+    if (isId(params.id)) await inSession(locals, (tx) => retireLot(tx, params.id));
+    redirect(303, '/bench/cupboard');
+  })
+};

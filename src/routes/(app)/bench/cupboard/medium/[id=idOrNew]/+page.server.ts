@@ -1,0 +1,37 @@
+import { error, redirect } from '@sveltejs/kit';
+import { readParts } from '$core/medium/coir.ts';
+import type { KeptMedium } from '$core/medium/medium.ts';
+import { keepMedium, listMedia, retireMedium } from '$server/cupboard/media.ts';
+import { check } from '$shared/schemas/check.ts';
+import { mediumSchema } from '$shared/schemas/cupboard.ts';
+import { isId } from '$shared/text.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+  const media = await inSession(locals, listMedia);
+  const medium = media.find(({ id }) => id === params.id) ?? null;
+  if (!medium && params.id !== 'new') error(404, 'There is no such medium in this cupboard.');
+  return { medium, newId: crypto.randomUUID() };
+};
+
+export const actions: Actions = {
+  save: form(async ({ locals }, kept) => {
+    const { household } = signedIn(locals);
+    const typed = (kept.parts ?? '').trim();
+    const parts = typed === '' ? null : readParts(typed);
+    const checked = check(mediumSchema, { ...kept, swellLKg: plainNumber(kept.swellLKg), parts });
+    const errors: Record<string, string> = checked.ok ? {} : checked.errors;
+    if (typed !== '' && parts === null)
+      errors.parts = 'Write each part with its number, such as 3 coir, 1 perlite.';
+    if (!checked.ok || Object.keys(errors).length > 0) return notTaken(422, kept, errors);
+    await inSession(locals, (tx) => keepMedium(tx, household.id, checked.value as KeptMedium));
+    redirect(303, '/bench/cupboard');
+  }),
+  retire: form(async ({ locals, params }) => {
+    if (isId(params.id)) await inSession(locals, (tx) => retireMedium(tx, params.id));
+    redirect(303, '/bench/cupboard');
+  })
+};

@@ -1,0 +1,68 @@
+import { error, redirect } from '@sveltejs/kit';
+import { checkCrop, CROP_FIGURES } from '$core/crops/check.ts';
+import { isKnownFood } from '$core/crops/refused.ts';
+import type { Crop } from '$core/crops/crop.ts';
+import { findCrop } from '$core/crops/library.ts';
+import { keepOwnCrop, listOwnCrops, retireOwnCrop } from '$server/crops/ownCrops.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { ownCropWordsSchema } from '$shared/schemas/ownCrop.ts';
+import { check } from '$shared/schemas/check.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+/** The crop that is edited: the household's own figures, a library crop, or for `new` the one to start from. */
+async function startOf({ locals, params, url }: Pick<RequestEvent, 'locals' | 'params' | 'url'>) {
+  const own = await inSession(locals, (tx) => listOwnCrops(tx));
+  const crops = own.map(({ crop }) => crop);
+  const isNew = params.key === 'new';
+  const from = findCrop(isNew ? (url.searchParams.get('from') ?? 'radish') : params.key, crops);
+  if (!from) error(404, 'There is no such crop in the library.');
+  const kept = own.find(({ crop }) => crop.key === params.key);
+  return { isNew, from, basedOn: kept?.basedOn ?? from.key, kept: kept !== undefined };
+}
+
+export const load: PageServerLoad = async (event) => {
+  const { isNew, from, basedOn, kept } = await startOf(event);
+  return {
+    isNew,
+    kept,
+    from,
+    book: findCrop(basedOn) ?? null,
+    crop: isNew ? { ...from, key: `own-${crypto.randomUUID()}`, name: '', botanicalName: '', note: '' } : from
+  };
+};
+
+export const actions: Actions = {
+  save: form(async (event: RequestEvent, kept) => {
+    const { household } = signedIn(event.locals);
+    const { isNew, from, basedOn } = await startOf(event);
+    const words = check(ownCropWordsSchema, kept);
+    const figures: Partial<Record<string, number>> = {};
+    for (const figure of Object.keys(CROP_FIGURES)) {
+      const read = plainNumber(kept[figure]);
+      figures[figure] = typeof read === 'number' ? read : NaN;
+    }
+    const density = (name: string) => Number(plainNumber(kept[`seedsPerCm2.${name}`]) ?? NaN);
+    const crop: Crop = {
+      ...from,
+      ...(figures as Partial<Crop>),
+      ...(words.ok ? words.value : {}),
+      key: isNew ? (kept.key ?? '') : from.key,
+      seedsPerCm2: { sparse: density('sparse'), usual: density('usual'), dense: density('dense') }
+    };
+    const errors: Record<string, string> = { ...checkCrop(crop), ...(words.ok ? {} : words.errors) };
+    if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key))
+      errors.name ??= 'This form is broken: reload the page.';
+    if (!errors.name && !isKnownFood(crop) && kept.sure !== 'yes')
+      errors.sure =
+        'Brote does not know this plant. Eat no seedling whose young leaves are not known to be food.';
+    if (Object.keys(errors).length > 0) return notTaken(422, kept, errors);
+    await inSession(event.locals, (tx) => keepOwnCrop(tx, household.id, { crop, basedOn }));
+    redirect(303, `/crops/${crop.key}`);
+  }),
+  retire: form(async ({ locals, params }: RequestEvent) => {
+    await inSession(locals, (tx) => retireOwnCrop(tx, params.key));
+    redirect(303, '/crops');
+  })
+};

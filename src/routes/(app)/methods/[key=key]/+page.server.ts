@@ -1,0 +1,37 @@
+import { error, redirect } from '@sveltejs/kit';
+import type { Method } from '$core/methods/method.ts';
+import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/methods/ready.ts';
+import { keepMethod, listMethods, retireMethod } from '$server/methods/methods.ts';
+import { check } from '$shared/schemas/check.ts';
+import { methodSchema } from '$shared/schemas/method.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { parseJson } from '$server/requests/body.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+  const own = await inSession(locals, listMethods);
+  if (params.key === 'new') {
+    const from = findMethod(url.searchParams.get('from') ?? '', own) ?? DEFAULT_METHOD;
+    return { isNew: true, from: from.name, method: { ...from, key: `own-${crypto.randomUUID()}`, name: '' } };
+  }
+  const method = own.find(({ key }) => key === params.key);
+  if (!method) error(404, 'There is no such method of your own.');
+  return { isNew: false, from: method.name, method };
+};
+
+export const actions: Actions = {
+  save: form(async ({ locals }, kept) => {
+    const checked = check(methodSchema, parseJson(kept.method ?? ''));
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (READY_METHODS.some(({ key }) => key === checked.value.key))
+      return notTaken(422, kept, { name: 'A ready method stays as it is: make one from it.' });
+    const { id } = signedIn(locals).household;
+    await inSession(locals, (tx) => keepMethod(tx, id, checked.value as unknown as Method));
+    redirect(303, '/methods');
+  }),
+  retire: form(async ({ locals, params }) => {
+    await inSession(locals, (tx) => retireMethod(tx, params.key ?? ''));
+    redirect(303, '/methods');
+  })
+};

@@ -1,0 +1,110 @@
+import { error, redirect } from '@sveltejs/kit';
+import { lampPpfd } from '$core/clock/light.ts';
+import { boardOf, type Place } from '$core/clock/place.ts';
+import { celsiusOf } from '$core/air/reading.ts';
+import type { Units } from '$core/units/format.ts';
+import { lastReadings } from '$server/air/air.ts';
+import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';
+import { householdNow } from '$server/households/household.ts';
+import { keepPlace, listPlaces, orderPlaces } from '$server/households/places.ts';
+import { check } from '$shared/schemas/check.ts';
+import { deviceSchema, placeSchema } from '$shared/schemas/place.ts';
+import { isId } from '$shared/text.ts';
+import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, depends }) => {
+  depends('brote:place');
+  const { household } = signedIn(locals);
+  const now = householdNow(household);
+  return inSession(locals, async (tx) => {
+    const [places, devices, last] = await Promise.all([listPlaces(tx), listDevices(tx), lastReadings(tx)]);
+    const place = places.find(({ id }) => id === params.id) ?? null;
+    if (!place && params.id !== 'new') error(404, 'There is no such place here.');
+    return {
+      place,
+      places,
+      devices: devices.filter(({ placeId }) => placeId === params.id),
+      last: last.filter(({ placeId }) => placeId === params.id),
+      newId: crypto.randomUUID(),
+      now
+    };
+  });
+};
+
+/** A temperature as typed: degC, or degF where it says so or the household reads so. */
+function degrees(typed: string | undefined, units: Units): number | string | null {
+  const [, number = '', unit = ''] = /^(.*?)\s*°?\s*([cf]?)$/i.exec((typed ?? '').trim()) ?? [];
+  const value = plainNumber(number);
+  if (typeof value !== 'number') return value;
+  const inF = unit.toLowerCase() === 'f' || (unit === '' && units === 'us');
+  return inF ? celsiusOf(value) : value;
+}
+
+function lightOf(kept: Record<string, string>): object {
+  const kind = kept.light ?? '';
+  if (kind === 'dark') return { kind };
+  if (kind !== 'lamp') return { kind: 'sill', aspect: kind, back: kept.back === 'on' };
+  const watts = plainNumber(kept.watts);
+  const distanceCm = plainNumber(kept.distanceCm, 'length');
+  const board = boardOf({
+    widthCm: plainNumber(kept.widthCm, 'length'),
+    depthCm: plainNumber(kept.depthCm, 'length')
+  } as Place);
+  const given = plainNumber(kept.ppfd);
+  // A meter's figure wins over the label's.
+  const ppfd =
+    given ??
+    (typeof watts === 'number' && typeof distanceCm === 'number'
+      ? Math.round(lampPpfd(watts, distanceCm, board))
+      : null);
+  return { kind, ppfd: ppfd ?? undefined, hours: plainNumber(kept.hours) ?? undefined, watts, distanceCm };
+}
+
+export const actions: Actions = {
+  save: form(async ({ locals }, kept) => {
+    const { household } = signedIn(locals);
+    const checked = check(placeSchema, {
+      id: kept.id,
+      name: kept.name,
+      light: lightOf(kept),
+      dayC: degrees(kept.dayC, household.units),
+      nightC: degrees(kept.nightC, household.units),
+      humidityPct: plainNumber(kept.humidityPct),
+      movingAir: kept.movingAir === 'on',
+      widthCm: plainNumber(kept.widthCm, 'length'),
+      depthCm: plainNumber(kept.depthCm, 'length'),
+      ratedG: plainNumber(kept.rated, 'mass')
+    });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const place = checked.value as Place;
+    await inSession(locals, async (tx) => {
+      const before = (await listPlaces(tx)).find(({ id }) => id === place.id);
+      // Another rating has to be looked at anew.
+      const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
+      await keepPlace(tx, household.id, { ...place, ratingSure });
+      const others = (await listPlaces(tx)).map(({ id }) => id).filter((id) => id !== place.id);
+      const at = kept.after === '' ? 0 : others.indexOf(kept.after ?? '') + 1 || others.length;
+      await orderPlaces(tx, others.toSpliced(at, 0, place.id));
+    });
+    redirect(303, '/shelf');
+  }),
+  device: form(async ({ locals, params }, kept) => {
+    const { household } = signedIn(locals);
+    const checked = check(deviceSchema, { id: kept.id, device: kept.device, placeId: params.id });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { id, device: name, placeId } = checked.value;
+    const token = await inSession(locals, async (tx) => {
+      if ((await listPlaces(tx)).every((place) => place.id !== placeId)) return null;
+      return addDevice(tx, household.id, { id, name, placeId });
+    });
+    if (token === null) error(404, 'There is no such place here.');
+    return { kept, errors: {} as Record<string, string>, say: null, token };
+  }),
+  retire: form(async ({ locals }, { device }) => {
+    if (isId(device)) await inSession(locals, (tx) => retireDevice(tx, device));
+    return { kept: {} as Record<string, string>, errors: {} as Record<string, string>, say: null };
+  })
+};

@@ -1,0 +1,354 @@
+<script lang="ts">
+  import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
+  import { LOSS_REASONS, type LossReason } from '$core/events/event.ts';
+  import { yieldOf } from '$core/harvest/yield.ts';
+  import { bandsOfSowing } from '$core/picture/bands.ts';
+  import { pictureOf } from '$core/picture/picture.ts';
+  import { walk } from '$core/round/walk.ts';
+  import { dayOf, follow } from '$core/sowing/follow.ts';
+  import { roundAt } from '$core/time/rhythm.ts';
+  import { figure, mass, yieldPerArea } from '$core/units/format.ts';
+  import { waterAt } from '$core/water/level.ts';
+  import BandChart from '$ui/bands/BandChart.svelte';
+  import Figure from '$ui/fields/Figure.svelte';
+  import Stop from '$ui/round/Stop.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import AimDay from '$ui/plan/AimDay.svelte';
+  import ClockChart from '$ui/charts/ClockChart.svelte';
+  import NarrowingChart from '$ui/charts/NarrowingChart.svelte';
+  import WaterChart from '$ui/charts/WaterChart.svelte';
+  import { narrowing } from '$core/window/narrowing.ts';
+  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { factsOf } from '$core/sowing/householdFacts.ts';
+  import { protocolOf } from '$core/protocol/ofSowing.ts';
+  import StepList from '$ui/protocol/StepList.svelte';
+  import { readLog } from '$core/sowing/record.ts';
+  import { followAll } from '$ui/state/following.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import { pictureWords } from '$ui/words/pictureWords.ts';
+  import { MEDIUM_WORDS } from '$ui/words/media.ts';
+  import { eventWords, LOSS_WORDS, taskWords } from '$ui/words/tasks.ts';
+  import { clockTime, shortDate } from '$ui/words/time.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+
+  const reading = $derived(data.household);
+  const facts = $derived(factsOf(data.household, data));
+  const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  /** As it was expected on the day it was sown: without any look, move or early step. */
+  const expected = $derived(
+    followed.state.sownAt === null
+      ? null
+      : follow(
+          facts,
+          followed.setup,
+          readLog(data.record).filter(
+            ({ body }) => body.type === 'soaked' || body.type === 'drained' || body.type === 'sown'
+          )
+        )
+  );
+  const { crop, setup, state: sowing } = $derived(followed);
+  const round = $derived(roundAt(facts.rhythm, data.now));
+  const stop = $derived(walk([followed], round, data.now).stops[0]!);
+  const picture = $derived(pictureOf(followed, data.now));
+  const level = $derived(waterAt(followed, data.now));
+  const netG = $derived(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0));
+  const gave = $derived(yieldOf(netG, setup.seedG, followed.areaCm2));
+  const placeName = (id: string): string =>
+    data.places.find((place) => place.id === id)?.name ?? 'another place';
+
+  const events = $derived(journal.with(setup.id, readLog(data.record)));
+  const steps = $derived(narrowing(facts, setup, events));
+  const stepWords = ({ event }: (typeof steps)[number]): string =>
+    eventWords(event.body, crop, followed.path, reading.units, placeName);
+  /** What this round says of its water. */
+  const decision = $derived.by(() => {
+    const task = stop.ask.tasks.find(({ body }) => body.kind === 'water' || body.kind === 'top');
+    if (task) {
+      const { title } = taskWords(task.body, followed.path, data.now, reading);
+      return `This round: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
+    }
+    return sowing.stage === 'ended'
+      ? ''
+      : `This round: no water, ${Math.round(level.share * 100)} % is left.`;
+  });
+  let working = $state(false);
+  let note = $state('');
+  let reason = $state<LossReason>('mould');
+
+  async function addNote() {
+    const text = note.trim();
+    if (text === '') return;
+    const result = await journal.record(setup.id, { type: 'noted', text }, 'Note written');
+    if (result.kind !== 'refused') note = '';
+  }
+  async function move(placeId: string) {
+    if (placeId !== followed.place.id)
+      await journal.record(
+        setup.id,
+        { type: 'moved', placeId },
+        `${crop.name}: moved to ${placeName(placeId)}`
+      );
+  }
+</script>
+
+<svelte:head><title>{crop.name} · Brote</title></svelte:head>
+
+<p class="small">
+  <a href={sowing.stage === 'ended' ? '/notebook' : '/round'}
+    >← {sowing.stage === 'ended' ? 'Notebook' : 'Round'}</a
+  >
+</p>
+<header class="head">
+  <h1>{crop.name}</h1>
+  <p class="soft">
+    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {followed
+      .place.name} · {followed.method.name}
+    {#if sowing.sownAt !== null}
+      · sown {shortDate(sowing.sownAt, reading)}{/if}
+  </p>
+</header>
+
+{#if sowing.stage === 'ended'}
+  <section class="ended">
+    <div class="drawing">
+      <TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} />
+    </div>
+    <div>
+      {#if sowing.lost !== null}
+        <p>
+          <strong
+            >Given up on day {Math.max(0, dayOf(followed, sowing.endedAt!))}: {LOSS_WORDS[
+              sowing.lost
+            ].toLowerCase()}.</strong
+          >
+        </p>
+        {#if sowing.lost === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
+      {:else}
+        <Figure
+          label="Cut in all"
+          value={mass(netG, reading.units)}
+          beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, reading.units)}"
+        >
+          {#snippet working()}
+            {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(
+              followed.areaCm2
+            )} cm² = {Math.round(gave.gPerM2)} g/m². {crop.name} usually gives {crop.yieldLowGM2} to {crop.yieldHighGM2}
+            g/m².
+          {/snippet}
+        </Figure>
+        <p class="soft small">After {dayOf(followed, sowing.endedAt!)} days.</p>
+      {/if}
+    </div>
+  </section>
+{:else}
+  <Stop
+    {stop}
+    {round}
+    now={data.now}
+    {reading}
+    members={data.members}
+    {placeName}
+    places={data.places}
+    alone
+  />
+  {#if sowing.stage === 'light' || (sowing.stage === 'blackout' && followed.path.lightFrom === null)}
+    <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
+  {/if}
+{/if}
+
+<section class="block">
+  <h2>How it goes</h2>
+  <BandChart
+    id="tray"
+    now={sowing.endedAt ?? data.now}
+    {reading}
+    rows={expected
+      ? [
+          { name: 'Expected', bands: bandsOfSowing(expected) },
+          { name: 'This tray', bands: bandsOfSowing(followed) }
+        ]
+      : [{ name: 'Expected', bands: bandsOfSowing(followed) }]}
+  />
+  {#if sowing.stage !== 'ended'}
+    <details class="unfold">
+      <summary>Every step, with its amount and day</summary>
+      <StepList
+        steps={protocolOf(followed, facts.ownCrops)}
+        now={data.now}
+        {reading}
+        on={{ kind: setup.medium, own: null }}
+      />
+    </details>
+  {/if}
+  {#if sowing.sownAt !== null}
+    <details class="unfold" bind:open={working}>
+      <summary>How it was worked out: looks, warmth, water</summary>
+      {#if working}
+        <div class="charts">
+          {#if steps.length > 0}
+            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? data.now} {reading} /></div>
+          {/if}
+          <ClockChart {followed} now={sowing.endedAt ?? data.now} {reading} />
+          <WaterChart {followed} now={sowing.endedAt ?? data.now} {reading} {decision} />
+        </div>
+      {/if}
+    </details>
+  {/if}
+  {#if sowing.sownAt !== null && sowing.stage !== 'ended'}
+    <details class="unfold">
+      <summary>Aim for a day</summary>
+      <AimDay
+        {facts}
+        {setup}
+        {events}
+        likelyAt={followed.forecast.marks.windowBest.p50}
+        now={data.now}
+        {reading}
+        onmove={(place) => void move(place.id)}
+      />
+    </details>
+  {/if}
+</section>
+
+<div class="two">
+  <section class="block">
+    <h2>Log</h2>
+    <ol class="log">
+      {#each [...sowing.log].reverse() as { event, undone, repeat } (event.id)}
+        <li class:undone>
+          <span class="soft small when">{shortDate(event.at, reading)} {clockTime(event.at, reading)}</span>
+          <span
+            >{eventWords(event.body, crop, followed.path, reading.units, placeName)}<span class="soft small"
+              >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
+                ? ' · taken back'
+                : repeat
+                  ? ' · done before'
+                  : ''}</span
+            ></span
+          >
+          {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
+              >Undo<span class="visually-hidden">
+                {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span
+              ></button
+            >{/if}
+        </li>
+      {:else}
+        <li class="soft">Nothing has happened yet.</li>
+      {/each}
+    </ol>
+  </section>
+
+  <section class="block stack">
+    <h2>Note</h2>
+    <TextArea labelText="What you see" bind:value={note} rows={3} maxlength={2000} />
+    <div><Button kind="tertiary" on:click={addNote} disabled={note.trim() === ''}>Write it down</Button></div>
+    {#if sowing.stage !== 'ended'}
+      {#if sowing.sownAt !== null}
+        <Figure
+          label="Water in the medium"
+          value="{Math.round(level.share * 100)} %"
+          beside={mass(level.g, reading.units)}
+        >
+          {#snippet working()}It holds {mass(level.capacityG, reading.units)} that plants can use: {figure(
+              followed.areaCm2
+            )} cm² × {figure(followed.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
+        </Figure>
+      {/if}
+      <Select
+        labelText="Where it stands"
+        selected={followed.place.id}
+        on:change={(event) => move((event.target as HTMLSelectElement).value)}
+      >
+        {#each data.places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
+      </Select>
+      <details class="give-up">
+        <summary>Give this tray up</summary>
+        <div class="stack">
+          <Select labelText="Why" bind:selected={reason}>
+            {#each LOSS_REASONS as one (one)}<SelectItem value={one} text={LOSS_WORDS[one]} />{/each}
+          </Select>
+          {#if reason === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
+          <div>
+            <Button
+              kind="danger-tertiary"
+              on:click={() => journal.record(setup.id, { type: 'ended', reason }, `${crop.name}: given up`)}
+              >Give it up</Button
+            >
+          </div>
+        </div>
+      </details>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .head {
+    margin: 0.25rem 0 0.75rem;
+  }
+  .cut {
+    margin-top: 1rem;
+  }
+  .block {
+    margin-top: 2rem;
+    align-content: start;
+  }
+  .block h2 {
+    margin-bottom: 0.6rem;
+  }
+  .charts {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
+    gap: 2rem 2.5rem;
+    margin-top: 0.75rem;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1.3fr 1fr;
+    gap: 0 3rem;
+  }
+  .ended {
+    display: grid;
+    grid-template-columns: minmax(12rem, 19rem) 1fr;
+    gap: 2rem;
+    align-items: end;
+  }
+  .log {
+    list-style: none;
+    padding: 0;
+    margin: 0;
+  }
+  .log li {
+    display: grid;
+    grid-template-columns: 8.5rem 1fr auto;
+    gap: 0.75rem;
+    align-items: baseline;
+    padding: 0.2rem 0;
+    border-bottom: 1px solid color-mix(in srgb, var(--ink-faint) 50%, transparent);
+  }
+  .log .undone {
+    text-decoration: line-through;
+    opacity: 0.7;
+  }
+  .give-up summary {
+    cursor: pointer;
+    min-height: 2.75rem;
+    display: flex;
+    align-items: center;
+  }
+  @media (max-width: 47.99rem) {
+    .two,
+    .ended {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .log li {
+      grid-template-columns: 1fr auto;
+    }
+    .log .when {
+      grid-column: 1 / -1;
+    }
+  }
+</style>

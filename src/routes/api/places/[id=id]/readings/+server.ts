@@ -1,0 +1,29 @@
+import { json } from '@sveltejs/kit';
+import { zoneOf } from '$core/time/zone.ts';
+import { addReadings } from '$server/air/air.ts';
+import { linesOf, sift } from '$server/air/take.ts';
+import { householdNow } from '$server/households/household.ts';
+import { listPlaces } from '$server/households/places.ts';
+import { check } from '$shared/schemas/check.ts';
+import { readingsSchema } from '$shared/schemas/readings.ts';
+import { api } from '$server/requests/answer.ts';
+import { readJson } from '$server/requests/body.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { RequestHandler } from './$types';
+
+/** Takes readings that somebody typed or read from a file. */
+export const POST: RequestHandler = api(async ({ request, locals, params, url }) => {
+  const { household } = signedIn(locals);
+  const checked = check(readingsSchema, await readJson(request));
+  if (!checked.ok) return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
+  const now = householdNow(household);
+  const { taken, refused } = sift(linesOf(checked.value.readings, zoneOf(household.zone), now), now);
+  const source = url.searchParams.get('from') === 'file' ? 'file' : 'hand';
+  const added = await inSession(locals, async (tx) => {
+    if ((await listPlaces(tx)).every(({ id }) => id !== params.id)) return null;
+    return addReadings(tx, household.id, params.id ?? '', source, taken);
+  });
+  if (added === null)
+    return json({ message: 'This place is not in your household.', code: 'missing' }, { status: 404 });
+  return json({ taken: taken.length, added, refused }, { status: taken.length === 0 ? 422 : 200 });
+});

@@ -1,0 +1,83 @@
+import { fail, isHttpError, isRedirect, json, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
+import { RETRY_AFTER_S } from '../db/unavailable.ts';
+import { readForm, Unreadable, type Fields } from './body.ts';
+import { AWAY, isAway } from './session.ts';
+
+/** What an API answers where it does not do what was asked. */
+interface Told {
+  message: string;
+  code: string;
+}
+
+/** What no column takes and no schema caught: told as a mistake of what was sent, and logged as one of ours. */
+function isUnkeepable(failure: unknown): boolean {
+  const { name, code } = (failure ?? {}) as { name?: string; code?: string };
+  return name === 'PostgresError' && /^(22|23)/.test(code ?? '');
+}
+
+const UNKEEPABLE = 'Something in this cannot be kept: check its figures and names, and send it again.';
+
+function toldOf(failure: unknown): { status: number; told: Told } | null {
+  if (failure instanceof Unreadable)
+    return { status: failure.status, told: { message: failure.message, code: 'unreadable' } };
+  if (isAway(failure)) return { status: 503, told: { message: AWAY, code: 'away' } };
+  if (isUnkeepable(failure)) {
+    console.error(failure);
+    return { status: 422, told: { message: UNKEEPABLE, code: 'wrong' } };
+  }
+  if (isHttpError(failure))
+    return {
+      status: failure.status,
+      told: { code: 'wrong', ...failure.body, message: failure.body.message }
+    };
+  return null;
+}
+
+/** An address for programs: whatever is refused is answered in JSON, with what to do. */
+export const api =
+  <E extends RequestEvent>(handler: (event: E) => Promise<Response> | Response) =>
+  async (event: E): Promise<Response> => {
+    try {
+      return await handler(event);
+    } catch (failure) {
+      const told = toldOf(failure);
+      if (!told) throw failure;
+      const headers: HeadersInit = told.status === 503 ? { 'retry-after': String(RETRY_AFTER_S) } : {};
+      return json(told.told, { status: told.status, headers });
+    }
+  };
+
+/** What a form is given back where it was not taken. `say` is of the form as a whole. */
+export interface NotTaken {
+  kept: Fields;
+  errors: Record<string, string>;
+  say: string | null;
+}
+
+/** Gives a form back with what was typed and what to do. */
+export const notTaken = (
+  status: number,
+  kept: Fields,
+  errors: Record<string, string>,
+  say: string | null = null
+): ActionFailure<NotTaken> => fail(status, { kept, errors, say });
+
+/**
+ * What a form's address does with it. The fields are read in one place; whatever cannot be read or kept, or must
+ * be tried again, comes back on the same page with what was typed.
+ */
+export const form =
+  <E extends RequestEvent, T>(handler: (event: E, fields: Fields) => Promise<T> | T) =>
+  async (event: E): Promise<T | ActionFailure<NotTaken>> => {
+    let fields: Fields = {};
+    try {
+      fields = await readForm(event.request);
+      return await handler(event, fields);
+    } catch (failure) {
+      if (isRedirect(failure)) throw failure;
+      const told = toldOf(failure);
+      if (!told) throw failure;
+      const { passphrase: _secret, passphraseNow: _now, passphraseNew: _new, ...kept } = fields;
+      return notTaken(told.status, kept, {}, told.told.message);
+    }
+  };

@@ -1,0 +1,99 @@
+import { plainText } from '../../shared/text.ts';
+
+/** What one request may bring, in bytes; 5000 readings of line protocol are under 700 kB. */
+export const MOST_BYTES = 2 * 1024 * 1024;
+/** No form and no message of ours lies deeper. */
+const DEEPEST = 12;
+/** Names that would change what an object is, rather than what it holds. */
+const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'toJSON', 'valueOf']);
+
+/** What was sent cannot be read at all: with which status, and what to do. */
+export class Unreadable extends Error {
+  override readonly name = 'Unreadable';
+  constructor(
+    readonly status: 400 | 413 | 415 | 422,
+    message: string
+  ) {
+    super(message);
+  }
+}
+
+/** What a form's fields say, by name. A field that was left out is undefined. */
+export type Fields = Record<string, string>;
+
+const typeOf = (request: Request): string =>
+  (request.headers.get('content-type') ?? '').split(';', 1)[0]!.trim().toLowerCase();
+
+/** A failure to read a body, told by what it is: the web server's own limit answers 413. */
+function whyUnread(error: unknown, otherwise: string): Unreadable {
+  if (error instanceof Unreadable) return error;
+  if ((error as { status?: number } | null)?.status === 413)
+    return new Unreadable(413, `This is over ${MOST_BYTES / 1024 / 1024} MB: send it in parts.`);
+  return new Unreadable(400, otherwise);
+}
+
+/** A body as plain text. @throws Unreadable where it is empty, too long or breaks off */
+export async function readText(request: Request): Promise<string> {
+  let text: string;
+  try {
+    text = await request.text();
+  } catch (error) {
+    throw whyUnread(error, 'What was sent broke off: send it again.');
+  }
+  if (text.trim() === '') throw new Unreadable(400, 'Nothing was sent: the body is empty.');
+  return text.toWellFormed();
+}
+
+/**
+ * A body of JSON, its texts as they may be kept.
+ * @throws Unreadable where it is none, of another type, empty, too long or too deep
+ */
+export async function readJson(request: Request): Promise<unknown> {
+  if (!/\bjson$/.test(typeOf(request)))
+    throw new Unreadable(415, 'Send JSON, with Content-Type: application/json.');
+  return parseJson(await readText(request));
+}
+
+/** JSON of a text. @throws Unreadable where it is none, or too deep */
+export function parseJson(text: string): unknown {
+  let sent: unknown;
+  try {
+    sent = JSON.parse(text);
+  } catch {
+    throw new Unreadable(400, 'This is no JSON: it cannot be read.');
+  }
+  return cleaned(sent, 0);
+}
+
+function cleaned(value: unknown, depth: number): unknown {
+  if (typeof value === 'string') return plainText(value);
+  if (value === null || typeof value !== 'object') return value;
+  if (depth >= DEEPEST) throw new Unreadable(422, 'This JSON lies too deep: no message of ours does.');
+  if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1));
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([name, one]) =>
+      NO_NAMES.has(name) ? [] : [[plainText(name), cleaned(one, depth + 1)]]
+    )
+  );
+}
+
+/**
+ * The fields of a form as it may be kept, the last of each name.
+ * @throws Unreadable where it is no form, broken, too long, or holds a file
+ */
+export async function readForm(request: Request): Promise<Fields> {
+  if (!['application/x-www-form-urlencoded', 'multipart/form-data'].includes(typeOf(request)))
+    throw new Unreadable(415, 'This address takes a form: open its page and send it from there.');
+  let form: FormData;
+  try {
+    form = await request.formData();
+  } catch (error) {
+    throw whyUnread(error, 'This form broke off on its way: send it again.');
+  }
+  const fields: Fields = {};
+  for (const [name, value] of form) {
+    if (typeof value !== 'string') throw new Unreadable(422, 'This form takes no files.');
+    if (!NO_NAMES.has(name)) fields[plainText(name)] = plainText(value);
+  }
+  return fields;
+}

@@ -1,0 +1,79 @@
+import * as yup from 'yup';
+import { Temporal } from 'temporal-polyfill';
+import { askComma } from '../../core/units/parseQuantity.ts';
+import { isId, isKey, plainText } from '../text.ts';
+
+const BROKEN = 'This form is broken: reload the page.';
+/** The moments that anything here can be of: anything else is a slip, or a clock that was never set. */
+export const MOMENTS = [Date.UTC(2000, 0, 1), Date.UTC(2100, 0, 1)] as const;
+
+/** Text as it is kept: plain, without blanks around it. What is no text stays, and is complained of. */
+export const text = (most: number, say = `Keep it under ${most} letters.`) =>
+  yup
+    .string()
+    .transform((value: unknown, sent: unknown) => (typeof sent === 'string' ? plainText(sent).trim() : value))
+    .typeError('Write this as text.')
+    .max(most, say);
+
+/** A passphrase: as typed, blanks and all. */
+export const secret = () => yup.string().typeError('Write this as text.');
+
+/** An id that the page made. */
+export const id = (say = BROKEN) =>
+  yup
+    .string()
+    .typeError(say)
+    .test('id', say, (sent) => sent === undefined || sent === null || isId(sent));
+
+/** The key of a crop or a method. */
+export const key = (say: string) =>
+  yup
+    .string()
+    .typeError(say)
+    .test('key', say, (sent) => sent === undefined || sent === null || sent === '' || isKey(sent));
+
+/**
+ * A number that a column can hold. Next to nothing is nothing: no figure here is finer than a billionth.
+ * @param say where it is none
+ */
+export const number = (say: string) =>
+  yup
+    .number()
+    .transform((value: unknown, sent: unknown) => {
+      if (typeof sent !== 'number' && typeof sent !== 'string') return sent === null ? null : NaN;
+      return typeof value === 'number' && Math.abs(value) < 1e-9 ? 0 : value;
+    })
+    .typeError(({ originalValue }: { originalValue?: unknown }) =>
+      typeof originalValue === 'string' ? askComma(originalValue) || say : say
+    );
+
+/** A number that may be left empty. */
+export const optionalNumber = (say: string) =>
+  number(say)
+    .transform((value: unknown, sent: unknown) => (sent === '' || sent === undefined ? null : value))
+    .nullable()
+    .default(null);
+
+/** A day as `YYYY-MM-DD` that the calendar has, or null for an empty field. */
+export const optionalDay = (say: string) =>
+  yup
+    .string()
+    .transform((value: unknown, sent: unknown) => (sent === '' ? null : value))
+    .typeError(say)
+    .test('day', say, (sent) => sent === null || sent === undefined || isDay(sent))
+    .nullable()
+    .default(null);
+
+/** A moment, in milliseconds since 1970. */
+export const moment = (say = 'This time cannot be: check the date of this device.') =>
+  number(say).integer(say).min(MOMENTS[0], say).max(MOMENTS[1], say);
+
+function isDay(sent: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(sent)) return false;
+  try {
+    const { year } = Temporal.PlainDate.from(sent, { overflow: 'reject' });
+    return year >= 1990 && year < 2100;
+  } catch {
+    return false;
+  }
+}

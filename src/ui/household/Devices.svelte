@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { enhance } from '$app/forms';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+
+  interface Props {
+    sessions: readonly { id: string; memberName: string; agent: string; usedAt: number }[];
+    /** The session of this page. */
+    here: string;
+    now: number;
+    reading: Reading;
+    /** Something was just signed out. */
+    done: boolean;
+  }
+  let { sessions, here, now, reading, done }: Props = $props();
+  const others = $derived(sessions.filter(({ id }) => id !== here));
+</script>
+
+<section class="stack" aria-labelledby="devices-title">
+  <h2 id="devices-title">Signed in</h2>
+  {#if done}<p role="status">Signed out there.</p>{/if}
+  <ul>
+    {#each sessions as session (session.id)}
+      <li>
+        <div>
+          <strong>{session.memberName}</strong>, {session.agent}<br />
+          <span class="small soft"
+            >{session.id === here
+              ? 'This device'
+              : `Last used ${dayAndTime(session.usedAt, now, reading)}`}</span
+          >
+        </div>
+        {#if session.id === here}
+          <form method="POST" action="/sign-out">
+            <Button type="submit" kind="tertiary">Sign out</Button>
+          </form>
+        {:else}
+          <form method="POST" action="?/signOut" use:enhance>
+            <input type="hidden" name="session" value={session.id} />
+            <button class="chip"
+              >Sign it out<span class="visually-hidden">: {session.memberName}, {session.agent}</span></button
+            >
+          </form>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if others.length > 1}
+    <form method="POST" action="?/signOut" use:enhance>
+      <input type="hidden" name="session" value="others" />
+      <button class="chip">Sign out all others</button>
+    </form>
+  {/if}
+  <p class="small soft">A device that nobody uses for 60 days is signed out by itself.</p>
+</section>
+
+<style>
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.75rem;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+  }
+</style>
