@@ -1,0 +1,200 @@
+import { randomUUID } from 'node:crypto';
+import { expect } from 'chai';
+import postgres from 'postgres';
+import { inHousehold, LIMITS, outside, type Tx } from '../../src/server/db/connection.ts';
+import { isPassing, Unavailable } from '../../src/server/db/unavailable.ts';
+import { freshDatabase } from '../support/database.ts';
+import { refusal } from '../support/refusal.ts';
+import { household } from '../support/settings.ts';
+
+/** What a piece of work failed with. */
+const failure = (work: Promise<unknown>): Promise<unknown> =>
+  work.then(
+    () => null,
+    (error: unknown) => error
+  );
+
+describe('the connection', function () {
+  this.timeout(60_000);
+  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let admin: postgres.Sql;
+  let home: string;
+  const usual = { ...LIMITS };
+  /** Errors that no promise caught: each would have ended the server. */
+  const uncaught: unknown[] = [];
+  const note = (error: unknown) => uncaught.push(error);
+  before(async () => {
+    database = await freshDatabase();
+    home = (await household('Upstairs')).id;
+    admin = postgres(`${process.env.BROTE_TEST_ADMIN_URL}/postgres`, { max: 1, onnotice: () => {} });
+    process.on('uncaughtException', note);
+  });
+  afterEach(() => {
+    Object.assign(LIMITS, usual);
+    expect(uncaught.splice(0)).to.deep.equal([]);
+  });
+  after(async () => {
+    process.off('uncaughtException', note);
+    await admin.end();
+    await database.drop();
+  });
+
+  const ping = () => inHousehold(home, (tx) => tx`select current_setting('brote.household_id') as id`);
+  /** Ends every connection of the application, as an operator or a crash would. */
+  const kill = () => admin`select pg_terminate_backend(pid) from pg_stat_activity
+    where application_name = 'brote' and datname = ${new URL(database.appUrl).pathname.slice(1)}`;
+
+  it('tells each transaction its household before anything else is asked', async () => {
+    const other = (await household('Downstairs')).id;
+    const seen = await Promise.all(
+      Array.from({ length: 200 }, async (_, n) => {
+        const id = n % 2 === 0 ? home : other;
+        const [first] = await inHousehold(
+          id,
+          (tx) =>
+            tx<
+              { name: string; id: string }[]
+            >`select name, current_setting('brote.household_id') as id from households`
+        );
+        return first!.id === id && first!.name === (id === home ? 'Upstairs' : 'Downstairs');
+      })
+    );
+    expect(seen.every(Boolean)).to.equal(true);
+  });
+
+  it('refuses undefined, dates and numbers that are none, wherever they stand, and goes on', async () => {
+    const missing = undefined as unknown as string;
+    const bad: ((tx: Tx) => Promise<unknown>)[] = [
+      (tx) => tx`select ${missing}::text`,
+      (tx) => tx`select 1 where ${tx`${missing}::text is null`}`,
+      (tx) => tx`insert into members ${tx({ household_id: home, id: missing, name: 'x', name_key: 'x' })}`,
+      (tx) => tx`insert into members ${tx([{ household_id: home, id: missing, name: 'x', name_key: 'x' }])}`,
+      (tx) => tx`select ${new Date(NaN)}::timestamptz`,
+      (tx) => tx`select ${NaN}::float8`,
+      (tx) => tx`select ${[1, missing] as number[]}::int[]`,
+      (tx) => tx`select ${tx.json(missing)}`,
+      // Laid behind one that is under way, as the pages do.
+      (tx) => Promise.all([tx`select pg_sleep(0.02)`, tx`select ${missing}::text`])
+    ];
+    // Many more than there are connections: not one of them may be lost to it.
+    for (let turn = 0; turn < 3; turn += 1)
+      for (const [index, work] of bad.entries()) {
+        const said = await refusal(inHousehold(home, work));
+        expect(said, String(index)).to.match(/was given/);
+        const alone = await refusal(outside(work));
+        expect(alone, String(index)).to.match(/was given/);
+      }
+    const all = await Promise.all(Array.from({ length: 30 }, ping));
+    expect(all.every(([row]) => row!.id === home)).to.equal(true);
+  });
+
+  it('refuses a household that is no UUID, so that nothing else is ever laid into the message', async () => {
+    for (const id of ["'; drop table events; --", '', 'x', `${home}'`])
+      expect(await refusal(inHousehold(id, () => Promise.resolve(1)))).to.include('UUID');
+  });
+
+  it('takes back all of a transaction of which one query failed, even where nobody minded', async () => {
+    const id = randomUUID();
+    const careless = inHousehold(home, async (tx) => {
+      await tx`insert into members (household_id, id, name, name_key) values (${home}, ${id}, 'Mar', 'mar')`;
+      await tx`select 1 / 0`.catch(() => {});
+      return 'all is well';
+    });
+    expect(await refusal(careless)).to.include('division by zero');
+    expect(await inHousehold(home, (tx) => tx`select 1 from members where id = ${id}`)).to.have.length(0);
+  });
+
+  it('answers that it may be tried again where its connections are killed under it, and goes on', async () => {
+    let [done, passing, other] = [0, 0, 0];
+    let killing = true;
+    const killer = (async () => {
+      for (let n = 0; n < 40; n += 1) await kill();
+      killing = false;
+    })();
+    await Promise.all(
+      Array.from({ length: 8 }, async () => {
+        while (killing) {
+          const failed = await failure(
+            inHousehold(home, async (tx) => {
+              await tx`select pg_sleep(0.001)`;
+              await Promise.all([tx`select 1`, tx`select 2`]);
+            })
+          );
+          if (failed === null) done += 1;
+          else if (failed instanceof Unavailable) passing += 1;
+          else other += 1;
+        }
+      })
+    );
+    await killer;
+    expect(other).to.equal(0);
+    expect(passing).to.be.above(0);
+    expect(done + passing).to.be.above(8);
+    expect((await ping())[0]!.id).to.equal(home);
+  });
+
+  it('sends nothing over a connection that was lost, whatever its transaction still wants', async () => {
+    const ids = [randomUUID(), randomUUID()];
+    const late = inHousehold(home, async (tx) => {
+      await kill();
+      await tx`select 1`.catch(() => {});
+      // The transaction is gone, and its household with it: none of this may reach the database.
+      await new Promise((resolve) => setImmediate(resolve));
+      await tx`insert into members (household_id, id, name, name_key) values (${home}, ${ids[0]!}, 'A', 'a')`.catch(
+        () => {}
+      );
+      await ping();
+      await tx`insert into members (household_id, id, name, name_key) values (${home}, ${ids[1]!}, 'B', 'b')`;
+    });
+    expect(await failure(late)).to.be.instanceOf(Unavailable);
+    expect(
+      await inHousehold(home, (tx) => tx`select 1 from members where id = any (${ids}::uuid[])`)
+    ).to.have.length(0);
+  });
+
+  it('gives up a statement, a lock and a wait for a connection in time, and what was held is free again', async () => {
+    LIMITS.transactionMs = 400;
+    LIMITS.waitMs = 300;
+    const slow = await failure(inHousehold(home, (tx) => tx`select pg_sleep(1)`));
+    expect(isPassing(slow)).to.equal(true);
+    const held = Array.from({ length: 12 }, () =>
+      failure(inHousehold(home, (tx) => tx`select pg_sleep(0.35)`))
+    );
+    const failed = (await Promise.all(held)).filter((one) => one !== null);
+    // Ten connections there are, and the slow statement may still have one: the others had to wait too long.
+    expect(failed.length).to.be.within(2, 3);
+    expect(failed.every(isPassing)).to.equal(true);
+    Object.assign(LIMITS, usual);
+    const after = await Promise.all(Array.from({ length: 30 }, ping));
+    expect(after.every(([row]) => row!.id === home)).to.equal(true);
+  });
+
+  it('commits nothing once its time is up', async () => {
+    LIMITS.transactionMs = 150;
+    const id = randomUUID();
+    const late = await failure(
+      inHousehold(home, async (tx) => {
+        await tx`insert into members (household_id, id, name, name_key) values (${home}, ${id}, 'Late', 'late')`;
+        await tx`select pg_sleep(0.3)`;
+      })
+    );
+    expect(late).to.be.instanceOf(Unavailable);
+    Object.assign(LIMITS, usual);
+    expect(await inHousehold(home, (tx) => tx`select 1 from members where id = ${id}`)).to.have.length(0);
+  });
+
+  it('says so at once where there is no database, and finds it when it is back', async () => {
+    const url = process.env.BROTE_APP_URL!;
+    const nowhere = new URL(url);
+    nowhere.port = '1';
+    process.env.BROTE_APP_URL = nowhere.href;
+    const started = performance.now();
+    for (let n = 0; n < 15; n += 1) {
+      expect(await failure(ping())).to.be.instanceOf(Unavailable);
+      expect(await failure(outside((sql) => sql`select 1`))).to.be.instanceOf(Unavailable);
+    }
+    expect(performance.now() - started, 'thirty refusals').to.be.below(10_000);
+    process.env.BROTE_APP_URL = url;
+    expect((await ping())[0]!.id).to.equal(home);
+  });
+});
