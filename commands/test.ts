@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { ensureBuild } from './lib/build.ts';
 import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
-import { ensureChromium, ensurePostgres } from './lib/packages.ts';
+import { ensureChromium, ensureNginx, ensurePostgres, ensureSystemdAnalyze } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
 
 interface Count {
@@ -55,6 +55,7 @@ async function mocha(folder: string, env: Record<string, string> = {}): Promise<
 await runCommand(async () => {
   const chromium = ensureChromium();
   const bin = ensurePostgres();
+  const programs = { CHROMIUM: chromium, NGINX: ensureNginx(), SYSTEMD_ANALYZE: ensureSystemdAnalyze() };
   const counts = [
     await whole('Lint', [
       ['@sveltejs/kit/svelte-kit.js', 'sync'],
@@ -72,7 +73,7 @@ await runCommand(async () => {
   ensureBuild();
   const folder = dataFolder('test');
   const cluster = await startCluster(bin, folder, false);
-  const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, CHROMIUM: chromium };
+  const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, ...programs };
   try {
     counts.push(await mocha('test/server', env), await mocha('test/browser', env));
   } finally {

@@ -22,13 +22,29 @@ export function atTheDoor(request: IncomingMessage, response: ServerResponse): b
   // The origin is made of both: the one by itself must be a name, the other one of two words.
   const protocol = String(request.headers['x-forwarded-proto'] ?? 'http').split(',', 1)[0]!;
   request.headers['x-forwarded-proto'] = protocol.trim().toLowerCase() === 'https' ? 'https' : 'http';
-  if (isOurs(request.headers.host)) return true;
-  response.writeHead(421, { 'content-type': 'text/plain; charset=utf-8' });
-  response.end(
-    'Brote is not known by this name here. Whoever runs it can add it: BROTE_HOSTS=' +
-      `${nameOf(request.headers.host)?.replace(/[^\w.:[\]-]/g, '') ?? 'name'} npm start\n`
-  );
-  return false;
+  const refuse = (status: number, say: string): false => {
+    response.writeHead(status, { 'content-type': 'text/plain; charset=utf-8', connection: 'close' });
+    response.end(`${say}\n`);
+    return false;
+  };
+  if (!isOurs(request.headers.host))
+    return refuse(
+      421,
+      `Brote is not known by this name here. Whoever runs it can add it: BROTE_HOSTS=${nameOf(request.headers.host) ?? 'name'} npm start`
+    );
+  // SvelteKit (2.70) rejects such an address where nothing catches it, and the process ends.
+  if (!isReadable(request.url ?? '/')) return refuse(400, 'This address cannot be read: check it.');
+  return true;
+}
+
+/** Whether the path of an address is text: every % begins a byte, and the bytes are UTF-8. */
+function isReadable(url: string): boolean {
+  if (!url.startsWith('/') || url.startsWith('//')) return false;
+  try {
+    return !decodeURIComponent(url.split('?', 1)[0]!).includes('\0');
+  } catch {
+    return false;
+  }
 }
 
 /** The name in a Host header, without its port; null where it is none. */

@@ -42,6 +42,18 @@ export function ensureChromium(): string {
   return find() ?? (install('Chromium', 'chromium'), find()) ?? missing('Chromium', 'chromium');
 }
 
+/** The nginx program, which the tests put before the application; installed likewise. */
+export function ensureNginx(): string {
+  const find = () => onPath('nginx') ?? (existsSync('/usr/sbin/nginx') ? '/usr/sbin/nginx' : null);
+  return find() ?? (install('nginx', 'nginx-light'), find()) ?? missing('nginx', 'nginx-light');
+}
+
+/** The program that checks a systemd unit; installed likewise. */
+export function ensureSystemdAnalyze(): string {
+  const find = () => onPath('systemd-analyze');
+  return find() ?? (install('systemd', 'systemd'), find()) ?? missing('systemd', 'systemd');
+}
+
 function missing(what: string, name: string): never {
   throw new Plain(
     `${what} is not installed, and this user may not install it. Paste this, then start again:\n  sudo apt-get install -y ${name}`

@@ -14,6 +14,5 @@ export const isKey = (sent: unknown): sent is string => typeof sent === 'string'
 export const plainText = (sent: string): string =>
   sent
     .toWellFormed()
-    // eslint-disable-next-line no-control-regex
     .replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/g, '')
     .normalize('NFC');

@@ -202,9 +202,9 @@ describe('signing in', function () {
 
   it('slows whoever begins one household after another', async () => {
     const waits: number[] = [];
-    for (let n = 0; n < 7; n += 1) waits.push(await waitForNewHousehold('198.51.100.7'));
-    expect(waits.slice(0, 5)).to.deep.equal([0, 0, 0, 0, 0]);
-    expect(waits[6]).to.be.above(0);
+    for (let n = 0; n < 22; n += 1) waits.push(await waitForNewHousehold('198.51.100.7'));
+    expect(waits.slice(0, 20).every((wait) => wait === 0)).to.equal(true);
+    expect(waits[21]).to.be.above(0);
     expect(await waitForNewHousehold('198.51.100.8')).to.equal(0);
   });
 

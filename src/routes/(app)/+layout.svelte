@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
   import { invalidateAll } from '$app/navigation';
+  import AsideList from '$ui/shell/AsideList.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
   import SignInAgain from '$ui/shell/SignInAgain.svelte';
@@ -37,7 +38,11 @@
   async function refresh() {
     const answer = await fetch('/api/ping').catch(() => null);
     if (answer?.status === 401) journal.signedOut = true;
-    else if (answer?.ok) await invalidateAll();
+    else if (answer?.ok) {
+      // It was away, and is back.
+      if (journal.waiting && journal.outgoing.length > 0) await journal.flush();
+      await invalidateAll();
+    }
   }
 
   onMount(() => {
@@ -61,6 +66,7 @@
   {/if}
   <TimerBar reading={data.household} />
   <FormSay />
+  <AsideList now={data.now} reading={data.household} />
   {@render children()}
 </Shell>
 <UndoBar />

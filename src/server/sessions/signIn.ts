@@ -78,7 +78,7 @@ export async function checkPassphrase(
 }
 
 /** New households that one address may begin in a quarter of an hour at no cost. */
-const FREE_HOUSEHOLDS = 5;
+const FREE_HOUSEHOLDS = 20;
 
 /** Counts a try at a new household. @returns seconds to wait; 0 to go on */
 export async function waitForNewHousehold(address: string): Promise<number> {

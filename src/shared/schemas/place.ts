@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { id, number, optionalNumber, text } from './primitives.ts';
+import { id, number, text } from './primitives.ts';
 
 const temperature = (what: string) =>
   number(`Give the ${what} temperature.`)

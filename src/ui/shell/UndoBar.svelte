@@ -2,7 +2,7 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
 
   const journal = useJournal();
-  const waiting = $derived(journal.offline ? journal.outgoing.length : 0);
+  const waiting = $derived(journal.waiting ? journal.outgoing.length : 0);
 </script>
 
 <div class="bar" aria-live="polite">
@@ -15,7 +15,11 @@
   {:else if waiting > 0}
     <div class="line alarm">
       <span
-        >No connection: {waiting === 1 ? 'one thing is' : `${waiting} things are`} kept here until there is.</span
+        >{journal.waiting === 'offline' ? 'No connection' : 'Brote cannot save just now'}: {waiting === 1
+          ? 'one thing is'
+          : `${waiting} things are`} kept here until {journal.waiting === 'offline'
+          ? 'there is'
+          : 'it can'}.</span
       >
       <button class="chip" onclick={() => journal.flush()}>Try now</button>
     </div>

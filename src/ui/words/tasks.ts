@@ -5,7 +5,7 @@ import type { Path } from '$core/methods/path.ts';
 import type { Stage } from '$core/sowing/fold.ts';
 import type { Pressing } from '$core/methods/pressing.ts';
 import { pressingWords } from './pressing.ts';
-import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 import { MOULD_WORDS, SIGHT_WORDS } from './looks.ts';
 import { STEP_NAMES } from './stepNames.ts';
 import { dayAndTime, dayWords, spanWords, type Reading } from './time.ts';

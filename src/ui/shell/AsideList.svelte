@@ -1,0 +1,59 @@
+<script lang="ts">
+  import { useJournal, wordsOf } from '$ui/state/journal.svelte.ts';
+  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+
+  let { now, reading }: { now: number; reading: Reading } = $props();
+  const journal = useJournal();
+</script>
+
+{#if journal.aside.length > 0}
+  <section class="card stack" aria-labelledby="aside-title">
+    <h2 id="aside-title">
+      {journal.aside.length === 1
+        ? 'One thing was not taken'
+        : `${journal.aside.length} things were not taken`}
+    </h2>
+    <ul>
+      {#each journal.aside as one (one.event.id)}
+        <li>
+          <div>
+            <strong>{wordsOf(one)}</strong>
+            <span class="small soft">{dayAndTime(one.event.at, now, reading)}</span><br />
+            <span class="small">{one.say}</span>
+          </div>
+          <div class="row">
+            <button class="chip" onclick={() => void journal.again(one.event.id)}>Try again</button>
+            {#if one.event.body.type !== 'noted'}
+              <button class="chip" onclick={() => void journal.asNote(one.event.id)}>Keep it as a note</button
+              >
+            {/if}
+            <button class="chip quiet" onclick={() => journal.drop(one.event.id)}
+              >Drop it<span class="visually-hidden">: {wordsOf(one)}</span></button
+            >
+          </div>
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+
+<style>
+  section {
+    border-left: 8px solid var(--window);
+    margin-bottom: 1.25rem;
+  }
+  h2 {
+    font-size: 1.05rem;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.9rem;
+  }
+  li {
+    display: grid;
+    gap: 0.4rem;
+  }
+</style>

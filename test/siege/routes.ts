@@ -1,0 +1,253 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import {
+  eventBody,
+  FORM,
+  formBody,
+  JSON_TYPE,
+  methodBody,
+  own,
+  placeFields,
+  sowingBody,
+  type Camp
+} from './camp.ts';
+import type { Sent } from './ask.ts';
+
+/** One thing that can be asked of the application, as its own pages would ask it. */
+export interface Target {
+  /** The route and its method or action, as `POST /shelf/[id]?/save`. */
+  name: string;
+  sent: Sent;
+  /** The fields or the JSON of its body, for others to change. */
+  fields?: Record<string, string>;
+  json?: unknown;
+  /** Ends or changes what the siege itself signs in with: asked with a cookie that is worth nothing. */
+  spares?: boolean;
+}
+
+/**
+ * Everything the source says can be asked: pages, their data, their actions, and the API. What is added there and
+ * not here is missed by name.
+ */
+export function routesOfSource(): string[] {
+  const names: string[] = [];
+  const files = readdirSync('src/routes', { recursive: true, withFileTypes: true }).filter((file) =>
+    file.isFile()
+  );
+  for (const file of files) {
+    const folder =
+      file.parentPath
+        .replace('src/routes', '')
+        .replace('/(app)', '')
+        .replace(/=\w+\]/g, ']') || '/';
+    const source = readFileSync(`${file.parentPath}/${file.name}`, 'utf8');
+    if (file.name === '+page.svelte') names.push(`GET ${folder}`);
+    if (file.name === '+page.server.ts') {
+      if (folder === '/') names.push('GET /');
+      const actions = source.slice(source.indexOf('actions: Actions'));
+      if (source.includes('actions: Actions'))
+        for (const [, action] of actions.matchAll(/^ {2}(\w+): /gm))
+          names.push(`POST ${folder}${action === 'default' ? '' : `?/${action}`}`);
+    }
+    if (file.name === '+server.ts')
+      for (const [, method] of source.matchAll(/export const (GET|POST|PUT|DELETE|PATCH)\b/g))
+        names.push(`${method} ${folder}`);
+  }
+  return [...new Set(names)].sort();
+}
+
+/**
+ * Everything that can be asked, with the ids and keys of one household and the cookie of another or the same.
+ * @param of whose things are named
+ * @param by who asks
+ */
+export function targets(base: URL, of: Camp, by: { cookie: string; token: string }): Target[] {
+  const { ids, keys } = of;
+  const all: Target[] = [];
+  const get = (name: string, path: string) => {
+    all.push({ name: `GET ${name}`, sent: { method: 'GET', path, headers: own(base, by.cookie) } });
+    if (!path.startsWith('/api') && !path.includes('.csv'))
+      all.push({
+        name: `GET ${name}`,
+        sent: {
+          method: 'GET',
+          path: `${path === '/' ? '' : path.split('?')[0]}/__data.json${path.includes('?') ? `?${path.split('?')[1]}` : ''}`,
+          headers: own(base, by.cookie)
+        }
+      });
+  };
+  const form = (name: string, path: string, fields: Record<string, string>, spares = false) =>
+    all.push({
+      name: `POST ${name}`,
+      fields,
+      spares,
+      sent: { method: 'POST', path, headers: own(base, by.cookie, FORM), body: formBody(fields) }
+    });
+  const json = (name: string, path: string, body: unknown, headers: Record<string, string> = {}) =>
+    all.push({
+      name: `POST ${name}`,
+      json: body,
+      sent: {
+        method: 'POST',
+        path,
+        headers: own(base, by.cookie, { ...JSON_TYPE, ...headers }),
+        body: JSON.stringify(body)
+      }
+    });
+
+  for (const view of [
+    '/',
+    '/round',
+    '/shelf',
+    '/bench',
+    '/bench/cupboard',
+    '/bench/reckon',
+    '/sow',
+    '/crops',
+    '/methods',
+    '/notebook',
+    '/household',
+    '/welcome',
+    '/sign-in'
+  ])
+    get(view, view);
+  get('/bench/cupboard/container/[id]', `/bench/cupboard/container/${ids.container}`);
+  get('/bench/cupboard/lot/[id]', `/bench/cupboard/lot/${ids.lot}`);
+  get('/bench/cupboard/medium/[id]', `/bench/cupboard/medium/${ids.medium}`);
+  get('/bench/reckon/[key]', '/bench/reckon/seed?crop=radish&area=25+x+18');
+  get('/crops/[key]', `/crops/${keys.crop}`);
+  get('/crops/[key]/edit', `/crops/${keys.crop}/edit`);
+  get('/methods/[key]', `/methods/${keys.method}`);
+  get('/shelf/[id]', `/shelf/${ids.place}`);
+  get('/tray/[id]', `/tray/${ids.sowing}`);
+  get('/tray/[id]/harvest', `/tray/${ids.sowing}/harvest`);
+  get('/tray/[id]/look', `/tray/${ids.sowing}/look`);
+  get('/crops.csv', '/crops.csv');
+  get('/api/bench', '/api/bench');
+  get('/api/ping', '/api/ping');
+  get('/api/health', '/api/health');
+  all.push({
+    name: 'GET /api/readings',
+    sent: { method: 'GET', path: '/api/readings', headers: { authorization: `Bearer ${by.token}` } }
+  });
+
+  form(
+    '/welcome',
+    '/welcome',
+    { name: 'Siege', memberName: 'Ilo', zone: 'Europe/Madrid', units: 'metric', passphrase: 'x' },
+    true
+  );
+  form(
+    '/sign-in',
+    '/sign-in?to=/round',
+    { name: 'Siege', memberName: 'Ilo', passphrase: 'guess guess' },
+    true
+  );
+  json('/api/sign-in', '/api/sign-in', { name: 'Siege', memberName: 'Ilo', passphrase: 'guess guess' });
+  form('/sign-out', '/sign-out', {}, true);
+  form('/household?/save', '/household?/save', {
+    name: by.cookie === '' ? 'x' : 'Kept by the siege',
+    zone: 'Europe/Madrid',
+    units: 'metric',
+    latitudeDeg: '43.4',
+    wake: '07:00',
+    sleep: '22:30',
+    morning: '07:30',
+    evening: '20:30',
+    methodKey: 'press-and-wait'
+  });
+  form('/household?/theme', '/household?/theme', { theme: 'dark' });
+  form('/household?/passphrase', '/household?/passphrase', {
+    passphraseNow: 'not this one',
+    passphraseNew: 'nor that one'
+  });
+  form('/household?/signOut', '/household?/signOut', { session: ids.session });
+  form('/shelf/[id]?/save', `/shelf/${ids.place}?/save`, placeFields(ids.place, 'Taken'));
+  form('/shelf/[id]?/device', `/shelf/${ids.place}?/device`, { id: ids.notThere, device: 'Another' });
+  form('/shelf/[id]?/retire', `/shelf/${ids.place}?/retire`, { device: ids.notThere });
+  form('/bench/cupboard/container/[id]?/save', `/bench/cupboard/container/${ids.container}?/save`, {
+    name: 'Taken',
+    drains: 'yes',
+    emptyG: '120',
+    reservoirMl: '',
+    owned: '3'
+  });
+  form('/bench/cupboard/container/[id]?/retire', `/bench/cupboard/container/${ids.notThere}?/retire`, {});
+  form('/bench/cupboard/lot/[id]?/save', `/bench/cupboard/lot/${ids.lot}?/save`, {
+    id: ids.lot,
+    cropKey: 'radish',
+    name: 'Taken',
+    weighedG: '400 g',
+    price: '3.50',
+    boughtOn: '2026-10-01',
+    bestBefore: '2028-02-29',
+    packetPct: '92',
+    sprouted: '18',
+    tested: '20'
+  });
+  form('/bench/cupboard/lot/[id]?/retire', `/bench/cupboard/lot/${ids.notThere}?/retire`, {});
+  form('/bench/cupboard/medium/[id]?/save', `/bench/cupboard/medium/${ids.medium}?/save`, {
+    id: ids.medium,
+    name: 'Taken',
+    kind: 'coir',
+    swellLKg: '8',
+    parts: '3 coir, 1 perlite'
+  });
+  form('/bench/cupboard/medium/[id]?/retire', `/bench/cupboard/medium/${ids.notThere}?/retire`, {});
+  const method = methodBody(keys.method, 'Taken');
+  form('/methods/[key]?/save', `/methods/${keys.method}?/save`, { method: JSON.stringify(method) });
+  form('/methods/[key]?/retire', `/methods/own-${ids.notThere}?/retire`, {});
+  form('/crops/[key]/edit?/save', `/crops/${keys.crop}/edit?/save`, {
+    key: keys.crop,
+    name: 'Taken',
+    botanicalName: 'Raphanus sativus',
+    'seedsPerCm2.sparse': '1',
+    'seedsPerCm2.usual': '2',
+    'seedsPerCm2.dense': '3',
+    thousandSeedWeightG: '10',
+    sure: 'yes'
+  });
+  form('/crops/[key]/edit?/retire', `/crops/own-${ids.notThere}/edit?/retire`, {});
+  json('/api/events', '/api/events', eventBody(ids));
+  for (const body of [
+    { type: 'watered', waterG: 120 },
+    { type: 'moved', placeId: ids.place },
+    { type: 'undone', eventId: ids.event },
+    { type: 'looked', cue: 'rooted', reached: false },
+    { type: 'weighed', grossG: 900, full: true },
+    { type: 'cut', grossG: 200, tareG: 100, share: 0.5, last: false }
+  ])
+    json('/api/events', '/api/events', { ...eventBody(ids), id: ids.notThere, body });
+  json('/api/sowings', '/api/sowings', sowingBody(ids, 'Taken'));
+  json('/api/sowings', '/api/sowings', {
+    ...sowingBody(ids, 'Taken'),
+    id: ids.notThere,
+    mix: [
+      { cropKey: 'radish', areaShare: 0.5, lotId: ids.lot },
+      { cropKey: keys.crop, areaShare: 0.5, lotId: null }
+    ],
+    method,
+    notBefore: Date.now() + 86_400_000,
+    readyBy: '2026-02-30'
+  });
+  json('/api/clock', '/api/clock', { by: 'round' });
+  json('/api/places/[id]/rating', `/api/places/${ids.place}/rating`, {});
+  json('/api/places/[id]/readings', `/api/places/${ids.place}/readings?from=hand`, {
+    readings: [{ at: null, tempC: 20.5, humidityPct: 55 }]
+  });
+  json(
+    '/api/readings',
+    '/api/readings',
+    { readings: [{ at: new Date().toISOString(), tempC: 20.5, humidityPct: 55 }] },
+    { authorization: `Bearer ${by.token}` }
+  );
+  all.push({
+    name: 'POST /api/readings',
+    sent: {
+      method: 'POST',
+      path: '/api/readings?precision=ms',
+      headers: { authorization: `Bearer ${by.token}`, 'content-type': 'text/plain' },
+      body: `air,place=x temperature=20.5,humidity=55 ${Date.now()}\nair temperature_f=70`
+    }
+  });
+  return all;
+}
