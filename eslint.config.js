@@ -49,6 +49,11 @@ export default ts.config(
     }
   },
   {
+    // What was sent may lack anything: a route that says it is there has to have looked.
+    files: ['src/routes/**/*.ts'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'error' }
+  },
+  {
     // SQL stands in src/server alone.
     files: ['src/ui/**', 'src/routes/**'],
     rules: { 'no-restricted-imports': ['error', { paths: ['postgres'] }] }

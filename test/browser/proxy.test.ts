@@ -204,7 +204,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
   it('shows nothing of the household by Back after signing out', async () => {
     await page.goto(`${url}round`, { waitUntil: 'networkidle' });
     await page.goto(`${url}household`, { waitUntil: 'networkidle' });
-    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.getByRole('button', { name: 'Sign out', exact: true }).click();
     await page.waitForURL('**/sign-in');
     await page.goBack();
     await page.waitForURL('**/sign-in**');

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { airAt, usualAir, usualWarmthRate } from '../../src/core/air/airAt.ts';
 import { readReadingsCsv } from '../../src/core/air/csv.ts';
 import { readTime } from '../../src/core/air/readTime.ts';
-import { readLineProtocol } from '../../src/core/air/lineProtocol.ts';
+import { decodeText } from '../../src/ui/air/decode.ts';
+import { readLineProtocol, type ReadLine } from '../../src/core/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../src/core/air/reading.ts';
 import { airOf, AirSeries, BIN_MS, binIndex, binned, packAir, unpackAir } from '../../src/core/air/series.ts';
 import { temperatureResponse } from '../../src/core/clock/temperature.ts';
@@ -192,5 +193,101 @@ describe('readings from elsewhere', () => {
     expect(readTime('1764000000', zone)).to.equal(1_764_000_000_000);
     expect(readTime('1764000000000', zone)).to.equal(1_764_000_000_000);
     expect(readTime('2026-02-30 12:00', zone)).to.equal(null);
+  });
+});
+
+describe('a file of readings', () => {
+  const madrid = zoneOf('Europe/Madrid');
+  const times = (csv: string) => {
+    const read = readReadingsCsv(csv, madrid);
+    if (!read.ok) throw new Error(read.say);
+    return read.lines.map((line) =>
+      line.ok ? new Date(line.reading.at).toISOString().slice(0, 16) : line.say
+    );
+  };
+  const said = (csv: string) => {
+    const read = readReadingsCsv(csv, madrid);
+    return read.ok ? 'read' : read.say;
+  };
+
+  it('has its day and its time in one column or in two', () => {
+    expect(times('date,time,temperature\n2026-11-23,07:30,19\n2026-11-23,19:45:10,20')).to.deep.equal([
+      '2026-11-23T06:30',
+      '2026-11-23T18:45'
+    ]);
+    expect(times('Fecha;Hora;Temp. (°C)\n23.11.2026;7:30;19,5')).to.deep.equal(['2026-11-23T06:30']);
+    expect(times('temperature,time,date\n19,07:30,2026-11-23')).to.deep.equal(['2026-11-23T06:30']);
+    expect(times('timestamp,temperature\n2026-11-23T06:30Z,19')).to.deep.equal(['2026-11-23T06:30']);
+  });
+
+  it('takes no day without its time for midnight', () => {
+    expect(times('date,temperature\n2026-11-23,19')[0]).to.include('is no time');
+  });
+
+  it('has days as they are written in its country, where the file shows which way round', () => {
+    expect(times('time;temp\n23.11.2026 07:30;19\n03.04.2026 07:30;19')).to.deep.equal([
+      '2026-11-23T06:30',
+      '2026-04-03T05:30'
+    ]);
+    expect(times('time,temp\n03/04/2026 07:30,19\n23/11/2026 07:30,19')).to.deep.equal([
+      '2026-04-03T05:30',
+      '2026-11-23T06:30'
+    ]);
+    expect(times('time,temp\n03/04/2026 7:30 PM,66\n11/23/2026 12:15 am,66')).to.deep.equal([
+      '2026-03-04T18:30',
+      '2026-11-22T23:15'
+    ]);
+    expect(times('time,temp\n2026/11/23 07:30,19')).to.deep.equal(['2026-11-23T06:30']);
+    expect(said('time,temp\n03/04/2026 07:30,19')).to.match(
+      /can be read as day and month or as month and day/
+    );
+    expect(said('time,temp\n13/04/2026 07:30,19\n04/13/2026 07:30,19')).to.match(/can be read as/);
+  });
+
+  it('has decimal commas between semicolons, and says why it cannot have them between commas', () => {
+    const [line] = (
+      readReadingsCsv('time;temp;rh\n2026-11-23 07:30;19,500;55,25', madrid) as { lines: ReadLine[] }
+    ).lines;
+    expect(line).to.deep.include({ ok: true });
+    expect(line!.ok && [line!.reading.tempC, line!.reading.humidityPct]).to.deep.equal([19.5, 55.25]);
+    expect(times('time,temp,rh\n2026-11-23 07:30,19,5,55')[0]).to.include('decimal commas need semicolons');
+    expect(times('time,temp\n2026-11-23 07:30,"1,200"')[0]).to.include('is no temperature');
+  });
+
+  it('has no days and times that there are not', () => {
+    for (const time of [
+      '2026-02-30 07:30',
+      '2026-11-23 24:30',
+      '31.02.2026 07:30',
+      '2026-11-23 7:30 xm',
+      '13:00 pm',
+      '0:30 am'
+    ])
+      expect(times(`time;temp\n${time};19`)[0], time).to.include('is no time');
+    // The clocks of Madrid go from 2:00 to 3:00 on 29 March, and a leap day is a day.
+    expect(times('time;temp\n2026-03-29 02:30;19\n29.02.2028 12:00;19')).to.deep.equal([
+      '2026-03-29T01:30',
+      '2028-02-29T11:00'
+    ]);
+  });
+
+  it('is read in whatever script a spreadsheet saves it', () => {
+    const csv = 'Datum;Uhrzeit;Temperatur °C\r\n23.11.2026;07:30;19,5\r\n';
+    const utf16 = (mark: boolean) =>
+      Buffer.concat([Buffer.from(mark ? [0xff, 0xfe] : []), Buffer.from(csv, 'utf16le')]);
+    const swapped = (bytes: Buffer) => Buffer.from(bytes).swap16();
+    for (const bytes of [
+      Buffer.from(csv),
+      Buffer.from(`\uFEFF${csv}`),
+      utf16(true),
+      utf16(false),
+      swapped(utf16(true)),
+      swapped(utf16(false)),
+      Buffer.from(csv, 'latin1')
+    ])
+      expect(times(decodeText(bytes)), bytes.subarray(0, 4).toString('hex')).to.deep.equal([
+        '2026-11-23T06:30'
+      ]);
+    expect(said(`time\u0000,temp\n`)).to.include('no plain text');
   });
 });

@@ -88,6 +88,12 @@ describe('the connection', function () {
     expect(all.every(([row]) => row!.id === home)).to.equal(true);
   });
 
+  it('does not compile with undefined as a parameter', async () => {
+    const maybe: { id?: string } = {};
+    // @ts-expect-error what may be undefined is no parameter
+    expect(await refusal(outside((sql) => sql`select ${maybe.id}::text`))).to.match(/was given undefined/);
+  });
+
   it('refuses a household that is no UUID, so that nothing else is ever laid into the message', async () => {
     for (const id of ["'; drop table events; --", '', 'x', `${home}'`])
       expect(await refusal(inHousehold(id, () => Promise.resolve(1)))).to.include('UUID');

@@ -11,7 +11,7 @@ export const MOMENTS = [Date.UTC(2000, 0, 1), Date.UTC(2100, 0, 1)] as const;
 export const text = (most: number, say = `Keep it under ${most} letters.`) =>
   yup
     .string()
-    .transform((value: unknown, sent: unknown) => (typeof sent === 'string' ? plainText(sent).trim() : value))
+    .transform((_value: unknown, sent: unknown) => (typeof sent === 'string' ? plainText(sent).trim() : sent))
     .typeError('Write this as text.')
     .max(most, say);
 

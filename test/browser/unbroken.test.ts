@@ -1,0 +1,242 @@
+import { expect } from 'chai';
+import type { Page, Route } from 'playwright-core';
+import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+
+const PASSPHRASE = 'three wet spoons';
+
+async function begin(page: Page, stage: Stage, name: string): Promise<void> {
+  await open(page, stage, '/welcome');
+  await page.getByLabel('Household').fill(name);
+  await page.getByLabel('Your name').fill('Ilo');
+  await page.getByLabel('Time zone').selectOption('Europe/Madrid');
+  await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+  await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+  await page.waitForURL('**/sow');
+}
+
+async function sowRadish(page: Page, stage: Stage): Promise<string> {
+  await open(page, stage, '/sow');
+  await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+  await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+  await page.waitForURL('**/round');
+  return (await page.locator('article.stop h3 a').first().getAttribute('href'))!;
+}
+
+/** The way from a page to where its events are taken, which can be cut, and answer for the server. */
+class Way {
+  private cut = false;
+  private constructor(private readonly page: Page) {}
+
+  /** @param answer what comes back for an event; null to let it through */
+  static async of(
+    page: Page,
+    answer: (body: string) => Parameters<Route['fulfill']>[0] | null
+  ): Promise<Way> {
+    const way = new Way(page);
+    await page.route('**/api/events', async (route) => {
+      if (way.cut) return route.abort('internetdisconnected');
+      const made = answer(route.request().postData() ?? '');
+      await (made ? route.fulfill(made) : route.continue());
+    });
+    return way;
+  }
+
+  lost(): void {
+    this.cut = true;
+  }
+
+  async back(): Promise<void> {
+    this.cut = false;
+    await this.page.evaluate(() => window.dispatchEvent(new Event('online')));
+  }
+}
+
+const write = async (page: Page, text: string) => {
+  await page.getByLabel('What you see').fill(text);
+  await page.getByRole('button', { name: 'Write it down' }).click();
+};
+
+describe('what a phone has waiting', function () {
+  this.timeout(120_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(false);
+  });
+  after(() => stage.close({ allowed: /status of 5\d\d|ERR_INTERNET_DISCONNECTED/ }));
+
+  it('is not held up by one that the server cannot take: that is set aside with what was typed', async () => {
+    const page = await stage.page(PHONE);
+    await begin(page, stage, 'Queue one');
+    const tray = await sowRadish(page, stage);
+    await open(page, stage, tray);
+    let breaks = true;
+    const way = await Way.of(page, (body) =>
+      breaks && body.includes('one that breaks') ? { status: 500, body: '<html>oh</html>' } : null
+    );
+    way.lost();
+    await write(page, 'one that breaks');
+    await write(page, 'one that is well');
+    await page.getByText('No connection: 2 things are kept here').waitFor();
+    await way.back();
+    const aside = page.getByRole('region', { name: 'One thing was not taken' });
+    await aside.waitFor();
+    await aside.locator('strong', { hasText: 'one that breaks' }).waitFor();
+    await page.locator('.log li', { hasText: 'one that is well' }).waitFor();
+    await page.getByText('No connection').waitFor({ state: 'detached' });
+    await expectFitsThumb(page);
+    await expectAccessible(page);
+    // It is still there after a reload, and once the server can take it, it is taken.
+    await page.reload();
+    await aside.locator('strong', { hasText: 'one that breaks' }).waitFor();
+    breaks = false;
+    await aside.getByRole('button', { name: 'Try again' }).tap();
+    await aside.waitFor({ state: 'detached' });
+    await page.locator('.log li', { hasText: 'one that breaks' }).waitFor();
+    await page.reload();
+    expect(await page.locator('.log li', { hasText: 'one that' }).count()).to.equal(2);
+  });
+
+  it('keeps as a note, or lets go, what the server refused meanwhile', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Queue two');
+    const tray = await sowRadish(page, stage);
+    await open(page, stage, tray);
+    const way = await Way.of(page, (body) =>
+      body.includes('"noted"')
+        ? null
+        : { status: 422, json: { message: 'This tray has ended meanwhile.', code: 'wrong' } }
+    );
+    way.lost();
+    await page.locator('button.tick').first().click();
+    await page.getByText('No connection: one thing is kept here').waitFor();
+    await way.back();
+    const aside = page.getByRole('region', { name: 'One thing was not taken' });
+    await aside.getByText('This tray has ended meanwhile.').waitFor();
+    await aside.getByRole('button', { name: 'Keep it as a note' }).click();
+    await aside.waitFor({ state: 'detached' });
+    await page.locator('.log li', { hasText: /Radish: / }).waitFor();
+    way.lost();
+    await page.locator('button.tick').first().click();
+    await page.getByText('No connection').waitFor();
+    await way.back();
+    await aside.getByRole('button', { name: 'Drop it' }).click();
+    await aside.waitFor({ state: 'detached' });
+    await page.reload({ waitUntil: 'networkidle' });
+    expect(await aside.count()).to.equal(0);
+    expect(await page.locator('button.tick').count()).to.be.above(0);
+  });
+
+  it('waits where the server says that it may be tried again, and says that it is not the connection', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Queue three');
+    await open(page, stage, await sowRadish(page, stage));
+    let away = true;
+    await page.route('**/api/events', (route) =>
+      away ? route.fulfill({ status: 503, json: { message: 'away', code: 'away' } }) : route.continue()
+    );
+    await write(page, 'kept while it was away');
+    await page.getByText('Brote cannot save just now: one thing is kept here until it can.').waitFor();
+    away = false;
+    await page.getByRole('button', { name: 'Try now' }).click();
+    await page.getByText('Brote cannot save just now').waitFor({ state: 'detached' });
+    await page.reload();
+    await page.locator('.log li', { hasText: 'kept while it was away' }).waitFor();
+  });
+});
+
+describe('who is signed in', function () {
+  this.timeout(120_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(false);
+  });
+  after(() => stage.close());
+
+  it('is shown device by device, signed out from afar, and out with a changed passphrase', async () => {
+    const desk = await stage.page();
+    await begin(desk, stage, 'Doors');
+    const others = [await stage.page(PHONE), await stage.page()];
+    for (const page of others) {
+      await open(page, stage, '/sign-in');
+      await page.getByLabel('Household').fill('doors');
+      await page.getByLabel('Your name').fill('Mar');
+      await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+      await page.getByRole('button', { name: 'Sign in' }).click();
+      await page.waitForURL('**/round');
+    }
+    await open(desk, stage, '/household');
+    await expectAccessible(desk);
+    await desk.getByText('This device', { exact: true }).waitFor();
+    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(2);
+    await desk
+      .getByRole('button', { name: /Sign it out.*Mar/ })
+      .first()
+      .click();
+    await desk.getByText('Signed out there.').waitFor();
+    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(1);
+    await desk.getByLabel('As it is now').fill('not this one');
+    await desk.getByLabel('As it shall be').fill('four dry spoons');
+    await desk.getByRole('button', { name: 'Change it' }).click();
+    await desk.getByText('This is not the passphrase as it is now.').waitFor();
+    await desk.getByLabel('As it is now').fill(PASSPHRASE);
+    await desk.getByLabel('As it shall be').fill('four dry spoons');
+    await desk.getByRole('button', { name: 'Change it' }).click();
+    await desk.getByText('Changed. Every other device was signed out.').waitFor();
+    for (const page of others) {
+      await open(page, stage, '/round');
+      expect(page.url()).to.include('/sign-in');
+    }
+    await open(desk, stage, '/household');
+    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(0);
+    await expectFitsThumb(others[0]!);
+  });
+});
+
+describe('nobody is hurt', function () {
+  this.timeout(120_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(false);
+  });
+  after(() => stage.close());
+
+  it('by a plant that Brote does not know: the person has to say that it is food', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Doubt');
+    await open(page, stage, '/crops/new/edit?from=radish');
+    await page.getByLabel('Name', { exact: true }).fill('Stardust');
+    await page.getByLabel('Botanical name').fill('Stella pulvis');
+    await page.getByText('Brote does not know this plant.').waitFor();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Say so with a tick, or leave this plant.').waitFor();
+    expect(await page.getByLabel('Botanical name').inputValue()).to.equal('Stella pulvis');
+    await expectAccessible(page);
+    await page.getByLabel('I know that its young leaves are eaten').check();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL(/\/crops\/own-/);
+  });
+
+  it('by warmth that a crop does not bear: it is said when the tray is planned', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Warm');
+    await page.getByLabel('Crop', { exact: true }).selectOption('cilantro');
+    const warm = page.getByText(/Too warm for cilantro/);
+    expect(await warm.count()).to.equal(0);
+    await page.getByLabel(/^Warmth by day|^By day/).fill('31');
+    await page.getByLabel(/^Warmth at night|^At night/).fill('27');
+    await warm.first().waitFor();
+  });
+
+  it('by a weight: chia is never pressed with a bottle', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Weight');
+    await page.getByLabel('Crop', { exact: true }).selectOption('chia');
+    const words = await page.locator('main').innerText();
+    expect(words).not.to.match(/bottle/);
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await page
+      .getByText(/pressed with 2.02 kg/)
+      .first()
+      .waitFor();
+  });
+});
