@@ -101,7 +101,7 @@ async function serverTimes(): Promise<void> {
       `Round, 12 trays, medians of 300: select 1 ${least.toFixed(2)} ms; round's data ${data.toFixed(2)} ms, ${(data / least).toFixed(2)} times; whole page drawn ${page.toFixed(2)} ms, ${(page / least).toFixed(2)} times`
     );
   } finally {
-    await closeDb();
+    closeDb();
     cluster.stop();
   }
 }
@@ -258,7 +258,7 @@ async function firstView(): Promise<void> {
     server.close();
     server.closeAllConnections();
   } finally {
-    await closeDb();
+    closeDb();
     cluster.stop();
   }
 }

@@ -14,7 +14,7 @@ await runCommand(async () => {
   const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
   process.env.BROTE_APP_URL = database.appUrl;
   await seedDemo(Date.now(), database.ownerUrl);
-  await closeDb();
+  closeDb();
   say('The demo’s data is ready. Ctrl-C stops both servers.');
   const vite = spawn(
     'node',

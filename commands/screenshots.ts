@@ -104,7 +104,7 @@ await runCommand(async () => {
     }
   });
   await browser.close();
-  await closeDb();
+  closeDb();
   cluster.stop();
   process.exit(0);
 });

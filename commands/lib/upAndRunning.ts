@@ -43,7 +43,8 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     stopping = true;
     say('\nStopping ...');
     unwatch();
-    void Promise.allSettled([web?.end(), closeDb()]).finally(() => {
+    closeDb();
+    void Promise.resolve(web?.end()).finally(() => {
       down();
       process.exit(0);
     });
@@ -56,13 +57,13 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     const database = await openDatabase();
     process.env.BROTE_APP_URL = database.appUrl;
     if (fill) await fill(database);
-    await closeDb();
+    closeDb();
     const served = await WebServer.start(host, port);
     web = served.web;
     if (cluster) unwatch = watchOver(cluster, moved);
     claimed.announce(served.url);
     await serving?.(served.url);
-    await closeDb();
+    closeDb();
     say(`\n${greeting(served.url)}\nCtrl-C stops it.`);
   } catch (error) {
     // What Ctrl-C broke off is no failure.

@@ -26,7 +26,10 @@ try {
     // Those who are being answered have a moment to be; those who keep a line open have not.
     setTimeout(() => server.closeAllConnections(), 1000).unref();
     server.closeIdleConnections();
-    void closeDb().finally(() => process.exit(0));
+    setTimeout(() => {
+      closeDb();
+      process.exit(0);
+    }, 1200);
   };
   process.on('message', (message) => message === 'end' && end());
   process.on('disconnect', end);

@@ -188,7 +188,15 @@ describe('who is signed in', function () {
     }
     await open(desk, stage, '/household');
     expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(0);
-    await expectFitsThumb(others[0]!);
+    const phone = await stage.page(PHONE);
+    await open(phone, stage, '/sign-in');
+    await phone.getByLabel('Household').fill('doors');
+    await phone.getByLabel('Your name').fill('Mar');
+    await phone.getByLabel('Passphrase', { exact: true }).fill('four dry spoons');
+    await phone.getByRole('button', { name: 'Sign in' }).click();
+    await phone.waitForURL('**/round');
+    await open(phone, stage, '/household');
+    await expectFitsThumb(phone);
   });
 });
 
@@ -209,6 +217,11 @@ describe('nobody is hurt', function () {
     await page.getByText('Brote does not know this plant.').waitFor();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Say so with a tick, or leave this plant.').waitFor();
+    expect(
+      await page
+        .getByLabel('I know that its young leaves are eaten')
+        .evaluate((box) => box === document.activeElement)
+    ).to.equal(true);
     expect(await page.getByLabel('Botanical name').inputValue()).to.equal('Stella pulvis');
     await expectAccessible(page);
     await page.getByLabel('I know that its young leaves are eaten').check();

@@ -14,7 +14,7 @@ export async function freshDatabase(): Promise<Database & { drop(): Promise<void
   return {
     ...database,
     drop: async () => {
-      await closeDb();
+      closeDb();
       const admin = postgres(`${adminUrl}/postgres`, { max: 1, onnotice: () => {} });
       await admin.unsafe(`drop database "${name}" with (force)`);
       await admin.unsafe(`drop role "${name}_app"`);

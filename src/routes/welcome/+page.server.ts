@@ -8,7 +8,7 @@ import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
 import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { signIn, waitForNewHousehold } from '$server/sessions/signIn.ts';
+import { seconds, signIn, waitForNewHousehold } from '$server/sessions/signIn.ts';
 import { mayBegin, mayBeginNow } from '$server/sessions/welcome.ts';
 import { check } from '$shared/schemas/check.ts';
 import { newHouseholdSchema } from '$shared/schemas/household.ts';
@@ -30,7 +30,7 @@ export const actions: Actions = {
     const caller = callerOf(event);
     const wait = await available(() => waitForNewHousehold(caller.address));
     if (wait > 0)
-      return notTaken(429, kept, {}, `Many households were begun from here. Try again in ${wait} seconds.`);
+      return notTaken(429, kept, {}, `Many households were begun from here. Try again in ${seconds(wait)}.`);
     const { name, zone, units, memberName, passphrase } = checked.value;
     const id = randomUUID();
     const passphraseHash = await hashPassphrase(passphrase);

@@ -14,6 +14,7 @@ export const awayPage = (say: string): string => `<!doctype html>
   </head>
   <body>
     <main>
+      <img src="/brote.svg" alt="" width="56" height="56" />
       <h1>One moment</h1>
       <p>${escaped(say)}</p>
       <p>This page asks again by itself. <a href="">Ask now</a></p>

@@ -64,7 +64,7 @@ export async function checkPassphrase(
     return {
       ok: false,
       kind: 'wait',
-      say: `Too many tries on this household. Try again in ${tried!.wait_s} seconds, or from a device that has signed in before.`
+      say: `Too many tries on this household. Try again in ${seconds(tried!.wait_s)}, or from a device that has signed in before.`
     };
   const right = await isPassphrase(tried!.passphrase_hash, passphrase);
   if (!right || !tried!.household_id)
@@ -76,6 +76,9 @@ export async function checkPassphrase(
   await outside((sql) => sql`select forget_attempts(${tried!.ids}, ${tried!.all_of})`);
   return { ok: true, householdId: tried!.household_id };
 }
+
+/** Seconds in words. */
+export const seconds = (count: number): string => (count === 1 ? '1 second' : `${count} seconds`);
 
 /** New households that one address may begin in a quarter of an hour at no cost. */
 const FREE_HOUSEHOLDS = 20;

@@ -5,12 +5,15 @@
   import { reach, type Outlook } from '$core/plan/reach.ts';
   import type { HouseholdFacts } from '$core/sowing/follow.ts';
   import type { SowingSetup } from '$core/sowing/sowing.ts';
+  import { tooWarm } from '$core/air/warmth.ts';
+  import type { Crop } from '$core/crops/crop.ts';
   import type { Place } from '$core/clock/place.ts';
   import { laterWords } from '$ui/words/places.ts';
   import { dayWords, isoDay, type Reading } from '$ui/words/time.ts';
 
   interface Props {
     facts: HouseholdFacts;
+    crop: Crop;
     setup: SowingSetup;
     events: readonly SowingEvent[];
     /** The day it is likeliest to open, to begin with. */
@@ -19,7 +22,7 @@
     reading: Reading;
     onmove: (place: Place) => void;
   }
-  let { facts, setup, events, likelyAt, now, reading, onmove }: Props = $props();
+  let { facts, crop, setup, events, likelyAt, now, reading, onmove }: Props = $props();
   let typed = $state<string | null>(null);
   const day = $derived(
     typed ?? isoDay(Math.max(now, Number.isFinite(likelyAt) ? likelyAt : now), reading.zone)
@@ -35,7 +38,7 @@
     course.kind === 'stay'
       ? 'Leave it where it is'
       : course.kind === 'move'
-        ? `Move it to ${course.place.name}`
+        ? `Move it to ${course.place.name}${tooWarm(crop, course.place) ? ', too warm for it on average' : ''}`
         : `Leave it until it opens, then hold it on ${course.place.name}`;
   const chanceWords = (chance: number): string =>
     chance >= 0.85 ? 'very likely' : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';

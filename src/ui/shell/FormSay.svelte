@@ -1,8 +1,16 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { page } from '$app/state';
 
+  const form = $derived(page.form as { say?: string | null; errors?: Record<string, string> } | null);
   /** What the last form was told as a whole; what is wrong with a field stands at the field. */
-  const say = $derived((page.form as { say?: string | null } | null)?.say ?? '');
+  const say = $derived(form?.say ?? '');
+
+  // What is wrong may stand far above the button that was pressed: lead the eye and the keyboard there.
+  $effect(() => {
+    if (Object.keys(form?.errors ?? {}).length === 0) return;
+    void tick().then(() => document.querySelector<HTMLElement>('main [aria-invalid="true"]')?.focus());
+  });
 </script>
 
 {#if say}<p class="alarm" role="alert">{say}</p>{/if}

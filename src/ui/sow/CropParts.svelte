@@ -66,7 +66,12 @@
       />
     {/if}
     {#if lotsOf(part.cropKey).length > 0}
-      <Select labelText="Seed from" bind:selected={part.lotId}>
+      <Select
+        labelText="Seed from"
+        bind:selected={part.lotId}
+        invalid={!!wrong.lotId && part.lotId !== ''}
+        invalidText={wrong.lotId}
+      >
         {#each lotsOf(part.cropKey) as lot (lot.id)}<SelectItem value={lot.id} text={lotWords(lot)} />{/each}
         <SelectItem value="" text="Other seed" />
       </Select>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { DAY } from '$core/time/zone.ts';
+  import { tooWarm } from '$core/air/warmth.ts';
   import type { Place } from '$core/clock/place.ts';
   import { dayAndTime, dayWords, type Reading } from '$ui/words/time.ts';
   import type { WorkedSowing } from './draft.ts';
@@ -14,13 +15,14 @@
   let { places, now, reading, onchoose }: Props = $props();
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
-  function words({ plan, crop }: WorkedSowing): string {
+  function words({ plan, crop }: WorkedSowing, place: Place): string {
     if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
     if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, reading)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;
     const begin = dayAndTime(plan.soak.soakStart ?? plan.soak.sowAt, now, reading);
     const keeps = Math.max(1, Math.round((windowClose.p50 - windowOpen.p50) / DAY));
-    return `begun ${begin}, opens ${dayWords(windowOpen.p50, now, reading)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
+    const warm = tooWarm(crop, place) ? 'too warm for it on average; ' : '';
+    return `${warm}begun ${begin}, opens ${dayWords(windowOpen.p50, now, reading)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
   }
 </script>
 
@@ -29,7 +31,7 @@
     <li>
       <div>
         <strong>{place.name}</strong>
-        <span class="small soft">{words(sowing)}</span>
+        <span class="small soft">{words(sowing, place)}</span>
       </div>
       <button type="button" class="chip" onclick={() => onchoose(place)}
         >Choose<span class="visually-hidden"> {place.name}</span></button

@@ -95,6 +95,8 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   if (!Number.isInteger(count) || count < fewest || count > most)
     wrong.count = `Give a whole number from ${fewest} to ${most}.`;
   const typed = typedGermination(draft, wrong);
+  if (typed === null && draft.parts.some((part) => isDead(part.lotId, context)))
+    wrong.lotId = 'Nothing sprouted of this lot in its test: choose another, or test it again.';
   const own = readNumber(draft.ownDensity) ?? NaN;
   if (draft.density === 'own' && !(own > 0 && own <= 60))
     wrong.seedsPerCm2 = 'Give seeds per cm², over 0 and up to 60.';
@@ -238,6 +240,12 @@ function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string,
       if (!(value > 0 && value <= 1000)) wrong[`parts.${index}.share`] = 'Give its parts, such as 1 or 2,5.';
     });
   return crops.every((crop) => crop !== undefined) ? (crops as Crop[]) : null;
+}
+
+/** Whether of a lot nothing sprouted: no amount of it makes a tray. */
+function isDead(lotId: string, { lots }: DraftContext): boolean {
+  const lot = lots.find(({ id }) => id === lotId);
+  return lot !== undefined && lotGermination(lot)?.pct === 0;
 }
 
 function typedGermination(draft: Draft, wrong: Record<string, string>): number | null {

@@ -13,5 +13,5 @@ export function warmthWords(crop: Crop, place: Place, among: Iterable<Place>, un
         tooWarm(crop, cooler.place) ? ', and too warm as well' : ''
       }.`
     : ' No other place here is cooler.';
-  return `Too warm for ${crop.name.toLowerCase()} on ${place.name}: about ${temperature(warm.meanC, units)} on average, and above ${temperature(warm.keepBelowC, units)} it sprouts badly and falls over.${elsewhere}`;
+  return `Too warm for ${crop.name.toLowerCase()} ${place.name ? `on ${place.name}` : 'there'}: about ${temperature(warm.meanC, units)} on average, and above ${temperature(warm.keepBelowC, units)} it sprouts badly and falls over.${elsewhere}`;
 }

@@ -70,6 +70,11 @@ async function addSent(locals: App.Locals, body: unknown): Promise<Response> {
     const lots = parts.map(({ lotId }) => choices.lots.find(({ id }) => id === lotId));
     if (parts.some(({ lotId, cropKey }, index) => lotId && lots[index]?.cropKey !== cropKey))
       wrong('lotId', 'This lot is not in your cupboard any more, or of another crop: choose another.');
+    if (
+      lots.some((lot) => lot !== undefined && lotGermination(lot)?.pct === 0) &&
+      (sent.germinationPct ?? null) === null
+    )
+      wrong('lotId', 'Nothing sprouted of this lot in its test: choose another, or test it again.');
     if (sent.mediumId && choices.media.every(({ id }) => id !== sent.mediumId))
       wrong('medium', 'This medium is not in your cupboard any more: choose another.');
     const rhythm = rhythmOf(household);

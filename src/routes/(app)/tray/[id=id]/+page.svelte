@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
+  import { tooWarm } from '$core/air/warmth.ts';
   import { LOSS_REASONS, type LossReason } from '$core/events/event.ts';
   import { yieldOf } from '$core/harvest/yield.ts';
   import { bandsOfSowing } from '$core/picture/bands.ts';
@@ -202,6 +203,7 @@
     <details class="unfold">
       <summary>Aim for a day</summary>
       <AimDay
+        {crop}
         {facts}
         {setup}
         {events}
@@ -263,7 +265,10 @@
         selected={followed.place.id}
         on:change={(event) => move((event.target as HTMLSelectElement).value)}
       >
-        {#each data.places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
+        {#each data.places as place (place.id)}<SelectItem
+            value={place.id}
+            text={tooWarm(crop, place) ? `${place.name}: too warm for it` : place.name}
+          />{/each}
       </Select>
       <details class="give-up">
         <summary>Give this tray up</summary>

@@ -154,7 +154,13 @@
         >Brote does not know this plant. Eat no seedling whose young leaves are not known to be food.</Caution
       >
       <label>
-        <input type="checkbox" name="sure" value="yes" checked={kept('sure') === 'yes'} />
+        <input
+          type="checkbox"
+          name="sure"
+          value="yes"
+          checked={kept('sure') === 'yes'}
+          aria-invalid={wrong('sure') !== ''}
+        />
         I know that its young leaves are eaten
       </label>
       {#if wrong('sure')}<p class="alarm small" role="alert">Say so with a tick, or leave this plant.</p>{/if}
