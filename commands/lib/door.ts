@@ -64,6 +64,9 @@ export function isOurs(host: string | undefined): boolean {
   return namesOfOurs().has(name);
 }
 
+/** What routers at home put behind a machine's name; none of them is anybody's to register. */
+const HOME_ENDINGS = ['local', 'lan', 'home', 'home.arpa', 'internal', 'localdomain'];
+
 let known: { at: number; names: Set<string> } | null = null;
 /** Addresses come and go with the network: looked up again after so long, in ms. */
 const KNOWN_FOR = 10_000;
@@ -79,7 +82,8 @@ function namesOfOurs(): Set<string> {
     .split(/[\s,]+/)
     .flatMap((one) => nameOf(one.replace(/^https?:\/\//, '').replace(/\/.*$/, '')) ?? []);
   const origin = URL.canParse(process.env.ORIGIN ?? '') ? [new URL(process.env.ORIGIN!).hostname] : [];
-  const names = new Set([machine, short, `${short}.local`, ...addresses, ...given, ...origin]);
+  const local = HOME_ENDINGS.map((ending) => `${short}.${ending}`);
+  const names = new Set([machine, short, ...local, ...addresses, ...given, ...origin]);
   known = { at: performance.now(), names };
   return names;
 }

@@ -7,7 +7,7 @@ import type { FromWeb } from './webProcess.ts';
 /** One that ran for so long had started well: the next wait is the shortest again, ms. */
 const WELL_MS = 30_000;
 const FIRST_WAIT_MS = 200;
-const LONGEST_WAIT_MS = 30_000;
+const LONGEST_WAIT_MS = 8000;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 

@@ -342,23 +342,31 @@ describe('what the bench works with', function () {
     await open(page, stage, '/sow?crop=radish');
     const sent = page.waitForRequest('**/api/sowings');
     await page.getByRole('button', { name: 'Put it on the list' }).click();
-    const body = (await sent).postDataJSON() as object;
+    const body = (await sent).postDataJSON() as { parts: object[] };
     await page.waitForURL('**/round');
     const refused = async (more: object) => {
       const answer = await page.request.post(`${stage.url}api/sowings`, {
-        data: { ...body, id: randomUUID(), ...more }
+        data: {
+          ...body,
+          ids: { first: randomUUID(), second: randomUUID(), container: randomUUID() },
+          ...more
+        }
       });
       return [
         answer.status(),
         Object.values(((await answer.json()) as { errors?: Record<string, string> }).errors ?? {})[0]
       ];
     };
-    expect(await refused({ cropKey: 'tomato', lotId: null })).to.deep.equal([
+    expect(await refused({ parts: [{ cropKey: 'tomato', lotId: null, share: 1 }] })).to.deep.equal([
       422,
       'Choose a crop from the library.'
     ]);
-    expect((await refused({ lotId: randomUUID() }))[1]).to.include('not in your cupboard');
-    expect((await refused({ cropKey: 'kale' }))[1]).to.include('of another crop');
+    expect((await refused({ parts: [{ cropKey: 'radish', lotId: randomUUID(), share: 1 }] }))[1]).to.include(
+      'not in your cupboard'
+    );
+    expect((await refused({ parts: [{ ...body.parts[0], cropKey: 'kale' }] }))[1]).to.include(
+      'of another crop'
+    );
     expect((await refused({ mediumId: randomUUID() }))[1]).to.include('This medium is not in your cupboard');
     expect((await refused({ methodKey: 'gone' }))[1]).to.include('This method is no longer there');
   });

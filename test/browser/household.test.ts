@@ -170,9 +170,9 @@ describe('a household of one’s own', function () {
     expect(
       (await send({ type: 'cut', grossG: 3000, tareG: 0, share: 1, last: true }, { sure: true }))[1]
     ).to.equal('saved');
-    const sowing = await page.request.post(`${stage.url}api/sowings`, { data: { cropKey: '' } });
+    const sowing = await page.request.post(`${stage.url}api/sowings`, { data: { parts: [] } });
     expect(sowing.status()).to.equal(422);
-    expect(((await sowing.json()) as { errors: Record<string, string> }).errors.cropKey).to.equal(
+    expect(((await sowing.json()) as { errors: Record<string, string> }).errors.parts).to.equal(
       'Choose a crop.'
     );
     expect(

@@ -159,25 +159,25 @@ export const placeFields = (id: string, name: string): Record<string, string> =>
 
 /** A sowing as the page sends it. */
 export const sowingBody = (ids: Camp['ids'], containerName: string) => ({
-  id: ids.sowing,
-  containerId: ids.container,
-  cropKey: 'radish',
-  mix: null,
+  ids: { first: ids.sowing, second: ids.notThere, container: ids.container },
+  kind: 'one',
+  parts: [{ cropKey: 'radish', lotId: ids.lot as string | null, share: 1 }],
+  shareOf: 'weight',
+  staggered: false,
   container: { name: containerName, shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
   count: 1,
-  areaShare: 1,
-  lotId: ids.lot,
-  mediumId: ids.medium,
   medium: 'coir',
+  mediumId: ids.medium,
   methodKey: 'press-and-wait',
-  method: null,
+  method: null as unknown,
   placeId: ids.place,
-  newPlace: null,
-  seedsPerCm2: 2.1,
+  newPlace: null as unknown,
+  density: 'usual',
+  seedsPerCm2: null as unknown,
+  ownSeedG: null as unknown,
   germinationPct: null,
-  seedG: 9.9,
-  notBefore: null,
-  readyBy: null
+  readyBy: null as string | null,
+  shownSeedG: null as number[] | null
 });
 
 /** An event as a touch sends it. */

@@ -244,7 +244,7 @@ export function mutated({ sent, fields, json }: Target, dice: Dice): Sent {
 function jsonOf(text: string, dice: Dice): string {
   const value = JSON.parse(text) as unknown;
   const way = dice.one(placesIn(value));
-  if (way.length > 0 && dice.chance(15)) return JSON.stringify(without(value, way));
+  if (way.length > 0 && dice.chance(10)) return JSON.stringify(without(value, way));
   if (dice.chance(5)) return text.slice(0, dice.upTo(text.length));
   const once = withAt(value, way, dice.one(VALUES));
   return once;

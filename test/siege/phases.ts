@@ -276,9 +276,8 @@ export const memoryMb = (pid: number): number =>
 
 export interface Memory {
   asked: number;
-  /** In the middle of the first and the last quarter, MB. */
-  early: number;
-  late: number;
+  /** In the middle of each quarter of the time, MB. */
+  quarters: number[];
 }
 
 /** Asks for pages and data without pause, and looks at what the server holds. */
@@ -303,5 +302,5 @@ export async function memory(base: URL, camp: Camp, pid: () => number, ms: numbe
   const quarter = Math.floor(held.length / 4);
   const middle = (values: number[]) =>
     [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-  return { asked, early: middle(held.slice(0, quarter)), late: middle(held.slice(-quarter)) };
+  return { asked, quarters: [0, 1, 2, 3].map((n) => middle(held.slice(n * quarter, (n + 1) * quarter))) };
 }

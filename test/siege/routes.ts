@@ -220,13 +220,15 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   json('/api/sowings', '/api/sowings', sowingBody(ids, 'Taken'));
   json('/api/sowings', '/api/sowings', {
     ...sowingBody(ids, 'Taken'),
-    id: ids.notThere,
-    mix: [
-      { cropKey: 'radish', areaShare: 0.5, lotId: ids.lot },
-      { cropKey: keys.crop, areaShare: 0.5, lotId: null }
+    ids: { first: ids.notThere, second: ids.event, container: ids.container },
+    kind: 'blended',
+    parts: [
+      { cropKey: 'radish', lotId: ids.lot, share: 2 },
+      { cropKey: keys.crop, lotId: null, share: 1 }
     ],
     method,
-    notBefore: Date.now() + 86_400_000,
+    density: 'own',
+    seedsPerCm2: 2.5,
     readyBy: '2026-02-30'
   });
   json('/api/clock', '/api/clock', { by: 'round' });

@@ -140,7 +140,7 @@ export function report({ leaks: leaked, mutations: changed, kills, slow, memory:
     );
   lines.push(
     `Slow clients: beside ${slow.clients} of them 95 of 100 requests took under ${Math.round(slow.othersMs)} ms; ${slow.left} still held on to at the end`,
-    `Memory: ${held.asked} requests; ${Math.round(held.early)} MB early, ${Math.round(held.late)} MB late`
+    `Memory: ${held.asked} requests; ${held.quarters.map(Math.round).join(', ')} MB, quarter by quarter`
   );
   return lines;
 }

@@ -35,6 +35,7 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   density: 'usual',
   ownDensity: '',
   germination: '',
+  ownSeedG: null,
   when: 'now',
   readyBy: '',
   ...more
@@ -104,6 +105,24 @@ describe('a draft of a sowing', () => {
     );
   });
 
+  it('takes grams of one’s own before the density, in every figure and step', () => {
+    const weighed = (sowing: ReturnType<typeof work>['sowings'][number]) =>
+      sowing.steps.flatMap(({ body }) =>
+        body.kind === 'weigh' ? body.seed.map((line) => line.seedG) : body.kind === 'sow' ? [body.seedG] : []
+      );
+    const [one] = work({ ownSeedG: 14, density: 'sparse' }).sowings;
+    expect([one!.seedG, one!.plan.seed.seedG]).to.deep.equal([one!.seedG, one!.seedG]);
+    expect(one!.seedG).to.be.closeTo(14, 1e-9);
+    for (const g of weighed(one!)) expect(g).to.be.closeTo(14, 1e-9);
+    expect(one!.seedsPerCm2).to.be.closeTo((2.1 * 14) / 9.92, 0.01);
+    const parts = [part('pea'), part('cress-garden')];
+    const halves = work({ kind: 'halves', parts, ownSeedG: 60 }).sowings;
+    expect(halves.map(({ seedG: g }) => g)[0]).to.be.closeTo(30, 1e-9);
+    const [blend] = work({ kind: 'blended', parts: [part('radish'), part('kale')], ownSeedG: 8 }).sowings;
+    expect(blend!.mix!.reduce((sum, { seedG: g }) => sum + g, 0)).to.be.closeTo(8, 1e-9);
+    expect(weighed(blend!).reduce((sum, g) => sum + g, 0)).to.be.closeTo(16, 1e-9);
+  });
+
   it('makes two sowings of halves, the faster later where that is asked', () => {
     const parts = [part('pea'), part('cress-garden')];
     const [together, apart] = [false, true].map(
@@ -132,7 +151,7 @@ describe('a draft of a sowing', () => {
     const seeds = (index: number) =>
       seed(count)[index]! / cropOf(['radish', 'broccoli'][index]!).thousandSeedWeightG;
     expect(seeds(0) / seeds(1)).to.be.closeTo(1, 0.001);
-    expect(weight!.parts.reduce((sum, { areaShare }) => sum + areaShare, 0)).to.be.closeTo(1, 1e-12);
+    expect(weight!.mix!.reduce((sum, { areaShare }) => sum + areaShare, 0)).to.be.closeTo(1, 1e-12);
   });
 });
 

@@ -35,17 +35,16 @@ describe('what may be sent', () => {
     methodKey: 'light-hand'
   };
   const sowing = () => ({
-    id: randomUUID(),
-    containerId: randomUUID(),
-    cropKey: 'radish',
+    ids: { first: randomUUID(), second: randomUUID(), container: randomUUID() },
+    kind: 'one',
+    parts: [{ cropKey: 'radish', lotId: null, share: 1 }],
     container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
     count: 1,
     medium: 'coir',
     methodKey: 'press-and-wait',
     placeId: randomUUID(),
-    seedsPerCm2: 2.1,
+    density: 'usual',
     germinationPct: null,
-    seedG: 9.9,
     readyBy: null
   });
 
@@ -96,23 +95,30 @@ describe('what may be sent', () => {
   it('a sowing of sizes, numbers and dates that can be', () => {
     expect(check(newSowingSchema, sowing()).ok).to.equal(true);
     const wrong = (more: object) => errorsOf(check(newSowingSchema, { ...sowing(), ...more }));
-    expect(wrong({ cropKey: '' }).cropKey).to.include('Choose a crop');
-    const mix = (...shares: number[]) => ({
-      mix: shares.map((areaShare) => ({ cropKey: 'radish', areaShare, lotId: null }))
+    const parts = (...cropKeys: string[]) => ({
+      parts: cropKeys.map((cropKey) => ({ cropKey, lotId: null, share: 1 }))
     });
-    expect(check(newSowingSchema, { ...sowing(), ...mix(0.5, 0.5) }).ok).to.equal(true);
-    expect(wrong(mix(0.5, 0.4)).mix).to.include('make the whole');
-    expect(wrong(mix(1)).mix).to.include('two crops');
+    expect(wrong(parts(''))['parts[0].cropKey']).to.include('Choose a crop');
+    expect(wrong({ parts: [] }).parts).to.include('Choose a crop');
+    for (const kind of ['halves', 'blended'])
+      expect(check(newSowingSchema, { ...sowing(), kind, ...parts('radish', 'kale') }).ok).to.equal(true);
+    expect(wrong(parts('radish', 'kale')).parts).to.include('One crop stands alone');
+    expect(wrong({ kind: 'halves', ...parts('radish', 'kale', 'pea') }).parts).to.include('halves are two');
+    expect(wrong({ kind: 'blended', ...parts('radish') }).parts).to.include('two crops');
+    expect(wrong({ kind: 'blended', ...parts('radish', 'radish') }).parts).to.include('already');
+    expect(wrong({ density: 'own' }).seedsPerCm2).to.include('Give the density');
+    expect(wrong({ density: 'own', seedsPerCm2: 61 }).seedsPerCm2).to.include('closer than 60');
+    expect(wrong({ density: 'thick' }).density).to.include('Choose a density');
     expect(wrong({ container: { ...sowing().container, lengthCm: 0 } })['container.lengthCm']).to.include(
       'between 2 and 150'
     );
     expect(wrong({ count: 1.5 }).count).to.include('whole');
     expect(wrong({ count: 61 }).count).to.include('make two of it');
     expect(wrong({ germinationPct: 0 }).germinationPct).to.include('another lot');
-    expect(wrong({ seedG: 0 }).seedG).to.include('more than 0');
+    expect(wrong({ ownSeedG: 0 }).ownSeedG).to.include('more than 0');
     expect(wrong({ medium: 'cotton' }).medium).to.include('Choose a medium');
     expect(wrong({ readyBy: 'Saturday' }).readyBy).to.include('This is not a date');
-    expect(wrong({ id: 'mine' }).id).to.include('reload');
+    expect(wrong({ ids: { ...sowing().ids, first: 'mine' } })['ids.first']).to.include('reload');
     const place = {
       id: randomUUID(),
       name: '',

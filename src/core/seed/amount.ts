@@ -39,3 +39,12 @@ export function seedAmount(
     weakLot: lot < WEAK_GERMINATION_PCT
   };
 }
+
+/**
+ * The density that a weight of seed comes to on an area: the other way round of {@link seedAmount}.
+ * @returns seeds per cm2 at usual germination
+ */
+export function densityOf(crop: Crop, areaCm2: number, seedG: number, germinationPct?: number): number {
+  const germinationFactor = crop.germinationPct / (germinationPct ?? crop.germinationPct);
+  return (seedG * 1000) / (crop.thousandSeedWeightG * areaCm2 * germinationFactor);
+}

@@ -4,10 +4,14 @@ import { SIZE_BOUNDS, type Container } from '../../core/containers/container.ts'
 import { MEDIA } from '../../core/medium/medium.ts';
 import { MOST_PARTS } from '../../core/mix/mix.ts';
 import { methodSchema } from './method.ts';
-import { id, key, moment, number, optionalDay, text } from './primitives.ts';
+import { id, key, number, optionalDay, text } from './primitives.ts';
 import { placeSchema } from './place.ts';
 
 const size = number('Give each size as a number.').required('Give each size as a number.');
+/** More seed than this is no home sowing. */
+export const MOST_SEED_G = 5000;
+export const MUCH_SEED = 'Over 5 kg of seed is no home sowing: check the sizes.';
+
 const optionalId = () => id().nullable().default(null);
 const containerSchema = yup
   .object({
@@ -27,67 +31,92 @@ const containerSchema = yup
     return field ? context.createError({ path: `container.${field}`, message }) : true;
   });
 
-/** A new sowing as it is sent: what was chosen, and what it came to. The server computes it again. */
+/** A new sowing as it is sent: what was chosen. The server works out what it comes to. */
 export const newSowingSchema = yup.object({
-  id: id().required(),
-  containerId: id().required(),
-  cropKey: key('Choose a crop.').required('Choose a crop.'),
-  /** Parts of blended seed; null for one crop. */
-  mix: yup
+  /** Made by the page, so that sending it again makes nothing more. The second is of the other half. */
+  ids: yup.object({ first: id().required(), second: id().required(), container: id().required() }).required(),
+  kind: yup
+    .string()
+    .oneOf(['one', 'halves', 'blended'] as const, 'Choose how the crops share the container.')
+    .required('Choose how the crops share the container.'),
+  parts: yup
     .array()
     .of(
       yup
         .object({
           cropKey: key('Choose a crop.').required('Choose a crop.'),
-          areaShare: number('Each crop needs a share.')
+          lotId: optionalId(),
+          share: number('Each crop needs a share.')
             .moreThan(0, 'Each crop needs a share.')
-            .max(1, 'The shares must make the whole.')
-            .required('Each crop needs a share.'),
-          lotId: optionalId()
+            .max(1000, 'At most 1000 parts of a crop.')
+            .default(1)
         })
         .required()
     )
-    .min(2, 'A mix has two crops or more.')
+    .required('Choose a crop.')
+    .min(1, 'Choose a crop.')
     .max(MOST_PARTS, 'At most six crops in one mix.')
-    .test('whole', 'The shares must make the whole.', (parts) =>
-      !parts ? true : Math.abs(parts.reduce((sum, part) => sum + part.areaShare, 0) - 1) < 1e-6
+    .test(
+      'of-kind',
+      'One crop stands alone, halves are two, and a blend has two crops or more.',
+      (parts, { parent }) => {
+        const { kind } = parent as { kind?: string };
+        const count = parts?.length ?? 0;
+        return kind === 'one' ? count === 1 : kind === 'halves' ? count === 2 : count >= 2;
+      }
     )
-    .nullable()
-    .default(null),
+    .test(
+      'apart',
+      'This crop is in the mix already: choose another.',
+      (parts) =>
+        new Set(parts?.map((part) => (part as typeof part | null)?.cropKey)).size === (parts?.length ?? 0)
+    ),
+  shareOf: yup
+    .string()
+    .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')
+    .default('weight'),
+  staggered: yup.boolean().default(false),
   container: containerSchema,
   count: number('How many of them?')
     .integer('Containers come whole: give a whole number.')
     .min(SIZE_BOUNDS.count[0], 'At least one container.')
     .max(SIZE_BOUNDS.count[1], `At most ${SIZE_BOUNDS.count[1]} in one sowing: make two of it.`)
     .required('How many of them?'),
-  /** Half of a tray of two halves is 0.5. */
-  areaShare: number('Give the share of the tray.')
-    .moreThan(0, 'Give the share of the tray.')
-    .max(1, 'No more than the whole tray can be sown.')
-    .default(1),
-  lotId: optionalId(),
+  medium: yup
+    .string()
+    .typeError('Choose a medium.')
+    .oneOf(MEDIA, 'Choose a medium.')
+    .required('Choose a medium.'),
   mediumId: optionalId(),
-  medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
   methodKey: key('Choose a method.').required('Choose a method.'),
   /** Where this sowing differs from its method: the method as it is to be for it. */
   method: methodSchema.nullable().default(null),
   placeId: id('Choose a place.').required('Choose a place.'),
   newPlace: placeSchema.nullable().default(null),
+  density: yup
+    .string()
+    .oneOf(['sparse', 'usual', 'dense', 'own'] as const, 'Choose a density.')
+    .required('Choose a density.'),
+  /** Of one's own, where the density is. */
   seedsPerCm2: number('Give the density in seeds per cm².')
     .moreThan(0, 'The density must be more than 0.')
     .max(60, 'No seed lies closer than 60 to the cm².')
-    .required('Give the density.'),
+    .nullable()
+    .default(null)
+    .when('density', { is: 'own', then: (schema) => schema.required('Give the density.') }),
+  /** Grams of one's own for all of it. */
+  ownSeedG: number('Give the seed in g.')
+    .moreThan(0, 'Seed must weigh more than 0 g.')
+    .max(MOST_SEED_G, MUCH_SEED)
+    .nullable()
+    .default(null),
   germinationPct: number('Give the germination in percent, or leave it out.')
     .moreThan(0, 'Seed of which nothing sprouts cannot be sown: choose another lot.')
     .max(100, 'Germination is at most 100 %.')
     .nullable()
     .default(null),
-  seedG: number('Give the seed in g.')
-    .moreThan(0, 'Seed must weigh more than 0 g.')
-    .max(5000, 'Over 5 kg of seed is no home sowing: check the sizes.')
-    .required(),
-  /** Milliseconds; not started before, as the later half of a staggered tray is not. */
-  notBefore: moment().nullable().default(null),
   /** `YYYY-MM-DD` in the household's zone; null to start now. */
-  readyBy: optionalDay('This is not a date: choose one from the calendar.')
+  readyBy: optionalDay('This is not a date: choose one from the calendar.'),
+  /** What the page showed, g a sowing: where it would be other now, that is said before anything is kept. */
+  shownSeedG: yup.array().of(number('Give the seed in g.').required()).max(2).nullable().default(null)
 });

@@ -3,11 +3,11 @@
   import { tooWarm } from '$core/air/warmth.ts';
   import type { Place } from '$core/clock/place.ts';
   import { dayAndTime, dayWords, type Reading } from '$ui/words/time.ts';
-  import type { WorkedSowing } from './draft.ts';
+  import type { PlannedSowing } from '$core/sowing/planSowing.ts';
 
   interface Props {
     /** What the same sowing comes to in each other place. */
-    places: readonly { place: Place; sowing: WorkedSowing }[];
+    places: readonly { place: Place; sowing: PlannedSowing }[];
     now: number;
     reading: Reading;
     onchoose: (place: Place) => void;
@@ -15,7 +15,7 @@
   let { places, now, reading, onchoose }: Props = $props();
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
-  function words({ plan, crop }: WorkedSowing, place: Place): string {
+  function words({ plan, crop }: PlannedSowing, place: Place): string {
     if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
     if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, reading)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;

@@ -5,7 +5,7 @@
   import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
-  import type { WorkedSowing } from './draft.ts';
+  import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { pressingOf } from '$core/methods/pressing.ts';
   import { pressingWords } from '$ui/words/pressing.ts';
   import { spoonsFor } from '$core/seed/spoons.ts';
@@ -19,7 +19,7 @@
   import { windowWords } from '$ui/words/window.ts';
 
   interface Props {
-    sowing: WorkedSowing;
+    sowing: PlannedSowing;
     /** Containers it goes into. */
     count: number;
     /** The only one, and so without its crop's name over it. */
@@ -29,19 +29,18 @@
     reading: Reading;
     /** The household's first sowing of all: germs are spoken of, soak or no soak. */
     first: boolean;
-    /** Seed overruled by hand, in g; null where it is as computed. */
-    ownSeedG: number | null;
+    /** Whether its seed was overruled by hand. */
+    own: boolean;
     /** Where it is to stand, and the household's other places. */
     place: Place;
     places: readonly Place[];
     onoffer: (at: number) => void;
   }
-  let { sowing, count, alone, first, on, now, reading, ownSeedG, place, places, onoffer }: Props = $props();
+  let { sowing, count, alone, first, on, now, reading, own, place, places, onoffer }: Props = $props();
 
-  const { plan, crop, steps } = $derived(sowing);
+  const { plan, crop, steps, seedG } = $derived(sowing);
 
   const { seed } = $derived(plan);
-  const seedG = $derived(ownSeedG ?? seed.seedG);
   const spoons = $derived(spoonsFor(crop, seedG));
   const tooWarm = $derived(warmthWords(crop, place, places, reading.units));
   const pressing = $derived(pressingOf(crop, plan.path, seed.areaCm2, count));
@@ -55,7 +54,7 @@
 >
   {#if !alone}<h2>{crop.name}</h2>{/if}
   <Figure
-    label={ownSeedG === null ? 'Seed' : 'Seed, your own figure'}
+    label={own ? 'Seed, your own figure' : 'Seed'}
     value={seedMass(seedG, reading.units)}
     beside="about {spoons.count} {spoons.unit} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(
       seed.seedsPerCm2 * 6.4516

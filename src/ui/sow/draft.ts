@@ -1,22 +1,21 @@
 import type { Place } from '$core/clock/place.ts';
 import { checkContainer } from '$core/containers/check.ts';
-import { areaCm2, SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
+import { SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
 import { findCrop } from '$core/crops/library.ts';
 import type { Crop, Density } from '$core/crops/crop.ts';
-import { leftG, lotGermination, type LotStock } from '$core/lots/lot.ts';
+import { lotGermination, type LotStock } from '$core/lots/lot.ts';
 import type { MediumKind } from '$core/medium/medium.ts';
 import type { Method } from '$core/methods/method.ts';
-import { planHalves } from '$core/mix/halves.ts';
-import { blend } from '$core/mix/mix.ts';
-import { mixParts } from '$core/mix/parts.ts';
-import { areaShares, type ShareOf } from '$core/mix/shares.ts';
+import type { ShareOf } from '$core/mix/shares.ts';
 import { aimOf } from '$core/plan/aim.ts';
-import { plan, type Plan } from '$core/plan/plan.ts';
-import { protocolOfPlan } from '$core/protocol/ofPlan.ts';
-import type { Step } from '$core/protocol/step.ts';
+import {
+  planSowing,
+  type PlanContext,
+  type PlannedSowing,
+  type SowingChoice,
+  type SowingKind
+} from '$core/sowing/planSowing.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
-import { learnedBelief, type Learned } from '$core/window/learned.ts';
-import type { Rhythm } from '$core/time/rhythm.ts';
 
 /** One crop of a draft, with the lot its seed comes from and its share as typed. */
 export interface DraftPart {
@@ -27,7 +26,7 @@ export interface DraftPart {
 
 /** What a person has chosen so far for a new sowing, as typed where it is typed. */
 export interface Draft {
-  kind: 'one' | 'halves' | 'blended';
+  kind: SowingKind;
   /** One part for one crop, two halves, or the parts of blended seed. */
   parts: DraftPart[];
   shareOf: Exclude<ShareOf, 'area'>;
@@ -45,38 +44,24 @@ export interface Draft {
   density: Density | 'own';
   ownDensity: string;
   germination: string;
+  /** Seed overruled by hand, g for all of it; null for what is worked out. */
+  ownSeedG: number | null;
   when: 'now' | 'by';
   readyBy: string;
 }
 
 /** What a draft is worked out against. */
-export interface DraftContext {
+export interface DraftContext extends PlanContext {
   places: readonly Place[];
   methods: readonly Method[];
   ownCrops: readonly Crop[];
   lots: readonly LotStock[];
-  learned: Learned;
-  rhythm: Rhythm;
-  latitudeDeg: number;
-  now: number;
-}
-
-/** One sowing that a draft comes to; a tray of halves comes to two. */
-export interface WorkedSowing {
-  crop: Crop;
-  plan: Plan;
-  parts: { cropKey: string; areaShare: number; lotId: string | null }[];
-  /** What it asks for, step by step. */
-  steps: Step[];
-  areaShare: number;
-  seedsPerCm2: number;
-  germinationPct: number | null;
-  /** Seed beyond what its lot holds, g; 0 where it is enough or nobody knows. */
-  shortG: number;
 }
 
 export interface Worked {
-  sowings: WorkedSowing[];
+  sowings: PlannedSowing[];
+  /** What was chosen, where it is whole; null where something is missing or wrong. */
+  choice: SowingChoice | null;
   method: Method | null;
   /** What keeps it from being worked out or sown, by field. */
   wrong: Record<string, string>;
@@ -85,7 +70,7 @@ export interface Worked {
 
 /** Works a draft out with the core, as far as it goes. */
 export function workOut(draft: Draft, context: DraftContext): Worked {
-  const { rhythm, now, latitudeDeg } = context;
+  const { rhythm, now } = context;
   const wrong: Record<string, string> = {};
   const crops = cropsOf(draft, context, wrong);
   for (const [field, say] of Object.entries(checkContainer(draft.container)))
@@ -111,119 +96,28 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   if (!method) wrong.methodKey = 'This method is no longer there: choose another.';
   const blocking = Object.keys(wrong).filter((field) => field !== 'newPlace.name');
   if (blocking.length > 0 || !crops || !place || !aim || !method)
-    return { sowings: [], method, wrong, count };
+    return { sowings: [], choice: null, method, wrong, count };
 
-  const common = {
+  const choice: SowingChoice = {
+    kind: draft.kind,
+    parts: crops.map((crop, index) => ({
+      crop,
+      lot: context.lots.find(({ id }) => id === draft.parts[index]?.lotId) ?? null,
+      share: readNumber(draft.parts[index]?.share ?? '') ?? 1
+    })),
+    shareOf: draft.shareOf,
+    staggered: draft.staggered,
     container: draft.container,
     count,
     medium: draft.medium,
     method,
     place,
-    aim,
-    rhythm,
-    latitudeDeg,
-    now
-  };
-  const lotOf = (part: DraftPart) => context.lots.find(({ id }) => id === part.lotId);
-  const germinationOf = (part: DraftPart): number | null => {
-    const lot = lotOf(part);
-    return typed ?? (lot ? (lotGermination(lot)?.pct ?? null) : null);
-  };
-  const density = (crop: Crop) => (draft.density === 'own' ? own : crop.seedsPerCm2[draft.density]);
-  const short = (part: DraftPart, seedG: number): number => {
-    const lot = lotOf(part);
-    return lot ? Math.max(0, seedG - leftG(lot)) : 0;
-  };
-  const part = (index: number, areaShare: number) => ({
-    cropKey: crops[index]!.key,
-    areaShare,
-    lotId: draft.parts[index]!.lotId || null
-  });
-  const steps = (
-    planned: Plan,
-    crop: Crop,
-    seed: { crop: Crop; seedG: number; lotId: string | null }[]
-  ): Step[] =>
-    protocolOfPlan(planned, {
-      crop,
-      method,
-      medium: draft.medium,
-      containerDepthCm: draft.container.depthCm,
-      containers: count,
-      place,
-      seed: seed.map((line) => ({ ...line, cropKey: line.crop.key, name: line.crop.name }))
-    });
-
-  if (draft.kind !== 'blended') {
-    const halves = crops.map((crop, index) => ({
-      crop,
-      areaShare: 1 / crops.length,
-      seedsPerCm2: density(crop),
-      germinationPct: germinationOf(draft.parts[index]!),
-      belief: learnedBelief(context.learned, crop)
-    }));
-    const plans = planHalves(common, halves, draft.kind === 'halves' && draft.staggered);
-    return {
-      method,
-      wrong,
-      count,
-      sowings: plans.map((planned, index) => ({
-        ...halves[index]!,
-        plan: planned,
-        parts: [part(index, 1)],
-        steps: steps(planned, crops[index]!, [
-          { crop: crops[index]!, seedG: planned.seed.seedG, lotId: draft.parts[index]!.lotId || null }
-        ]),
-        shortG: short(draft.parts[index]!, planned.seed.seedG)
-      }))
-    };
-  }
-
-  const shares = areaShares(
-    crops,
-    draft.parts.map(({ share }) => readNumber(share) ?? NaN),
-    draft.shareOf
-  );
-  const crop = blend(crops.map((one, index) => ({ crop: one, areaShare: shares[index]! })));
-  const seedsPerCm2 = density(crop);
-  const planned = plan({
-    ...common,
-    crop,
-    seedsPerCm2,
+    density: draft.density === 'own' ? own : draft.density,
+    ownSeedG: draft.ownSeedG,
     germinationPct: typed,
-    belief: learnedBelief(context.learned, crop)
-  });
-  const seeds = mixParts(
-    crops.map((one, index) => ({
-      crop: one,
-      areaShare: shares[index]!,
-      lotId: draft.parts[index]!.lotId || null,
-      germinationPct: germinationOf(draft.parts[index]!)
-    })),
-    areaCm2(draft.container) * count,
-    seedsPerCm2 / crop.seedsPerCm2.usual
-  );
-  return {
-    method,
-    wrong,
-    count,
-    sowings: [
-      {
-        crop,
-        plan: planned,
-        parts: seeds.map((_seed, index) => part(index, shares[index]!)),
-        steps: steps(
-          planned,
-          crop,
-          seeds.map(({ seedG, lotId }, index) => ({ crop: crops[index]!, seedG, lotId }))
-        ),
-        areaShare: 1,
-        seedsPerCm2,
-        germinationPct: typed,
-        shortG: seeds.reduce((sum, seed, index) => sum + short(draft.parts[index]!, seed.seedG), 0)
-      }
-    ]
+    aim
   };
+  return { sowings: planSowing(choice, context), choice, method, wrong, count };
 }
 
 function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string, string>): Crop[] | null {

@@ -2,7 +2,7 @@
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
-  import { goto } from '$app/navigation';
+  import { goto, invalidateAll } from '$app/navigation';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { leftG } from '$core/lots/lot.ts';
   import { MEDIA, type MediumKind } from '$core/medium/medium.ts';
@@ -17,7 +17,7 @@
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
-  import { workOut, type Draft, type WorkedSowing } from '$ui/sow/draft.ts';
+  import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$ui/words/media.ts';
@@ -69,12 +69,12 @@
         density: 'usual',
         ownDensity: '',
         germination: '',
+        ownSeedG: null,
         when: 'now',
         readyBy: ''
       };
     })
   );
-  let ownSeedG = $state(NaN);
   /** Made once a form, so that sending it twice makes one sowing (or two, of halves). */
   let ids = { first: newId(), second: newId(), container: newId() };
   let told = $state<Record<string, string>>({});
@@ -150,34 +150,37 @@
     draft.medium = own?.kind ?? (value as MediumKind);
   }
 
-  function bodyOf(sowing: WorkedSowing, id: string, first: WorkedSowing) {
-    const { soak } = sowing.plan;
+  /** What was chosen, as it is sent; the server works out the same from it. */
+  function bodyOf() {
+    const round = draft.container.shape === 'round';
+    const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
     return {
-      id,
-      containerId: ids.container,
-      cropKey: sowing.parts[0]!.cropKey,
-      mix: draft.kind === 'blended' ? sowing.parts : null,
-      lotId: draft.kind === 'blended' ? null : sowing.parts[0]!.lotId,
+      ids,
+      kind: draft.kind,
+      parts: parts.map(({ cropKey, lotId }, index) => ({
+        cropKey,
+        lotId: lotId || null,
+        share: worked.choice?.parts[index]?.share ?? 1
+      })),
+      shareOf: draft.shareOf,
+      staggered: draft.staggered,
       container: {
         ...draft.container,
-        widthCm: draft.container.shape === 'round' ? draft.container.lengthCm : draft.container.widthCm
+        widthCm: round ? draft.container.lengthCm : draft.container.widthCm
       },
       count: worked.count,
-      areaShare: sowing.areaShare,
       medium: draft.medium,
       mediumId: draft.mediumId || null,
       methodKey: draft.methodKey,
       method: draft.method,
       placeId: draft.newPlace?.id ?? draft.placeId,
       newPlace: draft.newPlace,
-      seedsPerCm2: sowing.seedsPerCm2,
-      germinationPct: sowing.germinationPct,
-      seedG: draft.kind === 'one' && ownSeedG > 0 ? ownSeedG : sowing.plan.seed.seedG,
+      density: draft.density,
+      seedsPerCm2: typeof worked.choice?.density === 'number' ? worked.choice.density : null,
+      ownSeedG: draft.ownSeedG,
+      germinationPct: worked.choice?.germinationPct ?? null,
       readyBy: draft.when === 'by' ? draft.readyBy : null,
-      notBefore:
-        draft.kind === 'halves' && draft.staggered && sowing !== first
-          ? Math.round(soak.soakStart ?? soak.sowAt)
-          : null
+      shownSeedG: worked.sowings.map(({ seedG }) => seedG)
     };
   }
 
@@ -199,23 +202,22 @@
       return;
     }
     sending = true;
-    // The slower half first: it is the one that starts now.
-    const order = [...worked.sowings].sort(
-      (a, b) => (a.plan.soak.soakStart ?? a.plan.soak.sowAt) - (b.plan.soak.soakStart ?? b.plan.soak.sowAt)
-    );
-    for (const [index, sowing] of order.entries()) {
-      const id = worked.sowings.indexOf(sowing) === 0 ? ids.first : ids.second;
-      const answer = await post('/api/sowings', bodyOf(sowing, id, order[0]!));
-      if (!answer || answer.status >= 500)
-        failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
-      else if (answer.status === 401) journal.signedOut = true;
-      else if (!answer.ok) told = ((await answer.json()) as { errors: Record<string, string> }).errors;
-      else if (index < order.length - 1) continue;
-      else {
-        sessionStorage.removeItem(KEPT);
-        await goto('/round', { invalidateAll: true });
-      }
-      break;
+    const answer = await post('/api/sowings', bodyOf());
+    if (!answer || answer.status >= 500)
+      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+    else if (answer.status === 401) journal.signedOut = true;
+    else if (answer.ok) {
+      sessionStorage.removeItem(KEPT);
+      await goto('/round', { invalidateAll: true });
+    } else {
+      const { errors, message } = (await answer.json()) as {
+        errors?: Record<string, string>;
+        message?: string;
+      };
+      told = errors ?? {};
+      failed = message ?? errors?.seedG ?? '';
+      // What changed meanwhile is shown as it is now, before it is sent again.
+      if (answer.status === 409) await invalidateAll();
     }
     sending = false;
   }
@@ -405,12 +407,14 @@
           invalidText={wrong.germinationPct}
           inputmode="decimal"
         />
-        {#if draft.kind === 'one'}
+        {#if draft.parts.length > 0}
           <QuantityField
-            label="Seed, if you overrule it"
+            label={draft.kind === 'one'
+              ? 'Seed, if you overrule it and the density'
+              : 'Seed in all, if you overrule it and the density'}
             kind="mass"
             unit="g"
-            bind:value={ownSeedG}
+            bind:value={() => draft.ownSeedG ?? NaN, (typed) => (draft.ownSeedG = typed > 0 ? typed : null)}
             error={wrong.seedG}
           />
         {/if}
@@ -438,7 +442,7 @@
           now={data.now}
           {reading}
           on={{ kind: draft.medium, own: ownMedium }}
-          ownSeedG={draft.kind === 'one' && ownSeedG > 0 ? ownSeedG : null}
+          own={draft.ownSeedG !== null}
           onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
         />
       {/each}

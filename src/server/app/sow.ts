@@ -1,0 +1,150 @@
+import type { Container } from '../../core/containers/container.ts';
+import { findCrop } from '../../core/crops/library.ts';
+import type { Place } from '../../core/clock/place.ts';
+import { lotGermination } from '../../core/lots/lot.ts';
+import type { Method } from '../../core/methods/method.ts';
+import { aimOf } from '../../core/plan/aim.ts';
+import { rhythmOf } from '../../core/sowing/householdFacts.ts';
+import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
+import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../shared/schemas/sowing.ts';
+import type { InferType } from 'yup';
+import type { Tx } from '../db/connection.ts';
+import { householdNow } from '../households/household.ts';
+import { addPlace, listPlaces } from '../households/places.ts';
+import type { Session } from '../sessions/sessions.ts';
+import { listChoices } from '../sowings/choices.ts';
+import { addSowing, findSowing } from '../sowings/sowings.ts';
+
+export type NewSowing = InferType<typeof newSowingSchema>;
+
+/** A sowing that cannot be: thrown, so that nothing of it stays behind, not even its new place. */
+export class Wrong extends Error {
+  override readonly name = 'Wrong';
+  constructor(
+    readonly field: string,
+    say: string,
+    readonly status: 409 | 422 = 422
+  ) {
+    super(say);
+  }
+}
+const wrong = (field: string, say: string): never => {
+  throw new Wrong(field, say);
+};
+
+/** Shown and planned are the same but for what a screen rounds. */
+const isAsShown = (shownG: number, seedG: number): boolean =>
+  Math.abs(shownG - seedG) <= 0.001 + seedG * 1e-6;
+
+/**
+ * Plans and keeps what somebody chose: one sowing, or the two of a tray of halves, all or nothing. Sending it again
+ * adds nothing.
+ * @returns their ids, and whether they are new
+ * @throws Wrong naming the field that keeps it from being sown
+ */
+export async function sow(
+  tx: Tx,
+  { household, memberId }: Pick<Session, 'household' | 'memberId'>,
+  sent: NewSowing
+): Promise<{ ids: string[]; added: boolean }> {
+  const ids = sent.kind === 'halves' ? [sent.ids.first, sent.ids.second] : [sent.ids.first];
+  if (await findSowing(tx, sent.ids.first)) return { ids, added: false };
+  if (sent.newPlace) await addPlace(tx, household.id, sent.newPlace as Place);
+  const [places, choices] = await Promise.all([listPlaces(tx), listChoices(tx)]);
+  const now = householdNow(household);
+  const rhythm = rhythmOf(household);
+  const place =
+    places.find(({ id }) => id === sent.placeId) ??
+    wrong('placeId', 'This place is no longer there: choose another.');
+  const method = (sent.method ??
+    choices.methods.find(({ key }) => key === sent.methodKey) ??
+    wrong('methodKey', 'This method is no longer there: choose another.')) as Method;
+  const parts = sent.parts.map(({ cropKey, lotId, share }) => {
+    const crop = findCrop(cropKey, choices.ownCrops) ?? wrong('cropKey', 'Choose a crop from the library.');
+    const lot = lotId ? choices.lots.find(({ id }) => id === lotId) : null;
+    if (lot === undefined || (lot && lot.cropKey !== cropKey))
+      return wrong('lotId', 'This lot is not in your cupboard any more, or of another crop: choose another.');
+    if (lot && sent.germinationPct === null && lotGermination(lot)?.pct === 0)
+      wrong('lotId', 'Nothing sprouted of this lot in its test: choose another, or test it again.');
+    return { crop, lot, share };
+  });
+  if (sent.mediumId && choices.media.every(({ id }) => id !== sent.mediumId))
+    wrong('medium', 'This medium is not in your cupboard any more: choose another.');
+  const aim =
+    aimOf(sent.readyBy ?? null, rhythm) ??
+    wrong('readyBy', 'This is not a date: choose one from the calendar.');
+  if (aim.kind === 'by' && aim.at < now) wrong('readyBy', 'This day has passed: choose one to come.');
+
+  const container = sent.container as Container;
+  const choice: SowingChoice = {
+    kind: sent.kind,
+    parts,
+    shareOf: sent.shareOf,
+    staggered: sent.staggered,
+    container,
+    count: sent.count,
+    medium: sent.medium,
+    method,
+    place,
+    density: sent.density === 'own' ? (sent.seedsPerCm2 ?? NaN) : sent.density,
+    ownSeedG: sent.ownSeedG ?? null,
+    germinationPct: sent.germinationPct ?? null,
+    aim
+  };
+  const planned = planSowing(choice, {
+    learned: choices.learned,
+    rhythm,
+    latitudeDeg: household.latitudeDeg,
+    now
+  });
+  refuseWhatCannotBe(planned, sent);
+  for (const [index, one] of planned.entries())
+    await addSowing(tx, household.id, setupOf(one, sent, method, ids[index] ?? sent.ids.second), {
+      memberId,
+      at: now,
+      containerId: sent.ids.container
+    });
+  return { ids, added: true };
+}
+
+function refuseWhatCannotBe(planned: readonly PlannedSowing[], { shownSeedG }: NewSowing): void {
+  if (planned.some(({ plan }) => plan.earliestAt !== null))
+    wrong('readyBy', 'Too near for this crop: choose the day offered, or a later one.');
+  if (planned.some(({ seedG }) => !(seedG > 0) || seedG > MOST_SEED_G)) wrong('seedG', MUCH_SEED);
+  const other = planned.find(({ seedG }, index) => {
+    const shown = shownSeedG?.[index];
+    return shown !== undefined && !isAsShown(shown, seedG);
+  });
+  if (other)
+    throw new Wrong(
+      'seedG',
+      `Something changed since this page was opened: it would be ${other.seedG.toFixed(1)} g of seed now. Look at it again, then send it.`,
+      409
+    );
+}
+
+const setupOf = (
+  { plan, cropKey, mix, seedG, lotId, areaShare, seedsPerCm2, germinationPct }: PlannedSowing,
+  sent: NewSowing,
+  method: Method,
+  id: string
+): SowingSetup => ({
+  id,
+  cropKey,
+  mix,
+  container: sent.container as Container,
+  count: sent.count,
+  areaShare,
+  medium: sent.medium,
+  mediumId: sent.mediumId ?? null,
+  method,
+  placeId: sent.placeId,
+  seedsPerCm2,
+  germinationPct,
+  seedG,
+  lotId,
+  soakStartAt: plan.soak.soakStart,
+  soakEndAt: plan.soak.soakEnd,
+  sowAt: plan.soak.sowAt
+});
