@@ -2,7 +2,7 @@ import { building } from '$app/environment';
 import { redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
 import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
 import { isForeign } from '$server/door/origin.ts';
-import { awayPage } from '$server/door/pages.ts';
+import { AWAY_PAGE } from '$server/door/pages.ts';
 import { AWAY } from '$server/requests/session.ts';
 import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
@@ -77,7 +77,7 @@ function away({ request, isDataRequest, url }: RequestEvent): Response {
   const headers = { 'retry-after': String(RETRY_AFTER_S), 'cache-control': 'no-store' };
   const wantsPage = !isDataRequest && !url.pathname.startsWith('/api/') && request.method === 'GET';
   return wantsPage
-    ? new Response(awayPage(AWAY), {
+    ? new Response(AWAY_PAGE, {
         status: 503,
         headers: { ...headers, 'content-type': 'text/html; charset=utf-8' }
       })

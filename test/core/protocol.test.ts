@@ -61,7 +61,16 @@ function compiled({ crop, method = PRESS, medium = method.medium, tempC = 21, no
   const seed = [{ cropKey: crop.key, name: crop.name, seedG: planned.seed.seedG, lotId: null, crop }];
   return {
     planned,
-    steps: protocolOfPlan(planned, { crop, method, medium, containerDepthCm: 5, containers: 1, place, seed })
+    steps: protocolOfPlan(planned, {
+      crop,
+      method,
+      medium,
+      containerDepthCm: 5,
+      containers: 1,
+      reservoirMl: null,
+      place,
+      seed
+    })
   };
 }
 const kinds = (steps: readonly Step[]): StepKind[] => steps.map(({ body }) => body.kind);

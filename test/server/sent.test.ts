@@ -7,6 +7,7 @@ import {
   FORM,
   formBody,
   JSON_TYPE,
+  methodBody,
   own,
   placeFields,
   sowingBody,
@@ -208,6 +209,34 @@ describe('what is sent', function () {
       expect((await json('/api/events', event({ at }))).status, JSON.stringify(at)).to.equal(422);
   });
 
+  it('as a method without a rule, or with one that cannot be mixed, is refused at its field', async () => {
+    const save = (more: object) =>
+      form(`/methods/${camp.keys.method}?/save`, {
+        method: JSON.stringify({
+          ...methodBody(camp.keys.method, 'Mine'),
+          disinfect: 'hypochlorite',
+          ...more
+        })
+      });
+    const rule = methodBody('x', 'x').disinfectRule;
+    for (const disinfectRule of [
+      null,
+      {},
+      [],
+      'x',
+      { ...rule, target: null },
+      { ...rule, productPct: 0.1 },
+      { ...rule, target: 20_001 }
+    ])
+      expect((await save({ disinfectRule })).status, JSON.stringify(disinfectRule)).to.equal(422);
+    expect((await save({ disinfectRule: rule })).status).to.equal(303);
+    for (const method of ['', 'x', 'null', '[]', '{"name":null}'])
+      expect((await form(`/methods/${camp.keys.method}?/save`, { method })).status, method).to.be.within(
+        400,
+        422
+      );
+  });
+
   it('as a reading whose time is none is refused with why', async () => {
     const push = (at: unknown) =>
       app.send({
@@ -313,6 +342,24 @@ describe('what is sent', function () {
       (await json('/api/events', event({ body: { type: 'moved', placeId: randomUUID() } }))).status
     ).to.equal(404);
     expect((await json('/api/events', event({ sowingId: randomUUID() }))).status).to.equal(404);
+  });
+
+  it('as a move that would load a board past its rating is refused, from wherever it is made', async () => {
+    const weak = randomUUID();
+    expect(
+      (await form('/shelf/new?/save', { ...placeFields(weak, 'Weak board'), rated: '250 g' })).status
+    ).to.equal(303);
+    const sownTray = event({ body: { type: 'sown', waterG: 300 } });
+    expect((await json('/api/events', sownTray)).status).to.equal(200);
+    const move = () => json('/api/events', event({ body: { type: 'moved', placeId: weak } }));
+    const refused = await move();
+    expect([refused.status, (JSON.parse(refused.text) as { code: string }).code]).to.deep.equal([
+      422,
+      'too-heavy'
+    ]);
+    expect(message(refused)).to.match(/Weak board would carry .* more than the 250 g it is rated for/);
+    expect((await json(`/api/places/${weak}/rating`, {})).status).to.equal(200);
+    expect((await move()).status).to.equal(200);
   });
 
   it('by a device that was added again at another place belongs to that place', async () => {

@@ -1,4 +1,15 @@
 /** The three shapes people grow in; sizes are inner sizes in cm at the level of the medium. */
+/** What the reservoirs of a sowing's containers hold, mL; null where they have none. */
+export const reservoirMlOf = ({
+  container,
+  count,
+  areaShare
+}: {
+  container: Container;
+  count: number;
+  areaShare: number;
+}): number | null => (container.reservoirMl ? container.reservoirMl * count * areaShare : null);
+
 export type Shape = 'rectangle' | 'round' | 'cells';
 
 export interface Container {

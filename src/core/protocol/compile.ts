@@ -10,7 +10,7 @@ import { RINSE_MIN } from '../prepare/rinse.ts';
 import { jarFor } from '../soak/jar.ts';
 import { drainHours, type SoakPlan } from '../soak/schedule.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
-import { capacityG, FULL_SHARE, lossGPerDay, mistMl, reservoirG } from '../water/bucket.ts';
+import { FULL_SHARE, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
 import type { Forecast } from '../window/forecast.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
 
@@ -24,6 +24,8 @@ export interface ProtocolInput {
   /** Of all its containers together. */
   areaCm2: number;
   containers: number;
+  /** What their reservoirs hold together; null for none of their own. */
+  reservoirMl: number | null;
   place: Place;
   seed: readonly Omit<SeedLine, 'intoWaterAfterH'>[];
   /** Crops of the seed lines, in the same order. */
@@ -142,9 +144,8 @@ function solutionFor(product: 'hypochlorite' | 'peroxide', rule: Method['disinfe
 function sowing(input: ProtocolInput): Timed[] {
   const { method, path, areaCm2, mediumDepthCm, medium, seed, crop } = input;
   const seedG = seed.reduce((sum, line) => sum + line.seedG, 0);
-  const held = capacityG(areaCm2, mediumDepthCm, medium);
-  // A mesh holds nothing: its first water goes into the reservoir under it.
-  const poured = (held + reservoirG(areaCm2, medium, null)) * FULL_SHARE;
+  const store = storeOf(areaCm2, mediumDepthCm, medium, input.reservoirMl);
+  const { firstG: poured, mediumG: held } = store;
   const damp: Timed = [
     {
       kind: 'damp',

@@ -15,6 +15,8 @@ export function protocolOfPlan(
     medium: MediumKind;
     containerDepthCm: number;
     containers: number;
+    /** What their reservoirs hold together; null for none of their own. */
+    reservoirMl: number | null;
     place: Place;
     seed: readonly (Omit<SeedLine, 'intoWaterAfterH'> & { crop: Crop })[];
   }
@@ -27,6 +29,7 @@ export function protocolOfPlan(
     mediumDepthCm: mediumDepthCm(of.medium, of.containerDepthCm),
     areaCm2: plan.seed.areaCm2,
     containers: of.containers,
+    reservoirMl: of.reservoirMl,
     place: of.place,
     seed: of.seed.map(({ cropKey, name, seedG, lotId }) => ({ cropKey, name, seedG, lotId })),
     seedCrops: of.seed.map(({ crop }) => crop),

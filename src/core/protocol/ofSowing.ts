@@ -1,3 +1,4 @@
+import { reservoirMlOf } from '../containers/container.ts';
 import type { Followed } from '../sowing/follow.ts';
 import { cropAmong, type OwnCrops } from '../sowing/sowing.ts';
 import { compileProtocol } from './compile.ts';
@@ -17,6 +18,7 @@ export function protocolOf(followed: Followed, own: OwnCrops = new Map()): Step[
     mediumDepthCm,
     areaCm2,
     containers: setup.count,
+    reservoirMl: reservoirMlOf(setup),
     place,
     seed: parts.map(({ cropKey, crop: part, seedG, lotId }) => ({ cropKey, name: part.name, seedG, lotId })),
     seedCrops: parts.map((part) => part.crop),

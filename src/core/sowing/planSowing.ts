@@ -1,5 +1,5 @@
 import type { Place } from '../clock/place.ts';
-import { areaCm2, type Container } from '../containers/container.ts';
+import { areaCm2, reservoirMlOf, type Container } from '../containers/container.ts';
 import type { Crop, Density } from '../crops/crop.ts';
 import { leftG, lotGermination, type LotStock } from '../lots/lot.ts';
 import type { MediumKind } from '../medium/medium.ts';
@@ -130,7 +130,7 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
       cropKey: part.crop.key,
       lotId: part.lot?.id ?? null,
       seedG,
-      steps: stepsOf(choice, planned, part.crop, [{ part, seedG }]),
+      steps: stepsOf(choice, planned, part.crop, areaShare, [{ part, seedG }]),
       shortG: shortOf(part, seedG)
     };
   });
@@ -178,7 +178,7 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     areaShare: 1,
     seedsPerCm2,
     germinationPct: choice.germinationPct,
-    steps: stepsOf(choice, planned, crop, lines),
+    steps: stepsOf(choice, planned, crop, 1, lines),
     shortG: lines.reduce((sum, line) => sum + shortOf(line.part, line.seedG), 0)
   };
 }
@@ -196,6 +196,7 @@ const stepsOf = (
   { method, medium, container, count, place }: SowingChoice,
   planned: Plan,
   crop: Crop,
+  areaShare: number,
   lines: readonly { part: ChosenPart; seedG: number }[]
 ): Step[] =>
   protocolOfPlan(planned, {
@@ -204,6 +205,7 @@ const stepsOf = (
     medium,
     containerDepthCm: container.depthCm,
     containers: count,
+    reservoirMl: reservoirMlOf({ container, count, areaShare }),
     place,
     seed: lines.map(({ part, seedG }) => ({
       crop: part.crop,

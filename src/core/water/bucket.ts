@@ -41,6 +41,28 @@ export function reservoirG(
   return medium === 'mesh' ? areaCm2 * RESERVOIR_CM : 0;
 }
 
+/** What a sowing's medium and its reservoirs hold together, in g: the one store that bench, round and forecast go by. */
+export interface Store {
+  mediumG: number;
+  reservoirG: number;
+  fullG: number;
+  /** What brings it from dry up to where seed is sown on it. */
+  firstG: number;
+}
+
+/** @param reservoirMl of all its containers together; null where they have none of their own */
+export function storeOf(
+  areaCm2: number,
+  mediumDepthCm: number,
+  medium: MediumKind,
+  reservoirMl: number | null
+): Store {
+  const mediumG = capacityG(areaCm2, mediumDepthCm, medium);
+  const below = reservoirG(areaCm2, medium, reservoirMl);
+  const fullG = mediumG + below;
+  return { mediumG, reservoirG: below, fullG, firstG: fullG * FULL_SHARE };
+}
+
 /** Topped up where less than this of a reservoir is left by the next round (starting figure). */
 export const TOP_SHARE = 0.3;
 

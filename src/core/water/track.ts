@@ -4,7 +4,8 @@ import type { WaterFact } from '../sowing/fold.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Gaussian } from '../window/gaussian.ts';
 import { truncated } from '../window/truncated.ts';
-import { capacityG, FULL_SHARE, lossGPerDay, reservoirG } from './bucket.ts';
+import { FULL_SHARE, lossGPerDay, storeOf } from './bucket.ts';
+import { reservoirMlOf } from '../containers/container.ts';
 import { coverAt } from './cover.ts';
 import { plantsG } from './plants.ts';
 
@@ -62,9 +63,9 @@ export class WaterTrack {
     began: Gaussian
   ) {
     const { areaCm2, mediumDepthCm, setup, state, sownAt } = followed;
-    this.mediumG = capacityG(areaCm2, mediumDepthCm, setup.medium);
-    const each = (setup.container.reservoirMl ?? 0) * setup.count * setup.areaShare;
-    this.reservoirG = reservoirG(areaCm2, setup.medium, each);
+    const { mediumG, reservoirG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
+    this.mediumG = mediumG;
+    this.reservoirG = reservoirG;
     const full = this.fullG;
     let now: Belief = {
       at: sownAt,

@@ -1,8 +1,7 @@
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
+import { AWAY } from '../requests/session.ts';
 
 /** A page that needs nothing of the application, for when it cannot be drawn. */
-export const awayPage = (say: string): string => `<!doctype html>
+export const AWAY_PAGE = `<!doctype html>
 <html lang="en">
   <head>
     <meta charset="utf-8" />
@@ -16,7 +15,7 @@ export const awayPage = (say: string): string => `<!doctype html>
     <main>
       <img src="/brote.svg" alt="" width="56" height="56" />
       <h1>One moment</h1>
-      <p>${escaped(say)}</p>
+      <p>${AWAY}</p>
       <p>This page asks again by itself. <a href="">Ask now</a></p>
     </main>
   </body>

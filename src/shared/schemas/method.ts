@@ -51,6 +51,8 @@ export const methodSchema = yup
   .test('rule', '', (value, context) => {
     const { disinfect } = (value ?? {}) as unknown as Partial<Answers>;
     if (disinfect !== 'peroxide' && disinfect !== 'hypochlorite') return true;
+    // Told at its own fields where it is not there.
+    if (!(value as { disinfectRule?: object | null }).disinfectRule) return true;
     const wrong = checkRule(disinfect, value.disinfectRule);
     return wrong ? context.createError({ path: `disinfectRule.${wrong.field}`, message: wrong.say }) : true;
   });

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Place } from '$core/clock/place.ts';
+  import { isTooHeavy } from '$core/shelf/moving.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
   import type { Followed } from '$core/sowing/follow.ts';
   import type { Reading } from '$ui/words/time.ts';
@@ -23,8 +24,7 @@
   let { followed, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
   const marks = $derived(followed.forecast.marks);
   const all = $derived([followed.place, ...options.map(({ place }) => place)]);
-  const tooHeavy = ({ place, effect }: Props['options'][number]) =>
-    effect.load.state === 'over' && !place.ratingSure;
+  const tooHeavy = ({ place, effect }: Props['options'][number]) => isTooHeavy(place, effect.load);
 </script>
 
 <section class="panel card" aria-labelledby="move-title">

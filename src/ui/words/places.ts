@@ -1,4 +1,4 @@
-import type { PlaceLight } from '$core/clock/place.ts';
+import type { Place, PlaceLight } from '$core/clock/place.ts';
 import type { Load } from '$core/shelf/load.ts';
 import { mass, type Units } from '$core/units/format.ts';
 
@@ -34,3 +34,7 @@ export function laterWords(laterD: number | null): string {
   const size = Math.abs(laterD) < 1.25 ? `${Math.abs(hours)} h` : `${Math.abs(laterD).toFixed(1)} days`;
   return `window ${size} ${laterD > 0 ? 'later' : 'sooner'}`;
 }
+
+/** Why a tray is not moved to a place, and what to do. */
+export const heavyWords = (place: Pick<Place, 'name'>, { g, ratedG }: Load, units: Units): string =>
+  `${place.name} would carry ${mass(g, units)}, more than the ${mass(ratedG ?? 0, units)} it is rated for: the tray was left where it stood. If you have checked that it carries more, say so on the Shelf.`;

@@ -13,6 +13,7 @@
   import { followAll } from '$ui/state/following.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { post, useJournal } from '$ui/state/journal.svelte.ts';
+  import { isTooHeavy } from '$core/shelf/moving.ts';
   import BoardView from '$ui/shelf/BoardView.svelte';
   import MovePanel from '$ui/shelf/MovePanel.svelte';
   import Caution from '$ui/shell/Caution.svelte';
@@ -81,7 +82,7 @@
     const tray = followed.find(({ setup }) => setup.id === sowingId);
     if (!tray) return;
     selectedId = sowingId;
-    if (effectOn(tray, place).load.state === 'over' && !place.ratingSure) refused = place;
+    if (isTooHeavy(place, effectOn(tray, place).load)) refused = place;
     else void move(tray, place);
   }
   async function sure(place: Place) {

@@ -12,7 +12,9 @@ import { householdFacts } from '$server/households/facts.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
+import { tooHeavyMove } from '$server/app/move.ts';
 import { addEvents, knownEvent } from '$server/sowings/events.ts';
+import { heavyWords } from '$ui/words/places.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
 import { check } from '$shared/schemas/check.ts';
 import { checkBody, eventSchema } from '$shared/schemas/event.ts';
@@ -52,8 +54,12 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
     if (known === 'same') return json({ saved: id });
     if (at < record.begunAt - SLACK)
       return bad('This was before the sowing began: check the time, or write it as a note.');
-    if (body.type === 'moved' && !facts.places.has(body.placeId))
-      return bad('This place is not in your household.', 'missing', 404);
+    if (body.type === 'moved') {
+      const to = facts.places.get(body.placeId);
+      if (!to) return bad('This place is not in your household.', 'missing', 404);
+      const heavy = await tooHeavyMove(tx, facts, record, to, now);
+      if (heavy) return bad(heavyWords(to, heavy, session.household.units), 'too-heavy');
+    }
     if (body.type === 'undone' && readLog(record).every((event) => event.id !== body.eventId))
       return bad('What was to be taken back is not in this tray’s log.', 'missing', 404);
     if (body.type === 'cut') {

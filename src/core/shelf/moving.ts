@@ -1,0 +1,26 @@
+import type { Place } from '../clock/place.ts';
+import type { Followed } from '../sowing/follow.ts';
+import type { Millis } from '../time/zone.ts';
+import { loadOf, type Load } from './load.ts';
+
+/** Whether a place may not be loaded so: over its rating, and nobody has said that the rating holds (safety). */
+export const isTooHeavy = (place: Place, load: Load): boolean =>
+  load.state === 'over' && place.ratingSure !== true;
+
+/**
+ * The rule of every move, wherever it is made: from the shelf, the tray's page, an aim for a day, or a program.
+ * @param standing what stands on the place it is to go to
+ * @returns the load that speaks against it; null where nothing does
+ */
+export function refusedMove(
+  followed: Followed,
+  to: Place,
+  standing: readonly Followed[],
+  now: Millis
+): Load | null {
+  const others = standing.filter(({ setup }) => setup.id !== followed.setup.id);
+  // Where it stands already it weighs nothing more.
+  if (followed.place.id === to.id) return null;
+  const load = loadOf(to, [...others, followed], now);
+  return isTooHeavy(to, load) ? load : null;
+}

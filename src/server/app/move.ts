@@ -1,0 +1,24 @@
+import type { Place } from '../../core/clock/place.ts';
+import type { Load } from '../../core/shelf/load.ts';
+import { refusedMove } from '../../core/shelf/moving.ts';
+import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
+import type { Millis } from '../../core/time/zone.ts';
+import type { Tx } from '../db/connection.ts';
+import { listUnderWay } from '../sowings/sowings.ts';
+
+/** What speaks against moving a tray to a place: the load there with it; null for nothing. */
+export async function tooHeavyMove(
+  tx: Tx,
+  facts: HouseholdFacts,
+  record: SowingRecord,
+  to: Place,
+  now: Millis
+): Promise<Load | null> {
+  // A board that is not rated, or whose rating somebody vouches for, is not asked.
+  if (to.ratedG === null || to.ratedG === undefined || to.ratingSure) return null;
+  const standing = (await listUnderWay(tx))
+    .map((one) => follow(facts, one.setup, readLog(one)))
+    .filter(({ place }) => place.id === to.id);
+  return refusedMove(follow(facts, record.setup, readLog(record)), to, standing, now);
+}
