@@ -44,6 +44,13 @@ await runCommand(async () => {
     });
     await page.goto(url + path, { waitUntil: 'networkidle' });
     await options.before?.(page);
+    // What is fixed to the screen is drawn where it belongs once a scroll has come to rest.
+    await page.evaluate(
+      () =>
+        new Promise((resolve) =>
+          requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(resolve, 100)))
+        )
+    );
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     await page.close();
     say(`${FOLDER}/${name}.png`);
