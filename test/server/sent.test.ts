@@ -344,6 +344,24 @@ describe('what is sent', function () {
     expect((await json('/api/events', event({ sowingId: randomUUID() }))).status).to.equal(404);
   });
 
+  it('as a new size under the name of another is asked for a name of its own; a size that is known keeps its name', async () => {
+    const sized = (name: string, lengthCm: number) => ({
+      ...fresh(),
+      container: { ...sowingBody(camp.ids, name).container, lengthCm }
+    });
+    const taken = await json('/api/sowings', sized('Tray', 31));
+    expect([taken.status, (JSON.parse(taken.text) as { errors: object }).errors]).to.deep.equal([
+      422,
+      {
+        'container.name': '“Tray” is the name of another size: call this one something else.'
+      }
+    ]);
+    expect((await json('/api/sowings', sized('Long tray', 31))).status).to.equal(201);
+    expect((await json('/api/sowings', sized('Whatever', 31))).status).to.equal(201);
+    const cupboard = (await app.send({ path: '/bench/cupboard', headers: own(app.base, camp.cookie) })).text;
+    expect(cupboard).to.include('Long tray').and.not.include('Whatever');
+  });
+
   it('as a move that would load a board past its rating is refused, from wherever it is made', async () => {
     const weak = randomUUID();
     expect(

@@ -118,6 +118,7 @@ describe('a sowing that is shown', function () {
         depthCm: 5,
         cells: made.shape === 'cells' ? 4 : 1
       },
+      containerName: '',
       count: String(made.count),
       medium: made.medium,
       mediumId: '',
@@ -145,7 +146,7 @@ describe('a sowing that is shown', function () {
       })),
       shareOf: draft.shareOf,
       staggered: draft.staggered,
-      container: draft.container,
+      container: worked.choice!.container,
       count: worked.count,
       medium: draft.medium,
       methodKey: draft.methodKey,
@@ -168,7 +169,15 @@ describe('a sowing that is shown', function () {
     const rhythm = rhythmOf(session().household);
     await fc.assert(
       fc.asyncProperty(drafts, async (draft) => {
-        const worked = workOut(draft, { places, ...choices, rhythm, latitudeDeg: 43.4, now: Date.now() });
+        const worked = workOut(draft, {
+          places,
+          containers: [],
+          units: 'metric',
+          ...choices,
+          rhythm,
+          latitudeDeg: 43.4,
+          now: Date.now()
+        });
         // What cannot be is said, and not sent.
         fc.pre(Object.keys(worked.wrong).length === 0);
         fc.pre(worked.sowings.every(({ seedG }) => seedG < 5000));
@@ -220,6 +229,8 @@ describe('a sowing that is shown', function () {
     };
     const worked = workOut(one, {
       places,
+      containers: [],
+      units: 'metric',
       ...choices,
       rhythm: rhythmOf(session().household),
       latitudeDeg: 43.4,

@@ -44,13 +44,13 @@ export const WHOLE: Strength = {
 /** A taste of it, with every run of the tests. */
 export const SHORT: Strength = {
   ...WHOLE,
-  mutations: 1500,
-  backendKills: 8,
-  webKills: 2,
+  mutations: 1000,
+  backendKills: 6,
+  webKills: 1,
   postmasterKills: 2,
   slowClients: 60,
-  slowMs: 6000,
-  memoryMs: 10_000
+  slowMs: 2000,
+  memoryMs: 3000
 };
 
 export interface Siege {

@@ -25,6 +25,7 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   shareOf: 'weight',
   staggered: false,
   container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
+  containerName: '',
   count: '1',
   medium: 'coir',
   mediumId: '',
@@ -43,6 +44,8 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
 const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
   workOut(draft(more), {
     places: [place],
+    containers: [],
+    units: 'metric',
     methods: READY_METHODS,
     ownCrops: [],
     lots,

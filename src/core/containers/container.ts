@@ -1,15 +1,4 @@
 /** The three shapes people grow in; sizes are inner sizes in cm at the level of the medium. */
-/** What the reservoirs of a sowing's containers hold, mL; null where they have none. */
-export const reservoirMlOf = ({
-  container,
-  count,
-  areaShare
-}: {
-  container: Container;
-  count: number;
-  areaShare: number;
-}): number | null => (container.reservoirMl ? container.reservoirMl * count * areaShare : null);
-
 export type Shape = 'rectangle' | 'round' | 'cells';
 
 export interface Container {
@@ -27,6 +16,17 @@ export interface Container {
   /** Empty, g; null or absent while nobody has weighed it. */
   emptyG?: number | null;
 }
+
+/** What the reservoirs of a sowing's containers hold, mL; null where they have none. */
+export const reservoirMlOf = ({
+  container,
+  count,
+  areaShare
+}: {
+  container: Container;
+  count: number;
+  areaShare: number;
+}): number | null => (container.reservoirMl ? container.reservoirMl * count * areaShare : null);
 
 /** A kind of container a household keeps. */
 export interface KeptContainer extends Container {

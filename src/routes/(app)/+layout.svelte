@@ -8,6 +8,7 @@
   import TimeBar from '$ui/shell/TimeBar.svelte';
   import UndoBar from '$ui/shell/UndoBar.svelte';
   import TimerBar from '$ui/timers/TimerBar.svelte';
+  import { ask } from '$ui/state/ask.ts';
   import { Timers, provideTimers } from '$ui/state/timers.svelte.ts';
   import { Journal, provideJournal } from '$ui/state/journal.svelte.ts';
   import type { LayoutData } from './$types';
@@ -36,7 +37,7 @@
 
   /** Keeps an open page up to date; a session that ran out asks over the page instead of leaving it. */
   async function refresh() {
-    const answer = await fetch('/api/ping').catch(() => null);
+    const answer = await ask('/api/ping');
     if (answer?.status === 401) journal.signedOut = true;
     else if (answer?.ok) {
       // It was away, and is back.

@@ -1,4 +1,5 @@
 import type { Container } from '../../core/containers/container.ts';
+import { isNameOfAnother, ofSize } from '../../core/containers/sizes.ts';
 import { findCrop } from '../../core/crops/library.ts';
 import type { Place } from '../../core/clock/place.ts';
 import { lotGermination } from '../../core/lots/lot.ts';
@@ -14,6 +15,7 @@ import { householdNow } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { listChoices } from '../sowings/choices.ts';
+import { listContainers } from '../sowings/containers.ts';
 import { addSowing, findSowing } from '../sowings/sowings.ts';
 
 export type NewSowing = InferType<typeof newSowingSchema>;
@@ -77,6 +79,9 @@ export async function sow(
   if (aim.kind === 'by' && aim.at < now) wrong('readyBy', 'This day has passed: choose one to come.');
 
   const container = sent.container as Container;
+  const known = await listContainers(tx);
+  if (!ofSize(container, known) && isNameOfAnother(container, known))
+    wrong('container.name', `“${container.name}” is the name of another size: call this one something else.`);
   const choice: SowingChoice = {
     kind: sent.kind,
     parts,

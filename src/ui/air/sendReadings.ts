@@ -1,5 +1,5 @@
 import type { Reading } from '$core/air/reading.ts';
-import { post } from '$ui/state/journal.svelte.ts';
+import { post } from '$ui/state/ask.ts';
 
 /** What became of readings that were sent. */
 export interface Sent {

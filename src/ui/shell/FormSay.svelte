@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { tick } from 'svelte';
   import { page } from '$app/state';
 
   const form = $derived(page.form as { say?: string | null; errors?: Record<string, string> } | null);
@@ -9,7 +8,11 @@
   // What is wrong may stand far above the button that was pressed: lead the eye and the keyboard there.
   $effect(() => {
     if (Object.keys(form?.errors ?? {}).length === 0) return;
-    void tick().then(() => document.querySelector<HTMLElement>('main [aria-invalid="true"]')?.focus());
+    // SvelteKit empties the form once more before the page has what was answered.
+    const frame = requestAnimationFrame(() =>
+      requestAnimationFrame(() => document.querySelector<HTMLElement>('main [aria-invalid="true"]')?.focus())
+    );
+    return () => cancelAnimationFrame(frame);
   });
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Modal, PasswordInput } from 'carbon-components-svelte';
-  import { post, useJournal } from '$ui/state/journal.svelte.ts';
+  import { post } from '$ui/state/ask.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
 
   let { household, member, onsignedin }: { household: string; member: string; onsignedin: () => void } =
     $props();

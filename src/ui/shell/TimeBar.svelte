@@ -1,6 +1,6 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { post } from '$ui/state/journal.svelte.ts';
+  import { post } from '$ui/state/ask.ts';
   import { clockTime, shortDate, type Reading } from '$ui/words/time.ts';
 
   let { now, reading }: { now: number; reading: Reading } = $props();

@@ -1,6 +1,7 @@
 import type { Place } from '$core/clock/place.ts';
 import { checkContainer } from '$core/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
+import { isNameOfAnother, ofSize, sizeOf } from '$core/containers/sizes.ts';
 import { findCrop } from '$core/crops/library.ts';
 import type { Crop, Density } from '$core/crops/crop.ts';
 import { lotGermination, type LotStock } from '$core/lots/lot.ts';
@@ -15,6 +16,8 @@ import {
   type SowingChoice,
   type SowingKind
 } from '$core/sowing/planSowing.ts';
+import { suggestedName } from '$ui/words/containers.ts';
+import type { Units } from '$core/units/format.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
 
 /** One crop of a draft, with the lot its seed comes from and its share as typed. */
@@ -32,6 +35,8 @@ export interface Draft {
   shareOf: Exclude<ShareOf, 'area'>;
   staggered: boolean;
   container: Container;
+  /** As typed for a size that is new; empty for the name that is suggested. */
+  containerName: string;
   count: string;
   medium: MediumKind;
   /** The household's own medium, or an empty string. */
@@ -53,6 +58,8 @@ export interface Draft {
 /** What a draft is worked out against. */
 export interface DraftContext extends PlanContext {
   places: readonly Place[];
+  containers: readonly Container[];
+  units: Units;
   methods: readonly Method[];
   ownCrops: readonly Crop[];
   lots: readonly LotStock[];
@@ -75,6 +82,10 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   const crops = cropsOf(draft, context, wrong);
   for (const [field, say] of Object.entries(checkContainer(draft.container)))
     wrong[`container.${field}`] = say;
+  const container = namedContainer(draft, context);
+  if (isNameOfAnother(container, context.containers))
+    wrong['container.name'] =
+      `“${container.name}” is the name of another size: call this one something else.`;
   const count = readNumber(draft.count) ?? NaN;
   const [fewest, most] = SIZE_BOUNDS.count;
   if (!Number.isInteger(count) || count < fewest || count > most)
@@ -107,7 +118,7 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
     })),
     shareOf: draft.shareOf,
     staggered: draft.staggered,
-    container: draft.container,
+    container,
     count,
     medium: draft.medium,
     method,
@@ -134,6 +145,18 @@ function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string,
       if (!(value > 0 && value <= 1000)) wrong[`parts.${index}.share`] = 'Give its parts, such as 1 or 2,5.';
     });
   return crops.every((crop) => crop !== undefined) ? (crops as Crop[]) : null;
+}
+
+/**
+ * The container with the name it goes by: a size that the household has keeps its own, a new one has what was typed
+ * for it, or a name that says its size.
+ */
+export function namedContainer(draft: Draft, { containers, units }: DraftContext): Container {
+  const size = { ...draft.container, ...sizeOf(draft.container) };
+  const known = ofSize(size, containers);
+  return known
+    ? { ...size, name: known.name }
+    : { ...size, name: draft.containerName.trim() || suggestedName(size, units) };
 }
 
 /** Whether of a lot nothing sprouted: no amount of it makes a tray. */

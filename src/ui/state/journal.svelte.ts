@@ -1,6 +1,7 @@
 import { getContext, setContext } from 'svelte';
 import { invalidate } from '$app/navigation';
 import { v4 as newId } from 'uuid';
+import { post } from './ask.ts';
 import type { EventBody, SowingEvent } from '$core/events/event.ts';
 
 /** An event on its way to the server. */
@@ -193,19 +194,6 @@ async function toldBy(answer: Response): Promise<{ message: string; code: string
 }
 
 const NOT_TAKEN = 'Brote could not take this; something went wrong there.';
-
-/** Posts JSON; null where no answer came. */
-export async function post(path: string, body: unknown): Promise<Response | null> {
-  try {
-    return await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body)
-    });
-  } catch {
-    return null;
-  }
-}
 
 const KEY = Symbol('journal');
 

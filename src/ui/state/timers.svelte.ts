@@ -5,6 +5,7 @@ import { timersOf, timerState, type Timer, type TimerState } from '$core/bench/t
 import { factsOf, type HouseholdData } from '$core/sowing/householdFacts.ts';
 import type { Followed } from '$core/sowing/follow.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
+import { ask } from './ask.ts';
 import { followAll } from './following.ts';
 import type { Journal } from './journal.svelte.ts';
 
@@ -57,7 +58,7 @@ export class Timers {
 
   /** Asks the server what is being prepared. */
   async refresh(): Promise<void> {
-    const answer = await fetch('/api/bench').catch(() => null);
+    const answer = await ask('/api/bench');
     if (answer?.ok) this.facts = (await answer.json()) as BenchFacts;
   }
 

@@ -12,7 +12,8 @@
   import { temperature } from '$core/units/format.ts';
   import { followAll } from '$ui/state/following.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
-  import { post, useJournal } from '$ui/state/journal.svelte.ts';
+  import { post } from '$ui/state/ask.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
   import { isTooHeavy } from '$core/shelf/moving.ts';
   import BoardView from '$ui/shelf/BoardView.svelte';
   import MovePanel from '$ui/shelf/MovePanel.svelte';

@@ -7,8 +7,7 @@
   import { leftG } from '$core/lots/lot.ts';
   import { MEDIA, type MediumKind } from '$core/medium/medium.ts';
   import { MOST_PARTS } from '$core/mix/mix.ts';
-  import { figure } from '$core/units/format.ts';
-  import type { Shape } from '$core/containers/container.ts';
+  import type { Container, Shape } from '$core/containers/container.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
@@ -17,9 +16,12 @@
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
+  import { COMMON_SIZES, ofSize } from '$core/containers/sizes.ts';
+  import { sizeWords, suggestedName } from '$ui/words/containers.ts';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
-  import { post, useJournal } from '$ui/state/journal.svelte.ts';
+  import { post } from '$ui/state/ask.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$ui/words/media.ts';
   import { isoDay } from '$ui/words/time.ts';
   import type { PageData } from './$types';
@@ -48,6 +50,7 @@
         shareOf: 'weight',
         staggered: false,
         container: { ...(data.containers[0] ?? TRAY) },
+        containerName: '',
         count: '1',
         medium: method.medium,
         mediumId: '',
@@ -84,6 +87,8 @@
 
   const context = $derived({
     places: data.places,
+    containers: data.containers,
+    units: data.household.units,
     methods: data.methods,
     ownCrops: data.ownCrops,
     lots: data.lots,
@@ -131,10 +136,18 @@
   $effect(() => sessionStorage.setItem(KEPT, JSON.stringify(draft)));
 
   function shape(value: Shape) {
-    draft.container = {
-      ...(data.containers.find((container) => container.shape === value) ?? SHAPES[value])
-    };
+    take(data.containers.find((container) => container.shape === value) ?? SHAPES[value]);
   }
+  /** Takes a container or a common size; what was typed as a name was another's. */
+  function take(container: Omit<Container, 'name'> & { name?: string }) {
+    draft.container = { name: '', ...container };
+    draft.containerName = '';
+  }
+  /** Sizes that are common here and that the household has none of yet. */
+  const common = $derived(
+    COMMON_SIZES[data.household.units].filter((size) => !ofSize(size, data.containers))
+  );
+  const isNewSize = $derived(!ofSize(draft.container, data.containers));
   function chooseMethod(key: string) {
     draft.methodKey = key;
     draft.method = null;
@@ -152,7 +165,6 @@
 
   /** What was chosen, as it is sent; the server works out the same from it. */
   function bodyOf() {
-    const round = draft.container.shape === 'round';
     const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
     return {
       ids,
@@ -164,10 +176,7 @@
       })),
       shareOf: draft.shareOf,
       staggered: draft.staggered,
-      container: {
-        ...draft.container,
-        widthCm: round ? draft.container.lengthCm : draft.container.widthCm
-      },
+      container: worked.choice?.container ?? draft.container,
       count: worked.count,
       medium: draft.medium,
       mediumId: draft.mediumId || null,
@@ -255,15 +264,20 @@
     {#if data.containers.length > 0}
       <div class="row" role="group" aria-label="Containers you have">
         {#each data.containers.slice(0, 5) as container (JSON.stringify(container))}
-          <button class="chip quiet" type="button" onclick={() => (draft.container = { ...container })}
+          <button class="chip quiet" type="button" onclick={() => take(container)}
             >{container.name}
-            {figure(container.lengthCm)}{container.shape === 'round'
-              ? ''
-              : ` × ${figure(container.widthCm)}`}</button
+            {sizeWords(container, data.household.units)}</button
           >
         {/each}
       </div>
     {/if}
+    <div class="row" role="group" aria-label="Common sizes">
+      {#each common as size (suggestedName(size, data.household.units))}
+        <button class="chip quiet" type="button" onclick={() => take(size)}
+          >{suggestedName(size, data.household.units)}</button
+        >
+      {/each}
+    </div>
     <Choice
       legend="Container"
       name="shape"
@@ -312,6 +326,18 @@
           invalidText={wrong['container.cells']}
           inputmode="numeric"
         />
+      {/if}
+      {#if isNewSize}
+        <div class="named">
+          <TextInput
+            labelText="What you call this container"
+            helperText="A size you have not used yet: it is kept under this name"
+            placeholder={suggestedName(draft.container, data.household.units)}
+            bind:value={draft.containerName}
+            invalid={!!wrong['container.name']}
+            invalidText={wrong['container.name']}
+          />
+        </div>
       {/if}
       <TextInput
         labelText="How many"
@@ -475,6 +501,9 @@
     gap: 2rem;
     align-items: start;
     margin-top: 1.25rem;
+  }
+  .named {
+    grid-column: 1 / -1;
   }
   .sizes {
     display: grid;
