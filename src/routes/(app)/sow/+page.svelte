@@ -261,17 +261,13 @@
       />
     {/if}
 
-    {#if data.containers.length > 0}
-      <div class="row" role="group" aria-label="Containers you have">
-        {#each data.containers.slice(0, 5) as container (JSON.stringify(container))}
-          <button class="chip quiet" type="button" onclick={() => take(container)}
-            >{container.name}
-            {sizeWords(container, data.household.units)}</button
-          >
-        {/each}
-      </div>
-    {/if}
-    <div class="row" role="group" aria-label="Common sizes">
+    <div class="row" role="group" aria-label="Containers you have, and common sizes">
+      {#each data.containers.slice(0, 5) as container (JSON.stringify(container))}
+        <button class="chip" type="button" onclick={() => take(container)}
+          >{container.name}
+          {sizeWords(container, data.household.units)}</button
+        >
+      {/each}
       {#each common as size (suggestedName(size, data.household.units))}
         <button class="chip quiet" type="button" onclick={() => take(size)}
           >{suggestedName(size, data.household.units)}</button
