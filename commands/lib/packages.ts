@@ -83,9 +83,18 @@ function install(what: string, name: string): void {
   }
 }
 
-/** Debian's package makes and starts a cluster of its own, which Brote does not need: asked not to, once. */
+/**
+ * Debian's packages start services of their own, which Brote does not need: PostgreSQL's is asked to make no cluster,
+ * any other to start nothing while it is installed, by Debian's own means for that.
+ */
 function keepFromStartingItsOwn(name: string): string | null {
-  if (!isRoot || name !== 'postgresql') return null;
+  if (!isRoot) return null;
+  if (name !== 'postgresql') {
+    const policy = '/usr/sbin/policy-rc.d';
+    if (existsSync(policy)) return null;
+    writeFileSync(policy, '#!/bin/sh\nexit 101\n', { mode: 0o755 });
+    return policy;
+  }
   const folder = '/etc/postgresql-common/createcluster.d';
   const file = join(folder, 'brote.conf');
   mkdirSync(folder, { recursive: true });
