@@ -1,10 +1,10 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { isRunning, markOf, workingIn } from '../../commands/lib/process.ts';
-import { Ground, until, type Started } from '../support/started.ts';
+import { Ground, until } from '../support/started.ts';
 
 describe('what is started', function () {
   this.timeout(180_000);
@@ -24,17 +24,11 @@ describe('what is started', function () {
     );
   const isWell = (answer: string) => answer === '200 brote';
   const well = (url: string) => until(() => health(url), isWell, 30_000);
-  const webOf = (started: Started) =>
-    Number(
-      spawnSync('pgrep', ['-P', String(started.child.pid), '-f', 'webProcess'], { encoding: 'utf8' })
-        .stdout.trim()
-        .split('\n')[0]
-    );
 
   it('tells the truth within a second of its database’s end, and has it back without help', async () => {
     const started = ground.start();
     const url = await started.ready();
-    const web = webOf(started);
+    const web = started.webPid();
     for (let turn = 0; turn < 2; turn += 1) {
       process.kill(postmaster(), 'SIGKILL');
       const asked = performance.now();
@@ -48,7 +42,7 @@ describe('what is started', function () {
       }
       expect(await well(url)).to.equal('200 brote');
     }
-    expect(webOf(started), 'the same web server all the while').to.equal(web);
+    expect(started.webPid(), 'the same web server all the while').to.equal(web);
     await started.says(/The database had ended and was started again/);
     expect(await ground.stop(started)).to.equal(0);
     expect(workingIn(cluster())).to.deep.equal([]);
@@ -57,11 +51,11 @@ describe('what is started', function () {
   it('has its web server back, and leaves none behind when it is killed itself', async () => {
     const started = ground.start();
     const url = await started.ready();
-    const first = webOf(started);
+    const first = started.webPid();
     process.kill(first, 'SIGKILL');
     expect(await well(url)).to.equal('200 brote');
     await started.says(/The web server ended \(SIGKILL\) and is started again/);
-    const second = webOf(started);
+    const second = started.webPid();
     expect(second).not.to.equal(first);
     started.child.kill('SIGKILL');
     await started.exit;

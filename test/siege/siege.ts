@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import postgres from 'postgres';
@@ -75,19 +74,13 @@ export async function laySiege(
   const camps: [Camp, Camp] = [await pitch(base, 'Alder'), await pitch(base, 'Birch')];
   const cluster = join(ground.data, 'home/cluster');
   const postmaster = () => readFileSync(join(cluster, 'postmaster.pid'), 'utf8').split('\n');
-  const web = () => {
-    const { stdout } = spawnSync('pgrep', ['-P', String(started.child.pid), '-f', 'webProcess'], {
-      encoding: 'utf8'
-    });
-    return Number(stdout.trim().split('\n')[0]);
-  };
 
   tell('Everything of each household, asked for as everybody else ...');
   const leaked = await leaks(base, camps);
   tell(`Slow clients: ${strength.slowClients} ...`);
   const slow = await slowClients(base, camps[0], strength.slowClients, strength.slowMs);
   tell('Memory under steady load ...');
-  const held = await memory(base, camps[0], web, strength.memoryMs);
+  const held = await memory(base, camps[0], () => started.webPid(), strength.memoryMs);
   const kills = {} as Siege['kills'];
   tell('Killing database backends under writers ...');
   const [, , , port] = postmaster();
@@ -106,11 +99,16 @@ export async function laySiege(
   );
   await admin.end();
   tell('Killing the web server under writers ...');
-  kills.web = await killing(base, camps[0], () => Promise.resolve(void process.kill(web(), 'SIGKILL')), {
-    times: strength.webKills,
-    writers: 4,
-    backMs: 40_000
-  });
+  kills.web = await killing(
+    base,
+    camps[0],
+    () => Promise.resolve(void process.kill(started.webPid(), 'SIGKILL')),
+    {
+      times: strength.webKills,
+      writers: 4,
+      backMs: 40_000
+    }
+  );
   tell('Killing the database under writers ...');
   kills.postmaster = await killing(
     base,

@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -28,6 +28,14 @@ export class Started {
       });
       look();
     });
+  }
+
+  /** The number of its web server's process, as it is now. */
+  webPid(): number {
+    const { stdout } = spawnSync('pgrep', ['-P', String(this.child.pid), '-f', 'webProcess'], {
+      encoding: 'utf8'
+    });
+    return Number(stdout.trim().split('\n')[0]);
   }
 
   /** Resolves with its address once it is ready. */

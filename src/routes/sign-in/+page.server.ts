@@ -2,7 +2,7 @@ import { redirect } from '@sveltejs/kit';
 import { ownPath } from '$server/door/origin.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
-import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
+import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { mayBegin } from '$server/sessions/welcome.ts';
 import { anyHousehold } from '$server/sessions/sessions.ts';
 import { signIn } from '$server/sessions/signIn.ts';
@@ -27,8 +27,7 @@ export const actions: Actions = {
       callerOf(event)
     );
     if (!result.ok) return notTaken(result.kind === 'wait' ? 429 : 403, kept, {}, result.say);
-    keepSession(event, result.token);
-    keepKnown(event, result.known);
+    keepAdmitted(event, result);
     redirect(303, ownPath(event.url.searchParams.get('to'), event.url));
   })
 };

@@ -6,9 +6,9 @@ import { addHousehold, isNameTaken } from '$server/households/household.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
-import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
+import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { seconds, signIn, waitForNewHousehold } from '$server/sessions/signIn.ts';
+import { admit, seconds, waitForNewHousehold } from '$server/sessions/signIn.ts';
 import { mayBegin, mayBeginNow } from '$server/sessions/welcome.ts';
 import { check } from '$shared/schemas/check.ts';
 import { newHouseholdSchema } from '$shared/schemas/household.ts';
@@ -58,10 +58,7 @@ export const actions: Actions = {
         name: 'A household of this name is here already: sign in to it, or choose another name.'
       });
     }
-    const result = await signIn(name, passphrase, memberName, caller);
-    if (!result.ok) redirect(303, '/sign-in');
-    keepSession(event, result.token);
-    keepKnown(event, result.known);
+    keepAdmitted(event, await admit(id, memberName, caller));
     redirect(303, '/sow');
   })
 };

@@ -53,7 +53,7 @@ export async function sow(
   const ids = sent.kind === 'halves' ? [sent.ids.first, sent.ids.second] : [sent.ids.first];
   if (await findSowing(tx, sent.ids.first)) return { ids, added: false };
   if (sent.newPlace) await addPlace(tx, household.id, sent.newPlace as Place);
-  const [places, choices] = await Promise.all([listPlaces(tx), listChoices(tx)]);
+  const [places, choices, known] = await Promise.all([listPlaces(tx), listChoices(tx), listContainers(tx)]);
   const now = householdNow(household);
   const rhythm = rhythmOf(household);
   const place =
@@ -79,7 +79,6 @@ export async function sow(
   if (aim.kind === 'by' && aim.at < now) wrong('readyBy', 'This day has passed: choose one to come.');
 
   const container = sent.container as Container;
-  const known = await listContainers(tx);
   if (!ofSize(container, known) && isNameOfAnother(container, known))
     wrong('container.name', `“${container.name}” is the name of another size: call this one something else.`);
   const choice: SowingChoice = {

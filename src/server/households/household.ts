@@ -56,9 +56,6 @@ export function householdOf(row: HouseholdRow): Household {
 export const householdNow = (household: Household): number =>
   Date.now() + (household.demo ? household.clockAheadMs : 0);
 
-/** The last moment that anything here is reckoned with: 2100. */
-export const LATEST = Date.UTC(2100, 0, 1);
-
 /** Whether a write failed for a name that another household has. */
 export const isNameTaken = (error: unknown): boolean => (error as { code?: string }).code === '23505';
 

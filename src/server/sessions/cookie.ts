@@ -1,7 +1,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { agentWords } from './agent.ts';
 import { SESSION_COOKIE, SESSION_DAYS } from './sessions.ts';
-import { KNOWN_COOKIE, KNOWN_DAYS, type Caller } from './signIn.ts';
+import { KNOWN_COOKIE, KNOWN_DAYS, type Admitted, type Caller } from './signIn.ts';
 
 type Door = Pick<RequestEvent, 'cookies' | 'url'>;
 
@@ -21,6 +21,12 @@ export const keepSession = (event: Door, token: string): void =>
 /** Hands the browser what it is known by the next time it signs in. */
 export const keepKnown = (event: Door, known: string): void =>
   event.cookies.set(KNOWN_COOKIE, known, options(event, KNOWN_DAYS));
+
+/** Hands the browser both, once it was let in. */
+export function keepAdmitted(event: Door, { token, known }: Admitted): void {
+  keepSession(event, token);
+  keepKnown(event, known);
+}
 
 /** Takes the session from the browser, over plain HTTP as well. */
 export const dropSession = (event: Door): void =>

@@ -18,8 +18,13 @@ export interface Caller {
   known: string | null;
 }
 
-export type SignIn =
-  { ok: true; token: string; known: string } | { ok: false; kind: 'wrong' | 'wait'; say: string };
+/** What a browser that was let in is handed: its session, and what it is known by the next time. */
+export interface Admitted {
+  token: string;
+  known: string;
+}
+
+export type SignIn = ({ ok: true } & Admitted) | { ok: false; kind: 'wrong' | 'wait'; say: string };
 
 interface Tried {
   wait_s: number;
@@ -42,11 +47,18 @@ export async function signIn(
 ): Promise<SignIn> {
   const checked = await checkPassphrase(householdName, passphrase, caller);
   if (!checked.ok) return checked;
-  const { householdId } = checked;
+  return { ok: true, ...(await admit(checked.householdId, memberName, caller)) };
+}
+
+/**
+ * Opens a session for somebody who was found to belong to a household, and knows their browser from then on.
+ * @returns what the browser is to keep
+ */
+export async function admit(householdId: string, memberName: string, caller: Caller): Promise<Admitted> {
   const known = caller.known ?? newToken();
   const token = await startSession(householdId, memberName, caller.agent);
   await outside((sql) => sql`select know_browser(${householdId}, ${tokenHash(known)})`);
-  return { ok: true, token, known };
+  return { token, known };
 }
 
 /** Whether a passphrase is a household's, counted as a try at it. */

@@ -59,7 +59,7 @@ const clockTime = yup
   .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Give a time, such as 07:30.');
 
 /** Two rounds nearer than this are one: what a tray asks for does not change so fast. */
-export const ROUNDS_APART_MIN = 60;
+const ROUNDS_APART_MIN = 60;
 
 /** The household's settings as its form sends them. */
 export const householdSchema = yup.object({

@@ -151,7 +151,7 @@ function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string,
  * The container with the name it goes by: a size that the household has keeps its own, a new one has what was typed
  * for it, or a name that says its size.
  */
-export function namedContainer(draft: Draft, { containers, units }: DraftContext): Container {
+function namedContainer(draft: Draft, { containers, units }: DraftContext): Container {
   const size = { ...draft.container, ...sizeOf(draft.container) };
   const known = ofSize(size, containers);
   return known

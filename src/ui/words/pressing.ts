@@ -3,7 +3,7 @@ import { mass, type Units } from '$core/units/format.ts';
 import { figure } from '$core/units/format.ts';
 
 /** What to lay on a tray, in things a kitchen has; water on a scale where none of them is right. */
-export function pressThingWords(pressing: Pressing, units: Units): string {
+function pressThingWords(pressing: Pressing, units: Units): string {
   const thing = pressThing(pressing);
   if (thing.kind === 'water')
     return `a flat dish on a light board, with water until both weigh ${mass(thing.g, units)}`;

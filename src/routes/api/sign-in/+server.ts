@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
-import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
+import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { signIn } from '$server/sessions/signIn.ts';
 import { check } from '$shared/schemas/check.ts';
 import { signInSchema } from '$shared/schemas/household.ts';
@@ -15,7 +15,6 @@ export const POST: RequestHandler = api(async (event) => {
   const result = await signIn(name, passphrase, memberName, callerOf(event));
   if (!result.ok)
     return json({ message: result.say, code: result.kind }, { status: result.kind === 'wait' ? 429 : 403 });
-  keepSession(event, result.token);
-  keepKnown(event, result.known);
+  keepAdmitted(event, result);
   return json({ ok: true });
 });
