@@ -4,18 +4,18 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import { cropOf } from '../src/core/crops/library.ts';
-import type { Place } from '../src/core/clock/place.ts';
-import { binned, packAir } from '../src/core/air/series.ts';
-import type { EventBody, SowingEvent } from '../src/core/events/event.ts';
-import { walk } from '../src/core/round/walk.ts';
-import { follow, type HouseholdFacts } from '../src/core/sowing/follow.ts';
+import type { Place } from '../src/core/places/place.ts';
+import { binned, packAir } from '../src/core/places/air/series.ts';
+import type { EventBody, SowingEvent } from '../src/core/sowing/event.ts';
+import { walk } from '../src/core/steps/walk.ts';
+import { project, type HouseholdFacts } from '../src/core/sowing/project.ts';
 import type { SowingSetup } from '../src/core/sowing/sowing.ts';
 import { roundAt } from '../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../src/core/time/zone.ts';
 import { kitchenAir } from '../src/server/demo/kitchenAir.ts';
 import { study } from '../test/simulation/study.ts';
-import { READY_METHODS } from '../src/core/methods/ready.ts';
-import { plan, type PlanInput } from '../src/core/plan/plan.ts';
+import { READY_METHODS } from '../src/core/supplies/methods/ready.ts';
+import { plan, type PlanInput } from '../src/core/sowing/plan.ts';
 import { zoneOf } from '../src/core/time/zone.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
@@ -144,11 +144,11 @@ function followTimes(): void {
   };
   const records = Array.from({ length: 80 }, (_, n) => standing(n));
   const forecasts = (count: number) => () => {
-    for (const { setup, events } of records.slice(0, count)) follow(household, setup, events);
+    for (const { setup, events } of records.slice(0, count)) project(household, setup, events);
   };
   const rounds = (count: number) => () => {
-    const followed = records.slice(0, count).map(({ setup, events }) => follow(household, setup, events));
-    walk(followed, roundAt(household.rhythm, INPUT.now), INPUT.now);
+    const projected = records.slice(0, count).map(({ setup, events }) => project(household, setup, events));
+    walk(projected, roundAt(household.rhythm, INPUT.now), INPUT.now);
   };
   for (let warm = 0; warm < 30; warm += 1) rounds(40)();
   const time = (work: () => void) => median(Array.from({ length: 21 }, () => timed(work)));
@@ -210,7 +210,9 @@ function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
       lotId: null,
       soakStartAt: null,
       soakEndAt: null,
-      sowAt: sownAt
+      soakH: null,
+    half: null,
+    sowAt: sownAt
     },
     events
   };

@@ -1,15 +1,23 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { airAt, usualAir, usualWarmthRate } from '../../src/core/air/airAt.ts';
-import { readReadingsCsv } from '../../src/core/air/csv.ts';
-import { readTime } from '../../src/core/air/readTime.ts';
+import { airAt, usualAir, usualWarmthRate } from '../../src/core/places/air/airAt.ts';
+import { readReadingsCsv } from '../../src/core/places/air/csv.ts';
+import { readTime } from '../../src/core/places/air/readTime.ts';
 import { decodeText } from '../../src/ui/air/decode.ts';
-import { readLineProtocol, type ReadLine } from '../../src/core/air/lineProtocol.ts';
-import { checkReading, type Reading } from '../../src/core/air/reading.ts';
-import { airOf, AirSeries, BIN_MS, binIndex, binned, packAir, unpackAir } from '../../src/core/air/series.ts';
-import { temperatureResponse } from '../../src/core/clock/temperature.ts';
+import { readLineProtocol, type ReadLine } from '../../src/core/places/air/lineProtocol.ts';
+import { checkReading, type Reading } from '../../src/core/places/air/reading.ts';
+import {
+  airOf,
+  AirSeries,
+  BIN_MS,
+  binIndex,
+  binned,
+  packAir,
+  unpackAir
+} from '../../src/core/places/air/series.ts';
+import { temperatureResponse } from '../../src/core/crops/temperature.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import { DAY, HOUR, MINUTE, zoneOf } from '../../src/core/time/zone.ts';
 import { home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
@@ -119,8 +127,8 @@ describe('a reading', () => {
   it('runs the clock: measured cold makes the window late, then the last days stand for those to come', () => {
     const cool = measured(16, SOWN - 4 * DAY, SOWN + 2 * DAY);
     const radish = cropOf('radish');
-    const at21 = follow(home, radishTray(), [sown()]).forecast;
-    const at16 = follow(cool, radishTray(), [sown()]).forecast;
+    const at21 = project(home, radishTray(), [sown()]).forecast;
+    const at16 = project(cool, radishTray(), [sown()]).forecast;
     expect(at16.clock.tau(SOWN + DAY)).to.be.closeTo(temperatureResponse(radish, 16), 1e-9);
     expect(at21.clock.tau(SOWN + DAY)).to.be.closeTo(temperatureResponse(radish, 21), 1e-9);
     const place = cool.places.get(shelf.id)!;

@@ -1,14 +1,15 @@
 import { expect } from 'chai';
-import { benchTick, sheetOf, type Sheet, type SheetLine } from '../../src/core/bench/sheet.ts';
-import { timersOf, timerState } from '../../src/core/bench/timer.ts';
+import { keyOf, ticked } from '../../src/core/steps/ticked.ts';
+import { sheetOf, type Sheet, type SheetLine } from '../../src/core/steps/sheet.ts';
+import { timersOf, timerState } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import { STARTING_RULES } from '../../src/core/prepare/rule.ts';
-import type { BenchStep } from '../../src/core/protocol/step.ts';
-import { soakFrom } from '../../src/core/soak/schedule.ts';
-import { follow, type Followed } from '../../src/core/sowing/follow.ts';
-import { foldEvents } from '../../src/core/sowing/fold.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
+import type { BenchStep } from '../../src/core/sowing/event.ts';
+import { soakFrom } from '../../src/core/sowing/soak.ts';
+import { project, type Projected } from '../../src/core/sowing/project.ts';
+import { reduceEvents } from '../../src/core/sowing/reduce.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
 import { event, home, radishTray, SOWN } from '../support/household.ts';
@@ -35,7 +36,7 @@ function sowing(cropKey: string, more: Partial<SowingSetup> = {}): SowingSetup {
     ...more
   });
 }
-const of = (setup: SowingSetup, events: SowingEvent[] = []): Followed => follow(home, setup, events);
+const of = (setup: SowingSetup, events: SowingEvent[] = []): Projected => project(home, setup, events);
 const lines = (sheet: Sheet, kind: BenchStep): SheetLine[] =>
   sheet.sections.find((section) => section.kind === kind)?.lines ?? [];
 const on = (when: number, body: SowingEvent['body']): SowingEvent => event((when - SOWN) / HOUR, body);
@@ -67,7 +68,10 @@ describe('the sheet of the bench', () => {
       'press'
     ]);
     expect(lines(sheet, 'weigh')).to.have.length(3);
-    expect(lines(sheet, 'soak').map(({ followed }) => followed.crop.key)).to.deep.equal(['pea', 'sunflower']);
+    expect(lines(sheet, 'soak').map(({ projected }) => projected.crop.key)).to.deep.equal([
+      'pea',
+      'sunflower'
+    ]);
     expect(sheet.mediumMl).to.equal(3 * 450 * 2.5);
   });
 
@@ -96,13 +100,14 @@ describe('the sheet of the bench', () => {
   it('ticks each line by an event that shows it done, and takes it back', () => {
     const first = of(pea);
     for (const { kind } of sheet.sections.filter(({ lines: all }) =>
-      all.some(({ followed }) => followed.setup === pea)
+      all.some(({ projected }) => projected.setup === pea)
     )) {
       const line = lines(sheetOf([first], EVENING), kind)[0]!;
-      const { body, taskKey } = benchTick(line);
+      const body = ticked(line.step.body)!;
+      const taskKey = keyOf(line.step.body.kind);
       const tick = { ...on(EVENING, body), taskKey };
-      const ticked = sheetOf([of(pea, [tick])], EVENING);
-      expect(lines(ticked, kind)[0]!.done?.eventId, kind).to.equal(tick.id);
+      const after = sheetOf([of(pea, [tick])], EVENING);
+      expect(lines(after, kind)[0]!.done?.eventId, kind).to.equal(tick.id);
       const back = of(pea, [tick, on(EVENING + MINUTE, { type: 'undone', eventId: tick.id })]);
       expect(lines(sheetOf([back], EVENING), kind)[0]?.done, kind).to.equal(null);
     }
@@ -117,7 +122,7 @@ describe('the sheet of the bench', () => {
 
   it('takes the same step twice as one', () => {
     const twice = [0, 1].map((n) => on(EVENING + n, { type: 'prepared', step: 'weigh' }));
-    const state = foldEvents(twice);
+    const state = reduceEvents(twice);
     expect(state.prepared.get('weigh')!.eventId).to.equal(twice[0]!.id);
     expect(state.log.map(({ repeat }) => repeat)).to.deep.equal([false, true]);
   });

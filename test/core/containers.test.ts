@@ -1,15 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { checkContainer } from '../../src/core/containers/check.ts';
-import type { Container } from '../../src/core/containers/container.ts';
+import { checkContainer } from '../../src/core/supplies/containers/check.ts';
+import type { Container } from '../../src/core/supplies/containers/container.ts';
 import {
   COMMON_SIZES,
   isNameOfAnother,
   isSameSize,
   ofSize,
   sizeOf
-} from '../../src/core/containers/sizes.ts';
-import { sizeWords, suggestedName } from '../../src/ui/words/containers.ts';
+} from '../../src/core/supplies/containers/sizes.ts';
+import { sizeWords, suggestedName } from '../../src/words/containers.ts';
 
 const tray = (name: string, lengthCm: number, widthCm: number, more: Partial<Container> = {}): Container => ({
   name,

@@ -1,11 +1,23 @@
 import { expect } from 'chai';
-import { freeCount } from '../../src/core/containers/container.ts';
+import { freeCount } from '../../src/core/supplies/containers/container.ts';
 import { checkCrop, CROP_FIGURES, nearestCrop } from '../../src/core/crops/check.ts';
 import { CROPS, cropOf, findCrop, withOwnCrops } from '../../src/core/crops/library.ts';
 import { refusedWhy } from '../../src/core/crops/refused.ts';
-import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '../../src/core/lots/lot.ts';
-import { completed, findMethod, isReady, methodOf, READY_METHODS } from '../../src/core/methods/ready.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import {
+  leftG,
+  lotFlags,
+  lotGermination,
+  trayOfSeedG,
+  type LotStock
+} from '../../src/core/supplies/seed/lot.ts';
+import {
+  completed,
+  findMethod,
+  isReady,
+  methodOf,
+  READY_METHODS
+} from '../../src/core/supplies/methods/ready.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import { home, radishTray } from '../support/household.ts';
 import { tin } from '../support/lot.ts';
 
@@ -108,9 +120,9 @@ describe('a crop of one’s own', () => {
     expect(withOwnCrops([slow])).to.have.length(CROPS.length);
     expect(withOwnCrops([{ ...slow, key: 'own', name: 'A radish' }])).to.have.length(CROPS.length + 1);
     const opens = (ownCrops: typeof home.ownCrops) =>
-      follow({ ...home, ownCrops }, radishTray(), []).forecast.marks.windowOpen.p50;
+      project({ ...home, ownCrops }, radishTray(), []).forecast.marks.windowOpen.p50;
     expect(opens(new Map([['radish', slow]]))).to.be.above(opens(new Map()));
-    expect(() => follow(home, radishTray({ cropKey: 'own' }), [])).to.throw('no crop');
+    expect(() => project(home, radishTray({ cropKey: 'own' }), [])).to.throw('no crop');
   });
 
   it('starts from the nearest: of its genus, then its family', () => {

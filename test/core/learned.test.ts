@@ -1,18 +1,18 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { cropOf } from '../../src/core/crops/library.ts';
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import { DAY } from '../../src/core/time/zone.ts';
-import { learnedBelief, lessonOf, messageOf, type Learned } from '../../src/core/window/learned.ts';
-import { NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
-import { lessonShort, lessonWords } from '../../src/ui/words/lesson.ts';
+import { learnedBelief, lessonOf, messageOf, type Learned } from '../../src/core/growth/learned.ts';
+import { NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
+import { lessonShort, lessonWords } from '../../src/words/lesson.ts';
 import { event, home, radishTray, sown } from '../support/household.ts';
 
 const radish = cropOf('radish');
 const look = (day: number, reached: boolean): SowingEvent =>
   event(day * 24, { type: 'looked', cue: 'windowOpen', reached });
-const says = (events: SowingEvent[]) => messageOf(follow(home, radishTray(), [sown(), ...events], true));
+const says = (events: SowingEvent[]) => messageOf(project(home, radishTray(), [sown(), ...events], true));
 const one = (mean: number, variance = 0.01) => ({ mean, variance });
 const nothing: Learned = { ended: [], underWay: [] };
 
@@ -45,7 +45,7 @@ describe('what a tray teaches', () => {
 
 describe('what a household has learned', () => {
   const opens = (learned: Learned | undefined, events: SowingEvent[] = []) =>
-    follow({ ...home, ...(learned ? { learned } : {}) }, radishTray(), [sown(), ...events]).forecast.marks
+    project({ ...home, ...(learned ? { learned } : {}) }, radishTray(), [sown(), ...events]).forecast.marks
       .windowOpen;
   const slow: Learned = { ended: [{ cropKey: 'radish', message: one(0.12, 0.002), trays: 5 }], underWay: [] };
 
@@ -62,14 +62,14 @@ describe('what a household has learned', () => {
     const other = learnedBelief(slow, cropOf('kale'));
     expect(other.mean).to.be.within(0.02, learnedBelief(slow, radish).mean - 0.02);
     expect(
-      follow({ ...home, learned: slow }, radishTray(), [sown()], true).forecast.marks.windowOpen.p50
+      project({ ...home, learned: slow }, radishTray(), [sown()], true).forecast.marks.windowOpen.p50
     ).to.equal(before.p50);
   });
 
   it('never tells a tray what it said itself', () => {
     const own = radishTray().id;
     const events = [look(8.9, false), look(9.1, true)];
-    const message = messageOf(follow(home, radishTray(), [sown(), ...events], true))!;
+    const message = messageOf(project(home, radishTray(), [sown(), ...events], true))!;
     const withOwn: Learned = { ended: [], underWay: [{ sowingId: own, cropKey: 'radish', message }] };
     expect(learnedBelief(withOwn, radish, own)).to.deep.equal(NEW_HOUSEHOLD);
     expect(opens(withOwn, events)).to.deep.equal(opens(undefined, events));

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import { CROPS } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import type { Method } from '../../src/core/methods/method.ts';
-import { pathOf } from '../../src/core/methods/path.ts';
-import { bandsOfSowing } from '../../src/core/picture/bands.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import type { Method } from '../../src/core/supplies/methods/method.ts';
+import { pathOf } from '../../src/core/supplies/methods/path.ts';
+import { bandsOf } from '../../src/core/picture/bands.ts';
 import { pictureOf } from '../../src/core/picture/picture.ts';
-import { soonest } from '../../src/core/soak/schedule.ts';
-import { follow, type Followed } from '../../src/core/sowing/follow.ts';
+import { soonest } from '../../src/core/sowing/soak.ts';
+import { project, type Projected } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
@@ -19,7 +19,7 @@ import { at } from '../support/rhythm.ts';
 const START = at('2026-11-02T15:00Z');
 
 /** A sowing of a crop by somebody who does at each round what Brote asks, and nothing else. */
-function grow(crop: Crop, method: Method, pace = 1): Followed {
+function grow(crop: Crop, method: Method, pace = 1): Projected {
   const soak = soonest(crop, home.rhythm, START);
   const setup: SowingSetup = radishTray({
     cropKey: crop.key,
@@ -31,7 +31,7 @@ function grow(crop: Crop, method: Method, pace = 1): Followed {
   });
   const nature = { pace, vigour: 1, thirst: 1 };
   const end = { until: START + 60 * DAY, cutWhenOpen: true };
-  return follow(home, setup, growerFollows(home, setup, nature, ['somebody'], chanceFrom(7), end));
+  return project(home, setup, growerFollows(home, setup, nature, ['somebody'], chanceFrom(7), end));
 }
 
 describe('whoever does what each round asks', () => {
@@ -52,14 +52,14 @@ describe('whoever does what each round asks', () => {
 
   it('never lets a tray dry out, nor drowns it', () => {
     for (const crop of CROPS) {
-      const followed = grow(crop, READY_METHODS[0]!);
-      const { state, sownAt } = followed;
+      const projected = grow(crop, READY_METHODS[0]!);
+      const { state, sownAt } = projected;
       for (let when = sownAt + HOUR; when < state.endedAt!; when += 3 * HOUR) {
-        const { share } = waterAt(followed, when);
+        const { share } = waterAt(projected, when);
         expect(share, `${crop.key} on day ${Math.round((when - sownAt) / DAY)}`).to.be.within(0.12, 1);
       }
       for (const fact of state.water)
-        if ('addedG' in fact) expect(waterAt(followed, fact.at).share, crop.key).to.be.at.most(1);
+        if ('addedG' in fact) expect(waterAt(projected, fact.at).share, crop.key).to.be.at.most(1);
     }
   });
 
@@ -97,25 +97,25 @@ describe('whoever does what each round asks', () => {
 describe('the bands of a sowing that was grown', () => {
   it('are what happened: in order, without a gap, sure to the end', () => {
     for (const crop of CROPS) {
-      const followed = grow(crop, READY_METHODS[0]!);
-      const { bands, open } = bandsOfSowing(followed);
+      const projected = grow(crop, READY_METHODS[0]!);
+      const { bands, open } = bandsOf(projected);
       expect(open.seen, crop.key).to.equal(true);
       bands.forEach((band, index) => {
         expect(band.until, `${crop.key} ${band.kind}`).to.be.above(band.from);
         if (index > 0) expect(band.from, `${crop.key} ${band.kind}`).to.equal(bands[index - 1]!.until);
       });
       const lit = bands.find(({ kind }) => kind === 'light');
-      if (lit && followed.state.litAt !== null && pathOf(crop, READY_METHODS[0]!).lightFrom !== 'sown')
-        expect(lit.from, crop.key).to.equal(followed.state.litAt);
+      if (lit && projected.state.litAt !== null && pathOf(crop, READY_METHODS[0]!).lightFrom !== 'sown')
+        expect(lit.from, crop.key).to.equal(projected.state.litAt);
     }
   });
 
   it('leave a picture of stubs', () => {
-    const followed = grow(
+    const projected = grow(
       CROPS.find(({ key }) => key === 'pea')!,
       READY_METHODS[1]!
     );
-    const picture = pictureOf(followed, followed.state.endedAt! + DAY);
+    const picture = pictureOf(projected, projected.state.endedAt! + DAY);
     expect(picture).to.include({ cut: 1, cover: 'none', light: 'off', lost: false });
     expect(picture.stems!.heightCm).to.be.above(5);
   });

@@ -1,14 +1,14 @@
 import { expect } from 'chai';
-import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { answerLook } from '../../src/core/looks/causes.ts';
-import { lookFacts } from '../../src/core/looks/facts.ts';
-import { mouldRisk } from '../../src/core/looks/mould.ts';
-import { SIGHTS, type Sight } from '../../src/core/looks/sight.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { answerLook } from '../../src/core/diagnosis/causes.ts';
+import { lookFacts } from '../../src/core/diagnosis/facts.ts';
+import { mouldRisk } from '../../src/core/diagnosis/mould.ts';
+import { SIGHTS, type Sight } from '../../src/core/symptoms/sight.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
-import { methodOf } from '../../src/core/methods/ready.ts';
-import { CAUSE_WORDS, evidenceWords, SIGHT_WORDS } from '../../src/ui/words/looks.ts';
+import { methodOf } from '../../src/core/supplies/methods/ready.ts';
+import { CAUSE_WORDS, evidenceWords, SIGHT_WORDS } from '../../src/words/looks.ts';
 import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
@@ -23,8 +23,8 @@ function answer(
   events: SowingEvent[],
   { setup = {}, facts = home }: { setup?: Partial<SowingSetup>; facts?: HouseholdFacts } = {}
 ) {
-  const followed = follow(facts, radishTray(setup), events);
-  return answerLook(sight, lookFacts(followed, { latitudeDeg: 43.4, dayOfYear: 310 }, SOWN + hours * HOUR));
+  const projected = project(facts, radishTray(setup), events);
+  return answerLook(sight, lookFacts(projected, { latitudeDeg: 43.4, dayOfYear: 310 }, SOWN + hours * HOUR));
 }
 describe('what a look most likely means', () => {
   it('depends on the tray: hairs while it roots, mould where it was long warm and damp', () => {
@@ -114,7 +114,7 @@ describe('what a look changes', () => {
 
   it('opens the window of what tastes ready, and takes it back', () => {
     const ready = saw(130, 'tastes-ready');
-    const open = (events: SowingEvent[]) => follow(home, radishTray(), events).forecast.marks.windowOpen;
+    const open = (events: SowingEvent[]) => project(home, radishTray(), events).forecast.marks.windowOpen;
     expect(open([...lit(), ready])).to.include({ seen: true, p50: SOWN + 130 * HOUR });
     expect(open([...lit(), ready, event(131, { type: 'undone', eventId: ready.id })]).seen).to.equal(false);
   });
@@ -123,7 +123,7 @@ describe('what a look changes', () => {
     const look = (hours: number, reached: boolean) =>
       event(hours, { type: 'looked', cue: 'rooted', reached } as EventBody);
     const [first, second] = [look(40, true), look(50, false)];
-    const both = follow(home, radishTray(), [sown(), first, second]);
+    const both = project(home, radishTray(), [sown(), first, second]);
     expect(both.state.contradictions).to.deep.equal([
       {
         cue: 'rooted',
@@ -136,7 +136,7 @@ describe('what a look changes', () => {
     expect(both.forecast.marks.rooted.p10).to.be.above(second.at);
     expect(asked(51, [sown(), first, second]).notes.map(({ kind }) => kind)).to.include('contradiction');
     const without = (event_: SowingEvent) =>
-      follow(home, radishTray(), [sown(), first, second, event(52, { type: 'undone', eventId: event_.id })]);
+      project(home, radishTray(), [sown(), first, second, event(52, { type: 'undone', eventId: event_.id })]);
     expect(without(second).forecast.marks.rooted).to.include({ seen: true, p50: first.at });
     expect(without(first).state.contradictions).to.deep.equal([]);
     const settled = [sown(), first, second, look(60, true)];
@@ -145,13 +145,13 @@ describe('what a look changes', () => {
 
   it('takes a look entered late for yesterday as of yesterday', () => {
     const late = event(50, { type: 'looked', cue: 'rooted', reached: true });
-    const now = follow(home, radishTray(), [
+    const now = project(home, radishTray(), [
       sown(),
       event(72, { type: 'looked', cue: 'rooted', reached: false }),
       late
     ]);
     expect(now.state.contradictions).to.have.length(1);
-    const agreed = follow(home, radishTray(), [
+    const agreed = project(home, radishTray(), [
       sown(),
       event(72, { type: 'looked', cue: 'rooted', reached: true }),
       event(40, { type: 'looked', cue: 'rooted', reached: false })
@@ -163,7 +163,7 @@ describe('what a look changes', () => {
 
 describe('mould risk', () => {
   const risk = (facts: HouseholdFacts, setup: Partial<SowingSetup> = {}, events: SowingEvent[] = [sown()]) =>
-    mouldRisk(follow(facts, radishTray(setup), events), SOWN + 5 * DAY);
+    mouldRisk(project(facts, radishTray(setup), events), SOWN + 5 * DAY);
 
   it('grows with cover, warmth, density and a crop that moulds, and falls with moving air', () => {
     const base = risk(home).score;
@@ -206,7 +206,7 @@ describe('the care of the day', () => {
   it('lets air at it in the last evenings where it is damp and still, and nowhere else', () => {
     const late = 155;
     const damp = { cropKey: 'sunflower', seedsPerCm2: 2 };
-    const open = follow(sill, radishTray(damp), lit()).forecast.marks.windowOpen.p50;
+    const open = project(sill, radishTray(damp), lit()).forecast.marks.windowOpen.p50;
     const before = Math.round((open - SOWN) / HOUR / 24) * 24 - 24 + 11;
     expect(ask(before, lit(), sill, damp)).to.include('air');
     expect(ask(before, [...lit(), event(before - 1, { type: 'aired' })], sill, damp)).not.to.include('air');

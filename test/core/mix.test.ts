@@ -2,12 +2,12 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { checkCrop } from '../../src/core/crops/check.ts';
-import { FITS, mixFit } from '../../src/core/mix/fit.ts';
-import { blend } from '../../src/core/mix/mix.ts';
-import { mixParts } from '../../src/core/mix/parts.ts';
-import { areaShares, seedShares } from '../../src/core/mix/shares.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
-import { protocolOf } from '../../src/core/protocol/ofSowing.ts';
+import { FITS, mixFit } from '../../src/core/crops/fit.ts';
+import { blend } from '../../src/core/crops/blend.ts';
+import { mixParts } from '../../src/core/supplies/seed/parts.ts';
+import { areaShares, seedShares } from '../../src/core/crops/shares.ts';
+import { project } from '../../src/core/sowing/project.ts';
+import { stepsOf } from '../../src/core/steps/compile.ts';
 import { home, radishTray } from '../support/household.ts';
 
 const crops = fc.uniqueArray(fc.constantFrom(...CROPS), { minLength: 2, maxLength: 4 });
@@ -94,9 +94,9 @@ describe('blended seed as one crop', () => {
       soakStartAt: radishTray().sowAt - 11 * 3_600_000,
       soakEndAt: radishTray().sowAt
     });
-    const followed = follow(home, setup, []);
-    expect(followed.crop.name).to.equal('Pea shoots and fennel');
-    const steps = protocolOf(followed);
+    const projected = project(home, setup, []);
+    expect(projected.crop.name).to.equal('Pea shoots and fennel');
+    const steps = stepsOf(projected);
     const weigh = steps[0]!.body;
     expect(weigh.kind === 'weigh' && weigh.seed.map(({ seedG }) => seedG)).to.deep.equal([45, 2.5]);
     const soak = steps.find(({ body }) => body.kind === 'soak')!.body;

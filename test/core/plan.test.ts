@@ -1,18 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { checkContainer } from '../../src/core/containers/check.ts';
-import { areaCm2, frontWidthCm, type Container } from '../../src/core/containers/container.ts';
+import { checkContainer } from '../../src/core/supplies/containers/check.ts';
+import { areaCm2, frontWidthCm, type Container } from '../../src/core/supplies/containers/container.ts';
 import { CROPS, cropOf, findCrop, readCropTable, searchCrops } from '../../src/core/crops/library.ts';
 import { CROP_TABLE } from '../../src/core/crops/table.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import { bandsOfPlan } from '../../src/core/picture/bands.ts';
-import { aimOf } from '../../src/core/plan/aim.ts';
-import { plan, READY_CHANCE, type PlanInput } from '../../src/core/plan/plan.ts';
-import { hypochlorite, peroxide } from '../../src/core/prepare/disinfect.ts';
-import { seedAmount } from '../../src/core/seed/amount.ts';
-import { germinationTest } from '../../src/core/seed/germinationTest.ts';
-import { spoonsFor } from '../../src/core/seed/spoons.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { bandsOf } from '../../src/core/picture/bands.ts';
+import { aimOf } from '../../src/core/sowing/aim.ts';
+import { plan, READY_CHANCE, type PlanInput } from '../../src/core/sowing/plan.ts';
+import { hypochlorite, peroxide } from '../../src/core/supplies/seed/disinfect.ts';
+import { seedAmount } from '../../src/core/supplies/seed/amount.ts';
+import { germinationTest } from '../../src/core/supplies/seed/germinationTest.ts';
+import { spoonsFor } from '../../src/core/supplies/seed/spoons.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { choiceOf, planned } from '../support/choosing.ts';
 import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
 
 const tray: Container = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 };
@@ -37,10 +38,10 @@ describe('a plan', () => {
   it('stands for every crop under every method, its stages in order and without overlap', () => {
     for (const crop of CROPS)
       for (const method of READY_METHODS) {
-        const planned = plan(input({ crop, method, seedsPerCm2: crop.seedsPerCm2.usual }));
-        const { bands, open } = bandsOfPlan(planned);
-        expect(planned.stalls, crop.key).to.equal(false);
-        expect(planned.seed.seedG).to.be.above(0);
+        const [one] = planned(choiceOf([crop], { method }));
+        const { bands, open } = bandsOf(one!.projected);
+        expect(one!.plan.stalls, crop.key).to.equal(false);
+        expect(one!.plan.seed.seedG).to.be.above(0);
         bands.forEach((band, index) => {
           expect(band.until, `${crop.key} ${band.kind}`).to.be.above(band.from);
           if (index > 0) expect(band.from, `${crop.key} ${band.kind}`).to.equal(bands[index - 1]!.until);

@@ -2,25 +2,25 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
-import type { Method } from '../../src/core/methods/method.ts';
-import { QUESTIONS, type Question } from '../../src/core/methods/method.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import { MEDIA, type MediumKind } from '../../src/core/medium/medium.ts';
-import { plan, type Plan } from '../../src/core/plan/plan.ts';
-import { differences } from '../../src/core/protocol/differences.ts';
-import { protocolOfPlan } from '../../src/core/protocol/ofPlan.ts';
+import type { Method } from '../../src/core/supplies/methods/method.ts';
+import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { differences } from '../../src/core/steps/differences.ts';
+import { stepsOf } from '../../src/core/steps/compile.ts';
 import {
   isBenchStep,
   STEP_KINDS,
   type Step,
   type StepBody,
   type StepKind
-} from '../../src/core/protocol/step.ts';
+} from '../../src/core/steps/step.ts';
 import { isWaking } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
-import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
+import { rhythm, steadyPlace } from '../support/rhythm.ts';
+import { choiceOf, MONDAY, planned } from '../support/choosing.ts';
 
-const NOW = at('2026-11-23T16:00Z');
+const NOW = MONDAY;
 const PRESS = READY_METHODS[0]!;
 const home = rhythm();
 
@@ -31,47 +31,9 @@ interface Case {
   tempC?: number;
   now?: number;
 }
-function compiled({ crop, method = PRESS, medium = method.medium, tempC = 21, now = NOW }: Case): {
-  planned: Plan;
-  steps: Step[];
-} {
-  const place = steadyPlace(tempC);
-  const container = {
-    name: 'T',
-    shape: 'rectangle',
-    lengthCm: 25,
-    widthCm: 18,
-    depthCm: 5,
-    cells: 1
-  } as const;
-  const planned = plan({
-    crop,
-    container,
-    count: 1,
-    medium,
-    method,
-    place,
-    seedsPerCm2: crop.seedsPerCm2.usual,
-    germinationPct: null,
-    aim: { kind: 'now' },
-    rhythm: home,
-    latitudeDeg: 43.4,
-    now
-  });
-  const seed = [{ cropKey: crop.key, name: crop.name, seedG: planned.seed.seedG, lotId: null, crop }];
-  return {
-    planned,
-    steps: protocolOfPlan(planned, {
-      crop,
-      method,
-      medium,
-      containerDepthCm: 5,
-      containers: 1,
-      reservoirMl: null,
-      place,
-      seed
-    })
-  };
+function compiled({ crop, method = PRESS, medium = method.medium, tempC = 21, now = NOW }: Case) {
+  const [one] = planned(choiceOf([crop], { method, medium, place: steadyPlace(tempC) }), now);
+  return { planned: one!.plan, steps: stepsOf(one!.projected) };
 }
 const kinds = (steps: readonly Step[]): StepKind[] => steps.map(({ body }) => body.kind);
 function bodyOf<K extends StepKind>(steps: readonly Step[], kind: K): Extract<StepBody, { kind: K }> {
@@ -158,21 +120,25 @@ describe('a protocol', () => {
           expect(has.has(always), `${of}: ${always}`).to.equal(true);
         expect(has.has('soak'), of).to.equal(crop.soakBestH > 0);
         if (crop.gelSeed) {
-          for (const never of ['rinse', 'soak', 'disinfect', 'cover'] as const)
+          for (const never of ['rinse', 'soak', 'disinfect'] as const)
             expect(has.has(never), `${of}: ${never}`).to.equal(false);
           expect(bodyOf(steps, 'mist').fine).to.equal(true);
         }
-        if (crop.germinationLight === 'light')
-          for (const never of ['press', 'cover', 'uncover'] as const)
-            expect(has.has(never), `${of}: ${never}`).to.equal(false);
+        if (crop.germinationLight === 'light') {
+          expect(has.has('cover'), of).to.equal(false);
+          expect(bodyOf(steps, 'uncover').off, of).to.equal('clear');
+          expect(bodyOf(steps, 'press').pressing, of).to.equal(null);
+        }
         if (crop.cover === 'full') expect(has.has('cover'), of).to.equal(true);
         if (crop.key === 'maize-shoot')
-          for (const never of ['light', 'feed', 'air'] as const) expect(has.has(never), of).to.equal(false);
+          for (const never of ['light', 'air'] as const) expect(has.has(never), of).to.equal(false);
         if (crop.droughtRisk === 'high') expect(has.has('dry'), of).to.equal(false);
         if (crop.drainH === 0 && has.has('drain')) expect(bodyOf(steps, 'drain').hours).to.equal(0);
         const sowing = steps.findIndex(({ body }) => body.kind === 'sow');
         const damping = steps.findIndex(({ body }) => body.kind === 'damp');
-        expect(damping < sowing, `${of}: damp before seed`).to.equal(method.firstWater !== 'after-seed');
+        expect(damping < sowing, `${of}: damp before seed`).to.equal(
+          method.firstWater !== 'after-seed' || crop.gelSeed
+        );
       }
   });
 
@@ -186,7 +152,8 @@ describe('a protocol', () => {
     expect(bodyOf(steps, 'press')).to.deep.equal({
       kind: 'press',
       cover: 'weight',
-      pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 }
+      pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 },
+      onTop: 0
     });
     expect(bodyOf(compiled({ crop: cropOf('nasturtium') }).steps, 'cover').volumeMl).to.be.closeTo(360, 1e-9);
   });
@@ -199,13 +166,13 @@ describe('a protocol', () => {
     };
     const { steps } = compiled({ crop: cropOf('pea'), method });
     const body = bodyOf(steps, 'disinfect');
-    expect(body.solution!.productMl).to.be.closeTo((90.5625 * 5 * 2000) / 52_500, 1e-6);
+    expect(body.jars[0]!.solution.productMl).to.be.closeTo((90.5625 * 5 * 2000) / 52_500, 1e-6);
     const order = kinds(steps);
     expect(order.slice(0, 5)).to.deep.equal(['weigh', 'rinse', 'disinfect', 'rinse-off', 'soak']);
     expect(kinds(compiled({ crop: cropOf('basil'), method }).steps)).not.to.include('disinfect');
     const tooStrong = { ...method, disinfectRule: { ...method.disinfectRule, target: 30_000 } };
     const refused = bodyOf(compiled({ crop: cropOf('pea'), method: tooStrong }).steps, 'disinfect');
-    expect(refused.solution).to.equal(null);
+    expect(refused.jars).to.deep.equal([]);
     expect(refused.refused).to.include('20 000 ppm');
     const weak = { ...method, disinfectRule: { ...method.disinfectRule, target: 5000, productPct: 0.1 } };
     expect(bodyOf(compiled({ crop: cropOf('pea'), method: weak }).steps, 'disinfect').refused).to.include(
@@ -234,7 +201,7 @@ describe('a protocol', () => {
 
   it('tells how long its water lasts shut', () => {
     const left = (medium: MediumKind, key: string) =>
-      bodyOf(compiled({ crop: cropOf(key), medium }).steps, 'mist').leftShare;
+      bodyOf(compiled({ crop: cropOf(key), medium }).steps, 'mist').first!.leftShare;
     expect(left('coir', 'radish')).to.be.within(0.8, 0.9);
     expect(left('paper', 'parsley')).to.be.below(left('coir', 'parsley'));
     expect(left('mesh', 'radish')).to.equal(0);
@@ -268,7 +235,11 @@ describe('what a choice changes', () => {
       'disinfect added',
       'rinse-off added'
     ]);
-    expect(change({ method: { ...PRESS, pressing: 'stacked' } })).to.deep.equal(['press amount']);
+    expect(change({ method: { ...PRESS, pressing: 'stacked' } })).to.deep.equal([
+      'mist amount',
+      'press amount',
+      'uncover amount'
+    ]);
     expect(change({ medium: 'hemp-mat' })).to.include.members(['fill amount', 'damp amount']);
     expect(change({ tempC: 17 })).to.include('cut time');
     expect(change({ method: { ...PRESS, darkness: 'straight' } })).to.include('light left-out');

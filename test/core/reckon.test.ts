@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
-import { convert, unitsIn, type ConversionGroup } from '../../src/core/reckon/convert.ts';
-import { reckon, type Reckoner } from '../../src/core/reckon/reckoner.ts';
-import { findReckoner, RECKONERS } from '../../src/core/reckon/reckoners.ts';
-import { freeQuantity, solveFor } from '../../src/core/reckon/relation.ts';
-import { coirFor, partVolumes, readParts } from '../../src/core/medium/coir.ts';
+import { convert, unitsIn, type ConversionGroup } from '../../src/core/calculators/convert.ts';
+import { reckon, type Reckoner } from '../../src/core/calculators/calculator.ts';
+import { findReckoner, RECKONERS } from '../../src/core/calculators/registry.ts';
+import { freeQuantity, solveFor } from '../../src/core/calculators/relation.ts';
+import { coirFor, partVolumes, readParts } from '../../src/core/supplies/media/coir.ts';
 
 const radish = { crop: cropOf('radish') };
 const pea = { crop: cropOf('pea') };

@@ -1,16 +1,16 @@
 import { expect } from 'chai';
-import { extraterrestrialRadiation, lightResponse } from '../../src/core/clock/light.ts';
-import { temperatureResponse } from '../../src/core/clock/temperature.ts';
-import { areaCm2 } from '../../src/core/containers/container.ts';
+import { extraterrestrialRadiation, lightResponse } from '../../src/core/places/light.ts';
+import { temperatureResponse } from '../../src/core/crops/temperature.ts';
+import { areaCm2 } from '../../src/core/supplies/containers/container.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { hypochlorite, peroxide } from '../../src/core/prepare/disinfect.ts';
-import { seedAmount } from '../../src/core/seed/amount.ts';
+import { hypochlorite, peroxide } from '../../src/core/supplies/seed/disinfect.ts';
+import { seedAmount } from '../../src/core/supplies/seed/amount.ts';
 import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { lossGPerDay } from '../../src/core/water/bucket.ts';
 import { vpdKpa } from '../../src/core/water/vpd.ts';
-import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
-import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/window/learn.ts';
-import { SPREAD } from '../../src/core/window/spread.ts';
+import { forecast, type ForecastInput } from '../../src/core/growth/forecast.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
+import { SPREAD } from '../../src/core/growth/spread.ts';
 import { messagesOf } from '../support/evidence.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 

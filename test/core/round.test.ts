@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import { cropOf, CROPS } from '../../src/core/crops/library.ts';
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { checkWeighIn, yieldOf } from '../../src/core/harvest/yield.ts';
-import { methodOf, READY_METHODS } from '../../src/core/methods/ready.ts';
-import { pathOf } from '../../src/core/methods/path.ts';
-import { askOf } from '../../src/core/round/ask.ts';
-import { walk } from '../../src/core/round/walk.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { checkWeighIn, yieldOf } from '../../src/core/growth/yield.ts';
+import { methodOf, READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { pathOf } from '../../src/core/supplies/methods/path.ts';
+import { askOf } from '../../src/core/steps/ask.ts';
+import { walk } from '../../src/core/steps/walk.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
@@ -15,24 +15,22 @@ import { event, home, radishTray, sown, SOWN } from '../support/household.ts';
 import { at } from '../support/rhythm.ts';
 
 function ask(now: number, events: SowingEvent[], more: Partial<SowingSetup> = {}) {
-  return askOf(follow(home, radishTray(more), events), roundAt(home.rhythm, now), now);
+  return askOf(project(home, radishTray(more), events), roundAt(home.rhythm, now), now);
 }
 const kinds = (now: number, events: SowingEvent[], more: Partial<SowingSetup> = {}) =>
-  ask(now, events, more).tasks.map(({ body }) => body.kind);
+  ask(now, events, more).steps.map(({ body }) => body.kind);
 const lit = () => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
 
 describe('what a round asks for', () => {
   it('asks for sowing with every amount, from the round it is due', () => {
     expect(kinds(SOWN - 26 * HOUR, [])).to.deep.equal([]);
-    const [task] = ask(SOWN, []).tasks;
-    expect(task!.body).to.deep.equal({
-      kind: 'sow',
-      seedG: 9.9,
-      mediumMl: 1125,
-      waterMl: 303.75,
-      reservoir: false,
-      pressing: { eachG: 4.5 * 450, leastG: 3 * 450, mostG: 6 * 450, containers: 1 }
-    });
+    const [task] = ask(SOWN, []).steps;
+    expect(task!.body).to.deep.equal({ kind: 'sow', seedG: 9.9, onWaterMl: 303.75 });
+    expect(task!.with.map(({ kind }) => kind)).to.deep.equal(['fill', 'damp', 'mist', 'press']);
+    expect(task!.with[0]).to.include({ mediumMl: 1125 });
+    expect(task!.with[1]).to.include({ waterMl: 303.75 });
+    const pressing = { eachG: 4.5 * 450, leastG: 3 * 450, mostG: 6 * 450, containers: 1 };
+    expect(task!.with[3]).to.deep.include({ pressing });
   });
 
   it('asks for soaking, then draining, then sowing', () => {
@@ -69,7 +67,7 @@ describe('what a round asks for', () => {
       kinds(SOWN + 78 * HOUR, [...dark, event(77, { type: 'looked', cue: 'lightReady', reached: true })])
     ).to.include('light');
     const open = event(150, { type: 'looked', cue: 'windowOpen', reached: true });
-    const task = ask(SOWN + 151 * HOUR, [...lit(), open]).tasks.find(({ body }) => body.kind === 'cut')!;
+    const task = ask(SOWN + 151 * HOUR, [...lit(), open]).steps.find(({ body }) => body.kind === 'cut')!;
     expect(task.body).to.include({ kind: 'cut', expectedG: 103.5 });
   });
 
@@ -85,17 +83,17 @@ describe('what a round asks for', () => {
       'water'
     );
     const now = SOWN + 108 * HOUR;
-    const task = ask(now, lit()).tasks.find(({ body }) => body.kind === 'water')!;
-    const watered = follow(home, radishTray(), [
+    const task = ask(now, lit()).steps.find(({ body }) => body.kind === 'water')!;
+    const watered = project(home, radishTray(), [
       ...lit(),
       event(
         108,
-        { type: 'watered', waterG: task.body.kind === 'water' ? task.body.waterMl : 0 },
+        { type: 'watered', waterG: task.body.kind === 'water' ? (task.body.waterMl ?? 0) : 0 },
         { taskKey: task.key }
       )
     ]);
     expect(waterAt(watered, now).share).to.be.within(0.8, 0.9001);
-    expect(askOf(watered, roundAt(home.rhythm, now), now).tasks).to.deep.equal([]);
+    expect(askOf(watered, roundAt(home.rhythm, now), now).steps).to.deep.equal([]);
   });
 
   it('asks at once for what a look found dry', () => {
@@ -109,7 +107,7 @@ describe('what a round asks for', () => {
 
   it('leaves a tray dry in the hours before its cut, where it can stand it', () => {
     const cress = { cropKey: 'cress-garden', seedsPerCm2: 4.7 };
-    const opens = follow(home, radishTray(cress), lit()).forecast.marks.windowOpen.p50;
+    const opens = project(home, radishTray(cress), lit()).forecast.marks.windowOpen.p50;
     // At the round's hour three fifths of its water are left, less than this crop is kept at.
     const at = (when: number) => {
       const due = roundAt(home.rhythm, when).at;
@@ -127,9 +125,9 @@ describe('what a round asks for', () => {
 
   it('asks again for a tray watered in this round that is found dry', () => {
     const now = SOWN + 108 * HOUR;
-    const [first] = ask(now, lit()).tasks;
+    const [first] = ask(now, lit()).steps;
     const tick = event(108, { type: 'watered', waterG: 20 }, { taskKey: first!.key });
-    const [again] = ask(now, [...lit(), tick, event(108.1, { type: 'felt', moisture: 'dry' })]).tasks;
+    const [again] = ask(now, [...lit(), tick, event(108.1, { type: 'felt', moisture: 'dry' })]).steps;
     expect(again!.body.kind).to.equal('water');
     expect(again!.key).not.to.equal(first!.key);
   });
@@ -146,7 +144,8 @@ describe('what a round asks for', () => {
 
   it('asks nothing of a tray that has ended', () => {
     expect(ask(SOWN + 200 * HOUR, [...lit(), event(190, { type: 'ended', reason: 'mould' })])).to.deep.equal({
-      tasks: [],
+      steps: [],
+      beginsAt: null,
       look: null,
       feel: false,
       notes: []
@@ -155,11 +154,11 @@ describe('what a round asks for', () => {
 
   it('puts above the list what is open, opening and to be prepared', () => {
     const now = SOWN + 151 * HOUR;
-    const open = follow(home, radishTray(), [
+    const open = project(home, radishTray(), [
       ...lit(),
       event(150, { type: 'looked', cue: 'windowOpen', reached: true })
     ]);
-    const planned = follow(home, radishTray({ sowAt: now + 10 * HOUR }), []);
+    const planned = project(home, radishTray({ sowAt: now + 10 * HOUR }), []);
     const today = walk([open, planned], roundAt(home.rhythm, now), now);
     expect([today.windowsOpen.length, today.toPrepare.length, today.open]).to.deep.equal([1, 1, 1]);
   });
@@ -180,13 +179,13 @@ describe('the way of a crop under a method', () => {
           expect(path.blackout, crop.key).to.equal(false);
         if (crop.germinationLight === 'light')
           expect(path).to.include({
-            cover: 'none',
+            cover: 'clear',
             seedCover: 'none',
             pressGCm2: 0,
             blackout: false,
             lightFrom: 'sown'
           });
-        if (crop.gelSeed) expect(path.seedCover, crop.key).to.equal('none');
+        if (crop.gelSeed) expect(path.mists, crop.key).not.to.equal('never');
         if (crop.cover === 'full') expect(path.seedCover, crop.key).not.to.equal('none');
       }
   });
@@ -200,7 +199,8 @@ describe('the way of a crop under a method', () => {
     });
     expect(pathOf(cropOf('radish'), stack!)).to.include({
       cover: 'stacked',
-      pressGCm2: 0,
+      // What lies on the uppermost.
+      pressGCm2: 4.5,
       blackout: false,
       lightFrom: 'rooted'
     });
@@ -224,13 +224,13 @@ describe('the way of a crop under a method', () => {
     const events = [sown(), event(40, { type: 'uncovered' })];
     const asks = (hours: number) => {
       const now = SOWN + hours * HOUR;
-      const followed = follow(home, radishTray({ method: counted }), events);
-      return askOf(followed, roundAt(home.rhythm, now), now).tasks.map(({ body }) => body.kind);
+      const projected = project(home, radishTray({ method: counted }), events);
+      return askOf(projected, roundAt(home.rhythm, now), now).steps.map(({ body }) => body.kind);
     };
     expect(asks(40 + 47)).not.to.include('light');
     expect(asks(40 + 49)).to.include('light');
-    const { forecast } = follow(home, radishTray({ method: counted }), events);
-    const longer = follow(home, radishTray({ method: { ...press!, domeDays: 6 } }), events).forecast;
+    const { forecast } = project(home, radishTray({ method: counted }), events);
+    const longer = project(home, radishTray({ method: { ...press!, domeDays: 6 } }), events).forecast;
     expect(longer.clock.tau(SOWN + 7 * DAY)).to.be.at.least(forecast.clock.tau(SOWN + 7 * DAY));
   });
 });

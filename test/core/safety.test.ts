@@ -1,17 +1,17 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { packAir } from '../../src/core/air/series.ts';
-import { coolerPlace, tooWarm } from '../../src/core/air/warmth.ts';
-import { areaCm2, type Container } from '../../src/core/containers/container.ts';
+import { packAir } from '../../src/core/places/air/series.ts';
+import { coolerPlace, tooWarm } from '../../src/core/places/air/warmth.ts';
+import { areaCm2, type Container } from '../../src/core/supplies/containers/container.ts';
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
 import { cropOf, CROPS } from '../../src/core/crops/library.ts';
 import { isKnownFood, refusedWhy } from '../../src/core/crops/refused.ts';
-import { pressingOf, pressThing, type Pressing } from '../../src/core/methods/pressing.ts';
-import { pathOf } from '../../src/core/methods/path.ts';
-import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
-import { blend } from '../../src/core/mix/mix.ts';
-import { checkRule, isWeak } from '../../src/core/prepare/disinfect.ts';
-import { STARTING_RULES } from '../../src/core/prepare/rule.ts';
+import { pressingOf, pressThing, type Pressing } from '../../src/core/supplies/methods/pressing.ts';
+import { pathOf } from '../../src/core/supplies/methods/path.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import { blend } from '../../src/core/crops/blend.ts';
+import { checkRule, isWeak } from '../../src/core/supplies/seed/disinfect.ts';
+import { STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const box = (lengthCm: number, widthCm: number, cells = 1): Container => ({
@@ -37,7 +37,7 @@ function scaleG(pressing: Pressing): number {
 }
 
 const pressed = (crop: Crop, area: number, containers = 1) =>
-  pressingOf(crop, pathOf(crop, DEFAULT_METHOD), area, containers);
+  pressingOf(pathOf(crop, DEFAULT_METHOD), area, containers);
 
 describe('what lies on seed', () => {
   it('is never heavier than the crop bears, nor lighter than it wants, for every crop in every container', () => {

@@ -1,21 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { boardOf, placeDli, type Place } from '../../src/core/clock/place.ts';
-import { lampPpfd, scorches, sillDli } from '../../src/core/clock/light.ts';
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/plan/reach.ts';
+import { boardOf, placeDli, type Place } from '../../src/core/places/place.ts';
+import { lampPpfd, scorches, sillDli } from '../../src/core/places/light.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/sowing/reach.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
 import { emptyG, loadOf, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
-import { narrowing } from '../../src/core/window/narrowing.ts';
+import { narrowing } from '../../src/core/sowing/narrowing.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
 const lit = (): SowingEvent[] => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
 const NOW = SOWN + 100 * HOUR;
 const tray = (n: number, more: Partial<SowingSetup> = {}) =>
-  follow(home, radishTray({ id: `00000000-0000-4000-8000-00000000b00${n}`, ...more }), lit());
+  project(home, radishTray({ id: `00000000-0000-4000-8000-00000000b00${n}`, ...more }), lit());
 const place = (id: string, more: Partial<Place>): Place => ({
   ...shelf,
   id: `00000000-0000-4000-8000-0000000000${id}`,
@@ -28,7 +28,7 @@ const flat: HouseholdFacts = { ...home, places: new Map([shelf, cool, warm].map(
 
 describe('what a shelf carries', () => {
   it('is tray, medium, seed or plants, water and what presses', () => {
-    const pressed = follow(home, radishTray(), [sown()]);
+    const pressed = project(home, radishTray(), [sown()]);
     const light = tray(1);
     const { areaCm2, path } = pressed;
     expect(path.pressGCm2).to.be.above(0);
@@ -38,7 +38,7 @@ describe('what a shelf carries', () => {
       3
     );
     expect(sowingWeightG(light, NOW)).to.be.below(sowingWeightG(pressed, SOWN + HOUR));
-    expect(sowingWeightG(follow(home, radishTray(), []), NOW)).to.equal(0);
+    expect(sowingWeightG(project(home, radishTray(), []), NOW)).to.equal(0);
     expect(emptyG({ ...pressed.setup.container, emptyG: 118 })).to.equal(118);
   });
 
@@ -85,7 +85,7 @@ describe('the board', () => {
   });
 
   it('counts what is free, and tells who stands in light and needs none', () => {
-    const covered = follow(home, radishTray(), [sown()]);
+    const covered = project(home, radishTray(), [sown()]);
     const board = boardWith({ ...shelf, widthCm: 80, depthCm: 20 }, [covered, tray(1)], NOW);
     expect([board.spots.length, board.rows, board.freeSlots]).to.deep.equal([2, 1, 1]);
     expect(board.darkInLight).to.deep.equal([covered]);
@@ -95,7 +95,7 @@ describe('the board', () => {
   });
 
   it('weighs a move before it is made', () => {
-    const standing = follow(flat, radishTray(), lit());
+    const standing = project(flat, radishTray(), lit());
     const effect = (to: Place) =>
       moveEffect(standing, movedTo(flat, standing.setup, lit(), to, NOW), to, [], NOW);
     expect(effect(warm).laterD).to.be.below(-0.3);
@@ -108,7 +108,7 @@ describe('the board', () => {
 
 describe('aiming for a day', () => {
   const course = (days: number) => reach(flat, radishTray(), lit(), NOW + days * DAY, NOW);
-  const opens = follow(flat, radishTray(), lit()).forecast.marks.windowOpen.p50;
+  const opens = project(flat, radishTray(), lit()).forecast.marks.windowOpen.p50;
 
   it('leaves a tray alone that will be ready, and warms one that would be late', () => {
     const inTime = (opens - NOW) / DAY + 1.6;
@@ -122,7 +122,7 @@ describe('aiming for a day', () => {
   });
 
   it('holds a tray in the cool for a day after its best, which keeps it longer', () => {
-    const closes = follow(flat, radishTray(), lit()).forecast.marks.windowClose.p50;
+    const closes = project(flat, radishTray(), lit()).forecast.marks.windowClose.p50;
     const late = course((closes - NOW) / DAY + 2);
     const [best] = late.outlooks;
     expect(best!.course.kind).to.not.equal('stay');
@@ -139,9 +139,9 @@ describe('aiming for a day', () => {
   });
 
   it('never has a chance over one, and none before it was sown', () => {
-    const followed = follow(flat, radishTray(), lit());
-    for (let day = -2; day < 30; day += 1) expect(cuttableAt(followed, NOW + day * DAY)).to.be.within(0, 1);
-    expect(cuttableAt(followed, SOWN)).to.equal(0);
+    const projected = project(flat, radishTray(), lit());
+    for (let day = -2; day < 30; day += 1) expect(cuttableAt(projected, NOW + day * DAY)).to.be.within(0, 1);
+    expect(cuttableAt(projected, SOWN)).to.equal(0);
   });
 });
 
@@ -180,8 +180,8 @@ describe('the light of a place', () => {
       sillDli(43.4, 21, 'side')
     );
     const dark = { ...home, places: new Map([[shelf.id, { ...shelf, light: { kind: 'dark' } as const }]]) };
-    expect(follow(dark, radishTray(), lit()).forecast.marks.windowOpen.p50).to.be.above(
-      follow(home, radishTray(), lit()).forecast.marks.windowOpen.p50 + DAY
+    expect(project(dark, radishTray(), lit()).forecast.marks.windowOpen.p50).to.be.above(
+      project(home, radishTray(), lit()).forecast.marks.windowOpen.p50 + DAY
     );
   });
 });

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { bandsOfSowing } from '../../src/core/picture/bands.ts';
+import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { bandsOf } from '../../src/core/picture/bands.ts';
 import { pictureOf } from '../../src/core/picture/picture.ts';
-import { foldEvents, type SowingState } from '../../src/core/sowing/fold.ts';
-import { dayOf, follow } from '../../src/core/sowing/follow.ts';
+import { reduceEvents, type SowingState } from '../../src/core/sowing/reduce.ts';
+import { dayOf, project } from '../../src/core/sowing/project.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
 import { cellar, event, home, radishTray, sown, SOWN } from '../support/household.ts';
@@ -38,7 +38,7 @@ describe('a sowing’s events', () => {
       fc.property(story, bodies, fc.integer({ min: 0, max: 300 }), (events, body, hours) => {
         const extra = event(hours + 0.5, body, { taskKey: 'some-task' });
         const undo = event(400, { type: 'undone', eventId: extra.id });
-        expect(facts(foldEvents([...events, extra, undo]))).to.deep.equal(facts(foldEvents(events)));
+        expect(facts(reduceEvents([...events, extra, undo]))).to.deep.equal(facts(reduceEvents(events)));
       })
     );
   });
@@ -46,14 +46,14 @@ describe('a sowing’s events', () => {
   it('means the same in whatever order it arrives', () => {
     fc.assert(
       fc.property(story, (events) => {
-        expect(facts(foldEvents([...events].reverse()))).to.deep.equal(facts(foldEvents(events)));
+        expect(facts(reduceEvents([...events].reverse()))).to.deep.equal(facts(reduceEvents(events)));
       })
     );
   });
 
   it('counts a task ticked by two people once, and says so in the log', () => {
     const tick = () => event(50, { type: 'watered', waterG: 120 }, { taskKey: 'water:2026-11-04.0' });
-    const state = foldEvents([sown(), tick(), tick()]);
+    const state = reduceEvents([sown(), tick(), tick()]);
     expect(state.water.filter((fact) => 'addedG' in fact && fact.addedG === 120)).to.have.length(1);
     expect(state.log.map(({ repeat }) => repeat)).to.deep.equal([false, false, true]);
   });
@@ -62,29 +62,29 @@ describe('a sowing’s events', () => {
     const [mine, yours] = [1, 2].map((n) =>
       event(50 + n / 10, { type: 'watered', waterG: 120 }, { taskKey: 'water:1' })
     );
-    const state = foldEvents([sown(), mine!, yours!, event(51, { type: 'undone', eventId: mine!.id })]);
+    const state = reduceEvents([sown(), mine!, yours!, event(51, { type: 'undone', eventId: mine!.id })]);
     expect(state.water).to.have.length(2);
     expect(state.ticked.has('water:1')).to.equal(true);
   });
 
   it('passes through the stages, and is not turned back by a late tick', () => {
     const events = [sown(), event(40, { type: 'uncovered' }), event(80, { type: 'lit' })];
-    expect(foldEvents(events.slice(0, 1)).stage).to.equal('press');
-    expect(foldEvents(events.slice(0, 2)).stage).to.equal('blackout');
-    expect(foldEvents([...events, event(81, { type: 'uncovered' })]).stage).to.equal('light');
-    expect(foldEvents([...events, event(90, { type: 'sown', waterG: 1 })]).sownAt).to.equal(SOWN);
+    expect(reduceEvents(events.slice(0, 1)).stage).to.equal('press');
+    expect(reduceEvents(events.slice(0, 2)).stage).to.equal('blackout');
+    expect(reduceEvents([...events, event(81, { type: 'uncovered' })]).stage).to.equal('light');
+    expect(reduceEvents([...events, event(90, { type: 'sown', waterG: 1 })]).sownAt).to.equal(SOWN);
   });
 
   it('ends with the last part, and takes a wrong end back', () => {
     const part = (hours: number, share: number, last = false) =>
       event(hours, { type: 'cut', grossG: 70, tareG: 20, share, last });
-    const half = foldEvents([sown(), part(170, 0.5)]);
+    const half = reduceEvents([sown(), part(170, 0.5)]);
     expect([half.stage, half.cutShare]).to.deep.equal(['press', 0.5]);
-    const whole = foldEvents([sown(), part(170, 0.5), part(190, 0.5)]);
+    const whole = reduceEvents([sown(), part(170, 0.5), part(190, 0.5)]);
     expect([whole.stage, whole.endedAt, whole.cuts.length]).to.deep.equal(['ended', SOWN + 190 * HOUR, 2]);
     const wrong = event(100, { type: 'ended', reason: 'mould' });
-    expect(foldEvents([sown(), wrong]).lost).to.equal('mould');
-    expect(foldEvents([sown(), wrong, event(101, { type: 'undone', eventId: wrong.id })]).endedAt).to.equal(
+    expect(reduceEvents([sown(), wrong]).lost).to.equal('mould');
+    expect(reduceEvents([sown(), wrong, event(101, { type: 'undone', eventId: wrong.id })]).endedAt).to.equal(
       null
     );
   });
@@ -92,31 +92,31 @@ describe('a sowing’s events', () => {
 
 describe('following a sowing', () => {
   it('brings light and window forward when the lid lifts a day early', () => {
-    const before = follow(home, radishTray(), [sown()]);
-    const after = follow(home, radishTray(), [
+    const before = project(home, radishTray(), [sown()]);
+    const after = project(home, radishTray(), [
       sown(),
       event(24, { type: 'looked', cue: 'rooted', reached: true })
     ]);
     expect(after.forecast.marks.windowOpen.p50).to.be.below(before.forecast.marks.windowOpen.p50 - 6 * HOUR);
-    expect(bandsOfSowing(after).open.p50).to.equal(after.forecast.marks.windowOpen.p50);
+    expect(bandsOf(after).open.p50).to.equal(after.forecast.marks.windowOpen.p50);
   });
 
   it('moves the forecast with the tray', () => {
-    const moved = follow(home, radishTray(), [sown(), event(10, { type: 'moved', placeId: cellar.id })]);
+    const moved = project(home, radishTray(), [sown(), event(10, { type: 'moved', placeId: cellar.id })]);
     expect(moved.place.name).to.equal('Cellar');
     expect(moved.forecast.marks.windowOpen.p50).to.be.above(
-      follow(home, radishTray(), [sown()]).forecast.marks.windowOpen.p50 + 2 * DAY
+      project(home, radishTray(), [sown()]).forecast.marks.windowOpen.p50 + 2 * DAY
     );
   });
 
   it('refuses a place that does not exist', () => {
-    expect(() => follow(home, radishTray({ placeId: 'nowhere' }), [])).to.throw('place that does not exist');
+    expect(() => project(home, radishTray({ placeId: 'nowhere' }), [])).to.throw('place that does not exist');
   });
 
   it('takes seed that was drained for soaked, ticked or not', () => {
     const pea = radishTray({ cropKey: 'pea' });
     const rooted = (...events: SowingEvent[]) =>
-      follow(home, pea, [...events, sown()]).forecast.marks.rooted.p50;
+      project(home, pea, [...events, sown()]).forecast.marks.rooted.p50;
     const [soaked, drained] = [event(-10, { type: 'soaked' }), event(-1, { type: 'drained' })];
     expect(rooted(drained)).to.equal(rooted(soaked, drained));
     expect(rooted()).to.be.above(rooted(drained) + 6 * HOUR);
@@ -129,10 +129,10 @@ describe('following a sowing', () => {
       soakEndAt: SOWN - 2 * HOUR,
       sowAt: SOWN
     });
-    const late = follow(home, setup, [event(-10, { type: 'soaked' })]);
+    const late = project(home, setup, [event(-10, { type: 'soaked' })]);
     expect(late.soak.soakStart).to.equal(SOWN - 10 * HOUR);
     expect(late.soak.soakH).to.be.within(8, 12);
-    expect(follow(home, setup, []).soak.soakEnd).to.equal(SOWN - 2 * HOUR);
+    expect(project(home, setup, []).soak.soakEnd).to.equal(SOWN - 2 * HOUR);
   });
 
   it('counts days from sowing', () => {
@@ -146,8 +146,8 @@ describe('water in the medium', () => {
   const grown = [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
 
   it('starts full, dries faster in light than under cover, and is never less than none', () => {
-    const followed = follow(home, radishTray(), grown);
-    const share = (hours: number) => waterAt(followed, SOWN + hours * HOUR).share;
+    const projected = project(home, radishTray(), grown);
+    const share = (hours: number) => waterAt(projected, SOWN + hours * HOUR).share;
     expect(share(0)).to.be.within(0.85, 0.92);
     expect(share(0) - share(24)).to.be.below(0.1);
     expect(share(90) - share(114)).to.be.above(0.3);
@@ -155,14 +155,16 @@ describe('water in the medium', () => {
   });
 
   it('never holds more than its capacity', () => {
-    const soaked = follow(home, radishTray(), [...grown, event(80, { type: 'watered', waterG: 5000 })]);
+    const soaked = project(home, radishTray(), [...grown, event(80, { type: 'watered', waterG: 5000 })]);
     expect(waterAt(soaked, SOWN + 80 * HOUR).share).to.equal(1);
   });
 
   it('believes a look, as far as it goes', () => {
     const share = (moisture: 'dry' | 'right' | 'wet') =>
-      waterAt(follow(home, radishTray(), [...grown, event(80, { type: 'felt', moisture })]), SOWN + 80 * HOUR)
-        .share;
+      waterAt(
+        project(home, radishTray(), [...grown, event(80, { type: 'felt', moisture })]),
+        SOWN + 80 * HOUR
+      ).share;
     expect(share('dry')).to.be.within(0.25, 0.36);
     expect(share('right')).to.be.within(0.6, 0.92);
     expect(share('wet')).to.be.within(0.82, 1);
@@ -170,7 +172,7 @@ describe('water in the medium', () => {
   });
 
   it('feeds a mesh, which holds nothing, from its reservoir alone', () => {
-    const mesh = follow(home, radishTray({ medium: 'mesh' }), grown);
+    const mesh = project(home, radishTray({ medium: 'mesh' }), grown);
     const at = (hours: number) => waterAt(mesh, SOWN + hours * HOUR);
     expect(at(0).capacityG).to.equal(450 * 1.5);
     expect(at(80).reservoirShare).to.be.within(0.3, 0.5);
@@ -180,7 +182,7 @@ describe('water in the medium', () => {
 
 describe('the picture', () => {
   const draw = (hours: number, ...more: SowingEvent[]) =>
-    pictureOf(follow(home, radishTray(), [sown(), ...more]), SOWN + hours * HOUR);
+    pictureOf(project(home, radishTray(), [sown(), ...more]), SOWN + hours * HOUR);
 
   it('shows seed under its weight, then a dome, then green stems under the lamp', () => {
     expect(draw(2)).to.include({ cover: 'weight', light: 'off' });
@@ -206,9 +208,9 @@ describe('the picture', () => {
 
   it('shows seed that is to be soaked in its jar', () => {
     const setup = radishTray({ cropKey: 'pea', soakStartAt: SOWN - 12 * HOUR, soakEndAt: SOWN - 2 * HOUR });
-    expect(pictureOf(follow(home, setup, []), SOWN - 13 * HOUR)).to.include({ vessel: 'jar', jarWater: 0 });
+    expect(pictureOf(project(home, setup, []), SOWN - 13 * HOUR)).to.include({ vessel: 'jar', jarWater: 0 });
     expect(
-      pictureOf(follow(home, setup, [event(-12, { type: 'soaked' })]), SOWN - 5 * HOUR).jarWater
+      pictureOf(project(home, setup, [event(-12, { type: 'soaked' })]), SOWN - 5 * HOUR).jarWater
     ).to.equal(0.8);
   });
 });

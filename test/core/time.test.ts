@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { Temporal } from 'temporal-polyfill';
-import { aimOf } from '../../src/core/plan/aim.ts';
+import { aimOf } from '../../src/core/sowing/aim.ts';
 import { isWaking, nextWaking, roundAt, roundsBetween, wakingNear } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, zoneOf } from '../../src/core/time/zone.ts';
 import { at, rhythm } from '../support/rhythm.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { trackOf, waterAt } from '../../src/core/water/level.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
@@ -12,13 +12,13 @@ import {
   thirstMessage,
   THIRST_SPREAD
 } from '../../src/core/water/thirst.ts';
-import { truncated } from '../../src/core/window/truncated.ts';
+import { truncated } from '../../src/core/stats/truncated.ts';
 import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, sown, SOWN } from '../support/household.ts';
 
 const lit = (): SowingEvent[] => [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
 const after = (hours: number, ...more: EventBody[]) =>
-  follow(home, radishTray(), [...lit(), ...more.map((body, n) => event(hours + n / 100, body))]);
+  project(home, radishTray(), [...lit(), ...more.map((body, n) => event(hours + n / 100, body))]);
 const shareAt = (hours: number, ...more: EventBody[]) =>
   waterAt(after(hours, ...more), SOWN + (hours + 0.1) * HOUR).share;
 describe('a truncated normal', () => {
@@ -51,7 +51,7 @@ describe('corrections of the water', () => {
   it('order by what they say: a weight is exact, a lifted tray says more than a look', () => {
     const sd = (body: EventBody) => waterAt(after(100, body), SOWN + 100 * HOUR).sdG;
     const mark: EventBody = { type: 'weighed', grossG: 600, full: true };
-    const weighed = follow(home, radishTray(), [
+    const weighed = project(home, radishTray(), [
       ...lit(),
       event(78, { type: 'watered', waterG: 200 }),
       event(78.1, mark),
@@ -70,7 +70,7 @@ describe('corrections of the water', () => {
       event(90.1, { type: 'weighed', grossG: 600, full: true }),
       event(102, { type: 'weighed', grossG: 500, full: false })
     ];
-    const level = waterAt(follow(home, radishTray(), events), SOWN + 102 * HOUR);
+    const level = waterAt(project(home, radishTray(), events), SOWN + 102 * HOUR);
     const grown = level.g - (0.9 * level.capacityG - 100);
     // A tray that lost 100 g on the scale lost a little more water: the plants gained the difference.
     expect(grown).to.be.within(-25, 2);
@@ -83,7 +83,7 @@ describe('corrections of the water', () => {
 
   it('teach how fast water goes: found dry too soon is thirstier, found wet is less so', () => {
     const thirst = (...more: SowingEvent[]) =>
-      trackOf(follow(home, radishTray(), [...lit(), ...more])).thirst.mean;
+      trackOf(project(home, radishTray(), [...lit(), ...more])).thirst.mean;
     const dry = thirst(event(88, { type: 'felt', moisture: 'dry' }));
     const wet = thirst(event(101, { type: 'felt', moisture: 'wet' }));
     expect(dry).to.be.above(0.1);
@@ -98,14 +98,14 @@ describe('corrections of the water', () => {
       event(77.5, { type: 'watered', waterG: 150 }),
       event(77.6, { type: 'weighed', grossG: 700, full: true })
     ];
-    const plain = follow(home, radishTray(), events);
+    const plain = project(home, radishTray(), events);
     const cap = trackOf(plain).fullG;
     let gross = 700;
     for (const hours of [89, 95]) {
       gross -= trackOf(plain).lossG(SOWN + (hours === 89 ? 77.6 : 89) * HOUR, SOWN + hours * HOUR) * 1.5;
       events.push(event(hours, { type: 'weighed', grossG: gross, full: false }));
     }
-    const { mean, variance } = trackOf(follow(home, radishTray(), events)).thirst;
+    const { mean, variance } = trackOf(project(home, radishTray(), events)).thirst;
     // A little over the truth: the plants that grew meanwhile weigh on the scale as though they were water.
     expect(Math.exp(mean)).to.be.within(1.35, 1.65);
     expect(variance).to.be.below(0.03);
@@ -113,18 +113,23 @@ describe('corrections of the water', () => {
   });
 
   it('say of the household what they learned, and nothing where nothing was said', () => {
-    const taught = follow(home, radishTray(), [...lit(), event(88, { type: 'felt', moisture: 'dry' })], true);
+    const taught = project(
+      home,
+      radishTray(),
+      [...lit(), event(88, { type: 'felt', moisture: 'dry' })],
+      true
+    );
     const message = thirstOf(taught)!;
     expect(message.mean).to.be.above(0.2);
-    expect(thirstOf(follow(home, radishTray(), lit(), true))).to.equal(null);
+    expect(thirstOf(project(home, radishTray(), lit(), true))).to.equal(null);
     const belief = thirstBelief({ ended: message, underWay: [{ sowingId: 'other', message }] });
     expect(belief.mean).to.be.within(0.05, message.mean);
     expect(belief.variance).to.be.below(THIRST_SPREAD.household ** 2);
     const alone = thirstBelief({ ended: null, underWay: [{ sowingId: 'own', message }] }, 'own');
     expect(alone).to.deep.equal({ mean: 0, variance: THIRST_SPREAD.household ** 2 });
     const facts = { ...home, thirst: { ended: message, underWay: [] } };
-    expect(waterAt(follow(facts, radishTray(), lit()), SOWN + 95 * HOUR).share).to.be.below(
-      waterAt(follow(home, radishTray(), lit()), SOWN + 95 * HOUR).share
+    expect(waterAt(project(facts, radishTray(), lit()), SOWN + 95 * HOUR).share).to.be.below(
+      waterAt(project(home, radishTray(), lit()), SOWN + 95 * HOUR).share
     );
   });
 
@@ -165,19 +170,19 @@ describe('watering by the round', () => {
     const flooded = [...lit(), event(79.5, { type: 'watered', waterG: 400 })];
     const ask = asked(80, flooded);
     expect(ask.notes.map(({ kind }) => kind)).to.include('too-much');
-    expect(ask.tasks.map(({ body }) => body.kind)).not.to.include('water');
-    const [excess] = trackOf(follow(home, radishTray(), flooded)).excess;
+    expect(ask.steps.map(({ body }) => body.kind)).not.to.include('water');
+    const [excess] = trackOf(project(home, radishTray(), flooded)).excess;
     expect(excess!.g).to.be.above(100);
   });
 
   it('fills a reservoir before it runs out, and a mesh lives from it', () => {
     const setup = { medium: 'mesh' as const };
-    expect(kindsAsked(78, lit(), setup)).not.to.include('top');
-    expect(kindsAsked(104, lit(), setup)).to.include('top');
+    expect(kindsAsked(78, lit(), setup)).not.to.include('water');
+    expect(asked(104, lit(), setup).steps.map(({ body }) => body)[0]).to.include({ how: 'reservoir' });
     const tray = radishTray();
     const deep = { container: { ...tray.container, reservoirMl: 1500 } };
     expect(kindsAsked(104, lit(), deep)).not.to.include('water');
-    const level = waterAt(follow(home, radishTray(deep), lit()), SOWN + 104 * HOUR);
+    const level = waterAt(project(home, radishTray(deep), lit()), SOWN + 104 * HOUR);
     expect(level.capacityG).to.be.closeTo(337.5 + 1500, 0.01);
     expect(level.reservoirShare).to.be.within(0, 1);
   });
@@ -189,9 +194,9 @@ describe('watering by the round', () => {
         fc.constantFrom('dry', 'right', 'wet'),
         (hours, moisture) => {
           const events = [...lit(), event(hours - 0.5, { type: 'felt', moisture: moisture as 'dry' })];
-          const followed = follow(home, radishTray(), events);
-          const { g, capacityG } = waterAt(followed, SOWN + hours * HOUR);
-          for (const { body } of asked(hours, events).tasks)
+          const projected = project(home, radishTray(), events);
+          const { g, capacityG } = waterAt(projected, SOWN + hours * HOUR);
+          for (const { body } of asked(hours, events).steps)
             if (body.kind === 'water') expect(body.waterMl).to.be.within(0, capacityG * 0.9 - g + 1e-6);
         }
       ),

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { Clock } from '../../src/core/clock/clock.ts';
+import { Clock } from '../../src/core/growth/clock.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { DAY, zoneOf } from '../../src/core/time/zone.ts';
-import { forecast, type ForecastInput } from '../../src/core/window/forecast.ts';
-import { beliefFor, learn, NEW_HOUSEHOLD, type SowingEvidence } from '../../src/core/window/learn.ts';
-import { MARKS } from '../../src/core/window/marks.ts';
-import { phi, phiInverse } from '../../src/core/window/normal.ts';
-import { SPREAD } from '../../src/core/window/spread.ts';
+import { forecast, type ForecastInput } from '../../src/core/growth/forecast.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD, type SowingEvidence } from '../../src/core/growth/learn.ts';
+import { MARKS } from '../../src/core/growth/marks.ts';
+import { phi, phiInverse } from '../../src/core/stats/normal.ts';
+import { SPREAD } from '../../src/core/growth/spread.ts';
 import { messagesOf } from '../support/evidence.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
@@ -177,7 +177,6 @@ describe('the forecast', () => {
     const late =
       forecast(input({ crop, unsoaked: true })).marks.rooted.p50 - forecast(input({ crop })).marks.rooted.p50;
     expect(late / DAY).to.be.within(0.5, 0.9);
-    expect(forecast(input({ unsoaked: true })).marks.rooted.p50).to.equal(forecast(input()).marks.rooted.p50);
   });
 
   it('keeps maize shoots dark to the end', () => {

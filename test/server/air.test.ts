@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { airOf, BIN_MS, binIndex } from '../../src/core/air/series.ts';
+import { airOf, BIN_MS, binIndex } from '../../src/core/places/air/series.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { addReadings, airBetween, lastReadings, readingsBetween } from '../../src/server/air/air.ts';
 import {
@@ -12,7 +12,7 @@ import {
 } from '../../src/server/air/devices.ts';
 import { inHousehold, outside } from '../../src/server/db/connection.ts';
 import { keepPlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
-import type { Place } from '../../src/core/clock/place.ts';
+import type { Place } from '../../src/core/places/place.ts';
 import { freshDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
 import { household } from '../support/settings.ts';

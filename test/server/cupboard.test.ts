@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { cropOf, findCrop } from '../../src/core/crops/library.ts';
-import { leftG, type Lot, type LotStock } from '../../src/core/lots/lot.ts';
-import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import { leftG, type Lot, type LotStock } from '../../src/core/supplies/seed/lot.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import { factsOf } from '../../src/core/sowing/householdFacts.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
@@ -196,7 +196,7 @@ describe('what a household keeps', () => {
         places: await listPlaces(tx),
         ownCrops: await ownCropsOf(tx)
       });
-      expect(follow(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
+      expect(project(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
       const choices = await listChoices(tx);
       expect(findCrop('own-radish', choices.ownCrops)!.name).to.equal('Our radish');
       expect(findCrop('radish', choices.ownCrops)!.name).to.equal('Radish');

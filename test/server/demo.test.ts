@@ -1,7 +1,7 @@
 import { expect } from 'chai';
-import { yieldOf } from '../../src/core/harvest/yield.ts';
-import { walk } from '../../src/core/round/walk.ts';
-import { follow, type Followed } from '../../src/core/sowing/follow.ts';
+import { yieldOf } from '../../src/core/growth/yield.ts';
+import { walk } from '../../src/core/steps/walk.ts';
+import { project, type Projected } from '../../src/core/sowing/project.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
@@ -26,8 +26,8 @@ for (const start of [
     this.timeout(60_000);
     const now = Date.parse(start);
     let database: Awaited<ReturnType<typeof freshDatabase>>;
-    let underWay: Followed[];
-    let ended: Followed[];
+    let underWay: Projected[];
+    let ended: Projected[];
     let rhythm: ReturnType<typeof rhythmOf>;
     before(async () => {
       database = await freshDatabase();
@@ -37,7 +37,7 @@ for (const start of [
       await inHousehold(id, async (tx) => {
         const facts = factsOf(session!.household, { places: await listPlaces(tx) });
         const all = (records: Awaited<ReturnType<typeof listEnded>>) =>
-          records.map((record) => follow(facts, record.setup, readLog(record)));
+          records.map((record) => project(facts, record.setup, readLog(record)));
         [underWay, ended] = [all(await listUnderWay(tx)), all(await listEnded(tx, 100))];
       });
     });

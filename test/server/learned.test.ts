@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { cropOf } from '../../src/core/crops/library.ts';
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { learnedBelief, messageOf } from '../../src/core/window/learned.ts';
-import { learn, beliefFor } from '../../src/core/window/learn.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { learnedBelief, messageOf } from '../../src/core/growth/learned.ts';
+import { learn, beliefFor } from '../../src/core/growth/learn.ts';
 import { thirstBelief } from '../../src/core/water/thirst.ts';
-import { observe } from '../../src/core/window/gaussian.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
+import { observe } from '../../src/core/stats/gaussian.ts';
+import { project } from '../../src/core/sowing/project.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { householdFacts } from '../../src/server/households/facts.ts';
 import { addEvents } from '../../src/server/sowings/events.ts';
@@ -66,7 +66,7 @@ describe('what is kept of what trays taught', () => {
     expect(kept.underWay.map(({ sowingId }) => sowingId)).to.deep.equal([standing]);
     const facts = await inHousehold(home.id, householdFacts);
     const message = (day: number) =>
-      messageOf(follow(facts, radishTray({ placeId: home.placeId }), opened(day), true))!;
+      messageOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), true))!;
     const all = [message(8), message(7.5)].reduce(observe, message(7));
     const truth = beliefFor(learn([{ cropKey: 'radish', message: all }]), 'radish');
     const belief = learnedBelief(kept, cropOf('radish'));

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { MOST_READINGS } from '../../src/shared/schemas/readings.ts';
+import { MOST_READINGS } from '../../src/contract/schemas/readings.ts';
 import {
   eventBody,
   FORM,

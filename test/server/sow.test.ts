@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, findCrop } from '../../src/core/crops/library.ts';
-import { MEDIA } from '../../src/core/medium/medium.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import { protocolOf } from '../../src/core/protocol/ofSowing.ts';
+import { MEDIA } from '../../src/core/supplies/media/medium.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { differences } from '../../src/core/steps/differences.ts';
+import { stepsOf } from '../../src/core/steps/compile.ts';
 import { factsOf, rhythmOf } from '../../src/core/sowing/householdFacts.ts';
-import { follow } from '../../src/core/sowing/follow.ts';
-import type { Step } from '../../src/core/protocol/step.ts';
+import { project } from '../../src/core/sowing/project.ts';
+import type { Step } from '../../src/core/steps/step.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
@@ -15,8 +16,8 @@ import { householdOf } from '../../src/server/households/household.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { listChoices } from '../../src/server/sowings/choices.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
-import { newSowingSchema } from '../../src/shared/schemas/sowing.ts';
-import { check } from '../../src/shared/schemas/check.ts';
+import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
+import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
 import { freshDatabase } from '../support/database.ts';
 import { household, settings } from '../support/settings.ts';
@@ -94,6 +95,7 @@ describe('a sowing that is shown', function () {
       density: fc.constantFrom('sparse', 'usual', 'dense', 'own' as const),
       ownDensity: fc.integer({ min: 3, max: 80 }).map((tenths) => String(tenths / 10)),
       germination: fc.constantFrom('', '', '88', '47,5'),
+      soak: fc.constantFrom('', '', '0', '5,5'),
       ownSeedG: fc.option(
         fc.integer({ min: 10, max: 900 }).map((tenths) => tenths / 10),
         { nil: null }
@@ -130,6 +132,7 @@ describe('a sowing that is shown', function () {
       ownDensity: made.ownDensity,
       germination: made.germination,
       ownSeedG: made.ownSeedG,
+      soak: made.soak,
       when: 'now',
       readyBy: ''
     }));
@@ -155,7 +158,8 @@ describe('a sowing that is shown', function () {
       seedsPerCm2: draft.density === 'own' ? Number(draft.ownDensity) : null,
       ownSeedG: draft.ownSeedG,
       germinationPct: worked.choice!.germinationPct,
-      shownSeedG: worked.sowings.map(({ seedG }) => seedG)
+      soakH: worked.choice!.soakH,
+      shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
     });
     if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
     return checked.value;
@@ -180,33 +184,38 @@ describe('a sowing that is shown', function () {
         });
         // What cannot be is said, and not sent.
         fc.pre(Object.keys(worked.wrong).length === 0);
-        fc.pre(worked.sowings.every(({ seedG }) => seedG < 5000));
+        fc.pre(worked.sowings.every(({ setup }) => setup.seedG < 5000));
         const { ids } = await inHousehold(home.id, (tx) => sow(tx, session(), sentOf(draft, worked)));
         expect(ids).to.have.length(worked.sowings.length);
         const facts = factsOf(session().household, { places });
         for (const [index, shown] of worked.sowings.entries()) {
           const record = await inHousehold(home.id, (tx) => findSowing(tx, ids[index]!));
           const { setup } = record!;
-          expect(setup.seedG).to.be.closeTo(shown.seedG, 1e-6);
-          expect(setup.seedsPerCm2).to.be.closeTo(shown.seedsPerCm2, 1e-9);
-          expect(setup.areaShare).to.equal(shown.areaShare);
+          expect(setup.seedG).to.be.closeTo(shown.setup.seedG, 1e-6);
+          expect(setup.seedsPerCm2).to.be.closeTo(shown.setup.seedsPerCm2, 1e-9);
+          expect(setup.areaShare).to.equal(shown.setup.areaShare);
           expect(setup.mix?.map(({ cropKey }) => cropKey)).to.deep.equal(
-            shown.mix?.map(({ cropKey }) => cropKey)
+            shown.setup.mix?.map(({ cropKey }) => cropKey)
           );
           expect(setup.mix?.reduce((sum, { seedG }) => sum + seedG, 0) ?? setup.seedG).to.be.closeTo(
-            shown.seedG,
+            shown.setup.seedG,
             1e-6
           );
           // The headline, the steps on the page and the steps of what is stored weigh the same.
-          const stored = gramsOf(protocolOf(follow(facts, setup, [])));
-          const onPage = gramsOf(shown.steps);
+          const stored = gramsOf(stepsOf(project(facts, setup, [])));
+          const onPage = gramsOf(stepsOf(shown.projected));
           for (const grams of [stored, onPage]) {
-            expect(grams.weighed.reduce((sum, g) => sum + g, 0)).to.be.closeTo(shown.seedG, 1e-6);
-            expect(grams.sown.reduce((sum, g) => sum + g, 0)).to.be.closeTo(shown.seedG, 1e-6);
+            expect(grams.weighed.reduce((sum, g) => sum + g, 0)).to.be.closeTo(shown.setup.seedG, 1e-6);
+            expect(grams.sown.reduce((sum, g) => sum + g, 0)).to.be.closeTo(shown.setup.seedG, 1e-6);
           }
+          expect(
+            differences(stepsOf(shown.projected), stepsOf(project(facts, setup, []))).filter(
+              ({ change }) => change !== 'time'
+            )
+          ).to.deep.equal([]);
           stored.weighed.forEach((g, line) => expect(g).to.be.closeTo(onPage.weighed[line]!, 1e-6));
           if (draft.ownSeedG !== null && draft.kind !== 'halves')
-            expect(shown.seedG).to.be.closeTo(draft.ownSeedG, 1e-6);
+            expect(shown.setup.seedG).to.be.closeTo(draft.ownSeedG, 1e-6);
         }
       }),
       { numRuns: 150 }
@@ -236,7 +245,7 @@ describe('a sowing that is shown', function () {
       latitudeDeg: 43.4,
       now: Date.now()
     });
-    const sent = { ...sentOf(one, worked), shownSeedG: [worked.sowings[0]!.seedG * 1.1] };
+    const sent = { ...sentOf(one, worked), shownSeedG: [worked.sowings[0]!.setup.seedG * 1.1] };
     const failed = await inHousehold(home.id, (tx) => sow(tx, session(), sent)).catch(
       (error: unknown) => error
     );

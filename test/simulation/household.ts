@@ -1,10 +1,10 @@
-import { airAt } from '../../src/core/air/airAt.ts';
-import { BIN_MS, binIndex, packAir, type AirBin } from '../../src/core/air/series.ts';
-import type { Place } from '../../src/core/clock/place.ts';
-import type { HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import { airAt } from '../../src/core/places/air/airAt.ts';
+import { BIN_MS, binIndex, packAir, type AirBin } from '../../src/core/places/air/series.ts';
+import type { Place } from '../../src/core/places/place.ts';
+import type { HouseholdFacts } from '../../src/core/sowing/project.ts';
 import { DAY, type Millis } from '../../src/core/time/zone.ts';
 import { THIRST_SPREAD } from '../../src/core/water/thirst.ts';
-import { SPREAD } from '../../src/core/window/spread.ts';
+import { SPREAD } from '../../src/core/growth/spread.ts';
 import type { Chance } from '../../src/server/demo/chance.ts';
 import { rhythm } from '../support/rhythm.ts';
 

@@ -1,13 +1,13 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
-import { usualWarmthRate } from '../../src/core/air/airAt.ts';
-import { tableOptimumDays } from '../../src/core/window/marks.ts';
+import { usualWarmthRate } from '../../src/core/places/air/airAt.ts';
+import { tableOptimumDays } from '../../src/core/growth/marks.ts';
 import { DAY } from '../../src/core/time/zone.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
-import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
-import { messageOf } from '../../src/core/window/learned.ts';
+import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
+import { messageOf } from '../../src/core/growth/learned.ts';
 import { chanceFrom, type Chance } from '../../src/server/demo/chance.ts';
 import { radishTray } from '../support/household.ts';
 import { hiddenHousehold, START, type HiddenHousehold } from './household.ts';
@@ -106,8 +106,8 @@ export function growInTurn(household: HiddenHousehold, crop: Crop, chance: Chanc
       chance
     );
     trays.push(tray);
-    const followed = follow(household.known(tray.endedAt), setup, tray.events, true);
-    const [pace, thirst] = [messageOf(followed), thirstOf(followed)];
+    const projected = project(household.known(tray.endedAt), setup, tray.events, true);
+    const [pace, thirst] = [messageOf(projected), thirstOf(projected)];
     if (pace) paces.push({ sowingId: setup.id, cropKey: crop.key, message: pace });
     if (thirst) thirsts.push({ sowingId: setup.id, message: thirst });
     sowAt = tray.endedAt + APART_D * DAY;

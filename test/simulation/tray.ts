@@ -1,8 +1,8 @@
-import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { CUES, type Cue } from '../../src/core/events/event.ts';
-import { askOf } from '../../src/core/round/ask.ts';
-import { tickOf } from '../../src/core/round/tick.ts';
-import { follow, type Followed, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { CUES, type Cue } from '../../src/core/sowing/event.ts';
+import { askOf } from '../../src/core/steps/ask.ts';
+import { ticked } from '../../src/core/steps/ticked.ts';
+import { project, type Projected, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { roundAt, roundsBetween } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../../src/core/time/zone.ts';
@@ -10,10 +10,10 @@ import { lossGPerDay } from '../../src/core/water/bucket.ts';
 import { coverAt } from '../../src/core/water/cover.ts';
 import { trackOf } from '../../src/core/water/level.ts';
 import { plantsG } from '../../src/core/water/plants.ts';
-import { tableOptimumDays } from '../../src/core/window/marks.ts';
-import { SPREAD } from '../../src/core/window/spread.ts';
+import { tableOptimumDays } from '../../src/core/growth/marks.ts';
+import { SPREAD } from '../../src/core/growth/spread.ts';
 import { THIRST_SPREAD } from '../../src/core/water/thirst.ts';
-import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
+import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
 import type { Chance } from '../../src/server/demo/chance.ts';
 import { trueAir, type HiddenHousehold } from './household.ts';
 
@@ -54,20 +54,20 @@ export function growTray(
   const factor = Math.exp(household.thirst + chance.normal(THIRST_SPREAD.sowing));
 
   record(setup.sowAt, { type: 'sown', waterG: 0 });
-  let followed = follow(known(setup.sowAt), setup, events);
-  const { fullG } = trackOf(followed);
+  let projected = project(known(setup.sowAt), setup, events);
+  const { fullG } = trackOf(projected);
   let waterG = fullG * 0.9;
   events[0]!.body = { type: 'sown', waterG };
-  followed = follow(known(setup.sowAt), setup, events);
+  projected = project(known(setup.sowAt), setup, events);
   const said: GrownTray['said'] = {
-    atSowing: followed.forecast.marks.windowOpen,
+    atSowing: projected.forecast.marks.windowOpen,
     atLight: null,
     dayBefore: null
   };
   let [time, givenG, lostG, dried, drowned] = [setup.sowAt, 0, 0, false, false];
   let openedAt: Millis | null = null;
 
-  const live = (until: Millis, truly: Followed) => {
+  const live = (until: Millis, truly: Projected) => {
     while (time < until) {
       const next = Math.min(until, time + HOUR);
       const rate = lossGPerDay(truly.areaCm2, coverAt(truly, time), trueAir(household, time)) * factor;
@@ -81,11 +81,11 @@ export function growTray(
   };
   for (const due of roundsBetween(household.truth.rhythm, setup.sowAt + HOUR, setup.sowAt + 45 * DAY)) {
     const at = due + chance.uniform() * 50 * MINUTE;
-    const truly = follow(household.truth, setup, events);
+    const truly = project(household.truth, setup, events);
     live(at, truly);
-    followed = follow(known(at), setup, events);
+    projected = project(known(at), setup, events);
     const round = roundAt(household.truth.rhythm, due);
-    const { look, feel, notes } = askOf(followed, round, at);
+    const { look, feel, notes } = askOf(projected, round, at);
     if (notes.some(({ kind }) => kind === 'thirsty')) household.stillAir();
     const unsure = notes.some(({ kind }) => kind === 'unsure');
     if (household.scale && round.key.endsWith('.0'))
@@ -97,10 +97,11 @@ export function growTray(
     else if (feel && (unsure || chance.uniform() < 0.4))
       record(at, handOf(waterG / fullG + chance.normal(0.05), chance.uniform() < 0.5));
     if (look) record(at, { type: 'looked', cue: look.cue, reached: sees(truly, look.cue, at) });
-    followed = follow(known(at), setup, events);
-    if (followed.state.seen.some(({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null)) break;
-    for (const task of askOf(followed, round, at).tasks) {
-      const body = tickOf(task.body);
+    projected = project(known(at), setup, events);
+    if (projected.state.seen.some(({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null))
+      break;
+    for (const task of askOf(projected, round, at).steps) {
+      const body = ticked(task.body);
       if (!body) continue;
       if (body.type === 'watered' || body.type === 'misted') {
         const poured = body.waterG * (1 + chance.normal(0.04));
@@ -110,18 +111,18 @@ export function growTray(
       }
       record(at + MINUTE, body, task.key);
     }
-    followed = follow(known(at), setup, events);
-    const open = followed.forecast.marks.windowOpen;
-    if (followed.state.litAt !== null) said.atLight ??= open;
+    projected = project(known(at), setup, events);
+    const open = projected.forecast.marks.windowOpen;
+    if (projected.state.litAt !== null) said.atLight ??= open;
     if (!open.seen && open.p50 - at < DAY) said.dayBefore ??= open;
   }
   // Cut before it had quite opened, by a mistaken look: it would have opened all the same.
   if (openedAt === null)
-    openedAt = follow(household.truth, setup, events).forecast.clock.when(durations.windowOpen);
+    openedAt = project(household.truth, setup, events).forecast.clock.when(durations.windowOpen);
   return { events, setup, openedAt, said, givenG, lostG, dried, drowned, endedAt: time };
 
   /** Sees a cue that is there nineteen times of twenty; now and then sees one that is all but there. */
-  function sees(truly: Followed, cue: Cue, at: Millis): boolean {
+  function sees(truly: Projected, cue: Cue, at: Millis): boolean {
     const ratio = truly.forecast.clock.tau(at) / durations[cue];
     return ratio >= 1 ? chance.uniform() < 0.95 : ratio > 0.95 && chance.uniform() < 0.15;
   }
@@ -134,7 +135,7 @@ const handOf = (share: number, lifted: boolean): EventBody =>
     : { type: 'felt', moisture: share < 0.33 ? 'dry' : share < 0.87 ? 'right' : 'wet' };
 
 const cvOf = (household: HiddenHousehold, setup: SowingSetup): number =>
-  follow(household.truth, setup, []).crop.durationCv;
+  project(household.truth, setup, []).crop.durationCv;
 
 /** Optimum days that each cue of this tray truly takes. */
 function drawDurations(
@@ -143,7 +144,7 @@ function drawDurations(
   pace: number,
   chance: Chance
 ): Record<Cue, number> {
-  const table = tableOptimumDays(follow(household.truth, setup, []).crop);
+  const table = tableOptimumDays(project(household.truth, setup, []).crop);
   return Object.fromEntries(
     CUES.map((cue) => [cue, table[cue] * Math.exp(pace + chance.normal(SPREAD.stage))])
   ) as Record<Cue, number>;

@@ -1,6 +1,6 @@
-import type { SowingEvent } from '../../src/core/events/event.ts';
-import { askOf } from '../../src/core/round/ask.ts';
-import { follow, type HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import type { SowingEvent } from '../../src/core/sowing/event.ts';
+import { askOf } from '../../src/core/steps/ask.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
@@ -14,9 +14,9 @@ export function asked(
   facts: HouseholdFacts = home
 ) {
   const now = SOWN + hours * HOUR;
-  return askOf(follow(facts, radishTray(setup), events), roundAt(facts.rhythm, now), now);
+  return askOf(project(facts, radishTray(setup), events), roundAt(facts.rhythm, now), now);
 }
 
 /** Which kinds of task those are. */
 export const kindsAsked = (...of: Parameters<typeof asked>) =>
-  asked(...of).tasks.map(({ body }) => body.kind);
+  asked(...of).steps.map(({ body }) => body.kind);

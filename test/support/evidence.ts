@@ -1,4 +1,4 @@
-import { sowingMessage, type SowingEvidence } from '../../src/core/window/learn.ts';
+import { sowingMessage, type SowingEvidence } from '../../src/core/growth/learn.ts';
 
 /** What each sowing that saw anything says, as learning takes it. */
 export const messagesOf = (sowings: readonly SowingEvidence[]) =>

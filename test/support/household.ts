@@ -1,6 +1,6 @@
-import type { EventBody, SowingEvent } from '../../src/core/events/event.ts';
-import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
-import type { HouseholdFacts } from '../../src/core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import type { HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { at, rhythm, steadyPlace } from './rhythm.ts';
@@ -37,6 +37,8 @@ export const radishTray = (more: Partial<SowingSetup> = {}): SowingSetup => ({
   soakStartAt: null,
   soakEndAt: null,
   sowAt: SOWN,
+  soakH: null,
+  half: null,
   ...more
 });
 

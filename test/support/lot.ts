@@ -1,4 +1,4 @@
-import type { LotStock } from '../../src/core/lots/lot.ts';
+import type { LotStock } from '../../src/core/supplies/seed/lot.ts';
 
 /** A tin of 100 g of radish seed of which nothing else is known. */
 export const tin = (more: Partial<LotStock> = {}): LotStock => ({

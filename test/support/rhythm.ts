@@ -1,4 +1,4 @@
-import type { Place } from '../../src/core/clock/place.ts';
+import type { Place } from '../../src/core/places/place.ts';
 import type { Rhythm } from '../../src/core/time/rhythm.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
 

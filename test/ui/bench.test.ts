@@ -1,23 +1,24 @@
 import { expect } from 'chai';
-import type { Timer } from '../../src/core/bench/timer.ts';
+import type { Timer } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { QUESTIONS, type Question } from '../../src/core/methods/method.ts';
-import { STARTING_RULES } from '../../src/core/prepare/rule.ts';
-import { reckon } from '../../src/core/reckon/reckoner.ts';
-import { findReckoner, RECKONERS } from '../../src/core/reckon/reckoners.ts';
-import type { StepBody } from '../../src/core/protocol/step.ts';
+import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
+import { STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
+import { reckon } from '../../src/core/calculators/calculator.ts';
+import { findReckoner, RECKONERS } from '../../src/core/calculators/registry.ts';
+import type { StepBody } from '../../src/core/steps/step.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
 import { readQuantity, showQuantity, unitOf } from '../../src/ui/reckon/quantities.ts';
 import { workingOf } from '../../src/ui/reckon/working.ts';
-import { answerWords, QUESTION_WORDS } from '../../src/ui/words/methods.ts';
-import { stepWords } from '../../src/ui/words/steps.ts';
-import { countdown, timerWords } from '../../src/ui/words/timers.ts';
-import { check } from '../../src/shared/schemas/check.ts';
-import { lotSchema, mediumSchema } from '../../src/shared/schemas/cupboard.ts';
-import { methodSchema } from '../../src/shared/schemas/method.ts';
-import { plainNumber } from '../../src/shared/schemas/plainNumber.ts';
-import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
-import type { Reading } from '../../src/ui/words/time.ts';
+import { answerWords, QUESTION_WORDS } from '../../src/words/methods.ts';
+import type { StepOn } from '../../src/words/steps/amounts.ts';
+import { stepAmount } from '../../src/words/steps/steps.ts';
+import { countdown, timerWords } from '../../src/words/timers.ts';
+import { check } from '../../src/contract/schemas/check.ts';
+import { lotSchema, mediumSchema } from '../../src/contract/schemas/cupboard.ts';
+import { methodSchema } from '../../src/contract/schemas/method.ts';
+import { plainNumber } from '../../src/contract/schemas/plainNumber.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import type { Reading } from '../../src/words/time.ts';
 import { at } from '../support/rhythm.ts';
 
 const NOW = at('2026-11-23T19:30Z');
@@ -115,8 +116,9 @@ describe('the working of a calculator', () => {
 });
 
 describe('steps in words', () => {
-  const words = (body: StepBody, reading: Reading = METRIC, on?: Parameters<typeof stepWords>[3]) => {
-    const { amount, more } = stepWords(body, NOW, reading, on);
+  const on: StepOn = { now: NOW, reading: METRIC, containers: 1, medium: { kind: 'coir', own: null } };
+  const words = (body: StepBody, more: Partial<StepOn> = {}) => told(stepAmount(body, { ...on, ...more }));
+  const told = ({ amount, more }: { amount: string; more: string }) => {
     return `${amount} | ${more}`;
   };
   const line = (name: string, seedG: number, intoWaterAfterH = 0) => ({
@@ -130,18 +132,21 @@ describe('steps in words', () => {
   it('say how much of what', () => {
     expect(words({ kind: 'weigh', seed: [line('Peas', 90.6)] })).to.equal('90.6 g | ');
     expect(words({ kind: 'weigh', seed: [line('Radish', 5), line('Kale', 3)] })).to.equal(
-      '5 g + 3 g | Radish 5 g, Kale 3 g'
+      '5 g + 3 g | Radish 5 g, Kale 3 g.'
     );
     const jar = { dryMl: 113, swollenMl: 249, waterMl: 566, jarMl: 815 };
     const soak: StepBody = {
       kind: 'soak',
       jar,
       seed: [line('Peas', 90), line('Fennel', 3, 5)],
+      dry: [],
       hours: 10.5,
-      latestAt: NOW + 12 * HOUR
+      until: NOW + 10.5 * HOUR,
+      latestAt: NOW + 12 * HOUR,
+      peroxideMl: 0
     };
     expect(words(soak)).to.equal(
-      '565 mL of water | 10.5 h, in a jar of 815 mL or more; out by tomorrow 08:30 at the latest. Fennel goes in 5 h later'
+      '565 mL of water | 10.5 h, in a jar of 815 mL or more; out by tomorrow 08:30 at the latest. Fennel goes in 5 h later.'
     );
     expect(words({ kind: 'fill', mediumMl: 1125, depthCm: 2.5 })).to.equal(
       '1.13 L of coir | 2.5 cm deep; 141 g of dry brick in about 635 mL of water'
@@ -157,23 +162,24 @@ describe('steps in words', () => {
       ]
     } as const;
     expect(
-      words({ kind: 'fill', mediumMl: 1000, depthCm: 2.5 }, METRIC, {
-        kind: 'seed-mix',
-        own: { ...own, parts: [...own.parts] }
-      })
+      words(
+        { kind: 'fill', mediumMl: 1000, depthCm: 2.5 },
+        { medium: { kind: 'seed-mix', own: { ...own, parts: [...own.parts] } } }
+      )
     ).to.equal('1 L of balcony mix | 2.5 cm deep; 750 mL coir + 250 mL perlite');
     expect(
       words({
         kind: 'press',
         cover: 'weight',
-        pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 }
+        pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 },
+        onTop: 0
       })
     ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
-    expect(words({ kind: 'press', cover: 'lid', pressing: null })).to.equal('A lid | ');
+    expect(words({ kind: 'press', cover: 'lid', pressing: null, onTop: 0 })).to.equal('A lid | ');
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
       '135 mL of vermiculite | 3 mm thick, damped first'
     );
-    expect(words({ kind: 'damp', waterMl: 304, firstWater: 'before-seed', peroxideMl: 2.28 })).to.equal(
+    expect(words({ kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 2.28 })).to.equal(
       '305 mL | Until it is damp as a wrung sponge. With 2.3 mL of 3 % peroxide in it.'
     );
   });
@@ -181,10 +187,16 @@ describe('steps in words', () => {
   it('measure strong products to the tenth of a millilitre, and show a refusal', () => {
     const rule = STARTING_RULES.hypochlorite;
     const solution = { solutionMl: 25, productMl: 0.95, waterMl: 24.05 };
-    expect(words({ kind: 'disinfect', product: 'hypochlorite', rule, solution, refused: '' })).to.equal(
-      '25 mL of solution | 15 min at 2000 ppm'
-    );
-    expect(words({ kind: 'disinfect', product: 'peroxide', rule, solution: null, refused: 'No.' })).to.equal(
+    expect(
+      words({
+        kind: 'disinfect',
+        product: 'hypochlorite',
+        rule,
+        jars: [{ name: 'Pea', solution }],
+        refused: ''
+      })
+    ).to.equal('25 mL of solution | 0.9 mL of product in 24 mL of water. 15 min at 2000 ppm.');
+    expect(words({ kind: 'disinfect', product: 'peroxide', rule, jars: [], refused: 'No.' })).to.equal(
       'Not worked out | No.'
     );
   });
@@ -195,16 +207,17 @@ describe('steps in words', () => {
         kind: 'mist',
         waterMl: 9,
         fine: false,
-        covered: true,
-        then: 'never',
-        leftShare: 0.8,
+        peroxideMl: 0,
         ...more
       } as StepBody);
-    expect(mist({})).to.include('80 % of its water is left');
-    expect(mist({ leftShare: 0.1 })).to.include('will not last');
-    expect(mist({ then: 'twice' })).to.include('morning and evening');
-    expect(mist({ covered: false })).to.include('open to the light');
-    expect(mist({ fine: true })).to.include('finest mist');
+    const first = (more: object = {}) => ({
+      first: { cover: 'lid', then: 'never', leftShare: 0.8, ...more }
+    });
+    expect(mist(first())).to.include('80 % of its water is left');
+    expect(mist(first({ leftShare: 0.1 }))).to.include('will not last');
+    expect(mist(first({ then: 'twice' }))).to.include('morning and evening');
+    expect(mist(first({ cover: 'none' }))).to.include('lies open');
+    expect(mist({ ...first(), fine: true })).to.include('finest mist');
   });
 });
 

@@ -1,23 +1,25 @@
 import { expect } from 'chai';
-import type { Note } from '../../src/core/round/task.ts';
-import type { TaskBody } from '../../src/core/round/task.ts';
-import type { EventBody } from '../../src/core/events/event.ts';
+import type { Note } from '../../src/core/steps/ask.ts';
+import type { StepBody } from '../../src/core/steps/step.ts';
+import { cardWords } from '../../src/words/steps/steps.ts';
+import type { EventBody } from '../../src/core/sowing/event.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { DEFAULT_METHOD } from '../../src/core/methods/ready.ts';
-import { pathOf } from '../../src/core/methods/path.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import { pathOf } from '../../src/core/supplies/methods/path.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
-import { LATITUDES } from '../../src/ui/words/latitudes.ts';
-import { evidenceWords } from '../../src/ui/words/looks.ts';
-import { noteWords } from '../../src/ui/words/notes.ts';
-import { laterWords, lightWords, loadWords } from '../../src/ui/words/places.ts';
-import { eventWords, taskWords } from '../../src/ui/words/tasks.ts';
+import { LATITUDES } from '../../src/words/latitudes.ts';
+import { evidenceWords } from '../../src/words/looks.ts';
+import { noteWords } from '../../src/words/notes.ts';
+import { laterWords, lightWords, loadWords } from '../../src/words/places.ts';
+import { eventWords } from '../../src/words/events.ts';
 
 const NOW = Date.parse('2026-11-23T08:00Z');
 const reading = { zone: 'Europe/Madrid', units: 'metric' } as const;
 const radish = cropOf('radish');
 const path = pathOf(radish, DEFAULT_METHOD);
 const note = (one: Note) => noteWords(one, radish, path, NOW, reading);
-const task = (body: TaskBody) => taskWords(body, path, NOW, reading);
+const on = { now: NOW, reading, containers: 1, medium: { kind: 'mesh', own: null } } as const;
+const card = (body: StepBody, ...others: StepBody[]) => cardWords({ body, with: others }, on);
 const event = (body: EventBody) => eventWords(body, radish, path, 'metric', () => 'the cellar');
 
 describe('the words of the daily care', () => {
@@ -52,25 +54,22 @@ describe('the words of the daily care', () => {
   });
 
   it('say each task with its amount, and why', () => {
-    expect(task({ kind: 'top', waterMl: 352, share: 0.22, feed: 0.5 })).to.deep.equal({
-      title: 'Fill the reservoir up: 350 mL, with feed at half strength',
+    const feed = { strength: 0.5, mL: 1.4, mLPerL: 4 };
+    expect(
+      card({ kind: 'water', how: 'reservoir', waterMl: 352, share: 0.22, feed, peroxideMl: 0 })
+    ).to.deep.equal({
+      title: 'Fill the reservoir up: 350 mL, with 1.4 mL of feed (half strength)',
       why: '22 % is left in it, and what stands over it lives from it alone.',
       done: 'Reservoir filled, 350 mL'
     });
-    const mesh = {
-      kind: 'sow',
-      seedG: 9.9,
-      mediumMl: 90,
-      waterMl: 608,
-      reservoir: true,
-      pressing: null
-    } as const;
-    expect(task(mesh).why).to.equal(
-      'Fill the reservoir with 610 mL of water first, so that the mesh is just wet.'
+    const sow = card(
+      { kind: 'sow', seedG: 9.9, onWaterMl: 608 },
+      { kind: 'damp', waterMl: 608, how: 'reservoir', peroxideMl: 0 }
     );
-    expect(task({ kind: 'turn' }).why).to.include('from one side');
-    expect(task({ kind: 'air', drivers: ['damp-air'] }).why).to.include('The air here has been damp');
-    expect(task({ kind: 'air', drivers: [] }).why).to.be.a('string');
+    expect(sow.why).to.equal('Damp: 610 mL. Into the reservoir, until the mesh is just wet.');
+    expect(card({ kind: 'turn' }).why).to.include('from one side');
+    expect(card({ kind: 'air', drivers: ['damp-air'] }).why).to.include('The air here has been damp');
+    expect(card({ kind: 'air', drivers: [] }).why).to.be.a('string');
   });
 
   it('say what happened', () => {

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { DAY } from '../../src/core/time/zone.ts';
-import type { LotStock } from '../../src/core/lots/lot.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
+import { stepsOf } from '../../src/core/steps/compile.ts';
+import type { LotStock } from '../../src/core/supplies/seed/lot.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { workOut, type Draft, type DraftPart } from '../../src/ui/sow/draft.ts';
 import { grainsOf, standOf } from '../../src/ui/tray/stems.ts';
 import { wobbleFrom } from '../../src/ui/tray/wobble.ts';
@@ -37,6 +38,7 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   ownDensity: '',
   germination: '',
   ownSeedG: null,
+  soak: '',
   when: 'now',
   readyBy: '',
   ...more
@@ -66,7 +68,7 @@ describe('a draft of a sowing', () => {
     expect(seedG({ germination: '47 %' })).to.be.closeTo(19.85, 0.01);
     expect(seedG({ density: 'own', ownDensity: '4,2' })).to.be.closeTo(19.85, 0.01);
     expect(work({ count: '2' }).sowings[0]!.plan.seed.areaCm2).to.equal(900);
-    expect(work({ density: 'dense' }).sowings[0]!.seedsPerCm2).to.equal(2.7);
+    expect(work({ density: 'dense' }).sowings[0]!.setup.seedsPerCm2).to.equal(2.7);
   });
 
   it('says what is missing or wrong, field by field', () => {
@@ -110,19 +112,19 @@ describe('a draft of a sowing', () => {
 
   it('takes grams of one’s own before the density, in every figure and step', () => {
     const weighed = (sowing: ReturnType<typeof work>['sowings'][number]) =>
-      sowing.steps.flatMap(({ body }) =>
+      stepsOf(sowing.projected).flatMap(({ body }) =>
         body.kind === 'weigh' ? body.seed.map((line) => line.seedG) : body.kind === 'sow' ? [body.seedG] : []
       );
     const [one] = work({ ownSeedG: 14, density: 'sparse' }).sowings;
-    expect([one!.seedG, one!.plan.seed.seedG]).to.deep.equal([one!.seedG, one!.seedG]);
-    expect(one!.seedG).to.be.closeTo(14, 1e-9);
+    expect([one!.setup.seedG, one!.plan.seed.seedG]).to.deep.equal([one!.setup.seedG, one!.setup.seedG]);
+    expect(one!.setup.seedG).to.be.closeTo(14, 1e-9);
     for (const g of weighed(one!)) expect(g).to.be.closeTo(14, 1e-9);
-    expect(one!.seedsPerCm2).to.be.closeTo((2.1 * 14) / 9.92, 0.01);
+    expect(one!.setup.seedsPerCm2).to.be.closeTo((2.1 * 14) / 9.92, 0.01);
     const parts = [part('pea'), part('cress-garden')];
     const halves = work({ kind: 'halves', parts, ownSeedG: 60 }).sowings;
-    expect(halves.map(({ seedG: g }) => g)[0]).to.be.closeTo(30, 1e-9);
+    expect(halves.map(({ setup }) => setup.seedG)[0]).to.be.closeTo(30, 1e-9);
     const [blend] = work({ kind: 'blended', parts: [part('radish'), part('kale')], ownSeedG: 8 }).sowings;
-    expect(blend!.mix!.reduce((sum, { seedG: g }) => sum + g, 0)).to.be.closeTo(8, 1e-9);
+    expect(blend!.setup.mix!.reduce((sum, { seedG: g }) => sum + g, 0)).to.be.closeTo(8, 1e-9);
     expect(weighed(blend!).reduce((sum, g) => sum + g, 0)).to.be.closeTo(16, 1e-9);
   });
 
@@ -132,7 +134,7 @@ describe('a draft of a sowing', () => {
       (staggered) => work({ kind: 'halves', parts, staggered }).sowings
     );
     for (const sowings of [together!, apart!]) {
-      expect(sowings.map(({ areaShare }) => areaShare)).to.deep.equal([0.5, 0.5]);
+      expect(sowings.map(({ setup }) => setup.areaShare)).to.deep.equal([0.5, 0.5]);
       expect(sowings.map(({ plan }) => plan.seed.areaCm2)).to.deep.equal([225, 225]);
     }
     const best = (sowings: typeof apart) => sowings!.map(({ plan }) => plan.forecast.marks.windowBest.p50);
@@ -147,14 +149,14 @@ describe('a draft of a sowing', () => {
       (shareOf) => work({ kind: 'blended', parts, shareOf }).sowings[0]!
     );
     const seed = (sowing: typeof weight) => {
-      const body = sowing!.steps[0]!.body;
+      const body = stepsOf(sowing!.projected)[0]!.body;
       return body.kind === 'weigh' ? body.seed.map((line) => line.seedG) : [];
     };
     expect(seed(weight)[0]! / seed(weight)[1]!).to.be.closeTo(1, 0.001);
     const seeds = (index: number) =>
       seed(count)[index]! / cropOf(['radish', 'broccoli'][index]!).thousandSeedWeightG;
     expect(seeds(0) / seeds(1)).to.be.closeTo(1, 0.001);
-    expect(weight!.mix!.reduce((sum, { areaShare }) => sum + areaShare, 0)).to.be.closeTo(1, 1e-12);
+    expect(weight!.setup.mix!.reduce((sum, { areaShare }) => sum + areaShare, 0)).to.be.closeTo(1, 1e-12);
   });
 });
 

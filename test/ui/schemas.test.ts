@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { check } from '../../src/shared/schemas/check.ts';
-import { checkBody, eventSchema } from '../../src/shared/schemas/event.ts';
+import { check } from '../../src/contract/schemas/check.ts';
+import { checkBody, eventSchema } from '../../src/contract/schemas/event.ts';
 import {
   clockTimeOf,
   householdSchema,
   minutesOf,
   newHouseholdSchema,
   signInSchema
-} from '../../src/shared/schemas/household.ts';
-import { newSowingSchema } from '../../src/shared/schemas/sowing.ts';
+} from '../../src/contract/schemas/household.ts';
+import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { likelyLatitude } from '../../src/server/households/latitude.ts';
 
 const errorsOf = (checked: ReturnType<typeof check>): Record<string, string> =>

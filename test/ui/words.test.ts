@@ -1,22 +1,23 @@
 import { expect } from 'chai';
-import { MEDIUM_WORDS } from '../../src/ui/words/media.ts';
+import { MEDIUM_WORDS } from '../../src/words/media.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
-import { LOSS_REASONS } from '../../src/core/events/event.ts';
-import { MEDIA } from '../../src/core/medium/medium.ts';
-import { READY_METHODS } from '../../src/core/methods/ready.ts';
-import { pathOf } from '../../src/core/methods/path.ts';
+import { LOSS_REASONS } from '../../src/core/sowing/event.ts';
+import { MEDIA } from '../../src/core/supplies/media/medium.ts';
+import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
+import { pathOf } from '../../src/core/supplies/methods/path.ts';
 import { cropPicture } from '../../src/core/picture/cropPicture.ts';
-import { tickOf } from '../../src/core/round/tick.ts';
-import type { TaskBody } from '../../src/core/round/task.ts';
+import { ticked } from '../../src/core/steps/ticked.ts';
+import type { StepBody } from '../../src/core/steps/step.ts';
+import { cardWords } from '../../src/words/steps/steps.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
-import type { MarkForecast } from '../../src/core/window/forecastMark.ts';
-import { cropFacts, cropSpan } from '../../src/ui/words/cropWords.ts';
-import { edibleNote } from '../../src/ui/words/edibleNote.ts';
-import { pressingWords } from '../../src/ui/words/pressing.ts';
-import { pictureWords } from '../../src/ui/words/pictureWords.ts';
-import { cueWords, eventWords, LOSS_WORDS, taskWords } from '../../src/ui/words/tasks.ts';
-import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/ui/words/time.ts';
-import { windowWords } from '../../src/ui/words/window.ts';
+import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
+import { cropFacts, cropSpan } from '../../src/words/cropWords.ts';
+import { edibleNote } from '../../src/words/edibleNote.ts';
+import { pressingWords } from '../../src/words/pressing.ts';
+import { pictureWords } from '../../src/words/pictureWords.ts';
+import { cueWords, eventWords, LOSS_WORDS } from '../../src/words/events.ts';
+import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/words/time.ts';
+import { windowWords } from '../../src/words/window.ts';
 import { at } from '../support/rhythm.ts';
 
 const METRIC = { zone: 'Europe/Madrid', units: 'metric' } as const;
@@ -112,30 +113,49 @@ describe('a window in words', () => {
 });
 
 describe('tasks in words', () => {
-  const all: TaskBody[] = [
-    { kind: 'soak', seedG: 90.6, waterMl: 566, jarMl: 815, until: NOW + 15 * HOUR },
-    { kind: 'drain', since: NOW - 10 * HOUR, maxAt: NOW + 2 * HOUR, drainH: 0 },
+  const pea = { cropKey: 'pea', name: 'Pea', seedG: 90.6, lotId: null, intoWaterAfterH: 0 };
+  const pressing = { eachG: 2025, leastG: 1350, mostG: 2700, containers: 1 };
+  const drain = { kind: 'drain', hours: 0, latestAt: NOW + 2 * HOUR } as const;
+  const all: StepBody[] = [
     {
-      kind: 'sow',
-      seedG: 9.92,
-      mediumMl: 1125,
-      waterMl: 304,
-      reservoir: false,
-      pressing: { eachG: 2025, leastG: 1350, mostG: 2700, containers: 1 }
+      kind: 'soak',
+      jar: { dryMl: 113, swollenMl: 249, waterMl: 566, jarMl: 815 },
+      seed: [pea],
+      dry: [],
+      hours: 15,
+      until: NOW + 15 * HOUR,
+      latestAt: NOW + 16 * HOUR,
+      peroxideMl: 0
     },
-    { kind: 'uncover', to: 'blackout' },
+    drain,
+    { kind: 'sow', seedG: 9.92, onWaterMl: 304 },
+    { kind: 'uncover', off: 'weight', to: 'blackout' },
     { kind: 'light', lamp: true },
-    { kind: 'mist', waterMl: 9 },
-    { kind: 'water', waterMl: 124, share: 0.36, how: 'below', feed: 0, peroxideMl: 0 },
-    { kind: 'cut', expectedG: 103, closesAt: NOW + 2 * DAY, tool: 'scissors', taking: 'whole' }
+    { kind: 'mist', waterMl: 9, fine: false, peroxideMl: 0, first: null },
+    { kind: 'water', waterMl: 124, share: 0.36, how: 'below', feed: null, peroxideMl: 0 },
+    {
+      kind: 'cut',
+      expectedG: 103,
+      cutShare: 0,
+      closesAt: NOW + 2 * DAY,
+      tool: 'scissors',
+      taking: 'whole'
+    }
   ];
-  const words = (body: TaskBody) => taskWords(body, path, NOW, METRIC);
+  const others: StepBody[] = [
+    { kind: 'fill', mediumMl: 1125, depthCm: 2.5 },
+    { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
+    { kind: 'press', cover: 'weight', pressing, onTop: 0 }
+  ];
+  const on = { now: NOW, reading: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
+  const words = (body: StepBody, containers = 1) =>
+    cardWords({ body, with: body.kind === 'sow' ? others : [] }, { ...on, containers });
 
   it('say what to do with how much', () => {
     expect(all.map((body) => words(body).title)).to.deep.equal([
       'Soak 90.6 g of seed in 565 mL of water',
       'Drain and rinse until the water is clear',
-      'Sow 9.92 g on 1.13 L of medium',
+      'Sow 9.92 g on 1.13 L of coir',
       'Take the weight off and put a dark dome on',
       'Dome off, under the lamp',
       'Mist finely, about 9 mL',
@@ -148,23 +168,21 @@ describe('tasks in words', () => {
     expect(words(all[0]!).why).to.equal(
       'Out again tomorrow 07:00. A jar of 815 mL or more leaves room to swell.'
     );
-    expect(words(all[2]!).why).to.include('press with 2.02 kg: 2 filled 1 L bottles');
+    expect(words(all[2]!).why).to.equal(
+      'Damp: 305 mL. Until it is damp as a wrung sponge. Press or shut: 2.02 kg. 2 filled 1 L bottles on a board; never over 2.7 kg.'
+    );
     expect(words(all[6]!).why).to.include('36 % of its water is left');
-    for (const body of all) expect(words(body).why.length, body.kind).to.be.within(20, 140);
+    for (const body of all) expect(words(body).why.length, body.kind).to.be.within(20, 150);
   });
 
   it('say what to do about a soak that was missed', () => {
     expect(words(all[1]!).why).to.include('2 h');
-    expect(words({ kind: 'drain', since: 0, maxAt: NOW - HOUR, drainH: 0 }).why).to.include(
-      'Soaked too long'
-    );
-    expect(words({ kind: 'drain', since: 0, maxAt: NOW + HOUR, drainH: 8 }).title).to.include(
-      'damp and covered for 8 h'
-    );
+    expect(words({ ...drain, latestAt: NOW - HOUR }).why).to.include('Soaked too long');
+    expect(words({ ...drain, hours: 8 }).title).to.include('damp and covered for 8 h');
   });
 
   it('record what they say, but for a cut, which is weighed', () => {
-    expect(all.map((body) => tickOf(body)?.type ?? 'weighed')).to.deep.equal([
+    expect(all.map((body) => ticked(body)?.type ?? 'weighed')).to.deep.equal([
       'soaked',
       'drained',
       'sown',
@@ -174,8 +192,8 @@ describe('tasks in words', () => {
       'watered',
       'weighed'
     ]);
-    expect(tickOf({ kind: 'uncover', to: 'light' })).to.deep.equal({ type: 'lit' });
-    expect(tickOf(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
+    expect(ticked({ kind: 'uncover', off: 'lid', to: 'light' })).to.deep.equal({ type: 'lit' });
+    expect(ticked(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
   });
 
   it('put weights into things a kitchen has, or into water to weigh', () => {
@@ -193,7 +211,7 @@ describe('tasks in words', () => {
 
   it('name what lies on the seed as the method has it', () => {
     const stacked = pathOf(radish, READY_METHODS[1]!);
-    expect(taskWords({ kind: 'uncover', to: 'light' }, stacked, NOW, METRIC).title).to.equal(
+    expect(words({ kind: 'uncover', off: 'stacked', to: 'light' }).title).to.equal(
       'Take the upper tray off and bring it to light'
     );
     expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Trays parting');

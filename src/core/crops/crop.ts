@@ -56,3 +56,13 @@ export const completedCrop = (kept: Crop): Crop => ({ ...USUAL, ...kept });
 
 /** Whether the crop's seed wants a soak at all; where it only may have one, `soakMinH` is 0. */
 export const isSoaked = (crop: Crop): boolean => crop.soakBestH > 0;
+
+/** Whether it starts late where it was not soaked. */
+export const needsSoak = (crop: Crop): boolean => crop.soakMinH > 0;
+
+/** A crop with the soak that was asked for instead of its own; null for its own, 0 for none. Seed that gels has none. */
+export function soakedFor(crop: Crop, hours: number | null): Crop {
+  if (hours === null || crop.gelSeed) return crop;
+  if (hours === 0) return { ...crop, soakMinH: 0, soakBestH: 0, soakMaxH: 0, drainH: 0 };
+  return { ...crop, soakMinH: hours, soakBestH: hours, soakMaxH: Math.max(hours, crop.soakMaxH) };
+}

@@ -1,9 +1,11 @@
-import { frontWidthCm, type Shape } from '../containers/container.ts';
-import type { MediumKind } from '../medium/medium.ts';
-import type { Followed } from '../sowing/follow.ts';
-import type { Millis } from '../time/zone.ts';
+import { frontWidthCm, type Shape } from '../supplies/containers/container.ts';
+import type { CoverKind } from '../supplies/methods/path.ts';
+import { stageAt, standsSince } from '../sowing/stage.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Projected } from '../sowing/project.ts';
+import { DAY, type Millis } from '../time/zone.ts';
 import { waterAt } from '../water/level.ts';
-import { tableOptimumDays } from '../window/marks.ts';
+import { tableOptimumDays } from '../growth/marks.ts';
 import { habitOf, type Habit } from './habit.ts';
 
 /** What a sowing should look like from the side, for the one component that draws it. Sizes in cm. */
@@ -26,7 +28,7 @@ export interface Picture {
     uneven: number;
   } | null;
   habit: Habit;
-  cover: 'none' | 'lid' | 'stacked' | 'weight' | 'dome';
+  cover: CoverKind | 'dome';
   light: 'off' | 'lamp' | 'sill';
   /** Share of the front already cut, 0 to 1. */
   cut: number;
@@ -45,12 +47,12 @@ const grainCm = (thousandSeedWeightG: number): number =>
   2 * Math.cbrt((3 * thousandSeedWeightG) / (1000 * 1.1 * 4 * Math.PI));
 
 /** The expected picture of a sowing at a moment. */
-export function pictureOf(followed: Followed, now: Millis): Picture {
-  const { setup, crop, state } = followed;
+export function pictureOf(projected: Projected, now: Millis): Picture {
+  const { setup, crop, state } = projected;
   const inJar =
     state.stage === 'soak' ||
     state.stage === 'drain' ||
-    (state.stage === 'prepare' && followed.soak.soakStart !== null);
+    (state.stage === 'prepare' && projected.soak.soakStart !== null);
   const sizeCm = Math.max(0.12, grainCm(crop.thousandSeedWeightG));
   const base = {
     seed: setup.id,
@@ -79,22 +81,22 @@ export function pictureOf(followed: Followed, now: Millis): Picture {
     depthCm: setup.container.depthCm,
     medium: {
       kind: setup.medium,
-      depthCm: followed.mediumDepthCm,
-      moisture: state.sownAt === null ? 0.7 : waterAt(followed, now).share
+      depthCm: projected.mediumDepthCm,
+      moisture: state.sownAt === null ? 0.7 : waterAt(projected, now).share
     },
-    ...plants(followed, now, sizeCm),
-    cover: coverOf(followed),
-    light: lightOf(followed),
+    ...plants(projected, now, sizeCm),
+    cover: coverOf(projected, now),
+    light: lightOf(projected, now),
     cut: state.cutShare,
     jarWater: null
   };
 }
 
-function plants(followed: Followed, now: Millis, sizeCm: number): Pick<Picture, 'grains' | 'stems'> {
-  const { state, crop, setup, forecast } = followed;
+function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture, 'grains' | 'stems'> {
+  const { state, crop, setup, forecast } = projected;
   if (state.sownAt === null) return { grains: null, stems: null };
   const at = Math.min(now, state.endedAt ?? now);
-  const pace = paceOf(followed);
+  const pace = paceOf(projected);
   const table = tableOptimumDays(crop);
   const age = forecast.clock.tau(at) / pace;
   const sprouted = smooth(age / table.rooted);
@@ -103,12 +105,7 @@ function plants(followed: Followed, now: Millis, sizeCm: number): Pick<Picture, 
   const span = crop.heightMaxCm - crop.heightMinCm;
   const heightCm =
     (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92) * (age > table.windowBest ? 1.08 : 1);
-  const litFor =
-    state.litAt === null
-      ? followed.path.lightFrom === 'sown'
-        ? age - table.rooted
-        : 0
-      : (at - state.litAt) / 86_400_000;
+  const litFor = Math.max(0, at - standsSince(projected)) / DAY;
   return {
     grains: heightCm < 2.5 ? { sizeCm, perCm, sprouted } : null,
     stems:
@@ -126,7 +123,7 @@ function plants(followed: Followed, now: Millis, sizeCm: number): Pick<Picture, 
 }
 
 /** How slow this sowing is against the table, as its forecast believes it: 1 is by the book. */
-function paceOf({ forecast, crop }: Followed): number {
+function paceOf({ forecast, crop }: Projected): number {
   const { windowOpen, windowClose } = forecast.marks;
   const mark = windowOpen.seen ? 'windowClose' : 'windowOpen';
   const expected = forecast.clock.tau((mark === 'windowOpen' ? windowOpen : windowClose).p50);
@@ -134,13 +131,14 @@ function paceOf({ forecast, crop }: Followed): number {
   return Number.isFinite(pace) && pace > 0 ? pace : 1;
 }
 
-function coverOf({ state, path }: Followed): Picture['cover'] {
-  if (state.sownAt === null || state.stage === 'light' || state.stage === 'ended') return 'none';
-  return state.stage === 'blackout' ? 'dome' : path.cover;
+function coverOf(sowing: Projected, now: Millis): Picture['cover'] {
+  const stage = stageAt(sowing, now);
+  if (sowing.state.sownAt === null || stage === 'light' || stage === 'ended') return 'none';
+  return stage === 'blackout' ? 'dome' : sowing.path.cover;
 }
 
-function lightOf({ state, path, place, sownAt }: Followed): Picture['light'] {
+function lightOf({ state, forecast, place }: Projected, now: Millis): Picture['light'] {
   const lit =
-    state.stage === 'light' || (path.lightFrom === 'sown' && state.sownAt !== null && sownAt !== Infinity);
+    state.litAt !== null || (state.sownAt !== null && forecast.litAt === state.sownAt && now >= state.sownAt);
   return lit && state.stage !== 'ended' && place.light.kind !== 'dark' ? place.light.kind : 'off';
 }

@@ -1,6 +1,6 @@
-import { frontWidthCm } from '../containers/container.ts';
-import { boardOf, type Place } from '../clock/place.ts';
-import type { Followed } from '../sowing/follow.ts';
+import { frontWidthCm } from '../supplies/containers/container.ts';
+import { boardOf, type Place } from '../places/place.ts';
+import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { loadOf, type Load } from './load.ts';
 
@@ -9,7 +9,7 @@ const GAP_CM = 2;
 
 /** A tray where it stands on the board, from the front. */
 export interface Spot {
-  followed: Followed;
+  projected: Projected;
   /** From the board's left edge, and which row, 0 the front. */
   leftCm: number;
   row: number;
@@ -26,23 +26,21 @@ export interface Board {
   rows: number;
   spots: Spot[];
   /** Trays that its board has no room for. */
-  crowdedOut: Followed[];
+  crowdedOut: Projected[];
   /** Front that is still free, over all rows, cm. */
   freeCm: number;
   /** How many trays of the household's usual size still fit. */
   freeSlots: number;
   /** Trays that stand in light and need none yet: they could make room. */
-  darkInLight: Followed[];
+  darkInLight: Projected[];
   load: Load;
 }
 
 /** What a sowing needs: darkness until it comes to light. */
-export function needOf({ state, path }: Pick<Followed, 'state' | 'path'>): 'light' | 'dark' {
-  if (path.lightFrom === null) return 'dark';
-  return state.litAt !== null || path.lightFrom === 'sown' ? 'light' : 'dark';
-}
+export const needOf = ({ state, path }: Pick<Projected, 'state' | 'path'>): 'light' | 'dark' =>
+  state.litAt !== null || path.lightFrom === 'sown' ? 'light' : 'dark';
 
-const depthOf = ({ setup }: Followed): number =>
+const depthOf = ({ setup }: Projected): number =>
   setup.container.shape === 'cells' ? setup.container.widthCm * 2 + 1.2 : setup.container.widthCm;
 
 /**
@@ -50,23 +48,23 @@ const depthOf = ({ setup }: Followed): number =>
  * the deepest of them allows.
  * @param slotCm front of a usual tray, for counting what is free
  */
-export function boardWith(place: Place, standing: readonly Followed[], now: Millis, slotCm = 25): Board {
+export function boardWith(place: Place, standing: readonly Projected[], now: Millis, slotCm = 25): Board {
   const { widthCm, depthCm } = boardOf(place);
   const deepest = Math.max(...standing.map(depthOf), 1);
   const rows = Math.max(1, Math.floor(depthCm / (standing.length > 0 ? deepest : 18)));
   const taken = Array.from({ length: rows }, () => 0);
   const spots: Spot[] = [];
-  const crowdedOut: Followed[] = [];
-  for (const followed of standing) {
-    const { setup } = followed;
+  const crowdedOut: Projected[] = [];
+  for (const projected of standing) {
+    const { setup } = projected;
     const front =
       (frontWidthCm(setup.container) + GAP_CM) * Math.ceil(setup.count * setup.areaShare) - GAP_CM;
     const row = taken.findIndex((used) => used + front <= widthCm);
     if (row < 0) {
-      crowdedOut.push(followed);
+      crowdedOut.push(projected);
       continue;
     }
-    spots.push({ followed, leftCm: taken[row]!, row, widthCm: front, needs: needOf(followed) });
+    spots.push({ projected, leftCm: taken[row]!, row, widthCm: front, needs: needOf(projected) });
     taken[row]! += front + GAP_CM;
   }
   const free = taken.map((used) => Math.max(0, widthCm - used));
@@ -82,7 +80,7 @@ export function boardWith(place: Place, standing: readonly Followed[], now: Mill
     darkInLight:
       place.light.kind === 'dark'
         ? []
-        : spots.filter(({ needs }) => needs === 'dark').map(({ followed }) => followed),
+        : spots.filter(({ needs }) => needs === 'dark').map(({ projected }) => projected),
     load: loadOf(place, standing, now)
   };
 }
@@ -101,23 +99,23 @@ export interface MoveEffect {
 
 /**
  * Weighs a move before it is made.
- * @param moved the sowing followed as though it had been moved
+ * @param moved the sowing projected as though it had been moved
  */
 export function moveEffect(
-  followed: Followed,
-  moved: Followed,
+  projected: Projected,
+  moved: Projected,
   to: Place,
-  standing: readonly Followed[],
+  standing: readonly Projected[],
   now: Millis
 ): MoveEffect {
-  const there = standing.filter(({ setup }) => setup.id !== followed.setup.id);
-  const before = followed.forecast.marks.windowOpen;
+  const there = standing.filter(({ setup }) => setup.id !== projected.setup.id);
+  const before = projected.forecast.marks.windowOpen;
   const after = moved.forecast.marks.windowOpen;
   const with_ = boardWith(to, [...there, moved], now);
   return {
     laterD: Number.isFinite(after.p50) ? (before.seen ? 0 : (after.p50 - before.p50) / DAY) : null,
     load: with_.load,
     fits: with_.crowdedOut.length === 0,
-    tooDark: to.light.kind === 'dark' && needOf(followed) === 'light'
+    tooDark: to.light.kind === 'dark' && needOf(projected) === 'light'
   };
 }

@@ -1,10 +1,10 @@
-import { areaCm2, type Container } from '../containers/container.ts';
-import type { MediumKind } from '../medium/medium.ts';
-import type { Followed } from '../sowing/follow.ts';
+import { areaCm2, type Container } from '../supplies/containers/container.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Projected } from '../sowing/project.ts';
 import type { Millis } from '../time/zone.ts';
 import { waterAt } from '../water/level.ts';
 import { plantsG } from '../water/plants.ts';
-import type { Place } from '../clock/place.ts';
+import type { Place } from '../places/place.ts';
 
 /** Dry media weigh so much, g per mL (starting figures). */
 const DRY_G_ML: Record<MediumKind, number> = {
@@ -27,20 +27,18 @@ export function emptyG(container: Container): number {
   return TRAY_G_CM2 * (bottom + around * container.depthCm);
 }
 
+/** What a sowing's containers with their dry medium weigh, g. */
+export const dryTrayG = ({ setup, areaCm2: area, mediumDepthCm }: Projected): number =>
+  emptyG(setup.container) * setup.count * setup.areaShare + area * mediumDepthCm * DRY_G_ML[setup.medium];
+
 /** What a sowing weighs where it stands, g: container, medium, seed or plants, water, and what presses on it. */
-export function sowingWeightG(followed: Followed, now: Millis): number {
-  const { setup, areaCm2: area, mediumDepthCm, path, state } = followed;
+export function sowingWeightG(projected: Projected, now: Millis): number {
+  const { setup, areaCm2: area, path, state } = projected;
   if (state.sownAt === null || state.stage === 'ended') return 0;
-  const share = setup.count * setup.areaShare;
-  const pressed = state.stage === 'press' ? path.pressGCm2 * area : 0;
-  return (
-    emptyG(setup.container) * share +
-    area * mediumDepthCm * DRY_G_ML[setup.medium] +
-    setup.seedG +
-    plantsG(followed, now) +
-    waterAt(followed, now).g +
-    pressed
-  );
+  // Of a stack only the uppermost has a weight on it.
+  const under = path.cover === 'stacked' ? area / setup.count : area;
+  const pressed = state.stage === 'press' ? path.pressGCm2 * under : 0;
+  return dryTrayG(projected) + setup.seedG + plantsG(projected, now) + waterAt(projected, now).g + pressed;
 }
 
 /** Half and twice what can be reckoned: beyond that, a weight is a slip of the finger and not a tray. */
@@ -51,7 +49,7 @@ const SLIP = 2;
  * @param grossG as the scale shows it
  */
 export function wrongTrayWeight(
-  { setup, areaCm2: area, mediumDepthCm, crop }: Followed,
+  { setup, areaCm2: area, mediumDepthCm, crop }: Projected,
   grossG: number
 ): string | null {
   const empty = emptyG(setup.container) * setup.count * setup.areaShare;
@@ -79,8 +77,8 @@ export interface Load {
 }
 
 /** The load of a place with these sowings on it. */
-export function loadOf(place: Place, standing: readonly Followed[], now: Millis): Load {
-  const g = standing.reduce((sum, followed) => sum + sowingWeightG(followed, now), 0);
+export function loadOf(place: Place, standing: readonly Projected[], now: Millis): Load {
+  const g = standing.reduce((sum, projected) => sum + sowingWeightG(projected, now), 0);
   const ratedG = place.ratedG ?? null;
   if (ratedG === null) return { g, ratedG, state: 'unrated' };
   const share = g / ratedG;

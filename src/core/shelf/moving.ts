@@ -1,5 +1,5 @@
-import type { Place } from '../clock/place.ts';
-import type { Followed } from '../sowing/follow.ts';
+import type { Place } from '../places/place.ts';
+import type { Projected } from '../sowing/project.ts';
 import type { Millis } from '../time/zone.ts';
 import { loadOf, type Load } from './load.ts';
 
@@ -13,14 +13,14 @@ export const isTooHeavy = (place: Place, load: Load): boolean =>
  * @returns the load that speaks against it; null where nothing does
  */
 export function refusedMove(
-  followed: Followed,
+  projected: Projected,
   to: Place,
-  standing: readonly Followed[],
+  standing: readonly Projected[],
   now: Millis
 ): Load | null {
-  const others = standing.filter(({ setup }) => setup.id !== followed.setup.id);
+  const others = standing.filter(({ setup }) => setup.id !== projected.setup.id);
   // Where it stands already it weighs nothing more.
-  if (followed.place.id === to.id) return null;
-  const load = loadOf(to, [...others, followed], now);
+  if (projected.place.id === to.id) return null;
+  const load = loadOf(to, [...others, projected], now);
   return isTooHeavy(to, load) ? load : null;
 }

@@ -1,10 +1,10 @@
-import type { Place } from '../clock/place.ts';
+import type { Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
 import type { ThirstLearned } from '../water/thirst.ts';
-import type { Learned } from '../window/learned.ts';
-import type { HouseholdFacts } from './follow.ts';
+import type { Learned } from '../growth/learned.ts';
+import type { HouseholdFacts } from './project.ts';
 
 /** The settings of a household that the core needs, plain enough to be stored and sent. */
 export interface HouseholdData {

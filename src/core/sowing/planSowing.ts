@@ -1,20 +1,23 @@
-import type { Place } from '../clock/place.ts';
-import { areaCm2, reservoirMlOf, type Container } from '../containers/container.ts';
+import type { Place } from '../places/place.ts';
+import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import type { Crop, Density } from '../crops/crop.ts';
-import { leftG, lotGermination, type LotStock } from '../lots/lot.ts';
-import type { MediumKind } from '../medium/medium.ts';
-import type { Method } from '../methods/method.ts';
-import { planHalves } from '../mix/halves.ts';
-import { blend, type MixPart } from '../mix/mix.ts';
-import { mixParts } from '../mix/parts.ts';
-import { areaShares, type ShareOf } from '../mix/shares.ts';
-import { plan, type Aim, type Plan } from '../plan/plan.ts';
-import { protocolOfPlan } from '../protocol/ofPlan.ts';
-import type { Step } from '../protocol/step.ts';
-import { densityOf } from '../seed/amount.ts';
+import { leftG, lotGermination, type LotStock } from '../supplies/seed/lot.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { pathOf, sharedPath } from '../supplies/methods/path.ts';
+import { NEW_THIRST } from '../water/thirst.ts';
+import type { Projected } from './project.ts';
+import { reduceEvents } from './reduce.ts';
+import { sowingOf, type SowingSetup } from './sowing.ts';
+import { planHalves } from './halves.ts';
+import { blend, type MixPart } from '../crops/blend.ts';
+import { mixParts } from '../supplies/seed/parts.ts';
+import { areaShares, type ShareOf } from '../crops/shares.ts';
+import { plan, type Aim, type Plan } from './plan.ts';
+import { densityOf } from '../supplies/seed/amount.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
-import { learnedBelief, type Learned } from '../window/learned.ts';
+import { learnedBelief, type Learned } from '../growth/learned.ts';
 
 /** How several crops share a container: not at all, side by side as sowings of their own, or as one blend of seed. */
 export type SowingKind = 'one' | 'halves' | 'blended';
@@ -39,6 +42,8 @@ export interface SowingChoice {
   container: Container;
   count: number;
   medium: MediumKind;
+  /** The household's own medium, where it is one. */
+  mediumId: string | null;
   method: Method;
   place: Place;
   /** By the crop's own figures, or seeds per cm2. */
@@ -47,6 +52,8 @@ export interface SowingChoice {
   ownSeedG: number | null;
   /** As typed, percent; null for each lot's own. */
   germinationPct: number | null;
+  /** Hours of soaking of one's own, 0 for none; null for each crop's own. */
+  soakH: number | null;
   aim: Aim;
 }
 
@@ -60,21 +67,11 @@ export interface PlanContext {
 
 /** One sowing as it is shown, and as it is stored. */
 export interface PlannedSowing {
-  /** The crop; of a blend, what its parts come to. */
-  crop: Crop;
   plan: Plan;
-  /** The parts of a blend with their seed; null for one crop. */
-  mix: MixPart[] | null;
-  cropKey: string;
-  lotId: string | null;
-  /** Seed in all, g: what the headline says, what is weighed, and what is drawn from lots. */
-  seedG: number;
-  /** Share of the containers that it takes. */
-  areaShare: number;
-  seedsPerCm2: number;
-  germinationPct: number | null;
-  /** What it asks for, step by step. */
-  steps: Step[];
+  /** What is stored of it, but for its id and those of what it stands in. */
+  setup: SowingSetup;
+  /** As it will go: the same that every view takes of one under way. */
+  projected: Projected;
   /** Seed beyond what its lots hold, g; 0 where it is enough or nobody knows. */
   shortG: number;
 }
@@ -92,9 +89,9 @@ export function planSowing(choice: SowingChoice, context: PlanContext): PlannedS
 }
 
 const commonOf = (
-  { container, count, medium, method, place, aim }: SowingChoice,
+  { container, count, medium, method, place, aim, soakH }: SowingChoice,
   { rhythm, latitudeDeg, now }: PlanContext
-) => ({ container, count, medium, method, place, aim, rhythm, latitudeDeg, now });
+) => ({ container, count, medium, method, place, aim, soakH, rhythm, latitudeDeg, now });
 
 /** Seed beyond what a lot holds, g. */
 const shortOf = ({ lot }: ChosenPart, seedG: number): number => (lot ? Math.max(0, seedG - leftG(lot)) : 0);
@@ -103,13 +100,16 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
   const { parts, kind, staggered, density } = choice;
   const areaShare = 1 / parts.length;
   const area = areaCm2(choice.container) * choice.count * areaShare;
-  const halves = parts.map((part) => {
+  const paths = parts.map(({ crop }) => pathOf(crop, choice.method));
+  const halves = parts.map((part, index) => {
     const germinationPct = germinationOf(choice, part);
     const own = choice.ownSeedG === null ? null : choice.ownSeedG * areaShare;
     return {
       crop: part.crop,
       areaShare,
       germinationPct,
+      // Two halves are one container: they go one way.
+      path: paths.reduce((path, other) => (other === path ? path : sharedPath(path, other)), paths[index]!),
       seedsPerCm2:
         own === null
           ? typeof density === 'number'
@@ -123,17 +123,65 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
   return plans.map((planned, index) => {
     const part = parts[index]!;
     const { seedG } = planned.seed;
-    return {
-      ...halves[index]!,
-      plan: planned,
-      mix: null,
+    const beside = kind === 'halves' ? parts[1 - index]! : null;
+    return withSetup(choice, planned, {
       cropKey: part.crop.key,
-      lotId: part.lot?.id ?? null,
+      mix: null,
+      areaShare,
+      seedsPerCm2: halves[index]!.seedsPerCm2,
+      germinationPct: halves[index]!.germinationPct,
       seedG,
-      steps: stepsOf(choice, planned, part.crop, areaShare, [{ part, seedG }]),
-      shortG: shortOf(part, seedG)
-    };
+      lotId: part.lot?.id ?? null,
+      half: beside ? { trayId: '', besideKey: beside.crop.key } : null
+    });
   });
+}
+
+/** A plan with what is stored of it and how it will go. */
+function withSetup(
+  choice: SowingChoice,
+  plan: Plan,
+  of: Pick<
+    SowingSetup,
+    'cropKey' | 'mix' | 'areaShare' | 'seedsPerCm2' | 'germinationPct' | 'seedG' | 'lotId' | 'half'
+  >
+): PlannedSowing {
+  const { container, count, medium, mediumId, method, place, soakH, parts } = choice;
+  const { soakStart, soakEnd, sowAt } = plan.soak;
+  const setup: SowingSetup = {
+    ...of,
+    id: '',
+    container,
+    count,
+    medium,
+    mediumId,
+    method,
+    placeId: place.id,
+    soakStartAt: soakStart,
+    soakEndAt: soakEnd,
+    sowAt,
+    soakH
+  };
+  const crops = new Map(parts.map(({ crop }) => [crop.key, crop]));
+  const lines = of.mix ?? [of];
+  return {
+    plan,
+    setup,
+    projected: {
+      ...sowingOf(setup, crops),
+      state: reduceEvents([]),
+      soak: plan.soak,
+      sownAt: sowAt,
+      place,
+      stays: [{ from: -Infinity, place }],
+      forecast: plan.forecast,
+      thirst: NEW_THIRST
+    },
+    shortG: lines.reduce((sum, { cropKey, lotId, seedG }) => {
+      const part = parts.find(({ crop, lot }) => crop.key === cropKey && (lot?.id ?? null) === lotId)!;
+      return sum + shortOf(part, seedG);
+    }, 0)
+  };
 }
 
 function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
@@ -166,21 +214,21 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     belief: learnedBelief(context.learned, crop)
   });
   const seedG = sumG(mix);
-  const lines = mix.map((one, index) => ({ part: parts[index]!, seedG: one.seedG }));
-  return {
-    crop,
-    // The blend's own figures know nothing of its lots: its seed is that of its parts.
-    plan: { ...planned, seed: seedOf(planned, seedG) },
-    mix,
-    cropKey: parts[0]!.crop.key,
-    lotId: null,
-    seedG,
-    areaShare: 1,
-    seedsPerCm2,
-    germinationPct: choice.germinationPct,
-    steps: stepsOf(choice, planned, crop, 1, lines),
-    shortG: lines.reduce((sum, line) => sum + shortOf(line.part, line.seedG), 0)
-  };
+  // The blend's own figures know nothing of its lots: its seed is that of its parts.
+  return withSetup(
+    choice,
+    { ...planned, seed: seedOf(planned, seedG) },
+    {
+      cropKey: parts[0]!.crop.key,
+      mix,
+      areaShare: 1,
+      seedsPerCm2,
+      germinationPct: choice.germinationPct,
+      seedG,
+      lotId: null,
+      half: null
+    }
+  );
 }
 
 /** The blend's seed as its parts make it, so that what is shown of it multiplies to what is weighed. */
@@ -191,27 +239,3 @@ const seedOf = ({ seed }: Plan, seedG: number): Plan['seed'] => {
 
 const sumG = (parts: readonly { seedG: number }[]): number =>
   parts.reduce((sum, { seedG }) => sum + seedG, 0);
-
-const stepsOf = (
-  { method, medium, container, count, place }: SowingChoice,
-  planned: Plan,
-  crop: Crop,
-  areaShare: number,
-  lines: readonly { part: ChosenPart; seedG: number }[]
-): Step[] =>
-  protocolOfPlan(planned, {
-    crop,
-    method,
-    medium,
-    containerDepthCm: container.depthCm,
-    containers: count,
-    reservoirMl: reservoirMlOf({ container, count, areaShare }),
-    place,
-    seed: lines.map(({ part, seedG }) => ({
-      crop: part.crop,
-      cropKey: part.crop.key,
-      name: part.crop.name,
-      seedG,
-      lotId: part.lot?.id ?? null
-    }))
-  });

@@ -1,4 +1,4 @@
-import type { EventBody, SowingEvent } from '../events/event.ts';
+import type { EventBody, SowingEvent } from './event.ts';
 import type { Millis } from '../time/zone.ts';
 import type { SowingSetup } from './sowing.ts';
 

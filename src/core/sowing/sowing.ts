@@ -1,10 +1,10 @@
-import { areaCm2, type Container } from '../containers/container.ts';
+import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import { cropOf } from '../crops/library.ts';
-import type { Crop } from '../crops/crop.ts';
-import { mediumDepthCm, type MediumKind } from '../medium/medium.ts';
-import type { Method } from '../methods/method.ts';
-import { pathOf, type Path } from '../methods/path.ts';
-import { blend, type MixPart } from '../mix/mix.ts';
+import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
+import { mediumDepthCm, type MediumKind } from '../supplies/media/medium.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
+import { blend, type MixPart } from '../crops/blend.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What was decided when a sowing was planned; it does not change afterwards. */
@@ -32,12 +32,28 @@ export interface SowingSetup {
   soakStartAt: Millis | null;
   soakEndAt: Millis | null;
   sowAt: Millis;
+  /** Hours of soaking that were asked for, where they are not the crop's own; 0 for a soak left out. */
+  soakH: number | null;
+  /** The container it shares with another crop beside it; null where it has its containers to itself. */
+  half: { trayId: string; besideKey: string } | null;
+}
+
+/** Seed of one crop in a sowing. */
+export interface SeedPart {
+  crop: Crop;
+  seedG: number;
+  lotId: string | null;
 }
 
 /** A setup with what follows from it alone. */
 export interface Sowing {
   setup: SowingSetup;
+  /** With the soak that was asked for. */
   crop: Crop;
+  /** Whether it starts late without a soak. */
+  needsSoak: boolean;
+  /** What is weighed for it, one line a lot. */
+  parts: readonly SeedPart[];
   method: Method;
   path: Path;
   areaCm2: number;
@@ -69,12 +85,19 @@ export function cropOfSowing(
 
 /** @throws Error where the setup names a crop that neither the library nor the household has. */
 export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
-  const crop = cropOfSowing(setup, own);
+  const asFigured = cropOfSowing(setup, own);
+  const crop = soakedFor(asFigured, setup.soakH);
+  const { mix, half, method } = setup;
+  const path = pathOf(crop, method);
   return {
     setup,
     crop,
-    method: setup.method,
-    path: pathOf(crop, setup.method),
+    needsSoak: needsSoak(asFigured),
+    parts: mix?.map(({ cropKey, seedG, lotId }) => ({ crop: cropAmong(own, cropKey), seedG, lotId })) ?? [
+      { crop, seedG: setup.seedG, lotId: setup.lotId }
+    ],
+    method,
+    path: half ? sharedPath(path, pathOf(cropAmong(own, half.besideKey), method)) : path,
     areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,
     mediumDepthCm: mediumDepthCm(setup.medium, setup.container.depthCm)
   };

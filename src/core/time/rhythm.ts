@@ -58,6 +58,8 @@ export interface Round {
   at: Millis;
   /** When the round after it is due. */
   nextAt: Millis;
+  /** The rounds before it, the last first. */
+  before: readonly [Millis, Millis];
 }
 
 /** How long before its hour a round may be walked already. */
@@ -65,8 +67,8 @@ export const ROUND_LEAD_H = 2;
 
 /** The round that is being walked at a moment: the last one due, or the next within two hours. */
 export function roundAt(rhythm: Rhythm, now: Millis): Round {
-  const around = roundsBetween(rhythm, now - 2 * 24 * HOUR, now + 3 * 24 * HOUR);
-  let index = 0;
+  const around = roundsBetween(rhythm, now - 4 * 24 * HOUR, now + 3 * 24 * HOUR);
+  let index = 2;
   while (index + 1 < around.length && around[index + 1]! - ROUND_LEAD_H * HOUR <= now) index += 1;
   const at = around[index]!;
   const minutes = rhythm.zone.minutes(at);
@@ -74,5 +76,10 @@ export function roundAt(rhythm: Rhythm, now: Millis): Round {
     0,
     rhythm.roundsMin.findIndex((round) => round >= minutes - 60 && round <= minutes + 60)
   );
-  return { key: `${rhythm.zone.date(at).toString()}.${ordinal}`, at, nextAt: around[index + 1]! };
+  return {
+    key: `${rhythm.zone.date(at).toString()}.${ordinal}`,
+    at,
+    nextAt: around[index + 1]!,
+    before: [around[index - 1]!, around[index - 2]!]
+  };
 }

@@ -1,5 +1,5 @@
 import type { Crop } from '../crops/crop.ts';
-import { WATER_HELD, type MediumKind } from '../medium/medium.ts';
+import { WATER_HELD, type MediumKind } from '../supplies/media/medium.ts';
 import { vpdKpa } from './vpd.ts';
 
 /** Water loss in mm a day per kPa, by what lies over the medium (starting figures). */

@@ -1,12 +1,12 @@
-import type { Followed } from '../sowing/follow.ts';
 import type { Millis } from '../time/zone.ts';
 import type { Cover } from './bucket.ts';
+import type { Watered } from './watered.ts';
 
 /** What lies over the medium at a moment, as it was or as it is expected to be. */
-export function coverAt({ state, path, forecast, sownAt }: Followed, at: Millis): Cover {
-  const lit = state.litAt ?? (path.lightFrom === 'sown' ? sownAt : Infinity);
-  if (at < lit) return path.cover === 'none' ? 'germinating' : 'covered';
-  const open = forecast.marks.windowOpen.p50;
-  if (path.lightFrom === 'sown' && at < forecast.marks.rooted.p50) return 'germinating';
-  return at >= lit + ((open - lit) * 2) / 3 ? 'lastThird' : 'canopy';
+export function coverAt({ state, path, forecast, sownAt }: Watered, at: Millis): Cover {
+  const open = path.cover === 'none';
+  const bare = open ? sownAt : (state.litAt ?? Infinity);
+  if (at < bare) return 'covered';
+  if (open && at < forecast.marks.rooted.p50) return 'germinating';
+  return at >= bare + ((forecast.marks.windowOpen.p50 - bare) * 2) / 3 ? 'lastThird' : 'canopy';
 }

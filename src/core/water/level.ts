@@ -1,4 +1,4 @@
-import type { Followed } from '../sowing/follow.ts';
+import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
 import { FULL_SHARE } from './bucket.ts';
 import { WaterTrack } from './track.ts';
@@ -17,14 +17,14 @@ export interface WaterLevel {
 }
 
 /** Water that brings a dry medium, or the reservoir under a mesh, up to where seed is sown on it, g. */
-export const sowingWaterG = (followed: Followed): number => trackOf(followed).fullG * FULL_SHARE;
+export const sowingWaterG = (sowing: Watered): number => trackOf(sowing).fullG * FULL_SHARE;
 
-const tracks = new WeakMap<Followed, WaterTrack>();
+const tracks = new WeakMap<Watered, WaterTrack>();
 
-/** The water of a sowing through all that happened; followed once. */
-export function trackOf(followed: Followed): WaterTrack {
-  let track = tracks.get(followed);
-  if (!track) tracks.set(followed, (track = new WaterTrack(followed, followed.thirst)));
+/** The water of a sowing through all that happened; sowing once. */
+export function trackOf(sowing: Watered): WaterTrack {
+  let track = tracks.get(sowing);
+  if (!track) tracks.set(sowing, (track = new WaterTrack(sowing, sowing.thirst)));
   return track;
 }
 
@@ -33,8 +33,8 @@ export function trackOf(followed: Followed): WaterTrack {
  * corrected by every look, weighing and watering (model, section 6).
  * @param at may lie ahead: then with nothing given until then
  */
-export function waterAt(followed: Followed, at: Millis): WaterLevel {
-  const track = trackOf(followed);
+export function waterAt(sowing: Watered, at: Millis): WaterLevel {
+  const track = trackOf(sowing);
   const { g, sdG } = track.at(at);
   const full = track.fullG;
   return {

@@ -1,12 +1,12 @@
-import type { Followed } from '../sowing/follow.ts';
+import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
-import { tableOptimumDays } from '../window/marks.ts';
+import { tableOptimumDays } from '../growth/marks.ts';
 
 /** Share of what is cut that stands in roots and stubble besides (starting figure). */
 const ROOTS = 0.3;
 
 /** What the plants of a sowing are expected to weigh at a moment, g, less what was cut of them. */
-export function plantsG({ crop, areaCm2, forecast, state }: Followed, at: Millis): number {
+export function plantsG({ crop, areaCm2, forecast, state }: Watered, at: Millis): number {
   const table = tableOptimumDays(crop);
   const age = forecast.clock.tau(at);
   const share = Math.min(

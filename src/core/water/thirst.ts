@@ -1,4 +1,4 @@
-import { observe, type Gaussian } from '../window/gaussian.ts';
+import { observe, type Gaussian } from '../stats/gaussian.ts';
 
 /** Standard deviations on the log scale of how much faster or slower water goes than the figures say. */
 export const THIRST_SPREAD = {

@@ -1,11 +1,10 @@
-import { airAt } from '../air/airAt.ts';
-import type { Followed } from '../sowing/follow.ts';
-import type { WaterFact } from '../sowing/fold.ts';
+import { airAt } from '../places/air/airAt.ts';
+import type { Watered, WaterFact } from './watered.ts';
 import { DAY, type Millis } from '../time/zone.ts';
-import type { Gaussian } from '../window/gaussian.ts';
-import { truncated } from '../window/truncated.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
+import { truncated } from '../stats/truncated.ts';
 import { FULL_SHARE, lossGPerDay, storeOf } from './bucket.ts';
-import { reservoirMlOf } from '../containers/container.ts';
+import { reservoirMlOf } from '../supplies/containers/container.ts';
 import { coverAt } from './cover.ts';
 import { plantsG } from './plants.ts';
 
@@ -59,10 +58,10 @@ export class WaterTrack {
   private readonly known: Belief[] = [];
 
   constructor(
-    private readonly followed: Followed,
+    private readonly sowing: Watered,
     began: Gaussian
   ) {
-    const { areaCm2, mediumDepthCm, setup, state, sownAt } = followed;
+    const { areaCm2, mediumDepthCm, setup, state, sownAt } = sowing;
     const { mediumG, reservoirG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
@@ -85,7 +84,7 @@ export class WaterTrack {
         const [low, high] = fact.between;
         now = learn(now, truncated({ mean: now.g, variance: now.gg }, low * full, high * full));
       } else {
-        const plants = plantsG(followed, fact.at);
+        const plants = plantsG(sowing, fact.at);
         if (fact.full) now = learn(now, known(FULL_SHARE * full, SURE.drained * full));
         else if (base) {
           const grown = plants - base.plants;
@@ -129,7 +128,7 @@ export class WaterTrack {
   /** What a stretch of at most three hours takes by the figures, g. */
   private stepG(at: Millis, next: Millis): number {
     const air = airAt(this.placeAt(at), at);
-    return (lossGPerDay(this.followed.areaCm2, coverAt(this.followed, at), air) * (next - at)) / DAY;
+    return (lossGPerDay(this.sowing.areaCm2, coverAt(this.sowing, at), air) * (next - at)) / DAY;
   }
 
   private pour(now: Belief, fact: WaterFact & { addedG: number }): Belief {
@@ -137,7 +136,7 @@ export class WaterTrack {
     const g = now.g + fact.addedG;
     if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
     // A little over is what drains off any tray; from a twentieth on it is worth saying.
-    if (g > full * 1.05 && now.at !== this.followed.sownAt) this.excess.push({ at: fact.at, g: g - full });
+    if (g > full * 1.05 && now.at !== this.sowing.sownAt) this.excess.push({ at: fact.at, g: g - full });
     return { ...now, g: full, gg: Math.min(now.gg, (SURE.drained * full) ** 2), gt: 0 };
   }
 
@@ -157,7 +156,7 @@ export class WaterTrack {
   }
 
   private placeAt(at: Millis) {
-    const { stays } = this.followed;
+    const { stays } = this.sowing;
     let index = stays.length - 1;
     while (index > 0 && stays[index]!.from > at) index -= 1;
     return stays[index]!.place;

@@ -6,8 +6,8 @@ import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { mayBegin } from '$server/sessions/welcome.ts';
 import { anyHousehold } from '$server/sessions/sessions.ts';
 import { signIn } from '$server/sessions/signIn.ts';
-import { check } from '$shared/schemas/check.ts';
-import { signInSchema } from '$shared/schemas/household.ts';
+import { check } from '$contract/schemas/check.ts';
+import { signInSchema } from '$contract/schemas/household.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
-import { DEFAULT_METHOD } from '$core/methods/ready.ts';
+import { DEFAULT_METHOD } from '$core/supplies/methods/ready.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { addHousehold, isNameTaken } from '$server/households/household.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';
@@ -10,8 +10,8 @@ import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
 import { admit, seconds, waitForNewHousehold } from '$server/sessions/signIn.ts';
 import { mayBegin, mayBeginNow } from '$server/sessions/welcome.ts';
-import { check } from '$shared/schemas/check.ts';
-import { newHouseholdSchema } from '$shared/schemas/household.ts';
+import { check } from '$contract/schemas/check.ts';
+import { newHouseholdSchema } from '$contract/schemas/household.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async () => ({

@@ -1,5 +1,5 @@
-import { BIN_MS, binIndex, binned, packAir, type AirBin } from '../../core/air/series.ts';
-import type { Reading } from '../../core/air/reading.ts';
+import { BIN_MS, binIndex, binned, packAir, type AirBin } from '../../core/places/air/series.ts';
+import type { Reading } from '../../core/places/air/reading.ts';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 

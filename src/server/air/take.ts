@@ -1,6 +1,6 @@
-import { readTime } from '../../core/air/readTime.ts';
-import type { ReadLine } from '../../core/air/lineProtocol.ts';
-import { checkReading, type Reading } from '../../core/air/reading.ts';
+import { readTime } from '../../core/places/air/readTime.ts';
+import type { ReadLine } from '../../core/places/air/lineProtocol.ts';
+import { checkReading, type Reading } from '../../core/places/air/reading.ts';
 import type { Zone } from '../../core/time/zone.ts';
 
 /** A reading that was not taken: which, why, and what it would be in degrees Fahrenheit where that makes sense. */

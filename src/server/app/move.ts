@@ -1,7 +1,7 @@
-import type { Place } from '../../core/clock/place.ts';
+import type { Place } from '../../core/places/place.ts';
 import type { Load } from '../../core/shelf/load.ts';
 import { refusedMove } from '../../core/shelf/moving.ts';
-import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
 import type { Millis } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
@@ -18,7 +18,7 @@ export async function tooHeavyMove(
   // A board that is not rated, or whose rating somebody vouches for, is not asked.
   if (to.ratedG === null || to.ratedG === undefined || to.ratingSure) return null;
   const standing = (await listUnderWay(tx))
-    .map((one) => follow(facts, one.setup, readLog(one)))
+    .map((one) => project(facts, one.setup, readLog(one)))
     .filter(({ place }) => place.id === to.id);
-  return refusedMove(follow(facts, record.setup, readLog(record)), to, standing, now);
+  return refusedMove(project(facts, record.setup, readLog(record)), to, standing, now);
 }

@@ -1,14 +1,13 @@
-import type { Container } from '../../core/containers/container.ts';
-import { isNameOfAnother, ofSize } from '../../core/containers/sizes.ts';
+import type { Container } from '../../core/supplies/containers/container.ts';
+import { isNameOfAnother, ofSize } from '../../core/supplies/containers/sizes.ts';
 import { findCrop } from '../../core/crops/library.ts';
-import type { Place } from '../../core/clock/place.ts';
-import { lotGermination } from '../../core/lots/lot.ts';
-import type { Method } from '../../core/methods/method.ts';
-import { aimOf } from '../../core/plan/aim.ts';
+import type { Place } from '../../core/places/place.ts';
+import { lotGermination } from '../../core/supplies/seed/lot.ts';
+import type { Method } from '../../core/supplies/methods/method.ts';
+import { aimOf } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/householdFacts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
-import type { SowingSetup } from '../../core/sowing/sowing.ts';
-import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../shared/schemas/sowing.ts';
+import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../contract/schemas/sowing.ts';
 import type { InferType } from 'yup';
 import type { Tx } from '../db/connection.ts';
 import { householdNow } from '../households/household.ts';
@@ -89,11 +88,13 @@ export async function sow(
     container,
     count: sent.count,
     medium: sent.medium,
+    mediumId: sent.mediumId ?? null,
     method,
     place,
     density: sent.density === 'own' ? (sent.seedsPerCm2 ?? NaN) : sent.density,
     ownSeedG: sent.ownSeedG ?? null,
     germinationPct: sent.germinationPct ?? null,
+    soakH: sent.soakH ?? null,
     aim
   };
   const planned = planSowing(choice, {
@@ -103,52 +104,30 @@ export async function sow(
     now
   });
   refuseWhatCannotBe(planned, sent);
-  for (const [index, one] of planned.entries())
-    await addSowing(tx, household.id, setupOf(one, sent, method, ids[index] ?? sent.ids.second), {
+  for (const [index, { setup }] of planned.entries()) {
+    const id = ids[index] ?? sent.ids.second;
+    const half = setup.half && { ...setup.half, trayId: sent.ids.first };
+    await addSowing(tx, household.id, { ...setup, id, half }, {
       memberId,
       at: now,
       containerId: sent.ids.container
     });
+  }
   return { ids, added: true };
 }
 
 function refuseWhatCannotBe(planned: readonly PlannedSowing[], { shownSeedG }: NewSowing): void {
   if (planned.some(({ plan }) => plan.earliestAt !== null))
     wrong('readyBy', 'Too near for this crop: choose the day offered, or a later one.');
-  if (planned.some(({ seedG }) => !(seedG > 0) || seedG > MOST_SEED_G)) wrong('seedG', MUCH_SEED);
-  const other = planned.find(({ seedG }, index) => {
+  if (planned.some(({ setup }) => !(setup.seedG > 0) || setup.seedG > MOST_SEED_G)) wrong('seedG', MUCH_SEED);
+  const other = planned.find(({ setup: { seedG } }, index) => {
     const shown = shownSeedG?.[index];
     return shown !== undefined && !isAsShown(shown, seedG);
   });
   if (other)
     throw new Wrong(
       'seedG',
-      `Something changed since this page was opened: it would be ${other.seedG.toFixed(1)} g of seed now. Look at it again, then send it.`,
+      `Something changed since this page was opened: it would be ${other.setup.seedG.toFixed(1)} g of seed now. Look at it again, then send it.`,
       409
     );
 }
-
-const setupOf = (
-  { plan, cropKey, mix, seedG, lotId, areaShare, seedsPerCm2, germinationPct }: PlannedSowing,
-  sent: NewSowing,
-  method: Method,
-  id: string
-): SowingSetup => ({
-  id,
-  cropKey,
-  mix,
-  container: sent.container as Container,
-  count: sent.count,
-  areaShare,
-  medium: sent.medium,
-  mediumId: sent.mediumId ?? null,
-  method,
-  placeId: sent.placeId,
-  seedsPerCm2,
-  germinationPct,
-  seedG,
-  lotId,
-  soakStartAt: plan.soak.soakStart,
-  soakEndAt: plan.soak.soakEnd,
-  sowAt: plan.soak.sowAt
-});

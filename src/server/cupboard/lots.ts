@@ -1,4 +1,4 @@
-import type { Lot, LotStock } from '../../core/lots/lot.ts';
+import type { Lot, LotStock } from '../../core/supplies/seed/lot.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface LotRow {

@@ -1,5 +1,5 @@
-import type { KeptMedium, MediumKind } from '../../core/medium/medium.ts';
-import type { MediumPart } from '../../core/medium/coir.ts';
+import type { KeptMedium, MediumKind } from '../../core/supplies/media/medium.ts';
+import type { MediumPart } from '../../core/supplies/media/coir.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface MediumRow {

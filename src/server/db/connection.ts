@@ -1,4 +1,4 @@
-import { isId } from '../../shared/text.ts';
+import { isId } from '../../contract/text.ts';
 import { Stretch, type Guarded } from './guard.ts';
 import { LIMITS, Slots, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';

@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { phiInverse } from '../../core/window/normal.ts';
+import { phiInverse } from '../../core/stats/normal.ts';
 
 /** Chance with a fixed seed: the demo is the same at every start. */
 export interface Chance {

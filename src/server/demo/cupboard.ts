@@ -1,8 +1,8 @@
 import { cropOf } from '../../core/crops/library.ts';
-import type { Lot } from '../../core/lots/lot.ts';
-import type { Method } from '../../core/methods/method.ts';
-import { DEFAULT_METHOD } from '../../core/methods/ready.ts';
-import { STARTING_RULES } from '../../core/prepare/rule.ts';
+import type { Lot } from '../../core/supplies/seed/lot.ts';
+import type { Method } from '../../core/supplies/methods/method.ts';
+import { DEFAULT_METHOD } from '../../core/supplies/methods/ready.ts';
+import { STARTING_RULES } from '../../core/supplies/seed/rule.ts';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { keepLot } from '../cupboard/lots.ts';

@@ -1,15 +1,14 @@
 import { findCrop } from '../../core/crops/library.ts';
-import type { EventBody, SowingEvent } from '../../core/events/event.ts';
-import { askOf } from '../../core/round/ask.ts';
-import { tickOf } from '../../core/round/tick.ts';
-import type { Task } from '../../core/round/task.ts';
-import type { Pressing } from '../../core/methods/pressing.ts';
-import { follow, type Followed, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
+import { askOf } from '../../core/steps/ask.ts';
+import type { DueStep } from '../../core/steps/due.ts';
+import { ticked } from '../../core/steps/ticked.ts';
+import { project, type Projected, type HouseholdFacts } from '../../core/sowing/project.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import { sowingWeightG } from '../../core/shelf/load.ts';
 import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE } from '../../core/time/zone.ts';
-import { tableOptimumDays, type Mark } from '../../core/window/marks.ts';
+import { tableOptimumDays, type Mark } from '../../core/growth/marks.ts';
 import type { Chance } from './chance.ts';
 
 /** What nature has decided about one sowing, which the grower only sees by looking. */
@@ -53,46 +52,46 @@ export function growerFollows(
   const start = setup.soakStartAt ?? setup.sowAt;
   const table = tableOptimumDays(findCrop(setup.cropKey)!);
   const stageNoise = new Map<Mark, number>();
-  const reached = (followed: Followed, mark: Mark, at: number): boolean => {
+  const reached = (projected: Projected, mark: Mark, at: number): boolean => {
     if (!stageNoise.has(mark)) stageNoise.set(mark, Math.exp(chance.normal(0.03)));
-    return followed.forecast.clock.tau(at) >= table[mark] * nature.pace * stageNoise.get(mark)!;
+    return projected.forecast.clock.tau(at) >= table[mark] * nature.pace * stageNoise.get(mark)!;
   };
   const rounds = roundsBetween(household.rhythm, start - HOUR, end.until);
   let openSince: number | null = null;
   for (const due of rounds) {
     const at = due + (5 + chance.uniform() * 40) * MINUTE;
     if (at > end.until) break;
-    let followed = follow(household, setup, events);
-    if (followed.state.stage === 'ended') break;
+    let projected = project(household, setup, events);
+    if (projected.state.stage === 'ended') break;
     if (end.lostAt !== undefined && at > end.lostAt) {
       record(at, { type: 'noted', text: 'Grey threads across the stems, and it smells. Out it goes.' });
       record(at + MINUTE, { type: 'ended', reason: 'mould' });
       break;
     }
     const round = roundAt(household.rhythm, due);
-    const { look, feel } = askOf(followed, round, at);
+    const { look, feel } = askOf(projected, round, at);
     if (look) {
-      const seen = reached(followed, look.cue, at);
+      const seen = reached(projected, look.cue, at);
       record(at, { type: 'looked', cue: look.cue, reached: seen });
       if (seen && look.cue === 'windowOpen') openSince = at;
     }
     if (feel && chance.uniform() < 0.35) record(at, { type: 'felt', moisture: 'right' });
-    followed = follow(household, setup, events);
-    for (const task of askOf(followed, round, at).tasks) {
-      if (task.body.kind === 'cut') {
+    projected = project(household, setup, events);
+    for (const step of askOf(projected, round, at).steps) {
+      if (step.body.kind === 'cut') {
         const late = openSince !== null && at > openSince + (6 + chance.uniform() * 30) * HOUR;
-        if (end.cutWhenOpen && (late || at > task.dueAt + 2 * DAY)) {
-          const netG = Math.round(task.body.expectedG * nature.vigour);
-          record(at, { type: 'cut', grossG: netG + 212, tareG: 212, share: 1, last: true }, task.key);
+        if (end.cutWhenOpen && (late || at > step.dueAt + 2 * DAY)) {
+          const netG = Math.round(step.body.expectedG * nature.vigour);
+          record(at, { type: 'cut', grossG: netG + 212, tareG: 212, share: 1, last: true }, step.key);
           // A tray that was cut is not watered any more.
           break;
         }
         continue;
       }
-      record(at + MINUTE, bodyOf(task, nature), task.key);
-      if (end.weighs && task.body.kind === 'sow') {
-        const weighed = follow(household, setup, events);
-        const grossG = Math.round(sowingWeightG(weighed, at + 2 * MINUTE) - pressedG(task.body.pressing));
+      record(at + MINUTE, bodyOf(step, nature), step.key);
+      if (end.weighs && step.body.kind === 'sow') {
+        const weighed = project(household, setup, events);
+        const grossG = Math.round(sowingWeightG(weighed, at + 2 * MINUTE) - pressedG(step));
         record(at + 2 * MINUTE, { type: 'weighed', grossG, full: true });
       }
     }
@@ -100,11 +99,15 @@ export function growerFollows(
   return events;
 }
 
-const pressedG = (pressing: Pressing | null): number => (pressing ? pressing.eachG * pressing.containers : 0);
+/** What lies on it once it is sown. */
+const pressedG = ({ with: others }: DueStep): number => {
+  const press = others.find(({ kind }) => kind === 'press');
+  return press?.kind === 'press' && press.pressing ? press.pressing.eachG * press.pressing.containers : 0;
+};
 
-/** What ticking the task records, with the water the tray really took. */
-function bodyOf(task: Task, nature: Nature): EventBody {
-  const body = tickOf(task.body)!;
+/** What ticking the step records, with the water the tray really took. */
+function bodyOf(step: DueStep, nature: Nature): EventBody {
+  const body = ticked(step.body)!;
   if (body.type !== 'watered') return body;
   return { ...body, waterG: Math.round((body.waterG * nature.thirst) / 5) * 5 };
 }

@@ -1,4 +1,4 @@
-import type { Reading } from '../../core/air/reading.ts';
+import type { Reading } from '../../core/places/air/reading.ts';
 import { HOUR, type Millis, type Zone } from '../../core/time/zone.ts';
 
 /** A number from 0 to 1 that looks like chance and is the same for the same moment. */

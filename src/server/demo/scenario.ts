@@ -1,6 +1,6 @@
-import type { Place } from '../../core/clock/place.ts';
-import type { Container } from '../../core/containers/container.ts';
-import type { MediumKind } from '../../core/medium/medium.ts';
+import type { Place } from '../../core/places/place.ts';
+import type { Container } from '../../core/supplies/containers/container.ts';
+import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { LotName } from './cupboard.ts';
 
 /** A shared flat with a glazed balcony: all made up. */

@@ -1,11 +1,11 @@
-import { areaCm2 } from '../../core/containers/container.ts';
+import { areaCm2 } from '../../core/supplies/containers/container.ts';
 import { isSoaked } from '../../core/crops/crop.ts';
 import { cropOf } from '../../core/crops/library.ts';
-import { DEFAULT_METHOD, methodOf } from '../../core/methods/ready.ts';
-import { plan } from '../../core/plan/plan.ts';
-import { soakFrom, soonest, type SoakPlan } from '../../core/soak/schedule.ts';
-import type { SowingEvent } from '../../core/events/event.ts';
-import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import { DEFAULT_METHOD, methodOf } from '../../core/supplies/methods/ready.ts';
+import { plan } from '../../core/sowing/plan.ts';
+import { soakFrom, soonest, type SoakPlan } from '../../core/sowing/soak.ts';
+import type { SowingEvent } from '../../core/sowing/event.ts';
+import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import { factsOf } from '../../core/sowing/householdFacts.ts';
 import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
@@ -108,7 +108,7 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
       cutWhenOpen: ended,
       weighs: story.weighs ?? false
     });
-    const opensInD = (follow(facts, setup, events).forecast.marks.windowOpen.p50 - now) / DAY;
+    const opensInD = (project(facts, setup, events).forecast.marks.windowOpen.p50 - now) / DAY;
     const off = opensInD - story.opensInD;
     if (ended || story.opensInD < 0 || story.sownAgoD !== undefined || Math.abs(off) < 0.3 || tries === 6)
       break;
@@ -167,7 +167,9 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
     lotId: story.lot ? LOTS[story.lot].id : null,
     soakStartAt: soak.soakStart,
     soakEndAt: soak.soakEnd,
-    sowAt: soak.sowAt
+    sowAt: soak.sowAt,
+    soakH: null,
+    half: null
   };
 }
 

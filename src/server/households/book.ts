@@ -1,7 +1,7 @@
-import type { Place } from '../../core/clock/place.ts';
+import type { Place } from '../../core/places/place.ts';
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
-import type { Learned } from '../../core/window/learned.ts';
+import type { Learned } from '../../core/growth/learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { learnedColumns, learnedOf, thirstOf, type LearnedRow } from '../sowings/learned.ts';
 import { placeOf, type PlaceRow } from './places.ts';

@@ -1,4 +1,4 @@
-import type { HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { HouseholdFacts } from '../../core/sowing/project.ts';
 import { factsOf } from '../../core/sowing/householdFacts.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
 import type { Tx } from '../db/connection.ts';

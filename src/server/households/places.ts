@@ -1,5 +1,5 @@
-import type { Place, PlaceLight } from '../../core/clock/place.ts';
-import type { Aspect } from '../../core/clock/light.ts';
+import type { Place, PlaceLight } from '../../core/places/place.ts';
+import type { Aspect } from '../../core/places/light.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** Columns of `places` as the database gives them. */

@@ -1,5 +1,5 @@
-import type { Method } from '../../core/methods/method.ts';
-import { completed } from '../../core/methods/ready.ts';
+import type { Method } from '../../core/supplies/methods/method.ts';
+import { completed } from '../../core/supplies/methods/ready.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface MethodRow {

@@ -1,4 +1,4 @@
-import { plainText } from '../../shared/text.ts';
+import { plainText } from '../../contract/text.ts';
 
 /** What one request may bring, in bytes; 5000 readings of line protocol are under 700 kB. */
 export const MOST_BYTES = 2 * 1024 * 1024;

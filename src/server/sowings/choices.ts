@@ -1,12 +1,12 @@
 import type { Crop } from '../../core/crops/crop.ts';
-import type { LotStock } from '../../core/lots/lot.ts';
-import type { KeptMedium } from '../../core/medium/medium.ts';
-import type { Method } from '../../core/methods/method.ts';
-import { READY_METHODS } from '../../core/methods/ready.ts';
+import type { LotStock } from '../../core/supplies/seed/lot.ts';
+import type { KeptMedium } from '../../core/supplies/media/medium.ts';
+import type { Method } from '../../core/supplies/methods/method.ts';
+import { READY_METHODS } from '../../core/supplies/methods/ready.ts';
 import { listLots } from '../cupboard/lots.ts';
 import { listMedia } from '../cupboard/media.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
-import type { Learned } from '../../core/window/learned.ts';
+import type { Learned } from '../../core/growth/learned.ts';
 import { listLearned } from './learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { listMethods } from '../methods/methods.ts';

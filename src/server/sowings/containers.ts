@@ -1,4 +1,4 @@
-import type { Container, KeptContainer, Shape } from '../../core/containers/container.ts';
+import type { Container, KeptContainer, Shape } from '../../core/supplies/containers/container.ts';
 import type { Tx } from '../db/connection.ts';
 
 export interface ContainerRow {
@@ -66,8 +66,10 @@ interface KeptRow extends ContainerRow {
 /** The household's containers with what is kept about each, and how many stand under sowings now. */
 export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
   const rows = await tx<KeptRow[]>`
-    select c.*, coalesce((select sum(ceil(s.count * s.area_share)) from sowings s
-      where s.container_id = c.id and s.ended_at is null), 0)::int as in_use
+    select c.*, coalesce((select sum(tray.containers) from (
+      select max(s.count) as containers from sowings s
+      where s.container_id = c.id and s.ended_at is null
+      group by coalesce(s.tray_id, s.id)) tray), 0)::int as in_use
     from containers c where c.retired_at is null order by c.name`;
   return rows.map((row) => ({
     ...containerOf(row),

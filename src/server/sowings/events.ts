@@ -1,9 +1,9 @@
-import type { EventBody, SowingEvent } from '../../core/events/event.ts';
-import { follow, type HouseholdFacts } from '../../core/sowing/follow.ts';
+import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
+import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import { thirstOf } from '../../core/water/message.ts';
-import type { Gaussian } from '../../core/window/gaussian.ts';
-import { messageOf } from '../../core/window/learned.ts';
+import type { Gaussian } from '../../core/stats/gaussian.ts';
+import { messageOf } from '../../core/growth/learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdFacts } from '../households/facts.ts';
 import { findSowing } from './sowings.ts';
@@ -48,10 +48,10 @@ export async function knownEvent(
 async function settle(tx: Tx, sowingId: string, facts: HouseholdFacts): Promise<void> {
   const record = await findSowing(tx, sowingId);
   if (!record) return;
-  const followed = follow(facts, record.setup, readLog(record), true);
-  const { endedAt } = followed.state;
-  const pace = kept(messageOf(followed));
-  const thirst = kept(thirstOf(followed));
+  const projected = project(facts, record.setup, readLog(record), true);
+  const { endedAt } = projected.state;
+  const pace = kept(messageOf(projected));
+  const thirst = kept(thirstOf(projected));
   await tx`update sowings set ended_at = ${endedAt === null ? null : new Date(endedAt)},
     pace_mean = ${pace?.mean ?? null}, pace_variance = ${pace?.variance ?? null},
     thirst_mean = ${thirst?.mean ?? null}, thirst_variance = ${thirst?.variance ?? null} where id = ${sowingId}`;

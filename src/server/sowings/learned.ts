@@ -1,4 +1,4 @@
-import type { Learned } from '../../core/window/learned.ts';
+import type { Learned } from '../../core/growth/learned.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
 import type { Tx } from '../db/connection.ts';
 

@@ -1,10 +1,10 @@
 import type { SowingRecord } from '../../core/sowing/record.ts';
 import type { Millis } from '../../core/time/zone.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
-import type { Method } from '../../core/methods/method.ts';
-import { completed, isReady, methodOf } from '../../core/methods/ready.ts';
-import type { MixPart } from '../../core/mix/mix.ts';
-import type { MediumKind } from '../../core/medium/medium.ts';
+import type { Method } from '../../core/supplies/methods/method.ts';
+import { completed, isReady, methodOf } from '../../core/supplies/methods/ready.ts';
+import type { MixPart } from '../../core/crops/blend.ts';
+import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { Tx } from '../db/connection.ts';
 import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
 
@@ -26,6 +26,9 @@ interface SowingRow extends ContainerRow {
   soak_start_at: Date | null;
   soak_end_at: Date | null;
   sow_at: Date;
+  soak_h: number | null;
+  tray_id: string | null;
+  beside_key: string | null;
   log: string;
 }
 
@@ -52,7 +55,9 @@ function recordOf(row: SowingRow): SowingRecord {
       lotId: row.lot_id,
       soakStartAt: row.soak_start_at?.getTime() ?? null,
       soakEndAt: row.soak_end_at?.getTime() ?? null,
-      sowAt: row.sow_at.getTime()
+      sowAt: row.sow_at.getTime(),
+      soakH: row.soak_h,
+      half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
     },
     log: row.log
   };
@@ -65,8 +70,10 @@ function recordOf(row: SowingRow): SowingRecord {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
+  s.tray_id, case when s.tray_id is not null then (select o.crop_key from sowings o
+    where o.household_id = s.household_id and o.tray_id = s.tray_id and o.id <> s.id limit 1) end as beside_key,
   '[' || coalesce((select string_agg(
       '["' || e.id || '",' || (extract(epoch from e.at) * 1000)::bigint || ',' || coalesce('"' || ${by} || '"', 'null')
         || ',' || coalesce(to_json(e.task_key)::text, 'null') || ',' || e.body || ']', ',' order by e.at, e.seq)
@@ -138,11 +145,12 @@ export async function addSowing(
   const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
   await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
-      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, created_at,
-      created_by)
+      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, tray_id,
+      created_at, created_by)
     values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.method.key},
       ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
       ${setup.areaShare}, ${setup.mix === null ? null : tx.json(setup.mix as never)}, ${setup.lotId}, ${setup.mediumId},
-      ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)}, ${new Date(by.at)}, ${by.memberId})
+      ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)},
+      ${setup.soakH}, ${setup.half?.trayId ?? null}, ${new Date(by.at)}, ${by.memberId})
     on conflict (household_id, id) do nothing`;
 }

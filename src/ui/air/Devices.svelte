@@ -2,10 +2,10 @@
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { silentSince } from '$core/air/silence.ts';
+  import { silentSince } from '$core/places/air/silence.ts';
   import { temperature } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
 
   interface Props {
     devices: readonly { id: string; name: string; refused: { at: number; say: string } | null }[];

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
   import { invalidate } from '$app/navigation';
-  import { celsiusOf } from '$core/air/reading.ts';
+  import { celsiusOf } from '$core/places/air/reading.ts';
   import { temperature } from '$core/units/format.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
-  import type { Reading } from '$ui/words/time.ts';
+  import type { Reading } from '$words/time.ts';
   import { sendReadings } from './sendReadings.ts';
 
   let { placeId, reading }: { placeId: string; reading: Reading } = $props();

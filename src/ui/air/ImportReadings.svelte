@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Button, TextArea } from 'carbon-components-svelte';
   import { invalidate } from '$app/navigation';
-  import { readReadingsCsv } from '$core/air/csv.ts';
-  import { checkReading } from '$core/air/reading.ts';
+  import { readReadingsCsv } from '$core/places/air/csv.ts';
+  import { checkReading } from '$core/places/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
   import { decodeText } from './decode.ts';
   import { sendReadings } from './sendReadings.ts';

@@ -1,4 +1,4 @@
-import type { Reading } from '$core/air/reading.ts';
+import type { Reading } from '$core/places/air/reading.ts';
 import { post } from '$ui/state/ask.ts';
 
 /** What became of readings that were sent. */

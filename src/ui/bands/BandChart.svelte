@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Bands } from '$core/picture/bands.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { dayAndTime, dayWords, shortDate, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, dayWords, shortDate, type Reading } from '$words/time.ts';
 
   interface Row {
     name: string;

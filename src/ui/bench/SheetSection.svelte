@@ -1,20 +1,20 @@
 <script lang="ts">
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
-  import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/bench/sheet.ts';
-  import type { LotStock } from '$core/lots/lot.ts';
-  import type { KeptMedium } from '$core/medium/medium.ts';
-  import { soakFrom } from '$core/soak/schedule.ts';
+  import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/steps/sheet.ts';
+  import type { LotStock } from '$core/supplies/seed/lot.ts';
+  import type { KeptMedium } from '$core/supplies/media/medium.ts';
+  import { soakFrom } from '$core/sowing/soak.ts';
   import type { Rhythm } from '$core/time/rhythm.ts';
   import { HOUR } from '$core/time/zone.ts';
   import { figure, volume } from '$core/units/format.ts';
-  import { spoonsFor } from '$core/seed/spoons.ts';
+  import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { STEP_NAMES } from '$ui/words/stepNames.ts';
-  import { measured, solutionWords, STEP_LEADS, stepWords, strengthWords } from '$ui/words/steps.ts';
-  import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { STEP_NAMES } from '$words/stepNames.ts';
+  import { measured, solutionWords, STEP_LEADS, stepWords, strengthWords } from '$words/steps.ts';
+  import { clockTime, dayAndTime, type Reading } from '$words/time.ts';
 
   interface Props {
     section: SheetSection;
@@ -34,19 +34,19 @@
   const timed = $derived(kind === 'rinse' || kind === 'disinfect' || kind === 'soak' || kind === 'drain');
 
   function words(line: SheetLine) {
-    const { setup } = line.followed;
+    const { setup } = line.projected;
     return stepWords(line.step.body, now, reading, {
       kind: setup.medium,
       own: media.find(({ id }) => id === setup.mediumId) ?? null
     });
   }
   /** Where the seed comes from, and how much of it a spoon is. */
-  function seedWords({ followed, step }: SheetLine): string {
+  function seedWords({ projected, step }: SheetLine): string {
     if (step.body.kind !== 'weigh') return '';
     return step.body.seed
       .map(({ lotId, seedG }) => {
         const lot = lots.find(({ id }) => id === lotId);
-        const { count, unit } = spoonsFor(followed.crop, seedG);
+        const { count, unit } = spoonsFor(projected.crop, seedG);
         return `about ${figure(count)} ${unit}${lot ? `, from “${lot.name}”` : ''}`;
       })
       .join('; ');
@@ -54,9 +54,9 @@
   function tick(line: SheetLine) {
     const { body, taskKey } = benchTick(line);
     void journal.record(
-      line.followed.setup.id,
+      line.projected.setup.id,
       body,
-      `${line.followed.crop.name}: ${STEP_NAMES[kind].toLowerCase()} done`,
+      `${line.projected.crop.name}: ${STEP_NAMES[kind].toLowerCase()} done`,
       taskKey
     );
   }
@@ -90,7 +90,7 @@
       {/if}
     {/if}
     <ul>
-      {#each section.lines as line (line.followed.setup.id)}
+      {#each section.lines as line (line.projected.setup.id)}
         {@const { amount, more } = words(line)}
         {@const seed = seedWords(line)}
         <li class:done={line.done} class:passed={line.passed}>
@@ -101,10 +101,10 @@
             <span class="what">
               <span class="visually-hidden">{STEP_NAMES[kind]}</span>
               <span class="crop"
-                >{line.followed.crop.name}
+                >{line.projected.crop.name}
                 <span class="soft small"
-                  >{line.followed.setup.count > 1 ? `${line.followed.setup.count} × ` : ''}{line.followed
-                    .setup.container.name}{line.followed.setup.areaShare < 1 ? ', a part of it' : ''}</span
+                  >{line.projected.setup.count > 1 ? `${line.projected.setup.count} × ` : ''}{line.projected
+                    .setup.container.name}{line.projected.setup.areaShare < 1 ? ', a part of it' : ''}</span
                 ></span
               >
               <strong
@@ -112,7 +112,7 @@
                     class="when">, {dayAndTime(line.step.from, now, reading)}</span
                   >{/if}</strong
               >
-              {#if kind === 'soak' && !line.done && !line.passed && soakFrom(line.followed.crop, rhythm, now).endsAsleep && now < line.step.from - HOUR / 2}
+              {#if kind === 'soak' && !line.done && !line.passed && soakFrom(line.projected.crop, rhythm, now).endsAsleep && now < line.step.from - HOUR / 2}
                 <span class="small warn"
                   >Wait until {dayAndTime(line.step.from, now, reading)}: put in now, it would have to come
                   out while you sleep.</span
@@ -124,9 +124,9 @@
           {#if line.done}
             <span class="small at"
               >{clockTime(line.done.at, reading)}
-              <button class="undo" onclick={() => journal.undo(line.followed.setup.id, line.done!.eventId)}
+              <button class="undo" onclick={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
                 >Undo<span class="visually-hidden">
-                  {STEP_NAMES[kind]} {line.followed.crop.name}</span
+                  {STEP_NAMES[kind]} {line.projected.crop.name}</span
                 ></button
               ></span
             >
@@ -136,7 +136,7 @@
     </ul>
     {#if kind === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
     {#if kind === 'fill'}<Caution>{CAUTIONS.dust}</Caution>{/if}
-    {#if kind === 'press' && section.lines.some(({ followed }) => followed.path.cover === 'weight')}
+    {#if kind === 'press' && section.lines.some(({ projected }) => projected.path.cover === 'weight')}
       <Caution>{CAUTIONS.weights}</Caution>
     {/if}
   </div>

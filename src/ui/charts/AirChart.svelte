@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { airOf, BIN_MS } from '$core/air/series.ts';
-  import type { Place } from '$core/clock/place.ts';
+  import { airOf, BIN_MS } from '$core/places/air/series.ts';
+  import type { Place } from '$core/places/place.ts';
   import { temperature } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { timeAxis, valueAxis } from './timeAxis.ts';
 

@@ -1,19 +1,19 @@
 <script lang="ts">
-  import { airOf, BIN_MS } from '$core/air/series.ts';
-  import type { Followed } from '$core/sowing/follow.ts';
+  import { airOf, BIN_MS } from '$core/places/air/series.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import { DAY, HOUR } from '$core/time/zone.ts';
-  import { MARKS, type Mark } from '$core/window/marks.ts';
+  import { MARKS, type Mark } from '$core/growth/marks.ts';
   import { temperature } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
 
   interface Props {
-    followed: Followed;
+    projected: Projected;
     now: number;
     reading: Reading;
   }
-  let { followed, now, reading }: Props = $props();
+  let { projected, now, reading }: Props = $props();
   const MARK_WORDS: Record<Mark, string> = {
     rooted: 'rooted',
     lightReady: 'to light',
@@ -21,12 +21,12 @@
     windowBest: 'best',
     windowClose: 'closes'
   };
-  const clock = $derived(followed.forecast.clock);
-  const from = $derived(followed.sownAt);
+  const clock = $derived(projected.forecast.clock);
+  const from = $derived(projected.sownAt);
   const until = $derived(
     Math.min(
       from + 60 * DAY,
-      Math.max(now, ...MARKS.map((mark) => followed.forecast.marks[mark].p50).filter(Number.isFinite)) + DAY
+      Math.max(now, ...MARKS.map((mark) => projected.forecast.marks[mark].p50).filter(Number.isFinite)) + DAY
     )
   );
   const curve = $derived.by(() => {
@@ -35,14 +35,14 @@
     return points;
   });
   const marks = $derived(
-    MARKS.map((mark) => ({ mark, at: followed.forecast.marks[mark].p50 })).filter(
+    MARKS.map((mark) => ({ mark, at: projected.forecast.marks[mark].p50 })).filter(
       ({ at }) => Number.isFinite(at) && at <= until
     )
   );
   const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
   const warmth = $derived(
-    followed.stays.flatMap(({ place, from: since }, index) => {
-      const end = followed.stays[index + 1]?.from ?? Infinity;
+    projected.stays.flatMap(({ place, from: since }, index) => {
+      const end = projected.stays[index + 1]?.from ?? Infinity;
       return (airOf(place)?.bins ?? [])
         .map(
           (bin) => [(bin.index + 0.5) * BIN_MS, Math.round(shownC(bin.tempC) * 10) / 10] as [number, number]
@@ -106,7 +106,7 @@
     ])
   });
   function warmthAt(at: number): number {
-    const { place } = followed.stays.findLast((stay) => stay.from <= at) ?? followed.stays[0]!;
+    const { place } = projected.stays.findLast((stay) => stay.from <= at) ?? projected.stays[0]!;
     return airOf(place)?.bin(Math.floor(at / BIN_MS))?.tempC ?? (place.dayC * 2 + place.nightC) / 3;
   }
 </script>

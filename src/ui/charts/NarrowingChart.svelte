@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Narrowing } from '$core/window/narrowing.ts';
-  import { dayWords, shortDate, type Reading } from '$ui/words/time.ts';
+  import type { Narrowing } from '$core/sowing/narrowing.ts';
+  import { dayWords, shortDate, type Reading } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis } from './timeAxis.ts';
 

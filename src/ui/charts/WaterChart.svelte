@@ -1,41 +1,41 @@
 <script lang="ts">
-  import type { Followed } from '$core/sowing/follow.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import { HOUR } from '$core/time/zone.ts';
   import { dryShare, FULL_SHARE } from '$core/water/bucket.ts';
   import { trackOf, waterAt } from '$core/water/level.ts';
   import { mass, volume } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
 
   interface Props {
-    followed: Followed;
+    projected: Projected;
     now: number;
     reading: Reading;
     /** What this round says of its water. */
     decision: string;
   }
-  let { followed, now, reading, decision }: Props = $props();
-  const from = $derived(followed.sownAt);
-  const until = $derived(Math.max(now, followed.sownAt) + 30 * HOUR);
+  let { projected, now, reading, decision }: Props = $props();
+  const from = $derived(projected.sownAt);
+  const until = $derived(Math.max(now, projected.sownAt) + 30 * HOUR);
   const percent = (share: number) => Math.round(share * 100);
   const curve = $derived.by(() => {
     const times: number[] = [];
     for (let at = from; at <= until; at += 3 * HOUR) times.push(at);
     times.push(now);
     // Each fact twice, so that a watering rises straight up.
-    for (const { at } of followed.state.water) times.push(at - 1, at);
+    for (const { at } of projected.state.water) times.push(at - 1, at);
     return times
       .filter((at) => at >= from)
       .sort((a, b) => a - b)
-      .map((at) => [at, percent(waterAt(followed, at).share)] as const);
+      .map((at) => [at, percent(waterAt(projected, at).share)] as const);
   });
   const given = $derived(
-    followed.state.water.flatMap((fact) =>
-      'addedG' in fact ? [[fact.at, percent(waterAt(followed, fact.at).share)]] : []
+    projected.state.water.flatMap((fact) =>
+      'addedG' in fact ? [[fact.at, percent(waterAt(projected, fact.at).share)]] : []
     )
   );
-  const thirst = $derived(Math.round((Math.exp(trackOf(followed).thirst.mean) - 1) * 100));
+  const thirst = $derived(Math.round((Math.exp(trackOf(projected).thirst.mean) - 1) * 100));
   const option = (inks: Inks) => ({
     xAxis: timeAxis(from, until, reading, inks),
     yAxis: valueAxis(inks, {
@@ -55,7 +55,7 @@
         markArea: {
           silent: true,
           itemStyle: { color: inks.alarm, opacity: 0.1 },
-          data: [[{ yAxis: 0 }, { yAxis: percent(dryShare(followed.crop)) }]]
+          data: [[{ yAxis: 0 }, { yAxis: percent(dryShare(projected.crop)) }]]
         }
       },
       {
@@ -67,7 +67,7 @@
       { type: 'scatter', data: given, symbolSize: 9, itemStyle: { color: inks.water } }
     ]
   });
-  const factWords = (fact: (typeof followed.state.water)[number]): string =>
+  const factWords = (fact: (typeof projected.state.water)[number]): string =>
     'addedG' in fact
       ? `given ${volume(fact.addedG, reading.units)}`
       : 'between' in fact
@@ -75,10 +75,10 @@
         : `weighed ${mass(fact.grossG, reading.units)}`;
   const table = $derived({
     columns: ['When', 'What', 'Left after it'],
-    rows: followed.state.water.map((fact) => [
+    rows: projected.state.water.map((fact) => [
       dayAndTime(fact.at, now, reading),
       factWords(fact),
-      `${percent(waterAt(followed, fact.at).share)} %`
+      `${percent(waterAt(projected, fact.at).share)} %`
     ])
   });
 </script>

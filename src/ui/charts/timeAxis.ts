@@ -1,5 +1,5 @@
 import { zoneOf } from '$core/time/zone.ts';
-import { shortDate, type Reading } from '$ui/words/time.ts';
+import { shortDate, type Reading } from '$words/time.ts';
 import type { Inks } from './Chart.svelte';
 
 /** A time axis whose marks are the household's days. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
 
   interface Props {
     sessions: readonly { id: string; memberName: string; agent: string; usedAt: number }[];

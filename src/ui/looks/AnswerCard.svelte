@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { Answer } from '$core/looks/causes.ts';
+  import type { Answer } from '$core/diagnosis/causes.ts';
   import type { Units } from '$core/units/format.ts';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { CAUSE_WORDS, evidenceWords, LOSS_OF_TRAY, SIGHT_WORDS } from '$ui/words/looks.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { CAUSE_WORDS, evidenceWords, LOSS_OF_TRAY, SIGHT_WORDS } from '$words/looks.ts';
 
   interface Props {
     answer: Answer;

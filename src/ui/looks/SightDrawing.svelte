@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Sight } from '$core/looks/sight.ts';
+  import type { Sight } from '$core/symptoms/sight.ts';
 
   /** One sight, drawn close up in the line of the trays, to be held beside what is in the tray. */
   let { sight }: { sight: Sight } = $props();

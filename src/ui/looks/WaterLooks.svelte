@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
-  import type { EventBody } from '$core/events/event.ts';
+  import type { EventBody } from '$core/sowing/event.ts';
   import { mass, type Units } from '$core/units/format.ts';
   import { parseQuantity } from '$core/units/parseQuantity.ts';
 

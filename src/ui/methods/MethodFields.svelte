@@ -1,16 +1,16 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import { MEDIA } from '$core/medium/medium.ts';
-  import { QUESTIONS, type Answers, type Method, type Question } from '$core/methods/method.ts';
-  import { isWeak, WEAK_SAY } from '$core/prepare/disinfect.ts';
-  import { STARTING_RULES } from '$core/prepare/rule.ts';
+  import { MEDIA } from '$core/supplies/media/medium.ts';
+  import { QUESTIONS, type Answers, type Method, type Question } from '$core/supplies/methods/method.ts';
+  import { isWeak, WEAK_SAY } from '$core/supplies/seed/disinfect.ts';
+  import { STARTING_RULES } from '$core/supplies/seed/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { QUESTION_WORDS } from '$ui/words/methods.ts';
-  import { MEDIUM_WORDS } from '$ui/words/media.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { QUESTION_WORDS } from '$words/methods.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
 
   interface Props {
     method: Method;

@@ -1,15 +1,15 @@
 <script lang="ts">
   import { TextInput } from 'carbon-components-svelte';
-  import type { SowingEvent } from '$core/events/event.ts';
-  import { aimOf } from '$core/plan/aim.ts';
-  import { reach, type Outlook } from '$core/plan/reach.ts';
-  import type { HouseholdFacts } from '$core/sowing/follow.ts';
+  import type { SowingEvent } from '$core/sowing/event.ts';
+  import { aimOf } from '$core/sowing/aim.ts';
+  import { reach, type Outlook } from '$core/sowing/reach.ts';
+  import type { HouseholdFacts } from '$core/sowing/project.ts';
   import type { SowingSetup } from '$core/sowing/sowing.ts';
-  import { tooWarm } from '$core/air/warmth.ts';
+  import { tooWarm } from '$core/places/air/warmth.ts';
   import type { Crop } from '$core/crops/crop.ts';
-  import type { Place } from '$core/clock/place.ts';
-  import { laterWords } from '$ui/words/places.ts';
-  import { dayWords, isoDay, type Reading } from '$ui/words/time.ts';
+  import type { Place } from '$core/places/place.ts';
+  import { laterWords } from '$words/places.ts';
+  import { dayWords, isoDay, type Reading } from '$words/time.ts';
 
   interface Props {
     facts: HouseholdFacts;

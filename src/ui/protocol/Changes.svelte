@@ -1,11 +1,11 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
-  import { differences, type Difference } from '$core/protocol/differences.ts';
-  import type { Step } from '$core/protocol/step.ts';
-  import { STEP_NAMES } from '$ui/words/stepNames.ts';
-  import { stepWords } from '$ui/words/steps.ts';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
+  import { differences, type Difference } from '$core/steps/differences.ts';
+  import type { Step } from '$core/steps/step.ts';
+  import { STEP_NAMES } from '$words/stepNames.ts';
+  import { stepWords } from '$words/steps.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
 
   interface Props {
     steps: readonly Step[];

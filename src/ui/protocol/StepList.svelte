@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
-  import type { Step } from '$core/protocol/step.ts';
-  import { STEP_NAMES } from '$ui/words/stepNames.ts';
-  import { stepWords } from '$ui/words/steps.ts';
-  import { dayWords, dayAndTime, type Reading } from '$ui/words/time.ts';
-  import { isBenchStep } from '$core/protocol/step.ts';
+  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
+  import type { Step } from '$core/steps/step.ts';
+  import { STEP_NAMES } from '$words/stepNames.ts';
+  import { stepWords } from '$words/steps.ts';
+  import { dayWords, dayAndTime, type Reading } from '$words/time.ts';
+  import { isBenchStep } from '$core/steps/step.ts';
 
   interface Props {
     steps: readonly Step[];

@@ -2,7 +2,7 @@
   import { TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { replaceState } from '$app/navigation';
-  import { convert, CONVERSIONS, unitsIn, type ConversionGroup } from '$core/reckon/convert.ts';
+  import { convert, CONVERSIONS, unitsIn, type ConversionGroup } from '$core/calculators/convert.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';

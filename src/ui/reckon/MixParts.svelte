@@ -1,6 +1,6 @@
 <script lang="ts">
   import { TextInput } from 'carbon-components-svelte';
-  import { partVolumes, readParts } from '$core/medium/coir.ts';
+  import { partVolumes, readParts } from '$core/supplies/media/coir.ts';
   import { volume, type Units } from '$core/units/format.ts';
   import { readQuantity, unitOf } from './quantities.ts';
 

@@ -3,7 +3,7 @@
   import { untrack, type Snippet } from 'svelte';
   import { replaceState } from '$app/navigation';
   import type { Crop } from '$core/crops/crop.ts';
-  import { reckon, type Aside, type Reckoner } from '$core/reckon/reckoner.ts';
+  import { reckon, type Aside, type Reckoner } from '$core/calculators/calculator.ts';
   import { figure, mass, volume, type Units } from '$core/units/format.ts';
   import { readQuantity, showQuantity, unitOf } from './quantities.ts';
   import { workingOf } from './working.ts';

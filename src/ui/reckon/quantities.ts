@@ -1,4 +1,4 @@
-import type { QuantityKind } from '$core/reckon/reckoner.ts';
+import type { QuantityKind } from '$core/calculators/calculator.ts';
 import {
   parseQuantity,
   readNumber,

@@ -1,4 +1,4 @@
-import type { Quantity, ReckonContext, Reckoner } from '$core/reckon/reckoner.ts';
+import type { Quantity, ReckonContext, Reckoner } from '$core/calculators/calculator.ts';
 import type { Units } from '$core/units/format.ts';
 import { baseUnits, showQuantity, unitOf } from './quantities.ts';
 

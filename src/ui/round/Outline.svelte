@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Crop } from '$core/crops/crop.ts';
   import { cropOfSowing } from '$core/sowing/sowing.ts';
-  import type { Place } from '$core/clock/place.ts';
+  import type { Place } from '$core/places/place.ts';
   import type { SowingRecord } from '$core/sowing/record.ts';
 
   /** Which trays stand where, for the moment before the page can follow them. */

@@ -1,20 +1,20 @@
 <script lang="ts">
-  import type { Place } from '$core/clock/place.ts';
+  import type { Place } from '$core/places/place.ts';
   import { pictureOf } from '$core/picture/picture.ts';
-  import { tickOf } from '$core/round/tick.ts';
-  import type { Stop } from '$core/round/walk.ts';
+  import { tickOf } from '$core/steps/tick.ts';
+  import type { Stop } from '$core/steps/walk.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import { HOUR } from '$core/time/zone.ts';
-  import { dayOf } from '$core/sowing/follow.ts';
+  import { dayOf } from '$core/sowing/project.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
-  import { noteWords } from '$ui/words/notes.ts';
-  import { pictureWords } from '$ui/words/pictureWords.ts';
-  import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$ui/words/tasks.ts';
-  import { clockTime, dayAndTime, type Reading } from '$ui/words/time.ts';
-  import { warmthWords } from '$ui/words/warmth.ts';
-  import { windowWords } from '$ui/words/window.ts';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { noteWords } from '$words/notes.ts';
+  import { pictureWords } from '$words/pictureWords.ts';
+  import { cueWords, eventWords, STAGE_WORDS, taskWords } from '$words/tasks.ts';
+  import { clockTime, dayAndTime, type Reading } from '$words/time.ts';
+  import { warmthWords } from '$words/warmth.ts';
+  import { windowWords } from '$words/window.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
@@ -34,16 +34,16 @@
   let { stop, round, now, reading, members, placeName, places, alone = false }: Props = $props();
   const journal = useJournal();
 
-  const followed = $derived(stop.followed);
-  const crop = $derived(followed.crop);
-  const id = $derived(followed.setup.id);
-  const picture = $derived(pictureOf(followed, now));
-  const day = $derived(dayOf(followed, now));
-  const marks = $derived(followed.forecast.marks);
-  const tooWarm = $derived(warmthWords(crop, followed.place, places, reading.units));
+  const projected = $derived(stop.projected);
+  const crop = $derived(projected.crop);
+  const id = $derived(projected.setup.id);
+  const picture = $derived(pictureOf(projected, now));
+  const day = $derived(dayOf(projected, now));
+  const marks = $derived(projected.forecast.marks);
+  const tooWarm = $derived(warmthWords(crop, projected.place, places, reading.units));
   /** What was done here in this round, to be seen by others and taken back. */
   const done = $derived(
-    followed.state.log.filter(
+    projected.state.log.filter(
       ({ event, undone, repeat }) =>
         !undone && !repeat && event.at > round.at - 2 * HOUR && event.body.type !== 'noted'
     )
@@ -56,7 +56,7 @@
 </script>
 
 {#snippet feelRow()}
-  {#if followed.state.sownAt !== null}
+  {#if projected.state.sownAt !== null}
     <div
       class="row look"
       role="group"
@@ -87,22 +87,22 @@
         {#if alone}{crop.name} now{:else}<a href="/tray/{id}">{crop.name}</a>{/if}
       </h3>
       <p class="soft small">
-        {#if followed.state.sownAt === null}
+        {#if projected.state.sownAt === null}
           {STAGE_WORDS[
-            followed.state.stage
-          ]}{#if followed.soak.soakStart !== null && followed.state.soakedAt === null}, soak {dayAndTime(
-              followed.soak.soakStart,
+            projected.state.stage
+          ]}{#if projected.soak.soakStart !== null && projected.state.soakedAt === null}, soak {dayAndTime(
+              projected.soak.soakStart,
               now,
               reading
             )}{/if}
         {:else}
-          Day {day} · {STAGE_WORDS[followed.state.stage]}
+          Day {day} · {STAGE_WORDS[projected.state.stage]}
         {/if}
-        · {followed.setup.count > 1 ? `${followed.setup.count} × ` : ''}{followed.setup.container.name}
+        · {projected.setup.count > 1 ? `${projected.setup.count} × ` : ''}{projected.setup.container.name}
         <span class="visually-hidden">{pictureWords(crop.name, picture, reading.units)}</span>
       </p>
-      {#if followed.state.sownAt !== null}
-        <p class="window" class:open={marks.windowOpen.p50 <= now && followed.state.stage === 'light'}>
+      {#if projected.state.sownAt !== null}
+        <p class="window" class:open={marks.windowOpen.p50 <= now && projected.state.stage === 'light'}>
           {windowWords(marks.windowOpen, marks.windowClose, now, reading)}
         </p>
       {/if}
@@ -110,7 +110,7 @@
 
     {#if unsure}{@render feelRow()}{/if}
     {#each stop.ask.tasks as task (task.key)}
-      {@const words = taskWords(task.body, followed.path, now, reading)}
+      {@const words = taskWords(task.body, projected.path, now, reading)}
       {@const tick = tickOf(task.body)}
       <div class="task">
         {#if tick}
@@ -144,7 +144,7 @@
 
     {#if stop.ask.look}
       {@const { cue } = stop.ask.look}
-      {@const words = cueWords(cue, crop, followed.path, reading.units)}
+      {@const words = cueWords(cue, crop, projected.path, reading.units)}
       <div class="row look" role="group" aria-label="Look at {crop.name}">
         <button
           class="chip"
@@ -168,7 +168,7 @@
         class="note small"
         class:warn={note.kind === 'too-much' || note.kind === 'contradiction' || note.kind === 'mould-risk'}
       >
-        {noteWords(note, crop, followed.path, now, reading)}
+        {noteWords(note, crop, projected.path, now, reading)}
         {#if note.kind === 'contradiction'}
           {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
             <button class="undo" onclick={() => journal.undo(id, one.id)}>{one.words}</button>
@@ -183,7 +183,7 @@
         {#each done as { event } (event.id)}
           <li>
             <span
-              >✓ {eventWords(event.body, crop, followed.path, reading.units, placeName)}
+              >✓ {eventWords(event.body, crop, projected.path, reading.units, placeName)}
               <span class="soft"
                 >{clockTime(event.at, reading)}{event.by && members[event.by]
                   ? `, ${members[event.by]}`
@@ -192,7 +192,7 @@
             >
             <button class="undo" onclick={() => journal.undo(id, event.id)}
               >Undo<span class="visually-hidden">
-                {crop.name}: {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span
+                {crop.name}: {eventWords(event.body, crop, projected.path, reading.units, placeName)}</span
               ></button
             >
           </li>

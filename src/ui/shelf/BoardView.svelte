@@ -2,7 +2,7 @@
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { pictureOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
-  import type { Followed } from '$core/sowing/follow.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
 
   interface Props {
@@ -11,7 +11,7 @@
     /** Pixels to the cm, the same for every place. */
     scale: number;
     selected: string | null;
-    onselect: (followed: Followed) => void;
+    onselect: (projected: Projected) => void;
     /** A tray was dropped here that stood elsewhere. */
     ondrop: (sowingId: string) => void;
   }
@@ -19,21 +19,21 @@
 
   interface Item {
     id: string;
-    followed: Followed;
+    projected: Projected;
     widthCm: number;
     needs: Spot['needs'];
   }
   const standing = $derived<Item[]>([
-    ...board.spots.map(({ followed, widthCm, needs }) => ({
-      id: followed.setup.id,
-      followed,
+    ...board.spots.map(({ projected, widthCm, needs }) => ({
+      id: projected.setup.id,
+      projected,
       widthCm,
       needs
     })),
-    ...board.crowdedOut.map((followed) => ({
-      id: followed.setup.id,
-      followed,
-      widthCm: followed.setup.container.lengthCm,
+    ...board.crowdedOut.map((projected) => ({
+      id: projected.setup.id,
+      projected,
+      widthCm: projected.setup.container.lengthCm,
       needs: 'light' as const
     }))
   ]);
@@ -50,7 +50,7 @@
     if (trigger === TRIGGERS.DROPPED_INTO_ZONE && standing.every((item) => item.id !== id)) ondrop(id);
   }
   const tallest = $derived(
-    Math.max(14, ...items.map(({ followed }) => (pictureOf(followed, now).stems?.heightCm ?? 0) + 8))
+    Math.max(14, ...items.map(({ projected }) => (pictureOf(projected, now).stems?.heightCm ?? 0) + 8))
   );
 </script>
 
@@ -79,21 +79,21 @@
     onfinalize={finalize}
   >
     {#each items as item (item.id)}
-      {@const picture = { ...pictureOf(item.followed, now), light: 'off' as const }}
+      {@const picture = { ...pictureOf(item.projected, now), light: 'off' as const }}
       <div class="spot" role="listitem" style:width="{Math.max(30, item.widthCm * scale)}px">
         <button
           class:on={selected === item.id}
           aria-pressed={selected === item.id}
-          onclick={() => onselect(item.followed)}
+          onclick={() => onselect(item.projected)}
         >
           <span class="drawn">
-            {#each { length: Math.ceil(item.followed.setup.count * item.followed.setup.areaShare) } as _, one (one)}
+            {#each { length: Math.ceil(item.projected.setup.count * item.projected.setup.areaShare) } as _, one (one)}
               <TrayDrawing {picture} label="" scene={Math.max(120, picture.widthCm * 10 + 12)} />
             {/each}
           </span>
           <span class="name"
-            >{item.followed.crop.name}{item.followed.setup.count > 1
-              ? ` × ${item.followed.setup.count}`
+            >{item.projected.crop.name}{item.projected.setup.count > 1
+              ? ` × ${item.projected.setup.count}`
               : ''}</span
           >
           <span class="visually-hidden">: move it</span>

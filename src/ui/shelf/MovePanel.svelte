@@ -1,17 +1,17 @@
 <script lang="ts">
-  import type { Place } from '$core/clock/place.ts';
+  import type { Place } from '$core/places/place.ts';
   import { isTooHeavy } from '$core/shelf/moving.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
-  import type { Followed } from '$core/sowing/follow.ts';
-  import type { Reading } from '$ui/words/time.ts';
-  import { warmthWords } from '$ui/words/warmth.ts';
-  import { windowWords } from '$ui/words/window.ts';
-  import { laterWords, loadWords } from '$ui/words/places.ts';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import type { Projected } from '$core/sowing/project.ts';
+  import type { Reading } from '$words/time.ts';
+  import { warmthWords } from '$words/warmth.ts';
+  import { windowWords } from '$words/window.ts';
+  import { laterWords, loadWords } from '$words/places.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
 
   interface Props {
-    followed: Followed;
+    projected: Projected;
     now: number;
     reading: Reading;
     options: readonly { place: Place; effect: MoveEffect }[];
@@ -21,22 +21,22 @@
     onsure: (place: Place) => void;
     onclose: () => void;
   }
-  let { followed, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
-  const marks = $derived(followed.forecast.marks);
-  const all = $derived([followed.place, ...options.map(({ place }) => place)]);
+  let { projected, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
+  const marks = $derived(projected.forecast.marks);
+  const all = $derived([projected.place, ...options.map(({ place }) => place)]);
   const tooHeavy = ({ place, effect }: Props['options'][number]) => isTooHeavy(place, effect.load);
 </script>
 
 <section class="panel card" aria-labelledby="move-title">
   <header class="page-head">
-    <h2 id="move-title" tabindex="-1">{followed.crop.name}</h2>
+    <h2 id="move-title" tabindex="-1">{projected.crop.name}</h2>
     <button class="chip quiet" onclick={onclose}>Close</button>
   </header>
   <p class="small">
-    On {followed.place.name}. {followed.state.sownAt === null
+    On {projected.place.name}. {projected.state.sownAt === null
       ? ''
       : windowWords(marks.windowOpen, marks.windowClose, now, reading)}
-    <a href="/tray/{followed.setup.id}">Open it</a>
+    <a href="/tray/{projected.setup.id}">Open it</a>
   </p>
   {#if refused}
     <p class="warn" role="alert">
@@ -54,8 +54,8 @@
               ? ' · no light there, which it needs now'
               : ''}
           </span>
-          {#if warmthWords(followed.crop, place, [], reading.units)}
-            <span class="small alarm">{warmthWords(followed.crop, place, all, reading.units)}</span>
+          {#if warmthWords(projected.crop, place, [], reading.units)}
+            <span class="small alarm">{warmthWords(projected.crop, place, all, reading.units)}</span>
           {/if}
           {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
             <span class="small" class:alarm={effect.load.state === 'over'}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { useJournal, wordsOf } from '$ui/state/journal.svelte.ts';
-  import { dayAndTime, type Reading } from '$ui/words/time.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
 
   let { now, reading }: { now: number; reading: Reading } = $props();
   const journal = useJournal();

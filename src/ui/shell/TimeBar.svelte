@@ -1,7 +1,7 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { post } from '$ui/state/ask.ts';
-  import { clockTime, shortDate, type Reading } from '$ui/words/time.ts';
+  import { clockTime, shortDate, type Reading } from '$words/time.ts';
 
   let { now, reading }: { now: number; reading: Reading } = $props();
   let moving = $state(false);

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
-  import { leftG, lotFlags, lotGermination, type LotStock } from '$core/lots/lot.ts';
-  import { MOST_PARTS } from '$core/mix/mix.ts';
+  import { leftG, lotFlags, lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
+  import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import type { Draft, DraftPart } from './draft.ts';
-  import { FLAG_WORDS } from '$ui/words/lots.ts';
+  import { FLAG_WORDS } from '$words/lots.ts';
 
   interface Props {
     draft: Draft;

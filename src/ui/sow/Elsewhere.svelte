@@ -1,8 +1,8 @@
 <script lang="ts">
   import { DAY } from '$core/time/zone.ts';
-  import { tooWarm } from '$core/air/warmth.ts';
-  import type { Place } from '$core/clock/place.ts';
-  import { dayAndTime, dayWords, type Reading } from '$ui/words/time.ts';
+  import { tooWarm } from '$core/places/air/warmth.ts';
+  import type { Place } from '$core/places/place.ts';
+  import { dayAndTime, dayWords, type Reading } from '$words/time.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
 
   interface Props {

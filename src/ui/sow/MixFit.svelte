@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Crop } from '$core/crops/crop.ts';
-  import { FITS, mixFit } from '$core/mix/fit.ts';
+  import { FITS, mixFit } from '$core/crops/fit.ts';
   import { figure, length, type Units } from '$core/units/format.ts';
 
   interface Props {

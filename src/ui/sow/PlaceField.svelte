@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
-  import type { Place, PlaceLight } from '$core/clock/place.ts';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import type { Place, PlaceLight } from '$core/places/place.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import Choice from '$ui/fields/Choice.svelte';
   import { readNumber } from '$core/units/parseQuantity.ts';

@@ -1,22 +1,22 @@
 <script lang="ts">
-  import type { Place } from '$core/clock/place.ts';
+  import type { Place } from '$core/places/place.ts';
   import { isSoaked } from '$core/crops/crop.ts';
   import { bandsOfPlan } from '$core/picture/bands.ts';
-  import type { KeptMedium, MediumKind } from '$core/medium/medium.ts';
+  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
-  import { pressingOf } from '$core/methods/pressing.ts';
-  import { pressingWords } from '$ui/words/pressing.ts';
-  import { spoonsFor } from '$core/seed/spoons.ts';
+  import { pressingOf } from '$core/supplies/methods/pressing.ts';
+  import { pressingWords } from '$words/pressing.ts';
+  import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
-  import { dayAndTime, dayWords, fromTo, type Reading } from '$ui/words/time.ts';
-  import { warmthWords } from '$ui/words/warmth.ts';
-  import { windowWords } from '$ui/words/window.ts';
+  import { dayAndTime, dayWords, fromTo, type Reading } from '$words/time.ts';
+  import { warmthWords } from '$words/warmth.ts';
+  import { windowWords } from '$words/window.ts';
 
   interface Props {
     sowing: PlannedSowing;

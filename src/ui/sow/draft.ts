@@ -1,14 +1,14 @@
-import type { Place } from '$core/clock/place.ts';
-import { checkContainer } from '$core/containers/check.ts';
-import { SIZE_BOUNDS, type Container } from '$core/containers/container.ts';
-import { isNameOfAnother, ofSize, sizeOf } from '$core/containers/sizes.ts';
+import type { Place } from '$core/places/place.ts';
+import { checkContainer } from '$core/supplies/containers/check.ts';
+import { SIZE_BOUNDS, type Container } from '$core/supplies/containers/container.ts';
+import { isNameOfAnother, ofSize, sizeOf } from '$core/supplies/containers/sizes.ts';
 import { findCrop } from '$core/crops/library.ts';
 import type { Crop, Density } from '$core/crops/crop.ts';
-import { lotGermination, type LotStock } from '$core/lots/lot.ts';
-import type { MediumKind } from '$core/medium/medium.ts';
-import type { Method } from '$core/methods/method.ts';
-import type { ShareOf } from '$core/mix/shares.ts';
-import { aimOf } from '$core/plan/aim.ts';
+import { lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
+import type { MediumKind } from '$core/supplies/media/medium.ts';
+import type { Method } from '$core/supplies/methods/method.ts';
+import type { ShareOf } from '$core/crops/shares.ts';
+import { aimOf } from '$core/sowing/aim.ts';
 import {
   planSowing,
   type PlanContext,
@@ -16,7 +16,8 @@ import {
   type SowingChoice,
   type SowingKind
 } from '$core/sowing/planSowing.ts';
-import { suggestedName } from '$ui/words/containers.ts';
+import { MOST_SOAK_H } from '$contract/schemas/sowing.ts';
+import { suggestedName } from '$words/containers.ts';
 import type { Units } from '$core/units/format.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
 
@@ -49,6 +50,8 @@ export interface Draft {
   density: Density | 'own';
   ownDensity: string;
   germination: string;
+  /** Hours of soaking as typed; empty for the crop's own. */
+  soak: string;
   /** Seed overruled by hand, g for all of it; null for what is worked out. */
   ownSeedG: number | null;
   when: 'now' | 'by';
@@ -96,6 +99,9 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   const own = readNumber(draft.ownDensity) ?? NaN;
   if (draft.density === 'own' && !(own > 0 && own <= 60))
     wrong.seedsPerCm2 = 'Give seeds per cm², over 0 and up to 60.';
+  const soakH = draft.soak.trim() === '' ? null : (readNumber(draft.soak) ?? NaN);
+  if (soakH !== null && !(soakH >= 0 && soakH <= MOST_SOAK_H))
+    wrong.soakH = `Give hours from 0 to ${MOST_SOAK_H}, 0 for no soak; or leave it empty for the crop’s own.`;
   const place = draft.newPlace ?? context.places.find(({ id }) => id === draft.placeId);
   if (!place) wrong.placeId = 'Choose a place.';
   if (draft.newPlace && draft.newPlace.name.trim() === '')
@@ -121,11 +127,13 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
     container,
     count,
     medium: draft.medium,
+    mediumId: draft.mediumId || null,
     method,
     place,
     density: draft.density === 'own' ? own : draft.density,
     ownSeedG: draft.ownSeedG,
     germinationPct: typed,
+    soakH,
     aim
   };
   return { sowings: planSowing(choice, context), choice, method, wrong, count };
@@ -136,8 +144,11 @@ function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string,
   const crops = wanted.map(({ cropKey }) => findCrop(cropKey, ownCrops));
   crops.forEach((crop, index) => {
     if (!crop) wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`] = 'Choose a crop.';
-    else if (crops.indexOf(crop) < index)
-      wrong[`parts.${index}.cropKey`] = 'This crop is in the mix already: choose another.';
+    else if (
+      wanted.findIndex((one) => one.cropKey === crop.key && one.lotId === wanted[index]!.lotId) < index
+    )
+      wrong[`parts.${index}.cropKey`] =
+        'This crop is in the mix already, of the same lot: choose another crop or lot.';
   });
   if (draft.kind === 'blended')
     wanted.forEach(({ share }, index) => {

@@ -2,7 +2,7 @@ import { getContext, setContext } from 'svelte';
 import { invalidate } from '$app/navigation';
 import { v4 as newId } from 'uuid';
 import { post } from './ask.ts';
-import type { EventBody, SowingEvent } from '$core/events/event.ts';
+import type { EventBody, SowingEvent } from '$core/sowing/event.ts';
 
 /** An event on its way to the server. */
 export interface Outgoing {

@@ -1,12 +1,12 @@
 import { getContext, setContext } from 'svelte';
-import type { Place } from '$core/clock/place.ts';
+import type { Place } from '$core/places/place.ts';
 import type { Crop } from '$core/crops/crop.ts';
-import { timersOf, timerState, type Timer, type TimerState } from '$core/bench/timer.ts';
+import { timersOf, timerState, type Timer, type TimerState } from '$core/steps/timer.ts';
 import { factsOf, type HouseholdData } from '$core/sowing/householdFacts.ts';
-import type { Followed } from '$core/sowing/follow.ts';
+import type { Projected } from '$core/sowing/project.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import { ask } from './ask.ts';
-import { followAll } from './following.ts';
+import { projectAll } from './projecting.ts';
 import type { Journal } from './journal.svelte.ts';
 
 /** What the timers follow from. */
@@ -31,16 +31,16 @@ export class Timers {
   now = $state(0);
   private quieted = $state<string[]>([]);
 
-  /** Followed anew when something was ticked, not at every second. */
-  private readonly followed = $derived.by((): Followed[] => {
+  /** Projected anew when something was ticked, not at every second. */
+  private readonly projected = $derived.by((): Projected[] => {
     if (!this.facts) return [];
     const { records, ...book } = this.facts;
-    return followAll(records, factsOf(this.household, book), (id, events) => this.journal.with(id, events));
+    return projectAll(records, factsOf(this.household, book), (id, events) => this.journal.with(id, events));
   });
 
   readonly running = $derived(
-    this.followed
-      .flatMap((followed) => timersOf(followed, this.now))
+    this.projected
+      .flatMap((projected) => timersOf(projected, this.now))
       .map((timer): RunningTimer => ({ timer, state: timerState(timer, this.now) }))
       .sort((a, b) => a.timer.endsAt - b.timer.endsAt)
   );

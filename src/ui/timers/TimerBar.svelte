@@ -3,8 +3,8 @@
   import type { RunningTimer } from '$ui/state/timers.svelte.ts';
   import { useTimers } from '$ui/state/timers.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { countdown, TIMER_NAMES, timerWords } from '$ui/words/timers.ts';
-  import type { Reading } from '$ui/words/time.ts';
+  import { countdown, TIMER_NAMES, timerWords } from '$words/timers.ts';
+  import type { Reading } from '$words/time.ts';
   import { Ring } from './ring.ts';
 
   let { reading }: { reading: Reading } = $props();

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { sheetOf } from '$core/bench/sheet.ts';
+  import { sheetOf } from '$core/steps/sheet.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import SheetSection from '$ui/bench/SheetSection.svelte';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
-  import { dayAndTime, shortDate } from '$ui/words/time.ts';
+  import { dayAndTime, shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -16,7 +16,7 @@
   const facts = $derived(factsOf(data.household, data));
   const sheet = $derived(
     sheetOf(
-      followAll(data.records, facts, (id, events) => journal.with(id, events)),
+      projectAll(data.records, facts, (id, events) => journal.with(id, events)),
       data.now,
       facts.ownCrops
     )

@@ -4,9 +4,9 @@
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
-  import { lessonOf } from '$core/window/learned.ts';
-  import { lessonShort } from '$ui/words/lesson.ts';
-  import { cropSpan } from '$ui/words/cropWords.ts';
+  import { lessonOf } from '$core/growth/learned.ts';
+  import { lessonShort } from '$words/lesson.ts';
+  import { cropSpan } from '$words/cropWords.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

@@ -1,11 +1,11 @@
 import { redirect } from '@sveltejs/kit';
 import { changeHousehold, isNameTaken } from '$server/households/household.ts';
-import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/methods/ready.ts';
+import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/methods/ready.ts';
 import { listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
-import { check } from '$shared/schemas/check.ts';
-import { householdSchema, minutesOf, passphraseSchema } from '$shared/schemas/household.ts';
-import { isId } from '$shared/text.ts';
+import { check } from '$contract/schemas/check.ts';
+import { householdSchema, minutesOf, passphraseSchema } from '$contract/schemas/household.ts';
+import { isId } from '$contract/text.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';

@@ -5,9 +5,9 @@
   import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
   import { untrack } from 'svelte';
-  import { LATITUDES } from '$ui/words/latitudes.ts';
-  import { lightWords } from '$ui/words/places.ts';
-  import { clockTimeOf } from '$shared/schemas/household.ts';
+  import { LATITUDES } from '$words/latitudes.ts';
+  import { lightWords } from '$words/places.ts';
+  import { clockTimeOf } from '$contract/schemas/household.ts';
   import Devices from '$ui/household/Devices.svelte';
   import Passphrase from '$ui/household/Passphrase.svelte';
   import type { ActionData, PageData } from './$types';

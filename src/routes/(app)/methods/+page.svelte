@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { QUESTIONS, type Method, type Question } from '$core/methods/method.ts';
-  import { READY_METHODS } from '$core/methods/ready.ts';
+  import { QUESTIONS, type Method, type Question } from '$core/supplies/methods/method.ts';
+  import { READY_METHODS } from '$core/supplies/methods/ready.ts';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
-  import { answerWords, QUESTION_WORDS } from '$ui/words/methods.ts';
+  import { answerWords, QUESTION_WORDS } from '$words/methods.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

@@ -1,19 +1,19 @@
 <script lang="ts">
-  import { yieldOf } from '$core/harvest/yield.ts';
-  import { dayOf } from '$core/sowing/follow.ts';
+  import { yieldOf } from '$core/growth/yield.ts';
+  import { dayOf } from '$core/sowing/project.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { LOSS_WORDS } from '$ui/words/tasks.ts';
-  import { shortDate } from '$ui/words/time.ts';
+  import { LOSS_WORDS } from '$words/tasks.ts';
+  import { shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    followAll(data.records, factsOf(data.household, data), (id, events) => journal.with(id, events)).map(
+    projectAll(data.records, factsOf(data.household, data), (id, events) => journal.with(id, events)).map(
       (sowing) => {
         const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
         return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };

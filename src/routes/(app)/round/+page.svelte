@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { walk } from '$core/round/walk.ts';
+  import { walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import Stop from '$ui/round/Stop.svelte';
   import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { clockTime, dayAndTime, shortDate } from '$ui/words/time.ts';
+  import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import Outline from '$ui/round/Outline.svelte';
   import type { PageData } from './$types';
@@ -17,10 +17,10 @@
   const reading = $derived(data.household);
   const facts = $derived(factsOf(data.household, data));
   const round = $derived(roundAt(facts.rhythm, data.now));
-  const followed = $derived(followAll(data.records, facts, (id, events) => journal.with(id, events)));
+  const projected = $derived(projectAll(data.records, facts, (id, events) => journal.with(id, events)));
   const today = $derived(
     walk(
-      followed.filter(({ state }) => state.stage !== 'ended'),
+      projected.filter(({ state }) => state.stage !== 'ended'),
       round,
       data.now
     )
@@ -28,11 +28,11 @@
   const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => soak.soakStart ?? soak.sowAt)));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
-  const names = (list: typeof followed): string => list.map(({ crop }) => crop.name).join(', ');
+  const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
     data.places
-      .map((place) => ({ place, stops: today.stops.filter((stop) => stop.followed.place.id === place.id) }))
+      .map((place) => ({ place, stops: today.stops.filter((stop) => stop.projected.place.id === place.id) }))
       .filter(({ stops }) => stops.length > 0)
   );
 </script>
@@ -83,7 +83,7 @@
   {#each shelves as { place, stops } (place.id)}
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
-      {#each stops as stop (stop.followed.setup.id)}
+      {#each stops as stop (stop.projected.setup.id)}
         <Stop
           {stop}
           {round}

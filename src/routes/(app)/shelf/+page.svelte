@@ -1,16 +1,16 @@
 <script lang="ts">
   import { invalidate } from '$app/navigation';
-  import { silentSince } from '$core/air/silence.ts';
-  import { usualAir } from '$core/air/airAt.ts';
-  import type { Place } from '$core/clock/place.ts';
-  import { movedTo } from '$core/plan/reach.ts';
+  import { silentSince } from '$core/places/air/silence.ts';
+  import { usualAir } from '$core/places/air/airAt.ts';
+  import type { Place } from '$core/places/place.ts';
+  import { movedTo } from '$core/sowing/reach.ts';
   import { boardWith, moveEffect, type Board } from '$core/shelf/board.ts';
-  import type { Followed } from '$core/sowing/follow.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
   import { readLog } from '$core/sowing/record.ts';
   import { thirstBelief } from '$core/water/thirst.ts';
   import { temperature } from '$core/units/format.ts';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -18,21 +18,21 @@
   import BoardView from '$ui/shelf/BoardView.svelte';
   import MovePanel from '$ui/shelf/MovePanel.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { lightWords, loadWords } from '$ui/words/places.ts';
-  import { dayAndTime } from '$ui/words/time.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { lightWords, loadWords } from '$words/places.ts';
+  import { dayAndTime } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
   const reading = $derived(data.household);
   const facts = $derived(factsOf(data.household, data));
-  const followed = $derived(
-    followAll(data.records, facts, (id, events) => journal.with(id, events)).filter(
+  const projected = $derived(
+    projectAll(data.records, facts, (id, events) => journal.with(id, events)).filter(
       ({ state }) => state.stage !== 'ended' && state.sownAt !== null
     )
   );
-  const on = (placeId: string) => followed.filter(({ place }) => place.id === placeId);
+  const on = (placeId: string) => projected.filter(({ place }) => place.id === placeId);
   const boards = $derived(
     [...facts.places.values()].map((place) => boardWith(place, on(place.id), data.now))
   );
@@ -51,7 +51,7 @@
   });
   let selectedId = $state<string | null>(null);
   let refused = $state<Place | null>(null);
-  const selected = $derived(followed.find(({ setup }) => setup.id === selectedId) ?? null);
+  const selected = $derived(projected.find(({ setup }) => setup.id === selectedId) ?? null);
   const options = $derived(
     selected === null
       ? []
@@ -60,7 +60,7 @@
           .map(({ place }) => ({ place, effect: effectOn(selected, place) }))
   );
 
-  function effectOn(tray: Followed, place: Place) {
+  function effectOn(tray: Projected, place: Place) {
     const record = data.records.find(({ setup }) => setup.id === tray.setup.id)!;
     const events = journal.with(tray.setup.id, readLog(record));
     return moveEffect(
@@ -71,7 +71,7 @@
       data.now
     );
   }
-  async function move(tray: Followed, place: Place) {
+  async function move(tray: Projected, place: Place) {
     refused = null;
     await journal.record(
       tray.setup.id,
@@ -80,7 +80,7 @@
     );
   }
   function drop(sowingId: string, place: Place) {
-    const tray = followed.find(({ setup }) => setup.id === sowingId);
+    const tray = projected.find(({ setup }) => setup.id === sowingId);
     if (!tray) return;
     selectedId = sowingId;
     if (isTooHeavy(place, effectOn(tray, place).load)) refused = place;
@@ -90,7 +90,7 @@
     const answer = await post(`/api/places/${place.id}/rating`, {});
     if (answer?.ok) await invalidate('brote:sowings');
   }
-  function select(tray: Followed) {
+  function select(tray: Projected) {
     refused = null;
     selectedId = selectedId === tray.setup.id ? null : tray.setup.id;
   }
@@ -101,7 +101,7 @@
   const slots = ({ spots, freeSlots, place }: Board): string => {
     const kind = place.light.kind === 'dark' ? 'dark' : 'light';
     const standing = spots.reduce(
-      (sum, { followed: { setup } }) => sum + Math.ceil(setup.count * setup.areaShare),
+      (sum, { projected: { setup } }) => sum + Math.ceil(setup.count * setup.areaShare),
       0
     );
     return `${standing} ${standing === 1 ? 'stands' : 'stand'} here, room for ${freeSlots} more in the ${kind}`;
@@ -191,7 +191,7 @@
     {#if selected}
       <aside>
         <MovePanel
-          followed={selected}
+          projected={selected}
           now={data.now}
           {reading}
           {options}

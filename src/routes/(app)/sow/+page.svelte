@@ -4,10 +4,10 @@
   import { v4 as newId } from 'uuid';
   import { goto, invalidateAll } from '$app/navigation';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
-  import { leftG } from '$core/lots/lot.ts';
-  import { MEDIA, type MediumKind } from '$core/medium/medium.ts';
-  import { MOST_PARTS } from '$core/mix/mix.ts';
-  import type { Container, Shape } from '$core/containers/container.ts';
+  import { leftG } from '$core/supplies/seed/lot.ts';
+  import { MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
+  import { MOST_PARTS } from '$core/crops/blend.ts';
+  import type { Container, Shape } from '$core/supplies/containers/container.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
@@ -16,14 +16,14 @@
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
-  import { COMMON_SIZES, ofSize } from '$core/containers/sizes.ts';
-  import { sizeWords, suggestedName } from '$ui/words/containers.ts';
+  import { COMMON_SIZES, ofSize } from '$core/supplies/containers/sizes.ts';
+  import { sizeWords, suggestedName } from '$words/containers.ts';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { MEDIUM_WORDS } from '$ui/words/media.ts';
-  import { isoDay } from '$ui/words/time.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { isoDay } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

@@ -5,7 +5,7 @@ import { rhythmOf } from '$core/sowing/householdFacts.ts';
 import { householdNow, moveClock } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
-import { MOMENTS } from '$shared/schemas/primitives.ts';
+import { MOMENTS } from '$contract/schemas/primitives.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
 

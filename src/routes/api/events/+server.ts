@@ -1,9 +1,9 @@
 import { json } from '@sveltejs/kit';
 import { ValidationError } from 'yup';
-import { checkWeighIn } from '$core/harvest/yield.ts';
-import type { EventBody } from '$core/events/event.ts';
+import { checkWeighIn } from '$core/growth/yield.ts';
+import type { EventBody } from '$core/sowing/event.ts';
 import { wrongTrayWeight } from '$core/shelf/load.ts';
-import { follow } from '$core/sowing/follow.ts';
+import { project } from '$core/sowing/project.ts';
 import { readLog } from '$core/sowing/record.ts';
 import { sowingOf } from '$core/sowing/sowing.ts';
 import { DAY, MINUTE } from '$core/time/zone.ts';
@@ -14,10 +14,10 @@ import { readJson } from '$server/requests/body.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { tooHeavyMove } from '$server/app/move.ts';
 import { addEvents, knownEvent } from '$server/sowings/events.ts';
-import { heavyWords } from '$ui/words/places.ts';
+import { heavyWords } from '$words/places.ts';
 import { findSowing } from '$server/sowings/sowings.ts';
-import { check } from '$shared/schemas/check.ts';
-import { checkBody, eventSchema } from '$shared/schemas/event.ts';
+import { check } from '$contract/schemas/check.ts';
+import { checkBody, eventSchema } from '$contract/schemas/event.ts';
 import type { RequestHandler } from './$types';
 
 const bad = (message: string, code = 'wrong', status = 422) => json({ message, code }, { status });
@@ -69,7 +69,7 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
       if (weighed.kind === 'implausible' && !sure) return bad(String(weighed.times), 'implausible');
     }
     if (body.type === 'weighed') {
-      const wrong = wrongTrayWeight(follow(facts, record.setup, readLog(record)), body.grossG);
+      const wrong = wrongTrayWeight(project(facts, record.setup, readLog(record)), body.grossG);
       if (wrong) return bad(wrong);
     }
     const event = { id, at, by: session.memberId, taskKey: taskKey ?? null, body };

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { PRECISIONS, readLineProtocol, type Precision, type ReadLine } from '$core/air/lineProtocol.ts';
+import { PRECISIONS, readLineProtocol, type Precision, type ReadLine } from '$core/places/air/lineProtocol.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { addReadings, lastReadings } from '$server/air/air.ts';
 import { noteRefused, openDevice } from '$server/air/devices.ts';
@@ -9,8 +9,8 @@ import { parseJson, readText, Unreadable } from '$server/requests/body.ts';
 import { available } from '$server/requests/session.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
-import { check } from '$shared/schemas/check.ts';
-import { MOST_READINGS, readingsSchema } from '$shared/schemas/readings.ts';
+import { check } from '$contract/schemas/check.ts';
+import { MOST_READINGS, readingsSchema } from '$contract/schemas/readings.ts';
 import type { RequestHandler } from './$types';
 
 const unknown = () =>

@@ -3,8 +3,8 @@ import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { signIn } from '$server/sessions/signIn.ts';
-import { check } from '$shared/schemas/check.ts';
-import { signInSchema } from '$shared/schemas/household.ts';
+import { check } from '$contract/schemas/check.ts';
+import { signInSchema } from '$contract/schemas/household.ts';
 import type { RequestHandler } from './$types';
 
 /** Signs in without leaving the page, for somebody whose session ran out over an open form. */

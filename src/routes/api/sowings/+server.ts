@@ -3,8 +3,8 @@ import { sow, Wrong } from '$server/app/sow.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
-import { check } from '$shared/schemas/check.ts';
-import { newSowingSchema } from '$shared/schemas/sowing.ts';
+import { check } from '$contract/schemas/check.ts';
+import { newSowingSchema } from '$contract/schemas/sowing.ts';
 import type { RequestHandler } from './$types';
 
 /** Adds what was chosen, worked out here as the page worked it out. Sending it again adds nothing. */

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { freeCount } from '$core/containers/container.ts';
+  import { freeCount } from '$core/supplies/containers/container.ts';
   import { findCrop } from '$core/crops/library.ts';
-  import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '$core/lots/lot.ts';
+  import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '$core/supplies/seed/lot.ts';
   import { figure, length, mass, volume } from '$core/units/format.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
-  import { FLAG_WORDS } from '$ui/words/lots.ts';
-  import { MEDIUM_WORDS } from '$ui/words/media.ts';
-  import { isoDay } from '$ui/words/time.ts';
+  import { FLAG_WORDS } from '$words/lots.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { isoDay } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { RECKONERS } from '$core/reckon/reckoners.ts';
+  import { RECKONERS } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
 
   const WHAT: Record<string, string> = {

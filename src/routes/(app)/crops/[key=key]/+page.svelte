@@ -1,13 +1,13 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { cropPicture } from '$core/picture/cropPicture.ts';
-  import { lessonOf } from '$core/window/learned.ts';
-  import { lessonWords } from '$ui/words/lesson.ts';
+  import { lessonOf } from '$core/growth/learned.ts';
+  import { lessonWords } from '$words/lesson.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
-  import { pictureWords } from '$ui/words/pictureWords.ts';
-  import { cropFacts } from '$ui/words/cropWords.ts';
-  import { edibleNote } from '$ui/words/edibleNote.ts';
+  import { pictureWords } from '$words/pictureWords.ts';
+  import { cropFacts } from '$words/cropWords.ts';
+  import { edibleNote } from '$words/edibleNote.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

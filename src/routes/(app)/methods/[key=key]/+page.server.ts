@@ -1,9 +1,9 @@
 import { error, redirect } from '@sveltejs/kit';
-import type { Method } from '$core/methods/method.ts';
-import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/methods/ready.ts';
+import type { Method } from '$core/supplies/methods/method.ts';
+import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/methods/ready.ts';
 import { keepMethod, listMethods, retireMethod } from '$server/methods/methods.ts';
-import { check } from '$shared/schemas/check.ts';
-import { methodSchema } from '$shared/schemas/method.ts';
+import { check } from '$contract/schemas/check.ts';
+import { methodSchema } from '$contract/schemas/method.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { parseJson } from '$server/requests/body.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';

@@ -2,7 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { enhance } from '$app/forms';
-  import type { Method } from '$core/methods/method.ts';
+  import type { Method } from '$core/supplies/methods/method.ts';
   import Field from '$ui/fields/Field.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
   import type { ActionData, PageData } from './$types';

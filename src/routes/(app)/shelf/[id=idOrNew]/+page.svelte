@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import type { PlaceLight } from '$core/clock/place.ts';
-  import { airOf } from '$core/air/series.ts';
+  import type { PlaceLight } from '$core/places/place.ts';
+  import { airOf } from '$core/places/air/series.ts';
   import { figure } from '$core/units/format.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import AirChart from '$ui/charts/AirChart.svelte';
@@ -14,7 +14,7 @@
   import HandReading from '$ui/air/HandReading.svelte';
   import ImportReadings from '$ui/air/ImportReadings.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();

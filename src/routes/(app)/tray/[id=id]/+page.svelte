@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
-  import { tooWarm } from '$core/air/warmth.ts';
-  import { LOSS_REASONS, type LossReason } from '$core/events/event.ts';
-  import { yieldOf } from '$core/harvest/yield.ts';
+  import { tooWarm } from '$core/places/air/warmth.ts';
+  import { LOSS_REASONS, type LossReason } from '$core/sowing/event.ts';
+  import { yieldOf } from '$core/growth/yield.ts';
   import { bandsOfSowing } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
-  import { walk } from '$core/round/walk.ts';
-  import { dayOf, follow } from '$core/sowing/follow.ts';
+  import { walk } from '$core/steps/walk.ts';
+  import { dayOf, project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
   import { waterAt } from '$core/water/level.ts';
@@ -18,19 +18,19 @@
   import ClockChart from '$ui/charts/ClockChart.svelte';
   import NarrowingChart from '$ui/charts/NarrowingChart.svelte';
   import WaterChart from '$ui/charts/WaterChart.svelte';
-  import { narrowing } from '$core/window/narrowing.ts';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { narrowing } from '$core/sowing/narrowing.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { protocolOf } from '$core/protocol/ofSowing.ts';
+  import { protocolOf } from '$core/steps/ofSowing.ts';
   import StepList from '$ui/protocol/StepList.svelte';
   import { readLog } from '$core/sowing/record.ts';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
-  import { pictureWords } from '$ui/words/pictureWords.ts';
-  import { MEDIUM_WORDS } from '$ui/words/media.ts';
-  import { eventWords, LOSS_WORDS, taskWords } from '$ui/words/tasks.ts';
-  import { clockTime, shortDate } from '$ui/words/time.ts';
+  import { pictureWords } from '$words/pictureWords.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { eventWords, LOSS_WORDS, taskWords } from '$words/tasks.ts';
+  import { clockTime, shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -38,38 +38,38 @@
 
   const reading = $derived(data.household);
   const facts = $derived(factsOf(data.household, data));
-  const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  const projected = $derived(projectAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(
-    followed.state.sownAt === null
+    projected.state.sownAt === null
       ? null
-      : follow(
+      : project(
           facts,
-          followed.setup,
+          projected.setup,
           readLog(data.record).filter(
             ({ body }) => body.type === 'soaked' || body.type === 'drained' || body.type === 'sown'
           )
         )
   );
-  const { crop, setup, state: sowing } = $derived(followed);
+  const { crop, setup, state: sowing } = $derived(projected);
   const round = $derived(roundAt(facts.rhythm, data.now));
-  const stop = $derived(walk([followed], round, data.now).stops[0]!);
-  const picture = $derived(pictureOf(followed, data.now));
-  const level = $derived(waterAt(followed, data.now));
+  const stop = $derived(walk([projected], round, data.now).stops[0]!);
+  const picture = $derived(pictureOf(projected, data.now));
+  const level = $derived(waterAt(projected, data.now));
   const netG = $derived(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0));
-  const gave = $derived(yieldOf(netG, setup.seedG, followed.areaCm2));
+  const gave = $derived(yieldOf(netG, setup.seedG, projected.areaCm2));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
 
   const events = $derived(journal.with(setup.id, readLog(data.record)));
   const steps = $derived(narrowing(facts, setup, events));
   const stepWords = ({ event }: (typeof steps)[number]): string =>
-    eventWords(event.body, crop, followed.path, reading.units, placeName);
+    eventWords(event.body, crop, projected.path, reading.units, placeName);
   /** What this round says of its water. */
   const decision = $derived.by(() => {
     const task = stop.ask.tasks.find(({ body }) => body.kind === 'water' || body.kind === 'top');
     if (task) {
-      const { title } = taskWords(task.body, followed.path, data.now, reading);
+      const { title } = taskWords(task.body, projected.path, data.now, reading);
       return `This round: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
     }
     return sowing.stage === 'ended'
@@ -87,7 +87,7 @@
     if (result.kind !== 'refused') note = '';
   }
   async function move(placeId: string) {
-    if (placeId !== followed.place.id)
+    if (placeId !== projected.place.id)
       await journal.record(
         setup.id,
         { type: 'moved', placeId },
@@ -106,8 +106,8 @@
 <header class="head">
   <h1>{crop.name}</h1>
   <p class="soft">
-    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {followed
-      .place.name} · {followed.method.name}
+    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {projected
+      .place.name} · {projected.method.name}
     {#if sowing.sownAt !== null}
       · sown {shortDate(sowing.sownAt, reading)}{/if}
   </p>
@@ -122,7 +122,7 @@
       {#if sowing.lost !== null}
         <p>
           <strong
-            >Given up on day {Math.max(0, dayOf(followed, sowing.endedAt!))}: {LOSS_WORDS[
+            >Given up on day {Math.max(0, dayOf(projected, sowing.endedAt!))}: {LOSS_WORDS[
               sowing.lost
             ].toLowerCase()}.</strong
           >
@@ -136,12 +136,12 @@
         >
           {#snippet working()}
             {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(
-              followed.areaCm2
+              projected.areaCm2
             )} cm² = {Math.round(gave.gPerM2)} g/m². {crop.name} usually gives {crop.yieldLowGM2} to {crop.yieldHighGM2}
             g/m².
           {/snippet}
         </Figure>
-        <p class="soft small">After {dayOf(followed, sowing.endedAt!)} days.</p>
+        <p class="soft small">After {dayOf(projected, sowing.endedAt!)} days.</p>
       {/if}
     </div>
   </section>
@@ -156,7 +156,7 @@
     places={data.places}
     alone
   />
-  {#if sowing.stage === 'light' || (sowing.stage === 'blackout' && followed.path.lightFrom === null)}
+  {#if sowing.stage === 'light' || (sowing.stage === 'blackout' && projected.path.lightFrom === null)}
     <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
   {/if}
 {/if}
@@ -170,15 +170,15 @@
     rows={expected
       ? [
           { name: 'Expected', bands: bandsOfSowing(expected) },
-          { name: 'This tray', bands: bandsOfSowing(followed) }
+          { name: 'This tray', bands: bandsOfSowing(projected) }
         ]
-      : [{ name: 'Expected', bands: bandsOfSowing(followed) }]}
+      : [{ name: 'Expected', bands: bandsOfSowing(projected) }]}
   />
   {#if sowing.stage !== 'ended'}
     <details class="unfold">
       <summary>Every step, with its amount and day</summary>
       <StepList
-        steps={protocolOf(followed, facts.ownCrops)}
+        steps={protocolOf(projected, facts.ownCrops)}
         now={data.now}
         {reading}
         on={{ kind: setup.medium, own: null }}
@@ -193,8 +193,8 @@
           {#if steps.length > 0}
             <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? data.now} {reading} /></div>
           {/if}
-          <ClockChart {followed} now={sowing.endedAt ?? data.now} {reading} />
-          <WaterChart {followed} now={sowing.endedAt ?? data.now} {reading} {decision} />
+          <ClockChart {projected} now={sowing.endedAt ?? data.now} {reading} />
+          <WaterChart {projected} now={sowing.endedAt ?? data.now} {reading} {decision} />
         </div>
       {/if}
     </details>
@@ -207,7 +207,7 @@
         {facts}
         {setup}
         {events}
-        likelyAt={followed.forecast.marks.windowBest.p50}
+        likelyAt={projected.forecast.marks.windowBest.p50}
         now={data.now}
         {reading}
         onmove={(place) => void move(place.id)}
@@ -224,7 +224,7 @@
         <li class:undone>
           <span class="soft small when">{shortDate(event.at, reading)} {clockTime(event.at, reading)}</span>
           <span
-            >{eventWords(event.body, crop, followed.path, reading.units, placeName)}<span class="soft small"
+            >{eventWords(event.body, crop, projected.path, reading.units, placeName)}<span class="soft small"
               >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
                 ? ' · taken back'
                 : repeat
@@ -234,7 +234,7 @@
           >
           {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
               >Undo<span class="visually-hidden">
-                {eventWords(event.body, crop, followed.path, reading.units, placeName)}</span
+                {eventWords(event.body, crop, projected.path, reading.units, placeName)}</span
               ></button
             >{/if}
         </li>
@@ -256,13 +256,13 @@
           beside={mass(level.g, reading.units)}
         >
           {#snippet working()}It holds {mass(level.capacityG, reading.units)} that plants can use: {figure(
-              followed.areaCm2
-            )} cm² × {figure(followed.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
+              projected.areaCm2
+            )} cm² × {figure(projected.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
         </Figure>
       {/if}
       <Select
         labelText="Where it stands"
-        selected={followed.place.id}
+        selected={projected.place.id}
         on:change={(event) => move((event.target as HTMLSelectElement).value)}
       >
         {#each data.places as place (place.id)}<SelectItem

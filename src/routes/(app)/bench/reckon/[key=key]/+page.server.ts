@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { findReckoner } from '$core/reckon/reckoners.ts';
+import { findReckoner } from '$core/calculators/registry.ts';
 import { listOwnCrops } from '$server/crops/ownCrops.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';

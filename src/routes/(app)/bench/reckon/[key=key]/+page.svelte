@@ -1,16 +1,16 @@
 <script lang="ts">
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
-  import { soonest } from '$core/soak/schedule.ts';
+  import { soonest } from '$core/sowing/soak.ts';
   import { rhythmOf } from '$core/sowing/householdFacts.ts';
-  import { fromTo } from '$ui/words/time.ts';
+  import { fromTo } from '$words/time.ts';
   import { withOwnCrops } from '$core/crops/library.ts';
-  import { findReckoner } from '$core/reckon/reckoners.ts';
+  import { findReckoner } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import ConvertForm from '$ui/reckon/ConvertForm.svelte';
   import ReckonForm from '$ui/reckon/ReckonForm.svelte';
   import MixParts from '$ui/reckon/MixParts.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();

@@ -8,7 +8,7 @@
   import { isKnownFood, refusedWhy } from '$core/crops/refused.ts';
   import { figure } from '$core/units/format.ts';
   import { goto } from '$app/navigation';
-  import { edibleNote } from '$ui/words/edibleNote.ts';
+  import { edibleNote } from '$words/edibleNote.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';

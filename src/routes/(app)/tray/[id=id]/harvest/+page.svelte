@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { keepsWords } from '$ui/words/cropWords.ts';
+  import { keepsWords } from '$words/cropWords.ts';
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
-  import { checkWeighIn, yieldOf } from '$core/harvest/yield.ts';
+  import { checkWeighIn, yieldOf } from '$core/growth/yield.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -11,20 +11,20 @@
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
-  import { pictureWords } from '$ui/words/pictureWords.ts';
+  import { pictureWords } from '$words/pictureWords.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
-  const followed = $derived(
-    followAll([data.record], factsOf(data.household, data), (id, events) => journal.with(id, events))[0]!
+  const projected = $derived(
+    projectAll([data.record], factsOf(data.household, data), (id, events) => journal.with(id, events))[0]!
   );
-  const { crop, setup, state: sowing } = $derived(followed);
+  const { crop, setup, state: sowing } = $derived(projected);
   const left = $derived(1 - sowing.cutShare);
   const shares = $derived([
     { value: 'all', text: left < 0.999 ? 'All the rest' : 'The whole tray' },
@@ -45,11 +45,11 @@
 
   const share = $derived(taken === 'all' ? Math.max(left, 0.001) : Math.min(SHARE[taken], left));
   const last = $derived(taken === 'all' || left - share < 0.001);
-  const checked = $derived(checkWeighIn(crop, followed.areaCm2, { grossG, tareG, share }));
+  const checked = $derived(checkWeighIn(crop, projected.areaCm2, { grossG, tareG, share }));
   const net = $derived(checked.kind === 'wrong' ? null : checked.netG);
-  const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, followed.areaCm2 * share));
+  const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, projected.areaCm2 * share));
   const picture = $derived({
-    ...pictureOf(followed, data.now),
+    ...pictureOf(projected, data.now),
     cut: Math.min(1, sowing.cutShare + (Number.isFinite(grossG) ? share : 0))
   });
 
@@ -141,7 +141,7 @@
         value={net === null ? '–' : mass(net, reading.units)}
         beside={gave
           ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, reading.units)}`
-          : `usually ${mass((crop.yieldLowGM2 * followed.areaCm2 * share) / 1e4, reading.units)} to ${mass((crop.yieldHighGM2 * followed.areaCm2 * share) / 1e4, reading.units)}`}
+          : `usually ${mass((crop.yieldLowGM2 * projected.areaCm2 * share) / 1e4, reading.units)} to ${mass((crop.yieldHighGM2 * projected.areaCm2 * share) / 1e4, reading.units)}`}
       />
       {#if sowing.cuts.length > 0}<p class="soft small">
           Cut before: {mass(

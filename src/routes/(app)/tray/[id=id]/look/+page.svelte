@@ -1,28 +1,28 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import { answerLook } from '$core/looks/causes.ts';
-  import { lookFacts } from '$core/looks/facts.ts';
-  import type { Sight } from '$core/looks/sight.ts';
-  import type { EventBody } from '$core/events/event.ts';
+  import { answerLook } from '$core/diagnosis/causes.ts';
+  import { lookFacts } from '$core/diagnosis/facts.ts';
+  import type { Sight } from '$core/symptoms/sight.ts';
+  import type { EventBody } from '$core/sowing/event.ts';
   import { factsOf } from '$core/sowing/householdFacts.ts';
   import { roundsBetween } from '$core/time/rhythm.ts';
   import { DAY } from '$core/time/zone.ts';
   import AnswerCard from '$ui/looks/AnswerCard.svelte';
   import SightDrawing from '$ui/looks/SightDrawing.svelte';
   import WaterLooks from '$ui/looks/WaterLooks.svelte';
-  import { followAll } from '$ui/state/following.ts';
+  import { projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { SIGHT_WORDS } from '$ui/words/looks.ts';
-  import { cueWords } from '$ui/words/tasks.ts';
-  import { dayAndTime } from '$ui/words/time.ts';
+  import { SIGHT_WORDS } from '$words/looks.ts';
+  import { cueWords } from '$words/tasks.ts';
+  import { dayAndTime } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
   const reading = $derived(data.household);
   const facts = $derived(factsOf(data.household, data));
-  const followed = $derived(followAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
-  const { crop, setup, state: sowing, path } = $derived(followed);
+  const projected = $derived(projectAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  const { crop, setup, state: sowing, path } = $derived(projected);
   const say = (words: string) => `${crop.name}: ${words}`;
 
   /** What is hard to tell apart, drawn beside each other. */
@@ -61,9 +61,9 @@
         answer: answerLook(
           sight,
           lookFacts(
-            followed,
+            projected,
             { latitudeDeg: facts.latitudeDeg, dayOfYear: facts.rhythm.zone.dayOfYear(at) },
-            Math.max(at, followed.sownAt)
+            Math.max(at, projected.sownAt)
           )
         )
       }))

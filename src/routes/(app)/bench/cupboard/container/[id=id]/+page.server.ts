@@ -1,8 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
 import { changeContainer, listKeptContainers, retireContainer } from '$server/sowings/containers.ts';
-import { check } from '$shared/schemas/check.ts';
-import { keptContainerSchema } from '$shared/schemas/cupboard.ts';
-import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { check } from '$contract/schemas/check.ts';
+import { keptContainerSchema } from '$contract/schemas/cupboard.ts';
+import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';

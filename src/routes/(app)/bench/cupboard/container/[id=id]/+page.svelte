@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { areaCm2 } from '$core/containers/container.ts';
+  import { areaCm2 } from '$core/supplies/containers/container.ts';
   import { figure, length } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';

@@ -1,13 +1,13 @@
 import { error, redirect } from '@sveltejs/kit';
 import { findCrop } from '$core/crops/library.ts';
-import type { Lot } from '$core/lots/lot.ts';
+import type { Lot } from '$core/supplies/seed/lot.ts';
 import { keepLot, listLots, retireLot } from '$server/cupboard/lots.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { householdNow } from '$server/households/household.ts';
-import { check } from '$shared/schemas/check.ts';
-import { isId } from '$shared/text.ts';
-import { plainNumber } from '$shared/schemas/plainNumber.ts';
-import { lotSchema } from '$shared/schemas/cupboard.ts';
+import { check } from '$contract/schemas/check.ts';
+import { isId } from '$contract/text.ts';
+import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { lotSchema } from '$contract/schemas/cupboard.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';

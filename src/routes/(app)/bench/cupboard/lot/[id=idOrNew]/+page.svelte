@@ -2,14 +2,14 @@
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { withOwnCrops } from '$core/crops/library.ts';
-  import { leftG } from '$core/lots/lot.ts';
-  import { germinationTest } from '$core/seed/germinationTest.ts';
+  import { leftG } from '$core/supplies/seed/lot.ts';
+  import { germinationTest } from '$core/supplies/seed/germinationTest.ts';
   import { figure } from '$core/units/format.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();

@@ -1,11 +1,11 @@
 import { error, redirect } from '@sveltejs/kit';
-import { readParts } from '$core/medium/coir.ts';
-import type { KeptMedium } from '$core/medium/medium.ts';
+import { readParts } from '$core/supplies/media/coir.ts';
+import type { KeptMedium } from '$core/supplies/media/medium.ts';
 import { keepMedium, listMedia, retireMedium } from '$server/cupboard/media.ts';
-import { check } from '$shared/schemas/check.ts';
-import { mediumSchema } from '$shared/schemas/cupboard.ts';
-import { isId } from '$shared/text.ts';
-import { plainNumber } from '$shared/schemas/plainNumber.ts';
+import { check } from '$contract/schemas/check.ts';
+import { mediumSchema } from '$contract/schemas/cupboard.ts';
+import { isId } from '$contract/text.ts';
+import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';

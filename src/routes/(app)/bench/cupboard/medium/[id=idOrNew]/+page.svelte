@@ -1,13 +1,13 @@
 <script lang="ts">
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { MEDIA } from '$core/medium/medium.ts';
+  import { MEDIA } from '$core/supplies/media/medium.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { CAUTIONS } from '$ui/words/cautions.ts';
-  import { MEDIUM_WORDS } from '$ui/words/media.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();

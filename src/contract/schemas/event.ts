@@ -1,0 +1,96 @@
+import * as yup from 'yup';
+import { SIGHTS } from '../../core/symptoms/sight.ts';
+import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
+import { id, moment, number, text } from './primitives.ts';
+import { BENCH_STEPS, CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/sowing/event.ts';
+
+const water = {
+  waterG: number('Give the water in mL.')
+    .min(0, 'Water cannot be less than 0.')
+    .max(20_000, 'That is over 20 L: check the amount.')
+    .required('Give the water in mL.')
+};
+const doses = {
+  peroxideMl: number('Give the peroxide in mL.')
+    .min(0, 'Peroxide cannot be less than 0.')
+    .max(1000, 'Over 1 L of peroxide: check the amount.')
+};
+const bodies: Record<EventType, yup.AnyObjectSchema> = {
+  prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
+  soaked: yup.object({}),
+  drained: yup.object({}),
+  sown: yup.object(water),
+  uncovered: yup.object({}),
+  lit: yup.object({}),
+  misted: yup.object({ ...water, ...doses }),
+  watered: yup.object({ ...water, ...doses }),
+  fed: yup.object({
+    ...water,
+    ...doses,
+    feedMl: number('Give the feed in mL.')
+      .min(0, 'Feed cannot be less than 0.')
+      .max(2000, 'Over 2 L of feed: check the amount.')
+      .required('Give the feed in mL.')
+  }),
+  'put-off': yup.object({ until: moment().required('Choose when it is to begin.') }),
+  looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
+  felt: yup.object({ moisture: yup.string().oneOf(Object.keys(MOISTURE)).required() }),
+  lifted: yup.object({ heft: yup.string().oneOf(Object.keys(HEFT)).required() }),
+  weighed: yup.object({
+    grossG: number('Enter what the scale shows, in g.')
+      .required('Enter what the scale shows, in g.')
+      .moreThan(0, 'The tray weighs more than 0 g: is it on the scale?')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    full: yup.boolean().required()
+  }),
+  saw: yup.object({ sight: yup.string().oneOf(SIGHTS).required() }),
+  turned: yup.object({}),
+  aired: yup.object({}),
+  moved: yup.object({ placeId: id('Choose a place.').required('Choose a place.') }),
+  cut: yup.object({
+    grossG: number('Enter what the scale shows, in g.')
+      .required('Enter what the scale shows, in g.')
+      .min(0, 'A weight is not under 0 g.')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    tareG: number('Enter the empty bowl, in g; 0 for none.')
+      .required('Enter the empty bowl, in g; 0 for none.')
+      .min(0, 'A bowl is not under 0 g.')
+      .max(50_000, 'Over 50 kg: check the weight.'),
+    share: number('Say how much of it was cut.')
+      .required('Say how much of it was cut.')
+      .moreThan(0, 'Say how much of it was cut.')
+      .max(1, 'No more than all of it can be cut.'),
+    last: yup.boolean().required()
+  }),
+  noted: yup.object({
+    text: text(2000, 'Keep a note under 2000 letters.').required('Write the note first.')
+  }),
+  ended: yup.object({ reason: yup.string().oneOf(LOSS_REASONS, 'Say why.').required('Say why.') }),
+  undone: yup.object({ eventId: id().required() })
+};
+
+/** One event as it is sent. `sure` says that an implausible weight was asked about and stands. */
+export const eventSchema = yup.object({
+  id: id().required(),
+  sowingId: id().required(),
+  at: moment().required('Say when this was.'),
+  taskKey: text(60).nullable().default(null),
+  sure: yup.boolean().default(false),
+  body: yup
+    .object({
+      type: yup
+        .string()
+        .oneOf(Object.keys(bodies) as EventType[])
+        .required()
+    })
+    .required()
+});
+
+/**
+ * The body of an event, checked by its type.
+ * @throws ValidationError naming what is wrong
+ */
+export function checkBody(sent: { type: EventType }): EventBody {
+  const body = bodies[sent.type].validateSync(sent, { stripUnknown: true });
+  return { ...body, type: sent.type } as EventBody;
+}

@@ -1,0 +1,61 @@
+import * as yup from 'yup';
+import { MEDIA } from '../../core/supplies/media/medium.ts';
+import { QUESTIONS, type Answers, type Question } from '../../core/supplies/methods/method.ts';
+import { checkRule, HARD_BOUNDS } from '../../core/supplies/seed/disinfect.ts';
+import { readNumber } from '../../core/units/parseQuantity.ts';
+import { key, number, optionalNumber, text } from './primitives.ts';
+
+const figure = (what: string, low: number, high: number) =>
+  number(`Give the ${what} as a number.`)
+    .transform((value: number, typed: unknown) =>
+      typeof typed === 'string' ? (readNumber(typed) ?? NaN) : value
+    )
+    .min(low, `The ${what} must be at least ${low}.`)
+    .max(high, `The ${what} must be at most ${high}.`)
+    .required(`Give the ${what}.`);
+
+const answers = Object.fromEntries(
+  (Object.keys(QUESTIONS) as Question[]).map((question) => [
+    question,
+    yup
+      .string()
+      .typeError('Choose one of the answers.')
+      .oneOf([...QUESTIONS[question]], 'Choose one of the answers.')
+      .required('Choose an answer.')
+  ])
+);
+
+/** How a household disinfects seed. The core refuses strengths past its hard bounds; so does this, first. */
+const disinfectRuleSchema = yup.object({
+  target: figure('strength', 0.01, HARD_BOUNDS.hypochloritePpm),
+  productPct: figure('strength on the label', 0.1, 100),
+  minutes: figure('contact time', 1, 60),
+  ratioLKg: figure('litres to a kilogram', 1, 50),
+  source: text(200, 'Keep the source under 200 letters.').required(
+    'Say where this rule comes from: a label, an authority, your own habit.'
+  )
+});
+
+/** A method as its form sends it. */
+export const methodSchema = yup
+  .object({
+    ...answers,
+    key: key('This form is broken: reload the page.').max(60).required(),
+    name: text(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
+    medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
+    domeDays: optionalNumber('Give days, such as 2, or leave it empty.')
+      .min(0.5, 'Give days, such as 2; or leave it empty for as long as it takes.')
+      .max(14, 'No stems stay under a dome for over 14 days.'),
+    feedMlL: optionalNumber('Give mL to a litre off the bottle, such as 4, or leave it empty.')
+      .min(0.05, 'Give mL to a litre off the bottle, such as 4.')
+      .max(200, 'Over 200 mL to a litre is no feed: check the bottle.'),
+    disinfectRule: disinfectRuleSchema.required()
+  })
+  .test('rule', '', (value, context) => {
+    const { disinfect } = (value ?? {}) as unknown as Partial<Answers>;
+    if (disinfect !== 'peroxide' && disinfect !== 'hypochlorite') return true;
+    // Told at its own fields where it is not there.
+    if (!(value as { disinfectRule?: object | null }).disinfectRule) return true;
+    const wrong = checkRule(disinfect, value.disinfectRule);
+    return wrong ? context.createError({ path: `disinfectRule.${wrong.field}`, message: wrong.say }) : true;
+  });

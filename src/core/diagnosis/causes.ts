@@ -1,0 +1,221 @@
+import { scorches } from '../places/light.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import { WEAK_GERMINATION_PCT } from '../supplies/seed/amount.ts';
+import type { LookFacts } from './facts.ts';
+import type { Sight } from '../symptoms/sight.ts';
+
+/** A fact of the tray that speaks for a cause, with its figure. */
+export type Evidence =
+  | { kind: 'water'; share: number }
+  | { kind: 'dark'; days: number }
+  | { kind: 'lit'; days: number }
+  | { kind: 'dli'; dli: number }
+  | { kind: 'warmth'; tempC: number }
+  | { kind: 'dry-air'; kpa: number }
+  | { kind: 'crowding'; times: number }
+  | { kind: 'germination'; pct: number }
+  | { kind: 'open'; days: number }
+  | { kind: 'stage'; rooted: boolean }
+  | { kind: 'mould-hours'; level: 'raised' | 'high' }
+  | { kind: 'lamp'; ppfd: number; distanceCm: number | null }
+  | { kind: 'medium'; medium: MediumKind; fed: boolean }
+  | { kind: 'overwatered' }
+  | { kind: 'unpressed' }
+  | { kind: 'unmisted' }
+  | { kind: 'moving-air' };
+
+/** How far a tray is gone: not at all, to be watched, in part, or wholly. */
+export type Loss = 'no' | 'watch' | 'part' | 'whole';
+
+interface Weighed {
+  /** How well the facts of the tray fit this cause, over 0 to 1. */
+  weight: number;
+  because: Evidence[];
+}
+
+/** Media that hold no food. */
+const isInert = (medium: MediumKind): boolean => medium !== 'seed-mix';
+
+const ramp = (value: number, none: number, all: number): number =>
+  Math.min(1, Math.max(0.02, (value - none) / (all - none)));
+
+const rooting = (f: LookFacts): boolean => f.now < f.projected.forecast.marks.lightReady.p50;
+const fed = (f: LookFacts): boolean => f.projected.method.feed !== 'none';
+const stage = (f: LookFacts): Evidence => ({ kind: 'stage', rooted: !rooting(f) });
+const water = (f: LookFacts): Evidence => ({ kind: 'water', share: f.waterShare });
+/** Long warm and damp, where it was. */
+const mouldHours = (f: LookFacts): Evidence[] =>
+  f.risk.byHours === 'low' ? [] : [{ kind: 'mould-hours', level: f.risk.byHours }];
+const warmth = (f: LookFacts): Evidence => ({ kind: 'warmth', tempC: f.tempC });
+
+/** Every cause that a look can come to, with how well a tray's facts fit it. */
+const CAUSES = {
+  'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.25, because: [stage(f)] }),
+  mould: (f) => ({
+    weight: { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.byHours],
+    because: mouldHours(f)
+  }),
+  'hairs-after-all': (f) => ({
+    weight: rooting(f) && f.risk.byHours === 'low' ? 0.4 : 0.03,
+    because: [stage(f)]
+  }),
+  dry: (f) => ({ weight: ramp(f.waterShare, 0.7, 0.3), because: [water(f)] }),
+  draught: (f) => ({
+    weight: f.projected.place.movingAir ? ramp(f.vpdKpa, 0.8, 2) * 0.7 : 0.05,
+    because: [{ kind: 'moving-air' }, { kind: 'dry-air', kpa: f.vpdKpa }]
+  }),
+  'long-dark': (f) => ({ weight: ramp(f.daysDark, 1.5, 4), because: [{ kind: 'dark', days: f.daysDark }] }),
+  'damping-off': (f) => ({
+    weight: 0.3 + 0.65 * Math.max(ramp(f.waterShare, 0.5, 0.95), f.risk.byHours === 'high' ? 0.9 : 0.2),
+    because: [
+      ...(f.waterShare > 0.6 ? [water(f)] : []),
+      ...(f.overwatered ? [{ kind: 'overwatered' } as const] : []),
+      ...mouldHours(f)
+    ]
+  }),
+  dim: (f) => ({
+    weight: f.daysInLight > 0 ? ramp(f.dli, 8, 2) : 0.1,
+    because: [{ kind: 'dli', dli: f.dli }]
+  }),
+  'too-warm': (f) => ({
+    weight: ramp(f.tempC, f.projected.crop.optimumC - 2, f.projected.crop.optimumC + 4),
+    because: [warmth(f)]
+  }),
+  crowded: (f) => ({ weight: ramp(f.crowding, 1, 1.6), because: [{ kind: 'crowding', times: f.crowding }] }),
+  cold: (f) => ({
+    weight: ramp(f.tempC, f.projected.crop.baseC + 14, f.projected.crop.baseC + 6),
+    because: [warmth(f)]
+  }),
+  'old-seed': (f) => {
+    const pct = f.projected.setup.germinationPct ?? f.projected.crop.germinationPct;
+    return {
+      weight: ramp(pct, f.projected.crop.germinationPct, WEAK_GERMINATION_PCT),
+      because: [{ kind: 'germination', pct }]
+    };
+  },
+  'just-lit': (f) => ({
+    weight: f.daysInLight < 2 ? 0.95 : 0.05,
+    because: [{ kind: 'lit', days: f.daysInLight }]
+  }),
+  unfed: (f) => ({
+    weight: isInert(f.projected.setup.medium) && !fed(f) ? ramp(f.ripeness, 0.7, 1.3) : 0.04,
+    because: [{ kind: 'medium', medium: f.projected.setup.medium, fed: fed(f) }]
+  }),
+  'lamp-close': (f) => ({
+    weight: f.light.kind === 'lamp' ? (scorches(f.light) ? 0.97 : ramp(f.light.ppfd, 250, 600)) : 0.02,
+    because:
+      f.light.kind === 'lamp'
+        ? [{ kind: 'lamp', ppfd: f.light.ppfd, distanceCm: f.light.distanceCm ?? null }]
+        : []
+  }),
+  'dry-air': (f) => ({ weight: ramp(f.vpdKpa, 1, 2.2), because: [{ kind: 'dry-air', kpa: f.vpdKpa }] }),
+  'strong-feed': (f) => ({
+    weight: { none: 0.02, half: 0.2, reservoir: 0.6 }[f.projected.method.feed],
+    because: [{ kind: 'medium', medium: f.projected.setup.medium, fed: fed(f) }]
+  }),
+  waterlogged: (f) => ({
+    weight: f.overwatered ? 0.9 : ramp(f.waterShare, 0.85, 1),
+    because: f.overwatered ? [{ kind: 'overwatered' }] : [water(f)]
+  }),
+  unpressed: (f) => ({
+    weight: f.projected.path.pressGCm2 === 0 && f.projected.crop.pressMinGCm2 > 0 ? 0.8 : 0.15,
+    because: f.projected.path.pressGCm2 === 0 ? [{ kind: 'unpressed' }] : []
+  }),
+  'dry-hulls': (f) => ({
+    weight: f.projected.path.mists === 'never' ? 0.35 + 0.5 * ramp(f.vpdKpa, 0.8, 1.8) : 0.3,
+    because: [
+      ...(f.projected.path.mists === 'never' ? [{ kind: 'unmisted' } as const] : []),
+      { kind: 'dry-air', kpa: f.vpdKpa }
+    ]
+  }),
+  clumped: (f) => ({
+    weight: f.projected.state.soakedAt !== null || f.projected.crop.gelSeed ? 0.55 : 0.3,
+    because: []
+  }),
+  'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.75, 0.35), because: [water(f)] }),
+  'on-time': (f) => ({
+    weight: f.now < f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.2,
+    because: [stage(f)]
+  }),
+  slow: (f) => ({ weight: f.now >= f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.1, because: [warmth(f)] }),
+  ripe: (f) => ({ weight: f.openFor < 3 ? 0.9 : 0.4, because: [{ kind: 'open', days: f.openFor }] }),
+  overripe: (f) => ({ weight: ramp(f.openFor, 0, 3), because: [{ kind: 'open', days: f.openFor }] }),
+  unripe: (f) => ({ weight: ramp(f.openFor, 0, -2), because: [{ kind: 'open', days: f.openFor }] })
+} satisfies Record<string, (facts: LookFacts) => Weighed>;
+
+export type Cause = keyof typeof CAUSES;
+
+/** Which causes a sight can have. */
+const CAUSES_OF: Record<Sight, readonly Cause[]> = {
+  tails: ['on-time', 'slow'],
+  hairs: ['root-hairs', 'mould'],
+  mould: ['mould', 'hairs-after-all'],
+  'fallen-dry': ['dry', 'long-dark', 'draught'],
+  'fallen-rot': ['damping-off', 'long-dark'],
+  stretched: ['long-dark', 'dim', 'too-warm', 'crowded'],
+  weak: ['cold', 'dim', 'old-seed', 'waterlogged'],
+  pale: ['just-lit', 'dim', 'cold', 'unfed'],
+  scorched: ['lamp-close', 'dry-air', 'too-warm', 'strong-feed'],
+  hungry: ['unfed', 'waterlogged', 'cold'],
+  hulls: ['unpressed', 'dry-hulls'],
+  patchy: ['dry-edge', 'clumped', 'old-seed'],
+  'true-leaf': ['ripe', 'overripe'],
+  'tastes-ready': ['ripe'],
+  bitter: ['overripe', 'dry', 'too-warm', 'unripe'],
+  fibrous: ['overripe', 'long-dark']
+};
+
+/** What each cause means for the tray when it is the likely one. */
+const LOSS: Partial<Record<Cause, Loss>> = {
+  mould: 'part',
+  'damping-off': 'part',
+  dry: 'watch',
+  'hairs-after-all': 'watch',
+  waterlogged: 'watch',
+  'lamp-close': 'watch',
+  slow: 'watch',
+  overripe: 'watch'
+};
+
+/** Some things no tray comes back from, whatever the likely cause. */
+function lossOf(sight: Sight, cause: Cause, facts: LookFacts): Loss {
+  if (sight === 'mould' && cause === 'mould' && facts.risk.byHours === 'high' && facts.daysInLight > 0)
+    return 'whole';
+  if (sight === 'fallen-rot' && cause === 'damping-off' && facts.age < 3) return 'whole';
+  if (sight === 'fallen-dry' && facts.waterShare < 0.05) return 'part';
+  return LOSS[cause] ?? 'no';
+}
+
+/** What a look most likely means for one tray. */
+export interface Answer {
+  sight: Sight;
+  cause: Cause;
+  /** How likely, among the causes this sight can have; over 0 to 1. */
+  chance: number;
+  because: Evidence[];
+  /** The others that are at all likely, most likely first. */
+  others: { cause: Cause; chance: number }[];
+  loss: Loss;
+}
+
+/** What fits no better than this speaks for nothing. */
+const UNFIT = 0.25;
+
+/** Weighs the causes of a sight by what is known of the tray. */
+export function answerLook(sight: Sight, facts: LookFacts): Answer {
+  const weighed = CAUSES_OF[sight]
+    .map((cause) => ({ cause, ...(CAUSES[cause] as (f: LookFacts) => Weighed)(facts) }))
+    .sort((a, b) => b.weight - a.weight);
+  const sum = weighed.reduce((total, { weight }) => total + weight, 0);
+  const [first, ...rest] = weighed;
+  return {
+    sight,
+    cause: first!.cause,
+    chance: first!.weight / sum,
+    because: first!.weight < UNFIT ? [] : first!.because,
+    others: rest
+      .map(({ cause, weight }) => ({ cause, chance: weight / sum }))
+      .filter(({ chance }) => chance >= 0.12),
+    loss: lossOf(sight, first!.cause, facts)
+  };
+}

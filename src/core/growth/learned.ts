@@ -1,0 +1,74 @@
+import type { Crop } from '../crops/crop.ts';
+import type { Clock } from './clock.ts';
+import { evidenceOf, type MarkSeen } from './evidence.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
+import { Z80 } from '../stats/normal.ts';
+import { beliefFor, learn, sowingMessage } from './learn.ts';
+
+/** What a household has seen of its crops' pace, small enough to go with every page. */
+export interface Learned {
+  /** Sowings that ended, put together by crop. */
+  ended: readonly CropLearned[];
+  /** Those under way, one by one, so that none is told what it said itself. */
+  underWay: readonly { sowingId: string; cropKey: string; message: Gaussian }[];
+}
+
+export interface CropLearned {
+  cropKey: string;
+  /** All its sowings as one observation of H + h. */
+  message: Gaussian;
+  /** How many sowings that is. */
+  trays: number;
+}
+
+/**
+ * What one sowing says of its household's pace with its crop, as one observation of H + h; null while none
+ * of its cues has been seen. Only cues that were looked for count: a forgotten harvest says nothing of when
+ * the window opened.
+ */
+export function messageOf({
+  crop,
+  state,
+  forecast
+}: {
+  crop: Crop;
+  state: { seen: readonly MarkSeen[] };
+  forecast: { clock: Clock };
+}): Gaussian | null {
+  const marks = state.seen.flatMap((seen) => evidenceOf(crop, forecast.clock, seen) ?? []);
+  return sowingMessage({ cropKey: crop.key, durationCv: crop.durationCv, marks });
+}
+
+/** What the household believes of H + h for a crop, leaving out what one sowing said itself. */
+export function learnedBelief(learned: Learned | undefined, crop: Crop, without?: string): Gaussian {
+  const others = (learned?.underWay ?? []).filter(({ sowingId }) => sowingId !== without);
+  return beliefFor(learn([...(learned?.ended ?? []), ...others]), crop.key);
+}
+
+/** What a household has learned of one crop, for people. */
+export interface Lesson {
+  cropKey: string;
+  /** How much longer it takes here than the book says, as a share: 0.08 is 8 % slower. */
+  slower: number;
+  /** 80 % range of that. */
+  low: number;
+  high: number;
+  trays: number;
+}
+
+/** What was learned of a crop; null where none of its trays has said anything yet. */
+export function lessonOf(learned: Learned, crop: Crop): Lesson | null {
+  const trays =
+    (learned.ended.find(({ cropKey }) => cropKey === crop.key)?.trays ?? 0) +
+    learned.underWay.filter(({ cropKey }) => cropKey === crop.key).length;
+  if (trays === 0) return null;
+  const { mean, variance } = learnedBelief(learned, crop);
+  const sd = Math.sqrt(variance);
+  return {
+    cropKey: crop.key,
+    slower: Math.exp(mean) - 1,
+    low: Math.exp(mean - Z80 * sd) - 1,
+    high: Math.exp(mean + Z80 * sd) - 1,
+    trays
+  };
+}

@@ -1,0 +1,84 @@
+import { DAY_HOURS, meanTempC, type Place } from '../place.ts';
+import { temperatureResponse, type Cardinals } from '../../crops/temperature.ts';
+import { airOf, BIN_MS, binIndex } from './series.ts';
+import type { Millis } from '../../time/zone.ts';
+
+/** The air over a tray. */
+export interface Air {
+  tempC: number;
+  humidityPct: number;
+  movingAir: boolean;
+}
+
+/** The air at a place at a moment: as measured, else as it was of late, else as it usually is there. */
+export function airAt(place: Place, at: Millis): Air {
+  const { movingAir } = place;
+  const measured = airOf(place)?.bin(binIndex(at));
+  // What is usual takes three days of readings to work out, and a round asks for hundreds of moments.
+  if (measured && measured.humidityPct !== null)
+    return { tempC: measured.tempC, humidityPct: measured.humidityPct, movingAir };
+  const expected = usualAir(place);
+  return { tempC: measured?.tempC ?? expected.tempC, humidityPct: expected.humidityPct, movingAir };
+}
+
+/**
+ * What is expected where nothing is measured: the mean of the last three days of readings where there are
+ * enough of them, else what the household said. A sensor knows the kitchen better than a guess of it.
+ */
+export function usualAir(place: Place): UsualAir {
+  // A place that is being described changes under the hand; one with readings is as it was read.
+  if (!place.air) return workedOut(place);
+  let known = usual.get(place);
+  if (!known) usual.set(place, (known = workedOut(place)));
+  return known;
+}
+
+/** The usual air of a place, and whether that was measured. */
+export interface UsualAir {
+  tempC: number;
+  humidityPct: number;
+  measured: boolean;
+}
+
+/** Three days of readings are gone through once a place, not once a tray. */
+const usual = new WeakMap<Place, UsualAir>();
+
+function workedOut(place: Place): UsualAir {
+  const recent = airOf(place)?.recent();
+  if (!recent) return { tempC: meanTempC(place), humidityPct: place.humidityPct, measured: false };
+  const damp = recent.flatMap(({ humidityPct }) => (humidityPct === null ? [] : [humidityPct]));
+  return {
+    tempC: mean(recent.map(({ tempC }) => tempC)),
+    humidityPct: damp.length > 0 ? mean(damp) : place.humidityPct,
+    measured: true
+  };
+}
+
+/** How fast a crop develops here where nothing is measured, for want of warmth alone. */
+export function usualWarmthRate(crop: Cardinals, place: Place): number {
+  const recent = airOf(place)?.recent();
+  if (recent) return mean(recent.map(({ tempC }) => temperatureResponse(crop, tempC)));
+  const day = temperatureResponse(crop, place.dayC);
+  const night = temperatureResponse(crop, place.nightC);
+  return (day * DAY_HOURS + night * (24 - DAY_HOURS)) / 24;
+}
+
+/** How fast it develops at a moment; measured air answers for its own three hours. */
+export function warmthRateAt(crop: Cardinals, place: Place, at: Millis, usual: number): number {
+  const bin = airOf(place)?.bin(binIndex(at));
+  return bin ? temperatureResponse(crop, bin.tempC) : usual;
+}
+
+/** Where the warmth of a place changes between two moments: the edges of what was measured there. */
+export function warmthEdges(place: Place, from: Millis, until: Millis): Millis[] {
+  const air = airOf(place);
+  if (!air) return [];
+  const edges: Millis[] = [];
+  const last = Math.min(air.lastIndex + 1, binIndex(until));
+  for (let index = Math.max(air.firstIndex, binIndex(from) + 1); index <= last; index += 1)
+    edges.push(index * BIN_MS);
+  return edges;
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;

@@ -1,0 +1,26 @@
+import type { Place } from '../place.ts';
+import type { Crop } from '../../crops/crop.ts';
+import { usualAir } from './airAt.ts';
+
+/** A place that is too warm for a crop: its mean over a day, and where the crop begins to suffer. degC. */
+export interface TooWarm {
+  meanC: number;
+  keepBelowC: number;
+}
+
+/** Whether a place is on average at or over what a crop bears (model, section 3); null where it is not. */
+export function tooWarm(crop: Pick<Crop, 'keepBelowC'>, place: Place): TooWarm | null {
+  const { tempC } = usualAir(place);
+  return tempC >= crop.keepBelowC ? { meanC: tempC, keepBelowC: crop.keepBelowC } : null;
+}
+
+/** The coolest of some places, where it is cooler than this one; null for none. */
+export function coolerPlace(place: Place, among: Iterable<Place>): { place: Place; meanC: number } | null {
+  let best: { place: Place; meanC: number } | null = null;
+  const here = usualAir(place).tempC;
+  for (const one of among) {
+    const meanC = usualAir(one).tempC;
+    if (one.id !== place.id && meanC < Math.min(here, best?.meanC ?? Infinity)) best = { place: one, meanC };
+  }
+  return best;
+}

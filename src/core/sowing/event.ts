@@ -1,0 +1,83 @@
+import type { Sight } from '../symptoms/sight.ts';
+import type { Heft, Moisture } from '../water/bucket.ts';
+import type { Mark } from '../growth/marks.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** Steps done on the bench, each ticked by itself, in the order of the hands. */
+export const BENCH_STEPS = [
+  'weigh',
+  'rinse',
+  'disinfect',
+  'rinse-off',
+  'soak',
+  'drain',
+  'fill',
+  'damp',
+  'sow',
+  'cover',
+  'mist',
+  'press'
+] as const;
+export type BenchStep = (typeof BENCH_STEPS)[number];
+
+/** Why a sowing ended without being eaten. */
+export const LOSS_REASONS = [
+  'mould',
+  'damped-off',
+  'dried-out',
+  'poor-germination',
+  'too-late',
+  'not-begun',
+  'other'
+] as const;
+export type LossReason = (typeof LOSS_REASONS)[number];
+
+/** The three marks that a look can tell; best and close follow from the opening. */
+export const CUES = ['rooted', 'lightReady', 'windowOpen'] as const satisfies readonly Mark[];
+export type Cue = (typeof CUES)[number];
+
+/** What happened to a sowing: facts, only ever added. */
+export type EventBody =
+  /** A step at the bench was done, or begun where it takes its time. */
+  | { type: 'prepared'; step: BenchStep }
+  | { type: 'soaked' }
+  | { type: 'drained' }
+  | { type: 'sown'; waterG: number }
+  /** The weight or lid came off. */
+  | { type: 'uncovered' }
+  /** It came to light. */
+  | { type: 'lit' }
+  | { type: 'misted'; waterG: number; peroxideMl?: number }
+  | { type: 'watered'; waterG: number; peroxideMl?: number }
+  /** Watered with feed in it; `feedMl` off the bottle, 0 where nobody has said how much that is. */
+  | { type: 'fed'; waterG: number; feedMl: number; peroxideMl?: number }
+  /** What was to begin begins at another time. */
+  | { type: 'put-off'; until: Millis }
+  /** A cue was looked for and seen, or not yet. */
+  | { type: 'looked'; cue: Cue; reached: boolean }
+  | { type: 'felt'; moisture: Moisture }
+  | { type: 'lifted'; heft: Heft }
+  /** The tray on the scale, with all in it; `full` where it was just watered and has drained. */
+  | { type: 'weighed'; grossG: number; full: boolean }
+  /** Something was seen that a look can tell. */
+  | { type: 'saw'; sight: Sight }
+  | { type: 'turned' }
+  | { type: 'aired' }
+  | { type: 'moved'; placeId: string }
+  /** Weighed with its bowl: grossG less tareG was cut; `share` of the containers' area, over 0 to 1. */
+  | { type: 'cut'; grossG: number; tareG: number; share: number; last: boolean }
+  | { type: 'noted'; text: string }
+  | { type: 'ended'; reason: LossReason }
+  | { type: 'undone'; eventId: string };
+
+export type EventType = EventBody['type'];
+
+export interface SowingEvent {
+  /** Made by whoever recorded it, so that a repeated send is one event. */
+  id: string;
+  at: Millis;
+  by: string | null;
+  /** Names the task that was ticked, so that two people ticking it are one doing. */
+  taskKey: string | null;
+  body: EventBody;
+}

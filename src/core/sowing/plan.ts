@@ -1,0 +1,143 @@
+import type { Place } from '../places/place.ts';
+import { areaCm2, type Container } from '../supplies/containers/container.ts';
+import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
+import { mediumDepthCm, mediumVolumeMl, type MediumKind } from '../supplies/media/medium.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { pathOf, type Path } from '../supplies/methods/path.ts';
+import { seedAmount, type SeedAmount } from '../supplies/seed/amount.ts';
+import { latestBy, soonest, type SoakPlan } from './soak.ts';
+import type { Rhythm } from '../time/rhythm.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import { forecast, type Forecast } from '../growth/forecast.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
+import { NEW_HOUSEHOLD } from '../growth/learn.ts';
+
+/** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
+export type Aim = { kind: 'now' } | { kind: 'from'; at: Millis } | { kind: 'by'; at: Millis };
+
+export interface PlanInput {
+  crop: Crop;
+  container: Container;
+  count: number;
+  /** Share of the containers it takes; all of them where not given. */
+  areaShare?: number;
+  /** Hours of soaking, where they are not the crop's own; 0 for none. */
+  soakH?: number | null;
+  medium: MediumKind;
+  method: Method;
+  place: Place;
+  /** How it goes, where that is not its method's way with this crop alone: two halves of one container go one way. */
+  path?: Path;
+  seedsPerCm2: number;
+  germinationPct: number | null;
+  aim: Aim;
+  rhythm: Rhythm;
+  latitudeDeg: number;
+  now: Millis;
+  belief?: Gaussian;
+}
+
+/** A sowing as it would go. */
+export interface Plan {
+  seed: SeedAmount;
+  path: Path;
+  soak: SoakPlan;
+  forecast: Forecast;
+  mediumMl: number;
+  /** What it is expected to give: low, middle, high, in g. */
+  yieldG: readonly [number, number, number];
+  /** Chance that the window is open at the moment aimed for; null without one. */
+  chance: number | null;
+  /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
+  earliestAt: Millis | null;
+  /** Set where this place is so cold or hot for the crop that it does not grow at all. */
+  stalls: boolean;
+}
+
+/** "Ready by" means that the window is open by then in eight of ten such sowings. */
+export const READY_CHANCE = 0.8;
+
+/** Works out a sowing: seed, soak, stages and window; the same on both sides of the wire. */
+export function plan(input: PlanInput): Plan {
+  const { container, count, aim, rhythm, now } = input;
+  const crop = soakedFor(input.crop, input.soakH ?? null);
+  const area = areaCm2(container) * count * (input.areaShare ?? 1);
+  const path = input.path ?? pathOf(crop, input.method);
+  const forecastFrom = (sownAt: Millis): Forecast =>
+    forecast({
+      crop,
+      zone: rhythm.zone,
+      latitudeDeg: input.latitudeDeg,
+      sownAt,
+      unsoaked: needsSoak(input.crop) && input.soakH === 0,
+      stays: [{ from: sownAt, place: input.place }],
+      lightFrom: path.lightFrom,
+      domeDays: path.domeDays,
+      litAt: null,
+      seen: [],
+      belief: input.belief ?? NEW_HOUSEHOLD
+    });
+  const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
+  const soon = forecastFrom(first.sowAt);
+  const stalls = !Number.isFinite(soon.marks.windowOpen.p90);
+  let soak = first;
+  let expected = soon;
+  let earliestAt: Millis | null = null;
+  if (aim.kind === 'by' && !stalls) {
+    if (soon.chance('windowOpen', aim.at) < READY_CHANCE)
+      earliestAt = lastRoundFrom(rhythm, readyAt(soon, first.sowAt));
+    else {
+      soak = lastInTime({ ...input, crop }, forecastFrom, first, aim.at);
+      expected = forecastFrom(soak.sowAt);
+    }
+  }
+  const depth = mediumDepthCm(input.medium, container.depthCm);
+  const perM2 = area / 10_000;
+  return {
+    seed: seedAmount(crop, area, input.seedsPerCm2, input.germinationPct ?? undefined),
+    path,
+    soak,
+    forecast: expected,
+    mediumMl: mediumVolumeMl(area, depth),
+    yieldG: [crop.yieldLowGM2 * perM2, crop.yieldMidGM2 * perM2, crop.yieldHighGM2 * perM2],
+    chance: aim.kind === 'by' ? expected.chance('windowOpen', aim.at) : null,
+    earliestAt,
+    stalls
+  };
+}
+
+/** The first last round of a day from a moment on: what is ready at bedtime is for the day after. */
+function lastRoundFrom({ zone, roundsMin }: Rhythm, at: Millis): Millis {
+  const day = zone.date(at);
+  const tonight = zone.at(day, roundsMin.at(-1)!);
+  return tonight >= at ? tonight : zone.at(day.add({ days: 1 }), roundsMin.at(-1)!);
+}
+
+/** The first moment by which the window is open in eight of ten, to the hour, by halving. */
+function readyAt(expected: Forecast, sownAt: Millis): Millis {
+  let [low, high] = [sownAt, expected.marks.windowOpen.p90];
+  while (high - low > 3_600_000) {
+    const middle = (low + high) / 2;
+    if (expected.chance('windowOpen', middle) >= READY_CHANCE) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** The latest start that is still ready in time: stepping back by what the last try was short of. */
+function lastInTime(
+  input: PlanInput,
+  forecastFrom: (at: Millis) => Forecast,
+  first: SoakPlan,
+  by: Millis
+): SoakPlan {
+  const { crop, rhythm, now } = input;
+  let latest = by - (readyAt(forecastFrom(first.sowAt), first.sowAt) - first.sowAt);
+  for (let tries = 0; tries < 12; tries += 1) {
+    const soak = latestBy(crop, rhythm, now, latest);
+    if (!soak) return first;
+    if (forecastFrom(soak.sowAt).chance('windowOpen', by) >= READY_CHANCE) return soak;
+    latest = Math.min(latest, soak.sowAt) - DAY / 4;
+  }
+  return first;
+}

@@ -1,0 +1,238 @@
+import { CUES, type BenchStep, type Cue, type LossReason, type SowingEvent } from './event.ts';
+import type { WaterFact } from '../water/watered.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import type { Sight } from '../symptoms/sight.ts';
+import { HEFT, MOISTURE } from '../water/bucket.ts';
+import type { MarkSeen } from '../growth/evidence.ts';
+
+export type Stage = 'prepare' | 'soak' | 'drain' | 'press' | 'blackout' | 'light' | 'ended';
+
+export interface Cut {
+  eventId: string;
+  at: Millis;
+  netG: number;
+  share: number;
+}
+
+/** A look that says other than an earlier one: both stand until one is taken back. */
+export interface Contradiction {
+  cue: Cue;
+  /** Seen, as the one says. */
+  reachedEventId: string;
+  reachedAt: Millis;
+  /** And not yet, as a later one says. */
+  notYetEventId: string;
+  notYetAt: Millis;
+}
+
+/** One line of a sowing's log. */
+export interface LogLine {
+  event: SowingEvent;
+  /** Taken back by a later event. */
+  undone: boolean;
+  /** Says again what was done before, such as the same tick by a second person; it changed nothing. */
+  repeat: boolean;
+}
+
+/** What a sowing's events come to. */
+export interface SowingState {
+  stage: Stage;
+  /** Steps at the bench that were done, with when and by which event. */
+  prepared: Map<BenchStep, { at: Millis; eventId: string }>;
+  /** When it begins instead of when it was planned to; null for as planned. */
+  putOffTo: Millis | null;
+  soakedAt: Millis | null;
+  drainedAt: Millis | null;
+  sownAt: Millis | null;
+  uncoveredAt: Millis | null;
+  litAt: Millis | null;
+  moves: { from: Millis; placeId: string }[];
+  seen: MarkSeen[];
+  contradictions: Contradiction[];
+  sights: { eventId: string; at: Millis; sight: Sight }[];
+  turnedAt: Millis | null;
+  airedAt: Millis | null;
+  water: WaterFact[];
+  ticked: Set<string>;
+  cuts: Cut[];
+  /** Share of the area already cut, 0 to 1. */
+  cutShare: number;
+  endedAt: Millis | null;
+  lost: LossReason | null;
+  log: LogLine[];
+}
+
+/**
+ * Derives a sowing's state from its events. What was undone counts for nothing; what was done twice
+ * counts once; an event for a stage that was passed long ago does not turn back time.
+ * @param events in any order; ties in time keep the given order
+ */
+export function reduceEvents(events: readonly SowingEvent[]): SowingState {
+  const undone = new Set(events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : [])));
+  const state: SowingState = {
+    stage: 'prepare',
+    prepared: new Map(),
+    putOffTo: null,
+    soakedAt: null,
+    drainedAt: null,
+    sownAt: null,
+    uncoveredAt: null,
+    litAt: null,
+    moves: [],
+    seen: CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null })),
+    contradictions: [],
+    sights: [],
+    turnedAt: null,
+    airedAt: null,
+    water: [],
+    ticked: new Set(),
+    cuts: [],
+    cutShare: 0,
+    endedAt: null,
+    lost: null,
+    log: []
+  };
+  for (const event of [...events].sort((a, b) => a.at - b.at)) {
+    if (event.body.type === 'undone') continue;
+    const taken = undone.has(event.id);
+    const known = event.taskKey !== null && state.ticked.has(event.taskKey);
+    const repeat = !taken && (known || !apply(state, event));
+    if (!taken && event.taskKey !== null) state.ticked.add(event.taskKey);
+    state.log.push({ event, undone: taken, repeat });
+  }
+  return state;
+}
+
+/** Applies one event; false where it says nothing new. */
+function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
+  if (body.type === 'noted') return true;
+  if (state.stage === 'ended') return false;
+  switch (body.type) {
+    case 'prepared':
+      if (state.prepared.has(body.step)) return false;
+      state.prepared.set(body.step, { at, eventId: id });
+      return true;
+    case 'soaked':
+      if (state.soakedAt !== null || state.sownAt !== null) return false;
+      state.prepared.set('soak', { at, eventId: id });
+      state.soakedAt = at;
+      state.stage = 'soak';
+      return true;
+    case 'drained':
+      if (state.drainedAt !== null || state.sownAt !== null) return false;
+      state.drainedAt = at;
+      state.prepared.set('drain', { at, eventId: id });
+      state.stage = 'drain';
+      return true;
+    case 'sown':
+      if (state.sownAt !== null) return false;
+      state.sownAt = at;
+      state.prepared.set('sow', { at, eventId: id });
+      state.stage = 'press';
+      state.water.push({ at, addedG: body.waterG });
+      return true;
+    case 'uncovered':
+      if (state.uncoveredAt !== null || state.sownAt === null) return false;
+      state.uncoveredAt = at;
+      if (state.litAt === null) state.stage = 'blackout';
+      return true;
+    case 'lit':
+      if (state.litAt !== null || state.sownAt === null) return false;
+      state.litAt = at;
+      state.stage = 'light';
+      return true;
+    case 'put-off':
+      if (state.soakedAt !== null || state.sownAt !== null) return false;
+      state.putOffTo = body.until;
+      return true;
+    case 'misted':
+    case 'watered':
+    case 'fed':
+      state.water.push({ at, addedG: body.waterG });
+      return true;
+    case 'felt':
+      state.water.push({ at, between: MOISTURE[body.moisture] });
+      return true;
+    case 'lifted':
+      state.water.push({ at, between: HEFT[body.heft] });
+      return true;
+    case 'weighed':
+      state.water.push({ at, grossG: body.grossG, full: body.full });
+      return true;
+    case 'saw':
+      state.sights.push({ eventId: id, at, sight: body.sight });
+      // Stems that hang for want of water say how dry it is; what tastes ready has opened.
+      if (body.sight === 'fallen-dry') state.water.push({ at, between: MOISTURE.dry });
+      if (body.sight === 'tastes-ready') look(state, { id, at, cue: 'windowOpen', reached: true });
+      return true;
+    case 'turned':
+      state.turnedAt = at;
+      return true;
+    case 'aired':
+      state.airedAt = at;
+      return true;
+    case 'looked':
+      return look(state, { id, at, cue: body.cue, reached: body.reached });
+    case 'moved':
+      state.moves.push({ from: at, placeId: body.placeId });
+      return true;
+    case 'cut':
+      state.cuts.push({ eventId: id, at, netG: body.grossG - body.tareG, share: body.share });
+      state.cutShare = Math.min(1, state.cutShare + body.share);
+      if (body.last || state.cutShare >= 0.999) end(state, at);
+      return true;
+    case 'ended':
+      state.lost = body.reason;
+      end(state, at);
+      return true;
+    case 'undone':
+      return false;
+  }
+}
+
+/**
+ * A look for a cue. A "not yet" after it was seen contradicts: the later look stands, for a mark that was
+ * passed cannot be unpassed, and both are kept for somebody to take one back.
+ */
+function look(
+  state: SowingState,
+  { id, at, cue, reached }: { id: string; at: Millis; cue: Cue; reached: boolean }
+): boolean {
+  const seen = state.seen.find(({ mark }) => mark === cue)!;
+  if (reached) {
+    if (seen.reachedAt !== null) return false;
+    seen.reachedAt = at;
+    seen.eventId = id;
+    return true;
+  }
+  if (seen.reachedAt !== null) {
+    state.contradictions.push({
+      cue,
+      reachedEventId: seen.eventId!,
+      reachedAt: seen.reachedAt,
+      notYetEventId: id,
+      notYetAt: at
+    });
+    seen.reachedAt = null;
+  }
+  seen.notYetAt = at;
+  return true;
+}
+
+function end(state: SowingState, at: Millis): void {
+  state.stage = 'ended';
+  state.endedAt = at;
+}
+
+const SEEN_FOR_D = 3;
+
+/** When one of these was last seen; null where none was. */
+export const lastSaw = (state: Pick<SowingState, 'sights'>, sights: readonly Sight[]): Millis | null =>
+  state.sights.findLast(({ sight }) => sights.includes(sight))?.at ?? null;
+
+/** Whether one of these was seen within the last three days. */
+export const sawLately = (
+  state: Pick<SowingState, 'sights'>,
+  sights: readonly Sight[],
+  now: Millis
+): boolean => (lastSaw(state, sights) ?? -Infinity) > now - SEEN_FOR_D * DAY;

@@ -1,0 +1,154 @@
+import { isSoaked } from '../crops/crop.ts';
+import type { MouldRisk } from '../diagnosis/mould.ts';
+import type { Cue } from '../sowing/event.ts';
+import type { Projected } from '../sowing/project.ts';
+import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
+import { drainHours } from '../sowing/soak.ts';
+import { stageAt } from '../sowing/stage.ts';
+import type { Round } from '../time/rhythm.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { careSteps } from './care.ts';
+import { stepsOf, uncovering } from './compile.ts';
+import { cutStep, isCuttable } from './cut.ts';
+import { dueOnce, type DueStep } from './due.ts';
+import { notesOf } from './notes.ts';
+import type { BodyOf, StepKind } from './step.ts';
+import { keyOf } from './ticked.ts';
+
+/** A cue is looked for once it has this chance of having been reached by the next round. */
+const LOOK_CHANCE = 0.1;
+
+/** A cue worth looking for, with the chance that it has been reached. */
+export interface CueLook {
+  cue: Cue;
+  chance: number;
+}
+
+/** Something to know, which asks for nothing to be done. */
+export type Note =
+  /** No water now: it is cut soon, and dry leaves keep longer. */
+  | { kind: 'dry-hours'; share: number }
+  /** How much water is left cannot be told: lifted or touched first, it need not be guessed. */
+  | { kind: 'unsure' }
+  /** So much goes between two rounds that even a full tray hardly lasts. */
+  | { kind: 'thirsty' }
+  /** More was poured than it holds. */
+  | { kind: 'too-much'; g: number; at: Millis }
+  | { kind: 'mould-risk'; risk: MouldRisk }
+  | { kind: 'scorch' }
+  /** It was to begin then, and a whole round went by. */
+  | { kind: 'not-begun'; at: Millis }
+  | { kind: 'contradiction'; between: Contradiction };
+
+/** What one sowing asks for in a round. */
+export interface Ask {
+  steps: DueStep[];
+  /** The cue to look for, most pressing first; at most one, for one look tells one thing. */
+  look: CueLook | null;
+  /** Whether how damp it is would help: only where the medium can be seen. */
+  feel: boolean;
+  /** When its preparation begins, while that is still to come; null once it asks for something or was begun. */
+  beginsAt: Millis | null;
+  notes: Note[];
+}
+
+/** What a sowing asks for in this round: steps with their amounts, and the look that would tell most. */
+export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
+  const { state, path, soak } = sowing;
+  if (state.stage === 'ended') return { steps: [], look: null, feel: false, beginsAt: null, notes: [] };
+  const steps = [...stageSteps(sowing, round, now), ...careSteps(sowing, round, now)].filter(
+    ({ key }) => !state.ticked.has(key)
+  );
+  const bare = state.sownAt !== null && (state.stage !== 'press' || path.cover === 'none');
+  return {
+    steps,
+    look: lookOf(sowing, round, now),
+    feel: bare,
+    beginsAt: state.stage === 'prepare' && steps.length === 0 ? (soak.soakStart ?? soak.sowAt) : null,
+    notes: notesOf(sowing, round, now)
+  };
+}
+
+/** Where a step of a sowing's protocol stands in it. */
+function bodyOf<K extends StepKind>(sowing: Projected, kind: K): BodyOf<K> | undefined {
+  return stepsOf(sowing).find(({ body }) => body.kind === kind)?.body as BodyOf<K> | undefined;
+}
+
+/** The step that takes the sowing to its next stage, once its time has come. */
+function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { state, soak, crop, path, forecast } = sowing;
+  const horizon = Math.max(now, round.nextAt - HOUR);
+  const once = (kind: StepKind, dueAt: Millis, goesWith: readonly StepKind[] = []): DueStep[] => {
+    const body = bodyOf(sowing, kind);
+    const others = goesWith.flatMap((other) => bodyOf(sowing, other) ?? []);
+    return body ? [dueOnce(keyOf(kind), body, dueAt, round, others)] : [];
+  };
+  const sow = (at: Millis) => once('sow', at, ['fill', 'damp', 'cover', 'mist', 'press']);
+  switch (stageAt(sowing, now)) {
+    case 'prepare':
+      if (soak.soakStart !== null && isSoaked(crop))
+        return soak.soakStart > horizon ? [] : once('soak', soak.soakStart);
+      return soak.sowAt > horizon ? [] : sow(soak.sowAt);
+    case 'soak':
+      return soak.soakEnd! > horizon ? [] : once('drain', soak.soakEnd!);
+    case 'drain': {
+      const ready = state.drainedAt! + drainHours(crop) * HOUR;
+      return ready > horizon ? [] : sow(ready);
+    }
+    case 'press': {
+      const body = uncovering(sowing);
+      const dueAt = reachedAt(sowing, 'rooted') ?? forecast.marks.rooted.p90;
+      return body && dueAt <= now ? [dueOnce('uncover', body, dueAt, round)] : [];
+    }
+    case 'blackout': {
+      if (path.lightFrom === null) return cutSteps(sowing, round, now);
+      const dueAt = domeOverAt(sowing, now);
+      const body = { kind: 'light', lamp: sowing.place.light.kind === 'lamp' } as const;
+      return dueAt <= now ? [dueOnce('light', body, dueAt, round)] : [];
+    }
+    case 'light':
+      return cutSteps(sowing, round, now);
+    case 'ended':
+      return [];
+  }
+}
+
+/** When a cue was seen; null while it was not. */
+const reachedAt = ({ state }: Projected, cue: Cue): Millis | null =>
+  state.seen.find(({ mark }) => mark === cue)?.reachedAt ?? null;
+
+/**
+ * When its time under the dome is up: by the days the method counts, by the look of its stems, or by the outer end of
+ * what is expected. Long thin stems, mould or rot in the dark end it at once: light and air are what helps.
+ */
+function domeOverAt(sowing: Projected, now: Millis): Millis {
+  const { path, state, forecast } = sowing;
+  if (path.lightFrom === 'rooted') return state.uncoveredAt!;
+  const alarm = lastSaw(state, ['stretched', 'mould', 'fallen-rot']);
+  if (alarm !== null && sawLately(state, ['stretched', 'mould', 'fallen-rot'], now)) return alarm;
+  if (path.domeDays !== null) return state.uncoveredAt! + path.domeDays * DAY;
+  return reachedAt(sowing, 'lightReady') ?? forecast.marks.lightReady.p90;
+}
+
+function cutSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { forecast, state } = sowing;
+  const open = forecast.marks.windowOpen.p50;
+  if (now < open || !isCuttable(sowing, now)) return [];
+  // A part cut today is enough for today; the rest asks again tomorrow.
+  if (state.cuts.some(({ at }) => at > round.at - 12 * HOUR)) return [];
+  // A window that stands open is never late.
+  return [{ key: 'cut', body: cutStep(sowing), dueAt: open, late: false, with: [] }];
+}
+
+/** The next cue that has not been seen, where it may have been reached; the one of the present stage. */
+function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
+  const { state, path, forecast } = sowing;
+  if (state.sownAt === null) return null;
+  const passed = { rooted: state.uncoveredAt ?? state.litAt, lightReady: state.litAt, windowOpen: null };
+  const next = (['rooted', 'lightReady', 'windowOpen'] as const)
+    .filter((cue) => cue !== 'lightReady' || path.blackout)
+    .find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
+  if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
+  const chance = forecast.chance(next, Math.max(now, round.at));
+  return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
+}

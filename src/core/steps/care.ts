@@ -1,0 +1,157 @@
+import { mouldRisk } from '../diagnosis/mould.ts';
+import type { Projected } from '../sowing/project.ts';
+import { sawLately } from '../sowing/reduce.ts';
+import { stageAt, standsSince } from '../sowing/stage.ts';
+import { weakPeroxideMl } from '../supplies/seed/disinfect.ts';
+import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { dryShare, FULL_SHARE, mistMl, TOP_SHARE } from '../water/bucket.ts';
+import { waterAt } from '../water/level.ts';
+import { feedOf, peroxideIn } from './doses.ts';
+import { dueCare, type DueStep } from './due.ts';
+import type { How } from './step.ts';
+import { lackingG, mightHang, withheld } from './withhold.ts';
+
+/** Turned or aired once a day; a few hours early counts. */
+const ONCE_A_DAY_H = 16;
+/** In the last days before the window, still air between stems is let out (starting figure). */
+const AIR_DAYS = 2;
+/** What a medium takes before water stands in it, over its capacity, and how often that may be misjudged. */
+const RUN_OVER = 1.05;
+const ONE_IN_TWENTY = 1.645;
+/** Less than this share of what it holds is not worth pouring. */
+const WORTH_SHARE = 0.05;
+
+/** Care that a sowing asks for in a round: nothing that it does not need. */
+export function careSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { state } = sowing;
+  if (state.sownAt === null || state.sownAt >= round.at - HOUR) return [];
+  const water = waterStep(sowing, round, now);
+  // Watered finely from above, it need not be misted.
+  const mist =
+    water?.body.kind === 'water' && water.body.how === 'mist' ? null : mistStep(sowing, round, now);
+  return [mist, water, ...lightSteps(sowing, round, now)].filter((step) => step !== null);
+}
+
+const isMorning = (round: Round): boolean => round.key.endsWith('.0');
+
+/** When water was last given, in any way; the sowing where never. */
+const lastGivenAt = ({ state }: Projected): Millis =>
+  state.water.reduce((last, fact) => ('addedG' in fact ? Math.max(last, fact.at) : last), state.sownAt!);
+
+function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
+  const { state, path, areaCm2, crop, method } = sowing;
+  if (stageAt(sowing, now) !== 'press' || path.mists === 'never') return null;
+  if (path.mists === 'daily' && !isMorning(round)) return null;
+  // Where mould was seen, its cover is opened to air and not to more water.
+  if (path.cover !== 'none' && sawLately(state, ['mould'], now)) return null;
+  const waterMl = mistMl(areaCm2);
+  const every = path.mists === 'daily' ? DAY : (round.at - round.before[1]) / 2;
+  const body = {
+    kind: 'mist',
+    waterMl,
+    fine: crop.gelSeed,
+    peroxideMl: peroxideIn(method, waterMl),
+    first: null
+  } as const;
+  return dueCare(
+    `mist:${round.key}`,
+    body,
+    Math.min(round.at, lastGivenAt(sowing) + every - ROUND_LEAD_H * HOUR),
+    round
+  );
+}
+
+function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
+  const { state, crop } = sowing;
+  const midway = waterAt(sowing, Math.max(now, (round.at + round.nextAt) / 2));
+  if (midway.capacityG === 0) return null;
+  const reservoir = midway.reservoirShare !== null;
+  if (reservoir) {
+    if (waterAt(sowing, Math.max(now, round.nextAt)).reservoirShare! >= TOP_SHARE) return null;
+  } else if (midway.share >= dryShare(crop) && !mightHang(sowing, round, now)) return null;
+  if (withheld(sowing, round)) return null;
+  const level = waterAt(sowing, now);
+  const waterMl = pourMl(sowing, round, now);
+  if (waterMl < level.capacityG * WORTH_SHARE) return null;
+  // Watered in this round already and found dry again: a step of its own, the same for whoever sees it.
+  const given = state.water.filter(
+    (fact) => 'addedG' in fact && fact.at > round.at - ROUND_LEAD_H * HOUR
+  ).length;
+  const kind = reservoir ? 'top' : 'water';
+  return dueCare(
+    `${kind}:${round.key}${given > 0 ? `.${given}` : ''}`,
+    {
+      kind: 'water',
+      waterMl,
+      share: reservoir ? level.reservoirShare : level.share,
+      how: reservoir ? 'reservoir' : howWatered(sowing, now),
+      feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
+      peroxideMl: sowing.method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
+    },
+    wasAskedBefore(sowing, round) ? round.before[1] : round.at,
+    round
+  );
+}
+
+/** Whether two rounds ago it was to be watered already, with nothing given since. */
+function wasAskedBefore(sowing: Projected, { before: [last, first] }: Round): boolean {
+  if (sowing.state.sownAt! >= first - HOUR || lastGivenAt(sowing) >= first - ROUND_LEAD_H * HOUR) return false;
+  const reservoir = waterAt(sowing, last).reservoirShare;
+  return reservoir !== null
+    ? reservoir < TOP_SHARE
+    : waterAt(sowing, (first + last) / 2).share < dryShare(sowing.crop);
+}
+
+/**
+ * How much to pour: up to nine tenths. Where how much is left is so unsure that it might run over, less, but
+ * never so little that it might hang: too much is the commonest way to lose one.
+ */
+function pourMl(sowing: Projected, round: Round, now: Millis): number {
+  const { capacityG, g, sdG } = waterAt(sowing, now);
+  const wanted = capacityG * FULL_SHARE - g;
+  const safe = capacityG * RUN_OVER - (g + ONE_IN_TWENTY * sdG);
+  return Math.min(wanted, Math.max(safe, lackingG(sowing, round, now)));
+}
+
+/** Where water goes: finely from above while it sprouts, then by the method, whose first may be from above. */
+function howWatered(sowing: Projected, now: Millis): How {
+  const { method, state } = sowing;
+  if (stageAt(sowing, now) === 'press') return 'mist';
+  if (method.lightWater !== 'first-above') return method.lightWater;
+  const since = standsSince(sowing);
+  return state.water.some((fact) => 'addedG' in fact && fact.at >= since) ? 'below' : 'above';
+}
+
+/** What a tray in light asks for besides water. */
+function lightSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { state, place, forecast } = sowing;
+  const since = standsSince(sowing);
+  if (stageAt(sowing, now) !== 'light' || round.at - since < 12 * HOUR) return [];
+  const day = round.key.split('.')[0]!;
+  const steps: DueStep[] = [];
+  const open = forecast.marks.windowOpen.p50;
+  const missedTwice = (last: Millis) => Math.min(round.at, last + DAY + ONCE_A_DAY_H * HOUR);
+  // Only a window has light from one side; a tray about to be cut may lean.
+  if (place.light.kind === 'sill' && open > now && isMorning(round) && !lately(state.turnedAt, round))
+    steps.push(dueCare(`turn:${day}`, { kind: 'turn' }, missedTwice(state.turnedAt ?? since), round));
+  const lastDays = open - now < AIR_DAYS * DAY && state.cuts.length === 0;
+  const risk = lastDays && !place.movingAir ? mouldRisk(sowing, now) : null;
+  // One round a day is as good as two: there is then no evening to wait for.
+  const oneRound = round.nextAt - round.at > 18 * HOUR;
+  if (risk && risk.level !== 'low' && (oneRound || !isMorning(round)) && !lately(state.airedAt, round)) {
+    const began = open - AIR_DAYS * DAY;
+    steps.push(
+      dueCare(
+        `air:${day}`,
+        { kind: 'air', drivers: risk.drivers },
+        missedTwice(Math.max(state.airedAt ?? since, began)),
+        round
+      )
+    );
+  }
+  return steps;
+}
+
+const lately = (at: Millis | null, round: Round): boolean =>
+  at !== null && at > round.at - ONCE_A_DAY_H * HOUR;

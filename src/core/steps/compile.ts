@@ -1,0 +1,287 @@
+import { meanTempC } from '../places/place.ts';
+import { isSoaked } from '../crops/crop.ts';
+import { onTopOf } from '../shelf/stack.ts';
+import { drainHours } from '../sowing/soak.ts';
+import type { Projected } from '../sowing/project.ts';
+import { standsSince } from '../sowing/stage.ts';
+import { pressingOf } from '../supplies/methods/pressing.ts';
+import { hypochlorite, peroxide, weakPeroxideMl } from '../supplies/seed/disinfect.ts';
+import { jarFor } from '../supplies/seed/jar.ts';
+import { RINSE_MIN } from '../supplies/seed/rinse.ts';
+import { reservoirMlOf } from '../supplies/containers/container.ts';
+import { mediumVolumeMl } from '../supplies/media/medium.ts';
+import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
+import { FULL_SHARE, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
+import { keepingDays } from '../growth/keeping.ts';
+import { cutStep } from './cut.ts';
+import { feedOf, peroxideIn } from './doses.ts';
+import type { SeedLine, Step, StepBody } from './step.ts';
+
+/** Minutes that work at the bench takes (starting figures). */
+const WORK_MIN = {
+  weigh: 4,
+  rinse: RINSE_MIN,
+  rinseOff: 5,
+  fill: 8,
+  damp: 4,
+  sow: 8,
+  cover: 4,
+  mist: 2,
+  press: 3,
+  cut: 20,
+  wash: 10
+};
+/** Air and a slower lamp in these last days before the window (methods). */
+const AIR_D = 2;
+/** Dry hours before a cut, where the tray can stand it. */
+const DRY_H = 12;
+
+const compiled = new WeakMap<Projected, Step[]>();
+
+/**
+ * All steps of a sowing, from weighing to a clean tray: crop x container x medium x method x place, with amounts. In
+ * order, and never over one another. Those of the growing stages stand at their expected times, which looks move.
+ * Whatever shows a step shows one of these.
+ */
+export function stepsOf(sowing: Projected): Step[] {
+  let steps = compiled.get(sowing);
+  if (!steps) compiled.set(sowing, (steps = [...benchSteps(sowing), ...growingSteps(sowing)]));
+  return steps;
+}
+
+type Timed = [body: StepBody, minutes: number];
+
+function benchSteps(sowing: Projected): Step[] {
+  const { soak, state } = sowing;
+  const before = preparation(sowing);
+  const soaks = soak.soakStart !== null && soak.soakEnd !== null;
+  const length = before.reduce((sum, [, minutes]) => sum + minutes, 0) * MINUTE;
+  const steps = inARow(before, soaks ? soak.soakStart! - length : soak.sowAt);
+  if (soaks) {
+    const drainH = drainHours(sowing.crop);
+    const sowAt = state.sownAt ?? soak.sowAt;
+    steps.push(
+      { body: soaking(sowing, soak.soakStart!, soak.soakEnd!), from: soak.soakStart!, until: soak.soakEnd! },
+      {
+        body: { kind: 'drain', hours: drainH, latestAt: soak.soakStart! + sowing.crop.soakMaxH * HOUR },
+        from: soak.soakEnd!,
+        until: Math.max(soak.soakEnd!, Math.min(sowAt, soak.soakEnd! + Math.max(drainH * HOUR, 5 * MINUTE)))
+      }
+    );
+  }
+  return [...steps, ...inARow(sowingSteps(sowing), Math.max(soak.sowAt, steps.at(-1)!.until))];
+}
+
+function inARow(work: readonly Timed[], from: Millis): Step[] {
+  let time = from;
+  return work.map(([body, minutes]) => {
+    const step = { body, from: time, until: time + minutes * MINUTE };
+    time = step.until;
+    return step;
+  });
+}
+
+const linesOf = ({ parts }: Projected): SeedLine[] =>
+  parts.map(({ crop, seedG, lotId }) => ({
+    cropKey: crop.key,
+    name: crop.name,
+    seedG,
+    lotId,
+    intoWaterAfterH: 0
+  }));
+
+/** Seed that may get wet before it lies where it is to grow: none that gels. */
+const wettable = ({ parts }: Projected): Projected['parts'] => parts.filter(({ crop }) => !crop.gelSeed);
+
+/** A soak: parts that soak shorter than the whole go in later, so that all come out together. */
+function soaking(sowing: Projected, from: Millis, until: Millis): StepBody {
+  const hours = (until - from) / HOUR;
+  const wet = wettable(sowing);
+  const jar = wet
+    .map(({ crop, seedG }) => jarFor(crop, seedG))
+    .reduce((sum, one) => ({
+      dryMl: sum.dryMl + one.dryMl,
+      swollenMl: sum.swollenMl + one.swollenMl,
+      waterMl: sum.waterMl + one.waterMl,
+      jarMl: sum.jarMl + one.jarMl
+    }));
+  const alone = sowing.parts.length === 1;
+  return {
+    kind: 'soak',
+    jar,
+    seed: wet.map(({ crop, seedG, lotId }) => ({
+      cropKey: crop.key,
+      name: crop.name,
+      seedG,
+      lotId,
+      intoWaterAfterH: !alone && hours > crop.soakMaxH ? Math.max(0, hours - crop.soakBestH) : 0
+    })),
+    dry: sowing.parts.flatMap(({ crop }) => (crop.gelSeed ? [crop.name] : [])),
+    hours,
+    until,
+    latestAt: from + sowing.crop.soakMaxH * HOUR,
+    peroxideMl: peroxideIn(sowing.method, jar.waterMl)
+  };
+}
+
+function preparation(sowing: Projected): Timed[] {
+  const { crop, method } = sowing;
+  const lines = linesOf(sowing);
+  const steps: Timed[] = [[{ kind: 'weigh', seed: lines }, WORK_MIN.weigh * lines.length]];
+  const wet = wettable(sowing);
+  const disinfected = wet.filter((part) => part.crop.disinfect !== 'no');
+  const disinfects = method.disinfect !== 'none' && disinfected.length > 0;
+  if (wet.length > 0 && (disinfects || isSoaked(crop)))
+    steps.push([{ kind: 'rinse', minutes: RINSE_MIN }, WORK_MIN.rinse]);
+  if (disinfects && method.disinfect !== 'none') {
+    const rule = method.disinfectRule;
+    steps.push(
+      [
+        { kind: 'disinfect', product: method.disinfect, rule, ...solutionsFor(method, disinfected) },
+        rule.minutes
+      ],
+      [{ kind: 'rinse-off' }, WORK_MIN.rinseOff]
+    );
+  }
+  return steps;
+}
+
+function solutionsFor({ disinfect, disinfectRule: rule }: Projected['method'], parts: Projected['parts']) {
+  const mix = disinfect === 'hypochlorite' ? hypochlorite : peroxide;
+  try {
+    const jars = parts.map(({ crop, seedG }) => ({
+      name: crop.name,
+      solution: mix(seedG, rule.target, rule.productPct, rule.ratioLKg)
+    }));
+    return { jars, refused: '' };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { jars: [], refused: error.message };
+  }
+}
+
+function sowingSteps(sowing: Projected): Timed[] {
+  const { method, path, areaCm2, mediumDepthCm, setup, crop } = sowing;
+  const { firstG, mediumG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
+  const reservoir = setup.medium === 'mesh';
+  // On seed that gels nothing is poured: its medium is damped before.
+  const after = method.firstWater === 'after-seed' && !crop.gelSeed && !reservoir;
+  const damp: Timed = [
+    {
+      kind: 'damp',
+      waterMl: firstG,
+      how: reservoir
+        ? 'reservoir'
+        : method.firstWater === 'after-seed' && !after
+          ? 'before-seed'
+          : method.firstWater,
+      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(firstG)
+    },
+    WORK_MIN.damp
+  ];
+  const mediumMl = mediumVolumeMl(areaCm2, mediumDepthCm);
+  const steps: Timed[] = [[{ kind: 'fill', mediumMl, depthCm: mediumDepthCm }, WORK_MIN.fill]];
+  if (!after) steps.push(damp);
+  steps.push([{ kind: 'sow', seedG: setup.seedG, onWaterMl: firstG }, WORK_MIN.sow]);
+  const { seedCover, seedCoverCm } = path;
+  if (seedCover !== 'none')
+    steps.push([
+      { kind: 'cover', cover: seedCover, cm: seedCoverCm, volumeMl: areaCm2 * seedCoverCm },
+      WORK_MIN.cover
+    ]);
+  if (after) steps.push(damp);
+  const waterMl = mistMl(areaCm2);
+  steps.push([
+    {
+      kind: 'mist',
+      waterMl,
+      fine: crop.gelSeed,
+      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(waterMl),
+      first: { cover: path.cover, then: path.mists, leftShare: shareLeft(sowing, mediumG) }
+    },
+    WORK_MIN.mist
+  ]);
+  if (path.cover !== 'none')
+    steps.push([
+      {
+        kind: 'press',
+        cover: path.cover,
+        pressing: pressingOf(path, areaCm2, setup.count),
+        onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0
+      },
+      WORK_MIN.press
+    ]);
+  return steps;
+}
+
+/** Share of its water that a tray has left when its cover comes off, if nothing is added until then. */
+function shareLeft({ path, place, areaCm2, forecast, soak }: Projected, capacity: number): number {
+  if (capacity === 0) return 0;
+  const until = path.blackout ? forecast.litAt : forecast.marks.rooted.p50;
+  const days = Math.max(0, (Number.isFinite(until) ? until : forecast.marks.rooted.p50) - soak.sowAt) / DAY;
+  const air = { tempC: meanTempC(place), humidityPct: place.humidityPct, movingAir: place.movingAir };
+  const lost = lossGPerDay(areaCm2, path.cover === 'none' ? 'germinating' : 'covered', air) * days;
+  return Math.max(0, FULL_SHARE - lost / capacity);
+}
+
+/** What takes its cover off, if it has one: the bench laid it on, the round takes it off. */
+export function uncovering({ path }: Projected): Extract<StepBody, { kind: 'uncover' }> | null {
+  if (path.cover === 'none') return null;
+  return {
+    kind: 'uncover',
+    off: path.cover,
+    to: path.blackout || path.lightFrom === null ? 'blackout' : 'light'
+  };
+}
+
+function growingSteps(sowing: Projected): Step[] {
+  const { crop, method, path, place, forecast, soak, state, setup } = sowing;
+  const { marks, litAt } = forecast;
+  if (!Number.isFinite(marks.windowOpen.p50)) return [];
+  const sownAt = state.sownAt ?? soak.sowAt;
+  const open = Math.max(marks.windowOpen.p50, sownAt + HOUR);
+  const rooted = state.uncoveredAt ?? (path.blackout ? null : state.litAt) ?? marks.rooted.p50;
+  const dark = path.lightFrom === null;
+  const stands =
+    path.blackout && !dark ? litAt : Number.isFinite(standsSince(sowing)) ? standsSince(sowing) : rooted;
+  const dryFrom = crop.droughtRisk === 'high' ? open : open - DRY_H * HOUR;
+  const airFrom = Math.max(stands, Math.min(dryFrom, open - AIR_D * DAY));
+  const moments: [Millis, StepBody][] = [];
+  const uncover = uncovering(sowing);
+  if (uncover) moments.push([rooted, uncover]);
+  if (path.blackout && !dark) moments.push([litAt, { kind: 'light', lamp: place.light.kind === 'lamp' }]);
+  const perL = peroxideIn(method, 1000);
+  moments.push([
+    Math.min(stands, open),
+    {
+      kind: 'water',
+      waterMl: null,
+      share: null,
+      how: lightWay(sowing),
+      feed: feedOf(sowing, null),
+      peroxideMl: perL
+    }
+  ]);
+  if (!dark) moments.push([Math.min(airFrom, open), { kind: 'air', drivers: [] }]);
+  if (dryFrom < open) moments.push([Math.max(dryFrom, Math.min(airFrom, open)), { kind: 'dry' }]);
+  // Washing, keeping and cleaning follow the cut, whenever that is.
+  const wash = open + WORK_MIN.cut * MINUTE;
+  const keep = wash + WORK_MIN.wash * MINUTE;
+  moments.push([open, cutStep(sowing)]);
+  moments.push([wash, { kind: 'wash', washing: method.washing }]);
+  moments.push([keep, { kind: 'keep', ...keepingDays(crop, method.washing), keepAtC: crop.keepAtC }]);
+  moments.push([keep, { kind: 'clean', compost: setup.medium !== 'mesh' }]);
+  const steps: Step[] = [];
+  moments.forEach(([at, body], index) => {
+    const from = Math.max(at, steps.at(-1)?.until ?? sownAt);
+    // Each lasts until the next begins: taking the lid off opens the stage that the next step ends.
+    steps.push({ body, from, until: Math.max(from, moments[index + 1]?.[0] ?? from) });
+  });
+  return steps;
+}
+
+/** Where its water goes in light, by its method: one that has a reservoir is filled there. */
+function lightWay({ method, setup }: Projected): Extract<StepBody, { kind: 'water' }>['how'] {
+  if (setup.medium === 'mesh' || setup.container.reservoirMl) return 'reservoir';
+  return method.lightWater === 'first-above' ? 'above' : method.lightWater;
+}

@@ -1,0 +1,48 @@
+import { scorches } from '../places/light.ts';
+import { mouldRisk } from '../diagnosis/mould.ts';
+import type { Projected } from '../sowing/project.ts';
+import type { Round } from '../time/rhythm.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import { dryShare } from '../water/bucket.ts';
+import { trackOf, waterAt } from '../water/level.ts';
+import { stageAt } from '../sowing/stage.ts';
+import type { Note } from './ask.ts';
+import { hardlyLasts, withheld } from './withhold.ts';
+
+/** Less sure than this of its water, a tray is to be felt before it is watered. */
+const UNSURE_SHARE = 0.08;
+
+/** It matters how damp it is once it comes this near to being watered. */
+const NEAR_DRY = 0.25;
+
+/** What is worth knowing of a tray in this round, most pressing first. */
+export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
+  const { state, place, crop, soak } = sowing;
+  const notes: Note[] = [];
+  if (state.stage === 'prepare') {
+    const at = soak.soakStart ?? soak.sowAt;
+    if (at <= round.before[0]) notes.push({ kind: 'not-begun', at });
+  }
+  if (state.sownAt === null) return notes;
+  const lit = stageAt(sowing, now) === 'light';
+  const between = state.contradictions.findLast(({ notYetAt }) => notYetAt > now - 3 * DAY);
+  if (between && isOpen(sowing, between.cue)) notes.push({ kind: 'contradiction', between });
+  const excess = trackOf(sowing).excess.findLast(({ at }) => at > now - DAY && at <= now);
+  if (excess) notes.push({ kind: 'too-much', ...excess });
+  const level = waterAt(sowing, now);
+  const soonDry = waterAt(sowing, round.nextAt).share < dryShare(crop) + NEAR_DRY;
+  if (lit && soonDry && level.sdG > level.capacityG * UNSURE_SHARE) notes.push({ kind: 'unsure' });
+  if (lit && hardlyLasts(sowing, round)) notes.push({ kind: 'thirsty' });
+  const risk = mouldRisk(sowing, now);
+  if (risk.level === 'high') notes.push({ kind: 'mould-risk', risk });
+  if (lit && place.light.kind === 'lamp' && scorches(place.light)) notes.push({ kind: 'scorch' });
+  if (lit && withheld(sowing, round)) {
+    const { share } = waterAt(sowing, round.nextAt);
+    if (share < dryShare(crop)) notes.push({ kind: 'dry-hours', share });
+  }
+  return notes;
+}
+
+/** A look that was made again has settled it. */
+const isOpen = ({ state }: Projected, cue: string): boolean =>
+  state.seen.some(({ mark, reachedAt }) => mark === cue && reachedAt === null);

@@ -1,0 +1,140 @@
+import type { MouldDriver } from '../diagnosis/mould.ts';
+import { BENCH_STEPS, type BenchStep } from '../sowing/event.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import type { CoverKind, Path } from '../supplies/methods/path.ts';
+import type { Pressing } from '../supplies/methods/pressing.ts';
+import type { Disinfectant, Solution } from '../supplies/seed/disinfect.ts';
+import type { Jar } from '../supplies/seed/jar.ts';
+import type { DisinfectRule } from '../supplies/seed/rule.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** All that is ever to be done to a sowing, in the order of the hands. Bench, round and list show these and no others. */
+export const STEP_KINDS = [
+  ...BENCH_STEPS,
+  'uncover',
+  'light',
+  'water',
+  'turn',
+  'air',
+  'dry',
+  'cut',
+  'wash',
+  'keep',
+  'clean'
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** Seed to be weighed: one line a lot. */
+export interface SeedLine {
+  cropKey: string;
+  name: string;
+  seedG: number;
+  lotId: string | null;
+  /** For blended seed whose parts soak for different times: hours after the first that this one goes in. */
+  intoWaterAfterH: number;
+}
+
+/** Feed in water: how strong, and how much of it; null where nobody has read the bottle. */
+export interface Feed {
+  /** Of full strength, over 0 to 1. */
+  strength: number;
+  mL: number | null;
+  mLPerL: number | null;
+}
+
+/** Where water goes. */
+export type How = 'below' | 'above' | 'mist' | 'reservoir';
+
+/** What a step asks for. Amounts in g, mL, cm and cm2, of all its containers together. */
+export type StepBody =
+  | { kind: 'weigh'; seed: SeedLine[] }
+  | { kind: 'rinse'; minutes: number }
+  | {
+      kind: 'disinfect';
+      product: Disinfectant;
+      rule: DisinfectRule;
+      /** One a lot of seed, each its own jar; empty where the rule cannot be computed, with the reason in `refused`. */
+      jars: { name: string; solution: Solution }[];
+      refused: string;
+    }
+  | { kind: 'rinse-off' }
+  | {
+      kind: 'soak';
+      jar: Jar;
+      seed: SeedLine[];
+      /** Seed that gels and so stays out of it. */
+      dry: string[];
+      hours: number;
+      until: Millis;
+      latestAt: Millis;
+      peroxideMl: number;
+    }
+  /** `latestAt` is when soaked seed goes soft. */
+  | { kind: 'drain'; hours: number; latestAt: Millis }
+  | { kind: 'fill'; mediumMl: number; depthCm: number }
+  | { kind: 'damp'; waterMl: number; how: Method['firstWater'] | 'reservoir'; peroxideMl: number }
+  /** `onWaterMl` is what its medium and reservoir were given before. */
+  | { kind: 'sow'; seedG: number; onWaterMl: number }
+  | { kind: 'cover'; cover: Exclude<Path['seedCover'], 'none'>; cm: number; volumeMl: number }
+  | {
+      kind: 'mist';
+      waterMl: number;
+      /** Seed that gels wants the finest. */
+      fine: boolean;
+      peroxideMl: number;
+      /** The first one, on the bench: how it goes on from there. */
+      first: {
+        cover: CoverKind;
+        then: Path['mists'];
+        /** What is left of the water when the cover comes off, if nothing is added. */
+        leftShare: number;
+      } | null;
+    }
+  | {
+      kind: 'press';
+      cover: Exclude<CoverKind, 'none'>;
+      /** What lies on it, on the uppermost of a stack; null where nothing presses. */
+      pressing: Pressing | null;
+      /** How many may stand on one of it in a stack. */
+      onTop: number;
+    }
+  | { kind: 'uncover'; off: Exclude<CoverKind, 'none'>; to: 'blackout' | 'light' }
+  | { kind: 'light'; lamp: boolean }
+  | {
+      kind: 'water';
+      /** Null for the whole time in light: the round says when and how much. */
+      waterMl: number | null;
+      share: number | null;
+      how: How;
+      feed: Feed | null;
+      /** 3 % peroxide to add, mL; to a litre where `waterMl` is null. */
+      peroxideMl: number;
+    }
+  | { kind: 'turn' }
+  | { kind: 'air'; drivers: readonly MouldDriver[] }
+  | { kind: 'dry' }
+  | {
+      kind: 'cut';
+      tool: Method['cutting'];
+      taking: Method['taking'];
+      /** Of what stands. */
+      expectedG: number;
+      /** Of its area that is cut already. */
+      cutShare: number;
+      closesAt: Millis;
+    }
+  | { kind: 'wash'; washing: Method['washing'] }
+  | { kind: 'keep'; minD: number; maxD: number; keepAtC: number }
+  | { kind: 'clean'; compost: boolean };
+
+export type BodyOf<K extends StepKind> = Extract<StepBody, { kind: K }>;
+
+/** One step with when it is expected to be done. */
+export interface Step {
+  body: StepBody;
+  from: Millis;
+  until: Millis;
+}
+
+export const isBenchStep = (kind: StepKind): kind is BenchStep =>
+  (BENCH_STEPS as readonly StepKind[]).includes(kind);

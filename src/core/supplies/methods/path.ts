@@ -1,0 +1,222 @@
+import type { Crop } from '../../crops/crop.ts';
+import type { Method } from './method.ts';
+
+/** From which mark on a sowing stands in light; null for crops kept dark to the end. */
+export type LightFrom = 'sown' | 'rooted' | 'lightReady' | null;
+
+/** What lies over seed from sowing until it has rooted; a clear lid lets light through. */
+export type CoverKind = 'none' | 'clear' | 'lid' | 'stacked' | 'weight';
+
+/** What one crop goes through under one method. */
+export interface Path {
+  cover: CoverKind;
+  /** The layer that is strewn on the seed itself. */
+  seedCover: 'none' | 'medium' | 'vermiculite';
+  /** How thick, in cm; 0 for none. */
+  seedCoverCm: number;
+  /** Weight on the seed in g per cm2, on the uppermost of a stack; 0 where nothing presses. */
+  pressGCm2: number;
+  /** What it bears at least and at most, g per cm2. */
+  bearsGCm2: readonly [least: number, most: number];
+  /** Whether a dark, domed stage follows rooting. */
+  blackout: boolean;
+  /** How many days that lasts; null for until the stems are even. */
+  domeDays: number | null;
+  lightFrom: LightFrom;
+  /** How often seed is misted until it has rooted. */
+  mists: 'never' | 'daily' | 'twice';
+}
+
+/** Crops that stay dark until they are cut. */
+const DARK_TO_THE_END = new Set(['maize-shoot']);
+
+/** How thick a layer on seed is, in cm (starting figures). */
+const LAYER_CM = { none: 0.3, thin: 0.3, full: 0.8 } as const;
+
+/** Why an answer of a method is not what happens to a crop. */
+export type WhyNot =
+  | 'needs-light'
+  | 'needs-dark'
+  | 'stays-dark'
+  | 'grass'
+  | 'even-at-once'
+  | 'open'
+  | 'gel'
+  | 'gel-never-wet'
+  | 'clear'
+  | 'bears-none'
+  | 'layer'
+  | 'must-cover'
+  | 'not-disinfected'
+  | 'no-reservoir'
+  | 'reservoir';
+
+/** An answer that is not obeyed, and why: nothing that a grower chose may stay lit and do nothing. */
+export interface Unheeded {
+  question:
+    | 'germinationWater'
+    | 'firstWater'
+    | 'seedCover'
+    | 'pressing'
+    | 'darkness'
+    | 'lightWater'
+    | 'feed'
+    | 'disinfect';
+  why: WhyNot;
+}
+
+/** How a crop goes under a method, with the answers that it cannot obey. */
+interface Way {
+  path: Path;
+  unheeded: Unheeded[];
+}
+
+/** The way of a crop under a method. */
+export const pathOf = (crop: Crop, method: Method): Path => wayOf(crop, method).path;
+
+/**
+ * Answers of a method that this crop, in this container, does not obey.
+ * @param on whether its water stands in a reservoir, and whether the container has one of its own
+ */
+export function unheeded(crop: Crop, method: Method, on: { mesh: boolean; reservoir: boolean }): Unheeded[] {
+  const found = [...wayOf(crop, method).unheeded];
+  const { lightFrom } = pathOf(crop, method);
+  const below = on.mesh || on.reservoir;
+  if (on.mesh && method.firstWater !== 'before-seed')
+    found.push({ question: 'firstWater', why: 'reservoir' });
+  else if (crop.gelSeed && method.firstWater === 'after-seed')
+    found.push({ question: 'firstWater', why: 'gel' });
+  if (below && method.lightWater !== 'below') found.push({ question: 'lightWater', why: 'reservoir' });
+  if (method.feed !== 'none' && lightFrom === null) found.push({ question: 'feed', why: 'stays-dark' });
+  else if (method.feed === 'reservoir' && !below) found.push({ question: 'feed', why: 'no-reservoir' });
+  if (method.disinfect !== 'none' && crop.gelSeed)
+    found.push({ question: 'disinfect', why: 'gel-never-wet' });
+  else if (method.disinfect !== 'none' && crop.disinfect === 'no')
+    found.push({ question: 'disinfect', why: 'not-disinfected' });
+  return found;
+}
+
+/**
+ * Seed that germinates in light lies bare under a clear lid; grasses need no dome; what bears no weight gets a lid;
+ * seed that must lie dark keeps its lid until it has rooted; maize shoots never see light. Everything else is as the
+ * method has it, and what it cannot have is named.
+ */
+function wayOf(crop: Crop, method: Method): Way {
+  const unheeded: Unheeded[] = [];
+  const not = (question: Unheeded['question'], why: WhyNot) => void unheeded.push({ question, why });
+  const inLight = crop.germinationLight === 'light';
+  const open = method.darkness === 'none' && crop.germinationLight === 'either';
+  const seedCover = layerOf(crop, method, not);
+  const mists = mistsOf(crop, method, open ? 'open' : inLight ? 'clear' : crop.gelSeed ? 'gel' : null, not);
+  const base = { seedCover, seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover], mists };
+  if (inLight || open) {
+    if (inLight && method.darkness !== 'none') not('darkness', 'needs-light');
+    if (method.pressing !== 'none') not('pressing', inLight ? 'needs-light' : 'open');
+    const nothing = {
+      pressGCm2: 0,
+      bearsGCm2: [0, 0],
+      blackout: false,
+      domeDays: null,
+      lightFrom: 'sown'
+    } as const;
+    return { path: { ...base, ...nothing, cover: inLight ? 'clear' : 'none' }, unheeded };
+  }
+  const cover = coverOf(crop, method, seedCover, not);
+  const presses = cover === 'weight' || cover === 'stacked';
+  const pressGCm2 = presses ? (crop.pressMinGCm2 + crop.pressMaxGCm2) / 2 : 0;
+  const bearsGCm2 = [crop.pressMinGCm2, crop.pressMaxGCm2] as const;
+  const dark = { ...base, cover, pressGCm2, bearsGCm2 };
+  if (DARK_TO_THE_END.has(crop.key)) {
+    if (method.darkness !== 'dome') not('darkness', 'stays-dark');
+    return { path: { ...dark, blackout: true, domeDays: null, lightFrom: null }, unheeded };
+  }
+  const grass = crop.family === 'Poaceae';
+  const stretches = crop.lightReadyD21 > crop.rootedD21;
+  if (method.darkness === 'none') not('darkness', 'needs-dark');
+  if (method.darkness === 'dome' && grass) not('darkness', 'grass');
+  else if (method.darkness === 'dome' && !stretches) not('darkness', 'even-at-once');
+  const blackout = method.darkness === 'dome' && !grass && stretches;
+  return {
+    path: {
+      ...dark,
+      blackout,
+      domeDays: blackout ? method.domeDays : null,
+      lightFrom: blackout ? 'lightReady' : 'rooted'
+    },
+    unheeded
+  };
+}
+
+type Not = (question: Unheeded['question'], why: WhyNot) => void;
+
+/** A layer that was chosen is strewn on any seed but what germinates in light; deep seed has one under any method. */
+function layerOf(crop: Crop, { seedCover }: Method, not: Not): Path['seedCover'] {
+  const asked = seedCover === 'bare' ? 'none' : seedCover;
+  if (crop.germinationLight === 'light') {
+    if (asked !== 'none') not('seedCover', 'needs-light');
+    return 'none';
+  }
+  if (crop.cover === 'full' && asked === 'none') {
+    not('seedCover', 'must-cover');
+    return 'medium';
+  }
+  return asked;
+}
+
+/** What lies open, gels or germinates in light is misted by any method. */
+function mistsOf(
+  crop: Crop,
+  { germinationWater }: Method,
+  why: 'open' | 'clear' | 'gel' | null,
+  not: Not
+): Path['mists'] {
+  const asked = germinationWater === 'shut' ? 'never' : germinationWater;
+  const least = why === 'open' ? 'twice' : why === null ? 'never' : asked === 'never' ? 'daily' : asked;
+  if (why === null || least === asked) return asked;
+  not('germinationWater', why);
+  return least;
+}
+
+/** A layer that the method adds to seed sown bare takes the press away; a crop's own layer is pressed. */
+function coverOf(crop: Crop, { pressing }: Method, layer: Path['seedCover'], not: Not): CoverKind {
+  if (pressing === 'none') return 'lid';
+  if (crop.pressMaxGCm2 === 0) {
+    not('pressing', 'bears-none');
+    return 'lid';
+  }
+  if (layer !== 'none' && crop.cover === 'none') {
+    not('pressing', 'layer');
+    return 'lid';
+  }
+  return pressing === 'stacked' ? 'stacked' : 'weight';
+}
+
+/** Two crops side by side under one cover: the gentler weight, the thirstier misting, light when the slower is ready. */
+export function sharedPath(own: Path, other: Path): Path {
+  const order: readonly CoverKind[] = ['none', 'clear', 'lid', 'stacked', 'weight'];
+  const gentler = Math.min(own.pressGCm2, other.pressGCm2);
+  const bearsGCm2 = [0, 1].map((end) =>
+    Math.min(own.bearsGCm2[end]!, other.bearsGCm2[end]!)
+  ) as unknown as Path['bearsGCm2'];
+  const pressed = { pressGCm2: gentler, bearsGCm2 };
+  // Seed that needs darkness decides over a lid; weight only where both bear it.
+  const covers = [own.cover, other.cover].sort((a, b) => order.indexOf(a) - order.indexOf(b));
+  const cover =
+    gentler > 0 ? covers[0]! : covers[1] === 'weight' || covers[1] === 'stacked' ? 'lid' : covers[1]!;
+  const mists = (['never', 'daily', 'twice'] as const).findLast(
+    (one) => own.mists === one || other.mists === one
+  )!;
+  if (own.lightFrom === null || other.lightFrom === null)
+    return { ...own, cover, ...pressed, mists, blackout: true, domeDays: null, lightFrom: null };
+  const blackout = own.blackout || other.blackout;
+  const counted = own.blackout ? own.domeDays : other.domeDays;
+  return {
+    ...own,
+    cover,
+    ...pressed,
+    mists,
+    blackout,
+    domeDays: blackout ? counted : null,
+    lightFrom: cover === 'none' || cover === 'clear' ? 'sown' : blackout ? 'lightReady' : 'rooted'
+  };
+}

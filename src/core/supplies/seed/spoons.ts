@@ -1,0 +1,46 @@
+import type { Crop } from '../../crops/crop.ts';
+import { unitFactor } from '../../units/parseQuantity.ts';
+
+/** Bulk density of dry seed in g per mL by family; starting figures, as seed lies in a spoon. */
+const FAMILY_G_ML: Record<string, number> = {
+  Amaranthaceae: 0.78,
+  Amaryllidaceae: 0.5,
+  Apiaceae: 0.42,
+  Asteraceae: 0.45,
+  Boraginaceae: 0.5,
+  Brassicaceae: 0.7,
+  Fabaceae: 0.8,
+  Lamiaceae: 0.62,
+  Linaceae: 0.68,
+  Pedaliaceae: 0.6,
+  Poaceae: 0.75,
+  Polygonaceae: 0.64,
+  Tropaeolaceae: 0.34
+};
+
+/** Crops whose seed lies otherwise than its family's: clusters, husks and the like. */
+const CROP_G_ML: Record<string, number> = {
+  beet: 0.27,
+  chard: 0.27,
+  oat: 0.5,
+  barley: 0.62,
+  'maize-shoot': 0.78
+};
+
+/** Bulk density of a crop's dry seed in g per mL (starting figure). */
+export const bulkDensityGMl = (crop: Crop): number => CROP_G_ML[crop.key] ?? FAMILY_G_ML[crop.family] ?? 0.65;
+
+export interface Spoons {
+  unit: 'tsp' | 'tbsp' | 'cup';
+  /** To the nearest quarter (eighth of a cup). */
+  count: number;
+}
+
+/** The spoons, or above 8 tablespoons the cups, that hold that much dry seed; at least a quarter teaspoon. */
+export function spoonsFor(crop: Crop, seedG: number): Spoons {
+  const mL = seedG / bulkDensityGMl(crop);
+  const teaspoons = mL / unitFactor('volume', 'tsp')!;
+  if (teaspoons < 3) return { unit: 'tsp', count: Math.max(0.25, Math.round(teaspoons * 4) / 4) };
+  if (teaspoons < 24) return { unit: 'tbsp', count: Math.round((teaspoons / 3) * 4) / 4 };
+  return { unit: 'cup', count: Math.round((mL / unitFactor('volume', 'cup')!) * 8) / 8 };
+}

@@ -1,0 +1,36 @@
+import type { Crop } from '../crops/crop.ts';
+import type { Forecast, Stay } from '../growth/forecast.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
+import type { Container } from '../supplies/containers/container.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Path } from '../supplies/methods/path.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** Water that was given, or how much was found, in the order it happened. */
+export type WaterFact = { at: Millis } & (
+  | { addedG: number }
+  /** Between these shares of capacity, by a look or by hand. */
+  | { between: readonly [low: number, high: number] }
+  | { grossG: number; full: boolean }
+);
+
+/** What of a sowing its water depends on: what it stands in, what lies on it, where, and what happened to it. */
+export interface Watered {
+  crop: Crop;
+  path: Path;
+  areaCm2: number;
+  mediumDepthCm: number;
+  setup: { medium: MediumKind; container: Container; count: number; areaShare: number };
+  /** When it was sown, or is to be. */
+  sownAt: Millis;
+  stays: readonly Stay[];
+  forecast: Forecast;
+  /** ln of the factor on water loss that it started from. */
+  thirst: Gaussian;
+  state: {
+    sownAt: Millis | null;
+    litAt: Millis | null;
+    water: readonly WaterFact[];
+    cuts: readonly { at: Millis; netG: number }[];
+  };
+}

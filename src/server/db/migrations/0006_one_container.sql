@@ -1,0 +1,16 @@
+-- Two halves are one container, and are known as one: by the id of the first of them.
+alter table sowings add column tray_id uuid;
+create index on sowings (household_id, tray_id) where tray_id is not null;
+
+-- Halves planned before: two of one crop each, in the same container, at the same moment.
+update sowings s set tray_id = pair.first
+from (
+  select household_id, container_id, created_at, (array_agg(id order by id))[1] as first, array_agg(id) as ids
+  from sowings where area_share = 0.5 and mix is null
+  group by household_id, container_id, created_at
+  having count(*) = 2 and count(distinct crop_key) = 2
+) pair
+where s.household_id = pair.household_id and s.id = any (pair.ids);
+
+-- Hours of soaking that were asked for, where they are not the crop's own; 0 for a soak left out.
+alter table sowings add column soak_h double precision check (soak_h >= 0 and soak_h <= 72);

@@ -1,0 +1,14 @@
+import type { Container, Shape } from '$core/supplies/containers/container.ts';
+import { figure, type Units } from '$core/units/format.ts';
+
+const SHAPE_WORDS: Record<Shape, string> = { rectangle: 'Tray', round: 'Round pot', cells: 'Cell tray' };
+
+/** A container's inner size in a household's unit: `25 × 18`, or `16` across. */
+export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>, units: Units): string {
+  const side = (cm: number) => figure(units === 'us' ? cm / 2.54 : cm);
+  return shape === 'round' ? side(lengthCm) : `${side(lengthCm)} × ${side(widthCm)}`;
+}
+
+/** What a size that a household has not used yet is called until it is given a better name. */
+export const suggestedName = (container: Omit<Container, 'name'>, units: Units): string =>
+  `${SHAPE_WORDS[container.shape]} ${container.shape === 'cells' ? `${container.cells} of ` : ''}${sizeWords(container, units)}${units === 'us' ? ' in' : ''}`;

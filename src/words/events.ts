@@ -1,0 +1,114 @@
+import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
+import type { Crop } from '$core/crops/crop.ts';
+import type { Path } from '$core/supplies/methods/path.ts';
+import type { Stage } from '$core/sowing/reduce.ts';
+import { length, mass, volume, type Units } from '$core/units/format.ts';
+import { SIGHT_WORDS } from './looks.ts';
+import { STEP_NAMES } from './steps/names.ts';
+
+const STAGE_WORDS: Record<Stage, string> = {
+  prepare: 'to be prepared',
+  soak: 'soaking',
+  drain: 'draining',
+  press: 'rooting, covered',
+  blackout: 'stretching in the dark',
+  light: 'in light',
+  ended: 'ended'
+};
+
+/** The stage of a tray for what it is: nothing lies over what sprouts in the open. */
+export const stageWords = (stage: Stage, { cover }: Pick<Path, 'cover'>): string =>
+  stage !== 'press'
+    ? STAGE_WORDS[stage]
+    : cover === 'none'
+      ? 'sprouting in the open'
+      : cover === 'clear'
+        ? 'sprouting under a clear lid'
+        : STAGE_WORDS.press;
+
+export const LOSS_WORDS: Record<LossReason, string> = {
+  mould: 'Mould',
+  'damped-off': 'Damped off: stems fell at the foot',
+  'dried-out': 'Dried out',
+  'poor-germination': 'Too little sprouted',
+  'too-late': 'Left too long',
+  'not-begun': 'Never begun',
+  other: 'Something else'
+};
+
+/** A cue as a chip: what to look for, on this crop. */
+export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {
+  if (cue === 'rooted')
+    return path.cover === 'none' || path.cover === 'clear'
+      ? 'Rooted'
+      : path.cover === 'stacked'
+        ? 'Trays parting'
+        : 'Lid lifting';
+  if (cue === 'lightReady') return 'Stems even';
+  const tall = `${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`;
+  return {
+    cotyledon: 'Seed leaves open',
+    'true-leaf': 'First true leaf',
+    height: `${tall} tall`,
+    tips: `Tips ${tall}`
+  }[crop.harvestCue];
+}
+
+const peroxide = ({ peroxideMl }: { peroxideMl?: number }): string =>
+  peroxideMl ? `, ${peroxideMl} mL of peroxide in it` : '';
+
+/** What happened, as a line of the log. */
+export function eventWords(
+  body: EventBody,
+  crop: Crop,
+  path: Path,
+  units: Units,
+  placeName: (id: string) => string
+): string {
+  switch (body.type) {
+    case 'prepared':
+      return `${STEP_NAMES[body.step]}: done`;
+    case 'soaked':
+      return 'Put to soak';
+    case 'drained':
+      return 'Drained and rinsed';
+    case 'sown':
+      return `Sown, on ${volume(body.waterG, units)} of water`;
+    case 'uncovered':
+      return 'Uncovered, dome on';
+    case 'lit':
+      return path.cover === 'clear' ? 'Clear lid taken off' : 'Brought to light';
+    case 'misted':
+      return `Misted, ${volume(body.waterG, units)}${peroxide(body)}`;
+    case 'watered':
+      return `Watered, ${volume(body.waterG, units)}${peroxide(body)}`;
+    case 'fed':
+      return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${body.feedMl} mL of feed` : ' with feed'}${peroxide(body)}`;
+    case 'put-off':
+      return 'Put off';
+    case 'looked':
+      return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
+    case 'felt':
+      return `Felt: ${body.moisture === 'right' ? 'damp, just right' : body.moisture}`;
+    case 'lifted':
+      return `Lifted: ${body.heft === 'right' ? 'just right' : body.heft}`;
+    case 'weighed':
+      return `Weighed ${mass(body.grossG, units)}${body.full ? ', well watered' : ''}`;
+    case 'saw':
+      return `Saw: ${SIGHT_WORDS[body.sight].toLowerCase()}`;
+    case 'turned':
+      return 'Turned';
+    case 'aired':
+      return 'Aired';
+    case 'moved':
+      return `Moved to ${placeName(body.placeId)}`;
+    case 'cut':
+      return `Cut ${mass(body.grossG - body.tareG, units)}${body.last ? ', the last' : ''}`;
+    case 'noted':
+      return body.text;
+    case 'ended':
+      return `Given up: ${LOSS_WORDS[body.reason].toLowerCase()}`;
+    case 'undone':
+      return 'Taken back';
+  }
+}

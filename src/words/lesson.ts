@@ -1,0 +1,22 @@
+import type { Lesson } from '$core/growth/learned.ts';
+
+const percent = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
+const side = (share: number): string => (share < 0 ? 'faster' : 'slower');
+
+/** What a household has learned of a crop: “radish here runs 8 % slower than the book, from 5 trays”. */
+export function lessonWords(name: string, { slower, low, high, trays }: Lesson): string {
+  const from = trays === 1 ? 'one tray' : `${trays} trays`;
+  const range =
+    low < 0 && high > 0
+      ? `${percent(low)} faster to ${percent(high)} slower`
+      : `${percent(Math.abs(low) < Math.abs(high) ? low : high)} to ${percent(Math.abs(low) < Math.abs(high) ? high : low)} ${side(slower)}`;
+  const mid =
+    Math.abs(slower) < 0.015
+      ? 'runs as the book says'
+      : `runs ${percent(slower)} ${side(slower)} than the book`;
+  return `${name} here ${mid}, from ${from} (likely ${range}).`;
+}
+
+/** The same in few words: `here 8 % slower`. */
+export const lessonShort = ({ slower, trays }: Lesson): string =>
+  `${Math.abs(slower) < 0.015 ? 'here as the book says' : `here ${percent(slower)} ${side(slower)}`}, ${trays === 1 ? '1 tray' : `${trays} trays`}`;

@@ -1,0 +1,152 @@
+import type { Answers, Question } from '$core/supplies/methods/method.ts';
+
+interface QuestionWords<Q extends Question> {
+  ask: string;
+  /** Each answer, with what it costs and gains in one line. */
+  answers: Record<Answers[Q], { text: string; turns: string }>;
+}
+
+/** The questions growers disagree on, in words. No answer is wrong. */
+export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
+  germinationWater: {
+    ask: 'Water while it germinates',
+    answers: {
+      shut: { text: 'Once, then shut', turns: 'Fewer openings let in less mould; a mat may run dry.' },
+      daily: { text: 'Misted once a day', turns: 'Saves gel seed and mats; each opening lets something in.' },
+      twice: {
+        text: 'Misted morning and evening',
+        turns: 'Kindest to coriander and thin mats; the most work and damp.'
+      }
+    }
+  },
+  firstWater: {
+    ask: 'The medium is watered',
+    answers: {
+      'before-seed': {
+        text: 'Before the seed',
+        turns: 'Seed sticks where it falls: good for shakers, bad for hands.'
+      },
+      'after-seed': {
+        text: 'After the seed',
+        turns: 'Seed can still be spread by hand; a hard jet washes it together.'
+      },
+      'from-below': {
+        text: 'From below, before the seed',
+        turns: 'Evenly damp and a dry top to spread on; takes a while.'
+      }
+    }
+  },
+  seedCover: {
+    ask: 'The seed is',
+    answers: {
+      bare: { text: 'Left bare and pressed', turns: 'The cleanest cut; dries sooner.' },
+      medium: {
+        text: 'Covered thinly with medium',
+        turns: 'Holds damp and pulls hulls off; makes a dirtier cut.'
+      },
+      vermiculite: {
+        text: 'Covered with vermiculite',
+        turns: 'As medium, lighter and cleaner; its dust wants damping first.'
+      }
+    }
+  },
+  pressing: {
+    ask: 'On the seed lies',
+    answers: {
+      weight: {
+        text: 'A weight by the crop',
+        turns: 'Roots go down and hulls come off; too much crushes fine seed.'
+      },
+      stacked: {
+        text: 'A stacked tray',
+        turns: 'Nothing to weigh; presses less, and only under a full stack.'
+      },
+      none: { text: 'Nothing but a lid', turns: 'Nothing is crushed; roots may lift the seed.' }
+    }
+  },
+  darkness: {
+    ask: 'Once it has rooted',
+    answers: {
+      dome: {
+        text: 'A dark dome, then light',
+        turns: 'Longer, more even stems, against one more damp, closed stage.'
+      },
+      straight: { text: 'Straight to light', turns: 'Shorter, stronger stems; less mould.' },
+      none: {
+        text: 'No darkness at all',
+        turns: 'Least handling; seed that wants the dark keeps its lid until it roots.'
+      }
+    }
+  },
+  lightWater: {
+    ask: 'Water in the light',
+    answers: {
+      below: { text: 'From below', turns: 'Leaves stay dry, and so cleaner.' },
+      'first-above': {
+        text: 'First from above, then below',
+        turns: 'Washes hulls off once; leaves are wet once.'
+      },
+      mist: { text: 'Always a fine mist', turns: 'What small cells and mats need; wet leaves mould.' }
+    }
+  },
+  feed: {
+    ask: 'Feed',
+    answers: {
+      none: { text: 'None', turns: 'Short crops live from the seed; nothing to mix.' },
+      half: {
+        text: 'Half strength from first light',
+        turns: 'Long crops and poor media gain; short ones hardly.'
+      },
+      reservoir: {
+        text: 'Full strength in a reservoir',
+        turns: 'What mesh lives from; must be changed before it smells.'
+      }
+    }
+  },
+  peroxide: {
+    ask: 'Peroxide in the water',
+    answers: {
+      none: { text: 'None', turns: 'Plain water; nothing to handle.' },
+      weak: { text: 'Weak, in all water', turns: 'Disputed: some see less mould, some no difference.' },
+      'at-sowing': { text: 'At sowing only', turns: 'Disputed as well; one careful mixing instead of many.' }
+    }
+  },
+  disinfect: {
+    ask: 'The seed is disinfected',
+    answers: {
+      none: { text: 'Not at all', turns: 'Nothing strong to handle; rough seed keeps what it carries.' },
+      hypochlorite: {
+        text: 'With hypochlorite',
+        turns: 'Lowers what rough seed carries; gloves, air and a long rinse.'
+      },
+      peroxide: { text: 'With peroxide', turns: 'Leaves only water behind; strong stock burns.' }
+    }
+  },
+  cutting: {
+    ask: 'Cut with',
+    answers: {
+      scissors: { text: 'Scissors', turns: 'Safer, and quicker for pots; bruises a little.' },
+      knife: { text: 'A sharp knife', turns: 'A clean cut keeps longer; mind your fingers.' }
+    }
+  },
+  washing: {
+    ask: 'After the cut',
+    answers: {
+      unwashed: { text: 'Kept dry, unwashed', turns: 'Keeps days longer; wash it before eating.' },
+      washed: { text: 'Washed and spun', turns: 'Ready to eat; costs two or three days of keeping.' }
+    }
+  },
+  taking: {
+    ask: 'It is taken',
+    answers: {
+      whole: { text: 'The whole tray at once', turns: 'The tray is free again; the greens go to the cold.' },
+      strip: { text: 'A strip a day', turns: 'Always fresh; the last strip is past its best.' }
+    }
+  }
+};
+
+/** One answer in words. */
+export const answerWords = <Q extends Question>(
+  question: Q,
+  answer: Answers[Q]
+): { text: string; turns: string } => (QUESTION_WORDS[question] as QuestionWords<Q>).answers[answer];

@@ -1,0 +1,25 @@
+import type { Picture } from '$core/picture/picture.ts';
+import { length, type Units } from '$core/units/format.ts';
+
+const COVER = {
+  none: '',
+  clear: ', under a clear lid',
+  lid: ', under a lid',
+  stacked: ', under a stacked tray',
+  weight: ', under a weight',
+  dome: ', under a dark dome'
+};
+
+/** What the drawing shows, for those who cannot see it. */
+export function pictureWords(cropName: string, picture: Picture, units: Units): string {
+  if (picture.vessel === 'jar')
+    return `${cropName}: seed in a jar${(picture.jarWater ?? 0) > 0.2 ? ' of water' : ''}`;
+  const what = picture.stems
+    ? `stems of about ${length(picture.stems.heightCm, units)}`
+    : picture.grains
+      ? picture.grains.sprouted > 0.2
+        ? 'seed with tails'
+        : 'seed on the medium'
+      : 'empty';
+  return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
+}

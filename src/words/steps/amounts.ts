@@ -1,0 +1,52 @@
+import type { Feed } from '$core/steps/step.ts';
+import type { Disinfectant } from '$core/supplies/seed/disinfect.ts';
+import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
+import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
+import { figure, volume, type Units } from '$core/units/format.ts';
+import { MEDIUM_WORDS } from '../media.ts';
+import type { Reading } from '../time.ts';
+
+/** What a step is told against: when, to whom, and for how many containers on what. */
+export interface StepOn {
+  now: number;
+  reading: Reading;
+  containers: number;
+  medium: { kind: MediumKind; own: KeptMedium | null };
+}
+
+/** A container's amount first, then all of it. */
+export const eachAndAll = (total: number, containers: number, say: (amount: number) => string): string =>
+  containers > 1 ? `${say(total / containers)} each, ${say(total)} in all` : say(total);
+
+/** Small volumes of product are measured with a syringe or a marked jug: to the tenth of a mL under 10. */
+export const measured = (mL: number, units: Units): string =>
+  mL < 10 ? `${mL.toFixed(1)} mL` : mL < 1000 ? `${Math.round(mL)} mL` : volume(mL, units);
+
+/** The strength of a solution. */
+export const strengthWords = (product: Disinfectant, target: number): string =>
+  product === 'hypochlorite' ? `${figure(target)} ppm` : `${figure(target)} %`;
+
+/** What a medium is called here. */
+export const mediumName = ({ kind, own }: StepOn['medium']): string =>
+  (own?.name ?? MEDIUM_WORDS[kind]).toLowerCase();
+
+/** Peroxide that goes into water; nothing for none. */
+export const peroxideWords = (peroxideMl: number, units: Units): string =>
+  peroxideMl > 0 ? `With ${measured(peroxideMl, units)} of 3 % peroxide in it.` : '';
+
+/** As it is mixed for a spray bottle, of which a mist takes a part. */
+export const sprayWords = (peroxideMl: number): string =>
+  peroxideMl > 0 ? `With peroxide: ${(WEAK_ML_L / 2).toFixed(1)} mL of 3 % in a spray bottle of 500 mL.` : '';
+
+/** Feed that goes into water, by the bottle where somebody has read it. */
+export function feedWords(feed: Feed | null, units: Units): string {
+  if (!feed) return '';
+  const strength = feed.strength < 1 ? 'half strength' : 'full strength';
+  if (feed.mL !== null) return `with ${measured(feed.mL, units)} of feed (${strength})`;
+  return feed.mLPerL !== null
+    ? `with ${measured(feed.mLPerL, units)} of feed to a litre (${strength})`
+    : `with feed at ${strength}, by its bottle`;
+}
+
+/** Sentences that have something to say, one after the other. */
+export const sentences = (...parts: readonly string[]): string => parts.filter(Boolean).join(' ');

@@ -1,0 +1,216 @@
+import type { BodyOf, StepBody } from '$core/steps/step.ts';
+import { isBenchStep } from '$core/steps/step.ts';
+import type { DueStep } from '$core/steps/due.ts';
+import type { BenchStep } from '$core/sowing/event.ts';
+import { mass, seedMass, volume } from '$core/units/format.ts';
+import { keepsWords } from '../cropWords.ts';
+import { MOULD_WORDS } from '../looks.ts';
+import { dayAndTime, dayWords, spanWords } from '../time.ts';
+import {
+  eachAndAll,
+  feedWords,
+  measured,
+  peroxideWords,
+  sentences,
+  sprayWords,
+  type StepOn
+} from './amounts.ts';
+import { benchAmount, type Amount } from './bench.ts';
+import { STEP_NAMES } from './names.ts';
+
+/** A step as a card asks for it. */
+export interface CardWords {
+  /** What to do, with how much. */
+  title: string;
+  /** Why, in one line. */
+  why: string;
+  /** What the undo line says once it is done. */
+  done: string;
+}
+
+const isBench = (body: StepBody): body is Extract<StepBody, { kind: BenchStep }> => isBenchStep(body.kind);
+
+const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
+  below: 'from below',
+  above: 'from above',
+  mist: 'as a fine mist',
+  reservoir: 'into the reservoir'
+};
+
+/** What a step asks for, as lists and sheets have it. */
+export function stepAmount(body: StepBody, on: StepOn): Amount {
+  if (isBench(body)) return benchAmount(body, on);
+  const { units } = on.reading;
+  switch (body.kind) {
+    case 'uncover':
+      return {
+        amount: body.to === 'blackout' ? 'Dark dome on' : 'Into the light',
+        more: body.off === 'clear' ? 'The clear lid comes off.' : ''
+      };
+    case 'light':
+      return { amount: body.lamp ? 'Under the lamp' : 'Into daylight', more: '' };
+    case 'water':
+      return {
+        amount: body.waterMl === null ? `As it dries, ${HOW_WATERED[body.how]}` : waterTitle(body, on),
+        more: [
+          feedWords(body.feed, units),
+          body.peroxideMl > 0
+            ? `${measured(body.peroxideMl, units)} of 3 % peroxide${body.waterMl === null ? ' to a litre' : ''}`
+            : ''
+        ]
+          .filter(Boolean)
+          .join(', ')
+      };
+    case 'turn':
+      return { amount: 'Half round', more: '' };
+    case 'air':
+      return { amount: 'An hour a day where air stands still', more: '' };
+    case 'dry':
+      return { amount: 'No more water before the cut', more: '' };
+    case 'cut':
+      return {
+        amount: `about ${mass(body.expectedG, units)}`,
+        more: `${body.tool === 'knife' ? 'With a sharp knife' : 'With scissors'}, ${body.taking === 'strip' ? 'a strip a day' : 'all at once'}`
+      };
+    case 'wash':
+      return { amount: body.washing === 'washed' ? 'Wash and spin dry' : 'Leave it dry', more: '' };
+    case 'keep':
+      return { amount: keepsWords(body.minD, body.maxD, body.keepAtC, units), more: '' };
+    case 'clean':
+      return {
+        amount: body.compost ? 'Compost, wash, dry' : 'Scrape the mesh, wash, disinfect, dry',
+        more: ''
+      };
+  }
+}
+
+const waterTitle = (body: BodyOf<'water'>, { containers, reading }: StepOn): string =>
+  eachAndAll(body.waterMl ?? 0, containers, (mL) => volume(mL, reading.units));
+
+/** A step as a card asks for it: the same amounts as the list, as an order and with its reason. */
+export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): CardWords {
+  const { body } = step;
+  const { now, reading } = on;
+  const { units } = reading;
+  switch (body.kind) {
+    case 'soak':
+      return {
+        title: `Soak ${body.seed.map(({ seedG, name }) => `${seedMass(seedG, units)} of ${body.seed.length > 1 || body.dry.length > 0 ? name.toLowerCase() : 'seed'}`).join(' and ')} in ${volume(body.jar.waterMl, units)} of water`,
+        why: sentences(
+          `Out again ${dayAndTime(body.until, now, reading)}. A jar of ${volume(body.jar.jarMl, units)} or more leaves room to swell.`,
+          peroxideWords(body.peroxideMl, units)
+        ),
+        done: 'Put to soak'
+      };
+    case 'drain': {
+      const left = body.latestAt - now;
+      return {
+        title:
+          body.hours > 0
+            ? `Drain and rinse, then keep damp and covered for ${body.hours} h`
+            : 'Drain and rinse until the water is clear',
+        why:
+          left > 0
+            ? `At the latest in ${spanWords(left)}: past that the seed goes soft.`
+            : 'Soaked too long: rinse well, smell it, and sow at once if it is firm and sweet.',
+        done: 'Drained'
+      };
+    }
+    case 'sow': {
+      // In the order of the hands, each as the bench has it.
+      const with_ = step.with.map((other) => ({ body: other, ...stepAmount(other, on) }));
+      const fill = with_.find((one) => one.body.kind === 'fill');
+      return {
+        title: `Sow ${stepAmount(body, on).amount}${fill ? ` on ${fill.amount}` : ''}`,
+        why: sentences(
+          ...with_
+            .filter((one) => one.body.kind !== 'fill' && one.body.kind !== 'mist')
+            .map(
+              (one) => `${STEP_NAMES[one.body.kind]}: ${[one.amount, one.more].filter(Boolean).join('. ')}`
+            )
+            .map((text) => (text.endsWith('.') ? text : `${text}.`))
+        ),
+        done: 'Sown'
+      };
+    }
+    case 'uncover': {
+      const what = { weight: 'weight', stacked: 'upper tray', lid: 'lid', clear: 'clear lid' }[body.off];
+      return {
+        title:
+          body.to === 'blackout'
+            ? `Take the ${what} off and put a dark dome on`
+            : body.off === 'clear'
+              ? 'Take the clear lid off'
+              : `Take the ${what} off and bring it to light`,
+        why: 'It has rooted: roots hold it now, and stems need room.',
+        done: body.to === 'blackout' ? 'Uncovered' : body.off === 'clear' ? 'Lid off' : 'Brought to light'
+      };
+    }
+    case 'light':
+      return {
+        title: body.lamp ? 'Dome off, under the lamp' : 'Dome off, into daylight',
+        why: 'The stems are even: light makes them green and stops them stretching.',
+        done: 'Brought to light'
+      };
+    case 'mist':
+      return {
+        title: `Mist ${body.fine ? 'as finely as you can' : 'finely'}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
+        why: sentences('The seed is to stay damp, not wet.', sprayWords(body.peroxideMl)),
+        done: 'Misted'
+      };
+    case 'water':
+      return waterCard(body, on);
+    case 'turn':
+      return {
+        title: 'Turn it half round',
+        why: 'A window lights it from one side: turned daily, it stands straight.',
+        done: 'Turned'
+      };
+    case 'air':
+      return {
+        title: 'Let air at it for an hour',
+        why: `${MOULD_WORDS[body.drivers[0] ?? 'covered']}: an open window nearby or a small fan dries the stems before the cut.`,
+        done: 'Aired'
+      };
+    case 'cut':
+      return {
+        title: `${body.cutShare > 0 ? 'The rest is ready to cut' : 'Ready to cut'}: about ${mass(body.expectedG, units)}`,
+        why: sentences(
+          body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
+          `Good until about ${dayWords(body.closesAt, now, reading)}. ${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
+        ),
+        done: 'Cut'
+      };
+    default: {
+      const { amount, more } = stepAmount(body, on);
+      return {
+        title: `${STEP_NAMES[body.kind]}: ${amount}`,
+        why: more,
+        done: `${STEP_NAMES[body.kind]} done`
+      };
+    }
+  }
+}
+
+function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
+  const { units } = on.reading;
+  const amount = waterTitle(body, on);
+  const feed = body.feed ? `, ${feedWords(body.feed, units)}` : '';
+  const left = `${Math.round((body.share ?? 0) * 100)} %`;
+  const peroxide = peroxideWords(body.peroxideMl, units);
+  if (body.how === 'reservoir')
+    return {
+      title: `Fill the reservoir up: ${amount}${feed}`,
+      why: sentences(`${left} is left in it, and what stands over it lives from it alone.`, peroxide),
+      done: `Reservoir filled, ${volume(body.waterMl ?? 0, units)}`
+    };
+  return {
+    title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
+    why: sentences(
+      `${left} of its water is left, too little until the next round.`,
+      body.how === 'mist' ? 'Stop when drops hang together.' : 'Pour off what stands after ten minutes.',
+      peroxide
+    ),
+    done: `Watered ${volume(body.waterMl ?? 0, units)}`
+  };
+}

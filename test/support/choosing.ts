@@ -1,0 +1,35 @@
+import type { Crop } from '../../src/core/crops/crop.ts';
+import { planSowing, type PlannedSowing, type SowingChoice } from '../../src/core/sowing/planSowing.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import { at, rhythm, steadyPlace } from './rhythm.ts';
+
+/** A Monday, 17:00 in Madrid. */
+export const MONDAY = at('2026-11-23T16:00Z');
+const TRAY = { name: 'T', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as const;
+
+/** A choice of these crops, one tray at 21 degC where nothing else is said. */
+export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {}): SowingChoice => {
+  const method = more.method ?? DEFAULT_METHOD;
+  return {
+    kind: 'one',
+    parts: crops.map((crop) => ({ crop, lot: null, share: 1 })),
+    shareOf: 'weight',
+    staggered: false,
+    container: TRAY,
+    count: 1,
+    medium: method.medium,
+    mediumId: null,
+    method,
+    place: steadyPlace(21),
+    density: 'usual',
+    ownSeedG: null,
+    germinationPct: null,
+    soakH: null,
+    aim: { kind: 'now' },
+    ...more
+  };
+};
+
+/** What comes of a choice, for a household that has learned nothing yet. */
+export const planned = (choice: SowingChoice, now = MONDAY): PlannedSowing[] =>
+  planSowing(choice, { learned: { ended: [], underWay: [] }, rhythm: rhythm(), latitudeDeg: 43.4, now });
