@@ -3,6 +3,26 @@ import svelte from 'eslint-plugin-svelte';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
+/** The core's folders: each may need only those before it, so that no two need each other. */
+const CORE = [
+  'units',
+  'stats',
+  'time',
+  'crops',
+  'supplies',
+  'places',
+  'growth',
+  'water',
+  'symptoms',
+  'sowing',
+  'shelf',
+  'diagnosis',
+  'steps',
+  'calculators',
+  'picture'
+];
+const OUTSIDE = ['node:*', '$server/*', '$ui/*', '$words/*', '$contract/*', 'svelte', '$app/*'];
+
 export default ts.config(
   { ignores: ['node_modules/', '.svelte-kit/', 'build/'] },
   ...ts.configs.recommended,
@@ -45,9 +65,26 @@ export default ts.config(
           message: 'Time comes into the core as an argument.'
         }
       ],
-      'no-restricted-imports': ['error', { patterns: ['node:*', '$server/*', '$ui/*', 'svelte', '$app/*'] }]
+      'no-restricted-imports': ['error', { patterns: OUTSIDE }]
     }
   },
+  ...CORE.map((folder, index) => ({
+    files: [`src/core/${folder}/**`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: OUTSIDE },
+            {
+              group: CORE.slice(index + 1).flatMap((later) => [`../${later}/*`, `../../${later}/*`]),
+              message: `${folder} comes before that: what it needs of it comes as an argument or an interface.`
+            }
+          ].filter(({ group }) => group.length > 0)
+        }
+      ]
+    }
+  })),
   {
     // What was sent may lack anything: a route that says it is there has to have looked.
     files: ['src/routes/**/*.ts'],

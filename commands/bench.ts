@@ -211,8 +211,9 @@ function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
       soakStartAt: null,
       soakEndAt: null,
       soakH: null,
-    half: null,
-    sowAt: sownAt
+      trayNo: null,
+      half: null,
+      sowAt: sownAt
     },
     events
   };

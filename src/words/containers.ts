@@ -1,3 +1,4 @@
+import type { SowingSetup } from '$core/sowing/sowing.ts';
 import type { Container, Shape } from '$core/supplies/containers/container.ts';
 import { figure, type Units } from '$core/units/format.ts';
 
@@ -12,3 +13,16 @@ export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>,
 /** What a size that a household has not used yet is called until it is given a better name. */
 export const suggestedName = (container: Omit<Container, 'name'>, units: Units): string =>
   `${SHAPE_WORDS[container.shape]} ${container.shape === 'cells' ? `${container.cells} of ` : ''}${sizeWords(container, units)}${units === 'us' ? ' in' : ''}`;
+
+/** Which containers a sowing stands in: so many of that kind, by their numbers where others are alike. */
+export function containersWords({
+  container,
+  count,
+  trayNo
+}: Pick<SowingSetup, 'container' | 'count' | 'trayNo'>): string {
+  const many = count > 1 ? `${count} × ` : '';
+  if (trayNo === null) return `${many}${container.name}`;
+  return count > 1
+    ? `${many}${container.name}, ${trayNo} to ${trayNo + count - 1}`
+    : `${container.name} ${trayNo}`;
+}

@@ -23,3 +23,10 @@ export function pictureWords(cropName: string, picture: Picture, units: Units): 
       : 'empty';
   return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
 }
+
+/** What the drawing of a container shows, one or two halves. */
+export const picturesWords = (
+  name: string,
+  pictures: readonly (Picture | undefined)[],
+  units: Units
+): string => pictures.flatMap((picture) => (picture ? [pictureWords(name, picture, units)] : [])).join('; ');

@@ -131,9 +131,13 @@ describe('a household of one’s own', function () {
       at: Date.now(),
       body: { type: 'noted', text: 'mine now' }
     };
-    expect((await theirs.request.post(`${stage.url}api/events`, { data: event })).status()).to.equal(404);
+    expect(
+      (await theirs.request.post(`${stage.url}api/events`, { data: { events: [event] } })).status()
+    ).to.equal(404);
     const signedOut = await stage.page();
-    expect((await signedOut.request.post(`${stage.url}api/events`, { data: event })).status()).to.equal(401);
+    expect(
+      (await signedOut.request.post(`${stage.url}api/events`, { data: { events: [event] } })).status()
+    ).to.equal(401);
     await open(signedOut, stage, tray);
     expect(signedOut.url()).to.include('/sign-in?to=');
   });
@@ -157,7 +161,7 @@ describe('a household of one’s own', function () {
     const sowingId = (await firstTray(page))!.split('/').pop();
     const send = async (body: unknown, more = {}) => {
       const response = await page.request.post(`${stage.url}api/events`, {
-        data: { id: randomUUID(), sowingId, at: Date.now(), body, ...more }
+        data: { events: [{ id: randomUUID(), sowingId, at: Date.now(), body, ...more }] }
       });
       return [response.status(), ((await response.json()) as { message?: string }).message ?? 'saved'];
     };

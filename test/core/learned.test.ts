@@ -12,7 +12,8 @@ import { event, home, radishTray, sown } from '../support/household.ts';
 const radish = cropOf('radish');
 const look = (day: number, reached: boolean): SowingEvent =>
   event(day * 24, { type: 'looked', cue: 'windowOpen', reached });
-const says = (events: SowingEvent[]) => messageOf(project(home, radishTray(), [sown(), ...events], true));
+const says = (events: SowingEvent[]) =>
+  messageOf(project(home, radishTray(), [sown(), ...events], { asIfNew: true }));
 const one = (mean: number, variance = 0.01) => ({ mean, variance });
 const nothing: Learned = { ended: [], underWay: [] };
 
@@ -62,14 +63,15 @@ describe('what a household has learned', () => {
     const other = learnedBelief(slow, cropOf('kale'));
     expect(other.mean).to.be.within(0.02, learnedBelief(slow, radish).mean - 0.02);
     expect(
-      project({ ...home, learned: slow }, radishTray(), [sown()], true).forecast.marks.windowOpen.p50
+      project({ ...home, learned: slow }, radishTray(), [sown()], { asIfNew: true }).forecast.marks.windowOpen
+        .p50
     ).to.equal(before.p50);
   });
 
   it('never tells a tray what it said itself', () => {
     const own = radishTray().id;
     const events = [look(8.9, false), look(9.1, true)];
-    const message = messageOf(project(home, radishTray(), [sown(), ...events], true))!;
+    const message = messageOf(project(home, radishTray(), [sown(), ...events], { asIfNew: true }))!;
     const withOwn: Learned = { ended: [], underWay: [{ sowingId: own, cropKey: 'radish', message }] };
     expect(learnedBelief(withOwn, radish, own)).to.deep.equal(NEW_HOUSEHOLD);
     expect(opens(withOwn, events)).to.deep.equal(opens(undefined, events));

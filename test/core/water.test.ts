@@ -113,15 +113,12 @@ describe('corrections of the water', () => {
   });
 
   it('say of the household what they learned, and nothing where nothing was said', () => {
-    const taught = project(
-      home,
-      radishTray(),
-      [...lit(), event(88, { type: 'felt', moisture: 'dry' })],
-      true
-    );
+    const taught = project(home, radishTray(), [...lit(), event(88, { type: 'felt', moisture: 'dry' })], {
+      asIfNew: true
+    });
     const message = thirstOf(taught)!;
     expect(message.mean).to.be.above(0.2);
-    expect(thirstOf(project(home, radishTray(), lit(), true))).to.equal(null);
+    expect(thirstOf(project(home, radishTray(), lit(), { asIfNew: true }))).to.equal(null);
     const belief = thirstBelief({ ended: message, underWay: [{ sowingId: 'other', message }] });
     expect(belief.mean).to.be.within(0.05, message.mean);
     expect(belief.variance).to.be.below(THIRST_SPREAD.household ** 2);

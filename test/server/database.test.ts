@@ -63,7 +63,8 @@ describe('the database', () => {
       '0002_bench.sql',
       '0003_learning.sql',
       '0004_air.sql',
-      '0005_door.sql'
+      '0005_door.sql',
+      '0006_one_container.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');
@@ -170,7 +171,11 @@ describe('the database', () => {
     await inHousehold(one.id, (tx) =>
       addSowing(tx, one.id, setup, { memberId: null, at: SOWN, containerId: randomUUID() })
     );
-    expect((await inHousehold(one.id, (tx) => findSowing(tx, id)))!.setup).to.deep.equal(setup);
+    expect((await inHousehold(one.id, (tx) => findSowing(tx, id)))!.setup).to.deep.equal({
+      ...setup,
+      // Three trays alike bear numbers: the first that are free.
+      trayNo: 7
+    });
   });
 
   it('keeps one container of a shape and size', async () => {

@@ -66,7 +66,7 @@ describe('what is kept of what trays taught', () => {
     expect(kept.underWay.map(({ sowingId }) => sowingId)).to.deep.equal([standing]);
     const facts = await inHousehold(home.id, householdFacts);
     const message = (day: number) =>
-      messageOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), true))!;
+      messageOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), { asIfNew: true }))!;
     const all = [message(8), message(7.5)].reduce(observe, message(7));
     const truth = beliefFor(learn([{ cropKey: 'radish', message: all }]), 'radish');
     const belief = learnedBelief(kept, cropOf('radish'));

@@ -83,7 +83,7 @@ describe('what is sent', function () {
   it('as text is kept composed, without NUL and half characters', async () => {
     const { ids } = camp;
     const id = randomUUID();
-    const body = `{"id":"${id}","sowingId":"${ids.sowing}","at":${Date.now()},"body":{"type":"noted","text":"a\\u0000b \\ud800 cafe\\u0301"}}`;
+    const body = `{"events":[{"id":"${id}","sowingId":"${ids.sowing}","at":${Date.now()},"body":{"type":"noted","text":"a\\u0000b \\ud800 cafe\\u0301"}}]}`;
     expect((await json('/api/events', body)).status).to.equal(200);
     const log = await app.send({
       path: `/tray/${ids.sowing}/__data.json`,
@@ -104,11 +104,13 @@ describe('what is sent', function () {
   it('as an object, a file or a list where text is meant is refused', async () => {
     for (const text of [{}, [], { toString: 5 }, { toString: null, valueOf: null }, ['a'], 7, null, true])
       expect(
-        (await json('/api/events', event({ body: { type: 'noted', text } }))).status,
+        (await json('/api/events', { events: [event({ body: { type: 'noted', text } })] })).status,
         JSON.stringify(text)
       ).to.equal(422);
     for (const id of [{}, [], { toString: 'x' }, 5, null, '\u0000'])
-      expect((await json('/api/events', event({ id }))).status, JSON.stringify(id)).to.equal(422);
+      expect((await json('/api/events', { events: [event({ id })] })).status, JSON.stringify(id)).to.equal(
+        422
+      );
     const file = await app.send({
       method: 'POST',
       path: '/bench/cupboard/lot/new?/save',
@@ -130,7 +132,7 @@ describe('what is sent', function () {
       'Nothing was sent: the body is empty.'
     ]);
     expect(message(await json('/api/events', '{"id":'))).to.include('no JSON');
-    const wrongType = await json('/api/events', event(), { 'content-type': 'text/html' });
+    const wrongType = await json('/api/events', { events: [event()] }, { 'content-type': 'text/html' });
     expect([wrongType.status, message(wrongType)]).to.deep.equal([
       415,
       'Send JSON, with Content-Type: application/json.'
@@ -206,7 +208,9 @@ describe('what is sent', function () {
     for (const parts of [[null, { cropKey: 'radish' }], [[]], [{}], {}, 'radish', [null], null])
       expect((await json('/api/sowings', { ...fresh(), parts })).status, JSON.stringify(parts)).to.equal(422);
     for (const at of [1e15, 8.64e15 + 1, -1e15, 0.5, '1e400', {}])
-      expect((await json('/api/events', event({ at }))).status, JSON.stringify(at)).to.equal(422);
+      expect((await json('/api/events', { events: [event({ at })] })).status, JSON.stringify(at)).to.equal(
+        422
+      );
   });
 
   it('as a method without a rule, or with one that cannot be mixed, is refused at its field', async () => {
@@ -319,29 +323,34 @@ describe('what is sent', function () {
   it('twice under one id is one event, and a conflict where it is another', async () => {
     const once = event({ body: { type: 'watered', waterG: 100 } });
     expect([
-      (await json('/api/events', once)).status,
-      (await json('/api/events', once)).status
+      (await json('/api/events', { events: [once] })).status,
+      (await json('/api/events', { events: [once] })).status
     ]).to.deep.equal([200, 200]);
-    const other = await json('/api/events', { ...once, body: { type: 'watered', waterG: 900 } });
-    expect([other.status, JSON.parse(other.text)]).to.deep.equal([
-      409,
-      { message: 'Something else was recorded under this id already: it was not taken.', code: 'conflict' }
-    ]);
+    const other = await json('/api/events', {
+      events: [{ ...once, body: { type: 'watered', waterG: 900 } }]
+    });
+    expect(other.status).to.equal(409);
+    expect(JSON.parse(other.text)).to.include({
+      message: 'Something else was recorded under this id already: it was not taken.',
+      code: 'conflict'
+    });
   });
 
   it('of a time before the sowing began, or of what was never there, is refused', async () => {
-    const early = await json('/api/events', event({ at: Date.now() - 3 * 3_600_000 }));
+    const early = await json('/api/events', { events: [event({ at: Date.now() - 3 * 3_600_000 })] });
     expect([early.status, message(early)]).to.deep.equal([
       422,
       'This was before the sowing began: check the time, or write it as a note.'
     ]);
     expect(
-      (await json('/api/events', event({ body: { type: 'undone', eventId: randomUUID() } }))).status
+      (await json('/api/events', { events: [event({ body: { type: 'undone', eventId: randomUUID() } })] }))
+        .status
     ).to.equal(404);
     expect(
-      (await json('/api/events', event({ body: { type: 'moved', placeId: randomUUID() } }))).status
+      (await json('/api/events', { events: [event({ body: { type: 'moved', placeId: randomUUID() } })] }))
+        .status
     ).to.equal(404);
-    expect((await json('/api/events', event({ sowingId: randomUUID() }))).status).to.equal(404);
+    expect((await json('/api/events', { events: [event({ sowingId: randomUUID() })] })).status).to.equal(404);
   });
 
   it('as a new size under the name of another is asked for a name of its own; a size that is known keeps its name', async () => {
@@ -368,8 +377,8 @@ describe('what is sent', function () {
       (await form('/shelf/new?/save', { ...placeFields(weak, 'Weak board'), rated: '250 g' })).status
     ).to.equal(303);
     const sownTray = event({ body: { type: 'sown', waterG: 300 } });
-    expect((await json('/api/events', sownTray)).status).to.equal(200);
-    const move = () => json('/api/events', event({ body: { type: 'moved', placeId: weak } }));
+    expect((await json('/api/events', { events: [sownTray] })).status).to.equal(200);
+    const move = () => json('/api/events', { events: [event({ body: { type: 'moved', placeId: weak } })] });
     const refused = await move();
     expect([refused.status, (JSON.parse(refused.text) as { code: string }).code]).to.deep.equal([
       422,
@@ -418,7 +427,7 @@ describe('what is sent', function () {
     process.env.BROTE_APP_URL = nowhere.href;
     const asked = await Promise.all([
       app.send({ path: '/api/health' }),
-      json('/api/events', event()),
+      json('/api/events', { events: [event()] }),
       app.send({ path: '/round', headers: own(app.base, camp.cookie) }),
       form('/welcome', { name: 'Typed', memberName: 'Ilo', passphrase: 'three wet spoons' })
     ]);

@@ -111,7 +111,9 @@ export async function pitch(base: URL, name: string): Promise<Camp> {
   });
   // The container is kept under the id that the page made.
   if (!kept.text.includes(ids.container)) throw new Error('The container is not in the cupboard.');
-  await send('/api/events', { ...eventBody(ids), body: { type: 'noted', text: canary('note') } });
+  await send('/api/events', {
+    events: [{ ...eventBody(ids), body: { type: 'noted', text: canary('note') } }]
+  });
   await send(`/api/places/${ids.place}/readings?from=hand`, { readings: [{ tempC: 19.5, humidityPct: 55 }] });
   const methodForm = await ask(base, { method: 'GET', path: '/methods/new', headers: own(base, cookie) });
   if (methodForm.status !== 200) throw new Error('No form for a method.');

@@ -175,7 +175,7 @@ export async function killing(
           method: 'POST',
           path: '/api/events',
           headers: own(base, camp.cookie, JSON_TYPE),
-          body: JSON.stringify(event)
+          body: JSON.stringify({ events: [event] })
         });
         if (came.status === 200) {
           taken.push(text);

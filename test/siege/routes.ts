@@ -207,7 +207,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     sure: 'yes'
   });
   form('/crops/[key]/edit?/retire', `/crops/own-${ids.notThere}/edit?/retire`, {});
-  json('/api/events', '/api/events', eventBody(ids));
+  json('/api/events', '/api/events', { events: [eventBody(ids)] });
   for (const body of [
     { type: 'watered', waterG: 120 },
     { type: 'moved', placeId: ids.place },
@@ -216,7 +216,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     { type: 'weighed', grossG: 900, full: true },
     { type: 'cut', grossG: 200, tareG: 100, share: 0.5, last: false }
   ])
-    json('/api/events', '/api/events', { ...eventBody(ids), id: ids.notThere, body });
+    json('/api/events', '/api/events', { events: [{ ...eventBody(ids), id: ids.notThere, body }] });
   json('/api/sowings', '/api/sowings', sowingBody(ids, 'Taken'));
   json('/api/sowings', '/api/sowings', {
     ...sowingBody(ids, 'Taken'),

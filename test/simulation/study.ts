@@ -106,7 +106,7 @@ export function growInTurn(household: HiddenHousehold, crop: Crop, chance: Chanc
       chance
     );
     trays.push(tray);
-    const projected = project(household.known(tray.endedAt), setup, tray.events, true);
+    const projected = project(household.known(tray.endedAt), setup, tray.events, { asIfNew: true });
     const [pace, thirst] = [messageOf(projected), thirstOf(projected)];
     if (pace) paces.push({ sowingId: setup.id, cropKey: crop.key, message: pace });
     if (thirst) thirsts.push({ sowingId: setup.id, message: thirst });

@@ -38,6 +38,7 @@ export const radishTray = (more: Partial<SowingSetup> = {}): SowingSetup => ({
   soakEndAt: null,
   sowAt: SOWN,
   soakH: null,
+  trayNo: null,
   half: null,
   ...more
 });

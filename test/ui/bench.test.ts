@@ -18,7 +18,6 @@ import { lotSchema, mediumSchema } from '../../src/contract/schemas/cupboard.ts'
 import { methodSchema } from '../../src/contract/schemas/method.ts';
 import { plainNumber } from '../../src/contract/schemas/plainNumber.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
-import type { Reading } from '../../src/words/time.ts';
 import { at } from '../support/rhythm.ts';
 
 const NOW = at('2026-11-23T19:30Z');

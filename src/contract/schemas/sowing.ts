@@ -72,8 +72,8 @@ export const newSowingSchema = yup.object({
       'apart',
       'This crop is in the mix already, of the same lot: choose another.',
       (parts) =>
-        new Set(parts?.map((part) => `${(part as typeof part | null)?.cropKey}|${part?.lotId ?? ''}`)).size ===
-        (parts?.length ?? 0)
+        new Set(parts?.map((part) => `${(part as typeof part | null)?.cropKey}|${part?.lotId ?? ''}`))
+          .size === (parts?.length ?? 0)
     ),
   shareOf: yup
     .string()

@@ -46,6 +46,17 @@ const smooth = (share: number): number => {
 const grainCm = (thousandSeedWeightG: number): number =>
   2 * Math.cbrt((3 * thousandSeedWeightG) / (1000 * 1.1 * 4 * Math.PI));
 
+/** The pictures of what stands in one container: one, or two halves beside each other under one cover. */
+export function picturesOf(
+  sowings: readonly Projected[],
+  now: Millis
+): readonly [first: Picture, beside?: Picture] {
+  const [first, beside] = sowings.map((sowing) => pictureOf(sowing, now));
+  // A half that is not sown yet soaks elsewhere: what stands in the container is drawn.
+  if (first && beside && first.vessel !== beside.vessel) return [first.vessel === 'jar' ? beside : first];
+  return beside ? [first!, beside] : [first!];
+}
+
 /** The expected picture of a sowing at a moment. */
 export function pictureOf(projected: Projected, now: Millis): Picture {
   const { setup, crop, state } = projected;

@@ -10,7 +10,7 @@ import type { Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
 import { planHalves } from './halves.ts';
-import { blend, type MixPart } from '../crops/blend.ts';
+import { blend } from '../crops/blend.ts';
 import { mixParts } from '../supplies/seed/parts.ts';
 import { areaShares, type ShareOf } from '../crops/shares.ts';
 import { plan, type Aim, type Plan } from './plan.ts';
@@ -160,7 +160,8 @@ function withSetup(
     soakStartAt: soakStart,
     soakEndAt: soakEnd,
     sowAt,
-    soakH
+    soakH,
+    trayNo: null
   };
   const crops = new Map(parts.map(({ crop }) => [crop.key, crop]));
   const lines = of.mix ?? [of];

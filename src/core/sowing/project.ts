@@ -46,7 +46,7 @@ export function project(
   household: HouseholdFacts,
   setup: SowingSetup,
   events: readonly SowingEvent[],
-  asIfNew = false
+  { asIfNew = false }: { asIfNew?: boolean } = {}
 ): Projected {
   const sowing = sowingOf(setup, household.ownCrops);
   const belief = asIfNew ? NEW_HOUSEHOLD : learnedBelief(household.learned, sowing.crop, setup.id);

@@ -14,6 +14,14 @@ export interface SowingRecord {
 
 type LogEntry = [id: string, at: Millis, by: string | null, taskKey: string | null, body: EventBody];
 
+/** A record with one event more, as the database would give it. */
+export function withEvent<R extends SowingRecord>(record: R, { id, at, by, taskKey, body }: SowingEvent): R {
+  const entries = JSON.parse(record.log) as LogEntry[];
+  const before = entries.findLastIndex((entry) => entry[1] <= at);
+  entries.splice(before + 1, 0, [id, at, by, taskKey, body]);
+  return { ...record, log: JSON.stringify(entries) };
+}
+
 /** The events of a record. */
 export const readLog = ({ log }: Pick<SowingRecord, 'log'>): SowingEvent[] =>
   (JSON.parse(log) as LogEntry[]).map(([id, at, by, taskKey, body]) => ({ id, at, by, taskKey, body }));

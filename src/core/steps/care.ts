@@ -94,9 +94,32 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   );
 }
 
+/**
+ * What a sowing is given where the other half of its container is watered: as much as it lacks of being full.
+ * @param step of the other half, whose key it shares
+ * @returns null where it is full enough
+ */
+export function alongsideWater(sowing: Projected, step: DueStep, round: Round, now: Millis): DueStep | null {
+  const level = waterAt(sowing, now);
+  const waterMl = pourMl(sowing, round, now);
+  if (step.body.kind !== 'water' || waterMl < level.capacityG * WORTH_SHARE) return null;
+  const { method } = sowing;
+  return {
+    ...step,
+    body: {
+      ...step.body,
+      waterMl,
+      share: level.reservoirShare ?? level.share,
+      feed: step.body.feed && feedOf(sowing, waterMl),
+      peroxideMl: method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
+    }
+  };
+}
+
 /** Whether two rounds ago it was to be watered already, with nothing given since. */
 function wasAskedBefore(sowing: Projected, { before: [last, first] }: Round): boolean {
-  if (sowing.state.sownAt! >= first - HOUR || lastGivenAt(sowing) >= first - ROUND_LEAD_H * HOUR) return false;
+  if (sowing.state.sownAt! >= first - HOUR || lastGivenAt(sowing) >= first - ROUND_LEAD_H * HOUR)
+    return false;
   const reservoir = waterAt(sowing, last).reservoirShare;
   return reservoir !== null
     ? reservoir < TOP_SHARE

@@ -1,15 +1,33 @@
-import { isCuttable } from './cut.ts';
+import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { askOf, type Ask } from './ask.ts';
+import { alongsideWater } from './care.ts';
+import { isCuttable } from './cut.ts';
+import type { DueStep } from './due.ts';
+import type { BodyOf, StepBody, StepKind } from './step.ts';
+import { ticked } from './ticked.ts';
 
-export interface Stop {
+/** One sowing at a stop. */
+export interface StopPart {
   projected: Projected;
   ask: Ask;
 }
 
-/** Today's walk: every sowing under way in the order given, and what stands above the list. */
+/** A step at a stop, with what doing it records of each sowing that it is done to. */
+export interface StopStep extends DueStep {
+  of: { projected: Projected; records: EventBody | null; key: string }[];
+}
+
+/** What one container, or several alike, asks for: two halves are one stop. */
+export interface Stop {
+  key: string;
+  parts: StopPart[];
+  steps: StopStep[];
+}
+
+/** Today's walk: every container under way in the order given, and what stands above the list. */
 export interface Walk {
   round: Round;
   stops: Stop[];
@@ -27,13 +45,21 @@ export interface Walk {
  * @param projected the sowings under way, in the order the trays stand
  */
 export function walk(projected: readonly Projected[], round: Round, now: Millis): Walk {
-  const stops = projected.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
+  const containers = new Map<string, Projected[]>();
+  for (const sowing of projected) {
+    const key = sowing.setup.half?.trayId ?? sowing.setup.id;
+    containers.set(key, [...(containers.get(key) ?? []), sowing]);
+  }
+  const stops = [...containers].map(([key, halves]): Stop => {
+    const parts = halves.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
+    return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
+  });
   const grown = projected.filter((sowing) => isCuttable(sowing, now) || sowing.state.stage === 'blackout');
   const opensAt = (sowing: Projected) => sowing.forecast.marks.windowOpen.p50;
   return {
     round,
     stops,
-    open: stops.filter(({ ask }) => ask.steps.length > 0).length,
+    open: stops.filter(({ steps }) => steps.length > 0).length,
     windowsOpen: grown.filter((sowing) => opensAt(sowing) <= now),
     opening: grown.filter((sowing) => opensAt(sowing) > now && opensAt(sowing) <= now + 1.25 * DAY),
     toPrepare: projected.filter(
@@ -41,3 +67,94 @@ export function walk(projected: readonly Projected[], round: Round, now: Millis)
     )
   };
 }
+
+const stepOf = (sowing: Projected, step: DueStep): StopStep['of'][number] => ({
+  projected: sowing,
+  records: ticked(step.body),
+  key: step.key
+});
+
+const alone = ({ projected, ask }: StopPart): StopStep[] =>
+  ask.steps.map((step) => ({ ...step, of: [stepOf(projected, step)] }));
+
+/** What a hand does to a whole container at once. */
+const AT_ONCE: readonly StepKind[] = ['uncover', 'light', 'mist', 'water', 'turn', 'air'];
+
+/** Two halves of one container: what is done to it is done once, and each is soaked, sown and cut by itself. */
+function together(parts: readonly StopPart[], round: Round, now: Millis): StopStep[] {
+  const apart = parts.flatMap(({ projected, ask }) =>
+    ask.steps
+      .filter(({ body }) => !AT_ONCE.includes(body.kind))
+      .map((step) => ({ ...step, key: `${projected.setup.id}:${step.key}`, of: [stepOf(projected, step)] }))
+  );
+  return [...apart, ...AT_ONCE.flatMap((kind) => atOnce(kind, parts, round, now) ?? [])];
+}
+
+function atOnce(kind: StepKind, parts: readonly StopPart[], round: Round, now: Millis): StopStep | null {
+  const standing = parts.filter(
+    ({ projected: { state } }) => state.sownAt !== null && state.stage !== 'ended'
+  );
+  const asking = standing.flatMap(({ projected, ask }) => {
+    const step = ask.steps.find(({ body }) => body.kind === kind);
+    return step ? [{ projected, step }] : [];
+  });
+  const [first] = asking;
+  if (!first) return null;
+  // One cover lies over both: it comes off when the slower is ready.
+  if (kind === 'uncover' || kind === 'light') {
+    const waits = standing.some(
+      ({ projected: { state } }) =>
+        state.stage === first.projected.state.stage &&
+        asking.every(({ projected }) => projected.state !== state)
+    );
+    if (waits) return null;
+  }
+  // Watered by the thirstier: what stands beside it drinks from the same water.
+  const others =
+    kind === 'water'
+      ? standing.flatMap(({ projected }) => {
+          if (asking.some((one) => one.projected === projected)) return [];
+          const step = alongsideWater(projected, first.step, round, now);
+          return step ? [{ projected, step }] : [];
+        })
+      : [];
+  const all = [...asking, ...others];
+  return {
+    ...first.step,
+    key: `${kind}:${first.step.key}`,
+    body: sumOf(all.map(({ step }) => step.body)),
+    late: asking.some(({ step }) => step.late),
+    of: all.map(({ projected, step }) => stepOf(projected, step))
+  };
+}
+
+/** One step of several of a kind: amounts are added up. */
+function sumOf(bodies: readonly StepBody[]): StepBody {
+  const [first] = bodies;
+  if (first?.kind === 'mist') {
+    const all = bodies as readonly BodyOf<'mist'>[];
+    return {
+      ...first,
+      waterMl: sum(all, ({ waterMl }) => waterMl),
+      peroxideMl: sum(all, ({ peroxideMl }) => peroxideMl),
+      fine: all.some(({ fine }) => fine)
+    };
+  }
+  if (first?.kind === 'water') {
+    const all = bodies as readonly BodyOf<'water'>[];
+    return {
+      ...first,
+      waterMl: sum(all, ({ waterMl }) => waterMl ?? 0),
+      share: Math.min(...all.map(({ share }) => share ?? 1)),
+      peroxideMl: sum(all, ({ peroxideMl }) => peroxideMl),
+      feed: first.feed && {
+        ...first.feed,
+        mL: first.feed.mL === null ? null : sum(all, ({ feed }) => feed?.mL ?? 0)
+      }
+    };
+  }
+  return first!;
+}
+
+const sum = <T>(all: readonly T[], of: (one: T) => number): number =>
+  all.reduce((total, one) => total + of(one), 0);

@@ -107,11 +107,16 @@ export async function sow(
   for (const [index, { setup }] of planned.entries()) {
     const id = ids[index] ?? sent.ids.second;
     const half = setup.half && { ...setup.half, trayId: sent.ids.first };
-    await addSowing(tx, household.id, { ...setup, id, half }, {
-      memberId,
-      at: now,
-      containerId: sent.ids.container
-    });
+    await addSowing(
+      tx,
+      household.id,
+      { ...setup, id, half },
+      {
+        memberId,
+        at: now,
+        containerId: sent.ids.container
+      }
+    );
   }
   return { ids, added: true };
 }

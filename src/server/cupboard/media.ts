@@ -2,7 +2,7 @@ import type { KeptMedium, MediumKind } from '../../core/supplies/media/medium.ts
 import type { MediumPart } from '../../core/supplies/media/coir.ts';
 import type { Tx } from '../db/connection.ts';
 
-interface MediumRow {
+export interface MediumRow {
   id: string;
   name: string;
   kind: MediumKind;
@@ -10,11 +10,20 @@ interface MediumRow {
   parts: MediumPart[] | null;
 }
 
+/** A medium from its row. */
+export const mediumOf = ({ id, name, kind, swell_l_kg, parts }: MediumRow): KeptMedium => ({
+  id,
+  name,
+  kind,
+  swellLKg: swell_l_kg,
+  parts
+});
+
 /** The household's own media. */
 export async function listMedia(tx: Tx): Promise<KeptMedium[]> {
   const rows = await tx<MediumRow[]>`select id, name, kind, swell_l_kg, parts from media
     where retired_at is null order by name`;
-  return rows.map(({ swell_l_kg, ...row }) => ({ ...row, swellLKg: swell_l_kg }));
+  return rows.map(mediumOf);
 }
 
 /** Adds a medium or changes it. */

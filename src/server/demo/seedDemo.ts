@@ -169,6 +169,7 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
     soakEndAt: soak.soakEnd,
     sowAt: soak.sowAt,
     soakH: null,
+    trayNo: null,
     half: null
   };
 }

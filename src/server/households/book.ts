@@ -2,6 +2,8 @@ import type { Place } from '../../core/places/place.ts';
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
 import type { Learned } from '../../core/growth/learned.ts';
+import type { KeptMedium } from '../../core/supplies/media/medium.ts';
+import { mediumOf, type MediumRow } from '../cupboard/media.ts';
 import type { Tx } from '../db/connection.ts';
 import { learnedColumns, learnedOf, thirstOf, type LearnedRow } from '../sowings/learned.ts';
 import { placeOf, type PlaceRow } from './places.ts';
@@ -13,6 +15,8 @@ export interface HouseholdBook {
   ownCrops: Crop[];
   learned: Learned;
   thirst: ThirstLearned;
+  /** The household's own media, those put away only where something stands on them. */
+  media: KeptMedium[];
   /** Names by id. */
   members: Record<string, string>;
 }
@@ -20,6 +24,7 @@ export interface HouseholdBook {
 interface BookRow extends LearnedRow {
   places: PlaceRow[];
   own_crops: Crop[];
+  media: MediumRow[];
   members: Record<string, string>;
 }
 
@@ -30,11 +35,14 @@ export async function readBook(tx: Tx): Promise<HouseholdBook> {
       coalesce((select json_agg(p order by p.position, p.name) from places p), '[]') as places,
       coalesce((select json_agg(o.figures order by o.key) from own_crops o
         where exists (select from sowings s where s.crop_key = o.key or s.mix is not null)), '[]') as own_crops,
+      coalesce((select json_agg(m order by m.name) from media m where m.retired_at is null
+        or exists (select from sowings s where s.medium_id = m.id and s.ended_at is null)), '[]') as media,
       coalesce((select json_object_agg(id, name) from members), '{}') as members,
       ${learnedColumns(tx)}`;
   return {
     places: row!.places.map(placeOf),
     ownCrops: row!.own_crops.map(completedCrop),
+    media: row!.media.map(mediumOf),
     members: row!.members,
     learned: learnedOf(row!),
     thirst: thirstOf(row!)

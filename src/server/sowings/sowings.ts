@@ -5,6 +5,7 @@ import type { Method } from '../../core/supplies/methods/method.ts';
 import { completed, isReady, methodOf } from '../../core/supplies/methods/ready.ts';
 import type { MixPart } from '../../core/crops/blend.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
+import { freeNumber } from '../../core/supplies/containers/numbering.ts';
 import type { Tx } from '../db/connection.ts';
 import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
 
@@ -28,6 +29,7 @@ interface SowingRow extends ContainerRow {
   sow_at: Date;
   soak_h: number | null;
   tray_id: string | null;
+  tray_no: number | null;
   beside_key: string | null;
   log: string;
 }
@@ -57,6 +59,7 @@ function recordOf(row: SowingRow): SowingRecord {
       soakEndAt: row.soak_end_at?.getTime() ?? null,
       sowAt: row.sow_at.getTime(),
       soakH: row.soak_h,
+      trayNo: row.tray_no,
       half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
     },
     log: row.log
@@ -72,6 +75,9 @@ const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
+  case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
+    and o.container_id = s.container_id and o.ended_at is null and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
+    then s.tray_no end as tray_no,
   s.tray_id, case when s.tray_id is not null then (select o.crop_key from sowings o
     where o.household_id = s.household_id and o.tray_id = s.tray_id and o.id <> s.id limit 1) end as beside_key,
   '[' || coalesce((select string_agg(
@@ -126,13 +132,42 @@ export interface FoundSowing extends SowingRecord {
   begunAt: Millis;
 }
 
+type FoundRow = SowingRow & { created_at: Date };
+const foundOf = (row: FoundRow): FoundSowing => ({ ...recordOf(row), begunAt: row.created_at.getTime() });
+
 /** One sowing of the household, or null: another household's is no more there than one that never was. */
 export async function findSowing(tx: Tx, id: string): Promise<FoundSowing | null> {
-  const rows = await tx<
-    (SowingRow & { created_at: Date })[]
-  >`select ${columns(tx)}, s.created_at from sowings s
+  const [row] = await tx<FoundRow[]>`select ${columns(tx)}, s.created_at from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id = ${id}`;
-  return rows[0] ? { ...recordOf(rows[0]), begunAt: rows[0].created_at.getTime() } : null;
+  return row ? foundOf(row) : null;
+}
+
+/** The other half of a sowing's container, while it stands; null where there is none. */
+export async function findBeside(tx: Tx, { id, half }: SowingSetup): Promise<SowingRecord | null> {
+  if (!half) return null;
+  const [row] = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.tray_id = ${half.trayId} and s.id <> ${id} and s.ended_at is null`;
+  return row ? recordOf(row) : null;
+}
+
+/** Some sowings of the household, held until the transaction ends: what is derived of each is written by one at a time. */
+export async function holdSowings(tx: Tx, ids: readonly string[]): Promise<FoundSowing[]> {
+  // Two statements, sent together: the second sees what was written while the first had to wait.
+  const [, rows] = await Promise.all([
+    tx`select from sowings where id in ${tx(ids)} order by id for update`,
+    tx<FoundRow[]>`select ${columns(tx)}, s.created_at from sowings s
+      join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id in ${tx(ids)}`
+  ]);
+  return rows.map(foundOf);
+}
+
+/** The number its first container is to bear: the other half's, or the first that is free. */
+async function numberFor(tx: Tx, containerId: string, { count, half }: SowingSetup): Promise<number> {
+  const taken = await tx<{ no: number; count: number; tray_id: string | null }[]>`
+    select tray_no as no, count, tray_id from sowings where container_id = ${containerId} and ended_at is null`;
+  const beside = half && taken.find(({ tray_id }) => tray_id === half.trayId);
+  return beside ? beside.no : freeNumber(taken, count);
 }
 
 /** Adds a sowing; adding it again changes nothing. Its container is kept under `containerId` if it is new. */
@@ -143,14 +178,15 @@ export async function addSowing(
   by: { memberId: string | null; at: number; containerId: string }
 ): Promise<void> {
   const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
+  const no = await numberFor(tx, containerId, setup);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
   await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
-      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, tray_id,
+      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, tray_id, tray_no,
       created_at, created_by)
     values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.method.key},
       ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
       ${setup.areaShare}, ${setup.mix === null ? null : tx.json(setup.mix as never)}, ${setup.lotId}, ${setup.mediumId},
       ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)},
-      ${setup.soakH}, ${setup.half?.trayId ?? null}, ${new Date(by.at)}, ${by.memberId})
+      ${setup.soakH}, ${setup.half?.trayId ?? null}, ${no}, ${new Date(by.at)}, ${by.memberId})
     on conflict (household_id, id) do nothing`;
 }

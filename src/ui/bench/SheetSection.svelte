@@ -1,7 +1,8 @@
 <script lang="ts">
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
-  import { benchTick, type SharedSolution, type SheetLine, type SheetSection } from '$core/steps/sheet.ts';
+  import { keyOf, ticked } from '$core/steps/ticked.ts';
+  import type { SharedSolution, SheetLine, SheetSection } from '$core/steps/sheet.ts';
   import type { LotStock } from '$core/supplies/seed/lot.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import { soakFrom } from '$core/sowing/soak.ts';
@@ -12,8 +13,11 @@
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { STEP_NAMES } from '$words/stepNames.ts';
-  import { measured, solutionWords, STEP_LEADS, stepWords, strengthWords } from '$words/steps.ts';
+  import { containersWords } from '$words/containers.ts';
+  import { measured, strengthWords } from '$words/steps/amounts.ts';
+  import { solutionWords } from '$words/steps/bench.ts';
+  import { STEP_LEADS, STEP_NAMES } from '$words/steps/names.ts';
+  import { stepAmount } from '$words/steps/steps.ts';
   import { clockTime, dayAndTime, type Reading } from '$words/time.ts';
 
   interface Props {
@@ -35,9 +39,11 @@
 
   function words(line: SheetLine) {
     const { setup } = line.projected;
-    return stepWords(line.step.body, now, reading, {
-      kind: setup.medium,
-      own: media.find(({ id }) => id === setup.mediumId) ?? null
+    return stepAmount(line.step.body, {
+      now,
+      reading,
+      containers: setup.count,
+      medium: { kind: setup.medium, own: media.find(({ id }) => id === setup.mediumId) ?? null }
     });
   }
   /** Where the seed comes from, and how much of it a spoon is. */
@@ -52,12 +58,14 @@
       .join('; ');
   }
   function tick(line: SheetLine) {
-    const { body, taskKey } = benchTick(line);
+    const { body } = line.step;
+    const records = ticked(body);
+    if (!records) return;
     void journal.record(
       line.projected.setup.id,
-      body,
+      records,
       `${line.projected.crop.name}: ${STEP_NAMES[kind].toLowerCase()} done`,
-      taskKey
+      { taskKey: keyOf(body.kind) }
     );
   }
 </script>
@@ -77,7 +85,10 @@
           <strong>{solutionWords(shared, reading.units)}</strong>
           <span class="small soft"
             >{strengthWords(shared.product, shared.target)}, {shared.minutes} min. {shared.jars
-              .map(({ name, solutionMl }) => `${name} ${measured(solutionMl, reading.units)}`)
+              .map(
+                ({ name, solution }) =>
+                  `${name} ${measured(solution.productMl, reading.units)} in ${measured(solution.waterMl, reading.units)} of water`
+              )
               .join(', ')}. From: {shared.source}. Your local food authority decides.</span
           >
         </p>
@@ -93,18 +104,25 @@
       {#each section.lines as line (line.projected.setup.id)}
         {@const { amount, more } = words(line)}
         {@const seed = seedWords(line)}
-        <li class:done={line.done} class:passed={line.passed}>
+        <li
+          class:done={line.done && line.runsUntil === null}
+          class:running={line.runsUntil !== null}
+          class:passed={line.passed}
+        >
           <button class="tick" disabled={line.done !== null || line.passed} onclick={() => tick(line)}>
             <span class="box" aria-hidden="true"
-              >{#if timed && !line.done}<Timer size={20} />{:else}<Checkmark size={20} />{/if}</span
+              >{#if timed && (!line.done || line.runsUntil !== null)}<Timer size={20} />{:else}<Checkmark
+                  size={20}
+                />{/if}</span
             >
             <span class="what">
               <span class="visually-hidden">{STEP_NAMES[kind]}</span>
               <span class="crop"
                 >{line.projected.crop.name}
                 <span class="soft small"
-                  >{line.projected.setup.count > 1 ? `${line.projected.setup.count} × ` : ''}{line.projected
-                    .setup.container.name}{line.projected.setup.areaShare < 1 ? ', a part of it' : ''}</span
+                  >{containersWords(line.projected.setup)}{line.projected.setup.areaShare < 1
+                    ? ', a half of it'
+                    : ''}</span
                 ></span
               >
               <strong
@@ -123,7 +141,10 @@
           </button>
           {#if line.done}
             <span class="small at"
-              >{clockTime(line.done.at, reading)}
+              >{#if line.runsUntil !== null}at work until {clockTime(
+                  line.runsUntil,
+                  reading
+                )}{:else}{clockTime(line.done.at, reading)}{/if}
               <button class="undo" onclick={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
                 >Undo<span class="visually-hidden">
                   {STEP_NAMES[kind]} {line.projected.crop.name}</span

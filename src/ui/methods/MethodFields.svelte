@@ -82,6 +82,20 @@
           inputmode="decimal"
         />
       {/if}
+      {#if question === 'feed' && method.feed !== 'none'}
+        <TextInput
+          labelText="Feed off its bottle (mL to a litre, at full strength)"
+          helperText="Then every watering says how much goes in"
+          value={method.feedMlL === null ? '' : shown(method.feedMlL)}
+          on:input={(event) => {
+            const text = String(event.detail ?? '').trim();
+            method = { ...method, feedMlL: text === '' ? null : (readNumber(text) ?? NaN) };
+          }}
+          invalid={!!wrong.feedMlL}
+          invalidText={wrong.feedMlL}
+          inputmode="decimal"
+        />
+      {/if}
       {#if question === 'disinfect' && method.disinfect !== 'none'}
         <div class="rule">
           {#each RULE_FIELDS as { key, label } (key)}

@@ -1,52 +1,68 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
   import { differences, type Difference } from '$core/steps/differences.ts';
   import type { Step } from '$core/steps/step.ts';
-  import { STEP_NAMES } from '$words/stepNames.ts';
-  import { stepWords } from '$words/steps.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import type { StepOn } from '$words/steps/amounts.ts';
+  import { STEP_NAMES } from '$words/steps/names.ts';
+  import { stepAmount } from '$words/steps/steps.ts';
+  import { dayAndTime } from '$words/time.ts';
 
   interface Props {
     steps: readonly Step[];
-    now: number;
-    reading: Reading;
-    on: { kind: MediumKind; own: KeptMedium | null };
+    on: StepOn;
+    /** What stands chosen now, by what it is called, to be told where it was changed. */
+    chosen: Readonly<Record<string, string>>;
   }
-  let { steps, now, reading, on }: Props = $props();
+  let { steps, on, chosen }: Props = $props();
 
-  /** What the last choice changed: kept until the next one changes something else. */
-  let before: readonly Step[] = [];
+  /** The last choice, and what follows from it: kept until the next one changes something else. */
+  let before: { steps: readonly Step[]; chosen: Readonly<Record<string, string>> } = {
+    steps: [],
+    chosen: {}
+  };
+  let choices = $state.raw<string[]>([]);
   let changes = $state.raw<Difference[]>([]);
   $effect(() => {
-    const after = steps;
+    const after = { steps, chosen };
     untrack(() => {
-      const found = before.length > 0 && after.length > 0 ? differences(before, after) : [];
-      if (found.length > 0) changes = found;
-      if (after.length > 0) before = after;
+      if (after.steps.length === 0) return;
+      const made = Object.keys(after.chosen).filter(
+        (name) => before.chosen[name] !== undefined && before.chosen[name] !== after.chosen[name]
+      );
+      const found = before.steps.length > 0 ? differences(before.steps, after.steps) : [];
+      if (made.length > 0 || found.length > 0) {
+        choices = made.map((name) => `${name}: ${after.chosen[name]}`);
+        changes = found;
+      }
+      before = after;
     });
   });
 
   function words({ change, before: was, after: is }: Difference): string {
+    const { now, reading } = on;
     const text = (step: Step) => {
-      const { amount, more } = stepWords(step.body, now, reading, on);
+      const { amount, more } = stepAmount(step.body, on);
       return more ? `${amount}, ${more}` : amount;
     };
     if (change === 'added') return `new: ${text(is!)}`;
     if (change === 'left-out') return 'left out';
     if (change === 'time')
       return `${dayAndTime(was!.from, now, reading)} → ${dayAndTime(is!.from, now, reading)}`;
-    const [old, next] = [stepWords(was!.body, now, reading, on), stepWords(is!.body, now, reading, on)];
+    const [old, next] = [stepAmount(was!.body, on), stepAmount(is!.body, on)];
     return old.amount === next.amount ? next.more : `${old.amount} → ${next.amount}`;
   }
   /** A shift of the whole is said once, not step by step. */
-  const shown = $derived(changes.filter(({ change }) => change !== 'time'));
+  const shown = $derived(changes.filter((one) => one.change !== 'time' && words(one) !== ''));
   const moved = $derived(changes.filter(({ change }) => change === 'time'));
 </script>
 
 <div aria-live="polite">
-  {#if changes.length > 0}
+  {#if choices.length > 0 || changes.length > 0}
     <section class="changes small">
+      {#if choices.length > 0}
+        <h3>You chose</h3>
+        <p>{choices.join('; ')}</p>
+      {/if}
       <h3>What that changed</h3>
       <ul>
         {#each shown as difference (difference.kind)}
@@ -58,6 +74,7 @@
         {#if moved.length > 3}<li class="soft">
             and {moved.length - 3} more steps move with {moved.length - 3 === 1 ? 'it' : 'them'}
           </li>{/if}
+        {#if shown.length + moved.length === 0}<li>Nothing in its steps.</li>{/if}
       </ul>
     </section>
   {/if}

@@ -1,33 +1,35 @@
 <script lang="ts">
-  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
-  import type { Step } from '$core/steps/step.ts';
-  import { STEP_NAMES } from '$words/stepNames.ts';
-  import { stepWords } from '$words/steps.ts';
-  import { dayWords, dayAndTime, type Reading } from '$words/time.ts';
-  import { isBenchStep } from '$core/steps/step.ts';
+  import { isBenchStep, type Step, type StepKind } from '$core/steps/step.ts';
+  import type { StepOn } from '$words/steps/amounts.ts';
+  import { STEP_NAMES } from '$words/steps/names.ts';
+  import { stepAmount } from '$words/steps/steps.ts';
+  import { dayAndTime, dayWords } from '$words/time.ts';
 
   interface Props {
     steps: readonly Step[];
-    now: number;
-    reading: Reading;
-    on: { kind: MediumKind; own: KeptMedium | null };
+    on: StepOn;
   }
-  let { steps, now, reading, on }: Props = $props();
+  let { steps, on }: Props = $props();
+
+  const AFTER_CUT: readonly StepKind[] = ['wash', 'keep', 'clean'];
+  function when({ body, from }: Step): string {
+    if (AFTER_CUT.includes(body.kind)) return 'after the cut';
+    if (body.kind === 'water') return `from about ${dayWords(from, on.now, on.reading)}`;
+    return isBenchStep(body.kind)
+      ? dayAndTime(from, on.now, on.reading)
+      : `about ${dayWords(from, on.now, on.reading)}`;
+  }
 </script>
 
 <ol>
   {#each steps as step (step.body.kind)}
-    {@const { amount, more } = stepWords(step.body, now, reading, on)}
+    {@const { amount, more } = stepAmount(step.body, on)}
     <li>
       <strong>{STEP_NAMES[step.body.kind]}</strong>
       <span
         >{amount}{#if more}<span class="small soft more">{more}</span>{/if}</span
       >
-      <span class="small soft when"
-        >{isBenchStep(step.body.kind)
-          ? dayAndTime(step.from, now, reading)
-          : `about ${dayWords(step.from, now, reading)}`}</span
-      >
+      <span class="small soft when">{when(step)}</span>
     </li>
   {/each}
 </ol>

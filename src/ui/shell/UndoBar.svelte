@@ -26,9 +26,7 @@
   {:else if journal.last}
     {@const last = journal.last}
     <div class="line">
-      <span>{last.words}</span><button class="chip" onclick={() => journal.undo(last.sowingId, last.eventId)}
-        >Undo</button
-      >
+      <span>{last.words}</span><button class="chip" onclick={() => journal.undoAll(last.events)}>Undo</button>
     </div>
   {/if}
 </div>

@@ -15,7 +15,7 @@
   let { places, now, reading, onchoose }: Props = $props();
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
-  function words({ plan, crop }: PlannedSowing, place: Place): string {
+  function words({ plan, projected: { crop } }: PlannedSowing, place: Place): string {
     if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
     if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, reading)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;

@@ -1,7 +1,10 @@
 <script lang="ts">
   import type { Place } from '$core/places/place.ts';
   import { isSoaked } from '$core/crops/crop.ts';
-  import { bandsOfPlan } from '$core/picture/bands.ts';
+  import { bandsOf } from '$core/picture/bands.ts';
+  import { stepsOf } from '$core/steps/compile.ts';
+  import { unheeded } from '$core/supplies/methods/path.ts';
+  import { unheededWords } from '$words/unheeded.ts';
   import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
@@ -24,7 +27,9 @@
     count: number;
     /** The only one, and so without its crop's name over it. */
     alone: boolean;
-    on: { kind: MediumKind; own: KeptMedium | null };
+    medium: { kind: MediumKind; own: KeptMedium | null };
+    /** What stands chosen, by what it is called. */
+    chosen: Readonly<Record<string, string>>;
     now: number;
     reading: Reading;
     /** The household's first sowing of all: germs are spoken of, soak or no soak. */
@@ -36,14 +41,25 @@
     places: readonly Place[];
     onoffer: (at: number) => void;
   }
-  let { sowing, count, alone, first, on, now, reading, own, place, places, onoffer }: Props = $props();
+  let { sowing, count, alone, first, medium, chosen, now, reading, own, place, places, onoffer }: Props =
+    $props();
 
-  const { plan, crop, steps, seedG } = $derived(sowing);
+  const { plan, projected, setup } = $derived(sowing);
+  const { crop } = $derived(projected);
+  const { seedG } = $derived(setup);
+  const steps = $derived(stepsOf(projected));
+  const on = $derived({ now, reading, containers: count, medium });
+  const refused = $derived(
+    unheeded(crop, setup.method, {
+      mesh: setup.medium === 'mesh',
+      reservoir: Boolean(setup.container.reservoirMl)
+    })
+  );
 
   const { seed } = $derived(plan);
   const spoons = $derived(spoonsFor(crop, seedG));
   const tooWarm = $derived(warmthWords(crop, place, places, reading.units));
-  const pressing = $derived(pressingOf(crop, plan.path, seed.areaCm2, count));
+  const pressing = $derived(pressingOf(projected.path, seed.areaCm2, count));
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, reading));
 </script>
 
@@ -98,9 +114,10 @@
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="on {volume(plan.mediumMl, reading.units)} of medium{pressing
-      ? `, pressed with ${pressingWords(pressing, reading.units).amount}`
-      : ''}"
+    beside="{count > 1 ? `${seedMass(seedG / count, reading.units)} each, ` : ''}on {volume(
+      plan.mediumMl,
+      reading.units
+    )} of medium{pressing ? `, pressed with ${pressingWords(pressing, reading.units).amount}` : ''}"
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
@@ -148,17 +165,22 @@
     {:else if plan.chance !== null}
       <p class="small soft">Open by the evening you asked for: {Math.round(plan.chance * 100)} in 100.</p>
     {/if}
-    <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOfPlan(plan) }]} {now} {reading} />
+    <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOf(projected) }]} {now} {reading} />
     <Figure
       label="Gives"
       value="about {mass(plan.yieldG[1], reading.units)}"
       beside="{mass(plan.yieldG[0], reading.units)} to {mass(plan.yieldG[2], reading.units)}"
     />
   {/if}
-  <Changes {steps} {now} {reading} {on} />
+  <Changes {steps} {on} {chosen} />
+  {#if refused.length > 0}
+    <ul class="refused small soft" aria-label="What is not done of the method, and why">
+      {#each refused as one (one.question)}<li>{unheededWords(one, crop)}</li>{/each}
+    </ul>
+  {/if}
   <details class="unfold">
     <summary>Every step, with its amount and day</summary>
-    <StepList {steps} {now} {reading} {on} />
+    <StepList {steps} {on} />
   </details>
   {#if !isSoaked(crop) && crop.note}<p class="small soft">{crop.note}</p>{/if}
 </section>
@@ -166,6 +188,10 @@
 <style>
   .stack {
     gap: 0.6rem;
+  }
+  .refused {
+    margin: 0;
+    padding-left: 1.1rem;
   }
   .window {
     font-size: 1.15rem;

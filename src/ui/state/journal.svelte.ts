@@ -1,7 +1,8 @@
 import { getContext, setContext } from 'svelte';
-import { invalidate } from '$app/navigation';
 import { v4 as newId } from 'uuid';
 import { post } from './ask.ts';
+import { Patches } from './patches.svelte.ts';
+import type { Problem, Recorded, RecordedBatch } from '$contract/api.ts';
 import type { EventBody, SowingEvent } from '$core/sowing/event.ts';
 
 /** An event on its way to the server. */
@@ -18,16 +19,22 @@ export interface SetAside extends Outgoing {
   say: string;
 }
 
+/** What happened to a sowing, to be recorded. */
+export interface Happened {
+  sowingId: string;
+  body: EventBody;
+  taskKey?: string | null;
+}
+
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
-export type Recorded =
+export type Outcome =
   | { kind: 'saved' | 'kept' | 'aside' }
   | { kind: 'refused'; say: string }
   | { kind: 'implausible'; times: number };
 
 /** What the last touch did, to be taken back. */
 export interface LastDone {
-  eventId: string;
-  sowingId: string;
+  events: { sowingId: string; eventId: string }[];
   words: string;
 }
 
@@ -36,11 +43,14 @@ export type Waiting = 'offline' | 'away' | null;
 
 /** Answers that say to try again: the database is away, a proxy found nobody, or too much was asked at once. */
 const PASSING = new Set([408, 425, 429, 502, 503, 504]);
+/** What waited is sent in parts of so many. */
+const BATCH = 100;
 
 /**
  * What this person records. A touch shows at once, is kept in the browser until the server has it, and is
- * sent again after a lost connection or a new sign-in: its id is made here, so it stays one event. What the
- * server refuses or cannot take is set aside, so that it holds up nothing behind it.
+ * sent again after a lost connection or a new sign-in: its id is made here, so it stays one event. One request carries
+ * it, and its answer what changed. What the server refuses or cannot take is set aside, so that it holds up nothing
+ * behind it.
  */
 export class Journal {
   outgoing = $state<Outgoing[]>([]);
@@ -49,6 +59,7 @@ export class Journal {
   waiting = $state<Waiting>(null);
   signedOut = $state(false);
   refused = $state<string | null>(null);
+  readonly patches = new Patches();
 
   constructor(
     private readonly key: string,
@@ -76,35 +87,63 @@ export class Journal {
    * @param words what it did, for the undo line; none for what cannot be undone
    * @param at when it happened, where that was not now
    */
-  async record(
+  record(
     sowingId: string,
     body: EventBody,
     words: string | null,
-    taskKey: string | null = null,
-    sure = false,
-    at = this.now()
-  ): Promise<Recorded> {
-    const event: SowingEvent = { id: newId(), at: Math.round(at), by: this.memberId, taskKey, body };
-    const out = { sowingId, event, sure, words };
-    this.outgoing.push(out);
+    {
+      taskKey = null,
+      sure = false,
+      at = this.now()
+    }: { taskKey?: string | null; sure?: boolean; at?: number } = {}
+  ): Promise<Outcome> {
+    return this.recordAll([{ sowingId, body, taskKey }], words, { sure, at });
+  }
+
+  /** Records what one touch did to several sowings, such as the two halves of a container: sent, and undone, as one. */
+  async recordAll(
+    happened: readonly Happened[],
+    words: string | null,
+    { sure = false, at = this.now() }: { sure?: boolean; at?: number } = {}
+  ): Promise<Outcome> {
+    const outs = happened.map(({ sowingId, body, taskKey = null }): Outgoing => {
+      const event = { id: newId(), at: Math.round(at), by: this.memberId, taskKey, body };
+      return { sowingId, event, sure, words };
+    });
+    this.outgoing.push(...outs);
     this.keep();
     this.refused = null;
-    const result = await this.send(out, true);
-    if (result.kind === 'saved' || result.kind === 'kept')
-      this.last = words === null ? null : { eventId: event.id, sowingId, words };
-    return result;
+    const outcome = await this.send(outs, true);
+    if (outcome.kind === 'saved' || outcome.kind === 'kept')
+      this.last =
+        words === null
+          ? null
+          : { events: outs.map(({ sowingId, event }) => ({ sowingId, eventId: event.id })), words };
+    return outcome;
   }
 
   /** Takes an event back; the log keeps both. One that was set aside is simply dropped. */
   async undo(sowingId: string, eventId: string): Promise<void> {
-    if (this.last?.eventId === eventId) this.last = null;
-    if (this.takeAside(eventId)) return;
-    await this.record(sowingId, { type: 'undone', eventId }, null);
+    await this.undoAll([{ sowingId, eventId }]);
+  }
+
+  /** Takes back what one touch did. */
+  async undoAll(events: LastDone['events']): Promise<void> {
+    const isOne = (id: string) => events.some(({ eventId }) => eventId === id);
+    if (this.last?.events.some(({ eventId }) => isOne(eventId))) this.last = null;
+    const there = events.filter(({ eventId }) => !this.takeAside(eventId));
+    if (there.length === 0) return;
+    await this.recordAll(
+      there.map(({ sowingId, eventId }) => ({ sowingId, body: { type: 'undone', eventId } })),
+      null
+    );
   }
 
   /** Sends what is waiting, oldest first. What is refused is set aside, and the others go on. */
   async flush(): Promise<void> {
-    for (const out of [...this.outgoing]) if ((await this.send(out, false)).kind === 'kept') break;
+    const all = [...this.outgoing];
+    for (let from = 0; from < all.length; from += BATCH)
+      if ((await this.send(all.slice(from, from + BATCH), false)).kind === 'kept') break;
   }
 
   /** Sends something that was set aside once more, as it was. */
@@ -121,7 +160,7 @@ export class Journal {
     const out = this.takeAside(eventId);
     if (!out) return;
     const at = Math.max(out.event.at, this.now() - MOST_NOTE_AGE_MS);
-    await this.record(out.sowingId, { type: 'noted', text: wordsOf(out) }, null, null, false, at);
+    await this.record(out.sowingId, { type: 'noted', text: wordsOf(out) }, null, { at });
   }
 
   /** Lets what was set aside go. */
@@ -137,27 +176,46 @@ export class Journal {
   }
 
   /** @param watched whether somebody waits for the answer, and still sees what they typed */
-  private async send(out: Outgoing, watched: boolean): Promise<Recorded> {
-    const answer = await post('/api/events', { ...out.event, sowingId: out.sowingId, sure: out.sure });
+  private async send(outs: readonly Outgoing[], watched: boolean): Promise<Outcome> {
+    const events = outs.map(({ event, sowingId, sure }) => ({ ...event, sowingId, sure }));
+    const answer = await post('/api/events', { events });
     this.waiting = answer === null ? 'offline' : PASSING.has(answer.status) ? 'away' : null;
     if (this.waiting) return { kind: 'kept' };
     if (answer!.status === 401) {
       this.signedOut = true;
       return { kind: 'kept' };
     }
-    const told = answer!.ok ? null : await toldBy(answer!);
-    if (!told) await invalidate('brote:sowings');
-    this.outgoing = this.outgoing.filter(({ event }) => event.id !== out.event.id);
-    if (told && (!watched || answer!.status >= 500)) {
-      this.aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
-      this.keep();
-      return { kind: 'aside' };
+    const { results, patch, problem } = await toldBy(answer!);
+    // The batch was not taken as one: what is wrong with one of it is not to hold up the others.
+    if (!results && outs.length > 1) return this.sendEach(outs, watched);
+    if (patch) this.patches.take(patch);
+    let first: Problem | null = null;
+    const wasSent = (id: string) => outs.some(({ event }) => event.id === id);
+    this.outgoing = this.outgoing.filter(({ event }) => !wasSent(event.id));
+    for (const out of outs) {
+      const result = results?.find(({ id }) => id === out.event.id);
+      if (result?.ok) continue;
+      const told: Problem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
+      first ??= told;
+      if (!watched || answer!.status >= 500)
+        this.aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
     }
     this.keep();
-    if (!told) return { kind: 'saved' };
-    if (told.code === 'implausible') return { kind: 'implausible', times: Number(told.message) };
-    this.refused = told.message;
-    return { kind: 'refused', say: told.message };
+    if (!first) return { kind: 'saved' };
+    if (!watched || answer!.status >= 500) return { kind: 'aside' };
+    if (first.code === 'implausible') return { kind: 'implausible', times: Number(first.message) };
+    this.refused = first.message;
+    return { kind: 'refused', say: first.message };
+  }
+
+  private async sendEach(outs: readonly Outgoing[], watched: boolean): Promise<Outcome> {
+    let last: Outcome = { kind: 'saved' };
+    for (const out of outs) {
+      const outcome = await this.send([out], watched);
+      if (outcome.kind === 'kept') return outcome;
+      if (outcome.kind !== 'saved') last = outcome;
+    }
+    return last;
   }
 
   private kept<T extends Outgoing>(key: string): T[] {
@@ -184,12 +242,19 @@ const UNSURE = 'This weight is far from what such a tray gives. Weigh it again o
 export const wordsOf = ({ event, words }: Outgoing): string =>
   event.body.type === 'noted' ? event.body.text : (words ?? `Touched: ${event.body.type}`);
 
-async function toldBy(answer: Response): Promise<{ message: string; code: string }> {
+interface Told extends Partial<RecordedBatch> {
+  /** What is wrong with all of it. */
+  problem?: Problem;
+}
+
+async function toldBy(answer: Response): Promise<Told> {
   try {
-    const { message, code } = (await answer.json()) as { message?: string; code?: string };
-    return { message: message ?? NOT_TAKEN, code: code ?? '' };
+    const said = (await answer.json()) as Partial<RecordedBatch> & Partial<Problem>;
+    const results: Recorded[] | undefined = Array.isArray(said.results) ? said.results : undefined;
+    if (results && said.patch) return { results, patch: said.patch };
+    return { problem: { code: said.code ?? 'wrong', message: said.message ?? NOT_TAKEN } };
   } catch {
-    return { message: NOT_TAKEN, code: '' };
+    return {};
   }
 }
 

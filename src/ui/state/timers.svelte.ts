@@ -2,16 +2,17 @@ import { getContext, setContext } from 'svelte';
 import type { Place } from '$core/places/place.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { timersOf, timerState, type Timer, type TimerState } from '$core/steps/timer.ts';
-import { factsOf, type HouseholdData } from '$core/sowing/householdFacts.ts';
+import type { HouseholdData } from '$core/sowing/householdFacts.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import { ask } from './ask.ts';
-import { projectAll } from './projecting.ts';
+import { factsNow, projectAll } from './projecting.ts';
 import type { Journal } from './journal.svelte.ts';
 
 /** What the timers follow from. */
 export interface BenchFacts {
   records: SowingRecord[];
+  now: number;
   places: Place[];
   ownCrops: Crop[];
 }
@@ -34,8 +35,8 @@ export class Timers {
   /** Projected anew when something was ticked, not at every second. */
   private readonly projected = $derived.by((): Projected[] => {
     if (!this.facts) return [];
-    const { records, ...book } = this.facts;
-    return projectAll(records, factsOf(this.household, book), (id, events) => this.journal.with(id, events));
+    const loaded = { ...this.facts, household: this.household };
+    return projectAll(loaded.records, factsNow(loaded, this.journal), loaded, this.journal);
   });
 
   readonly running = $derived(

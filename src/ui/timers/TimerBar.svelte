@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { keyOf } from '$core/steps/ticked.ts';
   import { onMount } from 'svelte';
   import type { RunningTimer } from '$ui/state/timers.svelte.ts';
   import { useTimers } from '$ui/state/timers.svelte.ts';
@@ -30,13 +31,15 @@
   /** The next touch of the hand, where one ends the timer. */
   function end({ timer }: RunningTimer) {
     if (timer.kind === 'soak')
-      void journal.record(timer.sowingId, { type: 'drained' }, `${timer.cropName}: Drained`, 'drain');
+      void journal.record(timer.sowingId, { type: 'drained' }, `${timer.cropName}: Drained`, {
+        taskKey: keyOf('drain')
+      });
     else if (timer.kind === 'disinfect')
       void journal.record(
         timer.sowingId,
         { type: 'prepared', step: 'rinse-off' },
         `${timer.cropName}: Rinsed off`,
-        'bench:rinse-off'
+        { taskKey: keyOf('rinse-off') }
       );
   }
   const ENDS = { soak: 'Drained', disinfect: 'Rinsed off' } as const;

@@ -6,12 +6,14 @@
 
   interface Props {
     picture: Picture;
+    /** The other half of the same container. */
+    beside?: Picture | null;
     /** Said to those who cannot see it; empty where the words beside it say as much. */
     label: string;
     /** Width of the scene in tenths of a cm: the same for all that are to be compared. */
     scene?: number;
   }
-  let { picture, label, scene = 340 }: Props = $props();
+  let { picture, beside = null, label, scene = 340 }: Props = $props();
   const id = $props.id();
 
   // One cm is ten units. All trays are drawn to one scale, so that heights can be compared.
@@ -20,7 +22,8 @@
   const cells = $derived(picture.vessel === 'cells' ? Math.max(1, Math.ceil(picture.cells / 2)) : 1);
   const width = $derived(Math.min(310, picture.widthCm * 10));
   const depth = $derived(Math.min(90, picture.depthCm * 10));
-  const stemTop = $derived((picture.stems?.heightCm ?? 0) * 10);
+  const sides = $derived(beside ? [picture, beside] : [picture]);
+  const stemTop = $derived(Math.max(...sides.map(({ stems }) => stems?.heightCm ?? 0)) * 10);
   const fill = $derived(Math.min(depth - RIM, (picture.medium?.depthCm ?? 0) * 10));
   /** The medium's surface, measured down from the rim. */
   const surface = $derived(depth - fill);
@@ -44,29 +47,40 @@
   const wet = $derived(Math.round((picture.medium?.moisture ?? 0) * fill));
   // The plants are most of a page's bytes and change by the hour: the browser draws them, into the tray
   // that came with the page, so that nothing moves.
-  const stand = $derived(page.hydrated ? standOf(picture, cellWidth / 10) : null);
-  const seeds = $derived(page.hydrated ? grainsOf(picture, cellWidth / 10) : null);
+  const growing = $derived(cells > 1 ? cellWidth : width / sides.length);
+  const stands = $derived(sides.map((side) => (page.hydrated ? standOf(side, growing / 10) : null)));
+  const grains = $derived(sides.map((side) => (page.hydrated ? grainsOf(side, growing / 10) : null)));
+  /** Which half a cell belongs to. */
+  const sideOf = (cell: number) => (cell < cells / sides.length ? 0 : 1);
   const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
 </script>
 
-{#snippet plants(x: number, first: boolean)}
-  <g transform="translate({Math.round(x)} {top + surface})">
+{#snippet plants(x: number, side: number, first: boolean)}
+  {@const shown = sides[side]!}
+  {@const stand = stands[side]}
+  {@const seeds = grains[side]}
+  <g
+    transform="translate({Math.round(x)} {top + surface})"
+    class="stem-{shown.habit.stemTint} leaf-{shown.habit.leafTint} {(shown.stems?.green ?? 1) < 0.45
+      ? 'pale'
+      : ''}"
+  >
     {#if !first}
       <!-- Every cell grows the same stand: drawn once, shown again. -->
-      <use href="#{id}" />
+      <use href="#{id}-{side}" />
     {:else}
-      <g {id}>
-        {#if picture.stems && stand}
+      <g id="{id}-{side}">
+        {#if shown.stems && stand}
           <!-- The row behind: the same plants, half a step aside and a little lower. -->
-          <use href="#{id}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
-          <g id="{id}-row">
+          <use href="#{id}-{side}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
+          <g id="{id}-{side}-row">
             <path class="stem" d={stand.stems} />
             <path class="leaf" d={stand.leaves} />
             {#if stand.tips}<path class="hook" d={stand.tips} />{/if}
             {#if stand.stubs}<path class="stub" d={stand.stubs} />{/if}
           </g>
         {/if}
-        {#if picture.grains && seeds}
+        {#if shown.grains && seeds}
           {#if seeds.tails}<path class="tail" d={seeds.tails} />{/if}
           <path class="grain" d={seeds.grains} />
         {/if}
@@ -76,10 +90,7 @@
 {/snippet}
 
 <svg
-  class="drawing stem-{picture.habit.stemTint} leaf-{picture.habit.leafTint} {(picture.stems?.green ?? 1) <
-  0.45
-    ? 'pale'
-    : ''}"
+  class="drawing"
   class:lost={picture.lost}
   viewBox="0 0 {scene} {Math.round(height)}"
   role={label ? 'img' : undefined}
@@ -136,7 +147,12 @@
           />
         {/if}
       {/if}
-      {@render plants(x, cell === 0)}
+      {#if cells > 1}
+        {@const side = sideOf(cell)}
+        {@render plants(x, side, cell === 0 || side !== sideOf(cell - 1))}
+      {:else}
+        {#each sides as _side, side (side)}{@render plants(x + side * growing, side, true)}{/each}
+      {/if}
       <path
         class="vessel"
         d="M{x + gap - (cells > 1 ? 0 : 3)} {top}H{x + cellWidth - gap + (cells > 1 ? 0 : 3)}M{x +
@@ -144,7 +160,9 @@
       />
     {/each}
 
-    {#if picture.cover === 'lid'}
+    {#if picture.cover === 'clear'}
+      <path class="clear" d="M{left - 5} {top - 1}V{top - 14}h{width + 10}V{top - 1}" />
+    {:else if picture.cover === 'lid'}
       <path class="cover" d="M{left - 5} {top - 5}h{width + 10}v5h-{width + 10}z" />
     {:else if picture.cover === 'stacked'}
       <path
@@ -203,7 +221,7 @@
     --leaf: var(--leaf-pale-tone);
     --stem: var(--stem-pale-tone);
   }
-  .lost {
+  .lost g {
     --leaf: var(--lost-tone);
     --stem: var(--lost-tone);
   }
@@ -294,6 +312,11 @@
     fill: var(--cover);
     stroke: var(--ink);
     stroke-width: 1.6;
+  }
+  .clear {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.2;
   }
   .load {
     fill: var(--paper);

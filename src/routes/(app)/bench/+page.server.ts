@@ -1,5 +1,4 @@
 import { listLots } from '$server/cupboard/lots.ts';
-import { listMedia } from '$server/cupboard/media.ts';
 import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
@@ -10,12 +9,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [records, book, lots, media] = await Promise.all([
-      listUnderWay(tx),
-      readBook(tx),
-      listLots(tx),
-      listMedia(tx)
-    ]);
-    return { ...book, records, lots, media, now: householdNow(household) };
+    const [records, book, lots] = await Promise.all([listUnderWay(tx), readBook(tx), listLots(tx)]);
+    return { ...book, records, lots, now: householdNow(household) };
   });
 };

@@ -1,10 +1,9 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { sheetOf } from '$core/steps/sheet.ts';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import SheetSection from '$ui/bench/SheetSection.svelte';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { dayAndTime, shortDate } from '$words/time.ts';
@@ -12,15 +11,11 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data));
-  const sheet = $derived(
-    sheetOf(
-      projectAll(data.records, facts, (id, events) => journal.with(id, events)),
-      data.now,
-      facts.ownCrops
-    )
-  );
+  const facts = $derived(factsNow(data, journal));
+  const sheet = $derived(sheetOf(projectAll(data.records, facts, data, journal), now));
 </script>
 
 <svelte:head><title>Bench · Brote</title></svelte:head>
@@ -30,7 +25,7 @@
   <div>
     <h1>Preparing</h1>
     <p class="soft">
-      {shortDate(data.now, reading)} · {sheet.sowings.length === 0
+      {shortDate(now, reading)} · {sheet.sowings.length === 0
         ? 'nothing to prepare'
         : `${sheet.sowings.map(({ crop }) => crop.name).join(', ')}`}
     </p>
@@ -59,13 +54,13 @@
         <strong>{crop.name}</strong>
         {#if state.sownAt !== null}sown{:else if state.soakedAt !== null}sow {dayAndTime(
             soak.sowAt,
-            data.now,
+            now,
             reading
-          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, data.now, reading)}, sow {dayAndTime(
+          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, now, reading)}, sow {dayAndTime(
             soak.sowAt,
-            data.now,
+            now,
             reading
-          )}{:else}sow {dayAndTime(soak.sowAt, data.now, reading)}{/if}
+          )}{:else}sow {dayAndTime(soak.sowAt, now, reading)}{/if}
         <span class="soft">· {place.name}</span>
       </li>
     {/each}
@@ -79,7 +74,7 @@
       lots={data.lots}
       media={data.media}
       rhythm={facts.rhythm}
-      now={data.now}
+      {now}
       {reading}
     />
   {/each}

@@ -2,10 +2,9 @@
   import { yieldOf } from '$core/growth/yield.ts';
   import { dayOf } from '$core/sowing/project.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { LOSS_WORDS } from '$words/tasks.ts';
+  import { LOSS_WORDS } from '$words/events.ts';
   import { shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
@@ -13,12 +12,10 @@
   const journal = useJournal();
   const reading = $derived(data.household);
   const rows = $derived(
-    projectAll(data.records, factsOf(data.household, data), (id, events) => journal.with(id, events)).map(
-      (sowing) => {
-        const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
-        return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
-      }
-    )
+    projectAll(data.records, factsNow(data, journal), data, journal).map((sowing) => {
+      const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
+      return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
+    })
   );
   const cut = $derived(rows.filter(({ sowing }) => sowing.state.lost === null));
   const total = $derived(cut.reduce((sum, { netG }) => sum + netG, 0));

@@ -3,8 +3,7 @@
   import { walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import Stop from '$ui/round/Stop.svelte';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -13,16 +12,18 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data));
-  const round = $derived(roundAt(facts.rhythm, data.now));
-  const projected = $derived(projectAll(data.records, facts, (id, events) => journal.with(id, events)));
+  const facts = $derived(factsNow(data, journal));
+  const round = $derived(roundAt(facts.rhythm, now));
+  const projected = $derived(projectAll(data.records, facts, data, journal));
   const today = $derived(
     walk(
       projected.filter(({ state }) => state.stage !== 'ended'),
       round,
-      data.now
+      now
     )
   );
   const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => soak.soakStart ?? soak.sowAt)));
@@ -32,7 +33,10 @@
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
     data.places
-      .map((place) => ({ place, stops: today.stops.filter((stop) => stop.projected.place.id === place.id) }))
+      .map((place) => ({
+        place,
+        stops: today.stops.filter(({ parts }) => parts[0]!.projected.place.id === place.id)
+      }))
       .filter(({ stops }) => stops.length > 0)
   );
 </script>
@@ -47,7 +51,7 @@
   <div>
     <h1>Round of {clockTime(round.at, reading)}</h1>
     <p class="soft">
-      {shortDate(data.now, reading)} · {!page.hydrated
+      {shortDate(now, reading)} · {!page.hydrated
         ? `${data.records.length} under way`
         : today.open === 0
           ? 'nothing left to do'
@@ -76,23 +80,15 @@
         <span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong>
       </li>{/if}
     {#if today.toPrepare.length > 0}<li>
-        <span class="soft">On the bench from {dayAndTime(prepareFrom, data.now, reading)}</span>
+        <span class="soft">On the bench from {dayAndTime(prepareFrom, now, reading)}</span>
         <a href="/bench"><strong>{names(today.toPrepare)}</strong></a>
       </li>{/if}
   </ul>
   {#each shelves as { place, stops } (place.id)}
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
-      {#each stops as stop (stop.projected.setup.id)}
-        <Stop
-          {stop}
-          {round}
-          now={data.now}
-          {reading}
-          members={data.members}
-          {placeName}
-          places={data.places}
-        />
+      {#each stops as stop (stop.key)}
+        <Stop {stop} {round} {now} {reading} members={data.members} {placeName} places={data.places} />
       {/each}
     </section>
   {/each}

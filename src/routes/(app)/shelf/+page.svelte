@@ -6,11 +6,10 @@
   import { movedTo } from '$core/sowing/reach.ts';
   import { boardWith, moveEffect, type Board } from '$core/shelf/board.ts';
   import type { Projected } from '$core/sowing/project.ts';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
   import { readLog } from '$core/sowing/record.ts';
   import { thirstBelief } from '$core/water/thirst.ts';
   import { temperature } from '$core/units/format.ts';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -25,17 +24,17 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data));
+  const facts = $derived(factsNow(data, journal));
   const projected = $derived(
-    projectAll(data.records, facts, (id, events) => journal.with(id, events)).filter(
+    projectAll(data.records, facts, data, journal).filter(
       ({ state }) => state.stage !== 'ended' && state.sownAt !== null
     )
   );
   const on = (placeId: string) => projected.filter(({ place }) => place.id === placeId);
-  const boards = $derived(
-    [...facts.places.values()].map((place) => boardWith(place, on(place.id), data.now))
-  );
+  const boards = $derived([...facts.places.values()].map((place) => boardWith(place, on(place.id), now)));
   const widest = $derived(Math.max(...boards.map(({ widthCm }) => widthCm), 40));
   /** Larger than this it only gets long. */
   const MOST_PX_CM = 7;
@@ -63,13 +62,7 @@
   function effectOn(tray: Projected, place: Place) {
     const record = data.records.find(({ setup }) => setup.id === tray.setup.id)!;
     const events = journal.with(tray.setup.id, readLog(record));
-    return moveEffect(
-      tray,
-      movedTo(facts, tray.setup, events, place, data.now),
-      place,
-      on(place.id),
-      data.now
-    );
+    return moveEffect(tray, movedTo(facts, tray.setup, events, place, now), place, on(place.id), now);
   }
   async function move(tray: Projected, place: Place) {
     refused = null;
@@ -96,7 +89,7 @@
   }
   const silent = (placeId: string): number | null => {
     const here = data.last.filter((one) => one.placeId === placeId && one.source.length > 10);
-    return here.length === 0 ? null : silentSince(Math.max(...here.map(({ at }) => at)), data.now);
+    return here.length === 0 ? null : silentSince(Math.max(...here.map(({ at }) => at)), now);
   };
   const slots = ({ spots, freeSlots, place }: Board): string => {
     const kind = place.light.kind === 'dark' ? 'dark' : 'light';
@@ -142,7 +135,7 @@
           </header>
           <BoardView
             {board}
-            now={data.now}
+            {now}
             {scale}
             selected={selectedId}
             onselect={select}
@@ -174,8 +167,8 @@
           {#if board.load.state === 'over'}<Caution>{CAUTIONS.load}</Caution>{/if}
           {#if since !== null}
             <p class="small warn">
-              Its sensor has been silent since {dayAndTime(since, data.now, reading)}: what it measured last
-              stands in.
+              Its sensor has been silent since {dayAndTime(since, now, reading)}: what it measured last stands
+              in.
             </p>
           {/if}
         </section>
@@ -192,7 +185,7 @@
       <aside>
         <MovePanel
           projected={selected}
-          now={data.now}
+          {now}
           {reading}
           {options}
           {refused}

@@ -23,6 +23,9 @@
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
+  import { answerWords, QUESTION_WORDS } from '$words/methods.ts';
+  import { QUESTIONS, type Question } from '$core/supplies/methods/method.ts';
+  import { isSoaked } from '$core/crops/crop.ts';
   import { isoDay } from '$words/time.ts';
   import type { PageData } from './$types';
 
@@ -73,6 +76,7 @@
         ownDensity: '',
         germination: '',
         ownSeedG: null,
+        soak: '',
         when: 'now',
         readyBy: ''
       };
@@ -151,12 +155,23 @@
   function chooseMethod(key: string) {
     draft.methodKey = key;
     draft.method = null;
-    const found = data.methods.find((one) => one.key === key);
-    if (found) {
-      draft.medium = found.medium;
-      draft.mediumId = '';
-    }
   }
+  /** What its method is usually grown on, where that is not what was chosen: offered, never taken by itself. */
+  const usualMedium = $derived(method && method.medium !== draft.medium ? method.medium : null);
+  /** What stands chosen, in words: what of it was changed is said beside what follows from it. */
+  const chosenWords = $derived({
+    Medium: ownMedium?.name ?? MEDIUM_WORDS[draft.medium],
+    Method: method?.name ?? '',
+    ...Object.fromEntries(
+      (Object.keys(QUESTIONS) as Question[]).map((question) => [
+        QUESTION_WORDS[question].ask,
+        method ? answerWords(question, method[question]).text : ''
+      ])
+    ),
+    Density: draft.density === 'own' ? `${draft.ownDensity} seeds/cm²` : draft.density,
+    'Seed of your own': draft.ownSeedG === null ? 'none' : `${draft.ownSeedG} g`,
+    Soak: draft.soak.trim() === '' ? 'the crop’s own' : `${draft.soak} h`
+  });
   function chooseMedium(value: string) {
     const own = data.media.find(({ id }) => id === value);
     draft.mediumId = own?.id ?? '';
@@ -188,8 +203,9 @@
       seedsPerCm2: typeof worked.choice?.density === 'number' ? worked.choice.density : null,
       ownSeedG: draft.ownSeedG,
       germinationPct: worked.choice?.germinationPct ?? null,
+      soakH: worked.choice?.soakH ?? null,
       readyBy: draft.when === 'by' ? draft.readyBy : null,
-      shownSeedG: worked.sowings.map(({ seedG }) => seedG)
+      shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
     };
   }
 
@@ -395,6 +411,14 @@
         >
           {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
         </Select>
+        {#if usualMedium}
+          <p class="small">
+            {method.name} is usually grown on {MEDIUM_WORDS[usualMedium].toLowerCase()}.
+            <button class="chip quiet" type="button" onclick={() => chooseMedium(usualMedium)}
+              >Take {MEDIUM_WORDS[usualMedium].toLowerCase()}</button
+            >
+          </p>
+        {/if}
         <details class="unfold">
           <summary>Do this sowing differently</summary>
           <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} />
@@ -429,6 +453,18 @@
           invalidText={wrong.germinationPct}
           inputmode="decimal"
         />
+        {#if chosen.some((crop) => isSoaked(crop) && !crop.gelSeed) || draft.soak !== ''}
+          <TextInput
+            labelText="Soak (hours)"
+            helperText="Empty for the crop’s own, 0 to sow it dry{chosen.length === 1
+              ? `; usual ${chosen[0]!.soakMinH} to ${chosen[0]!.soakMaxH} h`
+              : ''}"
+            bind:value={draft.soak}
+            invalid={!!wrong.soakH}
+            invalidText={wrong.soakH}
+            inputmode="decimal"
+          />
+        {/if}
         {#if draft.parts.length > 0}
           <QuantityField
             label={draft.kind === 'one'
@@ -453,7 +489,7 @@
 
   {#if worked.sowings.length > 0}
     <div class="stack">
-      {#each worked.sowings as sowing (sowing.crop.key)}
+      {#each worked.sowings as sowing (sowing.setup.cropKey)}
         <PlanResult
           {sowing}
           count={worked.count}
@@ -463,7 +499,8 @@
           first={data.containers.length === 0}
           now={data.now}
           {reading}
-          on={{ kind: draft.medium, own: ownMedium }}
+          medium={{ kind: draft.medium, own: ownMedium }}
+          chosen={chosenWords}
           own={draft.ownSeedG !== null}
           onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
         />

@@ -3,7 +3,8 @@ import { listPlaces } from '$server/households/places.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { listInPreparation } from '$server/sowings/sowings.ts';
 import { api } from '$server/requests/answer.ts';
-import { inSession } from '$server/requests/session.ts';
+import { householdNow } from '$server/households/household.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
 
 /** What is being prepared now, for the timers that every page shows. */
@@ -15,7 +16,7 @@ export const GET: RequestHandler = api(async ({ locals }) =>
         listPlaces(tx),
         ownCropsOf(tx)
       ]);
-      return { records, places, ownCrops };
+      return { records, places, ownCrops, now: householdNow(signedIn(locals).household) };
     })
   )
 );

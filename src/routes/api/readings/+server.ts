@@ -1,5 +1,10 @@
 import { json } from '@sveltejs/kit';
-import { PRECISIONS, readLineProtocol, type Precision, type ReadLine } from '$core/places/air/lineProtocol.ts';
+import {
+  PRECISIONS,
+  readLineProtocol,
+  type Precision,
+  type ReadLine
+} from '$core/places/air/lineProtocol.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { addReadings, lastReadings } from '$server/air/air.ts';
 import { noteRefused, openDevice } from '$server/air/devices.ts';

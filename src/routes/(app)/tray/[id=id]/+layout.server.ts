@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
-import { findSowing } from '$server/sowings/sowings.ts';
+import { findBeside, findSowing } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { LayoutServerLoad } from './$types';
 
@@ -13,7 +13,8 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   const found = UUID.test(params.id)
     ? await inSession(locals, async (tx) => {
         const [record, book] = await Promise.all([findSowing(tx, params.id), readBook(tx)]);
-        return record && { ...book, record, now: householdNow(household) };
+        const beside = record && (await findBeside(tx, record.setup));
+        return record && { ...book, record, beside, now: householdNow(household) };
       })
     : null;
   // The same answer for a tray that never was and for another household's.

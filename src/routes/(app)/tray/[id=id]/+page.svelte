@@ -3,7 +3,7 @@
   import { tooWarm } from '$core/places/air/warmth.ts';
   import { LOSS_REASONS, type LossReason } from '$core/sowing/event.ts';
   import { yieldOf } from '$core/growth/yield.ts';
-  import { bandsOfSowing } from '$core/picture/bands.ts';
+  import { bandsOf } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { walk } from '$core/steps/walk.ts';
   import { dayOf, project } from '$core/sowing/project.ts';
@@ -20,25 +20,29 @@
   import WaterChart from '$ui/charts/WaterChart.svelte';
   import { narrowing } from '$core/sowing/narrowing.ts';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { protocolOf } from '$core/steps/ofSowing.ts';
+  import { stepsOf } from '$core/steps/compile.ts';
+  import { isCuttable } from '$core/steps/cut.ts';
+  import { cardWords } from '$words/steps/steps.ts';
+  import { containersWords } from '$words/containers.ts';
   import StepList from '$ui/protocol/StepList.svelte';
   import { readLog } from '$core/sowing/record.ts';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$words/pictureWords.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { eventWords, LOSS_WORDS, taskWords } from '$words/tasks.ts';
+  import { eventWords, LOSS_WORDS } from '$words/events.ts';
   import { clockTime, shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
 
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data));
-  const projected = $derived(projectAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  const facts = $derived(factsNow(data, journal));
+  const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
   const expected = $derived(
     projected.state.sownAt === null
@@ -52,24 +56,32 @@
         )
   );
   const { crop, setup, state: sowing } = $derived(projected);
-  const round = $derived(roundAt(facts.rhythm, data.now));
-  const stop = $derived(walk([projected], round, data.now).stops[0]!);
-  const picture = $derived(pictureOf(projected, data.now));
-  const level = $derived(waterAt(projected, data.now));
+  const round = $derived(roundAt(facts.rhythm, now));
+  /** The other half of its container, where it is one of two. */
+  const beside = $derived(data.beside ? projectAll([data.beside], facts, data, journal) : []);
+  const stop = $derived(walk([projected, ...beside], round, now).stops[0]!);
+  const on = $derived({
+    now,
+    reading,
+    containers: setup.count,
+    medium: { kind: setup.medium, own: data.media.find(({ id }) => id === setup.mediumId) ?? null }
+  });
+  const picture = $derived(pictureOf(projected, now));
+  const level = $derived(waterAt(projected, now));
   const netG = $derived(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0));
   const gave = $derived(yieldOf(netG, setup.seedG, projected.areaCm2));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
 
-  const events = $derived(journal.with(setup.id, readLog(data.record)));
+  const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
   const stepWords = ({ event }: (typeof steps)[number]): string =>
     eventWords(event.body, crop, projected.path, reading.units, placeName);
   /** What this round says of its water. */
   const decision = $derived.by(() => {
-    const task = stop.ask.tasks.find(({ body }) => body.kind === 'water' || body.kind === 'top');
-    if (task) {
-      const { title } = taskWords(task.body, projected.path, data.now, reading);
+    const step = stop.steps.find(({ body }) => body.kind === 'water');
+    if (step) {
+      const { title } = cardWords(step, on);
       return `This round: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
     }
     return sowing.stage === 'ended'
@@ -88,9 +100,12 @@
   }
   async function move(placeId: string) {
     if (placeId !== projected.place.id)
-      await journal.record(
-        setup.id,
-        { type: 'moved', placeId },
+      // Two halves are one container: they move together.
+      await journal.recordAll(
+        [projected, ...beside].map((half) => ({
+          sowingId: half.setup.id,
+          body: { type: 'moved', placeId }
+        })),
         `${crop.name}: moved to ${placeName(placeId)}`
       );
   }
@@ -106,7 +121,7 @@
 <header class="head">
   <h1>{crop.name}</h1>
   <p class="soft">
-    {setup.count > 1 ? `${setup.count} × ` : ''}{setup.container.name} · {MEDIUM_WORDS[setup.medium]} · {projected
+    {containersWords(setup)}{setup.half ? ', half of it' : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
       .place.name} · {projected.method.name}
     {#if sowing.sownAt !== null}
       · sown {shortDate(sowing.sownAt, reading)}{/if}
@@ -146,17 +161,8 @@
     </div>
   </section>
 {:else}
-  <Stop
-    {stop}
-    {round}
-    now={data.now}
-    {reading}
-    members={data.members}
-    {placeName}
-    places={data.places}
-    alone
-  />
-  {#if sowing.stage === 'light' || (sowing.stage === 'blackout' && projected.path.lightFrom === null)}
+  <Stop {stop} {round} {now} {reading} members={data.members} {placeName} places={data.places} alone />
+  {#if isCuttable(projected, now)}
     <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
   {/if}
 {/if}
@@ -165,24 +171,19 @@
   <h2>How it goes</h2>
   <BandChart
     id="tray"
-    now={sowing.endedAt ?? data.now}
+    now={sowing.endedAt ?? now}
     {reading}
     rows={expected
       ? [
-          { name: 'Expected', bands: bandsOfSowing(expected) },
-          { name: 'This tray', bands: bandsOfSowing(projected) }
+          { name: 'Expected', bands: bandsOf(expected) },
+          { name: 'This tray', bands: bandsOf(projected) }
         ]
-      : [{ name: 'Expected', bands: bandsOfSowing(projected) }]}
+      : [{ name: 'Expected', bands: bandsOf(projected) }]}
   />
   {#if sowing.stage !== 'ended'}
     <details class="unfold">
       <summary>Every step, with its amount and day</summary>
-      <StepList
-        steps={protocolOf(projected, facts.ownCrops)}
-        now={data.now}
-        {reading}
-        on={{ kind: setup.medium, own: null }}
-      />
+      <StepList steps={stepsOf(projected)} {on} />
     </details>
   {/if}
   {#if sowing.sownAt !== null}
@@ -191,10 +192,10 @@
       {#if working}
         <div class="charts">
           {#if steps.length > 0}
-            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? data.now} {reading} /></div>
+            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? now} {reading} /></div>
           {/if}
-          <ClockChart {projected} now={sowing.endedAt ?? data.now} {reading} />
-          <WaterChart {projected} now={sowing.endedAt ?? data.now} {reading} {decision} />
+          <ClockChart {projected} now={sowing.endedAt ?? now} {reading} />
+          <WaterChart {projected} now={sowing.endedAt ?? now} {reading} {decision} />
         </div>
       {/if}
     </details>
@@ -208,7 +209,7 @@
         {setup}
         {events}
         likelyAt={projected.forecast.marks.windowBest.p50}
-        now={data.now}
+        {now}
         {reading}
         onmove={(place) => void move(place.id)}
       />

@@ -10,8 +10,7 @@
   import Figure from '$ui/fields/Figure.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$words/pictureWords.ts';
@@ -19,11 +18,11 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
   const reading = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
-  const projected = $derived(
-    projectAll([data.record], factsOf(data.household, data), (id, events) => journal.with(id, events))[0]!
-  );
+  const projected = $derived(projectAll([data.record], factsNow(data, journal), data, journal)[0]!);
   const { crop, setup, state: sowing } = $derived(projected);
   const left = $derived(1 - sowing.cutShare);
   const shares = $derived([
@@ -49,7 +48,7 @@
   const net = $derived(checked.kind === 'wrong' ? null : checked.netG);
   const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, projected.areaCm2 * share));
   const picture = $derived({
-    ...pictureOf(projected, data.now),
+    ...pictureOf(projected, now),
     cut: Math.min(1, sowing.cutShare + (Number.isFinite(grossG) ? share : 0))
   });
 
@@ -66,8 +65,7 @@
       setup.id,
       { type: 'cut', grossG, tareG, share, last },
       `${crop.name}: ${mass(checked.netG, reading.units)} cut`,
-      null,
-      sure
+      { sure }
     );
     sending = false;
     if (result.kind === 'implausible') asked = true;

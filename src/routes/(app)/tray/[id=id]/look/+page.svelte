@@ -4,24 +4,25 @@
   import { lookFacts } from '$core/diagnosis/facts.ts';
   import type { Sight } from '$core/symptoms/sight.ts';
   import type { EventBody } from '$core/sowing/event.ts';
-  import { factsOf } from '$core/sowing/householdFacts.ts';
   import { roundsBetween } from '$core/time/rhythm.ts';
   import { DAY } from '$core/time/zone.ts';
   import AnswerCard from '$ui/looks/AnswerCard.svelte';
   import SightDrawing from '$ui/looks/SightDrawing.svelte';
   import WaterLooks from '$ui/looks/WaterLooks.svelte';
-  import { projectAll } from '$ui/state/projecting.ts';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { SIGHT_WORDS } from '$words/looks.ts';
-  import { cueWords } from '$words/tasks.ts';
+  import { cueWords } from '$words/events.ts';
   import { dayAndTime } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
   const reading = $derived(data.household);
-  const facts = $derived(factsOf(data.household, data));
-  const projected = $derived(projectAll([data.record], facts, (id, events) => journal.with(id, events))[0]!);
+  const facts = $derived(factsNow(data, journal));
+  const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   const { crop, setup, state: sowing, path } = $derived(projected);
   const say = (words: string) => `${crop.name}: ${words}`;
 
@@ -38,12 +39,12 @@
   /** When it was seen: now, or at one of the rounds just past. */
   let seenAt = $state<number | null>(null);
   const earlier = $derived(
-    roundsBetween(facts.rhythm, data.now - 1.6 * DAY, data.now - 3_600_000)
+    roundsBetween(facts.rhythm, now - 1.6 * DAY, now - 3_600_000)
       .toReversed()
       .slice(0, 3)
   );
   const record = (body: EventBody, words: string) =>
-    journal.record(setup.id, body, say(words), null, false, seenAt ?? undefined);
+    journal.record(setup.id, body, say(words), seenAt === null ? {} : { at: seenAt });
   let answered: HTMLElement | undefined = $state();
   async function see(sight: Sight) {
     await record({ type: 'saw', sight }, SIGHT_WORDS[sight].toLowerCase());
@@ -54,7 +55,7 @@
 
   const answers = $derived(
     sowing.sights
-      .filter(({ at }) => at > data.now - 3 * DAY)
+      .filter(({ at }) => at > now - 3 * DAY)
       .toReversed()
       .map(({ eventId, at, sight }) => ({
         eventId,
@@ -99,7 +100,7 @@
         class="chip quiet"
         class:on={seenAt === at}
         aria-pressed={seenAt === at}
-        onclick={() => (seenAt = at)}>{dayAndTime(at, data.now, reading)}</button
+        onclick={() => (seenAt = at)}>{dayAndTime(at, now, reading)}</button
       >
     {/each}
   </div>

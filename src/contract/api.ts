@@ -1,0 +1,44 @@
+import type { Learned } from '../core/growth/learned.ts';
+import type { SowingRecord } from '../core/sowing/record.ts';
+import type { Millis } from '../core/time/zone.ts';
+import type { ThirstLearned } from '../core/water/thirst.ts';
+
+/** Why something was not done, for programs: every refusal of the API carries one of these. */
+export const PROBLEM_CODES = [
+  'wrong',
+  'unreadable',
+  'missing',
+  'conflict',
+  'implausible',
+  'too-heavy',
+  'too-many',
+  'token',
+  'signed-out',
+  'away'
+] as const;
+export type ProblemCode = (typeof PROBLEM_CODES)[number];
+
+/** What keeps something from being done, and what to do about it. */
+export interface Problem {
+  code: ProblemCode;
+  message: string;
+  /** The field that it is about, where it is one. */
+  field?: string;
+}
+
+/** What became of one event of a batch. */
+export type Recorded = { id: string; ok: true } | ({ id: string; ok: false } & Problem);
+
+/** What a write changed, as it is now: the page puts it in place of what it knew. */
+export interface Patch {
+  now: Millis;
+  records: SowingRecord[];
+  learned: Learned;
+  thirst: ThirstLearned;
+}
+
+/** The answer to a batch of events. */
+export interface RecordedBatch {
+  results: Recorded[];
+  patch: Patch;
+}

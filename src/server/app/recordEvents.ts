@@ -1,0 +1,178 @@
+import { isDeepStrictEqual } from 'node:util';
+import { ValidationError } from 'yup';
+import { checkWeighIn } from '../../core/growth/yield.ts';
+import { wrongTrayWeight } from '../../core/shelf/load.ts';
+import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
+import { factsOf } from '../../core/sowing/householdFacts.ts';
+import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
+import { readLog, withEvent } from '../../core/sowing/record.ts';
+import { sowingOf } from '../../core/sowing/sowing.ts';
+import { DAY, MINUTE, type Millis } from '../../core/time/zone.ts';
+import type { Units } from '../../core/units/format.ts';
+import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
+import { check } from '../../contract/schemas/check.ts';
+import { checkBody, eventSchema } from '../../contract/schemas/event.ts';
+import { heavyWords } from '../../words/places.ts';
+import type { Tx } from '../db/connection.ts';
+import { readBook } from '../households/book.ts';
+import { householdNow } from '../households/household.ts';
+import type { Session } from '../sessions/sessions.ts';
+import { derivedOf, keepDerived } from '../sowings/derived.ts';
+import { insertEvents, knownEvents, type KnownEvent } from '../sowings/events.ts';
+import { listLessons } from '../sowings/learned.ts';
+import { holdSowings, type FoundSowing } from '../sowings/sowings.ts';
+import { tooHeavyMove } from './move.ts';
+
+/** A device's clock may run behind so far: what was touched just after planning is not from before it. */
+const SLACK = 10 * MINUTE;
+/** What is older than this is written as a note. */
+const OLDEST = 30 * DAY;
+
+interface Touch {
+  sowingId: string;
+  event: SowingEvent;
+  sure: boolean;
+}
+
+/**
+ * Records what was touched, in one go: each event is taken or refused by itself, and whatever was sent before, or
+ * ticked by somebody else, changes nothing. The answer carries what changed.
+ * @param sent events as they came, none of them read yet
+ */
+export async function recordEvents(
+  tx: Tx,
+  { household, memberId }: Session,
+  sent: readonly unknown[]
+): Promise<RecordedBatch> {
+  const now = householdNow(household);
+  const read = sent.map((one) => readTouch(one, memberId, now));
+  const touches = read.filter((one): one is Touch => 'event' in one);
+  const ids = [...new Set(touches.map(({ sowingId }) => sowingId))];
+  const [found, known, book] = await Promise.all([
+    ids.length > 0 ? holdSowings(tx, ids) : [],
+    touches.length > 0
+      ? knownEvents(
+          tx,
+          touches.map(({ event }) => event.id)
+        )
+      : [],
+    readBook(tx)
+  ]);
+  const facts = factsOf(household, book);
+  const records = new Map(found.map((record) => [record.setup.id, record]));
+  const changed = new Set<string>();
+  const taken: Touch[] = [];
+  const results: Recorded[] = [];
+  for (const one of read) {
+    if (!('event' in one)) {
+      results.push(one);
+      continue;
+    }
+    const { event, sowingId } = one;
+    const before = taken.find((other) => other.event.id === event.id);
+    const same = before
+      ? { id: event.id, sowingId: before.sowingId, body: before.event.body }
+      : known.find(({ id }) => id === event.id);
+    const problem = same
+      ? conflict(one, same)
+      : await problemOf(tx, one, records.get(sowingId), { facts, units: household.units, now });
+    results.push(problem ? { id: event.id, ok: false, ...problem } : { id: event.id, ok: true });
+    if (problem || same) continue;
+    records.set(sowingId, { ...records.get(sowingId)!, ...withEvent(records.get(sowingId)!, event) });
+    changed.add(sowingId);
+    taken.push(one);
+  }
+  const after = [...changed].map((id) => records.get(id)!);
+  const [lessons] = await Promise.all([
+    // In the order they are sent: what was learned is read once it is written.
+    insertEvents(tx, household.id, taken)
+      .then(() =>
+        keepDerived(
+          tx,
+          after.map((record) => derivedOf(facts, record))
+        )
+      )
+      .then(() => (taken.length > 0 ? listLessons(tx) : { learned: book.learned, thirst: book.thirst }))
+  ]);
+  const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));
+  return { results, patch: { now, records: patched, ...lessons } };
+}
+
+/** One event as it is sent, or what is wrong with it. */
+function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Recorded, { ok: false }> {
+  const id = String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 60);
+  const refused = (message: string) => ({ id, ok: false as const, code: 'wrong' as const, message });
+  const checked = check(eventSchema, sent);
+  if (!checked.ok) return refused(Object.values(checked.errors)[0] ?? 'This cannot be read.');
+  let body: EventBody;
+  try {
+    body = checkBody((sent as { body: EventBody }).body);
+  } catch (error) {
+    if (error instanceof ValidationError) return refused(error.message);
+    throw error;
+  }
+  const { sowingId, taskKey, sure, at } = checked.value;
+  if (at < now - OLDEST) return refused('This was over a month ago: write it as a note instead.');
+  const event = {
+    id: checked.value.id,
+    at: Math.min(at, now + MINUTE),
+    by,
+    taskKey: taskKey ?? null,
+    body
+  };
+  return { sowingId, event, sure };
+}
+
+const conflict = ({ sowingId, event }: Touch, kept: KnownEvent): Problem | null =>
+  kept.sowingId === sowingId && isDeepStrictEqual(plain(kept.body), plain(event.body))
+    ? null
+    : {
+        code: 'conflict',
+        message: 'Something else was recorded under this id already: it was not taken.'
+      };
+
+/** As it is kept: what is not there is left out. */
+const plain = (body: EventBody): unknown => JSON.parse(JSON.stringify(body));
+
+/** What speaks against an event that is new; null for nothing. */
+async function problemOf(
+  tx: Tx,
+  { event, sure }: Touch,
+  record: FoundSowing | undefined,
+  { facts, units, now }: { facts: HouseholdFacts; units: Units; now: Millis }
+): Promise<Problem | null> {
+  const { body, at } = event;
+  if (!record) return { code: 'missing', message: 'This tray is not in your household.' };
+  if (at < record.begunAt - SLACK)
+    return wrong('This was before the sowing began: check the time, or write it as a note.');
+  switch (body.type) {
+    case 'moved': {
+      const to = facts.places.get(body.placeId);
+      if (!to) return { code: 'missing', message: 'This place is not in your household.' };
+      const heavy = await tooHeavyMove(tx, facts, record, to, now);
+      return heavy ? { code: 'too-heavy', message: heavyWords(to, heavy, units) } : null;
+    }
+    case 'undone':
+      return readLog(record).some(({ id }) => id === body.eventId)
+        ? null
+        : { code: 'missing', message: 'What was to be taken back is not in this tray’s log.' };
+    case 'cut': {
+      const sowing = sowingOf(record.setup, facts.ownCrops);
+      const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
+      if (weighed.kind === 'wrong') return wrong(weighed.say);
+      if (weighed.kind === 'implausible' && !sure)
+        return { code: 'implausible', message: String(weighed.times) };
+      return null;
+    }
+    case 'weighed': {
+      const say = wrongTrayWeight(project(facts, record.setup, readLog(record)), body.grossG);
+      return say ? wrong(say) : null;
+    }
+    case 'put-off':
+      return body.until < now - DAY ? wrong('This day has passed: choose one to come.') : null;
+    default:
+      return null;
+  }
+}
+
+const wrong = (message: string): Problem => ({ code: 'wrong', message });

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { StopPart } from '$core/steps/walk.ts';
+  import { zoneOf } from '$core/time/zone.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { noteWords } from '$words/notes.ts';
+  import { dayWords, type Reading } from '$words/time.ts';
+
+  /** A sowing whose time has passed: asked once what shall become of it. */
+  interface Props {
+    part: StopPart;
+    now: number;
+    reading: Reading;
+    zone: string;
+  }
+  let { part, now, reading, zone }: Props = $props();
+  const journal = useJournal();
+  const { crop, path, setup } = $derived(part.projected);
+  const missed = $derived(part.ask.notes.find((note) => note.kind === 'not-begun'));
+  /** The same hour of the next three days. */
+  const days = $derived.by(() => {
+    if (!missed) return [];
+    const household = zoneOf(zone);
+    const minutes = household.minutes(missed.at);
+    const today = household.date(now);
+    return [1, 2, 3].map((days) => household.at(today.add({ days }), minutes));
+  });
+</script>
+
+{#if missed}
+  <div class="begin" role="group" aria-label="When to begin {crop.name}">
+    <p class="small">{noteWords(missed, crop, path, now, reading)}</p>
+    <div class="row look">
+      {#each days as at (at)}
+        {@const day = dayWords(at, now, reading)}
+        <button
+          class="chip quiet"
+          onclick={() =>
+            journal.record(setup.id, { type: 'put-off', until: at }, `${crop.name}: put off to ${day}`)}
+          >{day}</button
+        >
+      {/each}
+      <button
+        class="chip quiet"
+        onclick={() =>
+          journal.record(setup.id, { type: 'ended', reason: 'not-begun' }, `${crop.name}: let go`)}
+        >Let it go</button
+      >
+    </div>
+  </div>
+{/if}

@@ -1,0 +1,68 @@
+<script lang="ts">
+  import type { Projected } from '$core/sowing/project.ts';
+  import { ROUND_LEAD_H, type Round } from '$core/time/rhythm.ts';
+  import { HOUR } from '$core/time/zone.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { eventWords } from '$words/events.ts';
+  import { clockTime, type Reading } from '$words/time.ts';
+
+  /** What was done in this round, to be seen by others and taken back. */
+  interface Props {
+    sowings: readonly Projected[];
+    round: Round;
+    reading: Reading;
+    members: Record<string, string>;
+    placeName: (id: string) => string;
+  }
+  let { sowings, round, reading, members, placeName }: Props = $props();
+  const journal = useJournal();
+  const done = $derived(
+    sowings.flatMap(({ state, crop, path, setup }) =>
+      state.log
+        .filter(
+          ({ event, undone, repeat }) =>
+            !undone && !repeat && event.at > round.at - ROUND_LEAD_H * HOUR && event.body.type !== 'noted'
+        )
+        .map(({ event }) => ({
+          event,
+          sowingId: setup.id,
+          name: crop.name,
+          words: eventWords(event.body, crop, path, reading.units, placeName)
+        }))
+    )
+  );
+</script>
+
+{#if done.length > 0}
+  <ul class="done small" aria-label="Done in this round">
+    {#each done as { event, sowingId, name, words } (event.id)}
+      <li>
+        <span
+          >✓ {sowings.length > 1 ? `${name}: ` : ''}{words}
+          <span class="soft"
+            >{clockTime(event.at, reading)}{event.by && members[event.by]
+              ? `, ${members[event.by]}`
+              : ''}</span
+          ></span
+        >
+        <button class="undo" onclick={() => journal.undo(sowingId, event.id)}
+          >Undo<span class="visually-hidden"> {name}: {words}</span></button
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  .done {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  .done li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.75rem;
+    align-items: center;
+  }
+</style>

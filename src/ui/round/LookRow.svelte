@@ -1,0 +1,43 @@
+<script lang="ts">
+  import type { StopPart } from '$core/steps/walk.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { cueWords } from '$words/events.ts';
+  import type { Reading } from '$words/time.ts';
+
+  /** The cue that would tell most: one touch for seen, one for not yet. */
+  interface Props {
+    part: StopPart;
+    reading: Reading;
+    /** One of two halves: its crop is named. */
+    named: boolean;
+  }
+  let { part, reading, named }: Props = $props();
+  const journal = useJournal();
+  const { crop, path, setup } = $derived(part.projected);
+</script>
+
+{#if part.ask.look}
+  {@const { cue } = part.ask.look}
+  {@const words = cueWords(cue, crop, path, reading.units)}
+  <div class="row look" role="group" aria-label="Look at {crop.name}">
+    {#if named}<strong class="small">{crop.name}</strong>{/if}
+    <button
+      class="chip"
+      onclick={() =>
+        journal.record(
+          setup.id,
+          { type: 'looked', cue, reached: true },
+          `${crop.name}: ${words.toLowerCase()}`
+        )}>{words}</button
+    >
+    <button
+      class="chip quiet"
+      onclick={() =>
+        journal.record(
+          setup.id,
+          { type: 'looked', cue, reached: false },
+          `${crop.name}: ${words.toLowerCase()}, not yet`
+        )}>Not yet</button
+    >
+  </div>
+{/if}

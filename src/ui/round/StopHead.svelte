@@ -1,0 +1,74 @@
+<script lang="ts">
+  import type { Stop, StopPart } from '$core/steps/walk.ts';
+  import { dayOf } from '$core/sowing/project.ts';
+  import { stageAt } from '$core/sowing/stage.ts';
+  import { containersWords } from '$words/containers.ts';
+  import { stageWords } from '$words/events.ts';
+  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { windowWords } from '$words/window.ts';
+
+  interface Props {
+    stop: Stop;
+    now: number;
+    reading: Reading;
+    alone: boolean;
+    /** What the drawing shows, for those who cannot see it. */
+    picture: string;
+  }
+  let { stop, now, reading, alone, picture }: Props = $props();
+
+  const first = $derived(stop.parts[0]!.projected);
+  const names = $derived(stop.parts.map(({ projected }) => projected.crop.name).join(' and '));
+
+  function standing({ projected, ask }: StopPart): string {
+    const stage = stageWords(stageAt(projected, now), projected.path);
+    if (projected.state.sownAt !== null) return `Day ${dayOf(projected, now)} · ${stage}`;
+    if (ask.beginsAt === null) return stage;
+    return `${stage}, ${projected.soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(ask.beginsAt, now, reading)}`;
+  }
+</script>
+
+<header>
+  <h3 id="stop-{stop.key}" class:visually-hidden={alone}>
+    {#if alone}{names} now{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index >
+        0
+          ? ' and '
+          : ''}<a href="/tray/{setup.id}">{crop.name}</a>{/each}{/if}
+  </h3>
+  {#each stop.parts as part (part.projected.setup.id)}
+    {@const { projected } = part}
+    {@const { windowOpen, windowClose } = projected.forecast.marks}
+    {@const stage = stageAt(projected, now)}
+    <p class="soft small">
+      {#if stop.parts.length > 1}<strong>{projected.crop.name}</strong>{/if}
+      {standing(part)}
+      {#if part === stop.parts[0]}
+        · {containersWords(first.setup)}{stop.parts.length > 1 ? ', half each' : ''}
+        <span class="visually-hidden">{picture}</span>
+      {/if}
+    </p>
+    {#if projected.state.sownAt !== null && stage !== 'ended'}
+      <p class="window" class:open={windowOpen.p50 <= now && stage === 'light'}>
+        {windowWords(windowOpen, windowClose, now, reading)}
+      </p>
+    {/if}
+  {/each}
+</header>
+
+<style>
+  h3 {
+    font-size: 1.3rem;
+  }
+  h3 a {
+    color: inherit;
+    text-decoration: none;
+    display: inline-block;
+    padding: 0.2rem 0;
+  }
+  h3 a:hover {
+    text-decoration: underline;
+  }
+  .window.open {
+    font-weight: 650;
+  }
+</style>
