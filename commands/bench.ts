@@ -3,23 +3,11 @@ import type { Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
-import { cropOf } from '../src/core/crops/library.ts';
-import type { Place } from '../src/core/places/place.ts';
-import { binned, packAir } from '../src/core/places/air/series.ts';
-import type { EventBody, SowingEvent } from '../src/core/sowing/event.ts';
-import { walk } from '../src/core/steps/walk.ts';
-import { project, type HouseholdFacts } from '../src/core/sowing/project.ts';
-import type { SowingSetup } from '../src/core/sowing/sowing.ts';
-import { roundAt } from '../src/core/time/rhythm.ts';
-import { DAY, HOUR } from '../src/core/time/zone.ts';
-import { kitchenAir } from '../src/server/demo/kitchenAir.ts';
 import { study } from '../test/simulation/study.ts';
-import { READY_METHODS } from '../src/core/supplies/methods/ready.ts';
-import { plan, type PlanInput } from '../src/core/sowing/plan.ts';
-import { zoneOf } from '../src/core/time/zone.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
 import { SESSION_COOKIE, startSession } from '../src/server/sessions/sessions.ts';
+import { coreFigures, median } from './lib/benchCore.ts';
 import { ensureBuild } from './lib/build.ts';
 import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
@@ -27,40 +15,6 @@ import { ensureDatabase } from './lib/database.ts';
 import { ensurePostgres } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
 import { serve } from './lib/web.ts';
-
-const PLACE: Place = {
-  id: 'bench',
-  name: 'Bench',
-  light: { kind: 'sill', aspect: 'midday', back: false },
-  dayC: 21,
-  nightC: 17,
-  humidityPct: 50,
-  movingAir: false
-};
-
-const INPUT: PlanInput = {
-  crop: cropOf('pea'),
-  container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
-  count: 1,
-  medium: 'coir',
-  method: READY_METHODS[0]!,
-  place: PLACE,
-  seedsPerCm2: 1.15,
-  germinationPct: null,
-  aim: { kind: 'now' },
-  rhythm: { zone: zoneOf('Europe/Madrid'), wakeMin: 420, sleepMin: 1350, roundsMin: [450, 1230] },
-  latitudeDeg: 43.4,
-  now: Date.parse('2026-11-23T17:00Z')
-};
-
-const median = (values: number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-
-function timed(work: () => void): number {
-  const start = performance.now();
-  work();
-  return performance.now() - start;
-}
 
 /** One request, and how long the server was at it, from its first byte in to its last byte out, in ms. */
 async function serverTime(server: Server, url: string, cookie: string): Promise<number> {
@@ -121,102 +75,6 @@ async function fillToTwelve(householdId: string): Promise<void> {
         select household_id, gen_random_uuid(), ${copy}::uuid, member_id, type, at, task_key, body from events where sowing_id = ${id}`;
     }
   });
-}
-
-function coreTimes(): void {
-  const many = (count: number) => () => {
-    for (let n = 0; n < count; n += 1) plan({ ...INPUT, now: INPUT.now + n * 60_000 });
-  };
-  many(2000)();
-  const one = median(Array.from({ length: 21 }, () => timed(many(10)))) / 10;
-  const thousand = median(Array.from({ length: 7 }, () => timed(many(1000))));
-  say(
-    `Core: protocol and window of one sowing, ${Math.round(1000 / one)} a second on one core; 1000 sowings cost ${(thousand / one).toFixed(0)} times one`
-  );
-}
-
-/** What following one household with many sowings costs: stages, windows, water and what the round asks for. */
-function followTimes(): void {
-  const household: HouseholdFacts = {
-    rhythm: INPUT.rhythm,
-    latitudeDeg: INPUT.latitudeDeg,
-    places: new Map([[PLACE.id, { ...PLACE, air: threeWeeks(INPUT.now) }]])
-  };
-  const records = Array.from({ length: 80 }, (_, n) => standing(n));
-  const forecasts = (count: number) => () => {
-    for (const { setup, events } of records.slice(0, count)) project(household, setup, events);
-  };
-  const rounds = (count: number) => () => {
-    const projected = records.slice(0, count).map(({ setup, events }) => project(household, setup, events));
-    walk(projected, roundAt(household.rhythm, INPUT.now), INPUT.now);
-  };
-  for (let warm = 0; warm < 30; warm += 1) rounds(40)();
-  const time = (work: () => void) => median(Array.from({ length: 21 }, () => timed(work)));
-  const [twenty, forty, eighty] = [20, 40, 80].map((count) => time(forecasts(count))) as [
-    number,
-    number,
-    number
-  ];
-  say(
-    `Household of 40 sowings on three weeks of readings: forecasts ${forty.toFixed(1)} ms (at most 20), the whole round with its water ${time(rounds(40)).toFixed(1)} ms; 80 sowings cost ${(eighty / forty).toFixed(1)} times 40, and 40 cost ${(forty / twenty).toFixed(1)} times 20`
-  );
-}
-
-/** Three weeks of a kitchen's warmth, as means of three hours. */
-function threeWeeks(now: number): string | null {
-  const zone = INPUT.rhythm.zone;
-  const readings = Array.from({ length: 21 * 24 }, (_, hour) =>
-    kitchenAir(now - hour * HOUR, zone, { meanC: 19, swingC: 3, humidityPct: 55 })
-  );
-  return packAir(binned(readings));
-}
-
-/** A radish somewhere on its way, with its looks and waterings. */
-function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
-  const sownAt = INPUT.now - (n % 12) * DAY - 3 * HOUR;
-  const at = (hours: number, body: EventBody): SowingEvent => ({
-    id: `${n}-${hours}`,
-    at: sownAt + hours * HOUR,
-    by: null,
-    taskKey: null,
-    body
-  });
-  const events = [
-    at(0, { type: 'sown', waterG: 300 }),
-    at(24, { type: 'looked', cue: 'rooted', reached: false }),
-    at(46, { type: 'looked', cue: 'rooted', reached: true }),
-    at(47, { type: 'uncovered' }),
-    at(80, { type: 'lit' }),
-    ...[95, 119, 143, 167, 191].flatMap((hours) => [
-      at(hours, { type: 'felt', moisture: 'right' } as const),
-      at(hours + 1, { type: 'watered', waterG: 150 } as const)
-    ])
-  ].filter((event) => event.at <= INPUT.now);
-  return {
-    setup: {
-      id: randomUUID(),
-      cropKey: 'radish',
-      mix: null,
-      container: INPUT.container,
-      count: 1,
-      areaShare: 1,
-      medium: 'coir',
-      mediumId: null,
-      method: INPUT.method,
-      placeId: PLACE.id,
-      seedsPerCm2: 2.1,
-      germinationPct: null,
-      seedG: 9.9,
-      lotId: null,
-      soakStartAt: null,
-      soakEndAt: null,
-      soakH: null,
-      trayNo: null,
-      half: null,
-      sowAt: sownAt
-    },
-    events
-  };
 }
 
 /** What following Brote comes to in households that it knows nothing of. */
@@ -283,8 +141,7 @@ function kilobytes(html: string, size: Map<string, number>, client: string): num
 
 await runCommand(async () => {
   ensureBuild();
-  coreTimes();
-  followTimes();
+  coreFigures();
   studyHouseholds();
   await serverTimes();
   await firstView();

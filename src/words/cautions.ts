@@ -1,4 +1,4 @@
-/** Cautions by the hazard, shown at the step where it is (safety). Each says who decides. */
+/** Cautions by the hazard, shown at the step where it is. Each says who decides. */
 export const CAUTIONS = {
   hypochlorite:
     'Plain unscented product only; read its strength and date off the label. Gloves, eye protection, open window. Never together with peroxide, vinegar, ammonia or any other cleaner: toxic gas. Measure with its own marked jug, label the solution, use it once, keep it from children. Rinse the seed until no smell is left. The product’s label and your local food authority decide.',

@@ -1,46 +1,44 @@
-import type { Crop } from '$core/crops/crop.ts';
 import type { Unheeded } from '$core/supplies/methods/path.ts';
 
 /** Why an answer of a method is not what happens to a crop, in one line. */
-export function unheededWords({ question, why }: Unheeded, crop: Crop): string {
-  const name = crop.name;
+export function unheededWords({ question, why }: Unheeded): string {
   switch (why) {
     case 'needs-light':
       return question === 'seedCover'
-        ? `${name} sprouts in light: its seed stays bare.`
+        ? 'It sprouts in light: its seed stays bare.'
         : question === 'pressing'
-          ? `${name} sprouts in light: it stands under a clear lid, with nothing on it.`
-          : `${name} sprouts in light: it has no darkness.`;
+          ? 'It sprouts in light: it stands under a clear lid, with nothing on it.'
+          : 'It sprouts in light: it has no darkness.';
     case 'needs-dark':
-      return `${name} sprouts in the dark: it keeps its lid until it has rooted.`;
+      return 'It sprouts in the dark: it keeps its lid until it has rooted.';
     case 'stays-dark':
       return question === 'feed'
-        ? `${name} stays dark to the end and is not fed.`
-        : `${name} stays dark to the end: it is eaten pale.`;
+        ? 'It stays dark to the end and is not fed.'
+        : 'It stays dark to the end: it is eaten pale.';
     case 'grass':
-      return `${name} is a grass and needs no dome: it goes to light once it has rooted.`;
+      return 'It is a grass and needs no dome: it goes to light once it has rooted.';
     case 'even-at-once':
-      return `${name} is ready for light as soon as it has rooted: no dome.`;
+      return 'It is ready for light as soon as it has rooted: no dome.';
     case 'open':
       return question === 'germinationWater'
         ? 'In the open nothing holds the damp in: it is misted morning and evening.'
         : 'Without darkness the seed lies open, with nothing on it.';
     case 'gel':
       return question === 'firstWater'
-        ? `${name} gels: nothing is poured on its seed, its medium is damped before.`
-        : `${name} gels and dries out shut: it is misted finely once a day.`;
+        ? 'It gels: nothing is poured on its seed, its medium is damped before.'
+        : 'It gels and dries out shut: it is misted finely once a day.';
     case 'gel-never-wet':
-      return `${name} gels when wet: its seed is never rinsed or disinfected.`;
+      return 'It gels when wet: its seed is never rinsed or disinfected.';
     case 'clear':
-      return `${name} stands under a clear lid and is misted once a day.`;
+      return 'It stands under a clear lid and is misted once a day.';
     case 'bears-none':
-      return `${name} bears no weight: it gets a lid.`;
+      return 'It bears no weight: it gets a lid.';
     case 'layer':
       return 'The layer on the seed takes the place of a weight: it gets a lid.';
     case 'must-cover':
-      return `${name} wants to lie deep: it is covered whatever the method says.`;
+      return 'It wants to lie deep: it is covered whatever the method says.';
     case 'not-disinfected':
-      return `${name} is not disinfected: it does its seed no good.`;
+      return 'It is not disinfected: it does its seed no good.';
     case 'no-reservoir':
       return 'This container has no reservoir: it is fed at half strength with its water.';
     case 'reservoir':

@@ -153,6 +153,7 @@ describe('a protocol', () => {
       kind: 'press',
       cover: 'weight',
       pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 },
+      shared: false,
       onTop: 0
     });
     expect(bodyOf(compiled({ crop: cropOf('nasturtium') }).steps, 'cover').volumeMl).to.be.closeTo(360, 1e-9);

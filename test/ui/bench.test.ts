@@ -171,10 +171,13 @@ describe('steps in words', () => {
         kind: 'press',
         cover: 'weight',
         pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 },
+        shared: false,
         onTop: 0
       })
     ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
-    expect(words({ kind: 'press', cover: 'lid', pressing: null, onTop: 0 })).to.equal('A lid | ');
+    expect(words({ kind: 'press', cover: 'lid', pressing: null, shared: false, onTop: 0 })).to.equal(
+      'A lid | '
+    );
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
       '135 mL of vermiculite | 3 mm thick, damped first'
     );

@@ -145,7 +145,7 @@ describe('tasks in words', () => {
   const others: StepBody[] = [
     { kind: 'fill', mediumMl: 1125, depthCm: 2.5 },
     { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
-    { kind: 'press', cover: 'weight', pressing, onTop: 0 }
+    { kind: 'press', cover: 'weight', pressing, shared: false, onTop: 0 }
   ];
   const on = { now: NOW, reading: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
   const words = (body: StepBody, containers = 1) =>

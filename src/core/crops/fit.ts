@@ -1,6 +1,6 @@
 import type { Crop } from './crop.ts';
 
-/** Windows must meet for this long, and heights be no further apart, for a mix to be cut as one (methods). */
+/** Windows must meet for this long, and heights be no further apart, for a mix to be cut as one. */
 export const FITS = { overlapD: 2, heightCm: 3 } as const;
 
 /** Whether crops suit one tray, by their figures at a steady 21 degC in good light. */

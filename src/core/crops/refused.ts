@@ -107,7 +107,7 @@ function* stretches(words: readonly string[]): Generator<{ from: number; length:
 }
 
 /**
- * Why a plant may not be grown to be eaten young, or null where nothing speaks against it (safety). It
+ * Why a plant may not be grown to be eaten young, or null where nothing speaks against it. It
  * knows the common cases; it cannot know every plant: see {@link isKnownFood}.
  * @param names whatever it is called: common, botanical, family
  */

@@ -17,7 +17,7 @@ export interface MouldRisk {
   drivers: MouldDriver[];
 }
 
-/** Warmth that mould likes, degC, and how damp air must be without a cover (model, section 10). */
+/** Warmth that mould likes, degC, and how damp air must be without a cover (docs/model.md, 10). */
 const WARM_C = [18, 30] as const;
 const DAMP_PCT = 85;
 /** How much more readily some crops mould, and how much moving air takes away (starting figures). */
@@ -31,7 +31,7 @@ const WINDOW_D = 6;
 const STEP = 3 * HOUR;
 
 /**
- * Mould risk of a sowing at a moment (model, section 10): hours with its cover on or air over 85 % between
+ * Mould risk of a sowing at a moment (docs/model.md, 10): hours with its cover on or air over 85 % between
  * 18 and 30 degC, times the crop's risk, times density over usual, less for moving air.
  */
 export function mouldRisk(projected: Projected, now: Millis): MouldRisk {

@@ -7,7 +7,7 @@ export interface Stretch {
 }
 
 /**
- * A crop's clock: optimum days since sowing as a function of time (model, section 3). It runs through the
+ * A crop's clock: optimum days since sowing as a function of time (docs/model.md, 3). It runs through the
  * stretches one after the other, the last of which has no end; it never runs backwards.
  */
 export class Clock {

@@ -18,7 +18,7 @@ export interface MarkSeen {
 
 /**
  * What a mark that was seen says of ln(duration / table): one observation with the variance of its
- * interval, of the stage (model, section 5) and of the look. Null for a mark not seen yet, or seen with the clock at 0.
+ * interval, of the stage (docs/model.md, 5) and of the look. Null for a mark not seen yet, or seen with the clock at 0.
  */
 export function evidenceOf(crop: Crop, clock: Clock, seen: MarkSeen): Gaussian | null {
   if (seen.reachedAt === null) return null;

@@ -53,7 +53,7 @@ const LIGHT_HORIZON_D = 70;
 
 /**
  * The forecast of one sowing: its clock from where it stands, its own pace from the looks so far, and
- * the time of each mark with its range (model, sections 2 to 5).
+ * the time of each mark with its range (docs/model.md, 2 to 5).
  */
 export function forecast(input: ForecastInput): Forecast {
   const dark = new Clock(stretches(input, Infinity), head(input));

@@ -21,7 +21,7 @@ export function chanceBy(clock: Clock, duration: LogDuration, at: Millis, notYet
   return before >= 1 ? 1 : Math.max(0, (by - before) / (1 - before));
 }
 
-/** 10, 50 and 90 % times of a mark, conditioned on "not yet" at the last look (model, section 5). */
+/** 10, 50 and 90 % times of a mark, conditioned on "not yet" at the last look (docs/model.md, 5). */
 export function forecastMark(clock: Clock, duration: LogDuration, notYetAt: Millis | null): MarkForecast {
   const before = notYetAt === null ? 0 : reachedShare(clock, duration, notYetAt);
   const sd = Math.sqrt(duration.variance);

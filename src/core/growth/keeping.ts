@@ -1,6 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 
-/** Washing costs so many days of keeping (model, section 12). */
+/** Washing costs so many days of keeping (docs/model.md, 12). */
 const WASHED_COST_D = 2;
 
 /** Days that what is cut keeps, by how it is handled: never less than one. */

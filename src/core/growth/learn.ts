@@ -1,4 +1,4 @@
-import { observe, type Gaussian } from '../stats/gaussian.ts';
+import { observe, without, type Gaussian } from '../stats/gaussian.ts';
 import { SPREAD } from './spread.ts';
 
 /** What the marks of one sowing said, each on ln(duration / table). */
@@ -12,6 +12,8 @@ export interface SowingEvidence {
 export interface HouseholdBelief {
   household: Gaussian;
   crops: ReadonlyMap<string, Gaussian>;
+  /** What its sowings said of each crop, as one, and how many messages that is. */
+  said: ReadonlyMap<string, { message: Gaussian; count: number }>;
 }
 
 const PRIOR_HOUSEHOLD: Gaussian = { mean: 0, variance: SPREAD.household ** 2 };
@@ -41,31 +43,35 @@ export function sowingMessage({ durationCv, marks }: SowingEvidence): Gaussian |
  * @param messages what one sowing, or several of one crop together, say of H + h
  */
 export function learn(messages: readonly { cropKey: string; message: Gaussian }[]): HouseholdBelief {
-  const byCrop = new Map<string, Gaussian>();
+  const said = new Map<string, { message: Gaussian; count: number }>();
   for (const { cropKey, message } of messages) {
-    const before = byCrop.get(cropKey);
-    byCrop.set(cropKey, before ? observe(before, message) : message);
+    const before = said.get(cropKey);
+    said.set(
+      cropKey,
+      before ? { message: observe(before.message, message), count: before.count + 1 } : { message, count: 1 }
+    );
   }
-  const up = [...byCrop].map(([cropKey, own]) => ({
-    cropKey,
-    own,
-    toHousehold: { mean: own.mean, variance: own.variance + SPREAD.crop ** 2 }
-  }));
+  const up = [...said].map(([cropKey, { message: own }]) => ({ cropKey, own, toHousehold: widened(own) }));
   const household = up.reduce((belief, { toHousehold }) => observe(belief, toHousehold), PRIOR_HOUSEHOLD);
   const crops = new Map(
     up.map(({ cropKey, own, toHousehold }) => {
       const others = without(household, toHousehold);
-      return [cropKey, observe({ mean: others.mean, variance: others.variance + SPREAD.crop ** 2 }, own)];
+      return [cropKey, observe(widened(others), own)];
     })
   );
-  return { household, crops };
+  return { household, crops, said };
 }
 
-/** A belief with one message that went into it taken out again. */
-function without(belief: Gaussian, message: Gaussian): Gaussian {
-  const precision = 1 / belief.variance - 1 / message.variance;
-  return {
-    mean: (belief.mean / belief.variance - message.mean / message.variance) / precision,
-    variance: 1 / precision
-  };
+/** What a crop's own says of its household, or a household of its crop: one more thing lies between them. */
+const widened = ({ mean, variance }: Gaussian): Gaussian => ({
+  mean,
+  variance: variance + SPREAD.crop ** 2
+});
+
+/** What the household believes of a crop without one message that went into that; in no time that grows with them. */
+export function beliefWithout(belief: HouseholdBelief, cropKey: string, message: Gaussian): Gaussian {
+  const { household, said } = belief;
+  const known = said.get(cropKey)!;
+  const others = said.size === 1 ? PRIOR_HOUSEHOLD : without(household, widened(known.message));
+  return known.count === 1 ? widened(others) : observe(widened(others), without(known.message, message));
 }

@@ -3,7 +3,7 @@ import type { Clock } from './clock.ts';
 import { evidenceOf, type MarkSeen } from './evidence.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
-import { beliefFor, learn, sowingMessage } from './learn.ts';
+import { beliefFor, beliefWithout, learn, sowingMessage, type HouseholdBelief } from './learn.ts';
 
 /** What a household has seen of its crops' pace, small enough to go with every page. */
 export interface Learned {
@@ -39,10 +39,33 @@ export function messageOf({
   return sowingMessage({ cropKey: crop.key, durationCv: crop.durationCv, marks });
 }
 
+interface Known {
+  belief: HouseholdBelief;
+  own: ReadonlyMap<string, { cropKey: string; message: Gaussian }>;
+}
+
+/** Worked out once for all the sowings of a page, not once for each of them. */
+const known = new WeakMap<Learned, Known>();
+
+function knownOf(learned: Learned): Known {
+  let found = known.get(learned);
+  if (!found) {
+    const { ended, underWay } = learned;
+    const own = new Map(underWay.map(({ sowingId, cropKey, message }) => [sowingId, { cropKey, message }]));
+    known.set(learned, (found = { belief: learn([...ended, ...underWay]), own }));
+  }
+  return found;
+}
+
+const NOTHING: Learned = { ended: [], underWay: [] };
+
 /** What the household believes of H + h for a crop, leaving out what one sowing said itself. */
-export function learnedBelief(learned: Learned | undefined, crop: Crop, without?: string): Gaussian {
-  const others = (learned?.underWay ?? []).filter(({ sowingId }) => sowingId !== without);
-  return beliefFor(learn([...(learned?.ended ?? []), ...others]), crop.key);
+export function learnedBelief(learned: Learned | undefined, crop: Crop, exceptId?: string): Gaussian {
+  const { belief, own } = knownOf(learned ?? NOTHING);
+  const mine = exceptId === undefined ? undefined : own.get(exceptId);
+  return mine?.cropKey === crop.key
+    ? beliefWithout(belief, crop.key, mine.message)
+    : beliefFor(belief, crop.key);
 }
 
 /** What a household has learned of one crop, for people. */

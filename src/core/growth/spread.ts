@@ -1,4 +1,4 @@
-/** Standard deviations on the log scale of the levels that make up a duration (model, section 5). */
+/** Standard deviations on the log scale of the levels that make up a duration (docs/model.md, 5). */
 export const SPREAD = {
   /** The household: thermometer, tap water, habit. */
   household: 0.1,

@@ -21,7 +21,7 @@ export function lampPpfd(
   return (watts * LAMP_UMOL_J) / litM2;
 }
 
-/** Brighter than this and closer than that, a lamp scorches leaves (model, section 4). */
+/** Brighter than this and closer than that, a lamp scorches leaves (docs/model.md, 4). */
 export const SCORCH = { ppfd: 500, distanceCm: 15 } as const;
 
 /** Whether a lamp is likely to scorch what stands under it. */

@@ -65,7 +65,7 @@ export function wrongTrayWeight(
   return null;
 }
 
-/** From this share of its rating on, a shelf's load is pointed out (safety). */
+/** From this share of its rating on, a shelf's load is pointed out. */
 export const AMBER_SHARE = 0.8;
 
 /** What stands on a place against what it is rated for. */

@@ -3,7 +3,7 @@ import type { Projected } from '../sowing/project.ts';
 import type { Millis } from '../time/zone.ts';
 import { loadOf, type Load } from './load.ts';
 
-/** Whether a place may not be loaded so: over its rating, and nobody has said that the rating holds (safety). */
+/** Whether a place may not be loaded so: over its rating, and nobody has said that the rating holds. */
 export const isTooHeavy = (place: Place, load: Load): boolean =>
   load.state === 'over' && place.ratingSure !== true;
 

@@ -4,7 +4,7 @@ import { FULL_SHARE, storeOf } from '../water/bucket.ts';
 import { reservoirMlOf } from '../supplies/containers/container.ts';
 import { dryTrayG } from './load.ts';
 
-/** Higher than this no stack stands (model, section 9). */
+/** Higher than this no stack stands (docs/model.md, 9). */
 const MOST_ON_TOP = 6;
 
 /** What one of a sowing's containers weighs as it is sown, wet, g. */

@@ -66,7 +66,7 @@ export function soonest(crop: Crop, rhythm: Rhythm, now: Millis): SoakPlan {
 
 /**
  * The plan that sows as late as `latest` allows, starting no earlier than `now`; null where there is none.
- * The soak's length gives way before the day of sowing does (model, section 8).
+ * The soak's length gives way before the day of sowing does (docs/model.md, 8).
  */
 export function latestBy(crop: Crop, rhythm: Rhythm, now: Millis, latest: Millis): SoakPlan | null {
   const earliest = soonest(crop, rhythm, now);

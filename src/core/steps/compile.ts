@@ -31,7 +31,7 @@ const WORK_MIN = {
   cut: 20,
   wash: 10
 };
-/** Air and a slower lamp in these last days before the window (methods). */
+/** Air and a slower lamp in these last days before the window. */
 const AIR_D = 2;
 /** Dry hours before a cut, where the tray can stand it. */
 const DRY_H = 12;
@@ -206,7 +206,9 @@ function sowingSteps(sowing: Projected): Timed[] {
       {
         kind: 'press',
         cover: path.cover,
-        pressing: pressingOf(path, areaCm2, setup.count),
+        // Two halves lie under one weight.
+        pressing: pressingOf(path, areaCm2 / setup.areaShare, setup.count),
+        shared: setup.half !== null,
         onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0
       },
       WORK_MIN.press

@@ -95,6 +95,8 @@ export type StepBody =
       cover: Exclude<CoverKind, 'none'>;
       /** What lies on it, on the uppermost of a stack; null where nothing presses. */
       pressing: Pressing | null;
+      /** It lies on both halves of a container. */
+      shared: boolean;
       /** How many may stand on one of it in a stack. */
       onTop: number;
     }

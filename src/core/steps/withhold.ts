@@ -3,7 +3,7 @@ import type { Round } from '../time/rhythm.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 
-/** No water in these hours before a cut, where the tray can stand it (model, section 6). */
+/** No water in these hours before a cut, where the tray can stand it (docs/model.md, 6). */
 const DRY_BEFORE_CUT_H = 12;
 /** Below this share of capacity even a tray about to be cut is watered. */
 const WILT_SHARE = 0.2;

@@ -66,7 +66,7 @@ export function storeOf(
 /** Topped up where less than this of a reservoir is left by the next round (starting figure). */
 export const TOP_SHARE = 0.3;
 
-/** Water lost in g a day from an area in cm2 (model, section 6): 1 mm over 1 m2 is 1 kg. */
+/** Water lost in g a day from an area in cm2 (docs/model.md, 6): 1 mm over 1 m2 is 1 kg. */
 export function lossGPerDay(
   areaCm2: number,
   cover: Cover,

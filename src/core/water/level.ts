@@ -30,7 +30,7 @@ export function trackOf(sowing: Watered): WaterTrack {
 
 /**
  * Water in the medium at a moment: filled at sowing, lost by what lies over it and the air around it,
- * corrected by every look, weighing and watering (model, section 6).
+ * corrected by every look, weighing and watering (docs/model.md, 6).
  * @param at may lie ahead: then with nothing given until then
  */
 export function waterAt(sowing: Watered, at: Millis): WaterLevel {

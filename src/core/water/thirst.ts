@@ -1,8 +1,8 @@
-import { observe, type Gaussian } from '../stats/gaussian.ts';
+import { observe, without, type Gaussian } from '../stats/gaussian.ts';
 
 /** Standard deviations on the log scale of how much faster or slower water goes than the figures say. */
 export const THIRST_SPREAD = {
-  /** The household: its air, its mediums, its hygrometer (model, section 6). */
+  /** The household: its air, its mediums, its hygrometer (docs/model.md, 6). */
   household: 0.3,
   /** One sowing: how thick it stands, where exactly (starting figure). */
   sowing: 0.1
@@ -16,11 +16,33 @@ export interface ThirstLearned {
 
 const PRIOR: Gaussian = { mean: 0, variance: THIRST_SPREAD.household ** 2 };
 
+interface Known {
+  belief: Gaussian;
+  messages: number;
+  own: ReadonlyMap<string, Gaussian>;
+}
+
+/** Worked out once for all the sowings of a page. */
+const known = new WeakMap<ThirstLearned, Known>();
+
+function knownOf(learned: ThirstLearned): Known {
+  let found = known.get(learned);
+  if (!found) {
+    const own = new Map(learned.underWay.map(({ sowingId, message }) => [sowingId, message]));
+    const messages = [...(learned.ended ? [learned.ended] : []), ...own.values()];
+    found = { belief: messages.reduce(observe, PRIOR), messages: messages.length, own };
+    known.set(learned, found);
+  }
+  return found;
+}
+
 /** What the household believes of its factor on water loss, leaving out what one sowing said itself. */
-export function thirstBelief(learned: ThirstLearned | undefined, without?: string): Gaussian {
+export function thirstBelief(learned: ThirstLearned | undefined, exceptId?: string): Gaussian {
   if (!learned) return PRIOR;
-  const others = learned.underWay.flatMap(({ sowingId, message }) => (sowingId === without ? [] : [message]));
-  return [...(learned.ended ? [learned.ended] : []), ...others].reduce(observe, PRIOR);
+  const { belief, messages, own } = knownOf(learned);
+  const mine = exceptId === undefined ? undefined : own.get(exceptId);
+  if (!mine) return belief;
+  return messages === 1 ? PRIOR : without(belief, mine);
 }
 
 /** What one sowing starts from: the household's factor and what this sowing may differ by. */

@@ -45,7 +45,7 @@ interface Belief {
 }
 
 /**
- * The bucket of one sowing through all that was poured, felt, lifted and weighed (model, section 6): an
+ * The bucket of one sowing through all that was poured, felt, lifted and weighed (docs/model.md, 6): an
  * extended Kalman filter over the water and ln of the factor on its loss, so that each correction moves both
  * by as much as it can say.
  */

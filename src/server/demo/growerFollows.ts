@@ -21,7 +21,7 @@ export interface Nature {
   thirst: number;
 }
 
-/** Draws a sowing's nature around that of its household (model, section 5). */
+/** Draws a sowing's nature around that of its household (docs/model.md, 5). */
 export function natureOf(cropKey: string, householdPace: number, chance: Chance): Nature {
   const cv = findCrop(cropKey)!.durationCv;
   return {

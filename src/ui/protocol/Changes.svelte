@@ -31,7 +31,9 @@
       );
       const found = before.steps.length > 0 ? differences(before.steps, after.steps) : [];
       if (made.length > 0 || found.length > 0) {
-        choices = made.map((name) => `${name}: ${after.chosen[name]}`);
+        // Its answers come with a method, and are told by what they change.
+        const told = made.includes('Method') ? ['Method'] : made;
+        choices = told.map((name) => `${name}: ${after.chosen[name]}`);
         changes = found;
       }
       before = after;

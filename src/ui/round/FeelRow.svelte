@@ -44,7 +44,9 @@
     {/each}
     {#each sown as { projected: { setup, crop } } (setup.id)}
       <a class="closer" href="/tray/{setup.id}/look"
-        >Look closer<span class={sown.length > 1 ? '' : 'visually-hidden'}> at {crop.name}</span></a
+        >Look closer{#if sown.length > 1}{' '}at {crop.name}{:else}<span class="visually-hidden">
+            at {crop.name}</span
+          >{/if}</a
       >
     {/each}
   </div>
@@ -56,6 +58,5 @@
     align-items: center;
     min-height: 2.75rem;
     padding: 0 0.4rem;
-    white-space: pre;
   }
 </style>

@@ -175,7 +175,7 @@
   <Changes {steps} {on} {chosen} />
   {#if refused.length > 0}
     <ul class="refused small soft" aria-label="What is not done of the method, and why">
-      {#each refused as one (one.question)}<li>{unheededWords(one, crop)}</li>{/each}
+      {#each refused as one (one.question)}<li>{unheededWords(one)}</li>{/each}
     </ul>
   {/if}
   <details class="unfold">

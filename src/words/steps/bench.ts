@@ -172,9 +172,13 @@ const LID: Record<BodyOf<'press'>['cover'], string> = {
   weight: 'A lid'
 };
 
-function pressAmount({ cover, pressing, onTop }: BodyOf<'press'>, units: Units): Amount {
+function pressAmount({ cover, pressing, onTop, shared }: BodyOf<'press'>, units: Units): Amount {
   const weight = pressing ? pressingWords(pressing, units) : null;
-  if (cover !== 'stacked') return weight ?? { amount: LID[cover], more: '' };
+  const both = shared ? 'One for both halves.' : '';
+  if (cover !== 'stacked')
+    return weight
+      ? { ...weight, more: sentences(weight.more + (shared ? '.' : ''), both) }
+      : { amount: LID[cover], more: both };
   const stack =
     onTop === 0
       ? 'What it bears is less than a wet tray: it goes on top of a stack, or stands alone.'

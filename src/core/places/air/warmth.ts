@@ -8,7 +8,7 @@ export interface TooWarm {
   keepBelowC: number;
 }
 
-/** Whether a place is on average at or over what a crop bears (model, section 3); null where it is not. */
+/** Whether a place is on average at or over what a crop bears (docs/model.md, 3); null where it is not. */
 export function tooWarm(crop: Pick<Crop, 'keepBelowC'>, place: Place): TooWarm | null {
   const { tempC } = usualAir(place);
   return tempC >= crop.keepBelowC ? { meanC: tempC, keepBelowC: crop.keepBelowC } : null;

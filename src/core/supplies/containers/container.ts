@@ -53,7 +53,7 @@ export const SIZE_BOUNDS = {
   count: [1, 60]
 } as const;
 
-/** Growing area of one container in cm2 (model, section 1). */
+/** Growing area of one container in cm2 (docs/model.md, 1). */
 export function areaCm2(container: Pick<Container, 'shape' | 'lengthCm' | 'widthCm' | 'cells'>): number {
   switch (container.shape) {
     case 'rectangle':

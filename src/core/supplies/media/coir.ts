@@ -1,4 +1,4 @@
-/** Litres that a kg of dry compressed coir swells to (model, section 9); a brick's own figure wins. */
+/** Litres that a kg of dry compressed coir swells to (docs/model.md, 9); a brick's own figure wins. */
 export const COIR_SWELL_L_KG = 8;
 
 /** Litres of water that a kg of dry coir takes up in swelling (starting figure of ours). */
@@ -16,7 +16,7 @@ export interface MediumPart {
   parts: number;
 }
 
-/** How much of each part makes up a volume, mL (model, section 9). */
+/** How much of each part makes up a volume, mL (docs/model.md, 9). */
 export function partVolumes(mediumMl: number, parts: readonly MediumPart[]): { name: string; mL: number }[] {
   const all = parts.reduce((sum, part) => sum + part.parts, 0);
   return parts.map(({ name, parts: count }) => ({ name, mL: (mediumMl * count) / all }));

@@ -16,7 +16,7 @@ export interface KeptMedium {
   parts: MediumPart[] | null;
 }
 
-/** Plant-available water by volume (model, section 6; starting figures). */
+/** Plant-available water by volume (docs/model.md, 6; starting figures). */
 export const WATER_HELD: Record<MediumKind, number> = {
   coir: 0.3,
   'peat-perlite': 0.3,

@@ -9,7 +9,7 @@ export interface Pressing {
 }
 
 /**
- * The weight on each container (model, section 9): the middle of what the crop bears, by its area.
+ * The weight on each container (docs/model.md, 9): the middle of what the crop bears, by its area.
  * @param areaCm2 of all containers together
  * @returns null where nothing presses
  */

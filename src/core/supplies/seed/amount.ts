@@ -1,6 +1,6 @@
 import type { Crop } from '../../crops/crop.ts';
 
-/** Seed in g for an area (model, section 1). */
+/** Seed in g for an area (docs/model.md, 1). */
 export interface SeedAmount {
   seedG: number;
   seeds: number;

@@ -8,7 +8,7 @@ export interface Solution {
 /** Past these the core refuses to compute (safety: strength outside the chosen rule). */
 export const HARD_BOUNDS = { hypochloritePpm: 20_000, peroxidePercent: 10 } as const;
 
-/** Under these a solution does next to nothing to what clings to seed (model, section 7). */
+/** Under these a solution does next to nothing to what clings to seed (docs/model.md, 7). */
 export const WEAK_BOUNDS = { hypochloritePpm: 200, peroxidePercent: 1 } as const;
 
 export type Disinfectant = 'hypochlorite' | 'peroxide';
@@ -44,7 +44,7 @@ export function checkRule(
 export const USUAL_RATIO_L_KG = 5;
 
 /**
- * Hypochlorite solution (model, section 7).
+ * Hypochlorite solution (docs/model.md, 7).
  * @param strengthPercent of the product, off its label
  * @throws RangeError with a sentence for the person, where the target is out of bounds or over the stock
  */
@@ -62,7 +62,7 @@ export function hypochlorite(
 }
 
 /**
- * Hydrogen peroxide solution (model, section 7).
+ * Hydrogen peroxide solution (docs/model.md, 7).
  * @throws RangeError as above
  */
 export function peroxide(
@@ -76,7 +76,7 @@ export function peroxide(
   return solution(seedG * ratioLKg, targetPercent, stockPercent);
 }
 
-/** Weak peroxide in watering: mL of 3 % stock to a litre, the middle of the usual 5 to 10 (methods). */
+/** Weak peroxide in watering: mL of 3 % stock to a litre, the middle of the usual 5 to 10. */
 export const WEAK_ML_L = 7.5;
 
 /** 3 % peroxide to add to water for a weak solution, mL. */

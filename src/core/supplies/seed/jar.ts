@@ -10,13 +10,13 @@ export interface Jar {
   jarMl: number;
 }
 
-/** How many times its dry volume seed fills after soaking (model, section 8; starting figures). */
+/** How many times its dry volume seed fills after soaking (docs/model.md, 8; starting figures). */
 export function swelling(crop: Crop): number {
   if (crop.key.startsWith('pea')) return 2.2;
   return crop.family === 'Fabaceae' || crop.family === 'Poaceae' ? 1.8 : 1.5;
 }
 
-/** Water for a soak, times the dry volume of the seed, where the jar allows it (model, section 8). */
+/** Water for a soak, times the dry volume of the seed, where the jar allows it (docs/model.md, 8). */
 export const WATER_TIMES_DRY = 5;
 
 /** Water for a soak and the jar that holds it with the swollen seed. */

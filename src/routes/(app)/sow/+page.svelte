@@ -489,7 +489,7 @@
 
   {#if worked.sowings.length > 0}
     <div class="stack">
-      {#each worked.sowings as sowing (sowing.setup.cropKey)}
+      {#each worked.sowings as sowing, index (index)}
         <PlanResult
           {sowing}
           count={worked.count}
@@ -500,7 +500,7 @@
           now={data.now}
           {reading}
           medium={{ kind: draft.medium, own: ownMedium }}
-          chosen={chosenWords}
+          chosen={index === 0 ? chosenWords : {}}
           own={draft.ownSeedG !== null}
           onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
         />
