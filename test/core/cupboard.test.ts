@@ -1,8 +1,19 @@
 import { expect } from 'chai';
 import { freeCount } from '../../src/core/supplies/containers/container.ts';
-import { checkCrop, CROP_FIGURES, nearestCrop } from '../../src/core/crops/check.ts';
-import { CROPS, cropOf, findCrop, withOwnCrops } from '../../src/core/crops/library.ts';
-import { refusedWhy } from '../../src/core/crops/refused.ts';
+import { checkCrop as problemsOf, nearestCrop } from '../../src/core/crops/check.ts';
+import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
+import { FIGURES, NUMBER_KEYS } from '../../src/core/crops/figures.ts';
+import { cropProblemWords } from '../../src/words/cropFigures.ts';
+import { REFUSED_WORDS } from '../../src/words/refused.ts';
+import {
+  CROPS,
+  cropOf,
+  cropTable,
+  findCrop,
+  readCropTable,
+  withOwnCrops
+} from '../../src/core/crops/library.ts';
+import { refusedWhy as refusedAs } from '../../src/core/crops/refused.ts';
 import {
   leftG,
   lotFlags,
@@ -57,6 +68,12 @@ describe('containers', () => {
   });
 });
 
+const checkCrop = (crop: Crop) => cropProblemWords(problemsOf(crop));
+const refusedWhy = (...names: string[]) => {
+  const why = refusedAs(...names);
+  return why && REFUSED_WORDS[why];
+};
+
 describe('plants not for eating young', () => {
   it('are refused by any of their names, with the reason', () => {
     for (const name of [
@@ -106,12 +123,23 @@ describe('a crop of one’s own', () => {
     ).to.include('over 0');
     expect(checkCrop({ ...radish, name: ' ' }).name).to.include('Give the crop a name');
     expect(checkCrop({ ...radish, name: 'Tomato' }).name).to.include('poisonous');
-    for (const [figure, [low, high]] of Object.entries(CROP_FIGURES)) {
+    for (const figure of NUMBER_KEYS) {
+      const [low, high] = FIGURES[figure].bounds;
       expect(checkCrop({ ...radish, [figure]: NaN })[figure], figure).to.include(
         `between ${low} and ${high}`
       );
-      expect(checkCrop({ ...radish, [figure]: high! + 1 })[figure], figure).to.be.a('string');
+      expect(checkCrop({ ...radish, [figure]: high + 1 })[figure], figure).to.be.a('string');
     }
+  });
+
+  it('comes back from the open file as it went out, every figure of it', () => {
+    const own = { ...radish, key: 'own', name: 'Wall, “old” radish', keepAtC: 7.5, gelSeed: true };
+    expect(readCropTable(cropTable([...CROPS, own]))).to.deep.equal([...CROPS, own]);
+  });
+
+  it('is completed where it was kept before a figure was asked for', () => {
+    const { keepAtC: _none, ...old } = radish;
+    expect(completedCrop(old as Crop).keepAtC).to.equal(5);
   });
 
   it('stands in for the library’s where it has its key, and is followed with its own figures', () => {

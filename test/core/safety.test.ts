@@ -6,6 +6,7 @@ import { areaCm2, type Container } from '../../src/core/supplies/containers/cont
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
 import { cropOf, CROPS } from '../../src/core/crops/library.ts';
 import { isKnownFood, refusedWhy } from '../../src/core/crops/refused.ts';
+import { REFUSED_WORDS } from '../../src/words/refused.ts';
 import { pressingOf, pressThing, type Pressing } from '../../src/core/supplies/methods/pressing.ts';
 import { pathOf } from '../../src/core/supplies/methods/path.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
@@ -217,8 +218,8 @@ describe('plants that are no food', () => {
   });
 
   it('are refused by their botanical name and family alone', () => {
-    expect(refusedWhy('Something', 'Solanum lycopersicum')).to.include('Nightshades');
-    expect(refusedWhy('Something', '', 'Solanaceae')).to.include('Nightshades');
+    expect(REFUSED_WORDS[refusedWhy('Something', 'Solanum lycopersicum')!]).to.include('Nightshades');
+    expect(REFUSED_WORDS[refusedWhy('Something', '', 'Solanaceae')!]).to.include('Nightshades');
   });
 
   it('lend their names to harmless ones, which are let through', () => {

@@ -1,55 +1,27 @@
-export type Density = 'sparse' | 'usual' | 'dense';
-export type Level = 'low' | 'medium' | 'high';
-export type HarvestCue = 'cotyledon' | 'true-leaf' | 'height' | 'tips';
+import { FIGURE_KEYS, FIGURES, type Figures } from './figures.ts';
 
-/** The figures of one crop. Durations are days from sowing at a steady 21 degC in good light. */
-export interface Crop {
+export type Density = 'sparse' | 'usual' | 'dense';
+export const DENSITIES = ['sparse', 'usual', 'dense'] as const satisfies readonly Density[];
+export type Level = Figures['mouldRisk'];
+export type HarvestCue = Figures['harvestCue'];
+
+/** One crop: its names, how thick it is sown, and its figures. */
+export interface Crop extends Figures {
   key: string;
   name: string;
   botanicalName: string;
   family: string;
-  thousandSeedWeightG: number;
-  germinationPct: number;
   seedsPerCm2: Record<Density, number>;
-  soakMinH: number;
-  soakBestH: number;
-  soakMaxH: number;
-  drainH: number;
-  gelSeed: boolean;
-  disinfect: 'no' | 'optional' | 'advised';
-  cover: 'none' | 'thin' | 'full';
-  pressMinGCm2: number;
-  pressMaxGCm2: number;
-  germinationLight: 'dark' | 'light' | 'either';
-  baseC: number;
-  optimumC: number;
-  maximumC: number;
-  keepBelowC: number;
-  rootedD21: number;
-  lightReadyD21: number;
-  windowOpenD21: number;
-  windowBestD21: number;
-  windowCloseD21: number;
-  /** Coefficient of variation of durations from one sowing to the next. */
-  durationCv: number;
-  harvestCue: HarvestCue;
-  heightMinCm: number;
-  heightMaxCm: number;
-  yieldLowGM2: number;
-  yieldMidGM2: number;
-  yieldHighGM2: number;
-  mouldRisk: Level;
-  droughtRisk: Level;
-  keepsMinD: number;
-  keepsMaxD: number;
-  /** The warmest that it keeps well at; where the cold blackens leaves, also the coldest. */
-  keepAtC: number;
-  regrows: boolean;
   note: string;
 }
 
 /** Figures that a crop kept from before they were asked for goes by. */
-const USUAL = { keepAtC: 5 } satisfies Partial<Crop>;
+const USUAL = Object.fromEntries(
+  FIGURE_KEYS.flatMap((key) => {
+    const figure = FIGURES[key];
+    return 'usual' in figure && figure.usual !== undefined ? [[key, figure.usual]] : [];
+  })
+);
 
 /** A crop as it was kept, with the usual figure for what it has none of. */
 export const completedCrop = (kept: Crop): Crop => ({ ...USUAL, ...kept });

@@ -1,5 +1,6 @@
-import { csvParseRows } from 'd3-dsv';
-import type { Crop } from './crop.ts';
+import { csvFormatRows, csvParseRows } from 'd3-dsv';
+import { DENSITIES, type Crop } from './crop.ts';
+import { FIGURE_KEYS, FIGURES, type FigureKey, type Figures } from './figures.ts';
 import { CROP_TABLE } from './table.ts';
 
 /**
@@ -15,69 +16,58 @@ export function readCropTable(csv: string): Crop[] {
       if (at === undefined) throw new Error(`The crop table has no column “${column}”.`);
       return cells[at] ?? '';
     };
-    const figure = (column: string): number => {
+    const wrong = (column: string, must: string): never => {
+      throw new Error(
+        `Crop table, row ${index + 2} (${text('key')}): “${column}” must be ${must}, not “${text(column)}”.`
+      );
+    };
+    const number = (column: string): number => {
       const value = Number(text(column));
-      if (text(column) === '' || !Number.isFinite(value))
-        throw new Error(
-          `Crop table, row ${index + 2} (${text('key')}): “${column}” must be a number, not “${text(column)}”.`
-        );
-      return value;
+      return text(column) === '' || !Number.isFinite(value) ? wrong(column, 'a number') : value;
     };
-    const oneOf = <T extends string>(column: string, ...allowed: T[]): T => {
-      const value = text(column) as T;
-      if (!allowed.includes(value))
-        throw new Error(
-          `Crop table, row ${index + 2} (${text('key')}): “${column}” must be one of ${allowed.join(', ')}.`
-        );
-      return value;
-    };
+    const figures = Object.fromEntries(
+      FIGURE_KEYS.map((key) => {
+        const figure = FIGURES[key];
+        const { column } = figure;
+        if (figure.kind === 'number') return [key, number(column)];
+        const answers: readonly string[] = figure.kind === 'yes-no' ? ['yes', 'no'] : figure.answers;
+        if (!answers.includes(text(column))) wrong(column, `one of ${answers.join(', ')}`);
+        return [key, figure.kind === 'yes-no' ? text(column) === 'yes' : text(column)];
+      })
+    ) as unknown as Figures;
     return {
+      ...figures,
       key: text('key'),
       name: text('common_name'),
       botanicalName: text('botanical_name'),
       family: text('family'),
-      thousandSeedWeightG: figure('thousand_seed_weight_g'),
-      germinationPct: figure('germination_pct'),
       seedsPerCm2: {
-        sparse: figure('seeds_cm2_sparse'),
-        usual: figure('seeds_cm2_usual'),
-        dense: figure('seeds_cm2_dense')
+        sparse: number('seeds_cm2_sparse'),
+        usual: number('seeds_cm2_usual'),
+        dense: number('seeds_cm2_dense')
       },
-      soakMinH: figure('soak_min_h'),
-      soakBestH: figure('soak_best_h'),
-      soakMaxH: figure('soak_max_h'),
-      drainH: figure('drain_h'),
-      gelSeed: oneOf('gel_seed', 'yes', 'no') === 'yes',
-      disinfect: oneOf('disinfect', 'no', 'optional', 'advised'),
-      cover: oneOf('cover', 'none', 'thin', 'full'),
-      pressMinGCm2: figure('press_min_g_cm2'),
-      pressMaxGCm2: figure('press_max_g_cm2'),
-      germinationLight: oneOf('germination_light', 'dark', 'light', 'either'),
-      baseC: figure('t_base_c'),
-      optimumC: figure('t_opt_c'),
-      maximumC: figure('t_max_c'),
-      keepBelowC: figure('keep_below_c'),
-      rootedD21: figure('rooted_d21'),
-      lightReadyD21: figure('light_ready_d21'),
-      windowOpenD21: figure('window_open_d21'),
-      windowBestD21: figure('window_best_d21'),
-      windowCloseD21: figure('window_close_d21'),
-      durationCv: figure('duration_cv'),
-      harvestCue: oneOf('harvest_cue', 'cotyledon', 'true-leaf', 'height', 'tips'),
-      heightMinCm: figure('height_min_cm'),
-      heightMaxCm: figure('height_max_cm'),
-      yieldLowGM2: figure('yield_low_g_m2'),
-      yieldMidGM2: figure('yield_mid_g_m2'),
-      yieldHighGM2: figure('yield_high_g_m2'),
-      mouldRisk: oneOf('mould_risk', 'low', 'medium', 'high'),
-      droughtRisk: oneOf('drought_risk', 'low', 'medium', 'high'),
-      keepsMinD: figure('keeps_min_d'),
-      keepsMaxD: figure('keeps_max_d'),
-      keepAtC: figure('keep_at_c'),
-      regrows: oneOf('regrows', 'yes', 'no') === 'yes',
       note: text('note')
     };
   });
+}
+
+/** Crops as the table has them: what {@link readCropTable} reads back. */
+export function cropTable(crops: readonly Crop[]): string {
+  const header = [
+    ...['key', 'common_name', 'botanical_name', 'family'],
+    ...DENSITIES.map((density) => `seeds_cm2_${density}`),
+    ...FIGURE_KEYS.map((key) => FIGURES[key].column),
+    'note'
+  ];
+  const cell = (value: Crop[FigureKey]): string =>
+    typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+  const rows = crops.map((crop) => [
+    ...[crop.key, crop.name, crop.botanicalName, crop.family],
+    ...DENSITIES.map((density) => String(crop.seedsPerCm2[density])),
+    ...FIGURE_KEYS.map((key) => cell(crop[key])),
+    crop.note
+  ]);
+  return `${csvFormatRows([header, ...rows])}\n`;
 }
 
 /** The library, by name. */

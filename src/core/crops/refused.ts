@@ -2,8 +2,11 @@ import type { Crop } from './crop.ts';
 import { CROPS } from './library.ts';
 
 /** Why a plant's seedlings are no food. */
+export type WhyRefused =
+  'nightshade' | 'rhubarb' | 'sweet-pea' | 'lupin' | 'castor' | 'kidney-bean' | 'poisonous' | 'ornamental';
+
 interface Refusal {
-  why: string;
+  why: WhyRefused;
   /**
    * Names, botanical and common, in English, Spanish, French, German, Italian and Portuguese: small letters, no
    * accents, blanks or hyphens. Plurals in s, es, n and en are understood; others stand here.
@@ -13,7 +16,7 @@ interface Refusal {
 
 const REFUSED: readonly Refusal[] = [
   {
-    why: 'Nightshades are poisonous as seedlings: their leaves and stems hold alkaloids, whatever the ripe fruit is like.',
+    why: 'nightshade',
     names: `tomato tomate jitomate pomodoro pomodori tomatillo lycopersicon lycopersicum solanum solanaceae solanacea
       potato patata papa pommedeterre pommesdeterre kartoffel batata batatainglesa erdapfel
       pepper bellpepper pimiento pimento pimentao pimentoes poivron piment paprika peperone peperoni peperoncino
@@ -25,25 +28,25 @@ const REFUSED: readonly Refusal[] = [
       brugmansia angelstrumpet engelstrompete mandrake mandragora alraune henbane hyoscyamus bilsenkraut petunia petunie`
   },
   {
-    why: 'Rhubarb leaves are poisonous at any age: they hold much oxalic acid.',
+    why: 'rhubarb',
     names: 'rhubarb rheum ruibarbo rhubarbe rhabarber rabarbaro'
   },
   {
-    why: 'Ornamental sweet pea is poisonous. Garden pea is another plant: choose “Pea shoots” from the library.',
+    why: 'sweet-pea',
     names: `sweetpea lathyrus lathyrusodoratus guisantedeolor guisanteoloroso poisdesenteur duftwicke gartenwicke
       platterbse viciasativa viciavillosa viciaervilia pisellodolce piselloodoroso pisellodorato ervilhadecheiro grasspea vetch wicke`
   },
   {
-    why: 'Lupin seedlings hold bitter, poisonous alkaloids; lupin is a strong allergen as well.',
+    why: 'lupin',
     names: 'lupin lupine lupinus lupino lupini altramuz altramuces tremoco tremocos'
   },
   {
-    why: 'Castor bean is deadly poisonous in small amounts.',
+    why: 'castor',
     names: `castor castorbean castoroil castoroilplant ricinus ricinuscommunis ricino ricin rizinus wunderbaum mamona
       mamoneira higuerilla`
   },
   {
-    why: 'Raw kidney beans and their kin, sprouts as well, hold a poison that only thorough boiling destroys.',
+    why: 'kidney-bean',
     names: `kidney kidneybean kidneybohne phaseolus phaseolusvulgaris haricot haricotvert haricotblanc haricotrouge
       borlotti borlottibean navy navybean blackbean blackturtlebean lima limabean limabohne butterbean runnerbean
       scarletrunner frenchbean greenbean stringbean pinto pintobean cannellini cannellinibean greatnorthern
@@ -51,7 +54,7 @@ const REFUSED: readonly Refusal[] = [
       bohne gartenbohne buschbohne stangenbohne feuerbohne prunkbohne mondbohne wachtelbohne fisole`
   },
   {
-    why: 'This plant is poisonous from its first leaf, in small amounts.',
+    why: 'poisonous',
     names: `oleander adelfa laurierrose laurelrosa oleandro loendro nerium digitalis foxglove fingerhut dedalera
       digitale dedaleira monkshood wolfsbane aconite aconitum eisenhut aconito hemlock conium schierling cicuta cigue
       yew taxus eibe tejo tasso teixo lilyofthevalley convallaria maiglockchen muguet mughetto larkspur delphinium
@@ -59,7 +62,7 @@ const REFUSED: readonly Refusal[] = [
       cassava manioc mandioca maniok yuca sorghum sorgo mohrenhirse sudangrass spurge euphorbia wolfsmilch`
   },
   {
-    why: 'Plants for show are bred, and their seed is treated, for looking at: none of their seedlings is taken for food.',
+    why: 'ornamental',
     names:
       'ornamental ornamentale ornamentali ornamentales ornamentais ornementale ornemental zierpflanze zier decorative'
   }
@@ -74,7 +77,9 @@ const NAMESAKES = new Set(
   tomatobasil kidneyvetch feijaomungoverde sweetpeppermint`.split(/\s+/)
 );
 
-const BY_NAME = new Map(REFUSED.flatMap(({ why, names }) => names.split(/\s+/).map((name) => [name, why])));
+const BY_NAME = new Map(
+  REFUSED.flatMap(({ why, names }) => names.split(/\s+/).map((name) => [name, why] as const))
+);
 /** Words of the longest name: lily of the valley. */
 const MOST_WORDS = 4;
 
@@ -111,7 +116,7 @@ function* stretches(words: readonly string[]): Generator<{ from: number; length:
  * knows the common cases; it cannot know every plant: see {@link isKnownFood}.
  * @param names whatever it is called: common, botanical, family
  */
-export function refusedWhy(...names: string[]): string | null {
+export function refusedWhy(...names: string[]): WhyRefused | null {
   for (const name of names) {
     const words = wordsOf(name);
     // What belongs to a harmless name says nothing by itself.

@@ -1,5 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
-import { checkCrop, CROP_FIGURES } from '$core/crops/check.ts';
+import { checkCrop } from '$core/crops/check.ts';
+import { NUMBER_KEYS } from '$core/crops/figures.ts';
+import { cropProblemWords } from '$words/cropFigures.ts';
 import { isKnownFood } from '$core/crops/refused.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { findCrop } from '$core/crops/library.ts';
@@ -39,7 +41,7 @@ export const actions: Actions = {
     const { isNew, from, basedOn } = await startOf(event);
     const words = check(ownCropWordsSchema, kept);
     const figures: Partial<Record<string, number>> = {};
-    for (const figure of Object.keys(CROP_FIGURES)) {
+    for (const figure of NUMBER_KEYS) {
       const read = plainNumber(kept[figure]);
       figures[figure] = typeof read === 'number' ? read : NaN;
     }
@@ -51,7 +53,10 @@ export const actions: Actions = {
       key: isNew ? (kept.key ?? '') : from.key,
       seedsPerCm2: { sparse: density('sparse'), usual: density('usual'), dense: density('dense') }
     };
-    const errors: Record<string, string> = { ...checkCrop(crop), ...(words.ok ? {} : words.errors) };
+    const errors: Record<string, string> = {
+      ...cropProblemWords(checkCrop(crop)),
+      ...(words.ok ? {} : words.errors)
+    };
     if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key))
       errors.name ??= 'This form is broken: reload the page.';
     if (!errors.name && !isKnownFood(crop) && kept.sure !== 'yes')

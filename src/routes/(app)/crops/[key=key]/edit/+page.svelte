@@ -2,7 +2,10 @@
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { enhance } from '$app/forms';
-  import { CROP_FIGURES, nearestCrop } from '$core/crops/check.ts';
+  import { nearestCrop } from '$core/crops/check.ts';
+  import { FIGURE_GROUPS, FIGURE_KEYS, FIGURES, type NumberKey, type OneOfKey } from '$core/crops/figures.ts';
+  import { ANSWER_NAMES, FIGURE_NAMES, GROUP_NAMES } from '$words/cropFigures.ts';
+  import { REFUSED_WORDS } from '$words/refused.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import { CROPS } from '$core/crops/library.ts';
   import { isKnownFood, refusedWhy } from '$core/crops/refused.ts';
@@ -24,67 +27,13 @@
   /** The library's crop nearest to what is being described, where that is another than the one begun with. */
   const nearest = $derived(botanical.trim() === '' ? null : nearestCrop(CROPS, botanical, family));
 
-  type FigureKey = keyof typeof CROP_FIGURES;
-  const GROUPS: { heading: string; figures: FigureKey[] }[] = [
-    { heading: 'Seed', figures: ['thousandSeedWeightG', 'germinationPct'] },
-    { heading: 'Soak', figures: ['soakMinH', 'soakBestH', 'soakMaxH', 'drainH'] },
-    { heading: 'Press', figures: ['pressMinGCm2', 'pressMaxGCm2'] },
-    {
-      heading: 'Days from sowing, at a steady 21 °C in good light',
-      figures: [
-        'rootedD21',
-        'lightReadyD21',
-        'windowOpenD21',
-        'windowBestD21',
-        'windowCloseD21',
-        'durationCv'
-      ]
-    },
-    { heading: 'Warmth', figures: ['baseC', 'optimumC', 'maximumC', 'keepBelowC'] },
-    {
-      heading: 'Harvest',
-      figures: [
-        'heightMinCm',
-        'heightMaxCm',
-        'yieldLowGM2',
-        'yieldMidGM2',
-        'yieldHighGM2',
-        'keepsMinD',
-        'keepsMaxD',
-        'keepAtC'
-      ]
-    }
-  ];
-  const CHOICES = [
-    { key: 'cover', label: 'Cover the seed', options: { none: 'no', thin: 'thinly', full: 'fully' } },
-    {
-      key: 'germinationLight',
-      label: 'Sprouts in',
-      options: { dark: 'the dark', light: 'light', either: 'either' }
-    },
-    {
-      key: 'disinfect',
-      label: 'Disinfecting',
-      options: { no: 'not needed', optional: 'as you wish', advised: 'advised' }
-    },
-    {
-      key: 'harvestCue',
-      label: 'Cut when',
-      options: {
-        cotyledon: 'seed leaves are open',
-        'true-leaf': 'the first true leaf shows',
-        height: 'tall enough',
-        tips: 'tips are long'
-      }
-    },
-    { key: 'mouldRisk', label: 'Mould risk', options: { low: 'low', medium: 'medium', high: 'high' } },
-    {
-      key: 'droughtRisk',
-      label: 'Hurt by drought',
-      options: { low: 'little', medium: 'somewhat', high: 'badly' }
-    }
-  ] as const;
-  const yesNo = (value: boolean) => (value ? 'yes' : 'no');
+  const groups = FIGURE_GROUPS.map((group) => ({
+    group,
+    keys: FIGURE_KEYS.filter((key) => FIGURES[key].group === group)
+  }));
+  const YES_NO = { no: 'no', yes: 'yes' };
+  const answerOf = (value: unknown): string =>
+    typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 </script>
 
 <svelte:head><title>{data.isNew ? 'New crop' : crop.name} · Brote</title></svelte:head>
@@ -118,7 +67,7 @@
       label="Name"
       value={name}
       oninput={(typed) => (name = typed)}
-      error={refused ?? wrong('name')}
+      error={refused ? REFUSED_WORDS[refused] : wrong('name')}
     />
     <Field
       name="botanicalName"
@@ -182,42 +131,33 @@
         {/each}
       </div>
     </fieldset>
-    {#each GROUPS as group (group.heading)}
+    {#each groups as { group, keys } (group)}
       <fieldset>
-        <legend>{group.heading}</legend>
+        <legend>{GROUP_NAMES[group]}</legend>
         <div class="fields">
-          {#each group.figures as key (key)}
-            {@const [, , label, unit] = CROP_FIGURES[key]!}
-            <Field
-              name={key}
-              label="{label} ({unit})"
-              value={kept(key, figure(crop[key]))}
-              helper={data.book && !data.isNew && data.book[key] !== crop[key]
-                ? `Book: ${figure(data.book[key])}`
-                : ''}
-              error={wrong(key)}
-              inputmode="decimal"
-            />
+          {#each keys as key (key)}
+            {@const one = FIGURES[key]}
+            {#if one.kind === 'number'}
+              {@const value = crop[key as NumberKey]}
+              {@const book = data.book?.[key as NumberKey]}
+              <Field
+                name={key}
+                label="{FIGURE_NAMES[key]} ({one.unit})"
+                value={kept(key, figure(value))}
+                helper={book !== undefined && !data.isNew && book !== value ? `Book: ${figure(book)}` : ''}
+                error={wrong(key)}
+                inputmode="decimal"
+              />
+            {:else}
+              {@const options = one.kind === 'yes-no' ? YES_NO : ANSWER_NAMES[key as OneOfKey]}
+              <Select name={key} labelText={FIGURE_NAMES[key]} selected={kept(key, answerOf(crop[key]))}>
+                {#each Object.entries(options) as [value, text] (value)}<SelectItem {value} {text} />{/each}
+              </Select>
+            {/if}
           {/each}
         </div>
       </fieldset>
     {/each}
-    <fieldset>
-      <legend>Habits</legend>
-      <div class="fields">
-        {#each CHOICES as { key, label, options } (key)}
-          <Select name={key} labelText={label} selected={kept(key, crop[key])}>
-            {#each Object.entries(options) as [value, text] (value)}<SelectItem {value} {text} />{/each}
-          </Select>
-        {/each}
-        <Select name="gelSeed" labelText="Seed gels when wet" selected={kept('gelSeed', yesNo(crop.gelSeed))}>
-          <SelectItem value="no" text="no" /><SelectItem value="yes" text="yes" />
-        </Select>
-        <Select name="regrows" labelText="Grows again" selected={kept('regrows', yesNo(crop.regrows))}>
-          <SelectItem value="no" text="no" /><SelectItem value="yes" text="yes" />
-        </Select>
-      </div>
-    </fieldset>
   {/key}
   <Field name="note" label="Note" value={kept('note', crop.note)} error={wrong('note')} />
   <div class="row">
