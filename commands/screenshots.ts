@@ -68,7 +68,7 @@ await runCommand(async () => {
   await shoot('sow', 'sow?crop=pea');
   await shoot('sow-phone', 'sow?crop=pea', { phone: true });
   await shoot('bench', 'bench');
-  await shoot('calculator', 'bench/reckon/seed?crop=pea&area=25+x+18&count=2');
+  await shoot('calculator', 'bench/calculators/seed?crop=pea&area=25+x+18&count=2');
   await shoot('cupboard', 'bench/cupboard');
   await shoot('methods', 'methods');
   await shoot('tray', broccoli, {

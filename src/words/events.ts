@@ -3,7 +3,7 @@ import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
 import { length, mass, volume, type Units } from '$core/units/format.ts';
-import { SIGHT_WORDS } from './looks.ts';
+import { SYMPTOM_WORDS } from './looks.ts';
 import { STEP_NAMES } from './steps/names.ts';
 
 const STAGE_WORDS: Record<Stage, string> = {
@@ -95,7 +95,7 @@ export function eventWords(
     case 'weighed':
       return `Weighed ${mass(body.grossG, units)}${body.full ? ', well watered' : ''}`;
     case 'saw':
-      return `Saw: ${SIGHT_WORDS[body.sight].toLowerCase()}`;
+      return `Saw: ${SYMPTOM_WORDS[body.sight].toLowerCase()}`;
     case 'turned':
       return 'Turned';
     case 'aired':

@@ -1,11 +1,11 @@
 import type { Cause, Evidence, Loss } from '$core/diagnosis/causes.ts';
 import type { MouldDriver } from '$core/diagnosis/mould.ts';
-import type { Sight } from '$core/symptoms/sight.ts';
+import type { Symptom } from '$core/symptoms/symptom.ts';
 import { figure, length, temperature, type Units } from '$core/units/format.ts';
 import { MEDIUM_WORDS } from './media.ts';
 
 /** A sight as a chip says it. */
-export const SIGHT_WORDS: Record<Sight, string> = {
+export const SYMPTOM_WORDS: Record<Symptom, string> = {
   tails: 'Tails showing',
   hairs: 'White hairs round the roots',
   mould: 'Threads across seed or stems',

@@ -160,43 +160,43 @@ describe('what the bench works with', function () {
       return page.getByLabel(free).inputValue();
     };
     const area = 'Area of one (cm²)';
-    expect(await work('/bench/reckon/seed', { [area]: '25 x 18' }, /^Seed \(g\)/)).to.equal('9.92');
-    expect(await work('/bench/reckon/seed', { 'Seed (g)': '20', [area]: '450' }, /^Containers/)).to.equal(
+    expect(await work('/bench/calculators/seed', { [area]: '25 x 18' }, /^Seed \(g\)/)).to.equal('9.92');
+    expect(await work('/bench/calculators/seed', { 'Seed (g)': '20', [area]: '450' }, /^Containers/)).to.equal(
       '2.02'
     );
     expect(
-      await work('/bench/reckon/packet?crop=pea', { 'Seed in the packet (g)': '1 kg' }, /^Trays/)
+      await work('/bench/calculators/packet?crop=pea', { 'Seed in the packet (g)': '1 kg' }, /^Trays/)
     ).to.equal('11');
-    expect(await work('/bench/reckon/soak?crop=pea', { 'Dry seed (g)': '80' }, /^Jar/)).to.equal('720');
-    expect(await work('/bench/reckon/hypochlorite', { 'Seed (g)': '340' }, /^Product/)).to.equal('64.8');
-    expect(await work('/bench/reckon/peroxide', { 'Seed (g)': '340' }, /^Product/)).to.equal('425');
+    expect(await work('/bench/calculators/soak?crop=pea', { 'Dry seed (g)': '80' }, /^Jar/)).to.equal('720');
+    expect(await work('/bench/calculators/hypochlorite', { 'Seed (g)': '340' }, /^Product/)).to.equal('64.8');
+    expect(await work('/bench/calculators/peroxide', { 'Seed (g)': '340' }, /^Product/)).to.equal('425');
     expect(
-      await work('/bench/reckon/dilution', { 'To make in all (mL)': '1,7 L' }, /^Stock to take/)
+      await work('/bench/calculators/dilution', { 'To make in all (mL)': '1,7 L' }, /^Stock to take/)
     ).to.equal('425');
-    expect(await work('/bench/reckon/dilution', { 'Stock to take (mL)': '100' }, /^To make/)).to.equal('400');
-    expect(await work('/bench/reckon/medium', { Containers: '3' }, /^Medium/)).to.equal('3375');
-    expect(await work('/bench/reckon/feed', { 'Water (L)': '1/2' }, /^Feed to add/)).to.equal('1');
-    expect(await work('/bench/reckon/units?of=volume', { cup: '1/2' }, /^mL$/)).to.equal('118');
-    expect(await work('/bench/reckon/units?of=temperature', { '°F': '212' }, /^°C$/)).to.equal('100');
+    expect(await work('/bench/calculators/dilution', { 'Stock to take (mL)': '100' }, /^To make/)).to.equal('400');
+    expect(await work('/bench/calculators/medium', { Containers: '3' }, /^Medium/)).to.equal('3375');
+    expect(await work('/bench/calculators/feed', { 'Water (L)': '1/2' }, /^Feed to add/)).to.equal('1');
+    expect(await work('/bench/calculators/units?of=volume', { cup: '1/2' }, /^mL$/)).to.equal('118');
+    expect(await work('/bench/calculators/units?of=temperature', { '°F': '212' }, /^°C$/)).to.equal('100');
 
     // The address alone brings all of it back, for whoever it is sent to.
-    await open(page, stage, '/bench/reckon/dilution?stockMl=100&target=2%2C5');
+    await open(page, stage, '/bench/calculators/dilution?stockMl=100&target=2%2C5');
     expect(await page.getByLabel(/^To make/).inputValue()).to.equal('480');
     await page.getByLabel('Strength of the stock (%)').fill('10');
     await page.waitForFunction(() => new URLSearchParams(location.search).get('stock') === '10');
     await page.reload({ waitUntil: 'networkidle' });
     expect(await page.getByLabel(/^To make/).inputValue()).to.equal('400');
 
-    await open(page, stage, '/bench/reckon/hypochlorite');
+    await open(page, stage, '/bench/calculators/hypochlorite');
     await page.getByText('toxic gas').waitFor();
     await page.getByLabel('Strength wanted (ppm)').fill('30000');
     await page.getByText('not computed over 20 000 ppm').waitFor();
     expect(await page.getByLabel(/^Product/).inputValue()).to.equal('');
     await page.getByLabel('Strength wanted (ppm)').fill('plenty');
     await page.getByText('Write a number').waitFor();
-    await open(page, stage, '/bench/reckon/medium');
+    await open(page, stage, '/bench/calculators/medium');
     await page.getByText('1.2 L coir + 400 mL compost + 400 mL perlite').waitFor();
-    await open(page, stage, '/bench/reckon/soak?crop=pea');
+    await open(page, stage, '/bench/calculators/soak?crop=pea');
     await page.getByText('Today 10:40 to 20:40').waitFor();
     await page.getByLabel('Crop', { exact: true }).selectOption('basil');
     await page.getByText('Never soak it: the seed coat turns to gel.').waitFor();
@@ -388,9 +388,9 @@ describe('what the bench works with', function () {
       const page = await stage.page(device);
       for (const path of [
         '/bench',
-        '/bench/reckon',
-        '/bench/reckon/seed',
-        '/bench/reckon/units',
+        '/bench/calculators',
+        '/bench/calculators/seed',
+        '/bench/calculators/units',
         '/bench/cupboard',
         '/bench/cupboard/lot/new',
         '/bench/cupboard/medium/new',

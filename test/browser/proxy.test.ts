@@ -15,7 +15,7 @@ const VIEWS = [
   'shelf',
   'bench',
   'bench/cupboard',
-  'bench/reckon',
+  'bench/calculators',
   'sow',
   'crops',
   'methods',

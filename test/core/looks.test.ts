@@ -3,12 +3,12 @@ import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import { answerLook } from '../../src/core/diagnosis/causes.ts';
 import { lookFacts } from '../../src/core/diagnosis/facts.ts';
 import { mouldRisk } from '../../src/core/diagnosis/mould.ts';
-import { SIGHTS, type Sight } from '../../src/core/symptoms/sight.ts';
+import { SYMPTOMS, type Symptom } from '../../src/core/symptoms/symptom.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { methodOf } from '../../src/core/supplies/methods/ready.ts';
-import { CAUSE_WORDS, evidenceWords, SIGHT_WORDS } from '../../src/words/looks.ts';
+import { CAUSE_WORDS, evidenceWords, SYMPTOM_WORDS } from '../../src/words/looks.ts';
 import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
@@ -18,7 +18,7 @@ const withPlace = (more: Partial<typeof shelf>): HouseholdFacts => ({
   places: new Map([[shelf.id, { ...shelf, ...more }]])
 });
 function answer(
-  sight: Sight,
+  sight: Symptom,
   hours: number,
   events: SowingEvent[],
   { setup = {}, facts = home }: { setup?: Partial<SowingSetup>; facts?: HouseholdFacts } = {}
@@ -71,7 +71,7 @@ describe('what a look most likely means', () => {
   });
 
   it('answers every sight at every stage, with chances that make a whole and words for each', () => {
-    for (const sight of SIGHTS)
+    for (const sight of SYMPTOMS)
       for (const [hours, events] of [
         [20, [sown()]],
         [60, [sown(), event(48, { type: 'uncovered' })]],
@@ -83,7 +83,7 @@ describe('what a look most likely means', () => {
         expect(chance).to.be.at.least(Math.max(0, ...others.map((other) => other.chance)));
         expect(chance + others.reduce((sum, other) => sum + other.chance, 0)).to.be.at.most(1.0001);
         for (const text of [
-          SIGHT_WORDS[sight],
+          SYMPTOM_WORDS[sight],
           ...Object.values(CAUSE_WORDS[cause]),
           ...because.map((one) => evidenceWords(one, 'metric'))
         ])
@@ -95,7 +95,7 @@ describe('what a look most likely means', () => {
 });
 
 describe('what a look changes', () => {
-  const saw = (hours: number, sight: Sight): SowingEvent => event(hours, { type: 'saw', sight });
+  const saw = (hours: number, sight: Symptom): SowingEvent => event(hours, { type: 'saw', sight });
 
   it('brings water to stems that hang, and light to those that stretch or mould in the dark', () => {
     expect(kindsAsked(79, lit())).not.to.include('water');

@@ -4,7 +4,7 @@ import { cropOf, findCrop } from '../../src/core/crops/library.ts';
 import { leftG, type Lot, type LotStock } from '../../src/core/supplies/seed/lot.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { project } from '../../src/core/sowing/project.ts';
-import { factsOf } from '../../src/core/sowing/householdFacts.ts';
+import { factsOf } from '../../src/core/sowing/facts.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY } from '../../src/core/time/zone.ts';

@@ -5,7 +5,7 @@ import { project, type Projected } from '../../src/core/sowing/project.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { factsOf, rhythmOf } from '../../src/core/sowing/householdFacts.ts';
+import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';

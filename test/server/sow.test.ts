@@ -6,7 +6,7 @@ import { MEDIA } from '../../src/core/supplies/media/medium.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { differences } from '../../src/core/steps/differences.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
-import { factsOf, rhythmOf } from '../../src/core/sowing/householdFacts.ts';
+import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import type { Step } from '../../src/core/steps/step.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';

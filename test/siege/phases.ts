@@ -60,7 +60,7 @@ export async function leaks(base: URL, camps: readonly [Camp, Camp]): Promise<Le
           named &&
           came.status === 200 &&
           role === 'the other household' &&
-          !/reckon/.test(name) &&
+          !/calculators/.test(name) &&
           !isMiss(came)
         )
           found.reached.push(`${name} as ${role}`);

@@ -100,7 +100,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/shelf',
     '/bench',
     '/bench/cupboard',
-    '/bench/reckon',
+    '/bench/calculators',
     '/sow',
     '/crops',
     '/methods',
@@ -113,7 +113,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/bench/cupboard/container/[id]', `/bench/cupboard/container/${ids.container}`);
   get('/bench/cupboard/lot/[id]', `/bench/cupboard/lot/${ids.lot}`);
   get('/bench/cupboard/medium/[id]', `/bench/cupboard/medium/${ids.medium}`);
-  get('/bench/reckon/[key]', '/bench/reckon/seed?crop=radish&area=25+x+18');
+  get('/bench/calculators/[key]', '/bench/calculators/seed?crop=radish&area=25+x+18');
   get('/crops/[key]', `/crops/${keys.crop}`);
   get('/crops/[key]/edit', `/crops/${keys.crop}/edit`);
   get('/methods/[key]', `/methods/${keys.method}`);

@@ -3,12 +3,12 @@ import type { Timer } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
 import { STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
-import { reckon } from '../../src/core/calculators/calculator.ts';
-import { findReckoner, RECKONERS } from '../../src/core/calculators/registry.ts';
+import { calculate } from '../../src/core/calculators/calculator.ts';
+import { findCalculator, CALCULATORS } from '../../src/core/calculators/registry.ts';
 import type { StepBody } from '../../src/core/steps/step.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
-import { readQuantity, showQuantity, unitOf } from '../../src/ui/reckon/quantities.ts';
-import { workingOf } from '../../src/ui/reckon/working.ts';
+import { readQuantity, showQuantity, unitOf } from '../../src/ui/calculators/quantities.ts';
+import { workingOf } from '../../src/ui/calculators/working.ts';
 import { answerWords, QUESTION_WORDS } from '../../src/words/methods.ts';
 import type { StepOn } from '../../src/words/steps/amounts.ts';
 import { stepAmount } from '../../src/words/steps/steps.ts';
@@ -59,13 +59,13 @@ describe('quantities of a calculator', () => {
 
   it('are shown as they would be typed', () => {
     for (const units of ['metric', 'us'] as const)
-      for (const reckoner of RECKONERS) {
+      for (const calculator of CALCULATORS) {
         const context = { crop: cropOf('radish') };
-        const { values } = reckon(reckoner, context, {}, []);
-        for (const { key, kind } of reckoner.quantities(context)) {
+        const { values } = calculate(calculator, context, {}, []);
+        for (const { key, kind } of calculator.quantities(context)) {
           const shown = showQuantity(values[key]!, kind, units);
           const back = value(`${shown} ${unitOf(kind, units)}`, kind, units);
-          expect(back, `${reckoner.key}.${key} ${shown}`).to.be.closeTo(values[key]!, values[key]! * 0.006);
+          expect(back, `${calculator.key}.${key} ${shown}`).to.be.closeTo(values[key]!, values[key]! * 0.006);
         }
       }
   });
@@ -94,12 +94,12 @@ describe('the working of a calculator', () => {
 
   it('comes to what it says, whichever quantity is worked out and in whatever units', () => {
     for (const units of ['metric', 'us'] as const)
-      for (const reckoner of RECKONERS)
-        for (const typed of [[], [reckoner.quantities({ crop: cropOf('pea') })[0]!.key]]) {
+      for (const calculator of CALCULATORS)
+        for (const typed of [[], [calculator.quantities({ crop: cropOf('pea') })[0]!.key]]) {
           const context = { crop: cropOf('pea') };
-          const start = reckon(reckoner, context, {}, []);
-          const { values, free } = reckon(reckoner, context, start.values, typed);
-          const working = workingOf(reckoner, context, values, free, units);
+          const start = calculate(calculator, context, {}, []);
+          const { values, free } = calculate(calculator, context, start.values, typed);
+          const working = workingOf(calculator, context, values, free, units);
           const [said, result] = evaluated(working);
           expect(said, working).to.be.closeTo(result, Math.abs(result) * 0.02);
         }
@@ -107,8 +107,8 @@ describe('the working of a calculator', () => {
 
   it('names its constants', () => {
     const context = { crop: cropOf('radish') };
-    const { values, free } = reckon(findReckoner('seed')!, context, {}, []);
-    expect(workingOf(findReckoner('seed')!, context, values, free, 'metric')).to.equal(
+    const { values, free } = calculate(findCalculator('seed')!, context, {}, []);
+    expect(workingOf(findCalculator('seed')!, context, values, free, 'metric')).to.equal(
       '1 × 450 cm² × 2.1 /cm² × 10.5 g per 1000 seeds × 94 % usual germination ÷ 94 % = 9.92 g'
     );
   });

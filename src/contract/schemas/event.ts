@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { SIGHTS } from '../../core/symptoms/sight.ts';
+import { SYMPTOMS } from '../../core/symptoms/symptom.ts';
 import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
 import { id, moment, number, text } from './primitives.ts';
 import { BENCH_STEPS, CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/sowing/event.ts';
@@ -43,7 +43,7 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
       .max(50_000, 'Over 50 kg: check the weight.'),
     full: yup.boolean().required()
   }),
-  saw: yup.object({ sight: yup.string().oneOf(SIGHTS).required() }),
+  saw: yup.object({ sight: yup.string().oneOf(SYMPTOMS).required() }),
   turned: yup.object({}),
   aired: yup.object({}),
   moved: yup.object({ placeId: id('Choose a place.').required('Choose a place.') }),

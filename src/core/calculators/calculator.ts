@@ -26,27 +26,27 @@ export interface Aside {
 }
 
 /** What a calculator knows besides its quantities. */
-export interface ReckonContext {
+export interface CalculatorContext {
   crop: Crop;
 }
 
 /** One calculator: quantities, the law between them, and what else follows. */
-export interface Reckoner {
+export interface Calculator {
   key: string;
   name: string;
   /** Whether its law holds a crop's figures. */
   ofCrop: boolean;
-  quantities(context: ReckonContext): Quantity[];
+  quantities(context: CalculatorContext): Quantity[];
   /** @param values those that were given; no quantity of the relation itself may be taken from them */
-  relation(context: ReckonContext, values: Readonly<Record<string, number>>): Relation;
-  asides(values: Readonly<Record<string, number>>, context: ReckonContext): Aside[];
+  relation(context: CalculatorContext, values: Readonly<Record<string, number>>): Relation;
+  asides(values: Readonly<Record<string, number>>, context: CalculatorContext): Aside[];
   /** Why these values must not be used, or an empty string. */
   refuse(values: Readonly<Record<string, number>>): string;
   /** What is to be said of these values though they are worked out, or an empty string. */
   warn?(values: Readonly<Record<string, number>>): string;
 }
 
-export interface Reckoned {
+export interface Calculated {
   /** All quantities in base units, the free one worked out. */
   values: Record<string, number>;
   free: string;
@@ -62,18 +62,18 @@ export interface Reckoned {
  * @param given what was typed, in base units; NaN for what cannot be read
  * @param typed keys in the order they were last typed, oldest first
  */
-export function reckon(
-  reckoner: Reckoner,
-  context: ReckonContext,
+export function calculate(
+  calculator: Calculator,
+  context: CalculatorContext,
   given: Readonly<Record<string, number>>,
   typed: readonly string[]
-): Reckoned {
-  const quantities = reckoner.quantities(context);
+): Calculated {
+  const quantities = calculator.quantities(context);
   const solvable = quantities.filter((quantity) => quantity.solvable).map(({ key }) => key);
   const free = freeQuantity(solvable, typed);
   const values: Record<string, number> = {};
   for (const { key, start } of quantities) values[key] = typed.includes(key) ? (given[key] ?? start) : start;
-  values[free] = solveFor(reckoner.relation(context, values), values, free);
+  values[free] = solveFor(calculator.relation(context, values), values, free);
   const wrong: Record<string, string> = {};
   for (const { key, label, low, high } of quantities) {
     const value = values[key]!;
@@ -81,7 +81,7 @@ export function reckon(
       wrong[key] = `${label}: give a figure from ${low} to ${high}.`;
   }
   if (Object.keys(wrong).length > 0) values[free] = NaN;
-  const refused = Object.keys(wrong).length > 0 ? '' : reckoner.refuse(values);
+  const refused = Object.keys(wrong).length > 0 ? '' : calculator.refuse(values);
   if (refused) {
     wrong[''] = refused;
     values[free] = NaN;
@@ -90,7 +90,7 @@ export function reckon(
     values,
     free,
     wrong,
-    asides: Number.isFinite(values[free]) ? reckoner.asides(values, context) : [],
-    warning: Number.isFinite(values[free]) ? (reckoner.warn?.(values) ?? '') : ''
+    asides: Number.isFinite(values[free]) ? calculator.asides(values, context) : [],
+    warning: Number.isFinite(values[free]) ? (calculator.warn?.(values) ?? '') : ''
   };
 }

@@ -5,7 +5,7 @@ import { bulkDensityGMl } from '../supplies/seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../supplies/seed/jar.ts';
 import type { Crop } from '../crops/crop.ts';
 import { unitFactor } from '../units/parseQuantity.ts';
-import type { Quantity, QuantityKind, Reckoner } from './calculator.ts';
+import type { Quantity, QuantityKind, Calculator } from './calculator.ts';
 
 const quantity = (
   key: string,
@@ -30,7 +30,7 @@ const seedFactors = (crop: Crop) => [
 
 const none = () => '';
 
-const seed: Reckoner = {
+const seed: Calculator = {
   key: 'seed',
   name: 'Seed for a container',
   ofCrop: true,
@@ -55,7 +55,7 @@ const seed: Reckoner = {
   refuse: none
 };
 
-const packet: Reckoner = {
+const packet: Calculator = {
   key: 'packet',
   name: 'Packet to trays',
   ofCrop: true,
@@ -81,7 +81,7 @@ const packet: Reckoner = {
   refuse: none
 };
 
-const soak: Reckoner = {
+const soak: Calculator = {
   key: 'soak',
   name: 'Soak',
   ofCrop: true,
@@ -109,7 +109,7 @@ const soak: Reckoner = {
   refuse: none
 };
 
-const disinfect = (product: 'hypochlorite' | 'peroxide'): Reckoner => {
+const disinfect = (product: 'hypochlorite' | 'peroxide'): Calculator => {
   const rule = STARTING_RULES[product];
   const isHypochlorite = product === 'hypochlorite';
   return {
@@ -148,7 +148,7 @@ const disinfect = (product: 'hypochlorite' | 'peroxide'): Reckoner => {
   };
 };
 
-const dilution: Reckoner = {
+const dilution: Calculator = {
   key: 'dilution',
   name: 'Dilution',
   ofCrop: false,
@@ -166,7 +166,7 @@ const dilution: Reckoner = {
       : ''
 };
 
-const medium: Reckoner = {
+const medium: Calculator = {
   key: 'medium',
   name: 'Medium',
   ofCrop: false,
@@ -189,7 +189,7 @@ const medium: Reckoner = {
   refuse: none
 };
 
-const feed: Reckoner = {
+const feed: Calculator = {
   key: 'feed',
   name: 'Feed',
   ofCrop: false,
@@ -208,7 +208,7 @@ const feed: Reckoner = {
 };
 
 /** The calculators of the bench, in the order of the work. */
-export const RECKONERS: readonly Reckoner[] = [
+export const CALCULATORS: readonly Calculator[] = [
   seed,
   packet,
   soak,
@@ -219,5 +219,5 @@ export const RECKONERS: readonly Reckoner[] = [
   feed
 ];
 
-export const findReckoner = (key: string): Reckoner | undefined =>
-  RECKONERS.find((reckoner) => reckoner.key === key);
+export const findCalculator = (key: string): Calculator | undefined =>
+  CALCULATORS.find((calculator) => calculator.key === key);

@@ -2,7 +2,7 @@ import { scorches } from '../places/light.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import { WEAK_GERMINATION_PCT } from '../supplies/seed/amount.ts';
 import type { LookFacts } from './facts.ts';
-import type { Sight } from '../symptoms/sight.ts';
+import type { Symptom } from '../symptoms/symptom.ts';
 
 /** A fact of the tray that speaks for a cause, with its figure. */
 export type Evidence =
@@ -146,7 +146,7 @@ const CAUSES = {
 export type Cause = keyof typeof CAUSES;
 
 /** Which causes a sight can have. */
-const CAUSES_OF: Record<Sight, readonly Cause[]> = {
+const CAUSES_OF: Record<Symptom, readonly Cause[]> = {
   tails: ['on-time', 'slow'],
   hairs: ['root-hairs', 'mould'],
   mould: ['mould', 'hairs-after-all'],
@@ -178,7 +178,7 @@ const LOSS: Partial<Record<Cause, Loss>> = {
 };
 
 /** Some things no tray comes back from, whatever the likely cause. */
-function lossOf(sight: Sight, cause: Cause, facts: LookFacts): Loss {
+function lossOf(sight: Symptom, cause: Cause, facts: LookFacts): Loss {
   if (sight === 'mould' && cause === 'mould' && facts.risk.byHours === 'high' && facts.daysInLight > 0)
     return 'whole';
   if (sight === 'fallen-rot' && cause === 'damping-off' && facts.age < 3) return 'whole';
@@ -188,7 +188,7 @@ function lossOf(sight: Sight, cause: Cause, facts: LookFacts): Loss {
 
 /** What a look most likely means for one tray. */
 export interface Answer {
-  sight: Sight;
+  sight: Symptom;
   cause: Cause;
   /** How likely, among the causes this sight can have; over 0 to 1. */
   chance: number;
@@ -202,7 +202,7 @@ export interface Answer {
 const UNFIT = 0.25;
 
 /** Weighs the causes of a sight by what is known of the tray. */
-export function answerLook(sight: Sight, facts: LookFacts): Answer {
+export function answerLook(sight: Symptom, facts: LookFacts): Answer {
   const weighed = CAUSES_OF[sight]
     .map((cause) => ({ cause, ...(CAUSES[cause] as (f: LookFacts) => Weighed)(facts) }))
     .sort((a, b) => b.weight - a.weight);

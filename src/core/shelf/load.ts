@@ -41,7 +41,7 @@ export function sowingWeightG(projected: Projected, now: Millis): number {
   return dryTrayG(projected) + setup.seedG + plantsG(projected, now) + waterAt(projected, now).g + pressed;
 }
 
-/** Half and twice what can be reckoned: beyond that, a weight is a slip of the finger and not a tray. */
+/** Half and twice what can be calculated: beyond that, a weight is a slip of the finger and not a tray. */
 const SLIP = 2;
 
 /**

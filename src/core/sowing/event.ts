@@ -1,4 +1,4 @@
-import type { Sight } from '../symptoms/sight.ts';
+import type { Symptom } from '../symptoms/symptom.ts';
 import type { Heft, Moisture } from '../water/bucket.ts';
 import type { Mark } from '../growth/marks.ts';
 import type { Millis } from '../time/zone.ts';
@@ -60,7 +60,7 @@ export type EventBody =
   /** The tray on the scale, with all in it; `full` where it was just watered and has drained. */
   | { type: 'weighed'; grossG: number; full: boolean }
   /** Something was seen that a look can tell. */
-  | { type: 'saw'; sight: Sight }
+  | { type: 'saw'; sight: Symptom }
   | { type: 'turned' }
   | { type: 'aired' }
   | { type: 'moved'; placeId: string }

@@ -1,7 +1,7 @@
 import { CUES, type BenchStep, type Cue, type LossReason, type SowingEvent } from './event.ts';
 import type { WaterFact } from '../water/watered.ts';
 import { DAY, type Millis } from '../time/zone.ts';
-import type { Sight } from '../symptoms/sight.ts';
+import type { Symptom } from '../symptoms/symptom.ts';
 import { HEFT, MOISTURE } from '../water/bucket.ts';
 import type { MarkSeen } from '../growth/evidence.ts';
 
@@ -49,7 +49,7 @@ export interface SowingState {
   moves: { from: Millis; placeId: string }[];
   seen: MarkSeen[];
   contradictions: Contradiction[];
-  sights: { eventId: string; at: Millis; sight: Sight }[];
+  sights: { eventId: string; at: Millis; sight: Symptom }[];
   turnedAt: Millis | null;
   airedAt: Millis | null;
   water: WaterFact[];
@@ -227,12 +227,12 @@ function end(state: SowingState, at: Millis): void {
 const SEEN_FOR_D = 3;
 
 /** When one of these was last seen; null where none was. */
-export const lastSaw = (state: Pick<SowingState, 'sights'>, sights: readonly Sight[]): Millis | null =>
+export const lastSaw = (state: Pick<SowingState, 'sights'>, sights: readonly Symptom[]): Millis | null =>
   state.sights.findLast(({ sight }) => sights.includes(sight))?.at ?? null;
 
 /** Whether one of these was seen within the last three days. */
 export const sawLately = (
   state: Pick<SowingState, 'sights'>,
-  sights: readonly Sight[],
+  sights: readonly Symptom[],
   now: Millis
 ): boolean => (lastSaw(state, sights) ?? -Infinity) > now - SEEN_FOR_D * DAY;

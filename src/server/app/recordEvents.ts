@@ -3,7 +3,7 @@ import { ValidationError } from 'yup';
 import { checkWeighIn } from '../../core/growth/yield.ts';
 import { wrongTrayWeight } from '../../core/shelf/load.ts';
 import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
-import { factsOf } from '../../core/sowing/householdFacts.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, withEvent } from '../../core/sowing/record.ts';
 import { sowingOf } from '../../core/sowing/sowing.ts';

@@ -5,7 +5,7 @@ import type { Place } from '../../core/places/place.ts';
 import { lotGermination } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { aimOf } from '../../core/sowing/aim.ts';
-import { rhythmOf } from '../../core/sowing/householdFacts.ts';
+import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
 import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../contract/schemas/sowing.ts';
 import type { InferType } from 'yup';

@@ -7,7 +7,7 @@ import { soakFrom, soonest, type SoakPlan } from '../../core/sowing/soak.ts';
 import type { SowingEvent } from '../../core/sowing/event.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
-import { factsOf } from '../../core/sowing/householdFacts.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
 import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';

@@ -1,5 +1,5 @@
 import type { HouseholdFacts } from '../../core/sowing/project.ts';
-import { factsOf } from '../../core/sowing/householdFacts.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdOf, type HouseholdRow } from './household.ts';

@@ -3,7 +3,7 @@
 
   const VIEWS = [
     { path: '/bench', name: 'Sheet' },
-    { path: '/bench/reckon', name: 'Calculators' },
+    { path: '/bench/calculators', name: 'Calculators' },
     { path: '/bench/cupboard', name: 'Cupboard' }
   ];
 </script>

@@ -3,7 +3,7 @@
   import type { Units } from '$core/units/format.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { CAUSE_WORDS, evidenceWords, LOSS_OF_TRAY, SIGHT_WORDS } from '$words/looks.ts';
+  import { CAUSE_WORDS, evidenceWords, LOSS_OF_TRAY, SYMPTOM_WORDS } from '$words/looks.ts';
 
   interface Props {
     answer: Answer;
@@ -16,8 +16,8 @@
   const because = $derived(answer.because.map((evidence) => evidenceWords(evidence, units)).join('; '));
 </script>
 
-<article class="card" aria-label="{SIGHT_WORDS[answer.sight]}: {words.is}">
-  <p class="small soft">{SIGHT_WORDS[answer.sight]}</p>
+<article class="card" aria-label="{SYMPTOM_WORDS[answer.sight]}: {words.is}">
+  <p class="small soft">{SYMPTOM_WORDS[answer.sight]}</p>
   <h3>{words.is}</h3>
   <dl>
     {#if because}

@@ -1,4 +1,4 @@
-import { factsOf, type HouseholdBookData, type HouseholdData } from '$core/sowing/householdFacts.ts';
+import { factsOf, type HouseholdBookData, type HouseholdData } from '$core/sowing/facts.ts';
 import { project, type HouseholdFacts, type Projected } from '$core/sowing/project.ts';
 import { readLog, type SowingRecord } from '$core/sowing/record.ts';
 import type { SowingEvent } from '$core/sowing/event.ts';

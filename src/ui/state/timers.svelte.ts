@@ -2,7 +2,7 @@ import { getContext, setContext } from 'svelte';
 import type { Place } from '$core/places/place.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { timersOf, timerState, type Timer, type TimerState } from '$core/steps/timer.ts';
-import type { HouseholdData } from '$core/sowing/householdFacts.ts';
+import type { HouseholdData } from '$core/sowing/facts.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import { ask } from './ask.ts';

@@ -19,7 +19,7 @@
   import { COMMON_SIZES, ofSize } from '$core/supplies/containers/sizes.ts';
   import { sizeWords, suggestedName } from '$words/containers.ts';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
-  import { rhythmOf } from '$core/sowing/householdFacts.ts';
+  import { rhythmOf } from '$core/sowing/facts.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';

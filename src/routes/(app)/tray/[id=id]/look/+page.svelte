@@ -2,16 +2,16 @@
   import { tick } from 'svelte';
   import { answerLook } from '$core/diagnosis/causes.ts';
   import { lookFacts } from '$core/diagnosis/facts.ts';
-  import type { Sight } from '$core/symptoms/sight.ts';
+  import type { Symptom } from '$core/symptoms/symptom.ts';
   import type { EventBody } from '$core/sowing/event.ts';
   import { roundsBetween } from '$core/time/rhythm.ts';
   import { DAY } from '$core/time/zone.ts';
   import AnswerCard from '$ui/looks/AnswerCard.svelte';
-  import SightDrawing from '$ui/looks/SightDrawing.svelte';
+  import SymptomDrawing from '$ui/looks/SymptomDrawing.svelte';
   import WaterLooks from '$ui/looks/WaterLooks.svelte';
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { SIGHT_WORDS } from '$words/looks.ts';
+  import { SYMPTOM_WORDS } from '$words/looks.ts';
   import { cueWords } from '$words/events.ts';
   import { dayAndTime } from '$words/time.ts';
   import type { PageData } from './$types';
@@ -27,14 +27,14 @@
   const say = (words: string) => `${crop.name}: ${words}`;
 
   /** What is hard to tell apart, drawn beside each other. */
-  const PAIRS: readonly { title: string; of: readonly [Sight, Sight] }[] = [
+  const PAIRS: readonly { title: string; of: readonly [Symptom, Symptom] }[] = [
     { title: 'White fuzz', of: ['hairs', 'mould'] },
     { title: 'Stems down', of: ['fallen-dry', 'fallen-rot'] },
     { title: 'Not standing well', of: ['stretched', 'weak'] },
     { title: 'Leaves marked', of: ['scorched', 'hungry'] },
     { title: 'Something on top', of: ['hulls', 'true-leaf'] }
   ];
-  const OTHERS: readonly Sight[] = ['tails', 'pale', 'patchy', 'tastes-ready', 'bitter', 'fibrous'];
+  const OTHERS: readonly Symptom[] = ['tails', 'pale', 'patchy', 'tastes-ready', 'bitter', 'fibrous'];
 
   /** When it was seen: now, or at one of the rounds just past. */
   let seenAt = $state<number | null>(null);
@@ -46,8 +46,8 @@
   const record = (body: EventBody, words: string) =>
     journal.record(setup.id, body, say(words), seenAt === null ? {} : { at: seenAt });
   let answered: HTMLElement | undefined = $state();
-  async function see(sight: Sight) {
-    await record({ type: 'saw', sight }, SIGHT_WORDS[sight].toLowerCase());
+  async function see(sight: Symptom) {
+    await record({ type: 'saw', sight }, SYMPTOM_WORDS[sight].toLowerCase());
     // On a phone the answer stands above what was touched.
     await tick();
     answered?.scrollIntoView({ block: 'nearest' });
@@ -136,8 +136,8 @@
           <div class="pair">
             {#each of as sight (sight)}
               <button onclick={() => see(sight)}>
-                <SightDrawing {sight} />
-                <span>{SIGHT_WORDS[sight]}</span>
+                <SymptomDrawing {sight} />
+                <span>{SYMPTOM_WORDS[sight]}</span>
               </button>
             {/each}
           </div>
@@ -147,7 +147,7 @@
         <h2>Anything else</h2>
         <div class="row">
           {#each OTHERS as sight (sight)}<button class="chip" onclick={() => see(sight)}
-              >{SIGHT_WORDS[sight]}</button
+              >{SYMPTOM_WORDS[sight]}</button
             >{/each}
         </div>
       </section>

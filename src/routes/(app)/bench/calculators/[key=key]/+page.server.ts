@@ -1,11 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { findReckoner } from '$core/calculators/registry.ts';
+import { findCalculator } from '$core/calculators/registry.ts';
 import { listOwnCrops } from '$server/crops/ownCrops.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-  if (params.key !== 'units' && !findReckoner(params.key)) error(404, 'There is no such calculator.');
+  if (params.key !== 'units' && !findCalculator(params.key)) error(404, 'There is no such calculator.');
   const own = await inSession(locals, (tx) => listOwnCrops(tx));
   return { key: params.key, ownCrops: own.map(({ crop }) => crop), params: [...url.searchParams] };
 };

@@ -1,5 +1,5 @@
 /** What a look at a tray can find, each told by one touch. */
-export const SIGHTS = [
+export const SYMPTOMS = [
   'tails',
   'hairs',
   'mould',
@@ -17,4 +17,4 @@ export const SIGHTS = [
   'bitter',
   'fibrous'
 ] as const;
-export type Sight = (typeof SIGHTS)[number];
+export type Symptom = (typeof SYMPTOMS)[number];

@@ -1,4 +1,4 @@
-import type { Quantity, ReckonContext, Reckoner } from '$core/calculators/calculator.ts';
+import type { Quantity, CalculatorContext, Calculator } from '$core/calculators/calculator.ts';
 import type { Units } from '$core/units/format.ts';
 import { baseUnits, showQuantity, unitOf } from './quantities.ts';
 
@@ -6,14 +6,14 @@ import { baseUnits, showQuantity, unitOf } from './quantities.ts';
  * How the free quantity came about, with the figures that stand: `2 × 450 cm² × 2.1 /cm² × ... = 19.8 g`.
  */
 export function workingOf(
-  reckoner: Reckoner,
-  context: ReckonContext,
+  calculator: Calculator,
+  context: CalculatorContext,
   values: Readonly<Record<string, number>>,
   free: string,
   units: Units
 ): string {
-  const { factors, powers } = reckoner.relation(context, values);
-  const quantities = new Map(reckoner.quantities(context).map((one) => [one.key, one]));
+  const { factors, powers } = calculator.relation(context, values);
+  const quantities = new Map(calculator.quantities(context).map((one) => [one.key, one]));
   const text = (quantity: Quantity): string =>
     `${showQuantity(values[quantity.key]!, quantity.kind, units)} ${unitOf(quantity.kind, units)}`.trim();
   // The law makes 1: what has the other sign than the free quantity stands above the line.

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { RECKONERS } from '$core/calculators/registry.ts';
+  import { CALCULATORS } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
 
   const WHAT: Record<string, string> = {
@@ -13,7 +13,7 @@
     feed: 'Feed to the water, at full or part strength.',
     units: 'Grams and ounces, spoons, cups, inches, degrees.'
   };
-  const all = [...RECKONERS.map(({ key, name }) => ({ key, name })), { key: 'units', name: 'Units' }];
+  const all = [...CALCULATORS.map(({ key, name }) => ({ key, name })), { key: 'units', name: 'Units' }];
 </script>
 
 <svelte:head><title>Calculators · Brote</title></svelte:head>
@@ -24,7 +24,7 @@
 <ul>
   {#each all as { key, name } (key)}
     <li>
-      <a class="card" href="/bench/reckon/{key}"
+      <a class="card" href="/bench/calculators/{key}"
         ><strong>{name}</strong><span class="small soft">{WHAT[key]}</span></a
       >
     </li>

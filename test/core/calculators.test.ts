@@ -2,15 +2,15 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { convert, unitsIn, type ConversionGroup } from '../../src/core/calculators/convert.ts';
-import { reckon, type Reckoner } from '../../src/core/calculators/calculator.ts';
-import { findReckoner, RECKONERS } from '../../src/core/calculators/registry.ts';
+import { calculate, type Calculator } from '../../src/core/calculators/calculator.ts';
+import { findCalculator, CALCULATORS } from '../../src/core/calculators/registry.ts';
 import { freeQuantity, solveFor } from '../../src/core/calculators/relation.ts';
 import { coirFor, partVolumes, readParts } from '../../src/core/supplies/media/coir.ts';
 
 const radish = { crop: cropOf('radish') };
 const pea = { crop: cropOf('pea') };
 const work = (key: string, given: Record<string, number>, context = radish) =>
-  reckon(findReckoner(key)!, context, given, Object.keys(given));
+  calculate(findCalculator(key)!, context, given, Object.keys(given));
 
 describe('a calculator', () => {
   it('gives the reference values', () => {
@@ -30,27 +30,27 @@ describe('a calculator', () => {
   });
 
   it('works out whichever quantity was not typed, and they all agree', () => {
-    const reckoners = fc.constantFrom(...RECKONERS);
+    const calculators = fc.constantFrom(...CALCULATORS);
     fc.assert(
       fc.property(
-        reckoners,
+        calculators,
         fc.constantFrom(...CROPS),
         fc.nat(9),
         fc.infiniteStream(fc.double({ min: 0.2, max: 3, noNaN: true })),
-        (reckoner, crop, pick, scales) => {
+        (calculator, crop, pick, scales) => {
           const context = { crop };
-          const quantities = reckoner.quantities(context);
-          const start = reckon(reckoner, context, {}, []);
+          const quantities = calculator.quantities(context);
+          const start = calculate(calculator, context, {}, []);
           const given: Record<string, number> = {};
           for (const { key } of quantities) given[key] = start.values[key]! * (scales.next().value as number);
           const solvable = quantities.filter((one) => one.solvable).map(({ key }) => key);
           const free = solvable[pick % solvable.length]!;
-          const value = solveFor(reckoner.relation(context, given), given, free);
+          const value = solveFor(calculator.relation(context, given), given, free);
           const whole = { ...given, [free]: value };
           for (const other of solvable)
             expect(
-              solveFor(reckoner.relation(context, whole), whole, other),
-              `${reckoner.key}.${other}`
+              solveFor(calculator.relation(context, whole), whole, other),
+              `${calculator.key}.${other}`
             ).to.be.closeTo(whole[other]!, Math.abs(whole[other]!) * 1e-9);
         }
       )
@@ -63,7 +63,7 @@ describe('a calculator', () => {
     expect(freeQuantity(['a', 'b', 'c'], ['b', 'c', 'a'])).to.equal('b');
     expect(freeQuantity(['a', 'b'], ['x', 'b', 'a'])).to.equal('b');
     expect(work('seed', { seedG: 50 }).free).to.equal('count');
-    const { free, values } = reckon(findReckoner('seed')!, radish, { count: 2, seedG: 50, area: 450 }, [
+    const { free, values } = calculate(findCalculator('seed')!, radish, { count: 2, seedG: 50, area: 450 }, [
       'area',
       'count',
       'seedG'
@@ -114,19 +114,19 @@ describe('a calculator', () => {
   });
 
   it('knows no calculator and no quantity that is not there', () => {
-    expect(findReckoner('no')).to.equal(undefined);
+    expect(findCalculator('no')).to.equal(undefined);
     expect(() => solveFor({ factors: [], powers: { a: 1 } }, { a: 1 }, 'b')).to.throw(RangeError);
   });
 
   it('has each quantity of its law among those shown', () => {
-    for (const reckoner of RECKONERS as readonly Reckoner[]) {
-      const keys = reckoner.quantities(radish).map(({ key }) => key);
-      const start = reckon(reckoner, radish, {}, []);
+    for (const calculator of CALCULATORS as readonly Calculator[]) {
+      const keys = calculator.quantities(radish).map(({ key }) => key);
+      const start = calculate(calculator, radish, {}, []);
       expect(
-        Object.keys(reckoner.relation(radish, start.values).powers).every((key) => keys.includes(key)),
-        reckoner.key
+        Object.keys(calculator.relation(radish, start.values).powers).every((key) => keys.includes(key)),
+        calculator.key
       ).to.equal(true);
-      expect(start.wrong, reckoner.key).to.deep.equal({});
+      expect(start.wrong, calculator.key).to.deep.equal({});
     }
   });
 });

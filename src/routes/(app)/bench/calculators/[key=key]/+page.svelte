@@ -1,27 +1,27 @@
 <script lang="ts">
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { soonest } from '$core/sowing/soak.ts';
-  import { rhythmOf } from '$core/sowing/householdFacts.ts';
+  import { rhythmOf } from '$core/sowing/facts.ts';
   import { fromTo } from '$words/time.ts';
   import { withOwnCrops } from '$core/crops/library.ts';
-  import { findReckoner } from '$core/calculators/registry.ts';
+  import { findCalculator } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
-  import ConvertForm from '$ui/reckon/ConvertForm.svelte';
-  import ReckonForm from '$ui/reckon/ReckonForm.svelte';
-  import MixParts from '$ui/reckon/MixParts.svelte';
+  import ConvertForm from '$ui/calculators/ConvertForm.svelte';
+  import CalculatorForm from '$ui/calculators/CalculatorForm.svelte';
+  import MixParts from '$ui/calculators/MixParts.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
-  const reckoner = $derived(findReckoner(data.key));
-  const name = $derived(reckoner?.name ?? 'Units');
+  const calculator = $derived(findCalculator(data.key));
+  const name = $derived(calculator?.name ?? 'Units');
 </script>
 
 <svelte:head><title>{name} · Brote</title></svelte:head>
 
 <BenchTabs />
-<p class="small"><a href="/bench/reckon">← Calculators</a></p>
+<p class="small"><a href="/bench/calculators">← Calculators</a></p>
 <h1>{name}</h1>
 {#key data.key}
   <div class="stack">
@@ -29,7 +29,7 @@
     {#if data.key === 'peroxide' || data.key === 'dilution'}<Caution>{CAUTIONS.peroxide}</Caution>{/if}
     {#if data.key === 'soak'}<Caution>{CAUTIONS.germs}</Caution>{/if}
     {#if data.key === 'medium'}<Caution>{CAUTIONS.dust}</Caution>{/if}
-    {#if reckoner}
+    {#if calculator}
       {#snippet times(crop: Crop)}
         {#if isSoaked(crop)}
           {@const soak = soonest(crop, rhythmOf(data.household), data.now)}
@@ -42,9 +42,9 @@
           <p>{crop.gelSeed ? 'Never soak it: the seed coat turns to gel.' : 'It is sown dry.'}</p>
         {/if}
       {/snippet}
-      <ReckonForm
+      <CalculatorForm
         {...data.key === 'soak' ? { beside: times } : {}}
-        {reckoner}
+        {calculator}
         crops={withOwnCrops(data.ownCrops)}
         units={data.household.units}
         params={data.params}

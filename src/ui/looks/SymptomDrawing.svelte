@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { Sight } from '$core/symptoms/sight.ts';
+  import type { Symptom } from '$core/symptoms/symptom.ts';
 
   /** One sight, drawn close up in the line of the trays, to be held beside what is in the tray. */
-  let { sight }: { sight: Sight } = $props();
+  let { sight }: { sight: Symptom } = $props();
 
   /** Short straight hairs all round a root that runs down from (x, y). */
   const hairs = (x: number, y: number, length: number): string =>

@@ -3,13 +3,13 @@
   import { untrack, type Snippet } from 'svelte';
   import { replaceState } from '$app/navigation';
   import type { Crop } from '$core/crops/crop.ts';
-  import { reckon, type Aside, type Reckoner } from '$core/calculators/calculator.ts';
+  import { calculate, type Aside, type Calculator } from '$core/calculators/calculator.ts';
   import { figure, mass, volume, type Units } from '$core/units/format.ts';
   import { readQuantity, showQuantity, unitOf } from './quantities.ts';
   import { workingOf } from './working.ts';
 
   interface Props {
-    reckoner: Reckoner;
+    calculator: Calculator;
     crops: readonly Crop[];
     units: Units;
     /** What the address says: quantities as typed, oldest first. */
@@ -17,13 +17,13 @@
     /** What else is to be said of the crop chosen. */
     beside?: Snippet<[Crop]>;
   }
-  let { reckoner, crops, units, params, beside }: Props = $props();
+  let { calculator, crops, units, params, beside }: Props = $props();
 
   const start = untrack(() => new Map(params));
   let cropKey = $state(start.get('crop') ?? 'radish');
   const crop = $derived(crops.find(({ key }) => key === cropKey) ?? crops[0]!);
   const context = $derived({ crop });
-  const quantities = $derived(reckoner.quantities(context));
+  const quantities = $derived(calculator.quantities(context));
   const keys = untrack(() => new Set(quantities.map(({ key }) => key)));
 
   let typed = $state<string[]>([...start.keys()].filter((key) => keys.has(key)));
@@ -42,10 +42,10 @@
       })
     )
   );
-  const result = $derived(reckon(reckoner, context, given, typed));
+  const result = $derived(calculate(calculator, context, given, typed));
   const working = $derived(
     Number.isFinite(result.values[result.free])
-      ? workingOf(reckoner, context, result.values, result.free, units)
+      ? workingOf(calculator, context, result.values, result.free, units)
       : ''
   );
 
@@ -59,7 +59,7 @@
   /** The address always says what stands here, so that it can be sent to somebody. */
   function remember() {
     const words = typed.filter((key) => key !== result.free).map((key) => [key, texts[key] ?? '']);
-    if (reckoner.ofCrop) words.unshift(['crop', cropKey]);
+    if (calculator.ofCrop) words.unshift(['crop', cropKey]);
     replaceState(`?${new URLSearchParams(words)}`, {});
   }
   const shown = (key: string): string => {
@@ -85,9 +85,9 @@
   }
 </script>
 
-<div class="reckon">
+<div class="sums">
   <form class="stack" onsubmit={(event) => event.preventDefault()} novalidate>
-    {#if reckoner.ofCrop}
+    {#if calculator.ofCrop}
       <Select
         labelText="Crop"
         selected={crop.key}
@@ -143,7 +143,7 @@
 </div>
 
 <style>
-  .reckon {
+  .sums {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
     gap: 1.5rem;
