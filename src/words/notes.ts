@@ -4,10 +4,10 @@ import type { Path } from '$core/supplies/methods/path.ts';
 import { volume } from '$core/units/format.ts';
 import { MOULD_WORDS } from './looks.ts';
 import { cueWords } from './events.ts';
-import { dayAndTime, type Reading } from './time.ts';
+import { dayAndTime, type Locale } from './time.ts';
 
 /** Something to know about a tray, in a line or two. */
-export function noteWords(note: Note, crop: Crop, path: Path, now: number, reading: Reading): string {
+export function noteWords(note: Note, crop: Crop, path: Path, now: number, locale: Locale): string {
   switch (note.kind) {
     case 'dry-hours':
       return `No water now: it is cut soon, and dry leaves keep longer. About ${Math.round(note.share * 100)} % is left for then.`;
@@ -16,16 +16,16 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, readi
     case 'thirsty':
       return 'It loses nearly all it holds between two rounds: turn the fan away, or move it somewhere cooler.';
     case 'too-much':
-      return `That was ${volume(note.g, reading.units)} more than it holds. Pour off what stands; it needs none until it says so.`;
+      return `That was ${volume(note.g, locale.units)} more than it holds. Pour off what stands; it needs none until it says so.`;
     case 'mould-risk':
       return `Mould may start: ${note.risk.drivers.map((driver) => MOULD_WORDS[driver].toLowerCase()).join('; ')}. Air helps, and water from below only.`;
     case 'scorch':
       return 'The lamp is bright and close: over 500 µmol/m²s within 15 cm scorches leaves. Hang it higher.';
     case 'not-begun':
-      return `This was to begin ${dayAndTime(note.at, now, reading)}. Begin now, another day, or let it go.`;
+      return `This was to begin ${dayAndTime(note.at, now, locale)}. Begin now, another day, or let it go.`;
     case 'contradiction': {
-      const cue = cueWords(note.between.cue, crop, path, reading.units).toLowerCase();
-      const at = (ms: number) => dayAndTime(ms, now, reading);
+      const cue = cueWords(note.between.cue, crop, path, locale.units).toLowerCase();
+      const at = (ms: number) => dayAndTime(ms, now, locale);
       return `Two looks disagree: ${cue} ${at(note.between.reachedAt)}, not yet ${at(note.between.notYetAt)}. The later one counts; take back whichever was wrong.`;
     }
   }

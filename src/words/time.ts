@@ -2,14 +2,14 @@ import { zoneOf } from '$core/time/zone.ts';
 import type { Units } from '$core/units/format.ts';
 
 /** How a household reads dates and times. */
-export interface Reading {
+export interface Locale {
   zone: string;
   units: Units;
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>();
 
-function format(at: number, { zone, units }: Reading, options: Intl.DateTimeFormatOptions): string {
+function format(at: number, { zone, units }: Locale, options: Intl.DateTimeFormatOptions): string {
   const key = `${zone}|${units}|${JSON.stringify(options)}`;
   let made = formats.get(key);
   if (!made) {
@@ -20,15 +20,15 @@ function format(at: number, { zone, units }: Reading, options: Intl.DateTimeForm
 }
 
 /** `07:30`, or `7:30 AM`. */
-export const clockTime = (at: number, reading: Reading): string =>
-  format(at, reading, { hour: '2-digit', minute: '2-digit' });
+export const clockTime = (at: number, locale: Locale): string =>
+  format(at, locale, { hour: '2-digit', minute: '2-digit' });
 
 /** `Thursday`. */
-export const weekday = (at: number, reading: Reading): string => format(at, reading, { weekday: 'long' });
+export const weekday = (at: number, locale: Locale): string => format(at, locale, { weekday: 'long' });
 
 /** `Thu 26 Nov`. */
-export const shortDate = (at: number, reading: Reading): string =>
-  format(at, reading, { weekday: 'short', day: 'numeric', month: 'short' });
+export const shortDate = (at: number, locale: Locale): string =>
+  format(at, locale, { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** Whole calendar days from `now` to `at` in the household's zone. */
 export function daysAway(at: number, now: number, zone: string): number {
@@ -37,22 +37,22 @@ export function daysAway(at: number, now: number, zone: string): number {
 }
 
 /** A day as it is said: today, tomorrow, a weekday within the week, otherwise a date. */
-export function dayWords(at: number, now: number, reading: Reading): string {
-  const days = daysAway(at, now, reading.zone);
+export function dayWords(at: number, now: number, locale: Locale): string {
+  const days = daysAway(at, now, locale.zone);
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  return days > 1 && days < 7 ? weekday(at, reading) : shortDate(at, reading);
+  return days > 1 && days < 7 ? weekday(at, locale) : shortDate(at, locale);
 }
 
 /** A day with its clock time: `tomorrow 07:30`. */
-export const dayAndTime = (at: number, now: number, reading: Reading): string =>
-  `${dayWords(at, now, reading)} ${clockTime(at, reading)}`;
+export const dayAndTime = (at: number, now: number, locale: Locale): string =>
+  `${dayWords(at, now, locale)} ${clockTime(at, locale)}`;
 
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
-export function fromTo(from: number, until: number, now: number, reading: Reading): string {
-  const sameDay = daysAway(until, from, reading.zone) === 0;
-  const words = `${dayAndTime(from, now, reading)} to ${sameDay ? clockTime(until, reading) : dayAndTime(until, now, reading)}`;
+export function fromTo(from: number, until: number, now: number, locale: Locale): string {
+  const sameDay = daysAway(until, from, locale.zone) === 0;
+  const words = `${dayAndTime(from, now, locale)} to ${sameDay ? clockTime(until, locale) : dayAndTime(until, now, locale)}`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 

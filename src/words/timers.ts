@@ -1,5 +1,5 @@
 import type { Timer, TimerKind, TimerState } from '$core/steps/timer.ts';
-import { dayAndTime, spanWords, type Reading } from './time.ts';
+import { dayAndTime, spanWords, type Locale } from './time.ts';
 
 export const TIMER_NAMES: Record<TimerKind, string> = {
   rinse: 'Rinse',
@@ -17,8 +17,8 @@ export function countdown(ms: number): string {
 }
 
 /** What to do about a timer where it stands. */
-export function timerWords(timer: Timer, state: TimerState, now: number, reading: Reading): string {
-  const ends = dayAndTime(timer.endsAt, now, reading);
+export function timerWords(timer: Timer, state: TimerState, now: number, locale: Locale): string {
+  const ends = dayAndTime(timer.endsAt, now, locale);
   switch (timer.kind) {
     case 'rinse':
       return state === 'running' ? 'Under running water.' : 'Rinsed: go on.';
@@ -34,7 +34,7 @@ export function timerWords(timer: Timer, state: TimerState, now: number, reading
           ? `Out ${ends}, while you sleep: set an alarm, or put fresh seed in at the planned hour.`
           : `Out ${ends}.`;
       if (state === 'due')
-        return `Drain and rinse now; at the latest ${dayAndTime(timer.latestAt!, now, reading)}.`;
+        return `Drain and rinse now; at the latest ${dayAndTime(timer.latestAt!, now, locale)}.`;
       if (state === 'last-hour')
         return `Drain within ${spanWords(timer.latestAt! - now)}: past that the seed goes soft and moulds.`;
       return `Missed by ${spanWords(now - timer.latestAt!)}. Rinse well and smell it: firm and sweet, sow at once, a little thinner; soft, slimy or sour, throw it out and start again.`;

@@ -161,9 +161,9 @@ describe('what the bench works with', function () {
     };
     const area = 'Area of one (cm²)';
     expect(await work('/bench/calculators/seed', { [area]: '25 x 18' }, /^Seed \(g\)/)).to.equal('9.92');
-    expect(await work('/bench/calculators/seed', { 'Seed (g)': '20', [area]: '450' }, /^Containers/)).to.equal(
-      '2.02'
-    );
+    expect(
+      await work('/bench/calculators/seed', { 'Seed (g)': '20', [area]: '450' }, /^Containers/)
+    ).to.equal('2.02');
     expect(
       await work('/bench/calculators/packet?crop=pea', { 'Seed in the packet (g)': '1 kg' }, /^Trays/)
     ).to.equal('11');
@@ -173,7 +173,9 @@ describe('what the bench works with', function () {
     expect(
       await work('/bench/calculators/dilution', { 'To make in all (mL)': '1,7 L' }, /^Stock to take/)
     ).to.equal('425');
-    expect(await work('/bench/calculators/dilution', { 'Stock to take (mL)': '100' }, /^To make/)).to.equal('400');
+    expect(await work('/bench/calculators/dilution', { 'Stock to take (mL)': '100' }, /^To make/)).to.equal(
+      '400'
+    );
     expect(await work('/bench/calculators/medium', { Containers: '3' }, /^Medium/)).to.equal('3375');
     expect(await work('/bench/calculators/feed', { 'Water (L)': '1/2' }, /^Feed to add/)).to.equal('1');
     expect(await work('/bench/calculators/units?of=volume', { cup: '1/2' }, /^mL$/)).to.equal('118');

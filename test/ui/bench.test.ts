@@ -115,7 +115,7 @@ describe('the working of a calculator', () => {
 });
 
 describe('steps in words', () => {
-  const on: StepOn = { now: NOW, reading: METRIC, containers: 1, medium: { kind: 'coir', own: null } };
+  const on: StepOn = { now: NOW, locale: METRIC, containers: 1, medium: { kind: 'coir', own: null } };
   const words = (body: StepBody, more: Partial<StepOn> = {}) => told(stepAmount(body, { ...on, ...more }));
   const told = ({ amount, more }: { amount: string; more: string }) => {
     return `${amount} | ${more}`;

@@ -14,11 +14,11 @@ import { laterWords, lightWords, loadWords } from '../../src/words/places.ts';
 import { eventWords } from '../../src/words/events.ts';
 
 const NOW = Date.parse('2026-11-23T08:00Z');
-const reading = { zone: 'Europe/Madrid', units: 'metric' } as const;
+const locale = { zone: 'Europe/Madrid', units: 'metric' } as const;
 const radish = cropOf('radish');
 const path = pathOf(radish, DEFAULT_METHOD);
-const note = (one: Note) => noteWords(one, radish, path, NOW, reading);
-const on = { now: NOW, reading, containers: 1, medium: { kind: 'mesh', own: null } } as const;
+const note = (one: Note) => noteWords(one, radish, path, NOW, locale);
+const on = { now: NOW, locale, containers: 1, medium: { kind: 'mesh', own: null } } as const;
 const card = (body: StepBody, ...others: StepBody[]) => cardWords({ body, with: others }, on);
 const event = (body: EventBody) => eventWords(body, radish, path, 'metric', () => 'the cellar');
 

@@ -147,7 +147,7 @@ describe('tasks in words', () => {
     { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
     { kind: 'press', cover: 'weight', pressing, shared: false, onTop: 0 }
   ];
-  const on = { now: NOW, reading: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
+  const on = { now: NOW, locale: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
   const words = (body: StepBody, containers = 1) =>
     cardWords({ body, with: body.kind === 'sow' ? others : [] }, { ...on, containers });
 

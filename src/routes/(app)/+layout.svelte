@@ -63,11 +63,11 @@
 
 <Shell household={data.household.name}>
   {#if data.household.demo}
-    <TimeBar now={data.now} reading={data.household} />
+    <TimeBar now={data.now} locale={data.household} />
   {/if}
-  <TimerBar reading={data.household} />
+  <TimerBar locale={data.household} />
   <FormSay />
-  <AsideList now={data.now} reading={data.household} />
+  <AsideList now={data.now} locale={data.household} />
   {@render children()}
 </Shell>
 <UndoBar />

@@ -5,19 +5,19 @@
   import { silentSince } from '$core/places/air/silence.ts';
   import { temperature } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
     devices: readonly { id: string; name: string; refused: { at: number; say: string } | null }[];
     last: readonly { source: string; at: number; tempC: number; humidityPct: number | null }[];
     now: number;
-    reading: Reading;
+    locale: Locale;
     newId: string;
     /** Of the device that was just added; shown this once. */
     token: string | null;
     wrong: string;
   }
-  let { devices, last, now, reading, newId, token, wrong }: Props = $props();
+  let { devices, last, now, locale, newId, token, wrong }: Props = $props();
   const lastOf = (id: string) => last.find(({ source }) => source === id);
   const address = $derived(`${page.url.origin}/api/readings`);
   const example = (key: string) =>
@@ -43,16 +43,16 @@
         <div>
           <strong>{device.name}</strong>
           <span class="small soft">
-            {#if sent}{temperature(sent.tempC, reading.units)}{sent.humidityPct === null
+            {#if sent}{temperature(sent.tempC, locale.units)}{sent.humidityPct === null
                 ? ''
-                : `, ${Math.round(sent.humidityPct)} %`}, {dayAndTime(sent.at, now, reading)}{:else}has sent
+                : `, ${Math.round(sent.humidityPct)} %`}, {dayAndTime(sent.at, now, locale)}{:else}has sent
               nothing yet{/if}
           </span>
           {#if since !== null}<span class="small warn"
-              >Silent since {dayAndTime(since, now, reading)}: look at its battery and its network.</span
+              >Silent since {dayAndTime(since, now, locale)}: look at its battery and its network.</span
             >{/if}
           {#if device.refused}<span class="small"
-              >Not taken {dayAndTime(device.refused.at, now, reading)}: {device.refused.say}</span
+              >Not taken {dayAndTime(device.refused.at, now, locale)}: {device.refused.say}</span
             >{/if}
         </div>
         <form method="POST" action="?/retire" use:enhance>

@@ -4,10 +4,10 @@
   import { celsiusOf } from '$core/places/air/reading.ts';
   import { temperature } from '$core/units/format.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import { sendReadings } from './sendReadings.ts';
 
-  let { placeId, reading }: { placeId: string; reading: Reading } = $props();
+  let { placeId, locale }: { placeId: string; locale: Locale } = $props();
   let temp = $state('');
   let humidity = $state('');
   let wrong = $state('');
@@ -15,13 +15,13 @@
   let said = $state('');
   /** What was refused as degC, where it can be read as degF. */
   let asF = $state<number | null>(null);
-  const sign = $derived(reading.units === 'us' ? '°F' : '°C');
+  const sign = $derived(locale.units === 'us' ? '°F' : '°C');
 
-  async function save(inF = reading.units === 'us') {
+  async function save(inF = locale.units === 'us') {
     [wrong, wrongDamp, said, asF] = ['', '', '', null];
     const degrees = readNumber(temp.replace(/\s*°?\s*[cf]$/i, ''));
     if (degrees === null) {
-      wrong = `Enter the temperature as a number, such as ${reading.units === 'us' ? '68' : '20.5'}.`;
+      wrong = `Enter the temperature as a number, such as ${locale.units === 'us' ? '68' : '20.5'}.`;
       return;
     }
     const damp = humidity.trim() === '' ? null : readNumber(humidity.replace(/\s*%$/, ''));
@@ -38,7 +38,7 @@
       wrong = sent.refused[0].say;
       if (!isF && degrees > 50) asF = degrees;
     } else {
-      said = `Noted: ${temperature(isF ? celsiusOf(degrees) : degrees, reading.units)} now.`;
+      said = `Noted: ${temperature(isF ? celsiusOf(degrees) : degrees, locale.units)} now.`;
       [temp, humidity] = ['', ''];
       await invalidate('brote:place');
     }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Bands } from '$core/picture/bands.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { dayAndTime, dayWords, shortDate, type Reading } from '$words/time.ts';
+  import { dayAndTime, dayWords, shortDate, type Locale } from '$words/time.ts';
 
   interface Row {
     name: string;
@@ -10,11 +10,11 @@
   interface Props {
     rows: Row[];
     now: number;
-    reading: Reading;
+    locale: Locale;
     /** Makes the ids of its gradients its own. */
     id: string;
   }
-  let { rows, now, reading, id }: Props = $props();
+  let { rows, now, locale, id }: Props = $props();
 
   const WORDS = { soak: 'Soak', drain: 'Drain', press: 'Covered', blackout: 'Dark', light: 'Light' } as const;
   const W = 1000;
@@ -34,7 +34,7 @@
 
   /** Local midnights, thinned so that their dates do not touch. */
   const days = $derived.by(() => {
-    const zone = zoneOf(reading.zone);
+    const zone = zoneOf(locale.zone);
     const marks: number[] = [];
     for (
       let date = zone.date(first).add({ days: 1 });
@@ -45,7 +45,7 @@
     const every = Math.ceil(marks.length / 5);
     return marks.map((at, index) => ({
       at,
-      label: index % every === Math.floor(every / 2) ? shortDate(at, reading) : ''
+      label: index % every === Math.floor(every / 2) ? shortDate(at, locale) : ''
     }));
   });
 
@@ -117,13 +117,13 @@
           <span class="key"
             ><i class="swatch {band.kind}"></i>{WORDS[band.kind]}
             {band.sure || band.kind === 'soak'
-              ? dayAndTime(band.from, now, reading)
-              : dayWords(band.from, now, reading)}</span
+              ? dayAndTime(band.from, now, locale)
+              : dayWords(band.from, now, locale)}</span
           >
         {/each}
         {#if Number.isFinite(row.bands.open.p50)}
           <span class="key"
-            ><i class="swatch window-swatch"></i>Window {dayWords(row.bands.open.p50, now, reading)}</span
+            ><i class="swatch window-swatch"></i>Window {dayWords(row.bands.open.p50, now, locale)}</span
           >
         {/if}
       </li>

@@ -18,7 +18,7 @@
   import { solutionWords } from '$words/steps/bench.ts';
   import { STEP_LEADS, STEP_NAMES } from '$words/steps/names.ts';
   import { stepAmount } from '$words/steps/steps.ts';
-  import { clockTime, dayAndTime, type Reading } from '$words/time.ts';
+  import { clockTime, dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
     section: SheetSection;
@@ -29,9 +29,9 @@
     media: readonly KeptMedium[];
     rhythm: Rhythm;
     now: number;
-    reading: Reading;
+    locale: Locale;
   }
-  let { section, number, solutions, mediumMl, lots, media, rhythm, now, reading }: Props = $props();
+  let { section, number, solutions, mediumMl, lots, media, rhythm, now, locale }: Props = $props();
   const journal = useJournal();
 
   const { kind } = $derived(section);
@@ -41,7 +41,7 @@
     const { setup } = line.projected;
     return stepAmount(line.step.body, {
       now,
-      reading,
+      locale,
       containers: setup.count,
       medium: { kind: setup.medium, own: media.find(({ id }) => id === setup.mediumId) ?? null }
     });
@@ -75,19 +75,19 @@
     <h2 id="step-{kind}"><span class="number" aria-hidden="true">{number}</span>{STEP_NAMES[kind]}</h2>
     {#if STEP_LEADS[kind]}<p class="small soft">{STEP_LEADS[kind]}</p>{/if}
     {#if kind === 'fill' && section.lines.length > 1}<p class="small soft">
-        In all {volume(mediumMl, reading.units)}.
+        In all {volume(mediumMl, locale.units)}.
       </p>{/if}
   </header>
   <div class="lines">
     {#if kind === 'disinfect'}
       {#each solutions as shared (`${shared.product}${shared.target}${shared.productPct}`)}
         <p class="shared">
-          <strong>{solutionWords(shared, reading.units)}</strong>
+          <strong>{solutionWords(shared, locale.units)}</strong>
           <span class="small soft"
             >{strengthWords(shared.product, shared.target)}, {shared.minutes} min. {shared.jars
               .map(
                 ({ name, solution }) =>
-                  `${name} ${measured(solution.productMl, reading.units)} in ${measured(solution.waterMl, reading.units)} of water`
+                  `${name} ${measured(solution.productMl, locale.units)} in ${measured(solution.waterMl, locale.units)} of water`
               )
               .join(', ')}. From: {shared.source}. Your local food authority decides.</span
           >
@@ -127,13 +127,13 @@
               >
               <strong
                 >{amount}{#if (kind === 'soak' || kind === 'drain') && !line.done && !line.passed}<span
-                    class="when">, {dayAndTime(line.step.from, now, reading)}</span
+                    class="when">, {dayAndTime(line.step.from, now, locale)}</span
                   >{/if}</strong
               >
               {#if kind === 'soak' && !line.done && !line.passed && soakFrom(line.projected.crop, rhythm, now).endsAsleep && now < line.step.from - HOUR / 2}
                 <span class="small warn"
-                  >Wait until {dayAndTime(line.step.from, now, reading)}: put in now, it would have to come
-                  out while you sleep.</span
+                  >Wait until {dayAndTime(line.step.from, now, locale)}: put in now, it would have to come out
+                  while you sleep.</span
                 >
               {/if}
               {#if seed || more}<span class="small soft">{[seed, more].filter(Boolean).join('. ')}</span>{/if}
@@ -143,8 +143,8 @@
             <span class="small at"
               >{#if line.runsUntil !== null}at work until {clockTime(
                   line.runsUntil,
-                  reading
-                )}{:else}{clockTime(line.done.at, reading)}{/if}
+                  locale
+                )}{:else}{clockTime(line.done.at, locale)}{/if}
               <button class="undo" onclick={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
                 >Undo<span class="visually-hidden">
                   {STEP_NAMES[kind]} {line.projected.crop.name}</span

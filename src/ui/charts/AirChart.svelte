@@ -2,20 +2,20 @@
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
   import type { Place } from '$core/places/place.ts';
   import { temperature } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { timeAxis, valueAxis } from './timeAxis.ts';
 
   interface Props {
     place: Place;
     now: number;
-    reading: Reading;
+    locale: Locale;
   }
-  let { place, now, reading }: Props = $props();
+  let { place, now, locale }: Props = $props();
   const SHOWN_D = 10;
   const from = $derived(now - SHOWN_D * 86_400_000);
   const bins = $derived((airOf(place)?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
-  const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
+  const shownC = (degC: number) => (locale.units === 'us' ? degC * 1.8 + 32 : degC);
   /** With a break wherever nothing was measured for long. */
   const points = $derived(
     bins.flatMap((bin, at) => {
@@ -27,10 +27,10 @@
   );
   const gaps = $derived((airOf(place)?.gaps() ?? []).filter(({ until }) => until > from));
   const option = (inks: Inks) => ({
-    xAxis: timeAxis(from, now, reading, inks),
+    xAxis: timeAxis(from, now, locale, inks),
     yAxis: valueAxis(inks, {
       scale: true,
-      axisLabel: { color: inks.soft, formatter: reading.units === 'us' ? '{value} °F' : '{value} °C' }
+      axisLabel: { color: inks.soft, formatter: locale.units === 'us' ? '{value} °F' : '{value} °C' }
     }),
     grid: { left: 58, right: 16, top: 16, bottom: 28 },
     series: [
@@ -51,8 +51,8 @@
   const table = $derived({
     columns: ['From', 'Warmth', 'Humidity'],
     rows: bins.map(({ index, tempC, humidityPct }) => [
-      dayAndTime(index * BIN_MS, now, reading),
-      temperature(tempC, reading.units),
+      dayAndTime(index * BIN_MS, now, locale),
+      temperature(tempC, locale.units),
       humidityPct === null ? 'not measured' : `${Math.round(humidityPct)} %`
     ])
   });
@@ -62,7 +62,7 @@
   title="Warmth, as measured"
   says="Means of three hours over the last {SHOWN_D} days: {temperature(
     mean,
-    reading.units
+    locale.units
   )} in the middle.{gaps.length > 0 ? ' Grey: nothing was measured, and the usual warmth stands in.' : ''}"
   {option}
   {table}

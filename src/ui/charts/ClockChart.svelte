@@ -4,16 +4,16 @@
   import { DAY, HOUR } from '$core/time/zone.ts';
   import { MARKS, type Mark } from '$core/growth/marks.ts';
   import { temperature } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
 
   interface Props {
     projected: Projected;
     now: number;
-    reading: Reading;
+    locale: Locale;
   }
-  let { projected, now, reading }: Props = $props();
+  let { projected, now, locale }: Props = $props();
   const MARK_WORDS: Record<Mark, string> = {
     rooted: 'rooted',
     lightReady: 'to light',
@@ -39,7 +39,7 @@
       ({ at }) => Number.isFinite(at) && at <= until
     )
   );
-  const shownC = (degC: number) => (reading.units === 'us' ? degC * 1.8 + 32 : degC);
+  const shownC = (degC: number) => (locale.units === 'us' ? degC * 1.8 + 32 : degC);
   const warmth = $derived(
     projected.stays.flatMap(({ place, from: since }, index) => {
       const end = projected.stays[index + 1]?.from ?? Infinity;
@@ -53,7 +53,7 @@
   const paceNow = $derived((clock.tau(now + 12 * HOUR) - clock.tau(now - 12 * HOUR)) * 1);
   const option = (inks: Inks) => ({
     grid: { left: 46, right: warmth.length > 0 ? 56 : 16, top: 22, bottom: 28 },
-    xAxis: timeAxis(from, until, reading, inks),
+    xAxis: timeAxis(from, until, locale, inks),
     yAxis: [
       valueAxis(inks, { min: 0 }),
       ...(warmth.length > 0
@@ -62,7 +62,7 @@
               scale: true,
               position: 'right',
               splitLine: { show: false },
-              axisLabel: { color: inks.beet, formatter: reading.units === 'us' ? '{value} °F' : '{value} °C' }
+              axisLabel: { color: inks.beet, formatter: locale.units === 'us' ? '{value} °F' : '{value} °C' }
             })
           ]
         : [])
@@ -100,9 +100,9 @@
     columns: ['Mark', 'When', 'Optimum days', 'Warmth then'],
     rows: marks.map(({ mark, at }) => [
       MARK_WORDS[mark],
-      dayAndTime(at, now, reading),
+      dayAndTime(at, now, locale),
       clock.tau(at).toFixed(1),
-      temperature(warmthAt(at), reading.units)
+      temperature(warmthAt(at), locale.units)
     ])
   });
   function warmthAt(at: number): number {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Narrowing } from '$core/sowing/narrowing.ts';
-  import { dayWords, shortDate, type Reading } from '$words/time.ts';
+  import { dayWords, shortDate, type Locale } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis } from './timeAxis.ts';
 
@@ -9,9 +9,9 @@
     /** What each step's event was, in words. */
     said: (step: Narrowing) => string;
     now: number;
-    reading: Reading;
+    locale: Locale;
   }
-  let { steps, said, now, reading }: Props = $props();
+  let { steps, said, now, locale }: Props = $props();
   const DAY = 86_400_000;
   const from = $derived(Math.min(...steps.map(({ open }) => open.p10)) - DAY);
   const until = $derived(Math.max(...steps.map(({ open }) => open.p90), from + 2 * DAY) + DAY);
@@ -19,7 +19,7 @@
   const says = $derived.by(() => {
     const [first, last] = [steps[0], steps.at(-1)];
     if (!first || !last) return '';
-    if (last.open.seen) return `Seen to open ${dayWords(last.open.p50, now, reading)}.`;
+    if (last.open.seen) return `Seen to open ${dayWords(last.open.p50, now, locale)}.`;
     return steps.length === 1
       ? `No look yet: the 80 % range is ${widthD(first).toFixed(1)} days wide.`
       : `The 80 % range was ${widthD(first).toFixed(1)} days wide when it was sown, and is ${widthD(last).toFixed(1)} now.`;
@@ -30,7 +30,7 @@
   }
   const option = (inks: Inks) => ({
     grid: { left: 16, right: 16, top: 22, bottom: 28 },
-    xAxis: timeAxis(from, until, reading, inks),
+    xAxis: timeAxis(from, until, locale, inks),
     yAxis: { type: 'value', inverse: true, min: -0.6, max: steps.length - 0.4, show: false },
     series: [
       {
@@ -61,8 +61,8 @@
   const table = $derived({
     columns: ['After', 'Likely from', 'Most likely', 'To'],
     rows: steps.map((step) => [
-      `${said(step)}, ${shortDate(step.at, reading)}`,
-      ...[step.open.p10, step.open.p50, step.open.p90].map((at) => shortDate(at, reading))
+      `${said(step)}, ${shortDate(step.at, locale)}`,
+      ...[step.open.p10, step.open.p50, step.open.p90].map((at) => shortDate(at, locale))
     ])
   });
 </script>
@@ -70,7 +70,7 @@
 <Chart title="When it opens, look by look" {says} {option} {table} height={60 + steps.length * 26} />
 <ol class="small">
   {#each steps as step (step.event.id)}<li>
-      {said(step)} <span class="soft">{shortDate(step.at, reading)}</span>
+      {said(step)} <span class="soft">{shortDate(step.at, locale)}</span>
     </li>{/each}
 </ol>
 

@@ -4,18 +4,18 @@
   import { dryShare, FULL_SHARE } from '$core/water/bucket.ts';
   import { trackOf, waterAt } from '$core/water/level.ts';
   import { mass, volume } from '$core/units/format.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
   import { lineAt, timeAxis, valueAxis } from './timeAxis.ts';
 
   interface Props {
     projected: Projected;
     now: number;
-    reading: Reading;
+    locale: Locale;
     /** What this round says of its water. */
     decision: string;
   }
-  let { projected, now, reading, decision }: Props = $props();
+  let { projected, now, locale, decision }: Props = $props();
   const from = $derived(projected.sownAt);
   const until = $derived(Math.max(now, projected.sownAt) + 30 * HOUR);
   const percent = (share: number) => Math.round(share * 100);
@@ -37,7 +37,7 @@
   );
   const thirst = $derived(Math.round((Math.exp(trackOf(projected).thirst.mean) - 1) * 100));
   const option = (inks: Inks) => ({
-    xAxis: timeAxis(from, until, reading, inks),
+    xAxis: timeAxis(from, until, locale, inks),
     yAxis: valueAxis(inks, {
       min: 0,
       max: 100,
@@ -69,14 +69,14 @@
   });
   const factWords = (fact: (typeof projected.state.water)[number]): string =>
     'addedG' in fact
-      ? `given ${volume(fact.addedG, reading.units)}`
+      ? `given ${volume(fact.addedG, locale.units)}`
       : 'between' in fact
         ? `looked or lifted: ${percent(fact.between[0])} to ${percent(fact.between[1])} %`
-        : `weighed ${mass(fact.grossG, reading.units)}`;
+        : `weighed ${mass(fact.grossG, locale.units)}`;
   const table = $derived({
     columns: ['When', 'What', 'Left after it'],
     rows: projected.state.water.map((fact) => [
-      dayAndTime(fact.at, now, reading),
+      dayAndTime(fact.at, now, locale),
       factWords(fact),
       `${percent(waterAt(projected, fact.at).share)} %`
     ])

@@ -1,10 +1,10 @@
 import { zoneOf } from '$core/time/zone.ts';
-import { shortDate, type Reading } from '$words/time.ts';
+import { shortDate, type Locale } from '$words/time.ts';
 import type { Inks } from './Chart.svelte';
 
 /** A time axis whose marks are the household's days. */
-export function timeAxis(from: number, until: number, reading: Reading, inks: Inks) {
-  const zone = zoneOf(reading.zone);
+export function timeAxis(from: number, until: number, locale: Locale, inks: Inks) {
+  const zone = zoneOf(locale.zone);
   const marks: number[] = [];
   let day = zone.date(from);
   while (marks.length < 60) {
@@ -25,7 +25,7 @@ export function timeAxis(from: number, until: number, reading: Reading, inks: In
     axisLabel: {
       customValues: shown,
       color: inks.soft,
-      formatter: (at: number) => shortDate(at, reading)
+      formatter: (at: number) => shortDate(at, locale)
     }
   };
 }

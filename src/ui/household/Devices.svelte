@@ -1,18 +1,18 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
     sessions: readonly { id: string; memberName: string; agent: string; usedAt: number }[];
     /** The session of this page. */
     here: string;
     now: number;
-    reading: Reading;
+    locale: Locale;
     /** Something was just signed out. */
     done: boolean;
   }
-  let { sessions, here, now, reading, done }: Props = $props();
+  let { sessions, here, now, locale, done }: Props = $props();
   const others = $derived(sessions.filter(({ id }) => id !== here));
 </script>
 
@@ -27,7 +27,7 @@
           <span class="small soft"
             >{session.id === here
               ? 'This device'
-              : `Last used ${dayAndTime(session.usedAt, now, reading)}`}</span
+              : `Last used ${dayAndTime(session.usedAt, now, locale)}`}</span
           >
         </div>
         {#if session.id === here}

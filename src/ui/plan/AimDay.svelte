@@ -9,7 +9,7 @@
   import type { Crop } from '$core/crops/crop.ts';
   import type { Place } from '$core/places/place.ts';
   import { laterWords } from '$words/places.ts';
-  import { dayWords, isoDay, type Reading } from '$words/time.ts';
+  import { dayWords, isoDay, type Locale } from '$words/time.ts';
 
   interface Props {
     facts: HouseholdFacts;
@@ -19,13 +19,13 @@
     /** The day it is likeliest to open, to begin with. */
     likelyAt: number;
     now: number;
-    reading: Reading;
+    locale: Locale;
     onmove: (place: Place) => void;
   }
-  let { facts, crop, setup, events, likelyAt, now, reading, onmove }: Props = $props();
+  let { facts, crop, setup, events, likelyAt, now, locale, onmove }: Props = $props();
   let typed = $state<string | null>(null);
   const day = $derived(
-    typed ?? isoDay(Math.max(now, Number.isFinite(likelyAt) ? likelyAt : now), reading.zone)
+    typed ?? isoDay(Math.max(now, Number.isFinite(likelyAt) ? likelyAt : now), locale.zone)
   );
   const by = $derived.by(() => {
     const aim = aimOf(day, facts.rhythm);
@@ -44,7 +44,7 @@
     chance >= 0.85 ? 'very likely' : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';
   function gainWords(outlook: Outlook): string {
     const opens = Number.isFinite(outlook.opensAt)
-      ? `opens ${dayWords(outlook.opensAt, now, reading)}`
+      ? `opens ${dayWords(outlook.opensAt, now, locale)}`
       : 'does not open';
     const keeps = Number.isFinite(outlook.keepsD)
       ? `, good uncut for ${Math.max(1, Math.round(outlook.keepsD))} days`
@@ -69,10 +69,10 @@
     {#if found.nearest}
       <p class="warn" role="status">
         Not to be counted on that day. The nearest is <strong
-          >{dayWords(found.nearest.at, now, reading)}</strong
+          >{dayWords(found.nearest.at, now, locale)}</strong
         >:
         {courseWords(found.nearest.outlook).toLowerCase()}.
-        <button class="undo" onclick={() => (typed = isoDay(found.nearest!.at, reading.zone))}
+        <button class="undo" onclick={() => (typed = isoDay(found.nearest!.at, locale.zone))}
           >Take that day</button
         >
       </p>

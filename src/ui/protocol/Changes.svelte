@@ -41,7 +41,7 @@
   });
 
   function words({ change, before: was, after: is }: Difference): string {
-    const { now, reading } = on;
+    const { now, locale } = on;
     const text = (step: Step) => {
       const { amount, more } = stepAmount(step.body, on);
       return more ? `${amount}, ${more}` : amount;
@@ -49,7 +49,7 @@
     if (change === 'added') return `new: ${text(is!)}`;
     if (change === 'left-out') return 'left out';
     if (change === 'time')
-      return `${dayAndTime(was!.from, now, reading)} → ${dayAndTime(is!.from, now, reading)}`;
+      return `${dayAndTime(was!.from, now, locale)} → ${dayAndTime(is!.from, now, locale)}`;
     const [old, next] = [stepAmount(was!.body, on), stepAmount(is!.body, on)];
     return old.amount === next.amount ? next.more : `${old.amount} → ${next.amount}`;
   }

@@ -14,10 +14,10 @@
   const AFTER_CUT: readonly StepKind[] = ['wash', 'keep', 'clean'];
   function when({ body, from }: Step): string {
     if (AFTER_CUT.includes(body.kind)) return 'after the cut';
-    if (body.kind === 'water') return `from about ${dayWords(from, on.now, on.reading)}`;
+    if (body.kind === 'water') return `from about ${dayWords(from, on.now, on.locale)}`;
     return isBenchStep(body.kind)
-      ? dayAndTime(from, on.now, on.reading)
-      : `about ${dayWords(from, on.now, on.reading)}`;
+      ? dayAndTime(from, on.now, on.locale)
+      : `about ${dayWords(from, on.now, on.locale)}`;
   }
 </script>
 

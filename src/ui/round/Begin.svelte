@@ -3,16 +3,16 @@
   import { zoneOf } from '$core/time/zone.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { noteWords } from '$words/notes.ts';
-  import { dayWords, type Reading } from '$words/time.ts';
+  import { dayWords, type Locale } from '$words/time.ts';
 
   /** A sowing whose time has passed: asked once what shall become of it. */
   interface Props {
     part: StopPart;
     now: number;
-    reading: Reading;
+    locale: Locale;
     zone: string;
   }
-  let { part, now, reading, zone }: Props = $props();
+  let { part, now, locale, zone }: Props = $props();
   const journal = useJournal();
   const { crop, path, setup } = $derived(part.projected);
   const missed = $derived(part.ask.notes.find((note) => note.kind === 'not-begun'));
@@ -28,10 +28,10 @@
 
 {#if missed}
   <div class="begin" role="group" aria-label="When to begin {crop.name}">
-    <p class="small">{noteWords(missed, crop, path, now, reading)}</p>
+    <p class="small">{noteWords(missed, crop, path, now, locale)}</p>
     <div class="row look">
       {#each days as at (at)}
-        {@const day = dayWords(at, now, reading)}
+        {@const day = dayWords(at, now, locale)}
         <button
           class="chip quiet"
           onclick={() =>

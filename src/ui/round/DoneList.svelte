@@ -4,17 +4,17 @@
   import { HOUR } from '$core/time/zone.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { eventWords } from '$words/events.ts';
-  import { clockTime, type Reading } from '$words/time.ts';
+  import { clockTime, type Locale } from '$words/time.ts';
 
   /** What was done in this round, to be seen by others and taken back. */
   interface Props {
     sowings: readonly Projected[];
     round: Round;
-    reading: Reading;
+    locale: Locale;
     members: Record<string, string>;
     placeName: (id: string) => string;
   }
-  let { sowings, round, reading, members, placeName }: Props = $props();
+  let { sowings, round, locale, members, placeName }: Props = $props();
   const journal = useJournal();
   const done = $derived(
     sowings.flatMap(({ state, crop, path, setup }) =>
@@ -27,7 +27,7 @@
           event,
           sowingId: setup.id,
           name: crop.name,
-          words: eventWords(event.body, crop, path, reading.units, placeName)
+          words: eventWords(event.body, crop, path, locale.units, placeName)
         }))
     )
   );
@@ -40,7 +40,7 @@
         <span
           >✓ {sowings.length > 1 ? `${name}: ` : ''}{words}
           <span class="soft"
-            >{clockTime(event.at, reading)}{event.by && members[event.by]
+            >{clockTime(event.at, locale)}{event.by && members[event.by]
               ? `, ${members[event.by]}`
               : ''}</span
           ></span

@@ -2,23 +2,23 @@
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { cueWords } from '$words/events.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
 
   /** The cue that would tell most: one touch for seen, one for not yet. */
   interface Props {
     part: StopPart;
-    reading: Reading;
+    locale: Locale;
     /** One of two halves: its crop is named. */
     named: boolean;
   }
-  let { part, reading, named }: Props = $props();
+  let { part, locale, named }: Props = $props();
   const journal = useJournal();
   const { crop, path, setup } = $derived(part.projected);
 </script>
 
 {#if part.ask.look}
   {@const { cue } = part.ask.look}
-  {@const words = cueWords(cue, crop, path, reading.units)}
+  {@const words = cueWords(cue, crop, path, locale.units)}
   <div class="row look" role="group" aria-label="Look at {crop.name}">
     {#if named}<strong class="small">{crop.name}</strong>{/if}
     <button

@@ -3,21 +3,21 @@
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { noteWords } from '$words/notes.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
 
   /** What is worth knowing of a tray, which asks for nothing to be done. */
   interface Props {
     part: StopPart;
     now: number;
-    reading: Reading;
+    locale: Locale;
     places: readonly Place[];
     named: boolean;
   }
-  let { part, now, reading, places, named }: Props = $props();
+  let { part, now, locale, places, named }: Props = $props();
   const journal = useJournal();
   const { crop, path, place, setup } = $derived(part.projected);
-  const tooWarm = $derived(warmthWords(crop, place, places, reading.units));
+  const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const notes = $derived(part.ask.notes.filter(({ kind }) => kind !== 'unsure' && kind !== 'not-begun'));
   const warns: readonly string[] = ['too-much', 'contradiction', 'mould-risk'];
 </script>
@@ -26,7 +26,7 @@
 {#each notes as note (note.kind)}
   <p class="note small" class:warn={warns.includes(note.kind)}>
     {#if named}<strong>{crop.name}</strong>{/if}
-    {noteWords(note, crop, path, now, reading)}
+    {noteWords(note, crop, path, now, locale)}
     {#if note.kind === 'contradiction'}
       {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
         <button class="undo" onclick={() => journal.undo(setup.id, one.id)}>{one.words}</button>

@@ -5,7 +5,7 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { cardWords } from '$words/steps/steps.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
 
@@ -16,17 +16,17 @@
     /** One of two halves: its crop is named. */
     named: boolean;
     now: number;
-    reading: Reading;
+    locale: Locale;
     media: readonly KeptMedium[];
   }
-  let { step, of, named, now, reading, media }: Props = $props();
+  let { step, of, named, now, locale, media }: Props = $props();
   const journal = useJournal();
 
   const { body } = $derived(step);
   const { setup } = $derived(step.of[0]!.projected);
   const own = $derived(media.find(({ id }) => id === setup.mediumId) ?? null);
   const words = $derived(
-    cardWords(step, { now, reading, containers: setup.count, medium: { kind: setup.medium, own } })
+    cardWords(step, { now, locale, containers: setup.count, medium: { kind: setup.medium, own } })
   );
   const records = $derived(
     step.of.flatMap(({ projected, records, key }) =>

@@ -6,7 +6,7 @@
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { picturesWords } from '$words/pictureWords.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import Begin from './Begin.svelte';
   import DoneList from './DoneList.svelte';
   import FeelRow from './FeelRow.svelte';
@@ -19,7 +19,7 @@
     stop: Stop;
     round: Round;
     now: number;
-    reading: Reading;
+    locale: Locale;
     members: Record<string, string>;
     placeName: (id: string) => string;
     /** Of the household: where it would be cooler. */
@@ -29,7 +29,7 @@
     /** On a page of its own, whose heading names the crop already. */
     alone?: boolean;
   }
-  let { stop, round, now, reading, members, placeName, places, media = [], alone = false }: Props = $props();
+  let { stop, round, now, locale, members, placeName, places, media = [], alone = false }: Props = $props();
 
   const sowings = $derived(stop.parts.map(({ projected }) => projected));
   const first = $derived(sowings[0]!);
@@ -48,7 +48,7 @@
     <TrayDrawing picture={pictures[0]} beside={pictures[1] ?? null} label="" />
   </a>
   <div class="what stack">
-    <StopHead {stop} {now} {reading} {alone} picture={picturesWords(name, pictures, reading.units)} />
+    <StopHead {stop} {now} {locale} {alone} picture={picturesWords(name, pictures, locale.units)} />
     {#if unsure}<FeelRow {stop} {name} unsure />{/if}
     {#each stop.steps as step (step.key)}
       <StepTick
@@ -56,19 +56,19 @@
         of={step.of.length < stop.parts.length ? step.of[0]!.projected.crop.name : name}
         named={stop.parts.length > 1 && step.of.length === 1}
         {now}
-        {reading}
+        {locale}
         {media}
       />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
-      <Begin {part} {now} {reading} zone={reading.zone} />
-      <LookRow {part} {reading} named={stop.parts.length > 1} />
+      <Begin {part} {now} {locale} zone={locale.zone} />
+      <LookRow {part} {locale} named={stop.parts.length > 1} />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
-      <NoteLines {part} {now} {reading} {places} named={stop.parts.length > 1} />
+      <NoteLines {part} {now} {locale} {places} named={stop.parts.length > 1} />
     {/each}
     {#if !unsure}<FeelRow {stop} {name} />{/if}
-    <DoneList {sowings} {round} {reading} {members} {placeName} />
+    <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="soft small">Nothing to do in this round.</p>{/if}
   </div>
 </article>

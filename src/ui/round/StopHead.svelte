@@ -4,18 +4,18 @@
   import { stageAt } from '$core/sowing/stage.ts';
   import { containersWords } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
   import { windowWords } from '$words/window.ts';
 
   interface Props {
     stop: Stop;
     now: number;
-    reading: Reading;
+    locale: Locale;
     alone: boolean;
     /** What the drawing shows, for those who cannot see it. */
     picture: string;
   }
-  let { stop, now, reading, alone, picture }: Props = $props();
+  let { stop, now, locale, alone, picture }: Props = $props();
 
   const first = $derived(stop.parts[0]!.projected);
   const names = $derived(stop.parts.map(({ projected }) => projected.crop.name).join(' and '));
@@ -24,7 +24,7 @@
     const stage = stageWords(stageAt(projected, now), projected.path);
     if (projected.state.sownAt !== null) return `Day ${dayOf(projected, now)} · ${stage}`;
     if (ask.beginsAt === null) return stage;
-    return `${stage}, ${projected.soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(ask.beginsAt, now, reading)}`;
+    return `${stage}, ${projected.soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(ask.beginsAt, now, locale)}`;
   }
 </script>
 
@@ -49,7 +49,7 @@
     </p>
     {#if projected.state.sownAt !== null && stage !== 'ended'}
       <p class="window" class:open={windowOpen.p50 <= now && stage === 'light'}>
-        {windowWords(windowOpen, windowClose, now, reading)}
+        {windowWords(windowOpen, windowClose, now, locale)}
       </p>
     {/if}
   {/each}

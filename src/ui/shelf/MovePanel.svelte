@@ -3,7 +3,7 @@
   import { isTooHeavy } from '$core/shelf/moving.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
   import type { Projected } from '$core/sowing/project.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
   import { windowWords } from '$words/window.ts';
   import { laterWords, loadWords } from '$words/places.ts';
@@ -13,7 +13,7 @@
   interface Props {
     projected: Projected;
     now: number;
-    reading: Reading;
+    locale: Locale;
     options: readonly { place: Place; effect: MoveEffect }[];
     /** Set where a drop was refused: the place it was dropped on. */
     refused: Place | null;
@@ -21,7 +21,7 @@
     onsure: (place: Place) => void;
     onclose: () => void;
   }
-  let { projected, now, reading, options, refused, onmove, onsure, onclose }: Props = $props();
+  let { projected, now, locale, options, refused, onmove, onsure, onclose }: Props = $props();
   const marks = $derived(projected.forecast.marks);
   const all = $derived([projected.place, ...options.map(({ place }) => place)]);
   const tooHeavy = ({ place, effect }: Props['options'][number]) => isTooHeavy(place, effect.load);
@@ -35,7 +35,7 @@
   <p class="small">
     On {projected.place.name}. {projected.state.sownAt === null
       ? ''
-      : windowWords(marks.windowOpen, marks.windowClose, now, reading)}
+      : windowWords(marks.windowOpen, marks.windowClose, now, locale)}
     <a href="/tray/{projected.setup.id}">Open it</a>
   </p>
   {#if refused}
@@ -54,12 +54,12 @@
               ? ' · no light there, which it needs now'
               : ''}
           </span>
-          {#if warmthWords(projected.crop, place, [], reading.units)}
-            <span class="small alarm">{warmthWords(projected.crop, place, all, reading.units)}</span>
+          {#if warmthWords(projected.crop, place, [], locale.units)}
+            <span class="small alarm">{warmthWords(projected.crop, place, all, locale.units)}</span>
           {/if}
           {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
             <span class="small" class:alarm={effect.load.state === 'over'}
-              >{loadWords(effect.load, reading.units)}</span
+              >{loadWords(effect.load, locale.units)}</span
             >
           {/if}
         </div>

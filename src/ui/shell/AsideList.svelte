@@ -1,8 +1,8 @@
 <script lang="ts">
   import { useJournal, wordsOf } from '$ui/state/journal.svelte.ts';
-  import { dayAndTime, type Reading } from '$words/time.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
 
-  let { now, reading }: { now: number; reading: Reading } = $props();
+  let { now, locale }: { now: number; locale: Locale } = $props();
   const journal = useJournal();
 </script>
 
@@ -18,7 +18,7 @@
         <li>
           <div>
             <strong>{wordsOf(one)}</strong>
-            <span class="small soft">{dayAndTime(one.event.at, now, reading)}</span><br />
+            <span class="small soft">{dayAndTime(one.event.at, now, locale)}</span><br />
             <span class="small">{one.say}</span>
           </div>
           <div class="row">

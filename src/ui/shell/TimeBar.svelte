@@ -1,9 +1,9 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
   import { post } from '$ui/state/ask.ts';
-  import { clockTime, shortDate, type Reading } from '$words/time.ts';
+  import { clockTime, shortDate, type Locale } from '$words/time.ts';
 
-  let { now, reading }: { now: number; reading: Reading } = $props();
+  let { now, locale }: { now: number; locale: Locale } = $props();
   let moving = $state(false);
 
   async function move(by: 'hours' | 'day' | 'round') {
@@ -16,7 +16,7 @@
 
 <section class="time" aria-label="The demo’s clock">
   <span class="at" aria-live="polite"
-    >Demo clock: <strong>{shortDate(now, reading)}, {clockTime(now, reading)}</strong></span
+    >Demo clock: <strong>{shortDate(now, locale)}, {clockTime(now, locale)}</strong></span
   >
   <span class="row">
     <button class="chip" disabled={moving} onclick={() => move('hours')}>+6 h</button>

@@ -2,27 +2,27 @@
   import { DAY } from '$core/time/zone.ts';
   import { tooWarm } from '$core/places/air/warmth.ts';
   import type { Place } from '$core/places/place.ts';
-  import { dayAndTime, dayWords, type Reading } from '$words/time.ts';
+  import { dayAndTime, dayWords, type Locale } from '$words/time.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
 
   interface Props {
     /** What the same sowing comes to in each other place. */
     places: readonly { place: Place; sowing: PlannedSowing }[];
     now: number;
-    reading: Reading;
+    locale: Locale;
     onchoose: (place: Place) => void;
   }
-  let { places, now, reading, onchoose }: Props = $props();
+  let { places, now, locale, onchoose }: Props = $props();
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
   function words({ plan, projected: { crop } }: PlannedSowing, place: Place): string {
     if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
-    if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, reading)} at the earliest`;
+    if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, locale)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;
-    const begin = dayAndTime(plan.soak.soakStart ?? plan.soak.sowAt, now, reading);
+    const begin = dayAndTime(plan.soak.soakStart ?? plan.soak.sowAt, now, locale);
     const keeps = Math.max(1, Math.round((windowClose.p50 - windowOpen.p50) / DAY));
     const warm = tooWarm(crop, place) ? 'too warm for it on average; ' : '';
-    return `${warm}begun ${begin}, opens ${dayWords(windowOpen.p50, now, reading)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
+    return `${warm}begun ${begin}, opens ${dayWords(windowOpen.p50, now, locale)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
   }
 </script>
 

@@ -17,7 +17,7 @@
   import Figure from '$ui/fields/Figure.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
-  import { dayAndTime, dayWords, fromTo, type Reading } from '$words/time.ts';
+  import { dayAndTime, dayWords, fromTo, type Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
   import { windowWords } from '$words/window.ts';
 
@@ -31,7 +31,7 @@
     /** What stands chosen, by what it is called. */
     chosen: Readonly<Record<string, string>>;
     now: number;
-    reading: Reading;
+    locale: Locale;
     /** The household's first sowing of all: germs are spoken of, soak or no soak. */
     first: boolean;
     /** Whether its seed was overruled by hand. */
@@ -41,14 +41,14 @@
     places: readonly Place[];
     onoffer: (at: number) => void;
   }
-  let { sowing, count, alone, first, medium, chosen, now, reading, own, place, places, onoffer }: Props =
+  let { sowing, count, alone, first, medium, chosen, now, locale, own, place, places, onoffer }: Props =
     $props();
 
   const { plan, projected, setup } = $derived(sowing);
   const { crop } = $derived(projected);
   const { seedG } = $derived(setup);
   const steps = $derived(stepsOf(projected));
-  const on = $derived({ now, reading, containers: count, medium });
+  const on = $derived({ now, locale, containers: count, medium });
   const refused = $derived(
     unheeded(crop, setup.method, {
       mesh: setup.medium === 'mesh',
@@ -58,9 +58,9 @@
 
   const { seed } = $derived(plan);
   const spoons = $derived(spoonsFor(crop, seedG));
-  const tooWarm = $derived(warmthWords(crop, place, places, reading.units));
+  const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const pressing = $derived(pressingOf(projected.path, seed.areaCm2, count));
-  const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, reading));
+  const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, locale));
 </script>
 
 <section
@@ -71,7 +71,7 @@
   {#if !alone}<h2>{crop.name}</h2>{/if}
   <Figure
     label={own ? 'Seed, your own figure' : 'Seed'}
-    value={seedMass(seedG, reading.units)}
+    value={seedMass(seedG, locale.units)}
     beside="about {spoons.count} {spoons.unit} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(
       seed.seedsPerCm2 * 6.4516
     )} per in²)"
@@ -89,15 +89,14 @@
       the better answer.
     </p>{/if}
   {#if sowing.shortG > 0}<p class="warn small">
-      {seedMass(sowing.shortG, reading.units)} more than that lot holds: have more at hand, or weigh the packet
-      again.
+      {seedMass(sowing.shortG, locale.units)} more than that lot holds: have more at hand, or weigh the packet again.
     </p>{/if}
   {#if crop.gelSeed}<p class="small soft">The seed coat turns to gel when wet: never soak it.</p>{/if}
 
   {#if plan.soak.soakStart !== null}
     <Figure
       label="Soak"
-      value={fromTo(plan.soak.soakStart, plan.soak.soakEnd!, now, reading)}
+      value={fromTo(plan.soak.soakStart, plan.soak.soakEnd!, now, locale)}
       beside="{Math.round(plan.soak.soakH * 10) / 10} h"
     >
       {#snippet working()}
@@ -114,10 +113,10 @@
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="{count > 1 ? `${seedMass(seedG / count, reading.units)} each, ` : ''}on {volume(
+    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}on {volume(
       plan.mediumMl,
-      reading.units
-    )} of medium{pressing ? `, pressed with ${pressingWords(pressing, reading.units).amount}` : ''}"
+      locale.units
+    )} of medium{pressing ? `, pressed with ${pressingWords(pressing, locale.units).amount}` : ''}"
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
@@ -131,19 +130,14 @@
       <p class="label small soft">Cut</p>
       <p class="window">
         <strong
-          >{windowWords(
-            plan.forecast.marks.windowOpen,
-            plan.forecast.marks.windowClose,
-            now,
-            reading
-          )}</strong
+          >{windowWords(plan.forecast.marks.windowOpen, plan.forecast.marks.windowClose, now, locale)}</strong
         >
       </p>
       <p class="small soft">
-        Best about {dayWords(plan.forecast.marks.windowBest.p50, now, reading)}; closes about {dayWords(
+        Best about {dayWords(plan.forecast.marks.windowBest.p50, now, locale)}; closes about {dayWords(
           plan.forecast.marks.windowClose.p50,
           now,
-          reading
+          locale
         )}. It sharpens with every look.
       </p>
     </div>
@@ -153,23 +147,23 @@
           Too near for {crop.name.toLowerCase()} here. Started now, it is ready {dayWords(
             plan.earliestAt,
             now,
-            reading
+            locale
           )} at the earliest (in 8 of 10 such sowings).
         </p>
         <div>
           <button class="chip" type="button" onclick={() => onoffer(plan.earliestAt!)}
-            >Take {dayWords(plan.earliestAt, now, reading)}</button
+            >Take {dayWords(plan.earliestAt, now, locale)}</button
           >
         </div>
       </div>
     {:else if plan.chance !== null}
       <p class="small soft">Open by the evening you asked for: {Math.round(plan.chance * 100)} in 100.</p>
     {/if}
-    <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOf(projected) }]} {now} {reading} />
+    <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOf(projected) }]} {now} {locale} />
     <Figure
       label="Gives"
-      value="about {mass(plan.yieldG[1], reading.units)}"
-      beside="{mass(plan.yieldG[0], reading.units)} to {mass(plan.yieldG[2], reading.units)}"
+      value="about {mass(plan.yieldG[1], locale.units)}"
+      beside="{mass(plan.yieldG[0], locale.units)} to {mass(plan.yieldG[2], locale.units)}"
     />
   {/if}
   <Changes {steps} {on} {chosen} />

@@ -5,10 +5,10 @@
   import { useTimers } from '$ui/state/timers.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { countdown, TIMER_NAMES, timerWords } from '$words/timers.ts';
-  import type { Reading } from '$words/time.ts';
+  import type { Locale } from '$words/time.ts';
   import { Ring } from './ring.ts';
 
-  let { reading }: { reading: Reading } = $props();
+  let { locale }: { locale: Locale } = $props();
   const timers = useTimers();
   const journal = useJournal();
   const ring = new Ring();
@@ -55,7 +55,7 @@
             {one.timer.cropName}</span
           >
           <strong class="left" role="timer">{countdown(one.timer.endsAt - timers.now)}</strong>
-          <span class="say small">{timerWords(one.timer, one.state, timers.now, reading)}</span>
+          <span class="say small">{timerWords(one.timer, one.state, timers.now, locale)}</span>
           {#if one.state !== 'running' && (one.timer.kind === 'soak' || one.timer.kind === 'disinfect')}
             <button class="chip" onclick={() => end(one)}
               >{ENDS[one.timer.kind]}<span class="visually-hidden">: {one.timer.cropName}</span></button
@@ -71,7 +71,7 @@
       {timers.ringing
         .map(
           ({ timer, state }) =>
-            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, state === 'missed' ? timer.latestAt! : timer.endsAt, reading)}`
+            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, state === 'missed' ? timer.latestAt! : timer.endsAt, locale)}`
         )
         .join(' ')}
     </p>

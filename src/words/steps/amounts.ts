@@ -4,12 +4,12 @@ import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
 import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
 import { figure, volume, type Units } from '$core/units/format.ts';
 import { MEDIUM_WORDS } from '../media.ts';
-import type { Reading } from '../time.ts';
+import type { Locale } from '../time.ts';
 
 /** What a step is told against: when, to whom, and for how many containers on what. */
 export interface StepOn {
   now: number;
-  reading: Reading;
+  locale: Locale;
   containers: number;
   medium: { kind: MediumKind; own: KeptMedium | null };
 }

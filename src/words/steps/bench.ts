@@ -27,8 +27,8 @@ type BenchBody = Extract<StepBody, { kind: BenchStep }>;
 
 /** A step at the bench, as the sheet has it. */
 export function benchAmount(body: BenchBody, on: StepOn): Amount {
-  const { reading, containers } = on;
-  const { units } = reading;
+  const { locale, containers } = on;
+  const { units } = locale;
   switch (body.kind) {
     case 'weigh':
       return {
@@ -113,13 +113,13 @@ function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, 
   };
 }
 
-function soakAmount(body: BodyOf<'soak'>, { now, reading }: StepOn): Amount {
-  const { units } = reading;
+function soakAmount(body: BodyOf<'soak'>, { now, locale }: StepOn): Amount {
+  const { units } = locale;
   const later = body.seed.filter(({ intoWaterAfterH }) => intoWaterAfterH > 0.5);
   return {
     amount: `${volume(body.jar.waterMl, units)} of water`,
     more: sentences(
-      `${figure(Math.round(body.hours * 10) / 10)} h, in a jar of ${volume(body.jar.jarMl, units)} or more; out by ${dayAndTime(body.latestAt, now, reading)} at the latest.`,
+      `${figure(Math.round(body.hours * 10) / 10)} h, in a jar of ${volume(body.jar.jarMl, units)} or more; out by ${dayAndTime(body.latestAt, now, locale)} at the latest.`,
       ...later.map(
         ({ name, intoWaterAfterH }) => `${name} goes in ${figure(Math.round(intoWaterAfterH))} h later.`
       ),
@@ -132,7 +132,7 @@ function soakAmount(body: BodyOf<'soak'>, { now, reading }: StepOn): Amount {
 }
 
 function fillAmount(body: BodyOf<'fill'>, on: StepOn): Amount {
-  const { units } = on.reading;
+  const { units } = on.locale;
   const { kind, own } = on.medium;
   const sized = (own?.kind ?? kind) === 'hemp-mat' || (own?.kind ?? kind) === 'paper';
   if (sized)

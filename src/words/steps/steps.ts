@@ -40,7 +40,7 @@ const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
 /** What a step asks for, as lists and sheets have it. */
 export function stepAmount(body: StepBody, on: StepOn): Amount {
   if (isBench(body)) return benchAmount(body, on);
-  const { units } = on.reading;
+  const { units } = on.locale;
   switch (body.kind) {
     case 'uncover':
       return {
@@ -84,20 +84,20 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
   }
 }
 
-const waterTitle = (body: BodyOf<'water'>, { containers, reading }: StepOn): string =>
-  eachAndAll(body.waterMl ?? 0, containers, (mL) => volume(mL, reading.units));
+const waterTitle = (body: BodyOf<'water'>, { containers, locale }: StepOn): string =>
+  eachAndAll(body.waterMl ?? 0, containers, (mL) => volume(mL, locale.units));
 
 /** A step as a card asks for it: the same amounts as the list, as an order and with its reason. */
 export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): CardWords {
   const { body } = step;
-  const { now, reading } = on;
-  const { units } = reading;
+  const { now, locale } = on;
+  const { units } = locale;
   switch (body.kind) {
     case 'soak':
       return {
         title: `Soak ${body.seed.map(({ seedG, name }) => `${seedMass(seedG, units)} of ${body.seed.length > 1 || body.dry.length > 0 ? name.toLowerCase() : 'seed'}`).join(' and ')} in ${volume(body.jar.waterMl, units)} of water`,
         why: sentences(
-          `Out again ${dayAndTime(body.until, now, reading)}. A jar of ${volume(body.jar.jarMl, units)} or more leaves room to swell.`,
+          `Out again ${dayAndTime(body.until, now, locale)}. A jar of ${volume(body.jar.jarMl, units)} or more leaves room to swell.`,
           peroxideWords(body.peroxideMl, units)
         ),
         done: 'Put to soak'
@@ -177,7 +177,7 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
         title: `${body.cutShare > 0 ? 'The rest is ready to cut' : 'Ready to cut'}: about ${mass(body.expectedG, units)}`,
         why: sentences(
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
-          `Good until about ${dayWords(body.closesAt, now, reading)}. ${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
+          `Good until about ${dayWords(body.closesAt, now, locale)}. ${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
         ),
         done: 'Cut'
       };
@@ -193,7 +193,7 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
 }
 
 function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
-  const { units } = on.reading;
+  const { units } = on.locale;
   const amount = waterTitle(body, on);
   const feed = body.feed ? `, ${feedWords(body.feed, units)}` : '';
   const left = `${Math.round((body.share ?? 0) * 100)} %`;

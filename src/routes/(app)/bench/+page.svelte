@@ -13,7 +13,7 @@
   const journal = useJournal();
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const sheet = $derived(sheetOf(projectAll(data.records, facts, data, journal), now));
 </script>
@@ -25,7 +25,7 @@
   <div>
     <h1>Preparing</h1>
     <p class="soft">
-      {shortDate(now, reading)} · {sheet.sowings.length === 0
+      {shortDate(now, locale)} · {sheet.sowings.length === 0
         ? 'nothing to prepare'
         : `${sheet.sowings.map(({ crop }) => crop.name).join(', ')}`}
     </p>
@@ -55,12 +55,12 @@
         {#if state.sownAt !== null}sown{:else if state.soakedAt !== null}sow {dayAndTime(
             soak.sowAt,
             now,
-            reading
-          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, now, reading)}, sow {dayAndTime(
+            locale
+          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, now, locale)}, sow {dayAndTime(
             soak.sowAt,
             now,
-            reading
-          )}{:else}sow {dayAndTime(soak.sowAt, now, reading)}{/if}
+            locale
+          )}{:else}sow {dayAndTime(soak.sowAt, now, locale)}{/if}
         <span class="soft">· {place.name}</span>
       </li>
     {/each}
@@ -75,7 +75,7 @@
       media={data.media}
       rhythm={facts.rhythm}
       {now}
-      {reading}
+      {locale}
     />
   {/each}
 {/if}

@@ -134,7 +134,7 @@
         sessions={data.sessions}
         here={data.sessionId}
         now={data.now}
-        reading={house}
+        locale={house}
         done={done === 'sessions'}
       />
       <Passphrase {wrong} done={done === 'passphrase'} />

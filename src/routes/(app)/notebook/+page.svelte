@@ -10,7 +10,7 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const rows = $derived(
     projectAll(data.records, factsNow(data, journal), data, journal).map((sowing) => {
       const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
@@ -30,7 +30,7 @@
   </p>
 {:else}
   <p class="soft lead">
-    {mass(total, reading.units)} cut from {cut.length} sowings; {rows.length - cut.length} given up.
+    {mass(total, locale.units)} cut from {cut.length} sowings; {rows.length - cut.length} given up.
   </p>
   <div class="scroll" role="region" aria-label="Sowings that ended" tabindex="-1">
     <table>
@@ -49,15 +49,15 @@
         {#each rows as { sowing, netG, gave } (sowing.setup.id)}
           <tr>
             <th scope="row"><a href="/tray/{sowing.setup.id}">{sowing.crop.name}</a></th>
-            <td>{shortDate(sowing.sownAt, reading)}</td>
+            <td>{shortDate(sowing.sownAt, locale)}</td>
             <td class="n">{dayOf(sowing, sowing.state.endedAt ?? sowing.sownAt)}</td>
             {#if sowing.state.lost !== null}
               <td colspan="2">{LOSS_WORDS[sowing.state.lost]}</td>
               <td class="wide"></td>
             {:else}
-              <td class="n">{mass(netG, reading.units)}</td>
+              <td class="n">{mass(netG, locale.units)}</td>
               <td class="n">{figure(gave.gPerGSeed)}</td>
-              <td class="n wide">{yieldPerArea(gave.gPerM2, reading.units)}</td>
+              <td class="n wide">{yieldPerArea(gave.gPerM2, locale.units)}</td>
             {/if}
             <td class="wide">{sowing.place.name}</td>
           </tr>

@@ -15,7 +15,7 @@
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
 
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const round = $derived(roundAt(facts.rhythm, now));
   const projected = $derived(projectAll(data.records, facts, data, journal));
@@ -49,9 +49,9 @@
 
 <header class="page-head">
   <div>
-    <h1>Round of {clockTime(round.at, reading)}</h1>
+    <h1>Round of {clockTime(round.at, locale)}</h1>
     <p class="soft">
-      {shortDate(now, reading)} · {!page.hydrated
+      {shortDate(now, locale)} · {!page.hydrated
         ? `${data.records.length} under way`
         : today.open === 0
           ? 'nothing left to do'
@@ -80,7 +80,7 @@
         <span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong>
       </li>{/if}
     {#if today.toPrepare.length > 0}<li>
-        <span class="soft">On the bench from {dayAndTime(prepareFrom, now, reading)}</span>
+        <span class="soft">On the bench from {dayAndTime(prepareFrom, now, locale)}</span>
         <a href="/bench"><strong>{names(today.toPrepare)}</strong></a>
       </li>{/if}
   </ul>
@@ -88,7 +88,7 @@
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
       {#each stops as stop (stop.key)}
-        <Stop {stop} {round} {now} {reading} members={data.members} {placeName} places={data.places} />
+        <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} />
       {/each}
     </section>
   {/each}

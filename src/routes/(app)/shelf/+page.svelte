@@ -26,7 +26,7 @@
   const journal = useJournal();
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const projected = $derived(
     projectAll(data.records, facts, data, journal).filter(
@@ -124,11 +124,10 @@
             <h2 id="place-{board.place.id}"><a href="/shelf/{board.place.id}">{board.place.name}</a></h2>
             <p class="small soft">
               {lightWords(board.place.light)} ·
-              {#if air.measured}{temperature(air.tempC, reading.units)} measured{:else}{temperature(
+              {#if air.measured}{temperature(air.tempC, locale.units)} measured{:else}{temperature(
                   board.place.dayC,
-                  reading.units
-                )} by day, {temperature(board.place.nightC, reading.units)} at night{/if}{board.place
-                .movingAir
+                  locale.units
+                )} by day, {temperature(board.place.nightC, locale.units)} at night{/if}{board.place.movingAir
                 ? ' · moving air'
                 : ''}
             </p>
@@ -162,12 +161,12 @@
                 aria-label="Load on {board.place.name}"
               ></meter>
             {/if}
-            {loadWords(board.load, reading.units)}
+            {loadWords(board.load, locale.units)}
           </p>
           {#if board.load.state === 'over'}<Caution>{CAUTIONS.load}</Caution>{/if}
           {#if since !== null}
             <p class="small warn">
-              Its sensor has been silent since {dayAndTime(since, now, reading)}: what it measured last stands
+              Its sensor has been silent since {dayAndTime(since, now, locale)}: what it measured last stands
               in.
             </p>
           {/if}
@@ -186,7 +185,7 @@
         <MovePanel
           projected={selected}
           {now}
-          {reading}
+          {locale}
           {options}
           {refused}
           onmove={(place) => void move(selected, place)}

@@ -31,7 +31,7 @@
 
   let { data }: { data: PageData } = $props();
   const journal = useJournal();
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'in' : 'cm');
   const TRAY = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as const;
   const SHAPES: Record<Shape, Draft['container']> = {
@@ -498,7 +498,7 @@
           alone={worked.sowings.length === 1}
           first={data.containers.length === 0}
           now={data.now}
-          {reading}
+          {locale}
           medium={{ kind: draft.medium, own: ownMedium }}
           chosen={index === 0 ? chosenWords : {}}
           own={draft.ownSeedG !== null}
@@ -511,7 +511,7 @@
           <Elsewhere
             places={elsewhere}
             now={data.now}
-            {reading}
+            {locale}
             onchoose={(place) => {
               draft.newPlace = null;
               draft.placeId = place.id;

@@ -168,14 +168,14 @@
 
 {#if place}
   <div class="readings">
-    {#if airOf(place)}<AirChart {place} now={data.now} reading={data.household} />{/if}
-    <HandReading placeId={place.id} reading={data.household} />
+    {#if airOf(place)}<AirChart {place} now={data.now} locale={data.household} />{/if}
+    <HandReading placeId={place.id} locale={data.household} />
     <ImportReadings placeId={place.id} zone={data.household.zone} now={data.now} />
     <Devices
       devices={data.devices}
       last={data.last}
       now={data.now}
-      reading={data.household}
+      locale={data.household}
       newId={data.newId}
       token={form && 'token' in form ? (form.token ?? null) : null}
       wrong={wrong('device')}

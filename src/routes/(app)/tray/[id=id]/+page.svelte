@@ -40,7 +40,7 @@
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
 
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   /** As it was expected on the day it was sown: without any look, move or early step. */
@@ -62,7 +62,7 @@
   const stop = $derived(walk([projected, ...beside], round, now).stops[0]!);
   const on = $derived({
     now,
-    reading,
+    locale,
     containers: setup.count,
     medium: { kind: setup.medium, own: data.media.find(({ id }) => id === setup.mediumId) ?? null }
   });
@@ -76,7 +76,7 @@
   const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
   const stepWords = ({ event }: (typeof steps)[number]): string =>
-    eventWords(event.body, crop, projected.path, reading.units, placeName);
+    eventWords(event.body, crop, projected.path, locale.units, placeName);
   /** What this round says of its water. */
   const decision = $derived.by(() => {
     const step = stop.steps.find(({ body }) => body.kind === 'water');
@@ -124,14 +124,14 @@
     {containersWords(setup)}{setup.half ? ', half of it' : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
       .place.name} · {projected.method.name}
     {#if sowing.sownAt !== null}
-      · sown {shortDate(sowing.sownAt, reading)}{/if}
+      · sown {shortDate(sowing.sownAt, locale)}{/if}
   </p>
 </header>
 
 {#if sowing.stage === 'ended'}
   <section class="ended">
     <div class="drawing">
-      <TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} />
+      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
     </div>
     <div>
       {#if sowing.lost !== null}
@@ -146,8 +146,8 @@
       {:else}
         <Figure
           label="Cut in all"
-          value={mass(netG, reading.units)}
-          beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, reading.units)}"
+          value={mass(netG, locale.units)}
+          beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, locale.units)}"
         >
           {#snippet working()}
             {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(
@@ -161,7 +161,7 @@
     </div>
   </section>
 {:else}
-  <Stop {stop} {round} {now} {reading} members={data.members} {placeName} places={data.places} alone />
+  <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} alone />
   {#if isCuttable(projected, now)}
     <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
   {/if}
@@ -172,7 +172,7 @@
   <BandChart
     id="tray"
     now={sowing.endedAt ?? now}
-    {reading}
+    {locale}
     rows={expected
       ? [
           { name: 'Expected', bands: bandsOf(expected) },
@@ -192,10 +192,10 @@
       {#if working}
         <div class="charts">
           {#if steps.length > 0}
-            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? now} {reading} /></div>
+            <div><NarrowingChart {steps} said={stepWords} now={sowing.endedAt ?? now} {locale} /></div>
           {/if}
-          <ClockChart {projected} now={sowing.endedAt ?? now} {reading} />
-          <WaterChart {projected} now={sowing.endedAt ?? now} {reading} {decision} />
+          <ClockChart {projected} now={sowing.endedAt ?? now} {locale} />
+          <WaterChart {projected} now={sowing.endedAt ?? now} {locale} {decision} />
         </div>
       {/if}
     </details>
@@ -210,7 +210,7 @@
         {events}
         likelyAt={projected.forecast.marks.windowBest.p50}
         {now}
-        {reading}
+        {locale}
         onmove={(place) => void move(place.id)}
       />
     </details>
@@ -223,9 +223,9 @@
     <ol class="log">
       {#each [...sowing.log].reverse() as { event, undone, repeat } (event.id)}
         <li class:undone>
-          <span class="soft small when">{shortDate(event.at, reading)} {clockTime(event.at, reading)}</span>
+          <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
           <span
-            >{eventWords(event.body, crop, projected.path, reading.units, placeName)}<span class="soft small"
+            >{eventWords(event.body, crop, projected.path, locale.units, placeName)}<span class="soft small"
               >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
                 ? ' · taken back'
                 : repeat
@@ -235,7 +235,7 @@
           >
           {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
               >Undo<span class="visually-hidden">
-                {eventWords(event.body, crop, projected.path, reading.units, placeName)}</span
+                {eventWords(event.body, crop, projected.path, locale.units, placeName)}</span
               ></button
             >{/if}
         </li>
@@ -254,9 +254,9 @@
         <Figure
           label="Water in the medium"
           value="{Math.round(level.share * 100)} %"
-          beside={mass(level.g, reading.units)}
+          beside={mass(level.g, locale.units)}
         >
-          {#snippet working()}It holds {mass(level.capacityG, reading.units)} that plants can use: {figure(
+          {#snippet working()}It holds {mass(level.capacityG, locale.units)} that plants can use: {figure(
               projected.areaCm2
             )} cm² × {figure(projected.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
         </Figure>

@@ -20,7 +20,7 @@
   const journal = useJournal();
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
   const projected = $derived(projectAll([data.record], factsNow(data, journal), data, journal)[0]!);
   const { crop, setup, state: sowing } = $derived(projected);
@@ -64,7 +64,7 @@
     const result = await journal.record(
       setup.id,
       { type: 'cut', grossG, tareG, share, last },
-      `${crop.name}: ${mass(checked.netG, reading.units)} cut`,
+      `${crop.name}: ${mass(checked.netG, locale.units)} cut`,
       { sure }
     );
     sending = false;
@@ -117,8 +117,8 @@
         <div class="ask stack" role="alert">
           <p>
             <strong
-              >{mass(checked.netG, reading.units)} is {figure(checked.times)} times the most that this area is known
-              to give ({mass(checked.mostG, reading.units)}).</strong
+              >{mass(checked.netG, locale.units)} is {figure(checked.times)} times the most that this area is known
+              to give ({mass(checked.mostG, locale.units)}).</strong
             > Is the bowl taken off, and the share right?
           </p>
           <div class="row">
@@ -133,22 +133,22 @@
       {/if}
     </form>
     <section class="stack">
-      <TrayDrawing {picture} label={pictureWords(crop.name, picture, reading.units)} />
+      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
       <Figure
         label="Cut"
-        value={net === null ? '–' : mass(net, reading.units)}
+        value={net === null ? '–' : mass(net, locale.units)}
         beside={gave
-          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, reading.units)}`
-          : `usually ${mass((crop.yieldLowGM2 * projected.areaCm2 * share) / 1e4, reading.units)} to ${mass((crop.yieldHighGM2 * projected.areaCm2 * share) / 1e4, reading.units)}`}
+          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, locale.units)}`
+          : `usually ${mass((crop.yieldLowGM2 * projected.areaCm2 * share) / 1e4, locale.units)} to ${mass((crop.yieldHighGM2 * projected.areaCm2 * share) / 1e4, locale.units)}`}
       />
       {#if sowing.cuts.length > 0}<p class="soft small">
           Cut before: {mass(
             sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0),
-            reading.units
+            locale.units
           )}; {Math.round(left * 100)} % still stands.
         </p>{/if}
       <p class="soft small">
-        Dry, it keeps {keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, reading.units)}. Slime, smell
+        Dry, it keeps {keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, locale.units)}. Slime, smell
         or mould ends it sooner.
       </p>
     </section>

@@ -20,7 +20,7 @@
   const journal = useJournal();
   /** The household's time, as last told. */
   const now = $derived(journal.patches.now(data.now));
-  const reading = $derived(data.household);
+  const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   const { crop, setup, state: sowing, path } = $derived(projected);
@@ -100,7 +100,7 @@
         class="chip quiet"
         class:on={seenAt === at}
         aria-pressed={seenAt === at}
-        onclick={() => (seenAt = at)}>{dayAndTime(at, now, reading)}</button
+        onclick={() => (seenAt = at)}>{dayAndTime(at, now, locale)}</button
       >
     {/each}
   </div>
@@ -110,7 +110,7 @@
       <section>
         <h2>How far it is</h2>
         {#each cues as cue (cue)}
-          {@const words = cueWords(cue, crop, path, reading.units)}
+          {@const words = cueWords(cue, crop, path, locale.units)}
           <div class="row" role="group" aria-label={words}>
             <button
               class="chip"
@@ -128,7 +128,7 @@
       </section>
       <section>
         <h2>How damp it is</h2>
-        <WaterLooks {record} units={reading.units} />
+        <WaterLooks {record} units={locale.units} />
       </section>
       {#each PAIRS as { title, of } (title)}
         <section>
@@ -159,7 +159,7 @@
       aria-label="What it most likely is"
     >
       {#each answers as { eventId, answer } (eventId)}
-        <AnswerCard {answer} units={reading.units} onundo={() => void journal.undo(setup.id, eventId)} />
+        <AnswerCard {answer} units={locale.units} onundo={() => void journal.undo(setup.id, eventId)} />
       {:else}
         <p class="soft">The answer stands here.</p>
       {/each}
