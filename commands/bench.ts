@@ -17,14 +17,18 @@ import { runCommand, say } from './lib/say.ts';
 import { serve } from './lib/web.ts';
 
 /** One request, and how long the server was at it, from its first byte in to its last byte out, in ms. */
-async function serverTime(server: Server, url: string, cookie: string): Promise<number> {
+async function serverTime(
+  server: Server,
+  url: string,
+  init: RequestInit & { headers: Record<string, string> }
+): Promise<number> {
   const taken = new Promise<number>((resolve) => {
     server.prependOnceListener('request', (_request, response: ServerResponse) => {
       const start = performance.now();
       response.once('finish', () => resolve(performance.now() - start));
     });
   });
-  const answer = await fetch(url, { headers: { cookie } });
+  const answer = await fetch(url, init);
   await answer.arrayBuffer();
   if (!answer.ok) throw new Error(`${url} answered ${answer.status}`);
   return taken;
@@ -40,19 +44,54 @@ async function serverTimes(): Promise<void> {
     await fillToTwelve(id);
     const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
     const { url, server } = await serve('127.0.0.1', 0);
-    const paths = { least: `${url}api/ping`, data: `${url}round/__data.json`, page: `${url}round` };
-    const times = { least: [] as number[], data: [] as number[], page: [] as number[] };
+    const trays = await inHousehold(
+      id,
+      (tx) =>
+        tx<{ id: string }[]>`select id from sowings where ended_at is null and sow_at < now() order by id`
+    );
+    const gets = { least: `${url}api/ping`, data: `${url}round/__data.json`, page: `${url}round` };
+    const times = {
+      least: [] as number[],
+      data: [] as number[],
+      page: [] as number[],
+      touch: [] as number[]
+    };
+    /** A touch at the shelf: how damp it is. */
+    const touch = (run: number) =>
+      serverTime(server, `${url}api/events`, {
+        method: 'POST',
+        headers: { cookie, origin: new URL(url).origin, 'content-type': 'application/json' },
+        body: JSON.stringify({
+          events: [
+            {
+              id: randomUUID(),
+              sowingId: trays[run % trays.length]!.id,
+              at: Date.now(),
+              body: { type: 'felt', moisture: 'right' }
+            }
+          ]
+        })
+      });
     // In turn, so that a slow moment of the machine falls on all alike; the first hundred warm it up.
     for (let run = 0; run < 400; run += 1)
-      for (const name of ['least', 'data', 'page'] as const) {
-        const ms = await serverTime(server, paths[name], cookie);
+      for (const name of ['least', 'data', 'page', 'touch'] as const) {
+        const ms =
+          name === 'touch' ? await touch(run) : await serverTime(server, gets[name], { headers: { cookie } });
         if (run >= 100) times[name].push(ms);
       }
     server.close();
     server.closeAllConnections();
-    const [least, data, page] = [median(times.least), median(times.data), median(times.page)];
+    const [least, data, page, touched] = [times.least, times.data, times.page, times.touch].map(median) as [
+      number,
+      number,
+      number,
+      number
+    ];
     say(
-      `Round, 12 trays, medians of 300: select 1 ${least.toFixed(2)} ms; round's data ${data.toFixed(2)} ms, ${(data / least).toFixed(2)} times; whole page drawn ${page.toFixed(2)} ms, ${(page / least).toFixed(2)} times`
+      `Round, 12 trays, medians of 300: select 1 ${least.toFixed(2)} ms; round's data ${data.toFixed(2)} ms, ${(data / least).toFixed(2)} times; whole page drawn ${page.toFixed(2)} ms, ${(page / least).toFixed(2)} times (at most 2.5)`
+    );
+    say(
+      `A touch to settled, in one request: ${touched.toFixed(2)} ms, ${(touched / least).toFixed(2)} times select 1 (at most 4)`
     );
   } finally {
     closeDb();

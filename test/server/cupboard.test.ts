@@ -21,7 +21,7 @@ import {
   listKeptContainers,
   retireContainer
 } from '../../src/server/sowings/containers.ts';
-import { addEvents } from '../../src/server/sowings/events.ts';
+import { addEvents } from '../../src/server/app/addEvents.ts';
 import { addSowing, findSowing, listInPreparation } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';

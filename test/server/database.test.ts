@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import postgres from 'postgres';
 import { migrate } from '../../src/server/db/migrate.ts';
 import { inHousehold, outside } from '../../src/server/db/connection.ts';
-import { addEvents } from '../../src/server/sowings/events.ts';
+import { addEvents } from '../../src/server/app/addEvents.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import { addSowing, findSowing, listEnded, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import { listPlaces } from '../../src/server/households/places.ts';

@@ -9,7 +9,7 @@ import { observe } from '../../src/core/stats/gaussian.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { householdFacts } from '../../src/server/households/facts.ts';
-import { addEvents } from '../../src/server/sowings/events.ts';
+import { addEvents } from '../../src/server/app/addEvents.ts';
 import { listLearned, listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';

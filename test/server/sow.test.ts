@@ -12,7 +12,6 @@ import type { Step } from '../../src/core/steps/step.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { householdOf } from '../../src/server/households/household.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { listChoices } from '../../src/server/sowings/choices.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
@@ -20,7 +19,7 @@ import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
 import { freshDatabase } from '../support/database.ts';
-import { household, settings } from '../support/settings.ts';
+import { household, sessionOf } from '../support/settings.ts';
 
 /** Grams that a protocol has somebody weigh, line by line, and sow. */
 const gramsOf = (steps: readonly Step[]) => ({
@@ -33,20 +32,7 @@ describe('a sowing that is shown', function () {
   let database: Awaited<ReturnType<typeof freshDatabase>>;
   let home: { id: string; placeId: string };
   const lots = new Map<string, string>();
-  const session = () => ({
-    memberId: null as unknown as string,
-    household: householdOf({
-      ...{ household_id: home.id, demo: false, clock_ahead_ms: 0 },
-      name: 'Upstairs',
-      zone: settings('x').zone,
-      units: 'metric',
-      latitude_deg: 43.4,
-      wake_min: 420,
-      sleep_min: 1350,
-      rounds_min: [450, 1230],
-      method_key: 'press-and-wait'
-    })
-  });
+  const session = () => sessionOf(home.id);
   before(async () => {
     database = await freshDatabase();
     home = await household('Upstairs');

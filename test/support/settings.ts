@@ -1,3 +1,5 @@
+import { householdOf } from '../../src/server/households/household.ts';
+import type { Session } from '../../src/server/sessions/sessions.ts';
 import { randomUUID } from 'node:crypto';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { addHousehold, type HouseholdSettings } from '../../src/server/households/household.ts';
@@ -29,3 +31,22 @@ export async function household(name: string): Promise<{ id: string; placeId: st
   });
   return { id, placeId };
 }
+
+/** A session of nobody in particular in a household, as a request has one. */
+export const sessionOf = (householdId: string): Session => ({
+  id: '',
+  renewed: false,
+  memberName: 'Somebody',
+  memberId: null as unknown as string,
+  household: householdOf({
+    ...{ household_id: householdId, demo: false, clock_ahead_ms: 0 },
+    name: 'Upstairs',
+    zone: settings('x').zone,
+    units: 'metric',
+    latitude_deg: 43.4,
+    wake_min: 420,
+    sleep_min: 1350,
+    rounds_min: [450, 1230],
+    method_key: 'press-and-wait'
+  })
+});

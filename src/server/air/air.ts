@@ -4,7 +4,7 @@ import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** A place carries what was measured within these days: longer than any tray but the slowest stands. */
-const CARRIED_D = 35;
+export const CARRIED_D = 35;
 
 /**
  * Adds readings of a place and writes the means of the stretches they lie in anew. Adding the same ones again

@@ -17,10 +17,10 @@ import type { Tx } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
 import { householdNow } from '../households/household.ts';
 import type { Session } from '../sessions/sessions.ts';
-import { derivedOf, keepDerived } from '../sowings/derived.ts';
 import { insertEvents, knownEvents, type KnownEvent } from '../sowings/events.ts';
 import { listLessons } from '../sowings/learned.ts';
 import { holdSowings, type FoundSowing } from '../sowings/sowings.ts';
+import { derive } from './derive.ts';
 import { tooHeavyMove } from './move.ts';
 
 /** A device's clock may run behind so far: what was touched just after planning is not from before it. */
@@ -86,12 +86,7 @@ export async function recordEvents(
   const [lessons] = await Promise.all([
     // In the order they are sent: what was learned is read once it is written.
     insertEvents(tx, household.id, taken)
-      .then(() =>
-        keepDerived(
-          tx,
-          after.map((record) => derivedOf(facts, record))
-        )
-      )
+      .then(() => derive(tx, facts, after))
       .then(() => (taken.length > 0 ? listLessons(tx) : { learned: book.learned, thirst: book.thirst }))
   ]);
   const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));

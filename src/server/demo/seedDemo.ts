@@ -14,7 +14,7 @@ import { inHousehold, type Tx } from '../db/connection.ts';
 import { addHousehold, memberNamed, type Household } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
-import { addEvents } from '../sowings/events.ts';
+import { addEvents } from '../app/addEvents.ts';
 import { listLessons } from '../sowings/learned.ts';
 import { markDemo } from './markDemo.ts';
 import { placeSensors } from './sensors.ts';

@@ -1,9 +1,5 @@
 import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
-import type { HouseholdFacts } from '../../core/sowing/project.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdFacts } from '../households/facts.ts';
-import { derivedOf, keepDerived } from './derived.ts';
-import { findSowing } from './sowings.ts';
 
 /** Writes events down; one whose id is known is left as it was. */
 export async function insertEvents(
@@ -23,26 +19,6 @@ export async function insertEvents(
     body: event.body as never
   }));
   await tx`insert into events ${tx(rows)} on conflict (household_id, id) do nothing`;
-}
-
-/**
- * Adds events to one sowing and brings what is derived from them up to date, so that sending again is safe.
- * @param facts of the household, where they are at hand already
- */
-export async function addEvents(
-  tx: Tx,
-  householdId: string,
-  sowingId: string,
-  events: readonly SowingEvent[],
-  facts?: HouseholdFacts
-): Promise<void> {
-  await insertEvents(
-    tx,
-    householdId,
-    events.map((event) => ({ sowingId, event }))
-  );
-  const record = await findSowing(tx, sowingId);
-  if (record) await keepDerived(tx, [derivedOf(facts ?? (await householdFacts(tx)), record)]);
 }
 
 /** An event as it is kept. */

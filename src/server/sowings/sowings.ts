@@ -119,6 +119,31 @@ export async function listInPreparation(tx: Tx): Promise<SowingRecord[]> {
   return rows.map(recordOf);
 }
 
+/** Some of the household's sowings: by the place they stood in at any time, by a crop of theirs, by when they ended. */
+export interface Which {
+  placeId?: string;
+  cropKey?: string;
+  /** Under way, or ended after this. */
+  endedAfter?: Millis;
+}
+
+/** The household's sowings, those that ended too, with all that happened to them. */
+export async function listSowings(
+  tx: Tx,
+  { placeId = undefined, cropKey = undefined, endedAfter = undefined }: Which = {}
+): Promise<SowingRecord[]> {
+  const stood = placeId
+    ? tx`(s.place_id = ${placeId} or exists (select from events e where e.household_id = s.household_id
+        and e.sowing_id = s.id and e.type = 'moved' and e.body->>'placeId' = ${placeId}))`
+    : tx`true`;
+  const of = cropKey ? tx`(s.crop_key = ${cropKey} or s.mix @> ${tx.json([{ cropKey }])})` : tx`true`;
+  const ended = endedAfter ? tx`(s.ended_at is null or s.ended_at > ${new Date(endedAfter)})` : tx`true`;
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where ${stood} and ${of} and ${ended} order by s.id`;
+  return rows.map(recordOf);
+}
+
 /** The sowings that ended, the latest first. */
 export async function listEnded(tx: Tx, limit: number): Promise<SowingRecord[]> {
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s

@@ -44,9 +44,7 @@
     {/each}
     {#each sown as { projected: { setup, crop } } (setup.id)}
       <a class="closer" href="/tray/{setup.id}/look"
-        >Look closer{#if sown.length > 1}{' '}at {crop.name}{:else}<span class="visually-hidden">
-            at {crop.name}</span
-          >{/if}</a
+        >Look closer<span class={sown.length > 1 ? '' : 'visually-hidden'}>&nbsp;at {crop.name}</span></a
       >
     {/each}
   </div>

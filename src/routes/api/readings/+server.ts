@@ -6,7 +6,8 @@ import {
   type ReadLine
 } from '$core/places/air/lineProtocol.ts';
 import { zoneOf } from '$core/time/zone.ts';
-import { addReadings, lastReadings } from '$server/air/air.ts';
+import { lastReadings } from '$server/air/air.ts';
+import { takeReadings } from '$server/app/takeReadings.ts';
 import { noteRefused, openDevice } from '$server/air/devices.ts';
 import { linesOf, sift } from '$server/air/take.ts';
 import { api } from '$server/requests/answer.ts';
@@ -79,7 +80,7 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
   const added = await available(() =>
     inHousehold(household.id, async (tx) => {
       if (first) await noteRefused(tx, deviceId, now, first.say);
-      return addReadings(tx, household.id, placeId, deviceId, taken);
+      return takeReadings(tx, household.id, { placeId, source: deviceId, readings: taken });
     })
   );
   return json(

@@ -1,3 +1,4 @@
+import { rebuild } from '$server/app/rebuild.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { lampPpfd } from '$core/places/light.ts';
 import { boardOf, type Place } from '$core/places/place.ts';
@@ -88,6 +89,7 @@ export const actions: Actions = {
       const others = (await listPlaces(tx)).map(({ id }) => id).filter((id) => id !== place.id);
       const at = kept.after === '' ? 0 : others.indexOf(kept.after ?? '') + 1 || others.length;
       await orderPlaces(tx, others.toSpliced(at, 0, place.id));
+      if (before) await rebuild(tx, { placeId: place.id });
     });
     redirect(303, '/shelf');
   }),

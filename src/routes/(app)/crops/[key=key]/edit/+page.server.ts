@@ -5,6 +5,7 @@ import { cropProblemWords } from '$words/cropFigures.ts';
 import { isKnownFood } from '$core/crops/refused.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { findCrop } from '$core/crops/library.ts';
+import { rebuild } from '$server/app/rebuild.ts';
 import { keepOwnCrop, listOwnCrops, retireOwnCrop } from '$server/crops/ownCrops.ts';
 import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { ownCropWordsSchema } from '$contract/schemas/ownCrop.ts';
@@ -63,11 +64,17 @@ export const actions: Actions = {
       errors.sure =
         'Brote does not know this plant. Eat no seedling whose young leaves are not known to be food.';
     if (Object.keys(errors).length > 0) return notTaken(422, kept, errors);
-    await inSession(event.locals, (tx) => keepOwnCrop(tx, household.id, { crop, basedOn }));
+    await inSession(event.locals, async (tx) => {
+      await keepOwnCrop(tx, household.id, { crop, basedOn });
+      await rebuild(tx, { cropKey: crop.key });
+    });
     redirect(303, `/crops/${crop.key}`);
   }),
   retire: form(async ({ locals, params }: RequestEvent) => {
-    await inSession(locals, (tx) => retireOwnCrop(tx, params.key));
+    await inSession(locals, async (tx) => {
+      await retireOwnCrop(tx, params.key);
+      await rebuild(tx, { cropKey: params.key });
+    });
     redirect(303, '/crops');
   })
 };

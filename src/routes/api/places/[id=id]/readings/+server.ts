@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { zoneOf } from '$core/time/zone.ts';
-import { addReadings } from '$server/air/air.ts';
+import { takeReadings } from '$server/app/takeReadings.ts';
 import { linesOf, sift } from '$server/air/take.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
@@ -21,7 +21,7 @@ export const POST: RequestHandler = api(async ({ request, locals, params, url })
   const source = url.searchParams.get('from') === 'file' ? 'file' : 'hand';
   const added = await inSession(locals, async (tx) => {
     if ((await listPlaces(tx)).every(({ id }) => id !== params.id)) return null;
-    return addReadings(tx, household.id, params.id ?? '', source, taken);
+    return takeReadings(tx, household.id, { placeId: params.id ?? '', source, readings: taken });
   });
   if (added === null)
     return json({ message: 'This place is not in your household.', code: 'missing' }, { status: 404 });

@@ -1,0 +1,47 @@
+import { packAir } from '../../core/places/air/series.ts';
+import type { HouseholdFacts } from '../../core/sowing/project.ts';
+import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
+import { reduceEvents } from '../../core/sowing/reduce.ts';
+import { DAY, type Millis } from '../../core/time/zone.ts';
+import { airBetween, CARRIED_D } from '../air/air.ts';
+import type { Tx } from '../db/connection.ts';
+import { derivedOf, keepDerived } from '../sowings/derived.ts';
+
+/**
+ * Works out what follows from some sowings and writes it down. One that has ended is judged by the air until then, so
+ * that it says the same whenever it is asked: later readings are not of its days.
+ */
+export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly SowingRecord[]): Promise<void> {
+  const airs = new Map<string, string | null>();
+  const derived = [];
+  for (const record of records) derived.push(derivedOf(await factsUntil(tx, facts, record, airs), record));
+  await keepDerived(tx, derived);
+}
+
+async function factsUntil(
+  tx: Tx,
+  facts: HouseholdFacts,
+  record: SowingRecord,
+  airs: Map<string, string | null>
+): Promise<HouseholdFacts> {
+  const events = readLog(record);
+  const { endedAt, moves } = reduceEvents(events);
+  if (endedAt === null) return facts;
+  const places = new Map(facts.places);
+  for (const id of new Set([record.setup.placeId, ...moves.map(({ placeId }) => placeId)])) {
+    const place = places.get(id);
+    if (place?.air) places.set(id, { ...place, air: await airUntil(tx, id, endedAt, airs) });
+  }
+  return { ...facts, places };
+}
+
+async function airUntil(
+  tx: Tx,
+  placeId: string,
+  until: Millis,
+  airs: Map<string, string | null>
+): Promise<string | null> {
+  const key = `${placeId}|${until}`;
+  if (!airs.has(key)) airs.set(key, packAir(await airBetween(tx, placeId, until - CARRIED_D * DAY, until)));
+  return airs.get(key) ?? null;
+}
