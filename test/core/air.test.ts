@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { airAt, usualAir, usualWarmthRate } from '../../src/core/places/air/airAt.ts';
+import { warmthRates } from '../../src/core/places/air/rates.ts';
+import { airAt, usualAir } from '../../src/core/places/air/airAt.ts';
 import { readReadingsCsv } from '../../src/core/places/air/csv.ts';
 import { readTime } from '../../src/core/places/air/readTime.ts';
 import { decodeText } from '../../src/ui/air/decode.ts';
@@ -133,7 +134,10 @@ describe('a reading', () => {
     expect(at21.clock.tau(SOWN + DAY)).to.be.closeTo(temperatureResponse(radish, 21), 1e-9);
     const place = cool.places.get(shelf.id)!;
     expect(usualAir(place)).to.deep.equal({ tempC: 16, humidityPct: 60, measured: true });
-    expect(usualWarmthRate(radish, place)).to.be.closeTo(temperatureResponse(radish, 16), 1e-9);
+    expect(warmthRates(radish, place)(Number.MAX_SAFE_INTEGER)).to.be.closeTo(
+      temperatureResponse(radish, 16),
+      1e-9
+    );
     expect(at16.marks.windowOpen.p50).to.be.above(at21.marks.windowOpen.p50 + 2 * DAY);
   });
 

@@ -2,7 +2,7 @@ import type { Crop } from '../../src/core/crops/crop.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
-import { usualWarmthRate } from '../../src/core/places/air/airAt.ts';
+import { warmthRates } from '../../src/core/places/air/rates.ts';
 import { tableOptimumDays } from '../../src/core/growth/marks.ts';
 import { DAY } from '../../src/core/time/zone.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
@@ -78,7 +78,7 @@ export function study(households: number, seed: number): Findings {
 export function weekCrop({ truth }: HiddenHousehold): Crop {
   const [place] = truth.places.values();
   const days = (crop: Crop) =>
-    tableOptimumDays(crop).windowOpen / usualWarmthRate(crop, { ...place!, air: null });
+    tableOptimumDays(crop).windowOpen / warmthRates(crop, { ...place!, air: null })(0);
   return QUICK_CROPS.reduce((best, crop) =>
     Math.abs(days(crop) - 7) < Math.abs(days(best) - 7) ? crop : best
   );

@@ -1,6 +1,7 @@
 import { Clock, type Stretch } from './clock.ts';
-import { usualWarmthRate, warmthEdges, warmthRateAt } from '../places/air/airAt.ts';
-import { placeLightResponse, type Place } from '../places/place.ts';
+import { warmthEdges } from '../places/air/airAt.ts';
+import { warmthRates } from '../places/air/rates.ts';
+import { lightResponses, type Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
 import { DAY, type Millis, type Zone } from '../time/zone.ts';
@@ -56,11 +57,8 @@ const LIGHT_HORIZON_D = 70;
  * the time of each mark with its range (docs/model.md, 2 to 5).
  */
 export function forecast(input: ForecastInput): Forecast {
-  const dark = new Clock(stretches(input, Infinity), head(input));
-  const first = believe(input, dark);
-  const litAt = input.litAt ?? expectedLight(input, first.forecastOf);
-  const clock = litAt === Infinity ? dark : new Clock(stretches(input, litAt), head(input));
-  const { forecastOf, durations, notYet, reached } = litAt === Infinity ? first : believe(input, clock);
+  const { litAt, clock, belief } = input.litAt === null ? inTheDark(input) : inLight(input, input.litAt);
+  const { forecastOf, durations, notYet, reached } = belief;
   const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<
     Mark,
     MarkForecast
@@ -80,13 +78,31 @@ export function forecast(input: ForecastInput): Forecast {
   };
 }
 
+interface Believed {
+  litAt: Millis;
+  clock: Clock;
+  belief: ReturnType<typeof believe>;
+}
+
+const inLight = (input: ForecastInput, litAt: Millis): Believed => {
+  const clock = new Clock(stretches(input, litAt), head(input));
+  return { litAt, clock, belief: believe(input, clock) };
+};
+
+/** Until it has come to light, when it will follows from how it gets on in the dark. */
+function inTheDark(input: ForecastInput): Believed {
+  if (input.lightFrom === 'sown') return inLight(input, input.sownAt);
+  const dark = inLight(input, Infinity);
+  const litAt = expectedLight(input, dark.belief.forecastOf);
+  return litAt === Infinity ? dark : inLight(input, litAt);
+}
+
 const head = (input: ForecastInput): number => (input.unsoaked ? -UNSOAKED_DELAY : 0);
 
 function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
-  if (input.lightFrom === null) return Infinity;
+  if (input.lightFrom === null || input.lightFrom === 'sown') return Infinity;
   if (input.lightFrom === 'lightReady' && typeof input.domeDays === 'number')
     return (input.uncoveredAt ?? forecastOf('rooted').p50) + input.domeDays * DAY;
-  if (input.lightFrom === 'sown') return input.sownAt;
   // Nothing stands in light before its cover came off.
   return Math.max(forecastOf(input.lightFrom).p50, input.uncoveredAt ?? -Infinity);
 }
@@ -109,16 +125,17 @@ function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
     const daily = stays.some(({ place }) => place.light.kind === 'sill') ? LIGHT_HORIZON_D : 0;
     for (let day = 0; day <= daily; day += 1) edges.add(lit + day * DAY);
   }
-  const usual = new Map(stays.map(({ place }) => [place, usualWarmthRate(crop, place)]));
+  const here = stays.map(({ place }) => ({
+    warmth: warmthRates(crop, place),
+    light: lightResponses(place, input.latitudeDeg)
+  }));
   let stay = 0;
   return [...edges]
     .sort((a, b) => a - b)
     .map((from) => {
       while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
-      const { place } = stays[stay]!;
-      const light =
-        from >= litAt ? placeLightResponse(place, input.latitudeDeg, input.zone.dayOfYear(from)) : 1;
-      return { from, rate: warmthRateAt(crop, place, from, usual.get(place)!) * light };
+      const { warmth, light } = here[stay]!;
+      return { from, rate: warmth(from) * (from >= litAt ? light(input.zone.dayOfYear(from)) : 1) };
     });
 }
 

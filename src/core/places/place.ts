@@ -58,12 +58,14 @@ export function placeDli({ light }: Place, latitudeDeg: number, dayOfYear: numbe
     : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back);
 }
 
-/** How light slows the clock here on a day of the year. */
-export function placeLightResponse({ light }: Place, latitudeDeg: number, dayOfYear: number): number {
-  if (light.kind === 'dark') return lightResponse(0);
-  if (light.kind === 'lamp') return lightResponse(lampDli(light.ppfd, light.hours));
-  const year = sillYear(latitudeDeg, light.aspect, light.back);
-  return (year[dayOfYear] ??= lightResponse(sillDli(latitudeDeg, dayOfYear, light.aspect, light.back)));
+/** How light slows the clock here, by the day of the year. */
+export function lightResponses({ light }: Place, latitudeDeg: number): (dayOfYear: number) => number {
+  if (light.kind === 'sill') {
+    const year = sillYear(latitudeDeg, light.aspect, light.back);
+    return (day) => (year[day] ??= lightResponse(sillDli(latitudeDeg, day, light.aspect, light.back)));
+  }
+  const always = lightResponse(light.kind === 'lamp' ? lampDli(light.ppfd, light.hours) : 0);
+  return () => always;
 }
 
 const sillYears = new Map<string, number[]>();

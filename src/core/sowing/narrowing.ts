@@ -1,6 +1,8 @@
 import type { SowingEvent } from './event.ts';
-import { project, type HouseholdFacts } from './project.ts';
-import type { SowingSetup } from './sowing.ts';
+import { learnedBelief } from '../growth/learned.ts';
+import { forecastFrom, staysOf, type HouseholdFacts } from './project.ts';
+import { newState, take } from './reduce.ts';
+import { sowingOf, type SowingSetup } from './sowing.ts';
 import type { Millis } from '../time/zone.ts';
 import type { MarkForecast } from '../growth/forecastMark.ts';
 
@@ -27,10 +29,16 @@ export function narrowing(
     .filter(({ id, body }) => body.type !== 'undone' && !undone.has(id))
     .sort((a, b) => a.at - b.at);
   const steps: Narrowing[] = [];
-  for (const [index, event] of told.entries()) {
-    if (!MOVES_IT.has(event.body.type)) continue;
-    const { state, forecast } = project(household, setup, told.slice(0, index + 1));
-    if (state.sownAt === null) continue;
+  const sowing = sowingOf(setup, household.ownCrops);
+  const belief = learnedBelief(household.learned, sowing.crop, setup.id);
+  // One state is carried through the looks: to begin anew at each would cost their square.
+  const state = newState();
+  for (const event of told) {
+    take(state, event);
+    const { sownAt } = state;
+    if (!MOVES_IT.has(event.body.type) || sownAt === null) continue;
+    const stays = staysOf(household, setup, state);
+    const forecast = forecastFrom(household, sowing, { state, stays, sownAt, belief });
     const before = steps.at(-1)?.open;
     const open = forecast.marks.windowOpen;
     if (!before || before.p50 !== open.p50 || before.p10 !== open.p10)

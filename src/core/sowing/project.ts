@@ -53,11 +53,7 @@ export function project(
   const state = reduceEvents(events);
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;
-  const stays = [{ from: -Infinity, placeId: setup.placeId }, ...state.moves].map(({ from, placeId }) => {
-    const place = household.places.get(placeId);
-    if (!place) throw new Error(`Sowing ${setup.id} stands in a place that does not exist.`);
-    return { from, place };
-  });
+  const stays = staysOf(household, setup, state);
   return {
     ...sowing,
     state,
@@ -66,23 +62,39 @@ export function project(
     stays,
     place: stays.at(-1)!.place,
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
-    forecast: forecast({
-      crop: sowing.crop,
-      zone: household.rhythm.zone,
-      latitudeDeg: household.latitudeDeg,
-      sownAt,
-      // Drained seed has been in water, whether somebody ticked that or not.
-      unsoaked: sowing.needsSoak && wasDry(setup, state),
-      stays,
-      lightFrom: sowing.path.lightFrom,
-      domeDays: sowing.path.domeDays,
-      uncoveredAt: state.uncoveredAt,
-      litAt: state.litAt,
-      seen: state.seen,
-      belief
-    })
+    forecast: forecastFrom(household, sowing, { state, stays, sownAt, belief })
   };
 }
+
+/** @throws Error where it stands in a place that does not exist */
+export const staysOf = (household: HouseholdFacts, setup: SowingSetup, { moves }: SowingState): Stay[] =>
+  [{ from: -Infinity, placeId: setup.placeId }, ...moves].map(({ from, placeId }) => {
+    const place = household.places.get(placeId);
+    if (!place) throw new Error(`Sowing ${setup.id} stands in a place that does not exist.`);
+    return { from, place };
+  });
+
+/** What is expected of a sowing as its state has it. */
+export const forecastFrom = (
+  { rhythm, latitudeDeg }: HouseholdFacts,
+  { setup, crop, path, needsSoak }: Sowing,
+  { state, stays, sownAt, belief }: { state: SowingState; stays: Stay[]; sownAt: Millis; belief: Gaussian }
+): Forecast =>
+  forecast({
+    crop,
+    zone: rhythm.zone,
+    latitudeDeg,
+    sownAt,
+    // Drained seed has been in water, whether somebody ticked that or not.
+    unsoaked: needsSoak && wasDry(setup, state),
+    stays,
+    lightFrom: path.lightFrom,
+    domeDays: path.domeDays,
+    uncoveredAt: state.uncoveredAt,
+    litAt: state.litAt,
+    seen: state.seen,
+    belief
+  });
 
 /** Whether its seed went in dry, or is to. */
 const wasDry = ({ soakH }: SowingSetup, state: SowingState): boolean =>

@@ -69,39 +69,44 @@ export interface SowingState {
  */
 export function reduceEvents(events: readonly SowingEvent[]): SowingState {
   const undone = new Set(events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : [])));
-  const state: SowingState = {
-    stage: 'prepare',
-    prepared: new Map(),
-    putOffTo: null,
-    soakedAt: null,
-    drainedAt: null,
-    sownAt: null,
-    uncoveredAt: null,
-    litAt: null,
-    moves: [],
-    seen: CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null })),
-    contradictions: [],
-    sights: [],
-    turnedAt: null,
-    airedAt: null,
-    water: [],
-    ticked: new Set(),
-    cuts: [],
-    cutShare: 0,
-    endedAt: null,
-    lost: null,
-    log: []
-  };
-  for (const event of [...events].sort((a, b) => a.at - b.at)) {
-    if (event.body.type === 'undone') continue;
-    const taken = undone.has(event.id);
-    const known = event.taskKey !== null && state.ticked.has(event.taskKey);
-    const repeat = !taken && (known || !apply(state, event));
-    if (!taken && event.taskKey !== null) state.ticked.add(event.taskKey);
-    state.log.push({ event, undone: taken, repeat });
-  }
+  const state = newState();
+  for (const event of [...events].sort((a, b) => a.at - b.at)) take(state, event, undone.has(event.id));
   return state;
 }
+
+/** Takes up the next event in time. */
+export function take(state: SowingState, event: SowingEvent, undone = false): void {
+  if (event.body.type === 'undone') return;
+  const known = event.taskKey !== null && state.ticked.has(event.taskKey);
+  const repeat = !undone && (known || !apply(state, event));
+  if (!undone && event.taskKey !== null) state.ticked.add(event.taskKey);
+  state.log.push({ event, undone, repeat });
+}
+
+/** Of a sowing that nothing has happened to. */
+export const newState = (): SowingState => ({
+  stage: 'prepare',
+  prepared: new Map(),
+  putOffTo: null,
+  soakedAt: null,
+  drainedAt: null,
+  sownAt: null,
+  uncoveredAt: null,
+  litAt: null,
+  moves: [],
+  seen: CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null })),
+  contradictions: [],
+  sights: [],
+  turnedAt: null,
+  airedAt: null,
+  water: [],
+  ticked: new Set(),
+  cuts: [],
+  cutShare: 0,
+  endedAt: null,
+  lost: null,
+  log: []
+});
 
 /** Applies one event; false where it says nothing new. */
 function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {

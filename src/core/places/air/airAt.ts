@@ -1,5 +1,4 @@
-import { DAY_HOURS, meanTempC, type Place } from '../place.ts';
-import { temperatureResponse, type Cardinals } from '../../crops/temperature.ts';
+import { meanTempC, type Place } from '../place.ts';
 import { airOf, BIN_MS, binIndex } from './series.ts';
 import type { Millis } from '../../time/zone.ts';
 
@@ -52,21 +51,6 @@ function workedOut(place: Place): UsualAir {
     humidityPct: damp.length > 0 ? mean(damp) : place.humidityPct,
     measured: true
   };
-}
-
-/** How fast a crop develops here where nothing is measured, for want of warmth alone. */
-export function usualWarmthRate(crop: Cardinals, place: Place): number {
-  const recent = airOf(place)?.recent();
-  if (recent) return mean(recent.map(({ tempC }) => temperatureResponse(crop, tempC)));
-  const day = temperatureResponse(crop, place.dayC);
-  const night = temperatureResponse(crop, place.nightC);
-  return (day * DAY_HOURS + night * (24 - DAY_HOURS)) / 24;
-}
-
-/** How fast it develops at a moment; measured air answers for its own three hours. */
-export function warmthRateAt(crop: Cardinals, place: Place, at: Millis, usual: number): number {
-  const bin = airOf(place)?.bin(binIndex(at));
-  return bin ? temperatureResponse(crop, bin.tempC) : usual;
 }
 
 /** Where the warmth of a place changes between two moments: the edges of what was measured there. */
