@@ -241,16 +241,16 @@ describe('the rule of a move', () => {
   it('keeps a place under its rating, unless somebody says that the rating holds', () => {
     const both = loadOf(cellar, [one, other], now).g;
     const rated = (ratedG: number | null, ratingSure = false) => ({ ...cellar, ratedG, ratingSure });
-    expect(refusedMove(one, rated(both + 1), [other], now)).to.equal(null);
-    expect(refusedMove(one, rated(both - 1), [other], now)!.g).to.be.closeTo(both, 1e-6);
-    expect(refusedMove(one, rated(both - 1, true), [other], now)).to.equal(null);
-    expect(refusedMove(one, rated(null), [other], now)).to.equal(null);
+    expect(refusedMove([one], rated(both + 1), [other], now)).to.equal(null);
+    expect(refusedMove([one], rated(both - 1), [other], now)!.g).to.be.closeTo(both, 1e-6);
+    expect(refusedMove([one], rated(both - 1, true), [other], now)).to.equal(null);
+    expect(refusedMove([one], rated(null), [other], now)).to.equal(null);
   });
 
   it('does not count a tray twice, nor where it stands already', () => {
     const { g } = loadOf(cellar, [other], now);
     const tight = { ...cellar, ratedG: g + 1 };
-    expect(refusedMove(other, tight, [other], now)).to.equal(null);
+    expect(refusedMove([other], tight, [other], now)).to.equal(null);
     expect(isTooHeavy(tight, loadOf(tight, [other], now))).to.equal(false);
   });
 });

@@ -4,6 +4,7 @@ import { boardOf, placeDli, type Place } from '../../src/core/places/place.ts';
 import { lampPpfd, scorches, sillDli } from '../../src/core/places/light.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
 import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/sowing/reach.ts';
+import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
 import { emptyG, loadOf, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
@@ -88,21 +89,47 @@ describe('the board', () => {
     const covered = project(home, radishTray(), [sown()]);
     const board = boardWith({ ...shelf, widthCm: 80, depthCm: 20 }, [covered, tray(1)], NOW);
     expect([board.spots.length, board.rows, board.freeSlots]).to.deep.equal([2, 1, 1]);
-    expect(board.darkInLight).to.deep.equal([covered]);
+    expect(board.darkInLight.map(({ sowings }) => sowings)).to.deep.equal([[covered]]);
     expect(boardWith({ ...shelf, light: { kind: 'dark' } }, [covered], NOW).darkInLight).to.deep.equal([]);
     expect([needOf(covered), needOf(tray(1))]).to.deep.equal(['dark', 'light']);
     expect(boardOf(shelf)).to.deep.equal({ widthCm: 80, depthCm: 35 });
   });
 
+  it('has one place for a stack until it is taken apart, and for two halves of a container', () => {
+    const stack = (events: SowingEvent[]) =>
+      boardWith(
+        { ...shelf, widthCm: 120, depthCm: 20 },
+        [project(home, radishTray({ count: 3, method: methodOf('stack-and-light') }), events)],
+        NOW
+      ).spots[0]!.widthCm;
+    expect(stack([sown()])).to.equal(25);
+    expect(stack([sown(), event(50, { type: 'lit' })])).to.equal(25 * 3 + 2 * 2);
+    const half = (n: number, besideKey: string) =>
+      project(home, radishTray({ id: `half-${n}`, areaShare: 0.5, half: { trayId: 'one', besideKey } }), [
+        sown()
+      ]);
+    const both = boardWith(
+      { ...shelf, widthCm: 120, depthCm: 20 },
+      [half(1, 'kale'), half(2, 'radish')],
+      NOW
+    );
+    expect(both.spots).to.have.length(1);
+    expect(both.spots[0]!.standing.sowings).to.have.length(2);
+    // Side by side they would carry as much as they do as one.
+    expect(both.load.g).to.be.closeTo(loadOf(shelf, [half(1, 'kale'), half(2, 'radish')], NOW).g, 1e-9);
+  });
+
   it('weighs a move before it is made', () => {
     const standing = project(flat, radishTray(), lit());
     const effect = (to: Place) =>
-      moveEffect(standing, movedTo(flat, standing.setup, lit(), to, NOW), to, [], NOW);
+      moveEffect([standing], [movedTo(flat, standing.setup, lit(), to, NOW)], to, [], NOW);
     expect(effect(warm).laterD).to.be.below(-0.3);
     expect(effect(cool).laterD).to.be.above(0.5);
     expect(effect({ ...cool, light: { kind: 'dark' } }).tooDark).to.equal(true);
     expect(effect({ ...cool, widthCm: 10 }).fits).to.equal(false);
     expect(effect({ ...cool, ratedG: 100 }).load.state).to.equal('over');
+    expect(effect({ ...cool, ratedG: 100 }).refused).to.equal(true);
+    expect(effect({ ...cool, ratedG: 100, ratingSure: true }).refused).to.equal(false);
   });
 });
 

@@ -2,14 +2,16 @@ import { frontWidthCm } from '../supplies/containers/container.ts';
 import { boardOf, type Place } from '../places/place.ts';
 import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
+import { footprints, standingOf, type Standing } from '../sowing/standing.ts';
 import { loadOf, type Load } from './load.ts';
+import { refusedMove } from './moving.ts';
 
 /** Between two trays, so that a hand fits, in cm. */
 const GAP_CM = 2;
 
-/** A tray where it stands on the board, from the front. */
+/** A container, or a stack of them, where it stands on the board, from the front. */
 export interface Spot {
-  projected: Projected;
+  standing: Standing;
   /** From the board's left edge, and which row, 0 the front. */
   leftCm: number;
   row: number;
@@ -26,13 +28,13 @@ export interface Board {
   rows: number;
   spots: Spot[];
   /** Trays that its board has no room for. */
-  crowdedOut: Projected[];
+  crowdedOut: Standing[];
   /** Front that is still free, over all rows, cm. */
   freeCm: number;
   /** How many trays of the household's usual size still fit. */
   freeSlots: number;
   /** Trays that stand in light and need none yet: they could make room. */
-  darkInLight: Projected[];
+  darkInLight: Standing[];
   load: Load;
 }
 
@@ -54,17 +56,23 @@ export function boardWith(place: Place, standing: readonly Projected[], now: Mil
   const rows = Math.max(1, Math.floor(depthCm / (standing.length > 0 ? deepest : 18)));
   const taken = Array.from({ length: rows }, () => 0);
   const spots: Spot[] = [];
-  const crowdedOut: Projected[] = [];
-  for (const projected of standing) {
-    const { setup } = projected;
-    const front =
-      (frontWidthCm(setup.container) + GAP_CM) * Math.ceil(setup.count * setup.areaShare) - GAP_CM;
+  const crowdedOut: Standing[] = [];
+  for (const one of standingOf(standing)) {
+    const { container } = one.sowings[0]!.setup;
+    const front = (frontWidthCm(container) + GAP_CM) * footprints(one) - GAP_CM;
     const row = taken.findIndex((used) => used + front <= widthCm);
     if (row < 0) {
-      crowdedOut.push(projected);
+      crowdedOut.push(one);
       continue;
     }
-    spots.push({ projected, leftCm: taken[row]!, row, widthCm: front, needs: needOf(projected) });
+    spots.push({
+      standing: one,
+      leftCm: taken[row]!,
+      row,
+      widthCm: front,
+      // Of two halves, the one that is in light decides.
+      needs: one.sowings.some((half) => needOf(half) === 'light') ? 'light' : 'dark'
+    });
     taken[row]! += front + GAP_CM;
   }
   const free = taken.map((used) => Math.max(0, widthCm - used));
@@ -80,7 +88,7 @@ export function boardWith(place: Place, standing: readonly Projected[], now: Mil
     darkInLight:
       place.light.kind === 'dark'
         ? []
-        : spots.filter(({ needs }) => needs === 'dark').map(({ projected }) => projected),
+        : spots.filter(({ needs }) => needs === 'dark').map((spot) => spot.standing),
     load: loadOf(place, standing, now)
   };
 }
@@ -93,29 +101,42 @@ export interface MoveEffect {
   load: Load;
   /** Whether the board has room for it. */
   fits: boolean;
-  /** It needs light now, or will before long, and there is none there. */
+  /** It needs light now, and there is none there. */
   tooDark: boolean;
+  /** The board would carry more than it is rated for: the one thing that keeps a tray from being moved. */
+  refused: boolean;
 }
 
 /**
- * Weighs a move before it is made.
- * @param moved the sowing projected as though it had been moved
+ * Weighs a move before it is made, by the rule that the server has too.
+ * @param moving what stands in one container
+ * @param moved the same projected as though it had been moved
+ * @param there what stands on the place it would go to
  */
 export function moveEffect(
-  projected: Projected,
-  moved: Projected,
+  moving: readonly Projected[],
+  moved: readonly Projected[],
   to: Place,
-  standing: readonly Projected[],
+  there: readonly Projected[],
   now: Millis
 ): MoveEffect {
-  const there = standing.filter(({ setup }) => setup.id !== projected.setup.id);
-  const before = projected.forecast.marks.windowOpen;
-  const after = moved.forecast.marks.windowOpen;
-  const with_ = boardWith(to, [...there, moved], now);
+  const others = there.filter(({ setup }) => moving.every((one) => one.setup.id !== setup.id));
+  const after = boardWith(to, [...others, ...moved], now);
+  const later = moved.map(({ forecast }, index) => {
+    const before = moving[index]!.forecast.marks.windowOpen;
+    const { p50 } = forecast.marks.windowOpen;
+    return before.seen ? 0 : (p50 - before.p50) / DAY;
+  });
+  const latest = later.reduce((a, b) => (Math.abs(b) > Math.abs(a) || !Number.isFinite(b) ? b : a));
   return {
-    laterD: Number.isFinite(after.p50) ? (before.seen ? 0 : (after.p50 - before.p50) / DAY) : null,
-    load: with_.load,
-    fits: with_.crowdedOut.length === 0,
-    tooDark: to.light.kind === 'dark' && needOf(projected) === 'light'
+    laterD: Number.isFinite(latest) ? latest : null,
+    load: after.load,
+    fits: after.crowdedOut.length === 0,
+    tooDark: isTooDark(moving, to),
+    refused: refusedMove(moving, to, there, now) !== null
   };
 }
+
+/** Whether it needs light now and there is none. */
+export const isTooDark = (moving: readonly Projected[], { light }: Place): boolean =>
+  light.kind === 'dark' && moving.some((one) => needOf(one) === 'light' && one.path.lightFrom !== null);

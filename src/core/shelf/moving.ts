@@ -9,18 +9,19 @@ export const isTooHeavy = (place: Place, load: Load): boolean =>
 
 /**
  * The rule of every move, wherever it is made: from the shelf, the tray's page, an aim for a day, or a program.
+ * @param moving what stands in one container: two halves go together
  * @param standing what stands on the place it is to go to
  * @returns the load that speaks against it; null where nothing does
  */
 export function refusedMove(
-  projected: Projected,
+  moving: readonly Projected[],
   to: Place,
   standing: readonly Projected[],
   now: Millis
 ): Load | null {
-  const others = standing.filter(({ setup }) => setup.id !== projected.setup.id);
+  const others = standing.filter(({ setup }) => moving.every((one) => one.setup.id !== setup.id));
   // Where it stands already it weighs nothing more.
-  if (projected.place.id === to.id) return null;
-  const load = loadOf(to, [...others, projected], now);
+  if (moving.every(({ place }) => place.id === to.id)) return null;
+  const load = loadOf(to, [...others, ...moving], now);
   return isTooHeavy(to, load) ? load : null;
 }

@@ -1,5 +1,6 @@
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
+import { standingOf } from '../sowing/standing.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { askOf, type Ask } from './ask.ts';
@@ -45,13 +46,8 @@ export interface Walk {
  * @param projected the sowings under way, in the order the trays stand
  */
 export function walk(projected: readonly Projected[], round: Round, now: Millis): Walk {
-  const containers = new Map<string, Projected[]>();
-  for (const sowing of projected) {
-    const key = sowing.setup.half?.trayId ?? sowing.setup.id;
-    containers.set(key, [...(containers.get(key) ?? []), sowing]);
-  }
-  const stops = [...containers].map(([key, halves]): Stop => {
-    const parts = halves.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
+  const stops = standingOf(projected).map(({ key, sowings }): Stop => {
+    const parts = sowings.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
     return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
   });
   const grown = projected.filter((sowing) => isCuttable(sowing, now) || sowing.state.stage === 'blackout');

@@ -17,8 +17,11 @@ export async function tooHeavyMove(
 ): Promise<Load | null> {
   // A board that is not rated, or whose rating somebody vouches for, is not asked.
   if (to.ratedG === null || to.ratedG === undefined || to.ratingSure) return null;
-  const standing = (await listUnderWay(tx))
-    .map((one) => project(facts, one.setup, readLog(one)))
-    .filter(({ place }) => place.id === to.id);
-  return refusedMove(project(facts, record.setup, readLog(record)), to, standing, now);
+  const all = (await listUnderWay(tx)).map((one) => project(facts, one.setup, readLog(one)));
+  const { id, half } = record.setup;
+  // Two halves are one container, and go together.
+  const beside = all.filter(({ setup }) => half && setup.half?.trayId === half.trayId && setup.id !== id);
+  const moving = [project(facts, record.setup, readLog(record)), ...beside];
+  const standing = all.filter(({ place }) => place.id === to.id);
+  return refusedMove(moving, to, standing, now);
 }

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
-  import { pictureOf } from '$core/picture/picture.ts';
+  import { pictureOf, picturesOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
-  import type { Projected } from '$core/sowing/project.ts';
+  import { footprints, type Standing } from '$core/sowing/standing.ts';
+  import { containersWords } from '$words/containers.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
 
   interface Props {
@@ -11,29 +12,29 @@
     /** Pixels to the cm, the same for every place. */
     scale: number;
     selected: string | null;
-    onselect: (projected: Projected) => void;
+    onselect: (standing: Standing) => void;
     /** A tray was dropped here that stood elsewhere. */
-    ondrop: (sowingId: string) => void;
+    ondrop: (key: string) => void;
   }
   let { board, now, scale, selected, onselect, ondrop }: Props = $props();
 
   interface Item {
     id: string;
-    projected: Projected;
+    standing: Standing;
     widthCm: number;
     needs: Spot['needs'];
   }
   const standing = $derived<Item[]>([
-    ...board.spots.map(({ projected, widthCm, needs }) => ({
-      id: projected.setup.id,
-      projected,
+    ...board.spots.map(({ standing: one, widthCm, needs }) => ({
+      id: one.key,
+      standing: one,
       widthCm,
       needs
     })),
-    ...board.crowdedOut.map((projected) => ({
-      id: projected.setup.id,
-      projected,
-      widthCm: projected.setup.container.lengthCm,
+    ...board.crowdedOut.map((one) => ({
+      id: one.key,
+      standing: one,
+      widthCm: one.sowings[0]!.setup.container.lengthCm,
       needs: 'light' as const
     }))
   ]);
@@ -50,7 +51,13 @@
     if (trigger === TRIGGERS.DROPPED_INTO_ZONE && standing.every((item) => item.id !== id)) ondrop(id);
   }
   const tallest = $derived(
-    Math.max(14, ...items.map(({ projected }) => (pictureOf(projected, now).stems?.heightCm ?? 0) + 8))
+    Math.max(
+      14,
+      ...items.map(
+        ({ standing: { sowings } }) =>
+          Math.max(...sowings.map((one) => pictureOf(one, now).stems?.heightCm ?? 0)) + 8
+      )
+    )
   );
 </script>
 
@@ -79,22 +86,30 @@
     onfinalize={finalize}
   >
     {#each items as item (item.id)}
-      {@const picture = { ...pictureOf(item.projected, now), light: 'off' as const }}
+      {@const { sowings } = item.standing}
+      {@const { setup } = sowings[0]!}
+      {@const pictures = picturesOf(sowings, now)}
+      {@const picture = { ...pictures[0], light: 'off' as const }}
+      {@const stacked = footprints(item.standing) < setup.count}
       <div class="spot" role="listitem" style:width="{Math.max(30, item.widthCm * scale)}px">
         <button
           class:on={selected === item.id}
           aria-pressed={selected === item.id}
-          onclick={() => onselect(item.projected)}
+          onclick={() => onselect(item.standing)}
         >
-          <span class="drawn">
-            {#each { length: Math.ceil(item.projected.setup.count * item.projected.setup.areaShare) } as _, one (one)}
-              <TrayDrawing {picture} label="" scene={Math.max(120, picture.widthCm * 10 + 12)} />
+          <span class="drawn" class:stacked>
+            {#each { length: setup.count } as _, one (one)}
+              <TrayDrawing
+                picture={stacked && one > 0 ? { ...picture, cover: 'none' } : picture}
+                beside={pictures[1] ?? null}
+                label=""
+                scene={Math.max(120, picture.widthCm * 10 + 12)}
+              />
             {/each}
           </span>
           <span class="name"
-            >{item.projected.crop.name}{item.projected.setup.count > 1
-              ? ` × ${item.projected.setup.count}`
-              : ''}</span
+            >{sowings.map(({ crop }) => crop.name).join(' and ')}
+            <span class="soft small">{containersWords(setup)}{stacked ? ', stacked' : ''}</span></span
           >
           <span class="visually-hidden">: move it</span>
         </button>
@@ -144,6 +159,10 @@
   .trays:global(.over) {
     outline: 3px dashed var(--beet);
     outline-offset: -3px;
+  }
+  .drawn.stacked {
+    display: flex;
+    flex-direction: column;
   }
   .drawn :global(svg) {
     flex: 1 1 0;

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Place } from '$core/places/place.ts';
-  import { isTooHeavy } from '$core/shelf/moving.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
-  import type { Projected } from '$core/sowing/project.ts';
+  import type { Standing } from '$core/sowing/standing.ts';
+  import { containersWords } from '$words/containers.ts';
   import type { Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
   import { windowWords } from '$words/window.ts';
@@ -11,7 +11,7 @@
   import Caution from '$ui/shell/Caution.svelte';
 
   interface Props {
-    projected: Projected;
+    standing: Standing;
     now: number;
     locale: Locale;
     options: readonly { place: Place; effect: MoveEffect }[];
@@ -21,23 +21,26 @@
     onsure: (place: Place) => void;
     onclose: () => void;
   }
-  let { projected, now, locale, options, refused, onmove, onsure, onclose }: Props = $props();
-  const marks = $derived(projected.forecast.marks);
-  const all = $derived([projected.place, ...options.map(({ place }) => place)]);
-  const tooHeavy = ({ place, effect }: Props['options'][number]) => isTooHeavy(place, effect.load);
+  let { standing, now, locale, options, refused, onmove, onsure, onclose }: Props = $props();
+  const first = $derived(standing.sowings[0]!);
+  const all = $derived([first.place, ...options.map(({ place }) => place)]);
 </script>
 
 <section class="panel card" aria-labelledby="move-title">
   <header class="page-head">
-    <h2 id="move-title" tabindex="-1">{projected.crop.name}</h2>
+    <h2 id="move-title" tabindex="-1">{standing.sowings.map(({ crop }) => crop.name).join(' and ')}</h2>
     <button class="chip quiet" onclick={onclose}>Close</button>
   </header>
-  <p class="small">
-    On {projected.place.name}. {projected.state.sownAt === null
-      ? ''
-      : windowWords(marks.windowOpen, marks.windowClose, now, locale)}
-    <a href="/tray/{projected.setup.id}">Open it</a>
-  </p>
+  <p class="small">On {first.place.name}, {containersWords(first.setup)}.</p>
+  {#each standing.sowings as { setup, crop, state, forecast } (setup.id)}
+    <p class="small">
+      {#if standing.sowings.length > 1}<strong>{crop.name}</strong>{/if}
+      {state.sownAt === null
+        ? ''
+        : windowWords(forecast.marks.windowOpen, forecast.marks.windowClose, now, locale)}
+      <a href="/tray/{setup.id}">Open it</a>
+    </p>
+  {/each}
   {#if refused}
     <p class="warn" role="alert">
       {refused.name} would carry more than it is rated for, so it was left where it stood.
@@ -54,16 +57,18 @@
               ? ' · no light there, which it needs now'
               : ''}
           </span>
-          {#if warmthWords(projected.crop, place, [], locale.units)}
-            <span class="small alarm">{warmthWords(projected.crop, place, all, locale.units)}</span>
-          {/if}
+          {#each standing.sowings as { setup, crop } (setup.id)}
+            {#if warmthWords(crop, place, [], locale.units)}
+              <span class="small alarm">{warmthWords(crop, place, all, locale.units)}</span>
+            {/if}
+          {/each}
           {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
             <span class="small" class:alarm={effect.load.state === 'over'}
               >{loadWords(effect.load, locale.units)}</span
             >
           {/if}
         </div>
-        {#if tooHeavy(option)}
+        {#if effect.refused}
           <button class="chip" onclick={() => onsure(place)}>I checked: it carries more</button>
         {:else}
           <button class="chip" onclick={() => onmove(place)}
@@ -73,7 +78,7 @@
       </li>
     {/each}
   </ul>
-  {#if options.some(tooHeavy)}<Caution>{CAUTIONS.load}</Caution>{/if}
+  {#if options.some(({ effect }) => effect.refused)}<Caution>{CAUTIONS.load}</Caution>{/if}
 </section>
 
 <style>

@@ -5,15 +5,13 @@
   import type { Place } from '$core/places/place.ts';
   import { movedTo } from '$core/sowing/reach.ts';
   import { boardWith, moveEffect, type Board } from '$core/shelf/board.ts';
-  import type { Projected } from '$core/sowing/project.ts';
-  import { readLog } from '$core/sowing/record.ts';
+  import { standingOf, type Standing } from '$core/sowing/standing.ts';
   import { thirstBelief } from '$core/water/thirst.ts';
   import { temperature } from '$core/units/format.ts';
-  import { factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { isTooHeavy } from '$core/shelf/moving.ts';
   import BoardView from '$ui/shelf/BoardView.svelte';
   import MovePanel from '$ui/shelf/MovePanel.svelte';
   import Caution from '$ui/shell/Caution.svelte';
@@ -50,53 +48,53 @@
   });
   let selectedId = $state<string | null>(null);
   let refused = $state<Place | null>(null);
-  const selected = $derived(projected.find(({ setup }) => setup.id === selectedId) ?? null);
+  const selected = $derived(standingOf(projected).find(({ key }) => key === selectedId) ?? null);
   const options = $derived(
     selected === null
       ? []
       : boards
-          .filter(({ place }) => place.id !== selected.place.id)
+          .filter(({ place }) => place.id !== selected.sowings[0]!.place.id)
           .map(({ place }) => ({ place, effect: effectOn(selected, place) }))
   );
 
-  function effectOn(tray: Projected, place: Place) {
-    const record = data.records.find(({ setup }) => setup.id === tray.setup.id)!;
-    const events = journal.with(tray.setup.id, readLog(record));
-    return moveEffect(tray, movedTo(facts, tray.setup, events, place, now), place, on(place.id), now);
+  function effectOn({ sowings }: Standing, place: Place) {
+    const moved = sowings.map(({ setup }) => {
+      const record = data.records.find((one) => one.setup.id === setup.id)!;
+      return movedTo(facts, setup, eventsNow(record, data, journal), place, now);
+    });
+    return moveEffect(sowings, moved, place, on(place.id), now);
   }
-  async function move(tray: Projected, place: Place) {
+  async function move({ sowings }: Standing, place: Place) {
     refused = null;
-    await journal.record(
-      tray.setup.id,
-      { type: 'moved', placeId: place.id },
-      `${tray.crop.name}: moved to ${place.name}`
+    await journal.recordAll(
+      sowings.map(({ setup }) => ({ sowingId: setup.id, body: { type: 'moved', placeId: place.id } })),
+      `${sowings.map(({ crop }) => crop.name).join(' and ')}: moved to ${place.name}`
     );
   }
-  function drop(sowingId: string, place: Place) {
-    const tray = projected.find(({ setup }) => setup.id === sowingId);
-    if (!tray) return;
-    selectedId = sowingId;
-    if (isTooHeavy(place, effectOn(tray, place).load)) refused = place;
-    else void move(tray, place);
+  function drop(key: string, place: Place) {
+    const standing = standingOf(projected).find((one) => one.key === key);
+    if (!standing) return;
+    selectedId = key;
+    if (effectOn(standing, place).refused) refused = place;
+    else void move(standing, place);
   }
   async function sure(place: Place) {
     const answer = await post(`/api/places/${place.id}/rating`, {});
     if (answer?.ok) await invalidate('brote:sowings');
   }
-  function select(tray: Projected) {
+  function select({ key }: Standing) {
     refused = null;
-    selectedId = selectedId === tray.setup.id ? null : tray.setup.id;
+    selectedId = selectedId === key ? null : key;
   }
   const silent = (placeId: string): number | null => {
     const here = data.last.filter((one) => one.placeId === placeId && one.source.length > 10);
     return here.length === 0 ? null : silentSince(Math.max(...here.map(({ at }) => at)), now);
   };
+  const namesOf = (all: readonly Standing[]): string =>
+    all.flatMap(({ sowings }) => sowings.map(({ crop }) => crop.name)).join(', ');
   const slots = ({ spots, freeSlots, place }: Board): string => {
     const kind = place.light.kind === 'dark' ? 'dark' : 'light';
-    const standing = spots.reduce(
-      (sum, { projected: { setup } }) => sum + Math.ceil(setup.count * setup.areaShare),
-      0
-    );
+    const standing = spots.reduce((sum, { standing: { sowings } }) => sum + sowings[0]!.setup.count, 0);
     return `${standing} ${standing === 1 ? 'stands' : 'stand'} here, room for ${freeSlots} more in the ${kind}`;
   };
 </script>
@@ -143,11 +141,10 @@
           <p class="small">
             {slots(board)}.
             {#if board.darkInLight.length > 0 && board.freeSlots === 0}
-              {board.darkInLight.map(({ crop }) => crop.name).join(', ')} could stand in the dark for now and make
-              room.
+              {namesOf(board.darkInLight)} could stand in the dark for now and make room.
             {/if}
             {#if board.crowdedOut.length > 0}<strong
-                >No room on this board for {board.crowdedOut.map(({ crop }) => crop.name).join(', ')}.</strong
+                >No room on this board for {namesOf(board.crowdedOut)}.</strong
               >{/if}
           </p>
           <p class="small load {board.load.state}">
@@ -183,7 +180,7 @@
     {#if selected}
       <aside>
         <MovePanel
-          projected={selected}
+          standing={selected}
           {now}
           {locale}
           {options}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
   import { tooWarm } from '$core/places/air/warmth.ts';
+  import type { Place } from '$core/places/place.ts';
+  import { isTooDark } from '$core/shelf/board.ts';
   import { LOSS_REASONS, type LossReason } from '$core/sowing/event.ts';
   import { yieldOf } from '$core/growth/yield.ts';
   import { bandsOf } from '$core/picture/bands.ts';
@@ -88,6 +90,12 @@
       ? ''
       : `This round: no water, ${Math.round(level.share * 100)} % is left.`;
   });
+  const placeWords = (place: Place): string =>
+    tooWarm(crop, place)
+      ? `${place.name}: too warm for it`
+      : place.id !== projected.place.id && isTooDark([projected, ...beside], place)
+        ? `${place.name}: no light there, which it needs now`
+        : place.name;
   let working = $state(false);
   let note = $state('');
   let reason = $state<LossReason>('mould');
@@ -266,10 +274,7 @@
         selected={projected.place.id}
         on:change={(event) => move((event.target as HTMLSelectElement).value)}
       >
-        {#each data.places as place (place.id)}<SelectItem
-            value={place.id}
-            text={tooWarm(crop, place) ? `${place.name}: too warm for it` : place.name}
-          />{/each}
+        {#each data.places as place (place.id)}<SelectItem value={place.id} text={placeWords(place)} />{/each}
       </Select>
       <details class="give-up">
         <summary>Give this tray up</summary>

@@ -1,0 +1,27 @@
+import type { Projected } from './project.ts';
+
+/** What stands in one container, or in several alike: one sowing, or two halves of it. It is carried, covered and watered as one. */
+export interface Standing {
+  /** The sowing's id, or for halves that of their container. */
+  key: string;
+  /** At least one. */
+  sowings: readonly Projected[];
+}
+
+/** Sowings by the containers that they stand in, in the order given. */
+export function standingOf(sowings: readonly Projected[]): Standing[] {
+  const containers = new Map<string, Projected[]>();
+  for (const sowing of sowings) {
+    const key = sowing.setup.half?.trayId ?? sowing.setup.id;
+    const there = containers.get(key);
+    if (there) there.push(sowing);
+    else containers.set(key, [sowing]);
+  }
+  return [...containers].map(([key, halves]) => ({ key, sowings: halves }));
+}
+
+/** How many footprints it takes: a stack of trays has one until they are taken apart. */
+export function footprints({ sowings: [first] }: Standing): number {
+  const { path, state, setup } = first!;
+  return path.cover === 'stacked' && state.stage === 'press' ? 1 : setup.count;
+}
