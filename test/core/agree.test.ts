@@ -56,7 +56,7 @@ function walkThrough(setup: SowingSetup, facts: HouseholdFacts, on: string): Set
       const line = listed.find(({ body }) => body.kind === kind);
       if (isBenchStep(kind) && kind !== 'mist') {
         expect(line?.body, `${on}: ${kind}`).to.deep.equal(step.body);
-        const sheet = sheetOf([before], now);
+        const sheet = sheetOf([before], facts.rhythm, now);
         const onSheet = sheet.sections.flatMap(({ lines }) => lines).map((one) => one.step.body);
         for (const body of [step.body, ...step.with]) expect(onSheet, `${on}: ${kind}`).to.deep.include(body);
       }

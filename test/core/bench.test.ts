@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { keyOf, ticked } from '../../src/core/steps/ticked.ts';
-import { sheetOf, type Sheet, type SheetLine } from '../../src/core/steps/sheet.ts';
+import { sheetOf as sheetFor, type Sheet, type SheetLine } from '../../src/core/steps/sheet.ts';
 import { timersOf, timerState } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
@@ -14,6 +14,8 @@ import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
 import { event, home, radishTray, SOWN } from '../support/household.ts';
 import { at } from '../support/rhythm.ts';
+
+const sheetOf = (projected: readonly Projected[], now: number) => sheetFor(projected, home.rhythm, now);
 
 const EVENING = at('2026-11-01T19:30Z');
 const CAREFUL = {

@@ -2,12 +2,13 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { checkCrop } from '../../src/core/crops/check.ts';
-import { FITS, mixFit } from '../../src/core/crops/fit.ts';
+import { FITS, mixFit } from '../../src/core/growth/fit.ts';
 import { blend } from '../../src/core/crops/blend.ts';
 import { mixParts } from '../../src/core/supplies/seed/parts.ts';
 import { areaShares, seedShares } from '../../src/core/crops/shares.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
+import { steadyPlace } from '../support/rhythm.ts';
 import { home, radishTray } from '../support/household.ts';
 
 const crops = fc.uniqueArray(fc.constantFrom(...CROPS), { minLength: 2, maxLength: 4 });
@@ -107,20 +108,31 @@ describe('blended seed as one crop', () => {
   });
 });
 
+const WHOLE = { place: null, taking: 'whole' } as const;
+
 describe('whether crops suit one tray', () => {
   it('goes by windows and heights', () => {
-    const good = mixFit([cropOf('broccoli'), cropOf('kohlrabi')]);
+    const good = mixFit([cropOf('broccoli'), cropOf('kohlrabi')], WHOLE);
     expect(good).to.include({ windowsFit: true, heightsFit: true });
-    const bad = mixFit([cropOf('radish'), cropOf('basil')]);
+    const bad = mixFit([cropOf('radish'), cropOf('basil')], WHOLE);
     expect(bad.windowsFit).to.equal(false);
     expect(bad.overlapD).to.be.below(0);
-    expect(mixFit([cropOf('pea'), cropOf('cress-garden')]).heightsFit).to.equal(false);
+    expect(mixFit([cropOf('pea'), cropOf('cress-garden')], WHOLE).heightsFit).to.equal(false);
+  });
+
+  it('goes by the warmth of its place, and by heights alone where it is eaten over days', () => {
+    const pair = [cropOf('radish'), cropOf('basil')];
+    expect(mixFit(pair, { ...WHOLE, taking: 'strip' }).windowsFit).to.equal(true);
+    // Basil stands still in the cold where radish goes on: they drift apart.
+    const gap = (tempC: number) => mixFit(pair, { ...WHOLE, place: steadyPlace(tempC) }).overlapD;
+    expect(gap(16)).to.be.below(gap(21));
+    expect(gap(21)).to.be.closeTo(mixFit(pair, WHOLE).overlapD, 1e-9);
   });
 
   it('is helped by sowing the faster later: never a shorter overlap, and all best on one day', () => {
     fc.assert(
       fc.property(crops, (list) => {
-        const fit = mixFit(list);
+        const fit = mixFit(list, WHOLE);
         expect(Math.min(...fit.delaysD)).to.equal(0);
         const best = list.map((crop, index) => crop.windowBestD21 + fit.delaysD[index]!);
         for (const day of best) expect(day).to.be.closeTo(best[0]!, 1e-9);

@@ -46,6 +46,7 @@ describe('what a household keeps', () => {
     weighedG: 100,
     price: null,
     boughtOn: null,
+    parts: null,
     bestBefore: null,
     packetPct: null,
     test: null,

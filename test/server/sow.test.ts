@@ -50,6 +50,7 @@ describe('a sowing that is shown', function () {
             weighedG: 40_000,
             price: null,
             boughtOn: null,
+            parts: null,
             bestBefore: null,
             // A third off the packet, a third by a test, a third of which nobody knows.
             packetPct: index % 3 === 0 ? 61 + (index % 35) : null,

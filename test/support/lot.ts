@@ -9,6 +9,7 @@ export const tin = (more: Partial<LotStock> = {}): LotStock => ({
   takenG: 0,
   price: null,
   boughtOn: null,
+  parts: null,
   bestBefore: null,
   packetPct: null,
   test: null,

@@ -1,3 +1,4 @@
+import { radishTray } from '../support/household.ts';
 import { expect } from 'chai';
 import type { Timer } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
@@ -240,6 +241,7 @@ describe('timers in words', () => {
   const timer: Timer = {
     key: 'k',
     sowingId: 's',
+    of: { container: radishTray().container, count: 1, trayNo: null },
     cropName: 'Peas',
     kind: 'soak',
     startedAt: NOW,

@@ -93,8 +93,17 @@ const commonOf = (
   { rhythm, latitudeDeg, now }: PlanContext
 ) => ({ container, count, medium, method, place, aim, soakH, rhythm, latitudeDeg, now });
 
-/** Seed beyond what a lot holds, g. */
-const shortOf = ({ lot }: ChosenPart, seedG: number): number => (lot ? Math.max(0, seedG - leftG(lot)) : 0);
+/** Seed beyond what its lots hold, g: parts of one packet draw on it together. */
+function shortOf(
+  parts: readonly ChosenPart[],
+  lines: readonly { lotId: string | null; seedG: number }[]
+): number {
+  const lots = new Map(parts.flatMap(({ lot }) => (lot ? [[lot.id, lot] as const] : [])));
+  return [...lots].reduce((sum, [id, lot]) => {
+    const wanted = lines.reduce((all, { lotId, seedG }) => (lotId === id ? all + seedG : all), 0);
+    return sum + Math.max(0, wanted - leftG(lot));
+  }, 0);
+}
 
 function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] {
   const { parts, kind, staggered, density } = choice;
@@ -178,10 +187,7 @@ function withSetup(
       forecast: plan.forecast,
       thirst: NEW_THIRST
     },
-    shortG: lines.reduce((sum, { cropKey, lotId, seedG }) => {
-      const part = parts.find(({ crop, lot }) => crop.key === cropKey && (lot?.id ?? null) === lotId)!;
-      return sum + shortOf(part, seedG);
-    }, 0)
+    shortG: shortOf(parts, lines)
   };
 }
 

@@ -1,6 +1,6 @@
 import { isSoaked } from '../crops/crop.ts';
 import type { MouldRisk } from '../diagnosis/mould.ts';
-import type { Cue } from '../sowing/event.ts';
+import { CUES, type Cue } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
 import { drainHours } from '../sowing/soak.ts';
@@ -140,14 +140,16 @@ function cutSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
   return [{ key: 'cut', body: cutStep(sowing), dueAt: open, late: false, with: [] }];
 }
 
+/** The cues that a sowing passes: stems are looked at where a dome is on them. */
+export const cuesOf = ({ path }: Pick<Projected, 'path'>): readonly Cue[] =>
+  CUES.filter((cue) => cue !== 'lightReady' || path.blackout);
+
 /** The next cue that has not been seen, where it may have been reached; the one of the present stage. */
 function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
-  const { state, path, forecast } = sowing;
+  const { state, forecast } = sowing;
   if (state.sownAt === null) return null;
   const passed = { rooted: state.uncoveredAt ?? state.litAt, lightReady: state.litAt, windowOpen: null };
-  const next = (['rooted', 'lightReady', 'windowOpen'] as const)
-    .filter((cue) => cue !== 'lightReady' || path.blackout)
-    .find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
+  const next = cuesOf(sowing).find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
   if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;

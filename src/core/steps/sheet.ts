@@ -4,6 +4,8 @@ import { stepsOf } from './compile.ts';
 import { isBenchStep, type Step } from './step.ts';
 import { timersOf } from './timer.ts';
 import type { Projected } from '../sowing/project.ts';
+import { soakFrom } from '../sowing/soak.ts';
+import type { Rhythm } from '../time/rhythm.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
 
 /** One step of one sowing on the sheet. */
@@ -14,6 +16,8 @@ export interface SheetLine {
   done: { at: Millis; eventId: string } | null;
   /** Ticked, and still at work until then, as a solution on its seed; null where it is not. */
   runsUntil: Millis | null;
+  /** A soak put in now would have to come out while everybody sleeps: better then. Null where it would not. */
+  waitUntil: Millis | null;
   /** Not ticked, and the work is past it: nothing is asked any more. */
   passed: boolean;
 }
@@ -55,9 +59,9 @@ const AFTER_SOWING_H = 6;
  * The sheet at a moment.
  * @param projected the sowings under way
  */
-export function sheetOf(projected: readonly Projected[], now: Millis): Sheet {
+export function sheetOf(projected: readonly Projected[], rhythm: Rhythm, now: Millis): Sheet {
   const sowings = projected.filter((sowing) => isOnSheet(sowing, now));
-  const lines = sowings.flatMap((sowing) => linesOf(sowing, now));
+  const lines = sowings.flatMap((sowing) => linesOf(sowing, rhythm, now));
   const sections = BENCH_STEPS.map((kind) => ({
     kind,
     lines: lines
@@ -79,7 +83,7 @@ function isOnSheet({ state, soak }: Projected, now: Millis): boolean {
   return state.stage !== 'prepare' || (soak.soakStart ?? soak.sowAt) < now + TOGETHER_H * HOUR;
 }
 
-function linesOf(projected: Projected, now: Millis): SheetLine[] {
+function linesOf(projected: Projected, rhythm: Rhythm, now: Millis): SheetLine[] {
   const steps = stepsOf(projected).filter(({ body }) => isBenchStep(body.kind));
   const timers = timersOf(projected, now);
   const doneOf = (step: Step) => projected.state.prepared.get(step.body.kind as BenchStep) ?? null;
@@ -95,10 +99,23 @@ function linesOf(projected: Projected, now: Millis): SheetLine[] {
       step,
       done,
       runsUntil: done && timer && timer.endsAt > now ? timer.endsAt : null,
+      waitUntil:
+        step.body.kind === 'soak' &&
+        !done &&
+        index >= lastStage &&
+        isTooEarly(projected, step.from, rhythm, now)
+          ? step.from
+          : null,
       passed: done === null && index < lastStage
     };
   });
 }
+
+/** So near its hour, a soak may as well begin. */
+const NEAR_H = 0.5;
+
+const isTooEarly = ({ crop }: Projected, from: Millis, rhythm: Rhythm, now: Millis): boolean =>
+  now < from - NEAR_H * HOUR && soakFrom(crop, rhythm, now).endsAsleep;
 
 function sharedSolutions(lines: readonly SheetLine[]): SharedSolution[] {
   const shared = new Map<string, SharedSolution>();

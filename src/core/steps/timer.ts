@@ -1,5 +1,6 @@
 import { RINSE_MIN } from '../supplies/seed/rinse.ts';
 import { drainHours } from '../sowing/soak.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
 import type { Projected } from '../sowing/project.ts';
 import { HOUR, MINUTE, type Millis } from '../time/zone.ts';
 
@@ -11,6 +12,8 @@ export interface Timer {
   key: string;
   sowingId: string;
   cropName: string;
+  /** Which containers it is of. */
+  of: Pick<SowingSetup, 'container' | 'count' | 'trayNo'>;
   kind: TimerKind;
   startedAt: Millis;
   endsAt: Millis;
@@ -38,6 +41,7 @@ export function timersOf(projected: Projected, now: Millis): Timer[] {
     key: `${setup.id}:${kind}:${startedAt}`,
     sowingId: setup.id,
     cropName: crop.name,
+    of: { container: setup.container, count: setup.count, trayNo: setup.trayNo },
     kind,
     startedAt,
     endsAt,

@@ -45,6 +45,16 @@ export function thirstBelief(learned: ThirstLearned | undefined, exceptId?: stri
   return messages === 1 ? PRIOR : without(belief, mine);
 }
 
+/** Known so well, and so far off, a household's factor is worth saying (starting figures). */
+const SAID = { variance: 0.04, percent: 5 };
+
+/** How much faster water goes here than the figures say, in percent; negative for slower. Null while it is not worth saying. */
+export function thirstSaid(learned: ThirstLearned | undefined): number | null {
+  const { mean, variance } = thirstBelief(learned);
+  const percent = Math.round((Math.exp(mean) - 1) * 100);
+  return variance > SAID.variance || Math.abs(percent) < SAID.percent ? null : percent;
+}
+
 /** What one sowing starts from: the household's factor and what this sowing may differ by. */
 export const sowingThirst = ({ mean, variance }: Gaussian): Gaussian => ({
   mean,

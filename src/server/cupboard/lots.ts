@@ -1,9 +1,10 @@
-import type { Lot, LotStock } from '../../core/supplies/seed/lot.ts';
+import type { Lot, LotPart, LotStock } from '../../core/supplies/seed/lot.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface LotRow {
   id: string;
   crop_key: string;
+  parts: LotPart[] | null;
   name: string;
   weighed_g: number;
   price: number | null;
@@ -28,13 +29,14 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
       from sowings s cross join lateral jsonb_array_elements(s.mix) part
       where s.mix is not null and part->>'lotId' is not null
     )
-    select l.id, l.crop_key, l.name, l.weighed_g, l.price, l.bought_on::text, l.best_before::text, l.packet_pct,
+    select l.id, l.crop_key, l.parts, l.name, l.weighed_g, l.price, l.bought_on::text, l.best_before::text, l.packet_pct,
       l.test_sprouted, l.test_of,
       coalesce((select sum(t.seed_g) from taken t where t.lot_id = l.id and t.created_at >= l.weighed_at), 0) as taken_g
     from lots l where l.retired_at is null order by l.crop_key, l.best_before nulls last, l.name`;
   return rows.map((row) => ({
     id: row.id,
     cropKey: row.crop_key,
+    parts: row.parts,
     name: row.name,
     weighedG: row.weighed_g,
     price: row.price,
@@ -51,11 +53,12 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
  * @param at when it was weighed, if its weight is new
  */
 export async function keepLot(tx: Tx, householdId: string, lot: Lot, at: number): Promise<void> {
-  await tx`insert into lots (household_id, id, crop_key, name, weighed_g, weighed_at, price, bought_on, best_before,
+  await tx`insert into lots (household_id, id, crop_key, parts, name, weighed_g, weighed_at, price, bought_on, best_before,
       packet_pct, test_sprouted, test_of)
-    values (${householdId}, ${lot.id}, ${lot.cropKey}, ${lot.name}, ${lot.weighedG}, ${new Date(at)}, ${lot.price},
+    values (${householdId}, ${lot.id}, ${lot.cropKey},
+      ${lot.parts === null ? null : tx.json(lot.parts as never)}, ${lot.name}, ${lot.weighedG}, ${new Date(at)}, ${lot.price},
       ${lot.boughtOn}, ${lot.bestBefore}, ${lot.packetPct}, ${lot.test?.sprouted ?? null}, ${lot.test?.tested ?? null})
-    on conflict (household_id, id) do update set crop_key = excluded.crop_key, name = excluded.name,
+    on conflict (household_id, id) do update set crop_key = excluded.crop_key, parts = excluded.parts, name = excluded.name,
       weighed_at = case when lots.weighed_g = excluded.weighed_g then lots.weighed_at else excluded.weighed_at end,
       weighed_g = excluded.weighed_g, price = excluded.price, bought_on = excluded.bought_on,
       best_before = excluded.best_before, packet_pct = excluded.packet_pct, test_sprouted = excluded.test_sprouted,

@@ -21,6 +21,7 @@ const lot = (n: number, cropKey: string, name: string, weighedG: number, more: P
   weighedG,
   price: null,
   boughtOn: null,
+  parts: null,
   bestBefore: null,
   packetPct: null,
   test: null,

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
   import { invalidate } from '$app/navigation';
-  import { celsiusOf } from '$core/places/air/reading.ts';
+  import { celsiusOf } from '$core/units/temperature.ts';
   import { temperature } from '$core/units/format.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import type { Locale } from '$words/time.ts';

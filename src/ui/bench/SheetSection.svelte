@@ -5,9 +5,6 @@
   import type { SharedSolution, SheetLine, SheetSection } from '$core/steps/sheet.ts';
   import type { LotStock } from '$core/supplies/seed/lot.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
-  import { soakFrom } from '$core/sowing/soak.ts';
-  import type { Rhythm } from '$core/time/rhythm.ts';
-  import { HOUR } from '$core/time/zone.ts';
   import { figure, volume } from '$core/units/format.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -27,11 +24,10 @@
     mediumMl: number;
     lots: readonly LotStock[];
     media: readonly KeptMedium[];
-    rhythm: Rhythm;
     now: number;
     locale: Locale;
   }
-  let { section, number, solutions, mediumMl, lots, media, rhythm, now, locale }: Props = $props();
+  let { section, number, solutions, mediumMl, lots, media, now, locale }: Props = $props();
   const journal = useJournal();
 
   const { kind } = $derived(section);
@@ -130,9 +126,9 @@
                     class="when">, {dayAndTime(line.step.from, now, locale)}</span
                   >{/if}</strong
               >
-              {#if kind === 'soak' && !line.done && !line.passed && soakFrom(line.projected.crop, rhythm, now).endsAsleep && now < line.step.from - HOUR / 2}
+              {#if line.waitUntil !== null}
                 <span class="small warn"
-                  >Wait until {dayAndTime(line.step.from, now, locale)}: put in now, it would have to come out
+                  >Wait until {dayAndTime(line.waitUntil, now, locale)}: put in now, it would have to come out
                   while you sleep.</span
                 >
               {/if}

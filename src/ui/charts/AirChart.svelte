@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
   import type { Place } from '$core/places/place.ts';
   import { temperature } from '$core/units/format.ts';
@@ -15,7 +16,7 @@
   const SHOWN_D = 10;
   const from = $derived(now - SHOWN_D * 86_400_000);
   const bins = $derived((airOf(place)?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
-  const shownC = (degC: number) => (locale.units === 'us' ? degC * 1.8 + 32 : degC);
+  const shownC = (degC: number) => shownDegrees(degC, locale.units);
   /** With a break wherever nothing was measured for long. */
   const points = $derived(
     bins.flatMap((bin, at) => {

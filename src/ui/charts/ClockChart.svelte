@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
   import type { Projected } from '$core/sowing/project.ts';
   import { DAY, HOUR } from '$core/time/zone.ts';
@@ -39,7 +40,7 @@
       ({ at }) => Number.isFinite(at) && at <= until
     )
   );
-  const shownC = (degC: number) => (locale.units === 'us' ? degC * 1.8 + 32 : degC);
+  const shownC = (degC: number) => shownDegrees(degC, locale.units);
   const warmth = $derived(
     projected.stays.flatMap(({ place, from: since }, index) => {
       const end = projected.stays[index + 1]?.from ?? Infinity;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
-  import { leftG, lotFlags, lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
+  import { holds, leftG, lotFlags, lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -19,7 +19,7 @@
   let { draft = $bindable(), crops, lots, units, today, wrong }: Props = $props();
 
   const empty = (): DraftPart => ({ cropKey: '', lotId: '', share: '1' });
-  const lotsOf = (cropKey: string) => lots.filter((lot) => lot.cropKey === cropKey);
+  const lotsOf = (cropKey: string) => lots.filter((lot) => holds(lot, cropKey));
 
   function kind(value: Draft['kind']) {
     const [first = empty(), ...rest] = draft.parts;
@@ -30,6 +30,16 @@
     part.cropKey = cropKey;
     // The packet that should be used up first is the one to take.
     part.lotId = lotsOf(cropKey).find((lot) => leftG(lot) > 0)?.id ?? '';
+  }
+  const mixed = $derived(lots.filter(({ parts }) => parts !== null));
+  /** Takes a packet that was bought mixed: its parts are the blend's. */
+  function takeMixed(lot: LotStock) {
+    draft.shareOf = 'weight';
+    draft.parts = (lot.parts ?? []).map(({ cropKey, share }) => ({
+      cropKey,
+      lotId: lot.id,
+      share: figure(share)
+    }));
   }
   function lotWords(lot: LotStock): string {
     const crop = crops.find(({ key }) => key === lot.cropKey);
@@ -86,6 +96,14 @@
     {/if}
   </div>
 {/each}
+{#if draft.kind === 'blended' && mixed.length > 0}
+  <div class="row" role="group" aria-label="Packets bought mixed">
+    {#each mixed as lot (lot.id)}
+      <button class="chip quiet" type="button" onclick={() => takeMixed(lot)}>Take “{lot.name}”, mixed</button
+      >
+    {/each}
+  </div>
+{/if}
 {#if draft.kind === 'blended' && draft.parts.length < MOST_PARTS}
   <div>
     <button class="chip quiet" type="button" onclick={() => (draft.parts = [...draft.parts, empty()])}

@@ -1,27 +1,32 @@
 <script lang="ts">
   import type { Crop } from '$core/crops/crop.ts';
-  import { FITS, mixFit } from '$core/crops/fit.ts';
+  import { FITS, mixFit } from '$core/growth/fit.ts';
+  import type { Place } from '$core/places/place.ts';
+  import type { Method } from '$core/supplies/methods/method.ts';
   import { figure, length, type Units } from '$core/units/format.ts';
 
   interface Props {
     crops: readonly Crop[];
+    /** Where they are to stand. */
+    place: Place | null;
+    /** How they are eaten: cut together, or over days. */
+    taking: Method['taking'];
     units: Units;
     /** Whether the parts are sown side by side, and so can be sown on different days. */
     halves: boolean;
     staggered: boolean;
   }
-  let { crops, units, halves, staggered = $bindable() }: Props = $props();
+  let { crops, place, taking, units, halves, staggered = $bindable() }: Props = $props();
 
   /** Width of the column of names. */
   const NAMES_TO = 110;
 
-  const fit = $derived(mixFit(crops));
+  const fit = $derived(mixFit(crops, { place, taking }));
   const delays = $derived(staggered ? fit.delaysD : crops.map(() => 0));
-  const from = $derived(Math.min(...crops.map(({ windowOpenD21 }) => windowOpenD21)) - 1);
-  const until = $derived(
-    Math.max(...crops.map(({ windowCloseD21 }, index) => windowCloseD21 + delays[index]!)) + 1
-  );
+  const from = $derived(Math.min(...fit.windows.map(({ openD }) => openD)) - 1);
+  const until = $derived(Math.max(...fit.windows.map(({ closeD }, index) => closeD + delays[index]!)) + 1);
   const x = (day: number) => Math.round(NAMES_TO + ((day - from) / (until - from)) * (300 - NAMES_TO));
+  const day = (d: number) => figure(Math.round(d * 10) / 10);
   const days = (d: number) => `${figure(Math.round(Math.abs(d) * 2) / 2)} day${Math.abs(d) === 1 ? '' : 's'}`;
   const late = $derived(
     crops.map((crop, index) => ({ crop, d: fit.delaysD[index]! })).filter(({ d }) => d >= 0.5)
@@ -32,30 +37,35 @@
   <svg
     viewBox="0 0 300 {crops.length * 22 + 4}"
     role="img"
-    aria-label="Windows at 21 °C: {crops
+    aria-label="Windows {place ? `on ${place.name}` : 'at 21 °C'}: {crops
       .map(
         (crop, index) =>
-          `${crop.name} day ${figure(crop.windowOpenD21 + delays[index]!)} to ${figure(crop.windowCloseD21 + delays[index]!)}`
+          `${crop.name} day ${day(fit.windows[index]!.openD + delays[index]!)} to ${day(fit.windows[index]!.closeD + delays[index]!)}`
       )
       .join('; ')}"
   >
-    {#each crops as crop, index (crop.key)}
+    {#each crops as crop, index (index)}
       <rect
-        x={x(crop.windowOpenD21 + delays[index]!)}
+        x={x(fit.windows[index]!.openD + delays[index]!)}
         y={index * 22 + 3}
-        width={Math.max(2, x(crop.windowCloseD21 + delays[index]!) - x(crop.windowOpenD21 + delays[index]!))}
+        width={Math.max(
+          2,
+          x(fit.windows[index]!.closeD + delays[index]!) - x(fit.windows[index]!.openD + delays[index]!)
+        )}
         height="16"
         rx="8"
       />
-      <path d="M{x(crop.windowBestD21 + delays[index]!)} {index * 22 + 3}v16" />
+      <path d="M{x(fit.windows[index]!.bestD + delays[index]!)} {index * 22 + 3}v16" />
       <text x="0" y={index * 22 + 15}>{crop.name.length > 19 ? `${crop.name.slice(0, 18)}…` : crop.name}</text
       >
-      <text class="day" x={x(crop.windowOpenD21 + delays[index]!) + 5} y={index * 22 + 15}
-        >day {figure(Math.round((crop.windowOpenD21 + delays[index]!) * 10) / 10)}</text
+      <text class="day" x={x(fit.windows[index]!.openD + delays[index]!) + 5} y={index * 22 + 15}
+        >day {day(fit.windows[index]!.openD + delays[index]!)}</text
       >
     {/each}
   </svg>
-  {#if fit.windowsFit}
+  {#if fit.windowsFit && fit.overlapD < FITS.overlapD}
+    <p class="small">Taken over days, each is cut when it is ready: their windows need not meet.</p>
+  {:else if fit.windowsFit}
     <p class="small">Their windows are open together for about {days(fit.overlapD)}: they fit.</p>
   {:else}
     <p class="small warn">

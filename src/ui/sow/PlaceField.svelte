@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { USUAL_PLACE } from '$core/places/usual.ts';
+  import { readDegrees, shownDegrees } from '$core/units/temperature.ts';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
   import type { Place, PlaceLight } from '$core/places/place.ts';
@@ -31,8 +33,8 @@
   ];
   let light = $state('bright');
 
-  const toUnits = (degC: number) => (units === 'us' ? degC * 1.8 + 32 : degC);
-  const fromUnits = (value: number) => (units === 'us' ? (value - 32) / 1.8 : value);
+  const toUnits = (degC: number) => shownDegrees(degC, units);
+  const fromUnits = (value: number) => readDegrees(value, units);
   const sign = $derived(units === 'us' ? '°F' : '°C');
 
   function choose(id: string) {
@@ -43,10 +45,7 @@
             id: newId(),
             name: '',
             light: LIGHTS[light]!,
-            dayC: 21,
-            nightC: 18,
-            humidityPct: 50,
-            movingAir: false
+            ...USUAL_PLACE
           }
         : null;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { containersWords } from '$words/containers.ts';
   import { keyOf } from '$core/steps/ticked.ts';
   import { onMount } from 'svelte';
   import type { RunningTimer } from '$ui/state/timers.svelte.ts';
@@ -52,7 +53,8 @@
         <li class={one.state}>
           <span class="name"
             ><strong>{TIMER_NAMES[one.timer.kind]}</strong>
-            {one.timer.cropName}</span
+            {one.timer.cropName}
+            <span class="soft small">{containersWords(one.timer.of)}</span></span
           >
           <strong class="left" role="timer">{countdown(one.timer.endsAt - timers.now)}</strong>
           <span class="say small">{timerWords(one.timer, one.state, timers.now, locale)}</span>

@@ -1,7 +1,7 @@
 import { dsvFormat } from 'd3-dsv';
 import type { Zone } from '../../time/zone.ts';
 import { readNumber } from '../../units/parseQuantity.ts';
-import { celsiusOf } from './reading.ts';
+import { celsiusOf } from '../../units/temperature.ts';
 import { dayOrderOf, readTime } from './readTime.ts';
 import type { ReadLine } from './lineProtocol.ts';
 

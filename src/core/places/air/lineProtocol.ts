@@ -1,5 +1,6 @@
 import type { Millis } from '../../time/zone.ts';
-import { celsiusOf, type Reading } from './reading.ts';
+import { celsiusOf } from '../../units/temperature.ts';
+import type { Reading } from './reading.ts';
 
 /** One line that was read, or what is wrong with it. */
 export type ReadLine = { line: number } & ({ ok: true; reading: Reading } | { ok: false; say: string });

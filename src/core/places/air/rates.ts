@@ -26,11 +26,16 @@ export function warmthRates(crop: Cardinals, place: Place): Rates {
   return rates;
 }
 
-function measuredRates(crop: Cardinals, place: Place, air: AirSeries): Rates {
-  const recent = air.recent();
-  const usual = recent
+/** How fast it develops there where nothing is measured: by the last three days of readings, else by what is usual. */
+export function usualWarmthRate(crop: Cardinals, place: Place): number {
+  const recent = airOf(place)?.recent();
+  return recent
     ? recent.reduce((sum, { tempC }) => sum + temperatureResponse(crop, tempC), 0) / recent.length
     : usualRate(crop, place);
+}
+
+function measuredRates(crop: Cardinals, place: Place, air: AirSeries): Rates {
+  const usual = usualWarmthRate(crop, place);
   const rates: (number | undefined)[] = [];
   const { firstIndex, lastIndex } = air;
   for (let index = firstIndex; index <= lastIndex; index += 1) {

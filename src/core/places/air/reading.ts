@@ -1,3 +1,4 @@
+import { celsiusOf } from '../../units/temperature.ts';
 import { HOUR, MINUTE, type Millis } from '../../time/zone.ts';
 
 /** What somebody or something measured at a place. */
@@ -18,9 +19,6 @@ export const AIR_BOUNDS = { tempC: [-10, 50], humidityPct: [1, 100] } as const;
 const MOST_AHEAD = 10 * MINUTE;
 /** Older readings change no tray that still stands. */
 export const OLDEST_READING_H = 24 * 90;
-
-/** Degrees Celsius of degrees Fahrenheit. */
-export const celsiusOf = (degF: number): number => (degF - 32) / 1.8;
 
 /**
  * Checks a reading: what cannot be the air of a room is refused with what to do, and where it would make

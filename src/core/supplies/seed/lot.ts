@@ -1,11 +1,21 @@
 import type { Crop } from '../../crops/crop.ts';
+import { readParts } from '../media/coir.ts';
 import { germinationTest, type Germination } from './germinationTest.ts';
 import { seedAmount, WEAK_GERMINATION_PCT } from './amount.ts';
 
-/** A packet of seed. */
+/** One crop of a mixed packet. */
+export interface LotPart {
+  cropKey: string;
+  /** By weight, on any scale. */
+  share: number;
+}
+
+/** A packet of seed; of a mixed one, `cropKey` is its first. */
 export interface Lot {
   id: string;
   cropKey: string;
+  /** What a packet that was bought mixed holds, by weight; null for one crop, or where nobody knows. */
+  parts: readonly LotPart[] | null;
   /** What it is told apart by, such as where it came from. */
   name: string;
   /** What it held when it was last weighed, g. */
@@ -25,6 +35,34 @@ export interface Lot {
 export interface LotStock extends Lot {
   /** Seed taken by sowings since, g. */
   takenG: number;
+}
+
+/** Whether a lot holds seed of a crop. */
+export const holds = ({ cropKey, parts }: Pick<Lot, 'cropKey' | 'parts'>, key: string): boolean =>
+  cropKey === key || (parts?.some((part) => part.cropKey === key) ?? false);
+
+/**
+ * Reads what a packet says is in it: `2 radish, 1 kale`, or names alone for equal parts.
+ * @param crops those that may be in it
+ * @returns null for nothing; the words that name no crop where some do not
+ */
+export function readLotParts(
+  text: string,
+  crops: readonly Crop[]
+): { parts: LotPart[] } | { unknown: string[] } | null {
+  if (text.trim() === '') return null;
+  const read = readParts(text);
+  if (!read) return { unknown: [text.trim()] };
+  const plain = (name: string) => name.trim().toLowerCase();
+  const named = read.map(({ name, parts }) => ({
+    name,
+    crop: crops.find((crop) => plain(crop.name) === plain(name) || crop.key === plain(name)),
+    share: parts
+  }));
+  const unknown = named.filter(({ crop }) => !crop).map(({ name }) => name);
+  return unknown.length > 0
+    ? { unknown }
+    : { parts: named.map(({ crop, share }) => ({ cropKey: crop!.key, share })) };
 }
 
 /** What is left in a lot, g; never under 0. */

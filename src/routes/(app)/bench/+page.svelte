@@ -15,7 +15,7 @@
   const now = $derived(journal.patches.now(data.now));
   const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
-  const sheet = $derived(sheetOf(projectAll(data.records, facts, data, journal), now));
+  const sheet = $derived(sheetOf(projectAll(data.records, facts, data, journal), facts.rhythm, now));
 </script>
 
 <svelte:head><title>Bench · Brote</title></svelte:head>
@@ -73,7 +73,6 @@
       mediumMl={sheet.mediumMl}
       lots={data.lots}
       media={data.media}
-      rhythm={facts.rhythm}
       {now}
       {locale}
     />

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { invalidate } from '$app/navigation';
-  import { silentSince } from '$core/places/air/silence.ts';
+  import { silentAt } from '$core/places/air/silence.ts';
   import { usualAir } from '$core/places/air/airAt.ts';
   import type { Place } from '$core/places/place.ts';
   import { movedTo } from '$core/sowing/reach.ts';
   import { boardWith, moveEffect, type Board } from '$core/shelf/board.ts';
   import { standingOf, type Standing } from '$core/sowing/standing.ts';
-  import { thirstBelief } from '$core/water/thirst.ts';
+  import { thirstSaid } from '$core/water/thirst.ts';
+  import { thirstWords } from '$words/thirst.ts';
   import { temperature } from '$core/units/format.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -39,13 +40,7 @@
   let room = $state(640);
   const scale = $derived(Math.min(room / widest, MOST_PX_CM));
 
-  /** What the trays have taught of this household's water, once it is worth saying. */
-  const thirstWords = $derived.by(() => {
-    const { mean, variance } = thirstBelief(data.thirst);
-    const percent = Math.round((Math.exp(mean) - 1) * 100);
-    if (variance > 0.04 || Math.abs(percent) < 5) return '';
-    return ` Water goes ${Math.abs(percent)} % ${percent > 0 ? 'faster' : 'slower'} here than the figures say.`;
-  });
+  const thirst = $derived(thirstSaid(facts.thirst));
   let selectedId = $state<string | null>(null);
   let refused = $state<Place | null>(null);
   const selected = $derived(standingOf(projected).find(({ key }) => key === selectedId) ?? null);
@@ -86,10 +81,11 @@
     refused = null;
     selectedId = selectedId === key ? null : key;
   }
-  const silent = (placeId: string): number | null => {
-    const here = data.last.filter((one) => one.placeId === placeId && one.source.length > 10);
-    return here.length === 0 ? null : silentSince(Math.max(...here.map(({ at }) => at)), now);
-  };
+  const silent = (placeId: string): number | null =>
+    silentAt(
+      data.last.filter((one) => one.placeId === placeId),
+      now
+    );
   const namesOf = (all: readonly Standing[]): string =>
     all.flatMap(({ sowings }) => sowings.map(({ crop }) => crop.name)).join(', ');
   const slots = ({ spots, freeSlots, place }: Board): string => {
@@ -105,7 +101,9 @@
   <div>
     <h1>Shelf</h1>
     <p class="soft">
-      Drawn to scale. Drag a tray to another place, or touch it to see what a move would do.{thirstWords}
+      Drawn to scale. Drag a tray to another place, or touch it to see what a move would do. {thirst === null
+        ? ''
+        : thirstWords(thirst)}
     </p>
   </div>
   <a class="bx--btn bx--btn--tertiary" href="/shelf/new">New place</a>

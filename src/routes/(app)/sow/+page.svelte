@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { USUAL_PLACE } from '$core/places/usual.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
@@ -67,10 +68,7 @@
                 id: '',
                 name: 'Kitchen sill',
                 light: { kind: 'sill', aspect: 'midday', back: false },
-                dayC: 21,
-                nightC: 18,
-                humidityPct: 50,
-                movingAir: false
+                ...USUAL_PLACE
               },
         density: 'usual',
         ownDensity: '',
@@ -271,6 +269,8 @@
     {#if draft.kind !== 'one' && chosen.length > 1}
       <MixFit
         crops={chosen}
+        place={draft.newPlace ?? data.places.find(({ id }) => id === draft.placeId) ?? null}
+        taking={method.taking}
         units={data.household.units}
         halves={draft.kind === 'halves'}
         bind:staggered={draft.staggered}

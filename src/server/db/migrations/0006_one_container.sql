@@ -26,3 +26,6 @@ from (
 where s.household_id = numbered.household_id and s.id = numbered.id;
 update sowings s set tray_no = f.tray_no from sowings f
 where f.household_id = s.household_id and f.id = s.tray_id and s.id <> s.tray_id;
+
+-- A packet that was bought mixed: what is in it by weight, as [{cropKey, share}]; null for one crop, or where nobody knows.
+alter table lots add column parts jsonb;

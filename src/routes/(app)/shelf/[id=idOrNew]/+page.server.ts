@@ -2,7 +2,7 @@ import { rebuild } from '$server/app/rebuild.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { lampPpfd } from '$core/places/light.ts';
 import { boardOf, type Place } from '$core/places/place.ts';
-import { celsiusOf } from '$core/places/air/reading.ts';
+import { celsiusOf } from '$core/units/temperature.ts';
 import type { Units } from '$core/units/format.ts';
 import { lastReadings } from '$server/air/air.ts';
 import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { USUAL_LAMP_H, USUAL_PLACE } from '$core/places/usual.ts';
+  import { shownDegrees } from '$core/units/temperature.ts';
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { PlaceLight } from '$core/places/place.ts';
@@ -35,7 +37,7 @@
     { value: 'dark', text: 'Dark', hint: 'a cupboard' }
   ];
   const sign = $derived(units === 'us' ? '°F' : '°C');
-  const shown = (degC: number) => figure(units === 'us' ? degC * 1.8 + 32 : degC);
+  const shown = (degC: number) => figure(shownDegrees(degC, units));
   const cm = (value: number | null | undefined) =>
     value === null || value === undefined
       ? ''
@@ -66,7 +68,7 @@
       <Field
         name="hours"
         label="Hours a day"
-        value={kept('hours', lamp?.hours ?? 14)}
+        value={kept('hours', lamp?.hours ?? USUAL_LAMP_H)}
         error={wrong('light.hours')}
         inputmode="decimal"
       />
@@ -107,20 +109,20 @@
     <Field
       name="dayC"
       label="By day ({sign})"
-      value={kept('dayC', shown(place?.dayC ?? 21))}
+      value={kept('dayC', shown(place?.dayC ?? USUAL_PLACE.dayC))}
       error={wrong('dayC')}
     />
     <Field
       name="nightC"
       label="At night ({sign})"
-      value={kept('nightC', shown(place?.nightC ?? 18))}
+      value={kept('nightC', shown(place?.nightC ?? USUAL_PLACE.nightC))}
       error={wrong('nightC')}
     />
     <Field
       name="humidityPct"
       label="Humidity (%)"
       helper="50 where nothing measures it"
-      value={kept('humidityPct', place?.humidityPct ?? 50)}
+      value={kept('humidityPct', place?.humidityPct ?? USUAL_PLACE.humidityPct)}
       error={wrong('humidityPct')}
       inputmode="decimal"
     />

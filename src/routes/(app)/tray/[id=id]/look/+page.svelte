@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { answerLook } from '$core/diagnosis/causes.ts';
+  import { cuesOf } from '$core/steps/ask.ts';
   import { lookFacts } from '$core/diagnosis/facts.ts';
   import type { Symptom } from '$core/symptoms/symptom.ts';
   import type { EventBody } from '$core/sowing/event.ts';
@@ -69,13 +70,7 @@
         )
       }))
   );
-  const cues = $derived(
-    sowing.sownAt === null
-      ? []
-      : (['rooted', 'lightReady', 'windowOpen'] as const).filter(
-          (cue) => cue !== 'lightReady' || path.blackout
-        )
-  );
+  const cues = $derived(sowing.sownAt === null ? [] : cuesOf(projected));
 </script>
 
 <svelte:head><title>Look at {crop.name} · Brote</title></svelte:head>

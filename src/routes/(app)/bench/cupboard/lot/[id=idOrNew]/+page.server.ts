@@ -1,6 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
-import { findCrop } from '$core/crops/library.ts';
-import type { Lot } from '$core/supplies/seed/lot.ts';
+import { MOST_PARTS } from '$core/crops/blend.ts';
+import { findCrop, withOwnCrops } from '$core/crops/library.ts';
+import { readLotParts, type Lot } from '$core/supplies/seed/lot.ts';
 import { keepLot, listLots, retireLot } from '$server/cupboard/lots.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { householdNow } from '$server/households/household.ts';
@@ -36,10 +37,21 @@ export const actions: Actions = {
       test: tested ? { sprouted: plainNumber(kept.sprouted), tested: plainNumber(kept.tested) } : null
     });
     if (!checked.ok) return notTaken(422, kept, checked.errors);
-    const lot = checked.value as Lot;
+    const crops = withOwnCrops(await inSession(locals, ownCropsOf));
+    const mixed = readLotParts(kept.parts ?? '', crops);
+    if (mixed && 'unknown' in mixed)
+      return notTaken(422, kept, { parts: `Brote knows no crop called “${mixed.unknown.join('”, “')}”.` });
+    if (mixed && mixed.parts.length > MOST_PARTS)
+      return notTaken(422, kept, { parts: 'At most six crops in one mix.' });
+    const parts = mixed && mixed.parts.length > 1 ? mixed.parts : null;
+    const lot: Lot = {
+      ...(checked.value as Omit<Lot, 'parts'>),
+      parts,
+      cropKey: parts?.[0]?.cropKey ?? checked.value.cropKey
+    };
     // A redirect is thrown: from within the transaction it would take back what was kept.
     const known = await inSession(locals, async (tx) => {
-      if (!findCrop(lot.cropKey, await ownCropsOf(tx))) return false;
+      if (!findCrop(lot.cropKey, crops)) return false;
       await keepLot(tx, household.id, lot, householdNow(household));
       return true;
     });

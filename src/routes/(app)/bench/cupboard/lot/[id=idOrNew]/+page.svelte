@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { withOwnCrops } from '$core/crops/library.ts';
+  import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { leftG } from '$core/supplies/seed/lot.ts';
   import { germinationTest } from '$core/supplies/seed/germinationTest.ts';
   import { figure } from '$core/units/format.ts';
@@ -16,6 +16,11 @@
   const { lot } = $derived(data);
   const id = untrack(() => data.lot?.id ?? data.newId);
   const { wrong, kept } = formAnswers(() => form);
+  const crops = $derived(withOwnCrops(data.ownCrops));
+  const partsWords = (one: typeof data.lot): string =>
+    (one?.parts ?? [])
+      .map(({ cropKey, share }) => `${figure(share)} ${findCrop(cropKey, data.ownCrops)?.name ?? cropKey}`)
+      .join(', ');
 
   let sprouted = $state(untrack(() => kept('sprouted', data.lot?.test?.sprouted)));
   let tested = $state(untrack(() => kept('tested', data.lot?.test?.tested)));
@@ -44,10 +49,7 @@
     invalidText={wrong('cropKey')}
   >
     <SelectItem value="" text="Choose a crop" />
-    {#each withOwnCrops(data.ownCrops) as crop (crop.key)}<SelectItem
-        value={crop.key}
-        text={crop.name}
-      />{/each}
+    {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
   </Select>
   <Field
     name="name"
@@ -55,6 +57,14 @@
     placeholder="Tin on the top shelf"
     value={kept('name', lot?.name)}
     error={wrong('name')}
+  />
+  <Field
+    name="parts"
+    label="Bought mixed? What is in it, by weight"
+    placeholder="2 radish, 1 kale"
+    helper="Empty for one crop. Where nobody knows, choose the crop that it is most of"
+    value={kept('parts', partsWords(lot))}
+    error={wrong('parts')}
   />
   <Field
     name="weighedG"
