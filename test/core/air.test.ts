@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { warmthRates } from '../../src/core/places/air/rates.ts';
 import { airAt, usualAir } from '../../src/core/places/air/airAt.ts';
@@ -32,7 +33,7 @@ const reading = (tempC: number, more: Partial<Reading> = {}): Reading => ({
 });
 const say = (sent: Reading) => {
   const checked = checkReading(sent, NOW);
-  return checked.ok ? 'taken' : checked.say;
+  return checked.ok ? 'taken' : problemWords(checked.problem);
 };
 
 /** A household whose shelf was measured at one temperature over some days. */
@@ -46,7 +47,7 @@ describe('a reading', () => {
   it('is refused where it cannot be a room, and read as degrees Fahrenheit where that makes sense', () => {
     expect(say(reading(19.5, { humidityPct: 55 }))).to.equal('taken');
     const warm = checkReading(reading(70), NOW);
-    expect(warm).to.deep.include({ ok: false, say: '70 °C is no room: is it °F? That would be 21.1 °C.' });
+    expect(say(reading(70))).to.equal('70 °C is no room: is it °F? That would be 21.1 °C.');
     expect(!warm.ok && warm.fahrenheit).to.be.closeTo(21.11, 0.01);
     expect(say(reading(212)))
       .to.include('212 °C is no room')
@@ -192,7 +193,7 @@ describe('readings from elsewhere', () => {
       'time,temperature,rh\n2026-11-22 08:00,warm,40\n2026-11-22 09:00,20,damp',
       zone
     );
-    expect(wrong.ok && wrong.lines.map((line) => !line.ok && line.say)).to.deep.equal([
+    expect(wrong.ok && wrong.lines.map((line) => !line.ok && problemWords(line.problem))).to.deep.equal([
       '“warm” is no temperature.',
       '“damp” is no humidity.'
     ]);
@@ -212,14 +213,14 @@ describe('a file of readings', () => {
   const madrid = zoneOf('Europe/Madrid');
   const times = (csv: string) => {
     const read = readReadingsCsv(csv, madrid);
-    if (!read.ok) throw new Error(read.say);
+    if (!read.ok) throw new Error(problemWords(read.problem));
     return read.lines.map((line) =>
-      line.ok ? new Date(line.reading.at).toISOString().slice(0, 16) : line.say
+      line.ok ? new Date(line.reading.at).toISOString().slice(0, 16) : problemWords(line.problem)
     );
   };
   const said = (csv: string) => {
     const read = readReadingsCsv(csv, madrid);
-    return read.ok ? 'read' : read.say;
+    return read.ok ? 'read' : problemWords(read.problem);
   };
 
   it('has its day and its time in one column or in two', () => {

@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { problem } from '../../src/core/problem.ts';
+import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { convert, unitsIn, type ConversionGroup } from '../../src/core/calculators/convert.ts';
@@ -99,9 +101,10 @@ describe('a calculator', () => {
 
   it('refuses what must not be made, and says why', () => {
     const refused = (key: string, given: Record<string, number>) => {
-      const { wrong, values, free } = work(key, given);
+      const { outside, refused: why, values, free } = work(key, given);
       expect(values[free], 'no figure beside a refusal').to.be.NaN;
-      return wrong[''] ?? Object.values(wrong)[0];
+      const found = why ?? problem('figure-outside', outside[0]!);
+      return problemWords(found);
     };
     expect(refused('hypochlorite', { target: 25_000 })).to.include('20 000 ppm');
     expect(refused('peroxide', { target: 11 })).to.include('over 10 %');
@@ -126,7 +129,7 @@ describe('a calculator', () => {
         Object.keys(calculator.relation(radish, start.values).powers).every((key) => keys.includes(key)),
         calculator.key
       ).to.equal(true);
-      expect(start.wrong, calculator.key).to.deep.equal({});
+      expect([start.outside, start.refused], calculator.key).to.deep.equal([[], null]);
     }
   });
 });

@@ -174,10 +174,10 @@ describe('a protocol', () => {
     const tooStrong = { ...method, disinfectRule: { ...method.disinfectRule, target: 30_000 } };
     const refused = bodyOf(compiled({ crop: cropOf('pea'), method: tooStrong }).steps, 'disinfect');
     expect(refused.jars).to.deep.equal([]);
-    expect(refused.refused).to.include('20 000 ppm');
+    expect(refused.refused?.code).to.equal('hypochlorite-too-strong');
     const weak = { ...method, disinfectRule: { ...method.disinfectRule, target: 5000, productPct: 0.1 } };
-    expect(bodyOf(compiled({ crop: cropOf('pea'), method: weak }).steps, 'disinfect').refused).to.include(
-      'weaker'
+    expect(bodyOf(compiled({ crop: cropOf('pea'), method: weak }).steps, 'disinfect').refused?.code).to.equal(
+      'product-too-weak'
     );
   });
 

@@ -1,11 +1,12 @@
 import { expect } from 'chai';
+import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { figure, length, mass, volume } from '../../src/core/units/format.ts';
 import { askComma, parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
 
 const value = (text: string, kind: 'mass' | 'length' | 'volume', unit: string): number => {
   const parsed = parseQuantity(text, kind, unit);
-  if (!parsed.ok) throw new Error(parsed.say);
+  if (!parsed.ok) throw new Error(problemWords(parsed.problem));
   return parsed.value;
 };
 
@@ -23,10 +24,16 @@ describe('typed quantities', () => {
 
   it('asks where a comma can be both, and reads it where it cannot', () => {
     const asked = parseQuantity('1,200 g', 'mass', 'g');
-    expect(asked.ok ? '' : asked.say).to.equal('“1,200” can be 1200 or 1.2: write the one you mean.');
+    expect(asked.ok ? '' : problemWords(asked.problem)).to.equal(
+      '“1,200” can be 1200 or 1.2: write the one you mean.'
+    );
     expect(readNumber('1,250')).to.equal(null);
     expect(readNumber('1,250', 'decimal')).to.equal(1.25);
-    expect([askComma('12,500 g'), askComma('1,25'), askComma('0,250'), askComma('1,250.5')]).to.deep.equal([
+    const said = (text: string) => {
+      const found = askComma(text);
+      return found ? problemWords(found) : '';
+    };
+    expect([said('12,500 g'), said('1,25'), said('0,250'), said('1,250.5')]).to.deep.equal([
       '“12,500” can be 12500 or 12.5: write the one you mean.',
       '',
       '',
@@ -45,7 +52,7 @@ describe('typed quantities', () => {
         kind,
         { mass: 'g', length: 'cm', volume: 'ml', density: '/cm²' }[kind]
       );
-      expect(parsed.ok ? '' : parsed.say, kind).to.include('less than nothing');
+      expect(parsed.ok ? '' : problemWords(parsed.problem), kind).to.include('less than nothing');
     }
     expect(readNumber('-3')).to.equal(-3);
   });
@@ -54,7 +61,7 @@ describe('typed quantities', () => {
     for (const text of ['', 'a lot', '12 bananas', '1 2 3', '5/0/2', '--3']) {
       const parsed = parseQuantity(text, 'mass', 'g');
       expect(parsed.ok, text).to.equal(false);
-      if (!parsed.ok) expect(parsed.say).to.match(/such as|try/);
+      if (!parsed.ok) expect(problemWords(parsed.problem)).to.match(/such as|try/);
     }
   });
 

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { boardOf, placeDli, type Place } from '../../src/core/places/place.ts';
 import { lampPpfd, scorches, sillDli } from '../../src/core/places/light.ts';
@@ -46,8 +47,8 @@ describe('what a shelf carries', () => {
   it('cannot be half its tray, nor many times all that fits in it', () => {
     const one = tray(1);
     expect(wrongTrayWeight(one, sowingWeightG(one, NOW))).to.equal(null);
-    expect(wrongTrayWeight(one, 20)).to.include('less than the empty tray');
-    expect(wrongTrayWeight(one, 20_000)).to.match(/over \d+ times what this tray can weigh/);
+    expect(problemWords(wrongTrayWeight(one, 20)!)).to.include('less than the empty tray');
+    expect(problemWords(wrongTrayWeight(one, 20_000)!)).to.match(/over \d+ times what this tray can weigh/);
   });
 
   it('is amber from four fifths of its rating, and over past it', () => {

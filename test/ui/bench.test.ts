@@ -1,5 +1,7 @@
 import { radishTray } from '../support/household.ts';
 import { expect } from 'chai';
+import { problemWords } from '../../src/words/problems.ts';
+import { problem } from '../../src/core/problem.ts';
 import type { Timer } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
@@ -31,7 +33,7 @@ describe('quantities of a calculator', () => {
     units: 'metric' | 'us' = 'metric'
   ) => {
     const read = readQuantity(text, kind, units);
-    return read.ok ? read.value : read.say;
+    return read.ok ? read.value : problemWords(read.problem);
   };
 
   it('are read as people type them', () => {
@@ -196,11 +198,13 @@ describe('steps in words', () => {
         product: 'hypochlorite',
         rule,
         jars: [{ name: 'Pea', solution }],
-        refused: ''
+        refused: null
       })
     ).to.equal('25 mL of solution | 0.9 mL of product in 24 mL of water. 15 min at 2000 ppm.');
-    expect(words({ kind: 'disinfect', product: 'peroxide', rule, jars: [], refused: 'No.' })).to.equal(
-      'Not worked out | No.'
+    expect(
+      words({ kind: 'disinfect', product: 'peroxide', rule, jars: [], refused: problem('product-too-weak') })
+    ).to.equal(
+      'Not worked out | The product is weaker than the strength asked for: it cannot be reached by adding water.'
     );
   });
 

@@ -3,6 +3,7 @@ import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { QUESTIONS, type Answers, type Question } from '../../core/supplies/methods/method.ts';
 import { checkRule, HARD_BOUNDS } from '../../core/supplies/seed/disinfect.ts';
 import { readNumber } from '../../core/units/parseQuantity.ts';
+import { problemWords } from '../../words/problems.ts';
 import { key, number, optionalNumber, text } from './primitives.ts';
 
 const figure = (what: string, low: number, high: number) =>
@@ -57,5 +58,7 @@ export const methodSchema = yup
     // Told at its own fields where it is not there.
     if (!(value as { disinfectRule?: object | null }).disinfectRule) return true;
     const wrong = checkRule(disinfect, value.disinfectRule);
-    return wrong ? context.createError({ path: `disinfectRule.${wrong.field}`, message: wrong.say }) : true;
+    return wrong
+      ? context.createError({ path: `disinfectRule.${wrong.field}`, message: problemWords(wrong.problem) })
+      : true;
   });

@@ -1,7 +1,14 @@
 import * as yup from 'yup';
 import { Temporal } from 'temporal-polyfill';
 import { askComma } from '../../core/units/parseQuantity.ts';
+import { problemWords } from '../../words/problems.ts';
 import { isId, isKey, plainText } from '../text.ts';
+
+/** What is asked of a typed number whose comma can be both; null where it is clear. */
+const commaWords = (typed: unknown): string | null => {
+  const asked = typeof typed === 'string' ? askComma(typed) : null;
+  return asked && problemWords(asked);
+};
 
 const BROKEN = 'This form is broken: reload the page.';
 /** The moments that anything here can be of: anything else is a slip, or a clock that was never set. */
@@ -43,9 +50,7 @@ export const number = (say: string) =>
       if (typeof sent !== 'number' && typeof sent !== 'string') return sent === null ? null : NaN;
       return typeof value === 'number' && Math.abs(value) < 1e-9 ? 0 : value;
     })
-    .typeError(({ originalValue }: { originalValue?: unknown }) =>
-      typeof originalValue === 'string' ? askComma(originalValue) || say : say
-    );
+    .typeError(({ originalValue }: { originalValue?: unknown }) => commaWords(originalValue) ?? say);
 
 /** A number that may be left empty. */
 export const optionalNumber = (say: string) =>

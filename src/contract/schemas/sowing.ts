@@ -3,6 +3,7 @@ import { checkContainer } from '../../core/supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';
+import { problemWords } from '../../words/problems.ts';
 import { methodSchema } from './method.ts';
 import { id, key, number, optionalDay, text } from './primitives.ts';
 import { placeSchema } from './place.ts';
@@ -29,8 +30,10 @@ const containerSchema = yup
   })
   .required()
   .test('size', '', (value, context) => {
-    const [field, message] = Object.entries(checkContainer(value as Container))[0] ?? [];
-    return field ? context.createError({ path: `container.${field}`, message }) : true;
+    const [field, found] = Object.entries(checkContainer(value as Container))[0] ?? [];
+    return field && found
+      ? context.createError({ path: `container.${field}`, message: problemWords(found) })
+      : true;
   });
 
 /** A new sowing as it is sent: what was chosen. The server works out what it comes to. */

@@ -1,3 +1,4 @@
+import type { Problem } from '../problem.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { UnitKind } from '../units/parseQuantity.ts';
 import { freeQuantity, solveFor, type Relation } from './relation.ts';
@@ -40,10 +41,10 @@ export interface Calculator {
   /** @param values those that were given; no quantity of the relation itself may be taken from them */
   relation(context: CalculatorContext, values: Readonly<Record<string, number>>): Relation;
   asides(values: Readonly<Record<string, number>>, context: CalculatorContext): Aside[];
-  /** Why these values must not be used, or an empty string. */
-  refuse(values: Readonly<Record<string, number>>): string;
-  /** What is to be said of these values though they are worked out, or an empty string. */
-  warn?(values: Readonly<Record<string, number>>): string;
+  /** Why these values must not be used; null where they may. */
+  refuse(values: Readonly<Record<string, number>>): Problem | null;
+  /** Whether what they come to does next to nothing. */
+  isWeak?(values: Readonly<Record<string, number>>): boolean;
 }
 
 export interface Calculated {
@@ -51,10 +52,12 @@ export interface Calculated {
   values: Record<string, number>;
   free: string;
   asides: Aside[];
-  /** What is to be said of it besides, or an empty string. */
-  warning: string;
-  /** What is wrong, by quantity; under the empty key what is wrong with the whole. */
-  wrong: Record<string, string>;
+  /** What it comes to does next to nothing. */
+  isWeak: boolean;
+  /** Quantities that lie outside what they can be. */
+  outside: readonly Quantity[];
+  /** What is wrong with the whole; null for nothing. */
+  refused: Problem | null;
 }
 
 /**
@@ -74,23 +77,19 @@ export function calculate(
   const values: Record<string, number> = {};
   for (const { key, start } of quantities) values[key] = typed.includes(key) ? (given[key] ?? start) : start;
   values[free] = solveFor(calculator.relation(context, values), values, free);
-  const wrong: Record<string, string> = {};
-  for (const { key, label, low, high } of quantities) {
+  const outside = quantities.filter(({ key, low, high }) => {
     const value = values[key]!;
-    if (key !== free && (!Number.isFinite(value) || value < low || value > high))
-      wrong[key] = `${label}: give a figure from ${low} to ${high}.`;
-  }
-  if (Object.keys(wrong).length > 0) values[free] = NaN;
-  const refused = Object.keys(wrong).length > 0 ? '' : calculator.refuse(values);
-  if (refused) {
-    wrong[''] = refused;
-    values[free] = NaN;
-  }
+    return key !== free && (!Number.isFinite(value) || value < low || value > high);
+  });
+  const refused = outside.length > 0 ? null : calculator.refuse(values);
+  if (outside.length > 0 || refused) values[free] = NaN;
+  const isWorked = Number.isFinite(values[free]);
   return {
     values,
     free,
-    wrong,
-    asides: Number.isFinite(values[free]) ? calculator.asides(values, context) : [],
-    warning: Number.isFinite(values[free]) ? (calculator.warn?.(values) ?? '') : ''
+    outside,
+    refused,
+    asides: isWorked ? calculator.asides(values, context) : [],
+    isWeak: isWorked && (calculator.isWeak?.(values) ?? false)
   };
 }

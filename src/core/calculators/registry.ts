@@ -1,5 +1,6 @@
 import { COIR_SWELL_L_KG, COIR_WATER_L_KG } from '../supplies/media/coir.ts';
-import { hypochlorite, isWeak, peroxide, WEAK_SAY, USUAL_RATIO_L_KG } from '../supplies/seed/disinfect.ts';
+import { problem, Unworkable } from '../problem.ts';
+import { hypochlorite, isWeak, peroxide, USUAL_RATIO_L_KG } from '../supplies/seed/disinfect.ts';
 import { STARTING_RULES } from '../supplies/seed/rule.ts';
 import { bulkDensityGMl } from '../supplies/seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../supplies/seed/jar.ts';
@@ -28,7 +29,7 @@ const seedFactors = (crop: Crop) => [
   { value: crop.germinationPct, words: `${round(crop.germinationPct)} % usual germination` }
 ];
 
-const none = () => '';
+const none = () => null;
 
 const seed: Calculator = {
   key: 'seed',
@@ -138,13 +139,13 @@ const disinfect = (product: 'hypochlorite' | 'peroxide'): Calculator => {
     refuse: ({ seedG, target, strength, ratio }) => {
       try {
         (isHypochlorite ? hypochlorite : peroxide)(seedG!, target!, strength!, ratio);
-        return '';
+        return null;
       } catch (error) {
-        if (error instanceof RangeError) return error.message;
+        if (error instanceof Unworkable) return error.problem;
         throw error;
       }
     },
-    warn: ({ target }) => (isWeak(product, target!) ? WEAK_SAY[product] : '')
+    isWeak: ({ target }) => isWeak(product, target!)
   };
 };
 
@@ -160,10 +161,7 @@ const dilution: Calculator = {
   ],
   relation: () => ({ factors: [], powers: { totalMl: 1, target: 1, stock: -1, stockMl: -1 } }),
   asides: ({ stockMl, totalMl }) => [{ label: 'Water', value: totalMl! - stockMl!, kind: 'volume' }],
-  refuse: ({ stock, target }) =>
-    stock! + 1e-9 < target!
-      ? 'The stock is weaker than the strength wanted: it cannot be reached by adding water.'
-      : ''
+  refuse: ({ stock, target }) => (stock! + 1e-9 < target! ? problem('stock-too-weak') : null)
 };
 
 const medium: Calculator = {

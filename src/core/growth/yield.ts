@@ -1,3 +1,4 @@
+import { problem, type Problem } from '../problem.ts';
 import type { Crop } from '../crops/crop.ts';
 
 /** What a sowing gave. */
@@ -25,23 +26,18 @@ export interface WeighIn {
 
 export type WeighInCheck =
   | { kind: 'fine'; netG: number }
-  | { kind: 'wrong'; say: string }
+  | { kind: 'wrong'; problem: Problem }
   /** It may be right: asked about once, then taken. `times` the most such an area is known to give. */
   | { kind: 'implausible'; netG: number; mostG: number; times: number };
 
 /** Whether a weigh-in can be, for a crop on an area in cm2. */
 export function checkWeighIn(crop: Crop, areaCm2: number, { grossG, tareG, share }: WeighIn): WeighInCheck {
-  if (!(grossG > 0))
-    return { kind: 'wrong', say: 'Weigh the bowl with the greens in it and enter what the scale shows.' };
-  if (!(tareG >= 0))
-    return {
-      kind: 'wrong',
-      say: 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.'
-    };
-  if (!(share > 0 && share <= 1)) return { kind: 'wrong', say: 'Choose how much of the tray was cut.' };
+  const wrong = (found: Problem): WeighInCheck => ({ kind: 'wrong', problem: found });
+  if (!(grossG > 0)) return wrong(problem('bowl-not-weighed'));
+  if (!(tareG >= 0)) return wrong(problem('tare-under-nothing'));
+  if (!(share > 0 && share <= 1)) return wrong(problem('share-not-chosen'));
   const netG = grossG - tareG;
-  if (netG <= 0)
-    return { kind: 'wrong', say: 'The full bowl must weigh more than the empty one: check which is which.' };
+  if (netG <= 0) return wrong(problem('bowl-too-light'));
   const mostG = (crop.yieldHighGM2 * areaCm2 * share) / 10_000;
   return netG > mostG * IMPLAUSIBLE_FACTOR
     ? { kind: 'implausible', netG, mostG, times: netG / mostG }

@@ -1,3 +1,4 @@
+import { problem, type Problem } from '../problem.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Projected } from '../sowing/project.ts';
@@ -51,7 +52,7 @@ const SLIP = 2;
 export function wrongTrayWeight(
   { setup, areaCm2: area, mediumDepthCm, crop }: Projected,
   grossG: number
-): string | null {
+): Problem | null {
   const empty = emptyG(setup.container) * setup.count * setup.areaShare;
   const most =
     empty +
@@ -59,9 +60,8 @@ export function wrongTrayWeight(
     setup.seedG +
     (setup.container.reservoirMl ?? 0) * setup.count +
     (crop.yieldHighGM2 * area) / 10_000;
-  if (grossG < empty / SLIP) return 'That is less than the empty tray weighs: is all of it on the scale?';
-  if (grossG > most * SLIP)
-    return `That is over ${Math.round(grossG / most)} times what this tray can weigh: check the scale and its unit.`;
+  if (grossG < empty / SLIP) return problem('tray-too-light');
+  if (grossG > most * SLIP) return problem('tray-too-heavy', { times: grossG / most });
   return null;
 }
 

@@ -1,4 +1,5 @@
 import { meanTempC } from '../places/place.ts';
+import { Unworkable } from '../problem.ts';
 import { isSoaked } from '../crops/crop.ts';
 import { onTopOf } from '../shelf/stack.ts';
 import { drainHours } from '../sowing/soak.ts';
@@ -153,10 +154,10 @@ function solutionsFor({ disinfect, disinfectRule: rule }: Projected['method'], p
       name: crop.name,
       solution: mix(seedG, rule.target, rule.productPct, rule.ratioLKg)
     }));
-    return { jars, refused: '' };
+    return { jars, refused: null };
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return { jars: [], refused: error.message };
+    if (!(error instanceof Unworkable)) throw error;
+    return { jars: [], refused: error.problem };
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Problem } from '../problem.ts';
 import type { MouldDriver } from '../diagnosis/mould.ts';
 import { BENCH_STEPS, type BenchStep } from '../sowing/event.ts';
 import type { Method } from '../supplies/methods/method.ts';
@@ -55,7 +56,7 @@ export type StepBody =
       rule: DisinfectRule;
       /** One a lot of seed, each its own jar; empty where the rule cannot be computed, with the reason in `refused`. */
       jars: { name: string; solution: Solution }[];
-      refused: string;
+      refused: Problem | null;
     }
   | { kind: 'rinse-off' }
   | {

@@ -1,5 +1,7 @@
-/** What a typed quantity came to: its value in the asked-for unit, or a sentence saying what to do. */
-export type Parsed = { ok: true; value: number } | { ok: false; say: string };
+import { problem, type Problem } from '../problem.ts';
+
+/** What a typed quantity came to: its value in the asked-for unit, or what is wrong with it. */
+export type Parsed = { ok: true; value: number } | { ok: false; problem: Problem };
 
 const FRACTIONS: Record<string, number> = {
   '½': 0.5,
@@ -29,13 +31,6 @@ const UNITS = {
 
 export type UnitKind = keyof typeof UNITS;
 
-const EXAMPLES: Record<UnitKind, string> = {
-  mass: '12.5 g',
-  length: '25 cm',
-  volume: '250 mL',
-  density: '2.1 /cm²'
-};
-
 /** Factor from a unit to its kind's base unit (g, cm, mL); undefined for a unit the kind does not have. */
 export function unitFactor(kind: UnitKind, unit: string): number | undefined {
   return (UNITS[kind] as Record<string, number>)[unit.toLowerCase()];
@@ -49,37 +44,31 @@ export function unitFactor(kind: UnitKind, unit: string): number | undefined {
  * @returns the value in the kind's base unit: g, cm or mL
  */
 export function parseQuantity(text: string, kind: UnitKind, unit: string): Parsed {
-  const example = EXAMPLES[kind];
-  const unread: Parsed = { ok: false, say: `Write a number with its unit, such as ${example}.` };
+  const unread: Parsed = { ok: false, problem: problem('no-quantity', { kind }) };
   const match = /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*(\/(?:cm|in)[²2]|[a-z" ]*?)\.?\s*$/i.exec(text);
   if (!match) return unread;
   const asked = askComma(match[1]!);
-  if (asked) return { ok: false, say: asked };
+  if (asked) return { ok: false, problem: asked };
   const value = readNumber(match[1]!);
   if (value === null) return unread;
-  if (value < 0)
-    return {
-      ok: false,
-      say: `No quantity is less than nothing: write it without the minus, such as ${example}.`
-    };
+  if (value < 0) return { ok: false, problem: problem('under-nothing', { kind }) };
   const factor = unitFactor(kind, match[2] || unit);
-  if (factor === undefined)
-    return {
-      ok: false,
-      say: `“${match[2]}” is no unit used here: try ${Object.keys(UNITS[kind]).slice(0, 4).join(', ')}.`
-    };
+  if (factor === undefined) {
+    const known = Object.keys(UNITS[kind]).slice(0, 4);
+    return { ok: false, problem: problem('no-unit', { typed: match[2] ?? '', known }) };
+  }
   return { ok: true, value: value * factor };
 }
 
 /** `1,200`: a thousand and two hundred to some, one and a fifth to others. */
 const EITHER = /^[-+]?[1-9]\d{0,2},\d{3}$/;
 
-/** What is asked where the comma of a number can be both; an empty string where it cannot. */
-export function askComma(text: string): string {
+/** What is asked where the comma of a number can be both; null where it cannot. */
+export function askComma(text: string): Problem | null {
   const typed = /[-+]?[\d.,]+/.exec(text.trim())?.[0] ?? '';
-  if (!EITHER.test(typed)) return '';
+  if (!EITHER.test(typed)) return null;
   const decimal = String(Number(typed.replace(',', '.')));
-  return `“${typed}” can be ${typed.replace(',', '')} or ${decimal}: write the one you mean.`;
+  return problem('either-number', { typed, whole: typed.replace(',', ''), decimal });
 }
 
 /**

@@ -1,3 +1,5 @@
+import { problem } from '../../core/problem.ts';
+import { problemWords } from '../../words/problems.ts';
 import { readTime } from '../../core/places/air/readTime.ts';
 import type { ReadLine } from '../../core/places/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../core/places/air/reading.ts';
@@ -19,7 +21,11 @@ export const linesOf = (
   sent.map(({ at, tempC, humidityPct }, index) => {
     const moment = at === null || at === undefined ? now : typeof at === 'number' ? at : readTime(at, zone);
     return moment === null
-      ? { line: index + 1, ok: false, say: `“${String(at)}” is no time, such as 2026-11-23T07:30Z.` }
+      ? {
+          line: index + 1,
+          ok: false,
+          problem: problem('time-unread', { typed: String(at), tooManyColumns: false })
+        }
       : { line: index + 1, ok: true, reading: { at: moment, tempC, humidityPct } };
   });
 
@@ -30,7 +36,8 @@ export function sift(lines: readonly ReadLine[], now: number): { taken: Reading[
   for (const sent of lines) {
     const checked = sent.ok ? checkReading(sent.reading, now) : { ...sent, fahrenheit: null };
     if (checked.ok) taken.push(checked.reading);
-    else refused.push({ line: sent.line, say: checked.say, fahrenheit: checked.fahrenheit });
+    else
+      refused.push({ line: sent.line, say: problemWords(checked.problem), fahrenheit: checked.fahrenheit });
   }
   return { taken, refused };
 }

@@ -12,6 +12,7 @@ import type { Units } from '../../core/units/format.ts';
 import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
 import { check } from '../../contract/schemas/check.ts';
 import { checkBody, eventSchema } from '../../contract/schemas/event.ts';
+import { problemWords } from '../../words/problems.ts';
 import { heavyWords } from '../../words/places.ts';
 import type { Tx } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
@@ -154,14 +155,14 @@ async function problemOf(
     case 'cut': {
       const sowing = sowingOf(record.setup, facts.ownCrops);
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
-      if (weighed.kind === 'wrong') return wrong(weighed.say);
+      if (weighed.kind === 'wrong') return wrong(problemWords(weighed.problem));
       if (weighed.kind === 'implausible' && !sure)
         return { code: 'implausible', message: String(weighed.times) };
       return null;
     }
     case 'weighed': {
-      const say = wrongTrayWeight(project(facts, record.setup, readLog(record)), body.grossG);
-      return say ? wrong(say) : null;
+      const found = wrongTrayWeight(project(facts, record.setup, readLog(record)), body.grossG);
+      return found && wrong(problemWords(found));
     }
     case 'put-off':
       return body.until < now - DAY ? wrong('This day has passed: choose one to come.') : null;

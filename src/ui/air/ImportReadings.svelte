@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemWords } from '$words/problems.ts';
   import { Button, TextArea } from 'carbon-components-svelte';
   import { invalidate } from '$app/navigation';
   import { readReadingsCsv } from '$core/places/air/csv.ts';
@@ -19,7 +20,7 @@
       ? read.lines.map((line) => {
           if (!line.ok) return line;
           const checked = checkReading(line.reading, now);
-          return checked.ok ? line : { line: line.line, ok: false as const, say: checked.say };
+          return checked.ok ? line : { line: line.line, ok: false as const, problem: checked.problem };
         })
       : []
   );
@@ -60,12 +61,14 @@
     >A CSV file <input type="file" accept=".csv,.txt,text/csv" onchange={take} /></label
   >
   <TextArea labelText="Or paste it here" bind:value={text} rows={3} />
-  {#if read && !read.ok}<p class="warn" role="alert">{read.say}</p>{/if}
+  {#if read && !read.ok}<p class="warn" role="alert">{problemWords(read.problem)}</p>{/if}
   {#if read?.ok}
     <p>{good.length} {good.length === 1 ? 'reading' : 'readings'} can be taken, {bad.length} cannot.</p>
     {#if bad.length > 0}
       <ul class="small">
-        {#each bad.slice(0, SHOWN) as line (line.line)}<li>Line {line.line}: {line.say}</li>{/each}
+        {#each bad.slice(0, SHOWN) as line (line.line)}<li>
+            Line {line.line}: {problemWords(line.problem)}
+          </li>{/each}
         {#if bad.length > SHOWN}<li>and {bad.length - SHOWN} more</li>{/if}
       </ul>
     {/if}

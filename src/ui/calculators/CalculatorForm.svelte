@@ -1,4 +1,7 @@
 <script lang="ts">
+  import { problem } from '$core/problem.ts';
+  import { WEAK_WORDS } from '$words/disinfect.ts';
+  import { problemWords } from '$words/problems.ts';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { untrack, type Snippet } from 'svelte';
   import { replaceState } from '$app/navigation';
@@ -70,7 +73,9 @@
   function wrongOf(key: string): string {
     const read = reads[key]!;
     if (key === result.free || !typed.includes(key)) return '';
-    return read.ok ? (result.wrong[key] ?? '') : read.say;
+    if (!read.ok) return problemWords(read.problem);
+    const outside = result.outside.find((one) => one.key === key);
+    return outside ? problemWords(problem('figure-outside', outside)) : '';
   }
   function asideWords({ kind, value }: Aside): string {
     if (kind === 'mass') return mass(value, units);
@@ -118,8 +123,8 @@
     </div>
   </form>
   <section class="card stack" aria-label="What it comes to" aria-live="polite">
-    {#if result.wrong['']}
-      <p class="warn">{result.wrong['']}</p>
+    {#if result.refused}
+      <p class="warn">{problemWords(result.refused)}</p>
     {:else if working}
       <p class="working">{working}</p>
       <dl>
@@ -130,7 +135,9 @@
           </div>
         {/each}
       </dl>
-      {#if result.warning}<p class="warn small">{result.warning}</p>{/if}
+      {#if result.isWeak && (calculator.key === 'hypochlorite' || calculator.key === 'peroxide')}
+        <p class="warn small">{WEAK_WORDS[calculator.key]}</p>
+      {/if}
       {@render beside?.(crop)}
       <p class="small soft">
         Type in any field that can be worked out, and another one gives way. The address of this page holds

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemWords } from '$words/problems.ts';
   import { TextInput } from 'carbon-components-svelte';
   import { partVolumes, readParts } from '$core/supplies/media/coir.ts';
   import { volume, type Units } from '$core/units/format.ts';
@@ -27,7 +28,7 @@
       labelText="In all ({unitOf('volume', units)})"
       bind:value={total}
       invalid={!amount.ok}
-      invalidText={amount.ok ? '' : amount.say}
+      invalidText={amount.ok ? '' : problemWords(amount.problem)}
     />
   </div>
   {#if read && amount.ok}

@@ -1,3 +1,4 @@
+import { problem } from '$core/problem.ts';
 import type { QuantityKind } from '$core/calculators/calculator.ts';
 import {
   parseQuantity,
@@ -58,7 +59,7 @@ export function readQuantity(text: string, kind: QuantityKind, units: Units): Pa
   if (kind === 'area') return readArea(text, units);
   const plain = text.replace(/\s*(%|ppm|mL\/L|L\/kg|L)\s*$/i, '');
   const value = readNumber(plain);
-  return value === null ? { ok: false, say: 'Write a number, such as 12 or 2,5.' } : { ok: true, value };
+  return value === null ? { ok: false, problem: problem('no-number') } : { ok: true, value };
 }
 
 function readArea(text: string, units: Units): Parsed {
@@ -78,7 +79,7 @@ function readArea(text: string, units: Units): Parsed {
   const inches = /(in2|in²|sq ?in)\s*$/i.test(text);
   const value = readNumber(text.replace(/\s*(cm2|cm²|in2|in²|sq ?in)\s*$/i, ''));
   return value === null
-    ? { ok: false, say: 'Write an area in cm², or its sides, such as 25 x 18.' }
+    ? { ok: false, problem: problem('no-area') }
     : { ok: true, value: value * (inches || (units === 'us' && !/cm/i.test(text)) ? SQUARE_INCH : 1) };
 }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemWords } from '$words/problems.ts';
   import { TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { figure } from '$core/units/format.ts';
@@ -35,7 +36,7 @@
   function take(text: unknown) {
     typed = String(text ?? '');
     const parsed = parseQuantity(typed, kind, unit);
-    unread = parsed.ok ? '' : parsed.say;
+    unread = parsed.ok ? '' : problemWords(parsed.problem);
     read = parsed.ok ? parsed.value : NaN;
     value = read;
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemWords } from '$words/problems.ts';
   import { Button, TextInput } from 'carbon-components-svelte';
   import type { EventBody } from '$core/sowing/event.ts';
   import { mass, type Units } from '$core/units/format.ts';
@@ -24,7 +25,11 @@
 
   async function weigh(full: boolean) {
     const read = parseQuantity(typed, 'mass', units === 'us' ? 'oz' : 'g');
-    wrong = read.ok ? (read.value > 0 ? '' : 'The tray weighs more than 0 g: is it on the scale?') : read.say;
+    wrong = read.ok
+      ? read.value > 0
+        ? ''
+        : 'The tray weighs more than 0 g: is it on the scale?'
+      : problemWords(read.problem);
     if (!read.ok || wrong) return;
     const result = await record(
       { type: 'weighed', grossG: Math.round(read.value), full },

@@ -2,12 +2,13 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
   import { QUESTIONS, type Answers, type Method, type Question } from '$core/supplies/methods/method.ts';
-  import { isWeak, WEAK_SAY } from '$core/supplies/seed/disinfect.ts';
+  import { isWeak } from '$core/supplies/seed/disinfect.ts';
   import { STARTING_RULES } from '$core/supplies/seed/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import Caution from '$ui/shell/Caution.svelte';
+  import { WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { QUESTION_WORDS } from '$words/methods.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
@@ -123,7 +124,7 @@
           </div>
         </div>
         {#if isWeak(method.disinfect, method.disinfectRule.target)}
-          <p class="warn small" role="status">{WEAK_SAY[method.disinfect]}</p>
+          <p class="warn small" role="status">{WEAK_WORDS[method.disinfect]}</p>
         {/if}
         <Caution>{CAUTIONS[method.disinfect]}</Caution>
       {/if}

@@ -17,6 +17,7 @@ import {
   type SowingKind
 } from '$core/sowing/planSowing.ts';
 import { MOST_SOAK_H } from '$contract/schemas/sowing.ts';
+import { problemWords } from '$words/problems.ts';
 import { suggestedName } from '$words/containers.ts';
 import type { Units } from '$core/units/format.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
@@ -83,8 +84,8 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   const { rhythm, now } = context;
   const wrong: Record<string, string> = {};
   const crops = cropsOf(draft, context, wrong);
-  for (const [field, say] of Object.entries(checkContainer(draft.container)))
-    wrong[`container.${field}`] = say;
+  for (const [field, found] of Object.entries(checkContainer(draft.container)))
+    wrong[`container.${field}`] = problemWords(found);
   const container = namedContainer(draft, context);
   if (isNameOfAnother(container, context.containers))
     wrong['container.name'] =

@@ -1,9 +1,11 @@
-import { isWeak, WEAK_SAY } from '$core/supplies/seed/disinfect.ts';
+import { isWeak } from '$core/supplies/seed/disinfect.ts';
 import { coirFor, partVolumes } from '$core/supplies/media/coir.ts';
 import type { SharedSolution } from '$core/steps/sheet.ts';
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { WEAK_WORDS } from '../disinfect.ts';
+import { problemWords } from '../problems.ts';
 import { pressingWords } from '../pressing.ts';
 import { dayAndTime } from '../time.ts';
 import {
@@ -99,7 +101,7 @@ const layerName = (cover: BodyOf<'cover'>['cover'], { medium }: StepOn): string 
       : mediumName(medium);
 
 function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, units: Units): Amount {
-  if (jars.length === 0) return { amount: 'Not worked out', more: refused };
+  if (refused) return { amount: 'Not worked out', more: problemWords(refused) };
   const all = jars.reduce((sum, { solution }) => sum + solution.solutionMl, 0);
   const jar = ({ name, solution }: (typeof jars)[number]) =>
     `${jars.length > 1 ? `${name}: ` : ''}${measured(solution.productMl, units)} of product in ${measured(solution.waterMl, units)} of water`;
@@ -108,7 +110,7 @@ function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, 
     more: sentences(
       `${jars.map(jar).join('; ')}.`,
       `${rule.minutes} min at ${strengthWords(product, rule.target)}.`,
-      isWeak(product, rule.target) ? WEAK_SAY[product] : ''
+      isWeak(product, rule.target) ? WEAK_WORDS[product] : ''
     )
   };
 }

@@ -1,12 +1,13 @@
 import { dsvFormat } from 'd3-dsv';
+import { problem, type Problem } from '../../problem.ts';
 import type { Zone } from '../../time/zone.ts';
 import { readNumber } from '../../units/parseQuantity.ts';
 import { celsiusOf } from '../../units/temperature.ts';
 import { dayOrderOf, readTime } from './readTime.ts';
 import type { ReadLine } from './lineProtocol.ts';
 
-/** What a file of readings came to; `say` where not even its columns could be told. */
-export type ReadCsv = { ok: true; lines: ReadLine[] } | { ok: false; say: string };
+/** What a file of readings came to; a problem where not even its columns could be told. */
+export type ReadCsv = { ok: true; lines: ReadLine[] } | { ok: false; problem: Problem };
 
 const MOMENT = /^(timestamp|date ?\/? ?time|datetime|when|at|moment|fecha ?y ?hora|zeitstempel|horodat)/i;
 const DAY = /^(date|day|fecha|d[ií]a|datum|tag|jour|data|giorno)/i;
@@ -44,20 +45,14 @@ function columnsOf(names: readonly string[]): Columns {
  */
 export function readReadingsCsv(text: string, zone: Zone): ReadCsv {
   const plain = text.replace(/^\uFEFF/, '').trimStart();
-  if (plain.includes('\u0000'))
-    return { ok: false, say: 'This file is no plain text: save it as CSV in UTF-8 and choose it again.' };
+  if (plain.includes('\u0000')) return { ok: false, problem: problem('file-no-text') };
   const [header = ''] = plain.split(/\r?\n/, 1);
   const delimiter = ['\t', ';', ','].find((one) => header.includes(one));
-  if (!delimiter)
-    return { ok: false, say: 'The first line must name the columns, such as: time,temperature,humidity' };
+  if (!delimiter) return { ok: false, problem: problem('file-no-header') };
   const rows = dsvFormat(delimiter).parseRows(plain);
   const names = (rows[0] ?? []).map((name) => name.trim());
   const { moment, clock, temp, humidity } = columnsOf(names);
-  if (moment < 0 || temp < 0)
-    return {
-      ok: false,
-      say: `The first line names ${names.join(', ')}: one must be a time and one a temperature, such as: time,temperature,humidity`
-    };
+  if (moment < 0 || temp < 0) return { ok: false, problem: problem('file-no-columns', { names }) };
   const whenOf = (row: readonly string[]): string =>
     [row[moment], clock < 0 ? '' : row[clock]]
       .map((cell) => (cell ?? '').trim())
@@ -65,10 +60,7 @@ export function readReadingsCsv(text: string, zone: Zone): ReadCsv {
       .trim();
   const order = dayOrderOf(rows.slice(1).map(whenOf));
   if (order === 'unclear')
-    return {
-      ok: false,
-      say: `“${whenOf(rows[1] ?? [])}” can be read as day and month or as month and day, and no line of the file tells which. Export it with days such as 2026-04-03, or 3.4.2026.`
-    };
+    return { ok: false, problem: problem('file-day-or-month', { typed: whenOf(rows[1] ?? []) }) };
   // Between semicolons or tabs a comma is a decimal one, whatever stands behind it.
   const number = (cell: string) => readNumber(cell, delimiter === ',' ? 'ask' : 'decimal');
   const inF = IN_F.test(names[temp] ?? '');
@@ -76,27 +68,15 @@ export function readReadingsCsv(text: string, zone: Zone): ReadCsv {
     const line = index + 2;
     if (row.every((cell) => cell.trim() === '')) return [];
     const at = readTime(whenOf(row), zone, order);
-    if (at === null)
-      return [
-        {
-          line,
-          ok: false,
-          say: `“${whenOf(row)}” is no time, such as 2026-11-23 07:30.${row.length > names.length ? ' It has more columns than the first line: decimal commas need semicolons between the columns.' : ''}`
-        }
-      ];
-    if (row.length > names.length)
-      return [
-        {
-          line,
-          ok: false,
-          say: 'It has more columns than the first line: decimal commas need semicolons between the columns.'
-        }
-      ];
+    const wrong = (found: Problem): ReadLine[] => [{ line, ok: false, problem: found }];
+    const tooManyColumns = row.length > names.length;
+    if (at === null) return wrong(problem('time-unread', { typed: whenOf(row), tooManyColumns }));
+    if (tooManyColumns) return wrong(problem('too-many-columns'));
     const degrees = number((row[temp] ?? '').replace(/\s*°?\s*[cf]$/i, ''));
-    if (degrees === null) return [{ line, ok: false, say: `“${row[temp] ?? ''}” is no temperature.` }];
+    if (degrees === null) return wrong(problem('temperature-unread', { typed: row[temp] ?? '' }));
     const typed = (humidity < 0 ? '' : (row[humidity] ?? '')).replace(/\s*%$/, '').trim();
     const damp = typed === '' ? null : number(typed);
-    if (typed !== '' && damp === null) return [{ line, ok: false, say: `“${typed}” is no humidity.` }];
+    if (typed !== '' && damp === null) return wrong(problem('humidity-unread', { typed }));
     return [
       { line, ok: true, reading: { at, tempC: inF ? celsiusOf(degrees) : degrees, humidityPct: damp } }
     ];

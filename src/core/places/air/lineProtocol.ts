@@ -1,9 +1,10 @@
+import { problem, type Problem } from '../../problem.ts';
 import type { Millis } from '../../time/zone.ts';
 import { celsiusOf } from '../../units/temperature.ts';
 import type { Reading } from './reading.ts';
 
 /** One line that was read, or what is wrong with it. */
-export type ReadLine = { line: number } & ({ ok: true; reading: Reading } | { ok: false; say: string });
+export type ReadLine = { line: number } & ({ ok: true; reading: Reading } | { ok: false; problem: Problem });
 
 /** How long one unit of a line's time is, ms. */
 export const PRECISIONS = { ns: 1e-6, us: 1e-3, ms: 1, s: 1000 } as const;
@@ -26,10 +27,7 @@ export function readLineProtocol(text: string, precision: Precision, now: Millis
     if (trimmed === '' || trimmed.startsWith('#')) return [];
     // A blank within a name is written with a backslash, and is no end of it.
     const [, fields, time] = trimmed.split(/(?<!\\) +/);
-    if (fields === undefined)
-      return [
-        { line, ok: false, say: 'A line is: name, blank, fields such as temperature=21.3, blank, time.' }
-      ];
+    if (fields === undefined) return [{ line, ok: false, problem: problem('line-unread') }];
     const at = time === undefined ? now : Number(time) * PRECISIONS[precision];
     const values = new Map(
       fields.split(/(?<!\\),/).map((field) => {
@@ -41,12 +39,9 @@ export function readLineProtocol(text: string, precision: Precision, now: Millis
     const inC = find(TEMP_C);
     const inF = find(TEMP_F);
     const tempC = inC ?? (inF === undefined ? undefined : celsiusOf(inF));
-    if (tempC === undefined)
-      return [
-        { line, ok: false, say: 'There is no field temperature (°C) or temperature_f (°F) in this line.' }
-      ];
+    if (tempC === undefined) return [{ line, ok: false, problem: problem('line-no-temperature') }];
     if (!Number.isFinite(at))
-      return [{ line, ok: false, say: `“${time}” is no time: whole ${precision} since 1970.` }];
+      return [{ line, ok: false, problem: problem('line-no-time', { typed: time ?? '', precision }) }];
     return [{ line, ok: true, reading: { at: Math.round(at), tempC, humidityPct: find(HUMIDITY) ?? null } }];
   });
 }

@@ -1,3 +1,5 @@
+import { problem, Unworkable, type Problem } from '../../problem.ts';
+
 /** A solution to disinfect seed in: product and water make it up. Volumes in mL. */
 export interface Solution {
   solutionMl: number;
@@ -13,12 +15,6 @@ export const WEAK_BOUNDS = { hypochloritePpm: 200, peroxidePercent: 1 } as const
 
 export type Disinfectant = 'hypochlorite' | 'peroxide';
 
-/** What is said of them. */
-export const WEAK_SAY: Record<Disinfectant, string> = {
-  hypochlorite: `Hypochlorite under ${WEAK_BOUNDS.hypochloritePpm} ppm does next to nothing to seed: it looks disinfected and is not.`,
-  peroxide: `Peroxide under ${WEAK_BOUNDS.peroxidePercent} % does next to nothing to seed: it looks disinfected and is not.`
-};
-
 /** Whether a strength does next to nothing: told, not refused. */
 export const isWeak = (product: Disinfectant, target: number): boolean =>
   target > 0 &&
@@ -28,15 +24,15 @@ export const isWeak = (product: Disinfectant, target: number): boolean =>
 export function checkRule(
   product: Disinfectant,
   { target, productPct }: { target: number; productPct: number }
-): { field: 'target' | 'productPct'; say: string } | null {
+): { field: 'target' | 'productPct'; problem: Problem } | null {
   try {
     (product === 'hypochlorite' ? hypochlorite : peroxide)(100, target, productPct);
     return null;
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
+    if (!(error instanceof Unworkable)) throw error;
     const tooStrong =
       target > (product === 'hypochlorite' ? HARD_BOUNDS.hypochloritePpm : HARD_BOUNDS.peroxidePercent);
-    return { field: tooStrong ? 'target' : 'productPct', say: error.message };
+    return { field: tooStrong ? 'target' : 'productPct', problem: error.problem };
   }
 }
 
@@ -46,7 +42,7 @@ export const USUAL_RATIO_L_KG = 5;
 /**
  * Hypochlorite solution (docs/model.md, 7).
  * @param strengthPercent of the product, off its label
- * @throws RangeError with a sentence for the person, where the target is out of bounds or over the stock
+ * @throws Unworkable where the target is out of bounds or over the stock
  */
 export function hypochlorite(
   seedG: number,
@@ -55,15 +51,13 @@ export function hypochlorite(
   ratioLKg = USUAL_RATIO_L_KG
 ): Solution {
   if (!(targetPpm > 0) || targetPpm > HARD_BOUNDS.hypochloritePpm)
-    throw new RangeError(
-      'Hypochlorite is not computed over 20 000 ppm: it harms the seed and whoever handles it.'
-    );
+    throw new Unworkable(problem('hypochlorite-too-strong', { ppm: HARD_BOUNDS.hypochloritePpm }));
   return solution(seedG * ratioLKg, targetPpm / 10_000, strengthPercent);
 }
 
 /**
  * Hydrogen peroxide solution (docs/model.md, 7).
- * @throws RangeError as above
+ * @throws Unworkable as above
  */
 export function peroxide(
   seedG: number,
@@ -72,7 +66,7 @@ export function peroxide(
   ratioLKg = USUAL_RATIO_L_KG
 ): Solution {
   if (!(targetPercent > 0) || targetPercent > HARD_BOUNDS.peroxidePercent)
-    throw new RangeError('Peroxide is not computed over 10 %: it burns skin and eyes.');
+    throw new Unworkable(problem('peroxide-too-strong', { percent: HARD_BOUNDS.peroxidePercent }));
   return solution(seedG * ratioLKg, targetPercent, stockPercent);
 }
 
@@ -83,10 +77,7 @@ export const WEAK_ML_L = 7.5;
 export const weakPeroxideMl = (waterMl: number): number => (waterMl / 1000) * WEAK_ML_L;
 
 function solution(solutionMl: number, targetPercent: number, stockPercent: number): Solution {
-  if (!(stockPercent >= targetPercent))
-    throw new RangeError(
-      'The product is weaker than the strength asked for: it cannot be reached by adding water.'
-    );
+  if (!(stockPercent >= targetPercent)) throw new Unworkable(problem('product-too-weak'));
   const productMl = (solutionMl * targetPercent) / stockPercent;
   return { solutionMl, productMl, waterMl: solutionMl - productMl };
 }

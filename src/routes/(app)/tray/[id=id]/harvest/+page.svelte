@@ -13,6 +13,7 @@
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import { problemWords } from '$words/problems.ts';
   import { pictureWords } from '$words/pictureWords.ts';
   import type { PageData } from './$types';
 
@@ -104,7 +105,7 @@
         kind="mass"
         {unit}
         bind:value={grossG}
-        error={tried && checked.kind === 'wrong' ? checked.say : ''}
+        error={tried && checked.kind === 'wrong' ? problemWords(checked.problem) : ''}
       />
       <QuantityField
         label="Empty bowl"

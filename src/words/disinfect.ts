@@ -1,0 +1,7 @@
+import { WEAK_BOUNDS, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
+
+/** What is said of a solution that does next to nothing. */
+export const WEAK_WORDS: Record<Disinfectant, string> = {
+  hypochlorite: `Hypochlorite under ${WEAK_BOUNDS.hypochloritePpm} ppm does next to nothing to seed: it looks disinfected and is not.`,
+  peroxide: `Peroxide under ${WEAK_BOUNDS.peroxidePercent} % does next to nothing to seed: it looks disinfected and is not.`
+};

@@ -1,0 +1,73 @@
+import type { Problem, ProblemKind, Problems } from '$core/problem.ts';
+import type { UnitKind } from '$core/units/parseQuantity.ts';
+
+const EXAMPLES: Record<UnitKind, string> = {
+  mass: '12.5 g',
+  length: '25 cm',
+  volume: '250 mL',
+  density: '2.1 /cm²'
+};
+const SIZES = { length: 'Length', diameter: 'Diameter', width: 'Width', depth: 'Depth' };
+const COLUMNS =
+  'It has more columns than the first line: decimal commas need semicolons between the columns.';
+const tidy = (value: number): string => String(Math.round(value * 10) / 10);
+const celsius = (degF: number): number => (degF - 32) / 1.8;
+
+/** What is wrong, and what to do. */
+const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
+  'no-quantity': ({ kind }) => `Write a number with its unit, such as ${EXAMPLES[kind]}.`,
+  'either-number': ({ typed, whole, decimal }) =>
+    `“${typed}” can be ${whole} or ${decimal}: write the one you mean.`,
+  'no-number': () => 'Write a number, such as 12 or 2,5.',
+  'no-area': () => 'Write an area in cm², or its sides, such as 25 x 18.',
+  'figure-outside': ({ label, low, high }) => `${label}: give a figure from ${low} to ${high}.`,
+  'under-nothing': ({ kind }) =>
+    `No quantity is less than nothing: write it without the minus, such as ${EXAMPLES[kind]}.`,
+  'no-unit': ({ typed, known }) => `“${typed}” is no unit used here: try ${known.join(', ')}.`,
+  'size-out-of-bounds': ({ of, low, high }) =>
+    `${SIZES[of]} must be between ${low} and ${high} cm: measure the inside, where the medium lies.`,
+  'cells-out-of-bounds': ({ low, high }) => `A cell tray has between ${low} and ${high} cells: count them.`,
+  'hypochlorite-too-strong': () =>
+    'Hypochlorite is not computed over 20 000 ppm: it harms the seed and whoever handles it.',
+  'peroxide-too-strong': () => 'Peroxide is not computed over 10 %: it burns skin and eyes.',
+  'product-too-weak': () =>
+    'The product is weaker than the strength asked for: it cannot be reached by adding water.',
+  'stock-too-weak': () =>
+    'The stock is weaker than the strength wanted: it cannot be reached by adding water.',
+  'bowl-not-weighed': () => 'Weigh the bowl with the greens in it and enter what the scale shows.',
+  'tare-under-nothing': () => 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.',
+  'share-not-chosen': () => 'Choose how much of the tray was cut.',
+  'bowl-too-light': () => 'The full bowl must weigh more than the empty one: check which is which.',
+  'tray-too-light': () => 'That is less than the empty tray weighs: is all of it on the scale?',
+  'tray-too-heavy': ({ times }) =>
+    `That is over ${Math.round(times)} times what this tray can weigh: check the scale and its unit.`,
+  'reading-no-number': () => 'A reading needs a time and a temperature in °C, as numbers.',
+  'reading-ahead': () => 'This reading lies ahead: set the clock of what measured it.',
+  'reading-old': () => 'This reading is over three months old: it changes no tray that still stands.',
+  'reading-temperature': ({ tempC, low, high }) => {
+    const read = celsius(tempC);
+    return read >= low && read <= high
+      ? `${tidy(tempC)} °C is no room: is it °F? That would be ${read.toFixed(1)} °C.`
+      : `${tidy(tempC)} °C is no room where trays stand, and as °F it would be ${read.toFixed(0)} °C: check the sensor.`;
+  },
+  'reading-humidity': ({ humidityPct, low, high }) =>
+    `${tidy(humidityPct)} % is no humidity: it lies between ${low} and ${high} %.`,
+  'line-unread': () => 'A line is: name, blank, fields such as temperature=21.3, blank, time.',
+  'line-no-temperature': () => 'There is no field temperature (°C) or temperature_f (°F) in this line.',
+  'line-no-time': ({ typed, precision }) => `“${typed}” is no time: whole ${precision} since 1970.`,
+  'time-unread': ({ typed, tooManyColumns }) =>
+    `“${typed}” is no time, such as 2026-11-23 07:30.${tooManyColumns ? ` ${COLUMNS}` : ''}`,
+  'temperature-unread': ({ typed }) => `“${typed}” is no temperature.`,
+  'humidity-unread': ({ typed }) => `“${typed}” is no humidity.`,
+  'too-many-columns': () => COLUMNS,
+  'file-no-text': () => 'This file is no plain text: save it as CSV in UTF-8 and choose it again.',
+  'file-no-header': () => 'The first line must name the columns, such as: time,temperature,humidity',
+  'file-no-columns': ({ names }) =>
+    `The first line names ${names.join(', ')}: one must be a time and one a temperature, such as: time,temperature,humidity`,
+  'file-day-or-month': ({ typed }) =>
+    `“${typed}” can be read as day and month or as month and day, and no line of the file tells which. Export it with days such as 2026-04-03, or 3.4.2026.`
+};
+
+/** A problem in words: what is wrong, and what to do. */
+export const problemWords = ({ code, params }: Problem): string =>
+  (SAY[code] as (of: Problem['params']) => string)(params);
