@@ -4,19 +4,17 @@ import type { Millis } from '../core/time/zone.ts';
 import type { ThirstLearned } from '../core/water/thirst.ts';
 
 /** Why something was not done, for programs: every refusal of the API carries one of these. */
-export const PROBLEM_CODES = [
-  'wrong',
-  'unreadable',
-  'missing',
-  'conflict',
-  'implausible',
-  'too-heavy',
-  'too-many',
-  'token',
-  'signed-out',
-  'away'
-] as const;
-export type ProblemCode = (typeof PROBLEM_CODES)[number];
+export type ProblemCode =
+  | 'wrong'
+  | 'unreadable'
+  | 'missing'
+  | 'conflict'
+  | 'implausible'
+  | 'too-heavy'
+  | 'too-many'
+  | 'token'
+  | 'signed-out'
+  | 'away';
 
 /** What keeps something from being done, and what to do about it. */
 export interface Problem {

@@ -24,7 +24,7 @@ export const clockTime = (at: number, locale: Locale): string =>
   format(at, locale, { hour: '2-digit', minute: '2-digit' });
 
 /** `Thursday`. */
-export const weekday = (at: number, locale: Locale): string => format(at, locale, { weekday: 'long' });
+const weekday = (at: number, locale: Locale): string => format(at, locale, { weekday: 'long' });
 
 /** `Thu 26 Nov`. */
 export const shortDate = (at: number, locale: Locale): string =>

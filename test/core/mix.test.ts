@@ -1,15 +1,26 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
+import type { Crop } from '../../src/core/crops/crop.ts';
 import { checkCrop } from '../../src/core/crops/check.ts';
 import { FITS, mixFit } from '../../src/core/growth/fit.ts';
 import { blend } from '../../src/core/crops/blend.ts';
 import { mixParts } from '../../src/core/supplies/seed/parts.ts';
-import { areaShares, seedShares } from '../../src/core/crops/shares.ts';
+import { areaShares, type ShareOf } from '../../src/core/crops/shares.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 import { home, radishTray } from '../support/household.ts';
+
+/** Share of each crop in a mix's seed, by count or weight, from its shares of the area. */
+function seedShares(crops: readonly Crop[], areaShare: readonly number[], by: ShareOf): number[] {
+  const amounts = crops.map((crop, index) => {
+    const seeds = areaShare[index]! * crop.seedsPerCm2.usual;
+    return by === 'area' ? areaShare[index]! : by === 'count' ? seeds : seeds * crop.thousandSeedWeightG;
+  });
+  const all = amounts.reduce((sum, one) => sum + one, 0);
+  return amounts.map((one) => one / all);
+}
 
 const crops = fc.uniqueArray(fc.constantFrom(...CROPS), { minLength: 2, maxLength: 4 });
 const shared = crops.chain((list) =>

@@ -3,7 +3,6 @@ import { FIGURE_KEYS, FIGURES, type Figures } from './figures.ts';
 export type Density = 'sparse' | 'usual' | 'dense';
 export const DENSITIES = ['sparse', 'usual', 'dense'] as const satisfies readonly Density[];
 export type Level = Figures['mouldRisk'];
-export type HarvestCue = Figures['harvestCue'];
 
 /** One crop: its names, how thick it is sown, and its figures. */
 export interface Crop extends Figures {

@@ -17,13 +17,3 @@ export function areaShares(crops: readonly Crop[], given: readonly number[], by:
   const all = room.reduce((sum, one) => sum + one, 0);
   return room.map((one) => one / all);
 }
-
-/** Share of each crop in a mix's seed, by count or weight, from its shares of the area. */
-export function seedShares(crops: readonly Crop[], areaShare: readonly number[], by: ShareOf): number[] {
-  const amounts = crops.map((crop, index) => {
-    const seeds = areaShare[index]! * crop.seedsPerCm2.usual;
-    return by === 'area' ? areaShare[index]! : by === 'count' ? seeds : seeds * crop.thousandSeedWeightG;
-  });
-  const all = amounts.reduce((sum, one) => sum + one, 0);
-  return amounts.map((one) => one / all);
-}

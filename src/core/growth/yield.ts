@@ -14,7 +14,7 @@ export function yieldOf(netG: number, seedG: number, areaCm2: number): Yield {
 }
 
 /** How far over the best known yield a weight is asked about, as a factor. */
-export const IMPLAUSIBLE_FACTOR = 1.5;
+const IMPLAUSIBLE_FACTOR = 1.5;
 
 /** A weigh-in as typed, in g. */
 export interface WeighIn {

@@ -22,7 +22,7 @@ export function lampPpfd(
 }
 
 /** Brighter than this and closer than that, a lamp scorches leaves (docs/model.md, 4). */
-export const SCORCH = { ppfd: 500, distanceCm: 15 } as const;
+const SCORCH = { ppfd: 500, distanceCm: 15 } as const;
 
 /** Whether a lamp is likely to scorch what stands under it. */
 export const scorches = (lamp: { ppfd: number; distanceCm?: number | null }): boolean =>
@@ -63,7 +63,7 @@ export function sillDli(latitudeDeg: number, dayOfYear: number, aspect: Aspect, 
 }
 
 /** From this daily light integral on, light no longer holds growth back (starting figure). */
-export const GOOD_DLI = 10;
+const GOOD_DLI = 10;
 
 /** How light slows the clock, 0.25 to 1, from a daily light integral in mol m-2 d-1. */
 export function lightResponse(dli: number): number {

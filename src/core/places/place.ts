@@ -35,7 +35,7 @@ export interface Place {
 }
 
 /** A shelf's board where nobody has measured it, in cm (starting figures). */
-export const USUAL_BOARD_CM = { widthCm: 80, depthCm: 35 } as const;
+const USUAL_BOARD_CM = { widthCm: 80, depthCm: 35 } as const;
 
 /** The board of a place in cm. */
 export const boardOf = ({ widthCm, depthCm }: Place): { widthCm: number; depthCm: number } => ({

@@ -66,7 +66,7 @@ export function wrongTrayWeight(
 }
 
 /** From this share of its rating on, a shelf's load is pointed out. */
-export const AMBER_SHARE = 0.8;
+const AMBER_SHARE = 0.8;
 
 /** What stands on a place against what it is rated for. */
 export interface Load {

@@ -8,7 +8,7 @@ import { dryTrayG } from './load.ts';
 const MOST_ON_TOP = 6;
 
 /** What one of a sowing's containers weighs as it is sown, wet, g. */
-export function wetTrayG(sowing: Projected): number {
+function wetTrayG(sowing: Projected): number {
   const { setup, areaCm2: area, mediumDepthCm } = sowing;
   const { fullG } = storeOf(area, mediumDepthCm, setup.medium, reservoirMlOf(setup));
   return (dryTrayG(sowing) + fullG * FULL_SHARE + setup.seedG) / (setup.count * setup.areaShare);

@@ -71,7 +71,7 @@ const NONE: OwnCrops = new Map();
  * The crop of a key, the household's own figures before the library's.
  * @throws Error for a key that neither has
  */
-export const cropAmong = (own: OwnCrops, key: string): Crop => own.get(key) ?? cropOf(key);
+const cropAmong = (own: OwnCrops, key: string): Crop => own.get(key) ?? cropOf(key);
 
 /**
  * The crop that a sowing is of: the household's own figures before the library's, blended seed as one.

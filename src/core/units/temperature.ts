@@ -4,7 +4,7 @@ import type { Units } from './format.ts';
 export const celsiusOf = (degF: number): number => (degF - 32) / 1.8;
 
 /** Degrees Fahrenheit of degrees Celsius. */
-export const fahrenheitOf = (degC: number): number => degC * 1.8 + 32;
+const fahrenheitOf = (degC: number): number => degC * 1.8 + 32;
 
 /** A temperature as a household's thermometer shows it. */
 export const shownDegrees = (degC: number, units: Units): number =>

@@ -3,11 +3,11 @@ import { WATER_HELD, type MediumKind } from '../supplies/media/medium.ts';
 import { vpdKpa } from './vpd.ts';
 
 /** Water loss in mm a day per kPa, by what lies over the medium (starting figures). */
-export const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 3.2, lastThird: 3.8 } as const;
+const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 3.2, lastThird: 3.8 } as const;
 export type Cover = keyof typeof LOSS_MM_KPA;
 
 /** Moving air dries this much faster. */
-export const FAN = 1.3;
+const FAN = 1.3;
 
 /** A fine mist over seed, mL per cm2 (starting figure). */
 const MIST_ML_CM2 = 0.02;

@@ -1,6 +1,5 @@
 import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
-import { FULL_SHARE } from './bucket.ts';
 import { WaterTrack } from './track.ts';
 
 /** Water in a sowing's medium and reservoir. */
@@ -15,9 +14,6 @@ export interface WaterLevel {
   /** What is left in the reservoir, 0 to 1; null for none. It empties first, and keeps the medium damp. */
   reservoirShare: number | null;
 }
-
-/** Water that brings a dry medium, or the reservoir under a mesh, up to where seed is sown on it, g. */
-export const sowingWaterG = (sowing: Watered): number => trackOf(sowing).fullG * FULL_SHARE;
 
 const tracks = new WeakMap<Watered, WaterTrack>();
 

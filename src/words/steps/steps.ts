@@ -44,8 +44,9 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
   switch (body.kind) {
     case 'uncover':
       return {
-        amount: body.to === 'blackout' ? 'Dark dome on' : 'Into the light',
-        more: body.off === 'clear' ? 'The clear lid comes off.' : ''
+        amount:
+          body.to === 'blackout' ? 'Dark dome on' : body.off === 'clear' ? 'Clear lid off' : 'Into the light',
+        more: ''
       };
     case 'light':
       return { amount: body.lamp ? 'Under the lamp' : 'Into daylight', more: '' };

@@ -1,13 +1,13 @@
 import { HOUR, type Millis } from '../../time/zone.ts';
 
 /** Where readings come from that no device sent. */
-export const BY_HAND = ['hand', 'file'] as const;
+const BY_HAND = ['hand', 'file'] as const;
 
 /** Whether a device sent it, by where it came from. */
-export const isOfDevice = (source: string): boolean => !(BY_HAND as readonly string[]).includes(source);
+const isOfDevice = (source: string): boolean => !(BY_HAND as readonly string[]).includes(source);
 
 /** A sensor that said nothing for this long is taken for silent: more than a day, so that a clock set on is none. */
-export const SILENT_H = 26;
+const SILENT_H = 26;
 
 /** Since when a place's last reading has been all there is; null while it is fresh enough. */
 export const silentSince = (lastAt: Millis, now: Millis): Millis | null =>
