@@ -4,7 +4,9 @@ import type { Path } from '$core/supplies/methods/path.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
 import { length, mass, volume, type Units } from '$core/units/format.ts';
 import { SYMPTOM_WORDS } from './looks.ts';
+import { measured } from './steps/amounts.ts';
 import { STEP_NAMES } from './steps/names.ts';
+import { shortDate, type Locale } from './time.ts';
 
 const STAGE_WORDS: Record<Stage, string> = {
   prepare: 'to be prepared',
@@ -54,17 +56,18 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
   }[crop.harvestCue];
 }
 
-const peroxide = ({ peroxideMl }: { peroxideMl?: number }): string =>
-  peroxideMl ? `, ${peroxideMl} mL of peroxide in it` : '';
+const peroxide = ({ peroxideMl }: { peroxideMl?: number }, units: Units): string =>
+  peroxideMl ? `, ${measured(peroxideMl, units)} of peroxide in it` : '';
 
 /** What happened, as a line of the log. */
 export function eventWords(
   body: EventBody,
   crop: Crop,
   path: Path,
-  units: Units,
+  locale: Locale,
   placeName: (id: string) => string
 ): string {
+  const { units } = locale;
   switch (body.type) {
     case 'prepared':
       return `${STEP_NAMES[body.step]}: done`;
@@ -79,13 +82,13 @@ export function eventWords(
     case 'lit':
       return path.cover === 'clear' ? 'Clear lid taken off' : 'Brought to light';
     case 'misted':
-      return `Misted, ${volume(body.waterG, units)}${peroxide(body)}`;
+      return `Misted, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'watered':
-      return `Watered, ${volume(body.waterG, units)}${peroxide(body)}`;
+      return `Watered, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'fed':
-      return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${body.feedMl} mL of feed` : ' with feed'}${peroxide(body)}`;
+      return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${measured(body.feedMl, units)} of feed` : ' with feed'}${peroxide(body, units)}`;
     case 'put-off':
-      return 'Put off';
+      return `Put off to ${shortDate(body.until, locale)}`;
     case 'looked':
       return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
     case 'felt':

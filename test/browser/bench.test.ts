@@ -351,6 +351,33 @@ describe('what the bench works with', function () {
     await page.getByRole('button', { name: /^Weigh Broccoli and kohlrabi.* [\d.]+ g \+ [\d.]+ g/ }).waitFor();
   });
 
+  it('sows a packet that was bought mixed, and takes all of it from that packet', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/bench/cupboard');
+    await page.getByRole('link', { name: 'Add a lot' }).click();
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await page.getByLabel('What you call it').fill('Fair packet');
+    await page.getByLabel('Bought mixed?').fill('2 radish, 1 rubbish');
+    await page.getByLabel('Seed in it now (g)').fill('200');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText(/rubbish/).first().waitFor();
+    await page.getByLabel('Bought mixed?').fill('2 radish, 1 kale');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL('**/bench/cupboard');
+    const row = page.getByRole('listitem').filter({ hasText: 'Fair packet' });
+    await row.getByText('200 g').waitFor();
+
+    await open(page, stage, '/sow?crop=radish');
+    await page.getByRole('radio', { name: 'Blended seed' }).check();
+    await page.getByRole('button', { name: 'Take “Fair packet”, mixed' }).click();
+    const shown = page.getByLabel('What it comes to').locator('strong').first();
+    const [seedG] = /[\d.]+/.exec(await shown.innerText())!;
+    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.waitForURL('**/round');
+    await open(page, stage, '/bench/cupboard');
+    await row.getByText(`${Math.round(200 - Number(seedG))} g`).waitFor();
+  });
+
   it('refuses a sowing of what the household does not have', async () => {
     const page = await stage.page();
     await open(page, stage, '/sow?crop=radish');

@@ -81,6 +81,50 @@ describe('a tray', function () {
     await one.getByText('done before').waitFor();
   });
 
+  it('is ticked with one request, which brings back what the page then shows', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    const tick = page.locator('article.stop button.tick:not(:has-text("Ready to cut"))').first();
+    const title = await tick.locator('strong').innerText();
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(`${request.method()} ${new URL(request.url()).pathname}`));
+    await tick.click();
+    await page.locator('article.stop button.tick strong', { hasText: title }).waitFor({ state: 'detached' });
+    await page.waitForLoadState('networkidle');
+    expect(asked).to.deep.equal(['POST /api/events']);
+    // What was shown from the answer is what a page loaded anew shows.
+    const shown = () => page.locator('article.stop').allInnerTexts();
+    const before = await shown();
+    await page.reload({ waitUntil: 'networkidle' });
+    expect(await shown()).to.deep.equal(before);
+  });
+
+  it('that was never begun is put off or let go, and asks nothing else meanwhile', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/sow?crop=kale');
+    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.waitForURL('**/round');
+    const asks = page.getByRole('group', { name: 'When to begin Kale' });
+    for (let days = 0; days < 4 && (await asks.count()) === 0; days += 1) {
+      const clock = await page.locator('section.time strong').innerText();
+      await page.getByRole('button', { name: '+1 day' }).click();
+      await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
+    }
+    await asks.first().getByRole('button', { name: 'tomorrow' }).click();
+    await asks.waitFor({ state: 'detached' });
+    await page.locator('.done li, li', { hasText: 'Put off to' }).first().waitFor();
+    // Let go is ended: it stands on no list and in the notebook with its reason.
+    await page.getByRole('button', { name: '+1 day' }).click();
+    await page.getByRole('button', { name: '+1 day' }).click();
+    await asks.first().getByRole('button', { name: 'Let it go' }).click();
+    await asks.waitFor({ state: 'detached' });
+    await open(page, stage, '/notebook');
+    await page
+      .getByRole('row', { name: /Kale.*Never begun/ })
+      .first()
+      .waitFor();
+  });
+
   it('asks about a weight that can hardly be, and keeps what was typed', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');

@@ -20,7 +20,8 @@ const path = pathOf(radish, DEFAULT_METHOD);
 const note = (one: Note) => noteWords(one, radish, path, NOW, locale);
 const on = { now: NOW, locale, containers: 1, medium: { kind: 'mesh', own: null } } as const;
 const card = (body: StepBody, ...others: StepBody[]) => cardWords({ body, with: others }, on);
-const event = (body: EventBody) => eventWords(body, radish, path, 'metric', () => 'the cellar');
+const event = (body: EventBody) =>
+  eventWords(body, radish, path, { zone: 'Europe/Madrid', units: 'metric' }, () => 'the cellar');
 
 describe('the words of the daily care', () => {
   it('say of each note what to do', () => {

@@ -274,7 +274,7 @@ describe('crops in words', () => {
 
 describe('the log in words', () => {
   const say = (body: Parameters<typeof eventWords>[0]) =>
-    eventWords(body, radish, path, 'metric', () => 'the cellar');
+    eventWords(body, radish, path, { zone: 'Europe/Madrid', units: 'metric' }, () => 'the cellar');
 
   it('has a line for everything that can happen', () => {
     expect(say({ type: 'sown', waterG: 304 })).to.equal('Sown, on 305 mL of water');

@@ -27,7 +27,7 @@
           event,
           sowingId: setup.id,
           name: crop.name,
-          words: eventWords(event.body, crop, path, locale.units, placeName)
+          words: eventWords(event.body, crop, path, locale, placeName)
         }))
     )
   );

@@ -17,7 +17,7 @@
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
-  import { COMMON_SIZES, ofSize } from '$core/supplies/containers/sizes.ts';
+  import { COMMON_SIZES, isSameSize, ofSize } from '$core/supplies/containers/sizes.ts';
   import { sizeWords, suggestedName } from '$words/containers.ts';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/facts.ts';
@@ -279,14 +279,22 @@
 
     <div class="row" role="group" aria-label="Containers you have, and common sizes">
       {#each data.containers.slice(0, 5) as container (JSON.stringify(container))}
-        <button class="chip" type="button" onclick={() => take(container)}
+        <button
+          class="chip"
+          type="button"
+          aria-pressed={isSameSize(container, draft.container)}
+          onclick={() => take(container)}
           >{container.name}
           {sizeWords(container, data.household.units)}</button
         >
       {/each}
       {#each common as size (suggestedName(size, data.household.units))}
-        <button class="chip quiet" type="button" onclick={() => take(size)}
-          >{suggestedName(size, data.household.units)}</button
+        <button
+          class="chip"
+          class:quiet={!isSameSize(size, draft.container)}
+          type="button"
+          aria-pressed={isSameSize(size, draft.container)}
+          onclick={() => take(size)}>{suggestedName(size, data.household.units)}</button
         >
       {/each}
     </div>

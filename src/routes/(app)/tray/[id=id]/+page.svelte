@@ -78,7 +78,7 @@
   const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
   const stepWords = ({ event }: (typeof steps)[number]): string =>
-    eventWords(event.body, crop, projected.path, locale.units, placeName);
+    eventWords(event.body, crop, projected.path, locale, placeName);
   /** What this round says of its water. */
   const decision = $derived.by(() => {
     const step = stop.steps.find(({ body }) => body.kind === 'water');
@@ -233,7 +233,7 @@
         <li class:undone>
           <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
           <span
-            >{eventWords(event.body, crop, projected.path, locale.units, placeName)}<span class="soft small"
+            >{eventWords(event.body, crop, projected.path, locale, placeName)}<span class="soft small"
               >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
                 ? ' · taken back'
                 : repeat
@@ -243,7 +243,7 @@
           >
           {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
               >Undo<span class="visually-hidden">
-                {eventWords(event.body, crop, projected.path, locale.units, placeName)}</span
+                {eventWords(event.body, crop, projected.path, locale, placeName)}</span
               ></button
             >{/if}
         </li>
