@@ -360,16 +360,22 @@ describe('what the bench works with', function () {
     await page.getByLabel('Bought mixed?').fill('2 radish, 1 rubbish');
     await page.getByLabel('Seed in it now (g)').fill('200');
     await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText(/rubbish/).first().waitFor();
+    await page
+      .getByText(/rubbish/)
+      .first()
+      .waitFor();
     await page.getByLabel('Bought mixed?').fill('2 radish, 1 kale');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL('**/bench/cupboard');
     const row = page.getByRole('listitem').filter({ hasText: 'Fair packet' });
+    await row.getByText('Radish and kale').waitFor();
     await row.getByText('200 g').waitFor();
 
     await open(page, stage, '/sow?crop=radish');
     await page.getByRole('radio', { name: 'Blended seed' }).check();
     await page.getByRole('button', { name: 'Take “Fair packet”, mixed' }).click();
+    // The second crop can only be taken from the packet the first came in.
+    expect(await page.getByLabel('Crop 2').inputValue()).to.equal('kale');
     const shown = page.getByLabel('What it comes to').locator('strong').first();
     const [seedG] = /[\d.]+/.exec(await shown.innerText())!;
     await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();

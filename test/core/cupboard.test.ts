@@ -15,6 +15,7 @@ import {
 } from '../../src/core/crops/library.ts';
 import { refusedWhy as refusedAs } from '../../src/core/crops/refused.ts';
 import {
+  cropOfLot,
   leftG,
   lotFlags,
   lotGermination,
@@ -49,6 +50,23 @@ describe('a lot of seed', () => {
     expect(flags({ bestBefore: '2026-11-23' })).to.deep.equal([]);
     expect(flags({ packetPct: 69 })).to.deep.equal(['weak']);
     expect(flags({ packetPct: 94, test: { sprouted: 12, tested: 20 } })).to.deep.equal(['weak']);
+  });
+
+  it('grows the blend it was bought as, and lasts for as many trays as the blend takes', () => {
+    const mixed = tin({
+      parts: [
+        { cropKey: 'radish', share: 2 },
+        { cropKey: 'kale', share: 1 }
+      ]
+    });
+    const mix = cropOfLot(mixed, findCrop)!;
+    expect(mix.name).to.equal('Radish and kale');
+    // Two parts radish to one of kale by weight fill a tray when their own trays are filled to that share.
+    const [radishG, kaleG] = [trayOfSeedG(radish), trayOfSeedG(cropOf('kale'))];
+    const share = 2 / radishG + 1 / kaleG;
+    expect(trayOfSeedG(mix)).to.be.closeTo(3 / share, 0.01);
+    expect(cropOfLot(tin(), findCrop)).to.equal(radish);
+    expect(cropOfLot(tin({ parts: [{ cropKey: 'gone', share: 1 }] }), findCrop)).to.equal(null);
   });
 
   it('believes its test before its packet, and nothing where neither is there', () => {

@@ -1,7 +1,14 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
-  import { holds, leftG, lotFlags, lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
+  import {
+    cropOfLot,
+    holds,
+    leftG,
+    lotFlags,
+    lotGermination,
+    type LotStock
+  } from '$core/supplies/seed/lot.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -42,7 +49,7 @@
     }));
   }
   function lotWords(lot: LotStock): string {
-    const crop = crops.find(({ key }) => key === lot.cropKey);
+    const crop = cropOfLot(lot, (key) => crops.find((one) => one.key === key));
     const germination = lotGermination(lot);
     const flags = crop ? lotFlags(lot, crop, today).map((flag) => FLAG_WORDS[flag]) : [];
     return [

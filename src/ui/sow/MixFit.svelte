@@ -18,12 +18,12 @@
   }
   let { crops, place, taking, units, halves, staggered = $bindable() }: Props = $props();
 
-  /** Width of the column of names. */
-  const NAMES_TO = 110;
+  /** Width of the column of names, and of the day before each bar. */
+  const NAMES_TO = 152;
 
   const fit = $derived(mixFit(crops, { place, taking }));
   const delays = $derived(staggered ? fit.delaysD : crops.map(() => 0));
-  const from = $derived(Math.min(...fit.windows.map(({ openD }) => openD)) - 1);
+  const from = $derived(Math.min(...fit.windows.map(({ openD }) => openD)));
   const until = $derived(Math.max(...fit.windows.map(({ closeD }, index) => closeD + delays[index]!)) + 1);
   const x = (day: number) => Math.round(NAMES_TO + ((day - from) / (until - from)) * (300 - NAMES_TO));
   const day = (d: number) => figure(Math.round(d * 10) / 10);
@@ -58,7 +58,7 @@
       <path d="M{x(fit.windows[index]!.bestD + delays[index]!)} {index * 22 + 3}v16" />
       <text x="0" y={index * 22 + 15}>{crop.name.length > 19 ? `${crop.name.slice(0, 18)}…` : crop.name}</text
       >
-      <text class="day" x={x(fit.windows[index]!.openD + delays[index]!) + 5} y={index * 22 + 15}
+      <text class="day" x={x(fit.windows[index]!.openD + delays[index]!) - 4} y={index * 22 + 15}
         >day {day(fit.windows[index]!.openD + delays[index]!)}</text
       >
     {/each}
@@ -117,6 +117,7 @@
   }
   .day {
     font-size: 9px;
+    text-anchor: end;
   }
   .stagger {
     display: flex;

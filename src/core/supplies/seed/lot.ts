@@ -1,4 +1,6 @@
+import { blend } from '../../crops/blend.ts';
 import type { Crop } from '../../crops/crop.ts';
+import { areaShares } from '../../crops/shares.ts';
 import { readParts } from '../media/coir.ts';
 import { germinationTest, type Germination } from './germinationTest.ts';
 import { seedAmount, WEAK_GERMINATION_PCT } from './amount.ts';
@@ -40,6 +42,26 @@ export interface LotStock extends Lot {
 /** Whether a lot holds seed of a crop. */
 export const holds = ({ cropKey, parts }: Pick<Lot, 'cropKey' | 'parts'>, key: string): boolean =>
   cropKey === key || (parts?.some((part) => part.cropKey === key) ?? false);
+
+/**
+ * What a lot grows: its crop, or the blend it was bought as.
+ * @param find a crop by its key
+ * @returns null where a crop of it is not known
+ */
+export function cropOfLot(
+  { cropKey, parts }: Pick<Lot, 'cropKey' | 'parts'>,
+  find: (key: string) => Crop | null | undefined
+): Crop | null {
+  if (!parts) return find(cropKey) ?? null;
+  const crops = parts.flatMap((part) => find(part.cropKey) ?? []);
+  if (crops.length < parts.length) return null;
+  const shares = areaShares(
+    crops,
+    parts.map(({ share }) => share),
+    'weight'
+  );
+  return blend(crops.map((crop, index) => ({ crop, areaShare: shares[index]! })));
+}
 
 /**
  * Reads what a packet says is in it: `2 radish, 1 kale`, or names alone for equal parts.

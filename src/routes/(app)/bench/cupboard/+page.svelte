@@ -2,7 +2,14 @@
   import { Button } from 'carbon-components-svelte';
   import { freeCount } from '$core/supplies/containers/container.ts';
   import { findCrop } from '$core/crops/library.ts';
-  import { leftG, lotFlags, lotGermination, trayOfSeedG, type LotStock } from '$core/supplies/seed/lot.ts';
+  import {
+    cropOfLot,
+    leftG,
+    lotFlags,
+    lotGermination,
+    trayOfSeedG,
+    type LotStock
+  } from '$core/supplies/seed/lot.ts';
   import { figure, length, mass, volume } from '$core/units/format.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import { FLAG_WORDS } from '$words/lots.ts';
@@ -13,7 +20,7 @@
   let { data }: { data: PageData } = $props();
   const units = $derived(data.household.units);
   const today = $derived(isoDay(data.now, data.household.zone));
-  const cropOf = (lot: LotStock) => findCrop(lot.cropKey, data.ownCrops);
+  const cropOf = (lot: LotStock) => cropOfLot(lot, (key) => findCrop(key, data.ownCrops));
 
   function germinationWords(lot: LotStock): string {
     const germination = lotGermination(lot);
@@ -53,7 +60,9 @@
         {@const flags = crop ? lotFlags(lot, crop, today) : []}
         <li>
           <a href="/bench/cupboard/lot/{lot.id}"
-            ><strong>{crop?.name ?? lot.cropKey}</strong><span class="soft small">{lot.name}</span></a
+            ><strong>{crop?.name ?? lot.cropKey}</strong><span class="soft small"
+              >{lot.name}{lot.parts ? ', bought mixed' : ''}</span
+            ></a
           >
           <span
             ><strong>{mass(leftG(lot), units)}</strong>
