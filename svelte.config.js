@@ -9,7 +9,13 @@ export default {
     adapter: adapter({ precompress: true }),
     // `src/server` is then server-only to SvelteKit too: importing it from a component fails the build.
     files: { lib: 'src' },
-    alias: { $core: 'src/core', $ui: 'src/ui', $server: 'src/server', $contract: 'src/contract', $words: 'src/words' },
+    alias: {
+      $core: 'src/core',
+      $ui: 'src/ui',
+      $server: 'src/server',
+      $contract: 'src/contract',
+      $words: 'src/words'
+    },
     // Checked in `src/hooks.server.ts`, which lets a device send plain text.
     csrf: { trustedOrigins: ['*'] },
     csp: {

@@ -10,6 +10,8 @@ import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
 import { emptyG, loadOf, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { MEDIA } from '../../src/core/supplies/media/medium.ts';
+import { storeOf } from '../../src/core/water/bucket.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { narrowing } from '../../src/core/sowing/narrowing.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
@@ -49,6 +51,29 @@ describe('what a shelf carries', () => {
     expect(wrongTrayWeight(one, sowingWeightG(one, NOW))).to.equal(null);
     expect(problemWords(wrongTrayWeight(one, 20)!)).to.include('less than the empty tray');
     expect(problemWords(wrongTrayWeight(one, 20_000)!)).to.match(/over \d+ times what this tray can weigh/);
+  });
+
+  it('is believed on any medium when it is full, over a reservoir and as a half as well', () => {
+    for (const medium of MEDIA)
+      for (const reservoirMl of [null, 1500])
+        for (const areaShare of [1, 0.5]) {
+          const base = radishTray().container;
+          const full = { medium, areaShare, container: { ...base, reservoirMl } };
+          const { fullG } = storeOf(
+            450 * areaShare,
+            tray(1, full).mediumDepthCm,
+            medium,
+            reservoirMl && reservoirMl * areaShare
+          );
+          const one = project(home, radishTray(full), [
+            event(0, { type: 'sown', waterG: fullG }),
+            event(48, { type: 'uncovered' }),
+            event(77, { type: 'lit' })
+          ]);
+          // What the tray, its medium and all the water it takes weigh on a scale.
+          const grossG = emptyG(base) * areaShare + fullG + 60;
+          expect(wrongTrayWeight(one, grossG), `${medium} ${reservoirMl} ${areaShare}`).to.equal(null);
+        }
   });
 
   it('is amber from four fifths of its rating, and over past it', () => {

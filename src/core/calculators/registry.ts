@@ -5,6 +5,7 @@ import { STARTING_RULES } from '../supplies/seed/rule.ts';
 import { bulkDensityGMl } from '../supplies/seed/spoons.ts';
 import { swelling, WATER_TIMES_DRY } from '../supplies/seed/jar.ts';
 import type { Crop } from '../crops/crop.ts';
+import { usualYieldG } from '../growth/yield.ts';
 import { unitFactor } from '../units/parseQuantity.ts';
 import type { Quantity, QuantityKind, Calculator } from './calculator.ts';
 
@@ -75,7 +76,7 @@ const packet: Calculator = {
     { label: 'Seed to a tray', value: lotG! / count!, kind: 'mass' },
     {
       label: 'To be cut from all of it',
-      value: (crop.yieldMidGM2 * area! * Math.floor(count! + 1e-9)) / 10_000,
+      value: usualYieldG(crop, area!).usual * Math.floor(count! + 1e-9),
       kind: 'mass'
     }
   ],

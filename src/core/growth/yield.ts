@@ -8,6 +8,19 @@ export interface Yield {
   gPerM2: number;
 }
 
+/** What an area of a crop is known to give, in g. */
+export interface UsualYield {
+  low: number;
+  usual: number;
+  high: number;
+}
+
+/** What an area of a crop is known to give by the crop's figures. */
+export function usualYieldG({ yieldLowGM2, yieldMidGM2, yieldHighGM2 }: Crop, areaCm2: number): UsualYield {
+  const [low, usual, high] = [yieldLowGM2, yieldMidGM2, yieldHighGM2].map((gM2) => (gM2 * areaCm2) / 10_000);
+  return { low: low!, usual: usual!, high: high! };
+}
+
 /** What was cut, set against the seed and the area it came from. */
 export function yieldOf(netG: number, seedG: number, areaCm2: number): Yield {
   return { netG, gPerGSeed: netG / seedG, gPerM2: (netG / areaCm2) * 10_000 };
@@ -38,7 +51,7 @@ export function checkWeighIn(crop: Crop, areaCm2: number, { grossG, tareG, share
   if (!(share > 0 && share <= 1)) return wrong(problem('share-not-chosen'));
   const netG = grossG - tareG;
   if (netG <= 0) return wrong(problem('bowl-too-light'));
-  const mostG = (crop.yieldHighGM2 * areaCm2 * share) / 10_000;
+  const mostG = usualYieldG(crop, areaCm2).high * share;
   return netG > mostG * IMPLAUSIBLE_FACTOR
     ? { kind: 'implausible', netG, mostG, times: netG / mostG }
     : { kind: 'fine', netG };

@@ -1,8 +1,10 @@
 import { problem, type Problem } from '../problem.ts';
-import { areaCm2, type Container } from '../supplies/containers/container.ts';
+import { areaCm2, reservoirMlOf, type Container } from '../supplies/containers/container.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Millis } from '../time/zone.ts';
+import { usualYieldG } from '../growth/yield.ts';
+import { reservoirG } from '../water/bucket.ts';
 import { waterAt } from '../water/level.ts';
 import { plantsG } from '../water/plants.ts';
 import type { Place } from '../places/place.ts';
@@ -58,8 +60,8 @@ export function wrongTrayWeight(
     empty +
     area * mediumDepthCm * (DRY_G_ML[setup.medium] + 1) +
     setup.seedG +
-    (setup.container.reservoirMl ?? 0) * setup.count +
-    (crop.yieldHighGM2 * area) / 10_000;
+    reservoirG(area, setup.medium, reservoirMlOf(setup)) +
+    usualYieldG(crop, area).high;
   if (grossG < empty / SLIP) return problem('tray-too-light');
   if (grossG > most * SLIP) return problem('tray-too-heavy', { times: grossG / most });
   return null;

@@ -10,6 +10,7 @@ import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast } from '../growth/forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
+import { usualYieldG, type UsualYield } from '../growth/yield.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 
 /** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
@@ -44,8 +45,8 @@ export interface Plan {
   soak: SoakPlan;
   forecast: Forecast;
   mediumMl: number;
-  /** What it is expected to give: low, middle, high, in g. */
-  yieldG: readonly [number, number, number];
+  /** What it is expected to give. */
+  yieldG: UsualYield;
   /** Chance that the window is open at the moment aimed for; null without one. */
   chance: number | null;
   /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
@@ -92,14 +93,13 @@ export function plan(input: PlanInput): Plan {
     }
   }
   const depth = mediumDepthCm(input.medium, container.depthCm);
-  const perM2 = area / 10_000;
   return {
     seed: seedAmount(crop, area, input.seedsPerCm2, input.germinationPct ?? undefined),
     path,
     soak,
     forecast: expected,
     mediumMl: mediumVolumeMl(area, depth),
-    yieldG: [crop.yieldLowGM2 * perM2, crop.yieldMidGM2 * perM2, crop.yieldHighGM2 * perM2],
+    yieldG: usualYieldG(crop, area),
     chance: aim.kind === 'by' ? expected.chance('windowOpen', aim.at) : null,
     earliestAt,
     stalls

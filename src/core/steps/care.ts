@@ -2,7 +2,6 @@ import { mouldRisk } from '../diagnosis/mould.ts';
 import type { Projected } from '../sowing/project.ts';
 import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
-import { weakPeroxideMl } from '../supplies/seed/disinfect.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { dryShare, FULL_SHARE, mistMl, TOP_SHARE } from '../water/bucket.ts';
@@ -87,7 +86,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
       share: reservoir ? level.reservoirShare : level.share,
       how: reservoir ? 'reservoir' : howWatered(sowing, now),
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
-      peroxideMl: sowing.method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
+      peroxideMl: peroxideIn(sowing.method, waterMl)
     },
     wasAskedBefore(sowing, round) ? round.before[1] : round.at,
     round
@@ -103,7 +102,6 @@ export function alongsideWater(sowing: Projected, step: DueStep, round: Round, n
   const level = waterAt(sowing, now);
   const waterMl = pourMl(sowing, round, now);
   if (step.body.kind !== 'water' || waterMl < level.capacityG * WORTH_SHARE) return null;
-  const { method } = sowing;
   return {
     ...step,
     body: {
@@ -111,7 +109,7 @@ export function alongsideWater(sowing: Projected, step: DueStep, round: Round, n
       waterMl,
       share: level.reservoirShare ?? level.share,
       feed: step.body.feed && feedOf(sowing, waterMl),
-      peroxideMl: method.peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0
+      peroxideMl: peroxideIn(sowing.method, waterMl)
     }
   };
 }

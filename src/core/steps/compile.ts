@@ -12,7 +12,7 @@ import { RINSE_MIN } from '../supplies/seed/rinse.ts';
 import { reservoirMlOf } from '../supplies/containers/container.ts';
 import { mediumVolumeMl } from '../supplies/media/medium.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
-import { FULL_SHARE, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
+import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
 import { keepingDays } from '../growth/keeping.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, peroxideIn } from './doses.ts';
@@ -285,6 +285,6 @@ function growingSteps(sowing: Projected): Step[] {
 
 /** Where its water goes in light, by its method: one that has a reservoir is filled there. */
 function lightWay({ method, setup }: Projected): Extract<StepBody, { kind: 'water' }>['how'] {
-  if (setup.medium === 'mesh' || setup.container.reservoirMl) return 'reservoir';
+  if (hasReservoir(setup)) return 'reservoir';
   return method.lightWater === 'first-above' ? 'above' : method.lightWater;
 }

@@ -1,3 +1,4 @@
+import { usualYieldG } from '../growth/yield.ts';
 import type { Projected } from '../sowing/project.ts';
 import { stageAt } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
@@ -8,7 +9,7 @@ export const cutStep = ({ crop, method, areaCm2, forecast, state }: Projected): 
   kind: 'cut',
   tool: method.cutting,
   taking: method.taking,
-  expectedG: (crop.yieldMidGM2 * areaCm2 * (1 - state.cutShare)) / 10_000,
+  expectedG: usualYieldG(crop, areaCm2).usual * (1 - state.cutShare),
   cutShare: state.cutShare,
   closesAt: forecast.marks.windowClose.p50
 });

@@ -1,6 +1,7 @@
 import type { Projected } from '../sowing/project.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { weakPeroxideMl } from '../supplies/seed/disinfect.ts';
+import { hasReservoir } from '../water/bucket.ts';
 import type { Feed } from './step.ts';
 
 /** 3 % peroxide that a method wants in its water, mL: in all of it, mist and soak included, or in none after sowing. */
@@ -14,8 +15,7 @@ export const peroxideIn = ({ peroxide }: Pick<Method, 'peroxide'>, waterMl: numb
  */
 export function feedOf({ method, setup, path }: Projected, waterMl: number | null): Feed | null {
   if (method.feed === 'none' || path.lightFrom === null) return null;
-  const reservoir = setup.medium === 'mesh' || Boolean(setup.container.reservoirMl);
-  const strength = method.feed === 'reservoir' && reservoir ? 1 : 0.5;
+  const strength = method.feed === 'reservoir' && hasReservoir(setup) ? 1 : 0.5;
   const mLPerL = method.feedMlL === null ? null : method.feedMlL * strength;
   return { strength, mLPerL, mL: mLPerL === null || waterMl === null ? null : (waterMl / 1000) * mLPerL };
 }

@@ -41,6 +41,15 @@ export function reservoirG(
   return medium === 'mesh' ? areaCm2 * RESERVOIR_CM : 0;
 }
 
+/** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
+export const hasReservoir = ({
+  medium,
+  container
+}: {
+  medium: MediumKind;
+  container: { reservoirMl?: number | null };
+}): boolean => reservoirG(1, medium, container.reservoirMl) > 0;
+
 /** What a sowing's medium and its reservoirs hold together, in g: the one store that bench, round and forecast go by. */
 export interface Store {
   mediumG: number;

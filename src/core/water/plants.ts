@@ -1,6 +1,7 @@
 import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
+import { usualYieldG } from '../growth/yield.ts';
 
 /** Share of what is cut that stands in roots and stubble besides (starting figure). */
 const ROOTS = 0.3;
@@ -13,7 +14,7 @@ export function plantsG({ crop, areaCm2, forecast, state }: Watered, at: Millis)
     1.15,
     Math.max(0, (age - table.rooted * 0.5) / (table.windowBest - table.rooted * 0.5))
   );
-  const whole = (crop.yieldMidGM2 * areaCm2) / 10_000;
+  const whole = usualYieldG(crop, areaCm2).usual;
   const cut = state.cuts.reduce((sum, { at: when, netG }) => (when <= at ? sum + netG : sum), 0);
   return Math.max(0, whole * share ** 1.5 * (1 + ROOTS) - cut);
 }

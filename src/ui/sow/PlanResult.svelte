@@ -9,7 +9,7 @@
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
-  import { pressingOf } from '$core/supplies/methods/pressing.ts';
+  import { hasReservoir } from '$core/water/bucket.ts';
   import { pressingWords } from '$words/pressing.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
@@ -52,14 +52,14 @@
   const refused = $derived(
     unheeded(crop, setup.method, {
       mesh: setup.medium === 'mesh',
-      reservoir: Boolean(setup.container.reservoirMl)
+      reservoir: hasReservoir(setup)
     })
   );
 
   const { seed } = $derived(plan);
   const spoons = $derived(spoonsFor(crop, seedG));
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
-  const pressing = $derived(pressingOf(projected.path, seed.areaCm2, count));
+  const press = $derived(steps.flatMap(({ body }) => (body.kind === 'press' ? [body] : []))[0]);
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, locale));
 </script>
 
@@ -116,7 +116,9 @@
     beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}on {volume(
       plan.mediumMl,
       locale.units
-    )} of medium{pressing ? `, pressed with ${pressingWords(pressing, locale.units).amount}` : ''}"
+    )} of medium{press?.pressing
+      ? `, pressed with ${pressingWords(press.pressing, locale.units).amount}${press.shared ? ' on both halves' : ''}`
+      : ''}"
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
@@ -162,8 +164,8 @@
     <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOf(projected) }]} {now} {locale} />
     <Figure
       label="Gives"
-      value="about {mass(plan.yieldG[1], locale.units)}"
-      beside="{mass(plan.yieldG[0], locale.units)} to {mass(plan.yieldG[2], locale.units)}"
+      value="about {mass(plan.yieldG.usual, locale.units)}"
+      beside="{mass(plan.yieldG.low, locale.units)} to {mass(plan.yieldG.high, locale.units)}"
     />
   {/if}
   <Changes {steps} {on} {chosen} />
