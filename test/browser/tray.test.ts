@@ -125,6 +125,36 @@ describe('a tray', function () {
       .waitFor();
   });
 
+  it('of two halves is weighed as the one container it is', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/sow?crop=radish');
+    await page.getByRole('radio', { name: 'Two halves' }).check();
+    await page.getByLabel('Crop 2').selectOption('kale');
+    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.waitForURL('**/round');
+    const stop = page.locator('article.stop', { hasText: 'Radish and Kale' });
+    for (const crop of ['Radish', 'Kale']) {
+      const sow = stop.getByRole('button', { name: `${crop}: Sow` });
+      await sow.click();
+      await sow.waitFor({ state: 'detached' });
+    }
+    const links = stop.getByRole('link', { name: /Look closer/ });
+    const looks = await links.evaluateAll((all) => all.map((one) => one.getAttribute('href')!));
+    expect(looks).to.have.length(2);
+    await open(page, stage, looks[0]!);
+    await page.getByText('Of the whole container, Radish and Kale together').waitFor();
+    await page.getByLabel(/On the scale/).fill('900');
+    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByText('Radish and Kale: weighed 900 g').waitFor();
+    let total = 0;
+    for (const look of looks) {
+      await open(page, stage, look.replace('/look', ''));
+      const line = page.locator('.log li', { hasText: /[Ww]eighed/ }).first();
+      total += Number(/(\d+) g/.exec(await line.innerText())![1]);
+    }
+    expect(total).to.be.closeTo(900, 2);
+  });
+
   it('asks about a weight that can hardly be, and keeps what was typed', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');

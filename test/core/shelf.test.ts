@@ -7,7 +7,8 @@ import type { SowingEvent } from '../../src/core/sowing/event.ts';
 import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/sowing/reach.ts';
 import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
-import { emptyG, loadOf, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
+import { dividedG } from '../../src/core/shelf/weighing.ts';
+import { emptyG, loadOf, onScaleG, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { MEDIA } from '../../src/core/supplies/media/medium.ts';
@@ -74,6 +75,25 @@ describe('what a shelf carries', () => {
           const grossG = emptyG(base) * areaShare + fullG + 60;
           expect(wrongTrayWeight(one, grossG), `${medium} ${reservoirMl} ${areaShare}`).to.equal(null);
         }
+  });
+
+  it('is divided between two halves as they should weigh, and loses nothing', () => {
+    const trayId = '00000000-0000-4000-8000-00000000ba1f';
+    const half = (n: number, cropKey: string, besideKey: string) =>
+      tray(n, { cropKey, areaShare: 0.5, half: { trayId, besideKey } });
+    const halves = [half(1, 'radish', 'pea'), half(2, 'pea', 'radish')];
+    const [one, other] = dividedG({ sowings: halves }, 1000, NOW);
+    expect(one! + other!).to.be.closeTo(1000, 1e-9);
+    // Heavier seed and plants are of the heavier half.
+    expect(other! / one!).to.be.closeTo(onScaleG(halves[1]!, NOW) / onScaleG(halves[0]!, NOW), 1e-9);
+    expect(dividedG({ sowings: [halves[0]!] }, 1000, NOW)).to.deep.equal([1000]);
+    // A scale that shows what is expected teaches neither of them anything.
+    const all = halves.reduce((sum, sowing) => sum + onScaleG(sowing, NOW), 0);
+    halves.forEach((sowing, index) => {
+      const grossG = dividedG({ sowings: halves }, all, NOW)[index]!;
+      expect(grossG).to.be.closeTo(onScaleG(sowing, NOW), 1e-6);
+      expect(wrongTrayWeight(sowing, grossG)).to.equal(null);
+    });
   });
 
   it('is amber from four fifths of its rating, and over past it', () => {

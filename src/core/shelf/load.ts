@@ -34,14 +34,18 @@ export function emptyG(container: Container): number {
 export const dryTrayG = ({ setup, areaCm2: area, mediumDepthCm }: Projected): number =>
   emptyG(setup.container) * setup.count * setup.areaShare + area * mediumDepthCm * DRY_G_ML[setup.medium];
 
-/** What a sowing weighs where it stands, g: container, medium, seed or plants, water, and what presses on it. */
+/** What a sowing weighs on a scale, g: container, medium, seed or plants, and water. */
+export const onScaleG = (projected: Projected, now: Millis): number =>
+  dryTrayG(projected) + projected.setup.seedG + plantsG(projected, now) + waterAt(projected, now).g;
+
+/** What a sowing weighs where it stands, g: what a scale would show, and what presses on it. */
 export function sowingWeightG(projected: Projected, now: Millis): number {
   const { setup, areaCm2: area, path, state } = projected;
   if (state.sownAt === null || state.stage === 'ended') return 0;
   // Of a stack only the uppermost has a weight on it.
   const under = path.cover === 'stacked' ? area / setup.count : area;
   const pressed = state.stage === 'press' ? path.pressGCm2 * under : 0;
-  return dryTrayG(projected) + setup.seedG + plantsG(projected, now) + waterAt(projected, now).g + pressed;
+  return onScaleG(projected, now) + pressed;
 }
 
 /** Half and twice what can be calculated: beyond that, a weight is a slip of the finger and not a tray. */

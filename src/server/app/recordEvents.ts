@@ -84,12 +84,10 @@ export async function recordEvents(
     taken.push(one);
   }
   const after = [...changed].map((id) => records.get(id)!);
-  const [lessons] = await Promise.all([
-    // In the order they are sent: what was learned is read once it is written.
-    insertEvents(tx, household.id, taken)
-      .then(() => derive(tx, facts, after))
-      .then(() => (taken.length > 0 ? listLessons(tx) : { learned: book.learned, thirst: book.thirst }))
-  ]);
+  await insertEvents(tx, household.id, taken);
+  await derive(tx, facts, after);
+  // What was learned is read once it is written.
+  const lessons = taken.length > 0 ? await listLessons(tx) : { learned: book.learned, thirst: book.thirst };
   const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));
   return { results, patch: { now, records: patched, ...lessons } };
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick } from 'svelte';
+  import { dividedG } from '$core/shelf/weighing.ts';
   import { answerLook } from '$core/diagnosis/causes.ts';
   import { cuesOf } from '$core/steps/ask.ts';
   import { lookFacts } from '$core/diagnosis/facts.ts';
@@ -26,6 +27,13 @@
   const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   const { crop, setup, state: sowing, path } = $derived(projected);
   const say = (words: string) => `${crop.name}: ${words}`;
+  /** What stands in the container now, itself first: lifted, weighed or touched, it is both halves. */
+  const halves = $derived([
+    projected,
+    ...(data.beside ? projectAll([data.beside], facts, data, journal) : []).filter(
+      ({ state }) => state.sownAt !== null && state.stage !== 'ended'
+    )
+  ]);
 
   /** What is hard to tell apart, drawn beside each other. */
   const PAIRS: readonly { title: string; of: readonly [Symptom, Symptom] }[] = [
@@ -46,6 +54,18 @@
   );
   const record = (body: EventBody, words: string) =>
     journal.record(setup.id, body, say(words), seenAt === null ? {} : { at: seenAt });
+  const ofContainer = (body: EventBody, words: string) => {
+    const at = seenAt ?? now;
+    const shares = body.type === 'weighed' ? dividedG({ sowings: halves }, body.grossG, at) : [];
+    return journal.recordAll(
+      halves.map(({ setup: { id } }, index) => ({
+        sowingId: id,
+        body: body.type === 'weighed' ? { ...body, grossG: Math.round(shares[index]!) } : body
+      })),
+      `${halves.map((half) => half.crop.name).join(' and ')}: ${words}`,
+      seenAt === null ? {} : { at: seenAt }
+    );
+  };
   let answered: HTMLElement | undefined = $state();
   async function see(sight: Symptom) {
     await record({ type: 'saw', sight }, SYMPTOM_WORDS[sight].toLowerCase());
@@ -123,7 +143,12 @@
       </section>
       <section>
         <h2>How damp it is</h2>
-        <WaterLooks {record} units={locale.units} />
+        {#if halves.length > 1}
+          <p class="soft small">
+            Of the whole container, {halves.map((half) => half.crop.name).join(' and ')} together.
+          </p>
+        {/if}
+        <WaterLooks record={ofContainer} units={locale.units} />
       </section>
       {#each PAIRS as { title, of } (title)}
         <section>
