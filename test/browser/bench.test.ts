@@ -381,7 +381,7 @@ describe('what the bench works with', function () {
     await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
     await page.waitForURL('**/round');
     await open(page, stage, '/bench/cupboard');
-    await row.getByText(`${Math.round(200 - Number(seedG))} g`).waitFor();
+    await row.locator('strong', { hasText: `${Math.round(200 - Number(seedG))} g` }).waitFor();
   });
 
   it('refuses a sowing of what the household does not have', async () => {

@@ -17,7 +17,12 @@ export function standingOf(sowings: readonly Projected[]): Standing[] {
     if (there) there.push(sowing);
     else containers.set(key, [sowing]);
   }
-  return [...containers].map(([key, halves]) => ({ key, sowings: halves }));
+  // The half that was chosen first bears the container's id, and is named first wherever the container is.
+  const first = ({ setup }: Projected) => (setup.id === setup.half?.trayId ? 0 : 1);
+  return [...containers].map(([key, halves]) => ({
+    key,
+    sowings: halves.sort((one, other) => first(one) - first(other))
+  }));
 }
 
 /** How many footprints it takes: a stack of trays has one until they are taken apart. */
