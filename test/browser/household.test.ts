@@ -55,6 +55,30 @@ describe('a household of one’s own', function () {
     await page.getByLabel('The demo’s clock').waitFor({ state: 'detached' });
   });
 
+  it('keeps what was filled in before its scripts had come', async () => {
+    const page = await stage.page();
+    let come = () => {};
+    const scripts = new Promise<void>((resolve) => (come = resolve));
+    await page.route('**/*.js', async (route) => {
+      await scripts;
+      await route.continue();
+    });
+    await page.goto(`${stage.url}welcome`, { waitUntil: 'commit' });
+    await page.getByLabel('Household').fill('Slow line');
+    await page.getByLabel('Your name').fill('Ilo');
+    await page.getByLabel('Time zone').selectOption('Asia/Tokyo');
+    await page.getByLabel('Units').selectOption('us');
+    await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+    come();
+    await page.waitForLoadState('networkidle');
+    expect(await page.getByLabel('Household').inputValue()).to.equal('Slow line');
+    expect(await page.getByLabel('Time zone').inputValue()).to.equal('Asia/Tokyo');
+    expect(await page.getByLabel('Units').inputValue()).to.equal('us');
+    expect(await page.getByLabel('Passphrase', { exact: true }).inputValue()).to.equal(PASSPHRASE);
+    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.waitForURL('**/sow');
+  });
+
   it('says of each thing left out what to do, and keeps the rest', async () => {
     const page = await stage.page();
     await open(page, stage, '/welcome');

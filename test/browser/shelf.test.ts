@@ -37,7 +37,7 @@ describe('the shelf', function () {
     await drag(page, tray, board(page, 'Trolley, bottom tier'));
     await standing(page, 'Trolley, bottom tier', 'Broccoli').waitFor();
     await page.getByText('Broccoli: moved to Trolley, bottom tier').waitFor();
-    await panel(page).getByText('On Trolley, bottom tier.').waitFor();
+    await panel(page).getByText('On Trolley, bottom tier, Blue tray').waitFor();
     const after = await panel(page).locator('p').first().innerText();
     expect(after.replace(/On .*?\./, '')).not.to.equal(before.replace(/On .*?\./, ''));
     await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -134,7 +134,7 @@ describe('a tray', function () {
     await page.waitForURL('**/round');
     const stop = page.locator('article.stop', { hasText: 'Radish and Kale' });
     for (const crop of ['Radish', 'Kale']) {
-      const sow = stop.getByRole('button', { name: `${crop}: Sow` });
+      const sow = stop.locator('button.tick', { hasText: `${crop}: Sow` });
       await sow.click();
       await sow.waitFor({ state: 'detached' });
     }
