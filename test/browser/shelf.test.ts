@@ -33,12 +33,12 @@ describe('the shelf', function () {
     await open(page, stage, '/shelf');
     const tray = standing(page, 'Trolley, top tier', 'Broccoli');
     await tray.click();
-    const before = await panel(page).locator('p').first().innerText();
+    const before = (await panel(page).locator('p').allInnerTexts()).join(' ');
     await drag(page, tray, board(page, 'Trolley, bottom tier'));
     await standing(page, 'Trolley, bottom tier', 'Broccoli').waitFor();
     await page.getByText('Broccoli: moved to Trolley, bottom tier').waitFor();
     await panel(page).getByText('On Trolley, bottom tier, Blue tray').waitFor();
-    const after = await panel(page).locator('p').first().innerText();
+    const after = (await panel(page).locator('p').allInnerTexts()).join(' ');
     expect(after.replace(/On .*?\./, '')).not.to.equal(before.replace(/On .*?\./, ''));
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await standing(page, 'Trolley, top tier', 'Broccoli').waitFor();

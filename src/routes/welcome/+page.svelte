@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
+  import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
@@ -10,12 +11,18 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { wrong, kept } = formAnswers(() => form);
 
-  let zone = $state('');
-  let units = $state('metric');
+  /** What was chosen before the page's scripts had come: it stands in the page, and is not to be overruled. */
+  const chosen = (name: string, usual: string): string => {
+    const there = browser ? document.querySelector<HTMLSelectElement>(`select[name="${name}"]`)?.value : '';
+    return there && there !== usual ? there : '';
+  };
+  let zone = $state(chosen('zone', ''));
+  let units = $state(chosen('units', 'metric') || 'metric');
   onMount(() => {
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    zone = kept('zone') || (data.zones.includes(here) ? here : '');
-    units = kept('units') || (['en-US', 'en-LR', 'my'].includes(navigator.language) ? 'us' : 'metric');
+    zone = kept('zone') || zone || (data.zones.includes(here) ? here : '');
+    if (kept('units')) units = kept('units');
+    else if (['en-US', 'en-LR', 'my'].includes(navigator.language)) units = 'us';
   });
 </script>
 
