@@ -1,9 +1,9 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
-  import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
+  import { typedBefore } from '$ui/fields/typedBefore.ts';
   import Field from '$ui/fields/Field.svelte';
   import Front from '$ui/shell/Front.svelte';
   import type { ActionData, PageData } from './$types';
@@ -11,13 +11,8 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { wrong, kept } = formAnswers(() => form);
 
-  /** What was chosen before the page's scripts had come: it stands in the page, and is not to be overruled. */
-  const chosen = (name: string, usual: string): string => {
-    const there = browser ? document.querySelector<HTMLSelectElement>(`select[name="${name}"]`)?.value : '';
-    return there && there !== usual ? there : '';
-  };
-  let zone = $state(chosen('zone', ''));
-  let units = $state(chosen('units', 'metric') || 'metric');
+  let zone = $state(typedBefore('zone'));
+  let units = $state(typedBefore('units') || 'metric');
   onMount(() => {
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
     zone = kept('zone') || zone || (data.zones.includes(here) ? here : '');

@@ -1,6 +1,9 @@
 <script lang="ts">
   import { PasswordInput, TextInput } from 'carbon-components-svelte';
 
+  import { untrack } from 'svelte';
+  import { typedBefore } from './typedBefore.ts';
+
   interface Props {
     name: string;
     label: string;
@@ -28,6 +31,8 @@
     oninput
   }: Props = $props();
 
+  /** A passphrase is never sent back, and so nowhere but in what was typed. */
+  const typed = untrack(() => (type === 'password' ? typedBefore(name) : ''));
   const rest = $derived({ placeholder, inputmode, autocomplete });
 </script>
 
@@ -35,7 +40,7 @@
   <PasswordInput
     {name}
     labelText={label}
-    {value}
+    value={value || typed}
     invalid={!!error}
     invalidText={error}
     helperText={helper}
