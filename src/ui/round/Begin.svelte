@@ -11,8 +11,10 @@
     now: number;
     locale: Locale;
     zone: string;
+    /** Said of which crop: of a container that has two. */
+    named: boolean;
   }
-  let { part, now, locale, zone }: Props = $props();
+  let { part, now, locale, zone, named }: Props = $props();
   const journal = useJournal();
   const { crop, path, setup } = $derived(part.projected);
   const missed = $derived(part.ask.notes.find((note) => note.kind === 'not-begun'));
@@ -28,7 +30,9 @@
 
 {#if missed}
   <div class="begin" role="group" aria-label="When to begin {crop.name}">
-    <p class="small">{noteWords(missed, crop, path, now, locale)}</p>
+    <p class="small">
+      {named ? `${crop.name}: ` : ''}{noteWords(missed, crop, path, now, locale)}
+    </p>
     <div class="row look">
       {#each days as at (at)}
         {@const day = dayWords(at, now, locale)}

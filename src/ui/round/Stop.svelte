@@ -61,7 +61,7 @@
       />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
-      <Begin {part} {now} {locale} zone={locale.zone} />
+      <Begin {part} {now} {locale} zone={locale.zone} named={stop.parts.length > 1} />
       <LookRow {part} {locale} named={stop.parts.length > 1} />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
