@@ -9,6 +9,7 @@ export type ProblemCode =
   | 'unreadable'
   | 'missing'
   | 'conflict'
+  | 'changed'
   | 'implausible'
   | 'too-heavy'
   | 'too-many'
@@ -20,8 +21,8 @@ export type ProblemCode =
 export interface Problem {
   code: ProblemCode;
   message: string;
-  /** The field that it is about, where it is one. */
-  field?: string;
+  /** Of a form: what is wrong, field by field; `message` is the first of them. */
+  fields?: Record<string, string>;
 }
 
 /** What became of one event of a batch. */

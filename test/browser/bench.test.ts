@@ -403,7 +403,7 @@ describe('what the bench works with', function () {
       });
       return [
         answer.status(),
-        Object.values(((await answer.json()) as { errors?: Record<string, string> }).errors ?? {})[0]
+        Object.values(((await answer.json()) as { fields?: Record<string, string> }).fields ?? {})[0]
       ];
     };
     expect(await refused({ parts: [{ cropKey: 'tomato', lotId: null, share: 1 }] })).to.deep.equal([

@@ -200,7 +200,7 @@ describe('a household of one’s own', function () {
     ).to.equal('saved');
     const sowing = await page.request.post(`${stage.url}api/sowings`, { data: { parts: [] } });
     expect(sowing.status()).to.equal(422);
-    expect(((await sowing.json()) as { errors: Record<string, string> }).errors.parts).to.equal(
+    expect(((await sowing.json()) as { fields: Record<string, string> }).fields.parts).to.equal(
       'Choose a crop.'
     );
     expect(

@@ -312,7 +312,7 @@ describe('what is sent', function () {
     });
     expect([
       refused.status,
-      Object.keys((JSON.parse(refused.text) as { errors: object }).errors)
+      Object.keys((JSON.parse(refused.text) as { fields: object }).fields)
     ]).to.deep.equal([422, ['lotId']]);
     const shelf = async () => (await app.send({ path: '/shelf', headers: own(app.base, camp.cookie) })).text;
     expect(await shelf()).not.to.include('Left behind');
@@ -359,7 +359,7 @@ describe('what is sent', function () {
       container: { ...sowingBody(camp.ids, name).container, lengthCm }
     });
     const taken = await json('/api/sowings', sized('Tray', 31));
-    expect([taken.status, (JSON.parse(taken.text) as { errors: object }).errors]).to.deep.equal([
+    expect([taken.status, (JSON.parse(taken.text) as { fields: object }).fields]).to.deep.equal([
       422,
       {
         'container.name': '“Tray” is the name of another size: call this one something else.'

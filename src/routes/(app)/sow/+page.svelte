@@ -28,6 +28,7 @@
   import { QUESTIONS, type Question } from '$core/supplies/methods/method.ts';
   import { isSoaked } from '$core/crops/crop.ts';
   import { isoDay } from '$words/time.ts';
+  import type { Problem } from '$contract/api.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -233,12 +234,10 @@
       sessionStorage.removeItem(KEPT);
       await goto('/round', { invalidateAll: true });
     } else {
-      const { errors, message } = (await answer.json()) as {
-        errors?: Record<string, string>;
-        message?: string;
-      };
-      told = errors ?? {};
-      failed = message ?? errors?.seedG ?? '';
+      const { fields, message } = (await answer.json()) as Problem;
+      told = fields ?? {};
+      // What is about no field that the form shows is said beside its button.
+      failed = !fields ? message : (fields.seedG ?? '');
       // What changed meanwhile is shown as it is now, before it is sent again.
       if (answer.status === 409) await invalidateAll();
     }
