@@ -4,7 +4,7 @@ import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { footprints, standingOf, type Standing } from '../sowing/standing.ts';
 import { loadOf, type Load } from './load.ts';
-import { refusedMove } from './moving.ts';
+import { besideOf, refusedMove } from './moving.ts';
 
 /** Between two trays, so that a hand fits, in cm. */
 const GAP_CM = 2;
@@ -120,8 +120,7 @@ export function moveEffect(
   there: readonly Projected[],
   now: Millis
 ): MoveEffect {
-  const others = there.filter(({ setup }) => moving.every((one) => one.setup.id !== setup.id));
-  const after = boardWith(to, [...others, ...moved], now);
+  const after = boardWith(to, [...besideOf(moving, there), ...moved], now);
   const later = moved.map(({ forecast }, index) => {
     const before = moving[index]!.forecast.marks.windowOpen;
     const { p50 } = forecast.marks.windowOpen;

@@ -30,9 +30,13 @@ export function emptyG(container: Container): number {
   return TRAY_G_CM2 * (bottom + around * container.depthCm);
 }
 
+/** What a sowing's containers weigh empty, g; of a half, its share. */
+const containersG = ({ container, count, areaShare }: Projected['setup']): number =>
+  emptyG(container) * count * areaShare;
+
 /** What a sowing's containers with their dry medium weigh, g. */
 export const dryTrayG = ({ setup, areaCm2: area, mediumDepthCm }: Projected): number =>
-  emptyG(setup.container) * setup.count * setup.areaShare + area * mediumDepthCm * DRY_G_ML[setup.medium];
+  containersG(setup) + area * mediumDepthCm * DRY_G_ML[setup.medium];
 
 /** What a sowing weighs on a scale, g: container, medium, seed or plants, and water. */
 export const onScaleG = (projected: Projected, now: Millis): number =>
@@ -55,14 +59,12 @@ const SLIP = 2;
  * What is wrong with a weighing of a whole tray, with all in it, or null where it can be.
  * @param grossG as the scale shows it
  */
-export function wrongTrayWeight(
-  { setup, areaCm2: area, mediumDepthCm, crop }: Projected,
-  grossG: number
-): Problem | null {
-  const empty = emptyG(setup.container) * setup.count * setup.areaShare;
+export function wrongTrayWeight(projected: Projected, grossG: number): Problem | null {
+  const { setup, areaCm2: area, mediumDepthCm, crop } = projected;
+  const empty = containersG(setup);
   const most =
-    empty +
-    area * mediumDepthCm * (DRY_G_ML[setup.medium] + 1) +
+    dryTrayG(projected) +
+    area * mediumDepthCm +
     setup.seedG +
     reservoirG(area, setup.medium, reservoirMlOf(setup)) +
     usualYieldG(crop, area).high;

@@ -7,6 +7,10 @@ import { loadOf, type Load } from './load.ts';
 export const isTooHeavy = (place: Place, load: Load): boolean =>
   load.state === 'over' && place.ratingSure !== true;
 
+/** What stands on a place besides what is to be moved. */
+export const besideOf = (moving: readonly Projected[], standing: readonly Projected[]): Projected[] =>
+  standing.filter(({ setup }) => moving.every((one) => one.setup.id !== setup.id));
+
 /**
  * The rule of every move, wherever it is made: from the shelf, the tray's page, an aim for a day, or a program.
  * @param moving what stands in one container: two halves go together
@@ -19,9 +23,8 @@ export function refusedMove(
   standing: readonly Projected[],
   now: Millis
 ): Load | null {
-  const others = standing.filter(({ setup }) => moving.every((one) => one.setup.id !== setup.id));
   // Where it stands already it weighs nothing more.
   if (moving.every(({ place }) => place.id === to.id)) return null;
-  const load = loadOf(to, [...others, ...moving], now);
+  const load = loadOf(to, [...besideOf(moving, standing), ...moving], now);
   return isTooHeavy(to, load) ? load : null;
 }

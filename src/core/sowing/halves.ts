@@ -1,3 +1,4 @@
+import { beginsAt } from './soak.ts';
 import type { Crop } from '../crops/crop.ts';
 import { plan, type Plan, type PlanInput } from './plan.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
@@ -36,7 +37,7 @@ export function planHalves(
   return plans.map((planned, index) => {
     const wait = last - bests[index]!;
     if (!Number.isFinite(wait) || wait < TOGETHER) return planned;
-    const from = (planned.soak.soakStart ?? planned.soak.sowAt) + wait;
+    const from = beginsAt(planned.soak) + wait;
     return plan({ ...common, ...halves[index]!, aim: { kind: 'from', at: from } });
   });
 }

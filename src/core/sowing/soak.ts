@@ -15,6 +15,16 @@ export interface SoakPlan {
 /** Hours that soaked seed is left to drain and spread; a rest named for a crop that is not soaked is none. */
 export const drainHours = (crop: Crop): number => (isSoaked(crop) ? crop.drainH : 0);
 
+/** When a sowing's work begins: with its soak, or with sowing where there is none. */
+export const beginsAt = ({ soakStart, sowAt }: Pick<SoakPlan, 'soakStart' | 'sowAt'>): Millis =>
+  soakStart ?? sowAt;
+
+/** When seed that was drained at a moment may be sown. */
+export const sowableAt = (crop: Crop, drainedAt: Millis): Millis => drainedAt + drainHours(crop) * HOUR;
+
+/** When seed that went into water at a moment goes soft there. */
+export const softAt = (crop: Crop, soakStart: Millis): Millis => soakStart + crop.soakMaxH * HOUR;
+
 /** Minutes that draining, filling and sowing take: a soak does not end just as everybody goes to bed. */
 const SOWING_WORK_MIN = 60;
 
@@ -26,18 +36,13 @@ const upToWork = (rhythm: Rhythm): Rhythm => ({
 /** Where the soak begins at that moment: the length in bounds, closest to best, that ends in waking hours. */
 export function soakFrom(crop: Crop, rhythm: Rhythm, soakStart: Millis): SoakPlan {
   const best = soakStart + crop.soakBestH * HOUR;
-  const wake = wakingNear(
-    upToWork(rhythm),
-    best,
-    soakStart + crop.soakMinH * HOUR,
-    soakStart + crop.soakMaxH * HOUR
-  );
+  const wake = wakingNear(upToWork(rhythm), best, soakStart + crop.soakMinH * HOUR, softAt(crop, soakStart));
   const soakEnd = wake ?? best;
   return {
     soakStart,
     soakEnd,
     soakH: (soakEnd - soakStart) / HOUR,
-    sowAt: nextWaking(rhythm, soakEnd + drainHours(crop) * HOUR),
+    sowAt: nextWaking(rhythm, sowableAt(crop, soakEnd)),
     endsAsleep: wake === null || !isWaking(rhythm, soakStart)
   };
 }

@@ -3,7 +3,7 @@ import type { MouldRisk } from '../diagnosis/mould.ts';
 import { CUES, type Cue } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
-import { drainHours } from '../sowing/soak.ts';
+import { beginsAt, sowableAt } from '../sowing/soak.ts';
 import { stageAt } from '../sowing/stage.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
@@ -64,7 +64,7 @@ export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
     steps,
     look: lookOf(sowing, round, now),
     feel: bare,
-    beginsAt: state.stage === 'prepare' && steps.length === 0 ? (soak.soakStart ?? soak.sowAt) : null,
+    beginsAt: state.stage === 'prepare' && steps.length === 0 ? beginsAt(soak) : null,
     notes: notesOf(sowing, round, now)
   };
 }
@@ -92,7 +92,7 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
     case 'soak':
       return soak.soakEnd! > horizon ? [] : once('drain', soak.soakEnd!);
     case 'drain': {
-      const ready = state.drainedAt! + drainHours(crop) * HOUR;
+      const ready = sowableAt(crop, state.drainedAt!);
       return ready > horizon ? [] : sow(ready);
     }
     case 'press': {

@@ -2,11 +2,11 @@ import { meanTempC } from '../places/place.ts';
 import { Unworkable } from '../problem.ts';
 import { isSoaked } from '../crops/crop.ts';
 import { onTopOf } from '../shelf/stack.ts';
-import { drainHours } from '../sowing/soak.ts';
+import { drainHours, softAt } from '../sowing/soak.ts';
 import type { Projected } from '../sowing/project.ts';
 import { standsSince } from '../sowing/stage.ts';
 import { pressingOf } from '../supplies/methods/pressing.ts';
-import { hypochlorite, peroxide, weakPeroxideMl } from '../supplies/seed/disinfect.ts';
+import { hypochlorite, peroxide } from '../supplies/seed/disinfect.ts';
 import { jarFor } from '../supplies/seed/jar.ts';
 import { RINSE_MIN } from '../supplies/seed/rinse.ts';
 import { reservoirMlOf } from '../supplies/containers/container.ts';
@@ -15,7 +15,7 @@ import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
 import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
 import { keepingDays } from '../growth/keeping.ts';
 import { cutStep } from './cut.ts';
-import { feedOf, peroxideIn } from './doses.ts';
+import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
 
 /** Minutes that work at the bench takes (starting figures). */
@@ -64,7 +64,7 @@ function benchSteps(sowing: Projected): Step[] {
     steps.push(
       { body: soaking(sowing, soak.soakStart!, soak.soakEnd!), from: soak.soakStart!, until: soak.soakEnd! },
       {
-        body: { kind: 'drain', hours: drainH, latestAt: soak.soakStart! + sowing.crop.soakMaxH * HOUR },
+        body: { kind: 'drain', hours: drainH, latestAt: softAt(sowing.crop, soak.soakStart!) },
         from: soak.soakEnd!,
         until: Math.max(soak.soakEnd!, Math.min(sowAt, soak.soakEnd! + Math.max(drainH * HOUR, 5 * MINUTE)))
       }
@@ -120,7 +120,7 @@ function soaking(sowing: Projected, from: Millis, until: Millis): StepBody {
     dry: sowing.parts.flatMap(({ crop }) => (crop.gelSeed ? [crop.name] : [])),
     hours,
     until,
-    latestAt: from + sowing.crop.soakMaxH * HOUR,
+    latestAt: softAt(sowing.crop, from),
     peroxideMl: peroxideIn(sowing.method, jar.waterMl)
   };
 }
@@ -176,7 +176,7 @@ function sowingSteps(sowing: Projected): Timed[] {
         : method.firstWater === 'after-seed' && !after
           ? 'before-seed'
           : method.firstWater,
-      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(firstG)
+      peroxideMl: peroxideAtSowing(method, firstG)
     },
     WORK_MIN.damp
   ];
@@ -197,7 +197,7 @@ function sowingSteps(sowing: Projected): Timed[] {
       kind: 'mist',
       waterMl,
       fine: crop.gelSeed,
-      peroxideMl: method.peroxide === 'none' ? 0 : weakPeroxideMl(waterMl),
+      peroxideMl: peroxideAtSowing(method, waterMl),
       first: { cover: path.cover, then: path.mists, leftShare: shareLeft(sowing, mediumG) }
     },
     WORK_MIN.mist

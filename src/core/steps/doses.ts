@@ -4,7 +4,11 @@ import { weakPeroxideMl } from '../supplies/seed/disinfect.ts';
 import { hasReservoir } from '../water/bucket.ts';
 import type { Feed } from './step.ts';
 
-/** 3 % peroxide that a method wants in its water, mL: in all of it, mist and soak included, or in none after sowing. */
+/** 3 % peroxide that a method wants in its first water, mL: whether in that alone or in all of it. */
+export const peroxideAtSowing = ({ peroxide }: Pick<Method, 'peroxide'>, waterMl: number): number =>
+  peroxide === 'none' ? 0 : weakPeroxideMl(waterMl);
+
+/** 3 % peroxide that a method wants in its other water, mL: in all of it, mist and soak included, or in none. */
 export const peroxideIn = ({ peroxide }: Pick<Method, 'peroxide'>, waterMl: number): number =>
   peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0;
 

@@ -1,3 +1,4 @@
+import { beginsAt } from '../sowing/soak.ts';
 import { scorches } from '../places/light.ts';
 import { mouldRisk } from '../diagnosis/mould.ts';
 import type { Projected } from '../sowing/project.ts';
@@ -20,7 +21,7 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const { state, place, crop, soak } = sowing;
   const notes: Note[] = [];
   if (state.stage === 'prepare') {
-    const at = soak.soakStart ?? soak.sowAt;
+    const at = beginsAt(soak);
     if (at <= round.before[0]) notes.push({ kind: 'not-begun', at });
   }
   if (state.sownAt === null) return notes;

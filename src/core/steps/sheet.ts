@@ -4,7 +4,7 @@ import { stepsOf } from './compile.ts';
 import { isBenchStep, type Step } from './step.ts';
 import { timersOf } from './timer.ts';
 import type { Projected } from '../sowing/project.ts';
-import { soakFrom } from '../sowing/soak.ts';
+import { beginsAt, soakFrom } from '../sowing/soak.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
 
@@ -80,7 +80,7 @@ export function sheetOf(projected: readonly Projected[], rhythm: Rhythm, now: Mi
 function isOnSheet({ state, soak }: Projected, now: Millis): boolean {
   if (state.stage === 'ended') return false;
   if (state.sownAt !== null) return now - state.sownAt < AFTER_SOWING_H * HOUR;
-  return state.stage !== 'prepare' || (soak.soakStart ?? soak.sowAt) < now + TOGETHER_H * HOUR;
+  return state.stage !== 'prepare' || beginsAt(soak) < now + TOGETHER_H * HOUR;
 }
 
 function linesOf(projected: Projected, rhythm: Rhythm, now: Millis): SheetLine[] {

@@ -1,5 +1,5 @@
 import { RINSE_MIN } from '../supplies/seed/rinse.ts';
-import { drainHours } from '../sowing/soak.ts';
+import { drainHours, softAt, sowableAt } from '../sowing/soak.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
 import type { Projected } from '../sowing/project.ts';
 import { HOUR, MINUTE, type Millis } from '../time/zone.ts';
@@ -49,11 +49,11 @@ export function timersOf(projected: Projected, now: Millis): Timer[] {
     endsAsleep: kind === 'soak' && soak.endsAsleep
   });
   if (state.drainedAt !== null) {
-    const ready = state.drainedAt + drainHours(crop) * HOUR;
+    const ready = sowableAt(crop, state.drainedAt);
     return drainHours(crop) > 0 ? [timer('drain', state.drainedAt, ready, ready + DRAIN_SLACK_H * HOUR)] : [];
   }
   if (state.soakedAt !== null)
-    return [timer('soak', state.soakedAt, soak.soakEnd!, state.soakedAt + crop.soakMaxH * HOUR)];
+    return [timer('soak', state.soakedAt, soak.soakEnd!, softAt(crop, state.soakedAt))];
   const contact = state.prepared.get('disinfect');
   if (contact && !state.prepared.has('rinse-off')) {
     const length = method.disinfectRule.minutes * MINUTE;

@@ -1,3 +1,4 @@
+import { beginsAt } from '../sowing/soak.ts';
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { standingOf } from '../sowing/standing.ts';
@@ -58,9 +59,7 @@ export function walk(projected: readonly Projected[], round: Round, now: Millis)
     open: stops.filter(({ steps }) => steps.length > 0).length,
     windowsOpen: grown.filter((sowing) => opensAt(sowing) <= now),
     opening: grown.filter((sowing) => opensAt(sowing) > now && opensAt(sowing) <= now + 1.25 * DAY),
-    toPrepare: projected.filter(
-      ({ state, soak }) => state.stage === 'prepare' && (soak.soakStart ?? soak.sowAt) < now + DAY
-    )
+    toPrepare: projected.filter(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < now + DAY)
   };
 }
 

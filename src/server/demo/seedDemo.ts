@@ -3,7 +3,7 @@ import { isSoaked } from '../../core/crops/crop.ts';
 import { cropOf } from '../../core/crops/library.ts';
 import { DEFAULT_METHOD, methodOf } from '../../core/supplies/methods/ready.ts';
 import { plan } from '../../core/sowing/plan.ts';
-import { soakFrom, soonest, type SoakPlan } from '../../core/sowing/soak.ts';
+import { beginsAt, soakFrom, soonest, type SoakPlan } from '../../core/sowing/soak.ts';
 import type { SowingEvent } from '../../core/sowing/event.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
@@ -116,7 +116,7 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
   }
   await addSowing(tx, household.id, setup, {
     memberId: members[0]!,
-    at: soak.soakStart ?? soak.sowAt,
+    at: beginsAt(soak),
     containerId: chance.id()
   });
   await addEvents(tx, household.id, setup.id, events, facts);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { beginsAt } from '$core/sowing/soak.ts';
   import { DAY } from '$core/time/zone.ts';
   import { tooWarm } from '$core/places/air/warmth.ts';
   import type { Place } from '$core/places/place.ts';
@@ -19,7 +20,7 @@
     if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
     if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, locale)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;
-    const begin = dayAndTime(plan.soak.soakStart ?? plan.soak.sowAt, now, locale);
+    const begin = dayAndTime(beginsAt(plan.soak), now, locale);
     const keeps = Math.max(1, Math.round((windowClose.p50 - windowOpen.p50) / DAY));
     const warm = tooWarm(crop, place) ? 'too warm for it on average; ' : '';
     return `${warm}begun ${begin}, opens ${dayWords(windowOpen.p50, now, locale)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { beginsAt } from '$core/sowing/soak.ts';
   import { Button } from 'carbon-components-svelte';
   import { walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
@@ -26,7 +27,7 @@
       now
     )
   );
-  const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => soak.soakStart ?? soak.sowAt)));
+  const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
   const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
