@@ -26,3 +26,7 @@ export function containersWords({
     ? `${many}${container.name}, ${trayNo} to ${trayNo + count - 1}`
     : `${container.name} ${trayNo}`;
 }
+
+/** What stands in a container, by its crops: `Radish and Kale`. */
+export const cropNames = (sowings: readonly { crop: { name: string } }[]): string =>
+  sowings.map(({ crop }) => crop.name).join(' and ');

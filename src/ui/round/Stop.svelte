@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
   import type { Stop } from '$core/steps/walk.ts';
@@ -33,7 +34,7 @@
 
   const sowings = $derived(stop.parts.map(({ projected }) => projected));
   const first = $derived(sowings[0]!);
-  const name = $derived(sowings.map(({ crop }) => crop.name).join(' and '));
+  const name = $derived(cropNames(sowings));
   const pictures = $derived(picturesOf(sowings, now));
   /** How damp it is must be felt before it is watered: asked for first. */
   const unsure = $derived(stop.parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')));

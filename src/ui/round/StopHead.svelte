@@ -2,7 +2,7 @@
   import type { Stop, StopPart } from '$core/steps/walk.ts';
   import { dayOf } from '$core/sowing/project.ts';
   import { stageAt } from '$core/sowing/stage.ts';
-  import { containersWords } from '$words/containers.ts';
+  import { cropNames, containersWords } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
   import { windowWords } from '$words/window.ts';
@@ -18,7 +18,7 @@
   let { stop, now, locale, alone, picture }: Props = $props();
 
   const first = $derived(stop.parts[0]!.projected);
-  const names = $derived(stop.parts.map(({ projected }) => projected.crop.name).join(' and '));
+  const names = $derived(cropNames(stop.parts.map(({ projected }) => projected)));
 
   function standing({ projected, ask }: StopPart): string {
     const stage = stageWords(stageAt(projected, now), projected.path);

@@ -3,7 +3,7 @@
   import { pictureOf, picturesOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
   import { footprints, type Standing } from '$core/sowing/standing.ts';
-  import { containersWords } from '$words/containers.ts';
+  import { cropNames, containersWords } from '$words/containers.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
 
   interface Props {
@@ -108,7 +108,7 @@
             {/each}
           </span>
           <span class="name"
-            >{sowings.map(({ crop }) => crop.name).join(' and ')}
+            >{cropNames(sowings)}
             <span class="soft small">{containersWords(setup)}{stacked ? ', stacked' : ''}</span></span
           >
           <span class="visually-hidden">: move it</span>

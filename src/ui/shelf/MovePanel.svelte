@@ -2,7 +2,7 @@
   import type { Place } from '$core/places/place.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
   import type { Standing } from '$core/sowing/standing.ts';
-  import { containersWords } from '$words/containers.ts';
+  import { cropNames, containersWords } from '$words/containers.ts';
   import type { Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
   import { windowWords } from '$words/window.ts';
@@ -28,7 +28,7 @@
 
 <section class="panel card" aria-labelledby="move-title">
   <header class="page-head">
-    <h2 id="move-title" tabindex="-1">{standing.sowings.map(({ crop }) => crop.name).join(' and ')}</h2>
+    <h2 id="move-title" tabindex="-1">{cropNames(standing.sowings)}</h2>
     <button class="chip quiet" onclick={onclose}>Close</button>
   </header>
   <p class="small">On {first.place.name}, {containersWords(first.setup)}.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropNames } from '$words/containers.ts';
   import { invalidate } from '$app/navigation';
   import { silentAt } from '$core/places/air/silence.ts';
   import { usualAir } from '$core/places/air/airAt.ts';
@@ -63,7 +64,7 @@
     refused = null;
     await journal.recordAll(
       sowings.map(({ setup }) => ({ sowingId: setup.id, body: { type: 'moved', placeId: place.id } })),
-      `${sowings.map(({ crop }) => crop.name).join(' and ')}: moved to ${place.name}`
+      `${cropNames(sowings)}: moved to ${place.name}`
     );
   }
   function drop(key: string, place: Place) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropNames } from '$words/containers.ts';
   import { tick } from 'svelte';
   import { dividedG } from '$core/shelf/weighing.ts';
   import { answerLook } from '$core/diagnosis/causes.ts';
@@ -62,7 +63,7 @@
         sowingId: id,
         body: body.type === 'weighed' ? { ...body, grossG: Math.round(shares[index]!) } : body
       })),
-      `${halves.map((half) => half.crop.name).join(' and ')}: ${words}`,
+      `${cropNames(halves)}: ${words}`,
       seenAt === null ? {} : { at: seenAt }
     );
   };
@@ -145,7 +146,7 @@
         <h2>How damp it is</h2>
         {#if halves.length > 1}
           <p class="soft small">
-            Of the whole container, {halves.map((half) => half.crop.name).join(' and ')} together.
+            Of the whole container, {cropNames(halves)} together.
           </p>
         {/if}
         <WaterLooks record={ofContainer} units={locale.units} />
