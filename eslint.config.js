@@ -18,6 +18,7 @@ const CORE = [
   'shelf',
   'diagnosis',
   'steps',
+  'reminders',
   'calculators',
   'picture'
 ];

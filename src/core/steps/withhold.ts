@@ -8,7 +8,7 @@ const DRY_BEFORE_CUT_H = 12;
 /** Below this share of capacity even a tray about to be cut is watered. */
 const WILT_SHARE = 0.2;
 /** Below this share seedlings begin to hang; it is not to happen in one of fifty (starting figure). */
-const HANG_SHARE = 0.17;
+export const HANG_SHARE = 0.17;
 const ONE_IN_FIFTY = 2.054;
 /** A tray that loses this share of what it holds between two rounds is at the mercy of a late one. */
 const HARDLY_SHARE = 0.8;

@@ -7,7 +7,7 @@ const BY_HAND = ['hand', 'file'] as const;
 const isOfDevice = (source: string): boolean => !(BY_HAND as readonly string[]).includes(source);
 
 /** A sensor that said nothing for this long is taken for silent: more than a day, so that a clock set on is none. */
-const SILENT_H = 26;
+export const SILENT_H = 26;
 
 /** Since when a place's last reading has been all there is; null while it is fresh enough. */
 export const silentSince = (lastAt: Millis, now: Millis): Millis | null =>

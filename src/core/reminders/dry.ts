@@ -1,0 +1,81 @@
+import type { Projected } from '../sowing/project.ts';
+import { standingOf, type Standing } from '../sowing/standing.ts';
+import { HANG_SHARE, withheld } from '../steps/withhold.ts';
+import { nextWaking, roundAt, ROUND_LEAD_H, type Round, type Rhythm } from '../time/rhythm.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { FULL_SHARE } from '../water/bucket.ts';
+import { waterAt } from '../water/level.ts';
+import type { Candidate } from './candidate.ts';
+import { namedOf } from './named.ts';
+
+/** Told so long before seedlings would hang, for somebody to come by. */
+const NOTICE_H = 3;
+/** Less than this share of what it holds is not worth coming by for. */
+const WORTH_SHARE = 0.25;
+/** The round that runs has said it already: time to walk it. */
+const AFTER_ROUND_H = 2;
+const LOOK_AHEAD_D = 1.5;
+const STEP = HOUR;
+
+/**
+ * Trays that may be drying out before anybody comes by again, because a watering was missed or the air is drier than was
+ * thought. Once until it is given water or felt; never where the next round comes in time, which then asks for it.
+ */
+export function dryReminders(projected: readonly Projected[], rhythm: Rhythm, now: Millis): Candidate[] {
+  const round = roundAt(rhythm, now);
+  const next = round.at > now ? round.at : round.nextAt;
+  return standingOf(projected).flatMap((standing): Candidate[] => {
+    const driesAt = Math.min(...standing.sowings.map((sowing) => hangsAt(sowing, round, now)));
+    if (driesAt >= next) return [];
+    const told = nextWaking(rhythm, Math.max(driesAt - NOTICE_H * HOUR, round.at + AFTER_ROUND_H * HOUR));
+    // By then the next round tells it.
+    if (told >= next - HOUR || standing.sowings.every((sowing) => !isWorthIt(sowing, told))) return [];
+    return [
+      {
+        key: `dry:${standing.key}:${lastKnownAt(standing)}`,
+        kind: 'trouble',
+        dueAt: told,
+        until: next,
+        body: (moment) => ({
+          ...namedOf(standing.sowings),
+          type: 'dry',
+          driesAt,
+          waterMl: standing.sowings.reduce((sum, sowing) => sum + toFullG(sowing, moment), 0)
+        })
+      }
+    ];
+  });
+}
+
+const toFullG = (sowing: Projected, now: Millis): number => {
+  const { capacityG, g } = waterAt(sowing, now);
+  return Math.max(0, capacityG * FULL_SHARE - g);
+};
+
+/** Whether there is room for enough water. */
+const isWorthIt = (sowing: Projected, at: Millis): boolean =>
+  toFullG(sowing, at) >= WORTH_SHARE * waterAt(sowing, at).capacityG;
+
+/**
+ * When a tray's seedlings may begin to hang: by what is expected less one deviation where this round's watering was
+ * missed, by what is expected where it was given. Infinity for not soon, for never, and where water is kept from it on purpose.
+ */
+function hangsAt(sowing: Projected, round: Round, now: Millis): Millis {
+  const { state } = sowing;
+  if (state.sownAt === null || state.stage === 'ended' || waterAt(sowing, now).capacityG === 0)
+    return Infinity;
+  if (withheld(sowing, round)) return Infinity;
+  const since = round.at - ROUND_LEAD_H * HOUR;
+  const deviations = state.water.some((fact) => 'addedG' in fact && fact.at >= since) ? 0 : 1;
+  for (let at = now; at <= now + LOOK_AHEAD_D * DAY; at += STEP) {
+    const { g, sdG, capacityG } = waterAt(sowing, at);
+    if (g - deviations * sdG < HANG_SHARE * capacityG) return at;
+  }
+  return Infinity;
+}
+
+/** When anybody last gave it water, or told how damp it is. */
+const lastKnownAt = ({ sowings }: Standing): Millis =>
+  Math.max(
+    ...sowings.map(({ state, sownAt }) => state.water.reduce((last, { at }) => Math.max(last, at), sownAt))
+  );

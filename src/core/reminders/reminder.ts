@@ -1,0 +1,74 @@
+import type { Cue } from '../sowing/event.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
+import type { StepBody } from '../steps/step.ts';
+import type { Timer, TimerState } from '../steps/timer.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Millis } from '../time/zone.ts';
+
+/** What a member may be reminded of, each to be turned off by itself. */
+export const REMINDER_KINDS = ['round', 'timer', 'window', 'trouble', 'away'] as const;
+export type ReminderKind = (typeof REMINDER_KINDS)[number];
+
+/** What stands in a container, as far as a reminder must name it. */
+export interface Named {
+  sowingId: string;
+  /** One crop, or two of a container of halves, in their order. */
+  crops: string[];
+  of: Pick<SowingSetup, 'container' | 'count' | 'trayNo'>;
+  placeName: string;
+}
+
+/** A container with what the round asks of it. Amounts as the round's own card has them. */
+export interface RoundStop extends Named {
+  medium: { kind: MediumKind; mediumId: string | null };
+  steps: { body: StepBody; with: readonly StepBody[]; late: boolean; crops: string[] }[];
+  /** Cues worth looking for, by crop. */
+  looks: { crop: string; cropKey: string; cue: Cue }[];
+  /** What was to begin, and did not. */
+  notBegun: { crop: string; at: Millis }[];
+}
+
+/** How a harvest window stands. */
+export type WindowState = 'opening' | 'open' | 'closing' | 'past';
+
+export type ReminderBody =
+  | { type: 'round'; roundKey: string; roundAt: Millis; stops: RoundStop[] }
+  /** Nobody has said anything for days: asked what is true now instead. */
+  | { type: 'catch-up'; since: Millis; trays: number }
+  | { type: 'timer'; timer: Timer; state: TimerState }
+  | ({
+      type: 'window';
+      state: WindowState;
+      opensAt: Millis;
+      /** The 80 % range of the opening. */
+      from: Millis;
+      to: Millis;
+      bestAt: Millis;
+      closesAt: Millis;
+      /** Of what stands. */
+      expectedG: number;
+      /** The day it was said to open before, where the forecast has truly moved since; null for the first time. */
+      wasAt: Millis | null;
+    } & Named)
+  /** Seedlings begin to hang then unless it is watered. */
+  | ({ type: 'dry'; driesAt: Millis; waterMl: number } & Named)
+  | { type: 'warm'; placeId: string; placeName: string; tempC: number; crops: string[]; keepBelowC: number }
+  | { type: 'silent'; placeId: string; placeName: string; since: Millis };
+
+/** Something a household is to be told once. */
+export interface Reminder {
+  /** The same thing has the same key, whoever works it out and however often. */
+  key: string;
+  kind: ReminderKind;
+  dueAt: Millis;
+  /** Past this it is of no more use, and is dropped. */
+  until: Millis;
+  body: ReminderBody;
+}
+
+/** What a household was told before: what is told once is told by these. */
+export interface Told {
+  key: string;
+  /** For a window: when it was said to open. */
+  opensAt: Millis | null;
+}

@@ -1,0 +1,234 @@
+import type { ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
+import type { StepBody } from '$core/steps/step.ts';
+import type { KeptMedium } from '$core/supplies/media/medium.ts';
+import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
+import { containersWords } from './containers.ts';
+import { cardWords } from './steps/steps.ts';
+import { clockTime, dayAndTime, dayWords, spanWords, type Locale } from './time.ts';
+import { TIMER_NAMES, timerWords } from './timers.ts';
+
+/** A reminder as a person reads it, on whatever channel. */
+export interface ReminderWords {
+  title: string;
+  /** What to do, in one line. */
+  summary: string;
+  /** The same in full, a line each. */
+  lines: string[];
+  /** Why it came. */
+  why: string;
+  /** Where in Brote it is acted on. */
+  path: string;
+}
+
+/** What each kind is called where it is turned on and off. */
+export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> = {
+  round: {
+    name: 'Rounds',
+    says: 'At your rounds, with what each tray asks for. Nothing to do, no reminder.'
+  },
+  timer: { name: 'Soaks and timers', says: 'When a soak, a contact time or a drain is over, at its minute.' },
+  window: {
+    name: 'Harvest windows',
+    says: 'The evening before one opens, when it is open, before it closes.'
+  },
+  trouble: { name: 'Trouble', says: 'A tray that may dry out, a room too warm, a sensor gone silent.' },
+  away: {
+    name: 'Days away',
+    says: 'The evening before you leave, with what to do first, and when you are back.'
+  }
+};
+
+const lower = (names: readonly string[]): string => names.map((name) => name.toLowerCase()).join(' and ');
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
+
+/** A step in few words: `180 mL under pea`. */
+export function stepPhrase(body: StepBody, crops: readonly string[], units: Units): string {
+  const name = lower(crops);
+  switch (body.kind) {
+    case 'mist':
+      return `mist ${name}`;
+    case 'water': {
+      const amount = volume(body.waterMl ?? 0, units);
+      const where = {
+        below: 'under',
+        above: 'over',
+        mist: 'as mist over',
+        reservoir: 'into the reservoir of'
+      };
+      return `${amount} ${where[body.how]} ${name}`;
+    }
+    case 'uncover':
+      if (body.to === 'blackout') return `${name} under a dark dome`;
+      return body.off === 'clear' ? `clear lid off ${name}` : `${name} to light`;
+    case 'light':
+      return `${name} to light`;
+    case 'soak':
+      return `soak ${seedMass(
+        body.seed.reduce((sum, { seedG }) => sum + seedG, 0),
+        units
+      )} of ${name}`;
+    case 'cut':
+      return `cut ${name}, about ${mass(body.expectedG, units)}`;
+    case 'rinse-off':
+      return `rinse ${name} off`;
+    default:
+      return `${body.kind} ${name}`;
+  }
+}
+
+function stopPhrases({ steps, looks, notBegun }: RoundStop, units: Units): string[] {
+  return [
+    ...steps.map(({ body, crops, late }) => `${stepPhrase(body, crops, units)}${late ? ' (overdue)' : ''}`),
+    ...notBegun.map(({ crop }) => `begin ${crop.toLowerCase()}, or put it off`),
+    ...looks.map(({ crop }) => `look at ${crop.toLowerCase()}`)
+  ];
+}
+
+/** A stop in full: what the round's own card says of it. */
+function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, locale: Locale): string[] {
+  const { kind, mediumId } = stop.medium;
+  const on = {
+    now,
+    locale,
+    containers: stop.of.count,
+    medium: { kind, own: media.find(({ id }) => id === mediumId) ?? null }
+  };
+  const where = `${stop.crops.join(' and ')} (${containersWords(stop.of)}, ${stop.placeName})`;
+  const said = [
+    ...stop.steps.map(({ body, with: goesWith, late, crops }) => {
+      const only = crops.length < stop.crops.length ? `${crops.join(' and ')}: ` : '';
+      return `${late ? 'Overdue: ' : ''}${only}${cardWords({ body, with: goesWith }, on).title}`;
+    }),
+    ...stop.notBegun.map(
+      ({ at }) => `This was to begin ${dayAndTime(at, now, locale)}. Begin now, another day, or let it go`
+    ),
+    ...(stop.looks.length > 0 ? ['Have a look at it'] : [])
+  ];
+  return said.map((one) => `${where}: ${one}.`);
+}
+
+/**
+ * A reminder in words.
+ * @param now as of when: what is tomorrow then
+ * @param media the household's own
+ */
+export function reminderWords(
+  body: ReminderBody,
+  now: number,
+  locale: Locale,
+  media: readonly KeptMedium[] = []
+): ReminderWords {
+  const { units } = locale;
+  switch (body.type) {
+    case 'round': {
+      const phrases = body.stops.flatMap((stop) => stopPhrases(stop, units));
+      return {
+        title: `Round of ${clockTime(body.roundAt, locale)}`,
+        summary: `${count(body.stops.length, 'stop')}: ${phrases.join('; ')}`,
+        lines: body.stops.flatMap((stop) => stopLines(stop, media, now, locale)),
+        why: `It is time for your household’s round, and something is to be done in it.`,
+        path: '/round'
+      };
+    }
+    case 'catch-up':
+      return {
+        title: 'How do your trays stand?',
+        summary: `Nothing was recorded since ${dayWords(body.since, now, locale)}: ${count(body.trays, 'tray')} to look at.`,
+        lines: [
+          'Say in a touch or two what is true now, and Brote plans on from there. Nothing is held against you.'
+        ],
+        why: 'Nobody has recorded anything for days, so Brote does not know what was done.',
+        path: '/round'
+      };
+    case 'timer': {
+      const { timer, state } = body;
+      const of = `${timer.cropName} (${containersWords(timer.of)})`;
+      const lead = timerWords(timer, state, now, locale);
+      const over = {
+        running: 'runs',
+        due: 'is over',
+        'last-hour': 'ends within the hour',
+        missed: 'was missed'
+      };
+      return {
+        title: `${capital(timer.cropName)}: ${TIMER_NAMES[timer.kind].toLowerCase()} ${over[state]}`,
+        summary: lead,
+        lines: [`${of}: ${lead}`],
+        why: `It was begun ${dayAndTime(timer.startedAt, now, locale)}, and is not ticked off yet.`,
+        path: '/bench'
+      };
+    }
+    case 'window':
+      return windowReminder(body, now, locale);
+    case 'dry': {
+      const name = lower(body.crops);
+      const left = body.driesAt - now;
+      const when = left > 0 ? `in about ${spanWords(left)}` : 'about now';
+      return {
+        title: `${capital(name)}: may be drying out`,
+        summary: `It may begin to hang ${when}: touch it, and give about ${volume(body.waterMl, units)} if it is dry.`,
+        lines: [
+          `${capital(name)} (${containersWords(body.of)}, ${body.placeName}): nothing was given in time.`
+        ],
+        why: 'It is expected to dry out before the next round.',
+        path: `/tray/${body.sowingId}`
+      };
+    }
+    case 'warm':
+      return {
+        title: `${body.placeName} is too warm`,
+        summary: `${temperature(body.tempC, units)} on average for a day; ${lower(body.crops)} should stand below ${temperature(body.keepBelowC, units)}.`,
+        lines: [
+          'Move what stands there somewhere cooler, or let air in: heat thins the crop and brings mould.'
+        ],
+        why: 'A sensor there has measured it.',
+        path: `/shelf/${body.placeId}`
+      };
+    case 'silent':
+      return {
+        title: `The sensor at ${body.placeName} is silent`,
+        summary: `Its last reading came ${dayAndTime(body.since, now, locale)}: look at its battery and its connection.`,
+        lines: ['Until it speaks again, Brote goes by what is usual there.'],
+        why: 'Trays stand there, and their forecasts go by what it measures.',
+        path: `/shelf/${body.placeId}`
+      };
+  }
+}
+
+function windowReminder(
+  body: Extract<ReminderBody, { type: 'window' }>,
+  now: number,
+  locale: Locale
+): ReminderWords {
+  const name = lower(body.crops);
+  const day = (at: number) => dayWords(at, now, locale);
+  const grams = `about ${mass(body.expectedG, locale.units)}`;
+  const moved =
+    body.wasAt === null ? '' : ` It has moved since it was said: ${day(body.wasAt)} was expected before.`;
+  const range = `Likely ${day(Math.max(body.from, now))} to ${day(body.to)}.`;
+  const told: Record<typeof body.state, { title: string; summary: string }> = {
+    opening: {
+      title: `${capital(name)}: window opens ${day(body.opensAt)}`,
+      summary: `${range} ${capital(grams)}.${moved}`
+    },
+    open: {
+      title: `${capital(name)}: ready to cut`,
+      summary: `Best ${day(Math.max(body.bestAt, now))}, ${grams}. Good until about ${day(body.closesAt)}.${moved}`
+    },
+    closing: {
+      title: `${capital(name)}: cut by ${day(body.closesAt)}`,
+      summary: `Its window closes ${day(body.closesAt)}: ${grams}.`
+    },
+    past: {
+      title: `${capital(name)}: past its best`,
+      summary: `Since ${day(body.closesAt)}. It turns tough and bitter now: taste it, and cut what is good.`
+    }
+  };
+  return {
+    ...told[body.state],
+    lines: [`${body.crops.join(' and ')} (${containersWords(body.of)}, ${body.placeName}).`],
+    why: 'It follows from when it was sown, how warm it stood, and every look since.',
+    path: `/tray/${body.sowingId}`
+  };
+}
