@@ -10,7 +10,7 @@ interface Count {
   failed: number;
 }
 
-/** Runs a program of the project's packages, showing what it prints. */
+/** Runs a program of the project's packages, and shows what it printed once it is done: two run at a time. */
 function run(
   program: string,
   args: string[],
@@ -19,28 +19,31 @@ function run(
   return new Promise((resolve) => {
     const child = spawn('node', [`node_modules/${program}`, ...args], {
       env: { ...process.env, ...env },
-      stdio: ['ignore', 'pipe', 'inherit']
+      stdio: ['ignore', 'pipe', 'pipe']
     });
     let output = '';
-    child.stdout.on('data', (chunk: Buffer) => {
-      output += chunk.toString();
-      process.stdout.write(chunk);
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (chunk: Buffer) => (output += chunk.toString()));
+    child.on('close', (code) => {
+      process.stdout.write(output);
+      resolve({ code: code ?? 1, output });
     });
-    child.on('close', (code) => resolve({ code: code ?? 1, output }));
   });
 }
 
 /** A check that passes or fails as a whole. */
 async function whole(name: string, steps: [program: string, ...args: string[]][]): Promise<Count> {
-  say(`\n${name}`);
   for (const [program, ...args] of steps)
-    if ((await run(program, args)).code !== 0) return { passed: 0, failed: 1 };
+    if ((await run(program, args)).code !== 0) {
+      say(`\n${name}: failed`);
+      return { passed: 0, failed: 1 };
+    }
+  say(`\n${name}: passed`);
   return { passed: 1, failed: 0 };
 }
 
 /** A folder of tests; a run that breaks off without saying how many failed counts as one failure. */
 async function mocha(folder: string, env: Record<string, string> = {}): Promise<Count> {
-  say(`\nTests in ${folder}`);
   const { code, output } = await run(
     'mocha/bin/mocha.js',
     [`${folder}/**/*.test.ts`, '--forbid-only', '--color'],
@@ -56,26 +59,32 @@ await runCommand(async () => {
   const chromium = ensureChromium();
   const bin = ensurePostgres();
   const programs = { CHROMIUM: chromium, NGINX: ensureNginx(), SYSTEMD_ANALYZE: ensureSystemdAnalyze() };
-  const counts = [
-    await whole('Lint', [
-      ['@sveltejs/kit/svelte-kit.js', 'sync'],
-      ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-      ['prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']
-    ]),
-    await whole('Types', [
-      ['typescript/bin/tsc', '-p', 'src/core'],
-      ['typescript/bin/tsc', '-p', 'commands'],
-      ['svelte-check/bin/svelte-check', '--fail-on-warnings', '--threshold', 'warning']
-    ]),
-    await mocha('test/core'),
-    await mocha('test/ui')
-  ];
+  const counts: Count[] = [];
+  await run('@sveltejs/kit/svelte-kit.js', ['sync']);
   ensureBuild();
   const folder = dataFolder('test');
   const cluster = await startCluster(bin, folder, false);
   const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, ...programs };
+  // A machine has two cores at least: what needs no server runs beside what does.
+  const still = async () => {
+    counts.push(
+      await whole('Lint', [
+        ['eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+        ['prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']
+      ])
+    );
+    counts.push(
+      await whole('Types', [
+        ['typescript/bin/tsc', '-p', 'src/core'],
+        ['typescript/bin/tsc', '-p', 'commands'],
+        ['svelte-check/bin/svelte-check', '--fail-on-warnings', '--threshold', 'warning']
+      ])
+    );
+    counts.push(await mocha('test/core'), await mocha('test/ui'));
+  };
   try {
-    counts.push(await mocha('test/server', env), await mocha('test/browser', env));
+    await Promise.all([still(), mocha('test/server', env).then((count) => counts.push(count))]);
+    counts.push(await mocha('test/browser', env));
   } finally {
     cluster.stop();
   }

@@ -30,7 +30,13 @@ const TABLES = [
   'own_crops',
   'devices',
   'readings',
-  'air'
+  'air',
+  'judging',
+  'reminders',
+  'channels',
+  'deliveries',
+  'feeds',
+  'calendar'
 ];
 
 describe('the database', () => {
@@ -64,7 +70,8 @@ describe('the database', () => {
       '0003_learning.sql',
       '0004_air.sql',
       '0005_door.sql',
-      '0006_one_container.sql'
+      '0006_one_container.sql',
+      '0007_reminders.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

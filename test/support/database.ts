@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import postgres from 'postgres';
 import { ensureDatabase, type Database } from '../../commands/lib/database.ts';
+import { serverSecrets } from '../../commands/lib/serverSecrets.ts';
 import { closeDb } from '../../src/server/db/connection.ts';
 
 /** A fresh database of its own on the tests' server, which the test command starts. */
@@ -11,6 +12,7 @@ export async function freshDatabase(): Promise<Database & { drop(): Promise<void
   const name = `brote_test_${randomUUID().slice(0, 8)}`;
   const database = await ensureDatabase(adminUrl, name, folder, true);
   process.env.BROTE_APP_URL = database.appUrl;
+  Object.assign(process.env, await serverSecrets(database.ownerUrl));
   return {
     ...database,
     drop: async () => {

@@ -15,6 +15,8 @@ import { checkBody, eventSchema } from '../../contract/schemas/event.ts';
 import { problemWords } from '../../words/problems.ts';
 import { heavyWords } from '../../words/places.ts';
 import type { Tx } from '../db/connection.ts';
+import { nextTimerAt } from '../../core/reminders/timers.ts';
+import { judgeBy } from '../reminders/judging.ts';
 import { readBook } from '../households/book.ts';
 import { householdNow } from '../households/household.ts';
 import type { Session } from '../sessions/sessions.ts';
@@ -86,10 +88,24 @@ export async function recordEvents(
   const after = [...changed].map((id) => records.get(id)!);
   await insertEvents(tx, household.id, taken);
   await derive(tx, facts, after);
+  await judgeTimers(tx, facts, after, now);
   // What was learned is read once it is written.
   const lessons = taken.length > 0 ? await listLessons(tx) : { learned: book.learned, thirst: book.thirst };
   const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));
   return { results, patch: { now, records: patched, ...lessons } };
+}
+
+/** A soak or a contact that was begun ends at its own minute, however lately its household was judged. */
+async function judgeTimers(
+  tx: Tx,
+  facts: HouseholdFacts,
+  records: readonly FoundSowing[],
+  now: Millis
+): Promise<void> {
+  const projected = records.map((record) => project(facts, record.setup, readLog(record)));
+  const at = nextTimerAt(projected, now);
+  // By the machine's clock, which the demo's runs ahead of.
+  if (at !== null) await judgeBy(tx, at - now + Date.now());
 }
 
 /** One event as it is sent, or what is wrong with it. */

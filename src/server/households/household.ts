@@ -74,6 +74,14 @@ export async function addHousehold(
       ${household.roundsMin}, ${household.methodKey})`;
 }
 
+/** The transaction's household. */
+export async function findHousehold(tx: Tx): Promise<Household> {
+  const [row] = await tx<HouseholdRow[]>`
+    select household_id, name, zone, units, latitude_deg, wake_min, sleep_min, rounds_min, method_key, demo, clock_ahead_ms
+    from households where household_id = current_household()`;
+  return householdOf(row!);
+}
+
 /** Changes the settings of the transaction's household. */
 export async function changeHousehold(tx: Tx, settings: HouseholdSettings): Promise<void> {
   await tx`update households set name = ${settings.name}, name_key = ${nameKey(settings.name)}, zone = ${settings.zone},

@@ -1,0 +1,100 @@
+import { randomUUID } from 'node:crypto';
+import { judge, type Reminding } from '../../core/reminders/due.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
+import { project, type HouseholdFacts, type Projected } from '../../core/sowing/project.ts';
+import { readLog } from '../../core/sowing/record.ts';
+import { isQuiet, quietEnds } from '../../core/reminders/quiet.ts';
+import { lastReadings } from '../air/air.ts';
+import { inHousehold, type Tx } from '../db/connection.ts';
+import { readBook, type HouseholdBook } from '../households/book.ts';
+import { findHousehold, householdNow, type Household } from '../households/household.ts';
+import { listeningChannels } from '../reminders/channels.ts';
+import { addDeliveries } from '../reminders/deliveries.ts';
+import { holdJudging, noteJudged, type Judging } from '../reminders/judging.ts';
+import { keepReminders, toldBefore, type KeptReminder } from '../reminders/reminders.ts';
+import { listUnderWay } from '../sowings/sowings.ts';
+
+/** All that judging a household goes by. */
+export interface Standing {
+  household: Household;
+  book: HouseholdBook;
+  facts: HouseholdFacts;
+  projected: Projected[];
+  reminding: Reminding;
+}
+
+/** Reads all that judging the transaction's household goes by. */
+export async function standingNow(tx: Tx, judging: Judging | null): Promise<Standing> {
+  const [household, book, records, told, lastRead] = await Promise.all([
+    findHousehold(tx),
+    readBook(tx),
+    listUnderWay(tx),
+    toldBefore(tx),
+    lastReadings(tx)
+  ]);
+  const facts = factsOf(household, book);
+  const now = householdNow(household);
+  return {
+    household,
+    book,
+    facts,
+    projected: records.map((record) => project(facts, record.setup, readLog(record))),
+    reminding: {
+      told,
+      lastRead,
+      lastTouchAt: judging?.touchedAt ?? now,
+      since: judging?.judgedUntil ?? now - 60_000
+    }
+  };
+}
+
+/**
+ * Judges one household: what it is to be told is written down, put on its way to each member's channels, and the next
+ * moment noted, all or nothing. Two who judge it at once tell it once.
+ * @returns how many reminders were new
+ */
+export const judgeHousehold = (householdId: string): Promise<number> =>
+  inHousehold(householdId, async (tx) => {
+    const judging = await holdJudging(tx);
+    if (!judging) return 0;
+    const standing = await standingNow(tx, judging);
+    const { household, facts, projected, reminding } = standing;
+    const now = householdNow(household);
+    const { due, nextAt } = judge(facts, projected, reminding, now);
+    const told = await keepReminders(
+      tx,
+      householdId,
+      due.map((reminder) => ({ ...reminder, id: randomUUID() })),
+      now
+    );
+    await putOnTheirWay(tx, standing, told, now);
+    // The machine's time: the demo's clock runs ahead of it.
+    await noteJudged(tx, now, nextAt - (now - Date.now()));
+    return told.length;
+  });
+
+/** What is told at once is one message to each channel that wants any of it, held until its member's night is over. */
+async function putOnTheirWay(
+  tx: Tx,
+  { household, facts: { rhythm } }: Standing,
+  told: readonly KeptReminder[],
+  now: number
+): Promise<void> {
+  if (told.length === 0) return;
+  const channels = await listeningChannels(tx);
+  const deliveries = channels.flatMap(({ id, kinds, quiet }) => {
+    const wanted = told.filter(({ kind }) => kinds.includes(kind));
+    const held = isQuiet(rhythm, quiet, now) ? quietEnds(rhythm, quiet, now) : now;
+    return wanted.length > 0
+      ? [
+          {
+            id: randomUUID(),
+            channelId: id,
+            reminders: wanted.map((reminder) => reminder.id),
+            nextAt: Date.now() + (held - now)
+          }
+        ]
+      : [];
+  });
+  await addDeliveries(tx, household.id, deliveries);
+}

@@ -1,0 +1,109 @@
+import { stillMatters } from '../../core/reminders/again.ts';
+import type { ReminderBody } from '../../core/reminders/reminder.ts';
+import { reminderWords } from '../../words/reminders.ts';
+import { standingNow, type Standing } from '../app/judgeHousehold.ts';
+import { inHousehold, type Tx } from '../db/connection.ts';
+import { findHousehold, householdNow } from '../households/household.ts';
+import { listMedia } from '../cupboard/media.ts';
+import {
+  findPending,
+  noteBroken,
+  noteDropped,
+  noteFailed,
+  noteSent,
+  type Claimed,
+  type Delivery
+} from '../reminders/deliveries.ts';
+import { readJudging } from '../reminders/judging.ts';
+import { remindersOf, type KeptReminder } from '../reminders/reminders.ts';
+import { unsubscribeToken } from '../reminders/unsubscribe.ts';
+import type { Message, MessagePart } from './channels/channel.ts';
+import { sendOn } from './channels/registry.ts';
+
+/** A message that is later than this is looked at again before it goes: what was done meanwhile is not asked for. */
+const FRESH_MS = 2 * 60_000;
+/** A channel that failed so often in a row, over so long, is taken for dead. */
+const MOST_FAILURES = 12;
+const FIRST_WAIT_MS = 15_000;
+const LONGEST_WAIT_MS = 30 * 60_000;
+
+/** How long to wait after so many tries: twice as long each time, spread so that not all come back at once. */
+export function backoffMs(tries: number, chance: number = Math.random()): number {
+  const whole = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1));
+  return whole * (0.5 + 0.5 * chance);
+}
+
+/**
+ * Sends one message that was taken, and notes how it went. A process that dies in between leaves it to another, which sends
+ * it again under the same id.
+ * @param base where Brote is reached
+ */
+export async function deliver(
+  { householdId, id }: Claimed,
+  base: string
+): Promise<'sent' | 'failed' | 'dropped'> {
+  const taken = await inHousehold(householdId, async (tx) => {
+    const delivery = await findPending(tx, id);
+    const message = delivery && (await messageOf(tx, householdId, id, delivery, base));
+    // Of a channel that broke meanwhile, or of no more use.
+    if (!message) await noteDropped(tx, id);
+    return delivery && message ? { delivery, message } : null;
+  });
+  if (!taken) return 'dropped';
+  const { delivery, message } = taken;
+  const sent = await sendOn(delivery.channel, message);
+  await inHousehold(householdId, async (tx) => {
+    const { id: channelId } = delivery.channel;
+    if (sent.ok) await noteSent(tx, id, channelId);
+    else if (sent.gone || delivery.failures + 1 >= MOST_FAILURES) await noteBroken(tx, channelId, sent.say);
+    else
+      await noteFailed(tx, { id, channelId, say: sent.say, nextAt: Date.now() + backoffMs(delivery.tries) });
+  });
+  return sent.ok ? 'sent' : 'failed';
+}
+
+/** A message as it is to go now; null where nothing of it matters any more. */
+async function messageOf(
+  tx: Tx,
+  householdId: string,
+  id: string,
+  { channel, reminders, createdAt }: Delivery,
+  base: string
+): Promise<Message | null> {
+  const [kept, household, media] = await Promise.all([
+    remindersOf(tx, reminders),
+    findHousehold(tx),
+    listMedia(tx)
+  ]);
+  const now = householdNow(household);
+  const late = kept.length > 0 && Date.now() - createdAt > FRESH_MS;
+  const standing = late ? await standingNow(tx, await readJudging(tx)) : null;
+  const parts = kept.flatMap((reminder): MessagePart[] => {
+    const body = standing ? again(standing, reminder, now) : reminder.body;
+    if (!body) return [];
+    const { key, kind, dueAt } = reminder;
+    return [{ key, kind, dueAt, body, words: reminderWords(body, now, household, media) }];
+  });
+  if (reminders.length > 0 && parts.length === 0) return null;
+  const [first] = parts;
+  return {
+    id,
+    householdId,
+    household: household.name,
+    title: !first
+      ? 'A test from Brote'
+      : parts.length === 1
+        ? first.words.title
+        : `${first.words.title}, and ${parts.length - 1} more`,
+    parts,
+    base,
+    unsubscribe: new URL(`/unsubscribe/${unsubscribeToken(householdId, channel.id)}`, base).href,
+    ttlS: kept.length === 0 ? 600 : (Math.max(...kept.map(({ until }) => until)) - now) / 1000
+  };
+}
+
+const again = (
+  { facts, projected, reminding }: Standing,
+  reminder: KeptReminder,
+  now: number
+): ReminderBody | null => stillMatters(facts, projected, reminding, reminder, now);

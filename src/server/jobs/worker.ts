@@ -1,0 +1,107 @@
+import { judgeHousehold } from '../app/judgeHousehold.ts';
+import { isPassing } from '../db/unavailable.ts';
+import { claimDeliveries } from '../reminders/deliveries.ts';
+import { claimHouseholds } from '../reminders/judging.ts';
+import { deliver } from './deliver.ts';
+
+/** How often it is looked whether anything is due: one index entry each, where nothing is. */
+const LOOK_MS = 1000;
+/** So many households are judged, and so many messages are under way, in one process at a time. */
+const AT_ONCE = 4;
+const UNDER_WAY = 16;
+
+/** What a worker did, for whoever watches. */
+export interface Done {
+  judged: number;
+  told: number;
+  sent: number;
+  failed: number;
+  dropped: number;
+}
+
+/**
+ * Works through what is due: judges households and sends messages, until it is told to stop. Any number of them share the
+ * work; each takes what no other has.
+ */
+export class Worker {
+  readonly done: Done = { judged: 0, told: 0, sent: 0, failed: 0, dropped: 0 };
+  private stopping = false;
+  private readonly waking = new Set<() => void>();
+  private readonly underWay = new Set<Promise<void>>();
+  private loop: Promise<void> | null = null;
+
+  /** @param base where Brote is reached, with a slash at its end */
+  constructor(private readonly base: string) {}
+
+  start(): this {
+    this.loop = Promise.all([this.judging(), this.sending()]).then(() => {});
+    return this;
+  }
+
+  /** Ends it, once what is under way is done. */
+  async stop(): Promise<void> {
+    this.stopping = true;
+    for (const wake of this.waking) wake();
+    await this.loop;
+    await Promise.all(this.underWay);
+  }
+
+  private async judging(): Promise<void> {
+    while (!this.stopping) {
+      const ids = await this.orNothing(() => claimHouseholds(AT_ONCE * 4));
+      for (let from = 0; from < ids.length; from += AT_ONCE)
+        await Promise.all(
+          ids.slice(from, from + AT_ONCE).map((id) =>
+            this.orNothing(async () => {
+              this.done.told += await judgeHousehold(id);
+              this.done.judged += 1;
+              return [];
+            })
+          )
+        );
+      if (ids.length === 0) await this.pause();
+    }
+  }
+
+  private async sending(): Promise<void> {
+    while (!this.stopping) {
+      const free = UNDER_WAY - this.underWay.size;
+      const claimed = free > 0 ? await this.orNothing(() => claimDeliveries(free)) : [];
+      for (const one of claimed) {
+        const going = this.orNothing(async () => {
+          this.done[await deliver(one, this.base)] += 1;
+          return [];
+        }).then(() => void this.underWay.delete(going));
+        this.underWay.add(going);
+      }
+      // One that hangs holds up none behind it.
+      if (this.underWay.size >= UNDER_WAY) await Promise.race(this.underWay);
+      else if (claimed.length === 0) await this.pause();
+    }
+  }
+
+  private pause(): Promise<void> {
+    if (this.stopping) return Promise.resolve();
+    return new Promise((resolve) => {
+      const wake = () => {
+        clearTimeout(timer);
+        this.waking.delete(wake);
+        resolve();
+      };
+      const timer = setTimeout(wake, LOOK_MS);
+      this.waking.add(wake);
+    });
+  }
+
+  /** What fails is left to the next turn: its lease runs out, and it is taken again. */
+  private async orNothing<T>(work: () => Promise<T[]>): Promise<T[]> {
+    try {
+      return await work();
+    } catch (error) {
+      if (!this.stopping)
+        console.error(new Date().toISOString(), isPassing(error) ? (error as Error).message : error);
+      await this.pause();
+      return [];
+    }
+  }
+}

@@ -1,0 +1,52 @@
+import { outside, type Tx } from '../db/connection.ts';
+
+/** Whoever takes a household to judge and dies has left it to others after so long. */
+const LEASE = '1 minute';
+
+/** Takes households that are to be judged now: by an index, and none that another process has. */
+export async function claimHouseholds(most: number): Promise<string[]> {
+  const rows = await outside(
+    (sql) => sql<{ household_id: string }[]>`select household_id from claim_households(${most}, ${LEASE})`
+  );
+  return rows.map(({ household_id }) => household_id);
+}
+
+/** Where a household's judging stands, in its own time but for `judgedAt`. */
+export interface Judging {
+  judgedUntil: number | null;
+  touchedAt: number | null;
+}
+
+/**
+ * Holds a household's judging until the transaction ends. A write that marks it waits for that, and whatever was written
+ * before is seen: none of both is overlooked.
+ */
+export const holdJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx`for update`);
+
+/** Where the household's judging stands; null where it has nothing to be judged. */
+export const readJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx``);
+
+async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> {
+  const [row] = await tx<{ judged_until: Date | null; touched_at: Date | null }[]>`
+    select judged_until, touched_at from judging where household_id = current_household() ${lock}`;
+  return row
+    ? { judgedUntil: row.judged_until?.getTime() ?? null, touchedAt: row.touched_at?.getTime() ?? null }
+    : null;
+}
+
+/**
+ * Notes that a household was judged.
+ * @param until its own time then
+ * @param next the machine's time at which it is to be judged again
+ */
+export async function noteJudged(tx: Tx, until: number, next: number): Promise<void> {
+  const at = Number.isFinite(next) ? new Date(next).toISOString() : 'infinity';
+  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::timestamptz
+    where household_id = current_household()`;
+}
+
+/** Has a household judged by a moment, the machine's time: a timer that was begun now ends at its own minute. */
+export async function judgeBy(tx: Tx, at: number): Promise<void> {
+  await tx`update judging set judge_at = least(judge_at, ${new Date(at)})
+    where household_id = current_household()`;
+}

@@ -1,0 +1,89 @@
+import type { Reminder, ReminderBody, ReminderKind, Told } from '../../core/reminders/reminder.ts';
+import type { ToldReminder } from '../../contract/reminders.ts';
+import type { Tx } from '../db/connection.ts';
+
+/** What was told is kept for so long: longer than the slowest tray stands. */
+const KEPT = '120 days';
+
+/** What the household was told before. */
+export async function toldBefore(tx: Tx): Promise<Told[]> {
+  const rows = await tx<{ key: string; opens_at: number | null }[]>`
+    select key, (body->>'opensAt')::float8 as opens_at from reminders`;
+  return rows.map(({ key, opens_at }) => ({ key, opensAt: opens_at }));
+}
+
+/** A reminder with the id it was kept under. */
+export type KeptReminder = Reminder & { id: string };
+
+/**
+ * Writes reminders down.
+ * @param toldAt the household's time
+ * @returns those that were new: what has been told before is left out
+ */
+export async function keepReminders(
+  tx: Tx,
+  householdId: string,
+  reminders: readonly KeptReminder[],
+  toldAt: number
+): Promise<KeptReminder[]> {
+  if (reminders.length === 0) return [];
+  const rows = reminders.map(({ id, key, kind, dueAt, until, body }) => ({
+    household_id: householdId,
+    id,
+    key,
+    kind,
+    due_at: new Date(dueAt),
+    until_at: new Date(until),
+    told_at: new Date(toldAt),
+    body: body as never
+  }));
+  const added = await tx<{ id: string }[]>`
+    insert into reminders ${tx(rows)} on conflict do nothing returning id`;
+  await tx`delete from reminders where told_at < now() - ${KEPT}::interval`;
+  return reminders.filter(({ id }) => added.some((one) => one.id === id));
+}
+
+interface ReminderRow {
+  id: string;
+  key: string;
+  kind: ReminderKind;
+  due_at: Date;
+  until_at: Date;
+  told_at: Date;
+  body: ReminderBody;
+}
+
+/** Some reminders of the household, as they were told. */
+export async function remindersOf(tx: Tx, ids: readonly string[]): Promise<KeptReminder[]> {
+  if (ids.length === 0) return [];
+  const rows = await tx<ReminderRow[]>`
+    select id, key, kind, due_at, until_at, told_at, body from reminders where id in ${tx(ids)} order by due_at, key`;
+  return rows.map(({ id, key, kind, due_at, until_at, body }) => ({
+    id,
+    key,
+    kind,
+    dueAt: due_at.getTime(),
+    until: until_at.getTime(),
+    body
+  }));
+}
+
+/** The last reminders of the household, the latest first. */
+export async function listReminders(tx: Tx, most: number): Promise<ToldReminder[]> {
+  const rows = await tx<ReminderRow[]>`
+    select id, key, kind, due_at, until_at, told_at, body from reminders order by told_at desc, key limit ${most}`;
+  return rows.map(({ id, kind, told_at, body }) => ({ id, kind, toldAt: told_at.getTime(), body }));
+}
+
+/** How many reminders came since a member last looked at them. */
+export async function unseenReminders(tx: Tx, memberId: string): Promise<number> {
+  const [row] = await tx<{ unseen: number }[]>`
+    select count(*)::int as unseen from reminders
+    where told_at > coalesce((select seen_at from members where id = ${memberId}), '-infinity')`;
+  return row!.unseen;
+}
+
+/** Notes that a member has seen what came until then, the household's time. */
+export async function noteSeen(tx: Tx, memberId: string, until: number): Promise<void> {
+  await tx`update members set seen_at = greatest(seen_at, ${new Date(until)}) where id = ${memberId}`;
+}
