@@ -6,6 +6,7 @@ import { dataFolder } from './lib/dataFolder.ts';
 import { ensureDatabase } from './lib/database.ts';
 import { ensurePostgres } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
+import { serverSecrets } from './lib/serverSecrets.ts';
 
 // The demo's data behind Vite's server, which shows a change to the sources at once.
 await runCommand(async () => {
@@ -13,6 +14,7 @@ await runCommand(async () => {
   const cluster = await startCluster(ensurePostgres(), folder, false);
   const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
   process.env.BROTE_APP_URL = database.appUrl;
+  Object.assign(process.env, await serverSecrets(database.ownerUrl));
   await seedDemo(Date.now(), database.ownerUrl);
   closeDb();
   say('The demo’s data is ready. Ctrl-C stops both servers.');

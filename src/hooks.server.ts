@@ -11,12 +11,19 @@ const DEVICE_PATH = '/api/readings';
 const isDemo = (): boolean => process.env.BROTE_DEMO === '1';
 /** Open to anyone; a device shows a token of its own. */
 const OPEN_PATHS = ['/welcome', '/sign-in', '/api/sign-in', '/api/health', DEVICE_PATH];
+/** Addresses that let whoever holds them in, to one thing each. */
+const SECRET_PATHS = ['/unsubscribe/', '/calendar/', '/sitter/', '/join/'];
+/** Mail programs end a subscription by themselves, from wherever they run (RFC 8058). */
+const isFromMail = (pathname: string): boolean => pathname.startsWith('/unsubscribe/');
+
+const isOpen = (pathname: string): boolean =>
+  OPEN_PATHS.includes(pathname) || SECRET_PATHS.some((path) => pathname.startsWith(path));
 
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
   if (building) return resolve(event);
   const { pathname } = event.url;
-  if (pathname !== DEVICE_PATH && isForeign(event.request, event.url))
+  if (pathname !== DEVICE_PATH && !isFromMail(pathname) && isForeign(event.request, event.url))
     return new Response(
       'This was sent from another site, and is not taken. Behind a proxy, have it pass on Host and X-Forwarded-Proto, or set ORIGIN.',
       { status: 403, headers: { 'content-type': 'text/plain; charset=utf-8' } }
@@ -28,7 +35,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     console.error(`503: ${(error as Error).message}`);
     return away(event);
   }
-  if (!event.locals.session && !OPEN_PATHS.includes(pathname)) {
+  if (!event.locals.session && !isOpen(pathname)) {
     if (pathname.startsWith('/api/'))
       return Response.json(
         { message: 'Sign in again to continue; what you entered is kept.', code: 'signed-out' },

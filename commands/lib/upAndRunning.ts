@@ -6,6 +6,7 @@ import { ensureDatabase, operatorsDatabase, type Database } from './database.ts'
 import { ensurePostgres } from './packages.ts';
 import { claim } from './running.ts';
 import { say } from './say.ts';
+import { serverSecrets } from './serverSecrets.ts';
 import { WebServer, watchOver } from './supervise.ts';
 import { webAddress } from './web.ts';
 
@@ -56,6 +57,7 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     ensureBuild();
     const database = await openDatabase();
     process.env.BROTE_APP_URL = database.appUrl;
+    Object.assign(process.env, await serverSecrets(database.ownerUrl));
     if (fill) await fill(database);
     closeDb();
     const served = await WebServer.start(host, port);

@@ -24,6 +24,14 @@ export function webAddress(): { host: string; port: number } {
   return { host, port };
 }
 
+/** What a process does: `BROTE_ROLE` splits what is one by default over several machines. */
+export function roleOf(): 'both' | 'web' | 'worker' {
+  const role = process.env.BROTE_ROLE || 'both';
+  if (role !== 'both' && role !== 'web' && role !== 'worker')
+    throw new Plain(`BROTE_ROLE is “web”, “worker”, or left out for both; not “${role}”.`);
+  return role;
+}
+
 /** Serves the built application. @throws Plain where the port is taken */
 export async function serve(host: string, port: number): Promise<{ url: string; server: Server }> {
   // SvelteKit tells a form of its own from a foreign one by the origin, which over plain HTTP it must be told.

@@ -1,7 +1,9 @@
-// The process that answers requests. The command that started it starts it again where it ends, and ends it.
+// The process that answers requests and sends reminders, or one of both where `BROTE_ROLE` says `web` or `worker`. The
+// command that started it starts it again where it ends, and ends it.
 import { closeDb } from '../../src/server/db/connection.ts';
+import { Worker } from '../../src/server/jobs/worker.ts';
 import { Plain } from './say.ts';
-import { serve } from './web.ts';
+import { roleOf, serve } from './web.ts';
 
 /** What it tells the command. */
 export type FromWeb = { kind: 'serving'; url: string } | { kind: 'failed'; say: string };
@@ -20,12 +22,24 @@ process.on('SIGINT', () => {});
 process.on('SIGHUP', () => {});
 
 try {
-  const { url, server } = await serve(process.argv[2] ?? '127.0.0.1', Number(process.argv[3]));
+  const role = roleOf();
+  const served =
+    role === 'worker' ? null : await serve(process.argv[2] ?? '127.0.0.1', Number(process.argv[3]));
+  // Where people reach it: what reminders lead to.
+  const base = process.env.ORIGIN ? `${process.env.ORIGIN.replace(/\/+$/, '')}/` : served?.url;
+  if (!base)
+    throw new Plain(
+      'A worker by itself must know where people reach Brote: set ORIGIN, such as ORIGIN=https://brote.home.arpa.'
+    );
+  const worker = role === 'web' ? null : new Worker(base).start();
   const end = () => {
-    server.close();
-    // Those who are being answered have a moment to be; those who keep a line open have not.
-    setTimeout(() => server.closeAllConnections(), 1000).unref();
-    server.closeIdleConnections();
+    const { server } = served ?? {};
+    server?.close();
+    // Those who are being answered have a moment to be; those who keep a line open have not. A message that is under way
+    // for longer is sent again by another, under the same id.
+    setTimeout(() => server?.closeAllConnections(), 1000).unref();
+    server?.closeIdleConnections();
+    void worker?.stop();
     setTimeout(() => {
       closeDb();
       process.exit(0);
@@ -34,7 +48,7 @@ try {
   process.on('message', (message) => message === 'end' && end());
   process.on('disconnect', end);
   process.on('SIGTERM', end);
-  tell({ kind: 'serving', url });
+  tell({ kind: 'serving', url: served?.url ?? base });
 } catch (error) {
   if (!(error instanceof Plain)) throw error;
   tell({ kind: 'failed', say: error.message });

@@ -32,3 +32,11 @@ export interface ToldReminder {
   toldAt: number;
   body: ReminderBody;
 }
+
+/** A calendar address, as its member sees it. */
+export interface Feed {
+  id: string;
+  createdAt: number;
+  /** When a calendar last asked; null where none has. */
+  readAt: number | null;
+}

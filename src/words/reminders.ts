@@ -1,3 +1,4 @@
+import type { ChannelKind } from '$contract/reminders.ts';
 import type { ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
@@ -19,6 +20,13 @@ export interface ReminderWords {
   /** Where in Brote it is acted on. */
   path: string;
 }
+
+/** What each way to reach a member is called. */
+export const CHANNEL_WORDS: Record<ChannelKind, string> = {
+  push: 'Notifications',
+  mail: 'Mail',
+  webhook: 'Webhook'
+};
 
 /** What each kind is called where it is turned on and off. */
 export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> = {

@@ -1,5 +1,5 @@
 import type { Projected } from '../sowing/project.ts';
-import { walk, type Stop } from '../steps/walk.ts';
+import { walk, type Stop, type Walk } from '../steps/walk.ts';
 import { roundAt, roundsBetween, type Rhythm } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Candidate } from './candidate.ts';
@@ -45,13 +45,11 @@ export function roundReminders(
 }
 
 /** What a round asks for at a moment; null for nothing. */
-export function roundBody(
-  projected: readonly Projected[],
-  rhythm: Rhythm,
-  now: Millis
-): Extract<ReminderBody, { type: 'round' }> | null {
-  const round = roundAt(rhythm, now);
-  const { stops } = walk(projected, round, now);
+const roundBody = (projected: readonly Projected[], rhythm: Rhythm, now: Millis) =>
+  bodyOfWalk(walk(projected, roundAt(rhythm, now), now));
+
+/** A walk as a reminder carries it; null where it asks for nothing. */
+export function bodyOfWalk({ round, stops }: Walk): Extract<ReminderBody, { type: 'round' }> | null {
   const asking = stops.map(roundStop).filter((stop) => stop !== null);
   return asking.length > 0 ? { type: 'round', roundKey: round.key, roundAt: round.at, stops: asking } : null;
 }

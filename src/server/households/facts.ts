@@ -7,6 +7,10 @@ import { listPlaces } from './places.ts';
 
 /** What the core must know of the transaction's household to follow its sowings, but for what it learned. */
 export async function householdFacts(tx: Tx): Promise<HouseholdFacts> {
-  const [household, places, ownCrops] = await Promise.all([findHousehold(tx), listPlaces(tx), ownCropsOf(tx)]);
+  const [household, places, ownCrops] = await Promise.all([
+    findHousehold(tx),
+    listPlaces(tx),
+    ownCropsOf(tx)
+  ]);
   return factsOf(household, { places, ownCrops });
 }

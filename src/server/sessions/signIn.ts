@@ -1,5 +1,6 @@
 import { outside, type Tx } from '../db/connection.ts';
 import { nameKey } from '../households/household.ts';
+import { waitFor } from './attempts.ts';
 import { isPassphrase } from './passphrase.ts';
 import { newToken, startSession } from './sessions.ts';
 import { tokenHash } from './tokenHash.ts';
@@ -96,13 +97,8 @@ export const seconds = (count: number): string => (count === 1 ? '1 second' : `$
 const FREE_HOUSEHOLDS = 20;
 
 /** Counts a try at a new household. @returns seconds to wait; 0 to go on */
-export async function waitForNewHousehold(address: string): Promise<number> {
-  const [tried] = await outside(
-    (sql) => sql<{ wait_s: number }[]>`
-      select wait_s from count_attempt(${[`household ${network(address)}`]}, ${[FREE_HOUSEHOLDS]}, 900)`
-  );
-  return tried!.wait_s;
-}
+export const waitForNewHousehold = (address: string): Promise<number> =>
+  waitFor(`household ${network(address)}`, FREE_HOUSEHOLDS);
 
 /** Forgets the browsers of the household but one: what a changed passphrase is changed for. */
 export async function forgetOtherBrowsers(tx: Tx, known: string | null): Promise<void> {
@@ -110,7 +106,7 @@ export async function forgetOtherBrowsers(tx: Tx, known: string | null): Promise
 }
 
 /** What tries are counted by: an IPv4 address, or the half of an IPv6 address that one connection has. */
-function network(address: string): string {
+export function network(address: string): string {
   const plain = address.replace(/^::ffff:(?=\d+\.)/i, '').slice(0, 45);
   return plain.includes(':') ? `${plain.split(':').slice(0, 4).join(':')}::/64` : plain;
 }

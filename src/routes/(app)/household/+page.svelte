@@ -9,6 +9,7 @@
   import { lightWords } from '$words/places.ts';
   import { clockTimeOf } from '$contract/schemas/household.ts';
   import Devices from '$ui/household/Devices.svelte';
+  import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import Passphrase from '$ui/household/Passphrase.svelte';
   import type { ActionData, PageData } from './$types';
 
@@ -21,6 +22,7 @@
 
 <svelte:head><title>Household · Brote</title></svelte:head>
 
+<HouseholdTabs />
 <h1>{house.name}</h1>
 <p class="soft lead">You are {data.member.name}.</p>
 <div class="columns">

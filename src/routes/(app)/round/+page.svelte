@@ -61,7 +61,12 @@
             : `${today.open} of ${today.stops.length} trays ask for something`}
     </p>
   </div>
-  <a class="bx--btn bx--btn--primary" href="/sow">New sowing</a>
+  <div class="row">
+    {#if data.unseen > 0}<a class="bx--btn bx--btn--ghost" href="/reminders"
+        >{data.unseen === 1 ? '1 reminder' : `${data.unseen} reminders`}</a
+      >{/if}
+    <a class="bx--btn bx--btn--primary" href="/sow">New sowing</a>
+  </div>
 </header>
 
 {#if data.records.length === 0}

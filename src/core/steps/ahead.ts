@@ -1,0 +1,67 @@
+import type { SowingEvent } from '../sowing/event.ts';
+import { project, type HouseholdFacts } from '../sowing/project.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
+import { roundAt, roundsBetween } from '../time/rhythm.ts';
+import { MINUTE, type Millis } from '../time/zone.ts';
+import { walk, type StopStep, type Walk } from './walk.ts';
+
+/** A sowing with what happened to it so far. */
+export interface Story {
+  setup: SowingSetup;
+  events: readonly SowingEvent[];
+}
+
+/** Which of a round's steps are taken for done, so that the rounds after it are asked as they will stand then. */
+export type Doing = (step: StopStep, at: Millis) => boolean;
+
+/** One round to come, with what it will ask for. */
+export interface RoundAhead {
+  at: Millis;
+  walk: Walk;
+}
+
+/** Whoever is at home does all that a round says. */
+export const doesAll: Doing = () => true;
+
+/**
+ * The rounds between two moments as they are expected, each after the ones before it: the same walk as today's, on trays to
+ * which was done what `doing` says. Cues are not looked for, so stages go by what is expected.
+ */
+export function roundsAhead(
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  from: Millis,
+  until: Millis,
+  doing: Doing = doesAll
+): RoundAhead[] {
+  let standing = stories.map((story) => ({ ...story, events: [...story.events] }));
+  return roundsBetween(facts.rhythm, from, until).map((at) => {
+    const projected = standing
+      .map(({ setup, events }) => project(facts, setup, events))
+      .filter(({ state }) => state.stage !== 'ended');
+    const here = walk(projected, roundAt(facts.rhythm, at), at);
+    const done = here.stops.flatMap(({ steps }) =>
+      steps.filter((step) => doing(step, at)).flatMap((step) => eventsOf(step, at))
+    );
+    if (done.length > 0)
+      standing = standing.map((story) => {
+        const own = done.filter(({ sowingId }) => sowingId === story.setup.id);
+        return own.length === 0
+          ? story
+          : { ...story, events: [...story.events, ...own.map(({ event }) => event)] };
+      });
+    return { at, walk: here };
+  });
+}
+
+/** What a step records, a few minutes into its round; a cut takes all that stands. */
+function eventsOf(step: StopStep, at: Millis): { sowingId: string; event: SowingEvent }[] {
+  return step.of.flatMap(({ projected, records, key }) => {
+    const body =
+      step.body.kind === 'cut'
+        ? ({ type: 'cut', grossG: Math.max(1, step.body.expectedG), tareG: 0, share: 1, last: true } as const)
+        : records;
+    const event = body && { id: `${key}@${at}`, at: at + MINUTE, by: null, taskKey: key, body };
+    return event ? [{ sowingId: projected.setup.id, event }] : [];
+  });
+}

@@ -1,0 +1,189 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { REMINDER_KINDS } from '$core/reminders/reminder.ts';
+import { check } from '$contract/schemas/check.ts';
+import { minutesOf } from '$contract/schemas/household.ts';
+import {
+  kindsSchema,
+  mailChannelSchema,
+  pushChannelSchema,
+  quietSchema,
+  webhookChannelSchema
+} from '$contract/schemas/reminders.ts';
+import { isId } from '$contract/text.ts';
+import { householdNow } from '$server/households/household.ts';
+import { Refused, webAddress } from '$server/jobs/channels/outgoing.ts';
+import { vapidKeys } from '$server/jobs/channels/vapid.ts';
+import { smtpUrl } from '$server/jobs/channels/mail.ts';
+import {
+  addChannel,
+  channelOfEndpoint,
+  listChannels,
+  mendChannel,
+  MOST_CHANNELS,
+  quietOf,
+  removeChannel,
+  setKinds,
+  setQuiet,
+  type Channel
+} from '$server/reminders/channels.ts';
+import { addDeliveries } from '$server/reminders/deliveries.ts';
+import { addFeed, listFeeds, removeFeed } from '$server/reminders/feeds.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { callerOf } from '$server/sessions/cookie.ts';
+import { seconds } from '$server/sessions/signIn.ts';
+import { waitFor } from '$server/sessions/attempts.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+  const { household, memberId } = signedIn(locals);
+  return inSession(locals, async (tx) => {
+    const [channels, quiet, feeds] = await Promise.all([
+      listChannels(tx, memberId),
+      quietOf(tx, memberId),
+      listFeeds(tx, memberId)
+    ]);
+    return {
+      channels,
+      quiet,
+      feeds,
+      now: householdNow(household),
+      vapidKey: vapidKeys().publicKey,
+      hasMail: smtpUrl() !== '',
+      /** Where the demo's stand-ins show what arrived. */
+      outside: household.demo ? (process.env.BROTE_OUTSIDE ?? null) : null,
+      newId: randomUUID()
+    };
+  });
+};
+
+const done = (what: string, more: { secret?: string; feed?: string } = {}) => ({
+  kept: {} as Record<string, string>,
+  errors: {} as Record<string, string>,
+  say: null,
+  done: what,
+  secret: more.secret ?? null,
+  feed: more.feed ?? null
+});
+
+const FULL = `You have ${MOST_CHANNELS} already: take one away first.`;
+
+async function add(
+  { locals }: RequestEvent,
+  channel: Pick<Channel, 'id' | 'kind' | 'name' | 'address'>
+): Promise<boolean> {
+  const { household, memberId } = signedIn(locals);
+  return inSession(locals, (tx) =>
+    addChannel(tx, household.id, { ...channel, memberId, kinds: [...REMINDER_KINDS] } as Channel)
+  );
+}
+
+/** What a browser's subscription, real or the demo's, is kept as. */
+async function subscribe(
+  event: RequestEvent,
+  {
+    id,
+    name,
+    endpoint,
+    p256dh,
+    auth
+  }: { id: string; name: string; endpoint: string; p256dh: string; auth: string }
+) {
+  const known = await inSession(event.locals, (tx) => channelOfEndpoint(tx, endpoint));
+  if (known) await inSession(event.locals, (tx) => mendChannel(tx, signedIn(event.locals).memberId, known));
+  else if (!(await add(event, { id, kind: 'push', name, address: { endpoint, keys: { p256dh, auth } } })))
+    return notTaken(422, {}, { push: FULL });
+  return done('push');
+}
+
+export const actions: Actions = {
+  mail: form(async (event: RequestEvent, kept) => {
+    const checked = check(mailChannelSchema, kept);
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { id, to } = checked.value;
+    const added = await add(event, { id, kind: 'mail', name: to, address: { to } });
+    return added ? done('mail') : notTaken(422, kept, { to: FULL });
+  }),
+  webhook: form(async (event: RequestEvent, kept) => {
+    const checked = check(webhookChannelSchema, kept);
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { id, url } = checked.value;
+    try {
+      webAddress(url);
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error;
+      return notTaken(422, kept, { url: error.message });
+    }
+    const secret = `whsec_${randomBytes(24).toString('base64')}`;
+    const name = new URL(url).host.slice(0, 200);
+    const added = await add(event, { id, kind: 'webhook', name, address: { url, secret } });
+    return added ? done('webhook', { secret }) : notTaken(422, kept, { url: FULL });
+  }),
+  push: form(async (event: RequestEvent, kept) => {
+    const checked = check(pushChannelSchema, kept);
+    if (!checked.ok) return notTaken(422, kept, { push: Object.values(checked.errors)[0] ?? '' });
+    return subscribe(event, { ...checked.value, name: callerOf(event).agent });
+  }),
+  /** In the demo a stand-in plays the push service that a browser's maker runs. */
+  standIn: form(async (event: RequestEvent, { id, kind }) => {
+    const outside = process.env.BROTE_OUTSIDE;
+    if (!outside || !signedIn(event.locals).household.demo || !isId(id))
+      return notTaken(404, {}, { push: 'Only the demo has a stand-in.' });
+    if (kind === 'webhook') {
+      const secret = `whsec_${randomBytes(24).toString('base64')}`;
+      await fetch(`${outside}trust`, { method: 'POST', body: secret });
+      await add(event, { id, kind, name: 'The demo’s webhook', address: { url: `${outside}hook`, secret } });
+      return done('webhook');
+    }
+    const answer = await fetch(`${outside}subscribe`, { method: 'POST' });
+    const { endpoint, keys } = (await answer.json()) as {
+      endpoint: string;
+      keys: { p256dh: string; auth: string };
+    };
+    return subscribe(event, { id, name: 'The demo’s browser', endpoint, ...keys });
+  }),
+  kinds: form(async ({ locals }: RequestEvent, kept) => {
+    const checked = check(kindsSchema, kept);
+    if (!checked.ok) return notTaken(422, {}, checked.errors);
+    const { channel, kinds } = checked.value;
+    await inSession(locals, (tx) => setKinds(tx, signedIn(locals).memberId, channel, kinds));
+    return done('kinds');
+  }),
+  test: form(async ({ locals }: RequestEvent, { channel = '' }) => {
+    const { household, memberId } = signedIn(locals);
+    const wait = await waitFor(`test ${household.id}`, 12);
+    if (wait > 0) return notTaken(429, {}, {}, `Many tests were sent. Try again in ${seconds(wait)}.`);
+    await inSession(locals, async (tx) => {
+      const own = (await listChannels(tx, memberId)).find(({ id }) => id === channel);
+      if (!own) return;
+      if (own.broken) await mendChannel(tx, memberId, own.id);
+      await addDeliveries(tx, household.id, [
+        { id: randomUUID(), channelId: own.id, reminders: [], nextAt: Date.now() }
+      ]);
+    });
+    return done('test');
+  }),
+  remove: form(async ({ locals }: RequestEvent, { channel = '' }) => {
+    if (isId(channel)) await inSession(locals, (tx) => removeChannel(tx, signedIn(locals).memberId, channel));
+    return done('removed');
+  }),
+  quiet: form(async ({ locals }: RequestEvent, kept) => {
+    const checked = check(quietSchema, kept);
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { quietFrom, quietUntil } = checked.value;
+    const quiet =
+      quietFrom && quietUntil ? { fromMin: minutesOf(quietFrom), untilMin: minutesOf(quietUntil) } : null;
+    await inSession(locals, (tx) => setQuiet(tx, signedIn(locals).memberId, quiet));
+    return done('quiet');
+  }),
+  feed: form(async ({ locals, url }: RequestEvent, { id }) => {
+    const { household, memberId } = signedIn(locals);
+    if (!isId(id)) return notTaken(422, {}, { feed: 'Load this page anew, and try again.' });
+    const token = await inSession(locals, (tx) => addFeed(tx, household.id, memberId, id));
+    return done('feed', token ? { feed: new URL(`/calendar/${token}/brote.ics`, url).href } : {});
+  }),
+  noFeed: form(async ({ locals }: RequestEvent, { feed = '' }) => {
+    if (isId(feed)) await inSession(locals, (tx) => removeFeed(tx, signedIn(locals).memberId, feed));
+    return done('noFeed');
+  })
+};

@@ -1,0 +1,45 @@
+import { createHash } from 'node:crypto';
+import { writeCalendar } from '$server/app/writeCalendar.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { noteRead, openFeed } from '$server/reminders/feeds.ts';
+import { api } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import { waitFor } from '$server/sessions/attempts.ts';
+import { callerOf } from '$server/sessions/cookie.ts';
+import { network } from '$server/sessions/signIn.ts';
+import type { RequestHandler } from './$types';
+
+/** Wrong addresses that one caller may try, and times that one calendar may ask, in a quarter of an hour at no cost. */
+const FREE_WRONG = 20;
+const FREE_READS = 60;
+
+const nothing = (status: 404 | 429, wait = 0): Response =>
+  new Response('There is no calendar at this address.\n', {
+    status,
+    headers: {
+      'content-type': 'text/plain; charset=utf-8',
+      ...(wait > 0 ? { 'retry-after': String(wait) } : {})
+    }
+  });
+
+/** A household's calendar, for whoever holds its address. A wrong one shows nothing. */
+export const GET: RequestHandler = api(async (event) => {
+  const opened = await available(() => openFeed(event.params.token));
+  const [key, free] = opened
+    ? [`feed ${opened.feedId}`, FREE_READS]
+    : [`calendar ${network(callerOf(event).address)}`, FREE_WRONG];
+  const wait = await available(() => waitFor(key, free));
+  if (wait > 0) return nothing(429, wait);
+  if (!opened) return nothing(404);
+  const written = await available(() =>
+    inHousehold(opened.householdId, async (tx) => {
+      await noteRead(tx, opened.feedId);
+      return writeCalendar(tx, event.url.origin);
+    })
+  );
+  const etag = `"${createHash('sha256').update(written).digest('base64url').slice(0, 27)}"`;
+  const headers = { etag, 'cache-control': 'private, max-age=300' };
+  if (event.request.headers.get('if-none-match') === etag)
+    return new Response(null, { status: 304, headers });
+  return new Response(written, { headers: { ...headers, 'content-type': 'text/calendar; charset=utf-8' } });
+});

@@ -1,0 +1,94 @@
+import ical, {
+  ICalAlarmType,
+  ICalAlarmRelatesTo,
+  ICalCalendarMethod,
+  ICalEventTransparency
+} from 'ical-generator';
+import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
+import { readLog } from '../../core/sowing/record.ts';
+import { zoneOf } from '../../core/time/zone.ts';
+import { calendarWords } from '../../words/calendar.ts';
+import type { Tx } from '../db/connection.ts';
+import { readBook } from '../households/book.ts';
+import { findHousehold, householdNow, type Household } from '../households/household.ts';
+import { editionsOf, type Edition } from '../reminders/calendar.ts';
+import { listUnderWay } from '../sowings/sowings.ts';
+
+/** How often a calendar is to ask again. */
+const REFRESH_S = 3600;
+
+/**
+ * The transaction's household as an iCalendar file (RFC 5545): rounds with what they ask for, soaks, and harvest windows.
+ * An entry keeps its id, and gets a higher sequence whenever it changes.
+ * @param base where Brote is reached
+ */
+export async function writeCalendar(tx: Tx, base: string): Promise<string> {
+  const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
+  const now = householdNow(household);
+  const entries = calendarOf(
+    factsOf(household, book),
+    records.map((record) => ({ setup: record.setup, events: readLog(record) })),
+    now
+  );
+  const said = new Map(
+    entries.map((entry) => [
+      entry.uid,
+      { ...calendarWords(entry, household, book.media), ...timesOf(entry, household.zone) }
+    ])
+  );
+  const editions = await editionsOf(tx, household.id, said);
+  const calendar = ical({
+    name: `Brote, ${household.name}`,
+    prodId: { company: 'Brote', product: 'Brote', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: REFRESH_S
+  });
+  for (const entry of entries) addEntry(entry, said.get(entry.uid)!, editions.get(entry.uid)!);
+  return calendar.toString();
+
+  function addEntry(entry: CalendarEntry, { title, text, path, start, end, allDay }: Said, edition: Edition) {
+    const changed = new Date(edition.changedAt);
+    const event = calendar.createEvent({
+      id: `${entry.uid}@${household.id}`,
+      sequence: edition.sequence,
+      stamp: changed,
+      lastModified: changed,
+      start: new Date(start),
+      end: new Date(end),
+      allDay,
+      summary: title,
+      description: text,
+      url: new URL(path, base).href,
+      transparency: ICalEventTransparency.TRANSPARENT
+    });
+    // A window is told of in the morning of its first day; a soak when it has to come out.
+    if (entry.kind === 'round')
+      event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: title });
+    if (entry.kind !== 'round')
+      event.createAlarm({
+        type: ICalAlarmType.display,
+        trigger: new Date(alarmOf(entry, household)),
+        description: entry.kind === 'soak' ? `Out of the water: ${title.toLowerCase()}` : title
+      });
+  }
+}
+
+/** A soak rings when it has to come out, a window at the first round of its first day. */
+function alarmOf(entry: CalendarEntry, { zone, roundsMin }: Household): number {
+  if (entry.kind !== 'window') return entry.until;
+  const household = zoneOf(zone);
+  return household.at(household.date(entry.from), roundsMin[0]!);
+}
+
+type Said = ReturnType<typeof calendarWords> & ReturnType<typeof timesOf>;
+
+/** When an entry is; a window's days as calendars have them, without a zone, and with the day after the last. */
+function timesOf(entry: CalendarEntry, zone: string): { start: number; end: number; allDay: boolean } {
+  if (entry.kind !== 'window') return { start: entry.from, end: entry.until, allDay: false };
+  const day = (at: number, plus: number): number => {
+    const date = zoneOf(zone).date(at).add({ days: plus });
+    return Date.UTC(date.year, date.month - 1, date.day);
+  };
+  return { start: day(entry.from, 0), end: day(entry.until, 1), allDay: true };
+}

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { REMINDER_KINDS, type ReminderKind } from '$core/reminders/reminder.ts';
+  import type { ShownChannel } from '$contract/reminders.ts';
+  import { CHANNEL_WORDS, REMINDER_KIND_WORDS } from '$words/reminders.ts';
+  import { dayAndTime, type Locale } from '$words/time.ts';
+
+  interface Props {
+    channel: ShownChannel;
+    now: number;
+    locale: Locale;
+    /** How far the demo's clock runs ahead of the machine's. */
+    aheadMs: number;
+  }
+  let { channel, now, locale, aheadMs }: Props = $props();
+
+  const toggled = (kind: ReminderKind): string =>
+    REMINDER_KINDS.filter((one) => (one === kind) !== channel.kinds.includes(one)).join(',');
+  const state = $derived(
+    channel.broken
+      ? 'Nothing goes here any more.'
+      : channel.waiting > 0 && channel.said
+        ? 'Trying again.'
+        : channel.waiting > 0
+          ? 'One is on its way.'
+          : channel.lastSentAt !== null
+            ? `Last sent ${dayAndTime(channel.lastSentAt + aheadMs, now, locale)}.`
+            : 'Nothing was sent here yet.'
+  );
+</script>
+
+<li>
+  <div class="head">
+    <div>
+      <strong>{channel.name}</strong> <span class="soft">{CHANNEL_WORDS[channel.kind]}</span><br />
+      <span class="small" class:warn={channel.broken} role="status">{state} {channel.said ?? ''}</span>
+    </div>
+    <div class="row">
+      <form method="POST" action="?/test" use:enhance>
+        <input type="hidden" name="channel" value={channel.id} />
+        <button class="chip"
+          >{channel.broken ? 'Try it again' : 'Send a test'}<span class="visually-hidden">
+            to {channel.name}</span
+          ></button
+        >
+      </form>
+      <form method="POST" action="?/remove" use:enhance>
+        <input type="hidden" name="channel" value={channel.id} />
+        <button class="undo">Take it away<span class="visually-hidden">: {channel.name}</span></button>
+      </form>
+    </div>
+  </div>
+  <form method="POST" action="?/kinds" use:enhance class="row" aria-label="What goes to {channel.name}">
+    <input type="hidden" name="channel" value={channel.id} />
+    {#each REMINDER_KINDS as kind (kind)}
+      <button class="chip" name="kinds" value={toggled(kind)} aria-pressed={channel.kinds.includes(kind)}
+        >{REMINDER_KIND_WORDS[kind].name}</button
+      >
+    {/each}
+  </form>
+</li>
+
+<style>
+  li {
+    display: grid;
+    gap: 0.6rem;
+    padding: 0.9rem 0;
+    border-top: 1.5px solid var(--ink-faint);
+  }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 0.5rem 1rem;
+  }
+</style>
