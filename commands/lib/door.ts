@@ -19,6 +19,9 @@ const HEADERS: Record<string, string> = {
  */
 export function atTheDoor(request: IncomingMessage, response: ServerResponse): boolean {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  // What keeps pages for when the network is away has to fetch them.
+  if (request.url === '/service-worker.js')
+    response.setHeader('content-security-policy', "default-src 'none'; connect-src 'self'");
   // The origin is made of both: the one by itself must be a name, the other one of two words.
   const protocol = String(request.headers['x-forwarded-proto'] ?? 'http').split(',', 1)[0]!;
   request.headers['x-forwarded-proto'] = protocol.trim().toLowerCase() === 'https' ? 'https' : 'http';

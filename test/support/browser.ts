@@ -25,6 +25,9 @@ export interface Stage {
   browser: Browser;
   /** A page of its own session, which fails the test on any script error, refused style or foreign request. */
   page(options?: Parameters<Browser['newContext']>[0]): Promise<Page>;
+  /** Takes the server away, and brings it back at the same address: as for a phone that walks out of reach. */
+  away(): Promise<void>;
+  back(): Promise<void>;
   /** @param allowed what the browser may complain of besides: what a test answered itself */
   close(options?: { allowed?: RegExp }): Promise<void>;
 }
@@ -38,7 +41,9 @@ export async function setStage(demo: boolean): Promise<Stage> {
   process.env.BROTE_DEMO = demo ? '1' : '';
   process.env.BROTE_OPEN = '1';
   if (demo) await seedAt(MORNING, database.ownerUrl);
-  const { url, server } = await serve('127.0.0.1', 0);
+  const served = await serve('127.0.0.1', 0);
+  const { url } = served;
+  let { server } = served;
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: [
@@ -59,6 +64,8 @@ export async function setStage(demo: boolean): Promise<Stage> {
         locale: 'en-GB',
         timezoneId: 'Europe/Madrid',
         reducedMotion: 'reduce',
+        // What it keeps for a day without a network is tried by itself; every other test is spared its start.
+        serviceWorkers: 'block',
         ...options
       });
       contexts.push(context);
@@ -74,6 +81,10 @@ export async function setStage(demo: boolean): Promise<Stage> {
           troubles.push(`left the machine: ${request.url()}`);
       });
       return page;
+    },
+    away: () => stop(server),
+    async back() {
+      ({ server } = await serve('127.0.0.1', Number(new URL(url).port)));
     },
     async close({ allowed } = {}) {
       for (const context of contexts) await context.close();

@@ -9,18 +9,19 @@
   import UndoBar from '$ui/shell/UndoBar.svelte';
   import TimerBar from '$ui/timers/TimerBar.svelte';
   import { ask } from '$ui/state/ask.ts';
+  import { HouseholdClock } from '$ui/state/householdClock.ts';
+  import { dayAndTime } from '$words/time.ts';
   import { Timers, provideTimers } from '$ui/state/timers.svelte.ts';
   import { Journal, provideJournal } from '$ui/state/journal.svelte.ts';
   import type { LayoutData } from './$types';
 
   let { data, children }: { data: LayoutData; children: Snippet } = $props();
 
-  // The household's clock runs on from what the server said, whatever this device's own clock shows.
-  let loadedAt = untrack(() => ({ told: data.now, here: 0 }));
-  $effect(() => {
-    loadedAt = { told: data.now, here: performance.now() };
-  });
-  const now = () => loadedAt.told + performance.now() - loadedAt.here;
+  // The household's clock runs on from what the server said, whatever this device's own clock shows. A page that was kept
+  // from before says since when; what was loaded earlier than this page's clock stands moves it not back.
+  const clock = new HouseholdClock(untrack(() => data.now));
+  $effect(() => clock.heard(data.now));
+  const now = () => clock.now();
   const journal = provideJournal(
     untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now))
   );
@@ -35,28 +36,46 @@
     void timers.refresh();
   });
 
+  /** No answer came: what is shown is from before. */
+  let keptSince = $state<number | null>(null);
+
   /** Keeps an open page up to date; a session that ran out asks over the page instead of leaving it. */
   async function refresh() {
     const answer = await ask('/api/ping');
-    if (answer?.status === 401) journal.signedOut = true;
-    else if (answer?.ok) {
+    if (answer === null) return withoutNetwork();
+    keptSince = null;
+    if (answer.status === 401) journal.signedOut = true;
+    else if (answer.ok) {
+      journal.patches.atLeast = -Infinity;
+      clock.set(Number(await answer.text()));
       // It was away, and is back.
-      if (journal.waiting && journal.outgoing.length > 0) await journal.flush();
+      if (journal.outgoing.length > 0) await journal.flush();
       await invalidateAll();
     }
   }
 
+  /** The round goes on by the clock, on what was loaded last. */
+  function withoutNetwork() {
+    keptSince ??= clock.told;
+    journal.patches.atLeast = now();
+  }
+
   onMount(() => {
-    journal.resume();
+    if (clock.startKept()) withoutNetwork();
+    void journal.resume();
     timers.resume();
+    navigator.serviceWorker?.controller?.postMessage('make-ready');
     const second = setInterval(() => (timers.now = now()), 1000);
     const tick = setInterval(() => document.visibilityState === 'visible' && void refresh(), 60_000);
-    const online = () => void journal.flush();
+    const online = () => void refresh();
+    const offline = () => withoutNetwork();
     window.addEventListener('online', online);
+    window.addEventListener('offline', offline);
     return () => {
       clearInterval(tick);
       clearInterval(second);
       window.removeEventListener('online', online);
+      window.removeEventListener('offline', offline);
     };
   });
 </script>
@@ -64,6 +83,12 @@
 <Shell household={data.household.name}>
   {#if data.household.demo}
     <TimeBar now={data.now} locale={data.household} />
+  {/if}
+  {#if keptSince !== null}
+    <p class="kept" role="status">
+      No network. This is as it was loaded {dayAndTime(keptSince, now(), data.household)}; what you touch is
+      kept and sent later.
+    </p>
   {/if}
   <TimerBar locale={data.household} />
   <FormSay />
@@ -78,3 +103,13 @@
     onsignedin={() => void invalidateAll()}
   />
 {/if}
+
+<style>
+  .kept {
+    margin-bottom: 1rem;
+    padding: 0.6rem 1rem;
+    border-left: 8px solid var(--window);
+    background: var(--paper-sunk);
+    border-radius: 8px;
+  }
+</style>

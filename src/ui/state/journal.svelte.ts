@@ -2,6 +2,7 @@ import { getContext, setContext } from 'svelte';
 import { v4 as newId } from 'uuid';
 import { post } from './ask.ts';
 import { Patches } from './patches.svelte.ts';
+import { Queue } from './queue.ts';
 import type { Problem, Recorded, RecordedBatch } from '$contract/api.ts';
 import type { EventBody, SowingEvent } from '$core/sowing/event.ts';
 
@@ -43,8 +44,8 @@ export type Waiting = 'offline' | 'away' | null;
 
 /** Answers that say to try again: the database is away, a proxy found nobody, or too much was asked at once. */
 const PASSING = new Set([408, 425, 429, 502, 503, 504]);
-/** What waited is sent in parts of so many. */
-const BATCH = 100;
+/** What waited is sent in parts of so many: a day's touches in one. */
+const BATCH = 400;
 
 /**
  * What this person records. A touch shows at once, is kept in the browser until the server has it, and is
@@ -60,18 +61,25 @@ export class Journal {
   signedOut = $state(false);
   refused = $state<string | null>(null);
   readonly patches = new Patches();
+  private readonly queue: Queue<Outgoing>;
 
   constructor(
-    private readonly key: string,
+    key: string,
     private readonly memberId: string,
     private readonly now: () => number
-  ) {}
+  ) {
+    this.queue = new Queue(key, ({ event }) => event.id);
+  }
 
   /** Takes up what an earlier page could not send. */
-  resume(): void {
-    this.aside = this.kept<SetAside>(`${this.key}.aside`);
-    this.outgoing = this.kept<Outgoing>(this.key);
-    if (this.outgoing.length > 0) void this.flush();
+  async resume(): Promise<void> {
+    const kept = await this.queue.load();
+    const isWhole = (one: Outgoing) => typeof one?.event?.id === 'string' && typeof one.sowingId === 'string';
+    const isNew = (one: Outgoing) =>
+      [...this.outgoing, ...this.aside].every(({ event }) => event.id !== one.event.id);
+    this.aside = [...kept.aside.filter((one) => isWhole(one) && isNew(one)).map(toldOf), ...this.aside];
+    this.outgoing = [...kept.outgoing.filter((one) => isWhole(one) && isNew(one)), ...this.outgoing];
+    if (this.outgoing.length > 0) await this.flush();
   }
 
   /** The events of a sowing with those that are still on their way. */
@@ -111,8 +119,9 @@ export class Journal {
       return { sowingId, event, sure, words };
     });
     this.outgoing.push(...outs);
-    this.keep();
     this.refused = null;
+    // Kept while it is sent: whichever ends first, it is not lost.
+    void this.queue.put('outgoing', snapshot(outs));
     const outcome = await this.send(outs, true);
     if (outcome.kind === 'saved' || outcome.kind === 'kept')
       this.last =
@@ -150,8 +159,9 @@ export class Journal {
   async again(eventId: string): Promise<void> {
     const out = this.takeAside(eventId);
     if (!out) return;
-    this.outgoing.push({ sowingId: out.sowingId, event: out.event, sure: out.sure, words: out.words });
-    this.keep();
+    const { sowingId, event, sure, words } = out;
+    this.outgoing.push({ sowingId, event, sure, words });
+    void this.queue.put('outgoing', snapshot([{ sowingId, event, sure, words }]));
     await this.flush();
   }
 
@@ -171,7 +181,7 @@ export class Journal {
   private takeAside(eventId: string): SetAside | undefined {
     const out = this.aside.find(({ event }) => event.id === eventId);
     this.aside = this.aside.filter(({ event }) => event.id !== eventId);
-    this.keep();
+    if (out) void this.queue.remove([eventId]);
     return out;
   }
 
@@ -190,6 +200,7 @@ export class Journal {
     if (!results && outs.length > 1) return this.sendEach(outs, watched);
     if (patch) this.patches.take(patch);
     let first: Problem | null = null;
+    const aside: SetAside[] = [];
     const wasSent = (id: string) => outs.some(({ event }) => event.id === id);
     this.outgoing = this.outgoing.filter(({ event }) => !wasSent(event.id));
     for (const out of outs) {
@@ -198,9 +209,12 @@ export class Journal {
       const told: Problem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
       first ??= told;
       if (!watched || answer!.status >= 500)
-        this.aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
+        aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
     }
-    this.keep();
+    this.aside.push(...aside);
+    const kept = new Set(aside.map(({ event }) => event.id));
+    void this.queue.put('aside', snapshot(aside));
+    void this.queue.remove(outs.map(({ event }) => event.id).filter((id) => !kept.has(id)));
     if (!first) return { kind: 'saved' };
     if (!watched || answer!.status >= 500) return { kind: 'aside' };
     if (first.code === 'implausible') return { kind: 'implausible', times: Number(first.message) };
@@ -217,22 +231,13 @@ export class Journal {
     }
     return last;
   }
-
-  private kept<T extends Outgoing>(key: string): T[] {
-    try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? '[]') as T[];
-      return kept.filter((one) => typeof one?.event?.id === 'string' && typeof one.sowingId === 'string');
-    } catch {
-      localStorage.removeItem(key);
-      return [];
-    }
-  }
-
-  private keep(): void {
-    localStorage.setItem(this.key, JSON.stringify(this.outgoing));
-    localStorage.setItem(`${this.key}.aside`, JSON.stringify(this.aside));
-  }
 }
+
+/** As it is written down: what the page watches cannot be. */
+const snapshot = <T>(things: readonly T[]): T[] => JSON.parse(JSON.stringify(things)) as T[];
+
+/** What was set aside says why, whatever version kept it. */
+const toldOf = (one: Outgoing): SetAside => ({ say: NOT_TAKEN, ...one });
 
 /** A note may be so old; an older one is dated so. */
 const MOST_NOTE_AGE_MS = 29 * 24 * 3_600_000;

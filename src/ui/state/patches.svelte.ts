@@ -16,6 +16,8 @@ interface Loaded {
 export class Patches {
   private records = $state.raw<Readonly<Record<string, { now: Millis; record: SowingRecord }>>>({});
   private last = $state.raw<Patch | null>(null);
+  /** The household's time at least: set where a page was kept from before, and counts on. */
+  atLeast = $state<Millis>(-Infinity);
 
   /** Takes an answer up; one that was overtaken by a later one changes nothing. */
   take(patch: Patch): void {
@@ -30,7 +32,7 @@ export class Patches {
 
   /** The household's time, as last told. */
   now(loaded: Millis): Millis {
-    return Math.max(loaded, this.last?.now ?? -Infinity);
+    return Math.max(loaded, this.last?.now ?? -Infinity, this.atLeast);
   }
 
   /** A sowing as it is now. */

@@ -51,7 +51,7 @@ export function mailHtml({ household, parts, base, unsubscribe }: Message): stri
   const link = (path: string, text: string, style: string) =>
     `<a href="${escaped(new URL(path, base).href)}" style="${style}">${text}</a>`;
   const button =
-    'display:inline-block;padding:12px 20px;border-radius:8px;background:#7a1f45;color:#ffffff;text-decoration:none;font-weight:bold';
+    'display:inline-block;padding:12px 20px;border-radius:8px;background:#7a1f4e;color:#ffffff;text-decoration:none;font-weight:bold';
   const said = parts
     .map(
       ({ words }) => `<h1 style="font-size:22px;margin:24px 0 8px">${escaped(words.title)}</h1>
@@ -63,11 +63,11 @@ ${words.lines.length > 0 ? `<ul style="padding-left:20px;margin:0 0 16px">${word
     .join('\n<hr style="border:none;border-top:1px solid #d8cfc2;margin:24px 0">\n');
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta name="color-scheme" content="light dark"></head>
-<body style="margin:0;background:#faf6ef;color:#2a2520;font-family:system-ui,sans-serif;line-height:1.45">
+<body style="margin:0;background:#fbf8f0;color:#2a2520;font-family:system-ui,sans-serif;line-height:1.45">
 <div style="max-width:560px;margin:0 auto;padding:16px 20px 32px">
 ${said || '<h1 style="font-size:22px">It works</h1><p style="font-size:17px">Mail from Brote reaches you here.</p>'}
 <p style="font-size:14px;color:#5d5449;border-top:1px solid #d8cfc2;padding-top:16px;margin-top:32px">Brote, for ${escaped(household)}<br>
-${link('/household/reminders', 'Change what is sent', 'color:#7a1f45')} &middot; ${link(unsubscribe, 'No more mail here', 'color:#7a1f45')}</p>
+${link('/household/reminders', 'Change what is sent', 'color:#7a1f4e')} &middot; ${link(unsubscribe, 'No more mail here', 'color:#7a1f4e')}</p>
 </div></body></html>`;
 }
 

@@ -1,0 +1,175 @@
+/// <reference types="@sveltejs/kit" />
+/// <reference no-default-lib="true"/>
+/// <reference lib="esnext" />
+/// <reference lib="webworker" />
+import { build, files, version } from '$service-worker';
+
+// Keeps what was loaded for when the network is away, and shows what is pushed. It decides nothing about growing.
+
+const worker = self as unknown as ServiceWorkerGlobalScope;
+
+/** The application itself, of this version. */
+const ASSETS = `assets-${version}`;
+/** Pages as they were last seen, of whoever is signed in. */
+const PAGES = 'pages';
+/** Views that are kept ready, whether they were opened or not. */
+const VIEWS = ['/round', '/bench', '/shelf'];
+/** A network that is slower than this is as good as none at a shelf. */
+const PATIENCE_MS = 5000;
+/** When a page was stored, by this device's clock: what is shown of it later knows how old it is. */
+const STORED = 'x-brote-stored';
+
+worker.addEventListener('install', (event) => {
+  event.waitUntil(
+    caches
+      .open(ASSETS)
+      .then((cache) => cache.addAll([...build, ...files]))
+      .then(() => worker.skipWaiting())
+  );
+});
+
+worker.addEventListener('activate', (event) => {
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) if (name !== ASSETS) await caches.delete(name);
+      await worker.clients.claim();
+    })()
+  );
+});
+
+worker.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (url.origin !== location.origin) return;
+  // Whoever signs out, or another who signs in, leaves nothing behind.
+  if (request.method !== 'GET') {
+    if (['/sign-out', '/sign-in', '/welcome'].includes(url.pathname)) event.waitUntil(forget());
+    return;
+  }
+  if (url.pathname.startsWith('/_app/immutable/') || files.includes(url.pathname)) {
+    event.respondWith(fromAssets(request));
+    return;
+  }
+  if (isKept(url) && (request.mode === 'navigate' || isData(url))) event.respondWith(fromNetwork(event, url));
+});
+
+/** Counts who used this device: what was asked for by one is not kept for the next. */
+let turn = 0;
+
+function forget(): Promise<boolean> {
+  turn += 1;
+  return caches.delete(PAGES);
+}
+
+const isData = (url: URL): boolean => url.pathname.endsWith('/__data.json');
+const viewOf = (url: URL): string => url.pathname.replace(/\/__data\.json$/, '') || '/';
+/** What is walked with wet hands; settings and forms are not shown from before. */
+const isKept = (url: URL): boolean =>
+  VIEWS.includes(viewOf(url)) ||
+  /^\/tray\/[\w-]+(\/(look|harvest))?$/.test(viewOf(url)) ||
+  viewOf(url) === '/reminders';
+
+async function fromAssets(request: Request): Promise<Response> {
+  const kept = await caches.match(request, { ignoreSearch: true });
+  return kept ?? fetch(request);
+}
+
+/** The network's answer where one comes in time, otherwise what was kept. */
+async function fromNetwork(event: FetchEvent, url: URL): Promise<Response> {
+  const { request } = event;
+  const asked = turn;
+  const going = fetch(request).then((answer) => {
+    event.waitUntil(keep(url, answer.clone(), asked));
+    return answer;
+  });
+  const kept = await caches.open(PAGES).then((pages) => pages.match(keyOf(url), { ignoreVary: true }));
+  if (!kept) return going.catch(() => (isData(url) ? Response.error() : notKept()));
+  const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE_MS));
+  const answer = await Promise.race([going, late]).catch(() => null);
+  return answer ?? marked(kept, isData(url));
+}
+
+/** Data of a view is kept whole, whichever part of it was asked for. */
+const keyOf = (url: URL): string => (isData(url) ? `${viewOf(url)}/__data.json` : url.pathname);
+
+async function keep(url: URL, answer: Response, asked: number): Promise<void> {
+  if (answer.redirected && new URL(answer.url).pathname === '/sign-in') {
+    await forget();
+    return;
+  }
+  const type = answer.headers.get('content-type') ?? '';
+  if (answer.status !== 200 || !/html|json/.test(type)) return;
+  // Part of a view's data is no use by itself.
+  if (isData(url) && url.searchParams.get('x-sveltekit-invalidated')?.includes('0')) return;
+  await store(keyOf(url), answer, asked);
+}
+
+async function store(key: string, answer: Response, asked: number): Promise<void> {
+  const headers = new Headers(answer.headers);
+  for (const name of ['content-encoding', 'content-length', 'set-cookie']) headers.delete(name);
+  headers.set(STORED, String(Date.now()));
+  const text = await answer.text();
+  if (asked !== turn) return;
+  const pages = await caches.open(PAGES);
+  await pages.put(key, new Response(text, { status: 200, headers }));
+}
+
+/** A page that was kept says since when, so that it counts on from there and not from now. */
+async function marked(kept: Response, data: boolean): Promise<Response> {
+  if (data) return kept;
+  const text = await kept.text();
+  return new Response(text.replace('<html', `<html data-kept-at="${kept.headers.get(STORED) ?? ''}"`), {
+    headers: kept.headers
+  });
+}
+
+const notKept = (): Response =>
+  new Response(
+    '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Brote</title><link rel="stylesheet" href="/plain.css"><main><h1>No network</h1><p>This page was not opened on this device before. The round was: <a href="/round">go on there</a>.</p></main></html>',
+    { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } }
+  );
+
+/** What a page asks for once it is open: its views made ready for when the network is away. */
+worker.addEventListener('message', (event) => {
+  if (event.data === 'make-ready') event.waitUntil(makeReady());
+});
+
+async function makeReady(): Promise<void> {
+  const asked = turn;
+  for (const view of VIEWS)
+    for (const path of [view, `${view}/__data.json`])
+      try {
+        const answer = await fetch(path);
+        await keep(new URL(path, location.origin), answer, asked);
+        if (asked !== turn) return;
+      } catch {
+        return;
+      }
+}
+
+worker.addEventListener('push', (event) => {
+  const { id, title, body, path } = (event.data?.json() ?? {}) as Record<string, string>;
+  event.waitUntil(
+    worker.registration.showNotification(title ?? 'Brote', {
+      body: body ?? '',
+      // One that comes twice takes its own place.
+      tag: id ?? '',
+      icon: '/icon-192.png',
+      badge: '/icon-192.png',
+      data: { path: path ?? '/round' }
+    })
+  );
+});
+
+worker.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const { path } = event.notification.data as { path: string };
+  event.waitUntil(
+    (async () => {
+      const [open] = await worker.clients.matchAll({ type: 'window' });
+      if (!open) return worker.clients.openWindow(path);
+      await open.focus();
+      return open.navigate(path);
+    })()
+  );
+});
