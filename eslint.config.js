@@ -18,6 +18,7 @@ const CORE = [
   'shelf',
   'diagnosis',
   'steps',
+  'away',
   'reminders',
   'calculators',
   'picture'

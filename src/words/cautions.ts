@@ -1,3 +1,5 @@
+import type { StepBody } from '$core/steps/step.ts';
+
 /** Cautions by the hazard, shown at the step where it is. Each says who decides. */
 export const CAUTIONS = {
   hypochlorite:
@@ -14,3 +16,20 @@ export const CAUTIONS = {
     'If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray before the next one.',
   weights: 'Weights low and centred, on a shelf rated for them, out of children’s reach.'
 } as const;
+
+/** The hazard that stands at a step of the round; null for none. */
+export function stepCaution(body: StepBody): string | null {
+  switch (body.kind) {
+    case 'soak':
+      return CAUTIONS.germs;
+    case 'sow':
+      return CAUTIONS.dust;
+    case 'light':
+      return body.lamp ? CAUTIONS.lamp : null;
+    case 'mist':
+    case 'water':
+      return body.peroxideMl > 0 ? CAUTIONS.peroxide : null;
+    default:
+      return null;
+  }
+}

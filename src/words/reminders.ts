@@ -193,6 +193,8 @@ export function reminderWords(
         why: 'A sensor there has measured it.',
         path: `/shelf/${body.placeId}`
       };
+    case 'leaving':
+      return leavingReminder(body, now, locale);
     case 'silent':
       return {
         title: `The sensor at ${body.placeName} is silent`,
@@ -238,5 +240,39 @@ function windowReminder(
     lines: [`${body.crops.join(' and ')} (${containersWords(body.of)}, ${body.placeName}).`],
     why: 'It follows from when it was sown, how warm it stood, and every look since.',
     path: `/tray/${body.sowingId}`
+  };
+}
+
+function leavingReminder(
+  body: Extract<ReminderBody, { type: 'leaving' }>,
+  now: number,
+  locale: Locale
+): ReminderWords {
+  const { cut, cool, putOff, sitter, visits } = body;
+  const named = ({ crops, of }: (typeof sitter)[number]) => `${lower(crops)} (${containersWords(of)})`;
+  const phrases = [
+    ...cut.map(({ crops }) => `cut ${lower(crops)}`),
+    ...cool.map(({ crops, toName }) => `${lower(crops)} to ${toName}`),
+    ...putOff.map(({ crops }) => `put off ${lower(crops)}`),
+    ...(sitter.length > 0 ? [`somebody to look after ${count(sitter.length, 'tray')}`] : [])
+  ];
+  return {
+    title: `You leave ${dayWords(body.leavesAt, now, locale)}`,
+    summary: `Before you go: ${phrases.join('; ')}.`,
+    lines: [
+      ...cut.map(
+        (one) =>
+          `Cut ${named(one)}: about ${mass(one.cutG, locale.units)}${one.lostG >= 1 ? `, ${mass(one.lostG, locale.units)} less than at its best` : ''}.`
+      ),
+      ...cool.map((one) => `Move ${named(one)} to ${one.toName}: there it waits by itself.`),
+      ...putOff.map((one) => `Begin ${named(one)} when you are back.`),
+      ...(sitter.length > 0
+        ? [
+            `Somebody should come by ${visits === 1 ? 'once' : `${visits} times`} for ${sitter.map(named).join(', ')}.`
+          ]
+        : [])
+    ],
+    why: 'You marked days away, and these do not get through them by themselves.',
+    path: '/household/away'
   };
 }

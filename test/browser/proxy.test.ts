@@ -83,7 +83,12 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
         `--host-resolver-rules=MAP ${NAME} 127.0.0.1`
       ]
     });
-    const context = await browser.newContext({ ignoreHTTPSErrors: true, locale: 'en-GB' });
+    // A certificate that the browser was told to overlook is not good enough for a service worker.
+    const context = await browser.newContext({
+      ignoreHTTPSErrors: true,
+      locale: 'en-GB',
+      serviceWorkers: 'block'
+    });
     page = await context.newPage();
     page.setDefaultTimeout(15_000);
     page.on('pageerror', (error) => troubles.push(error.message));

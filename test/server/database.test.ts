@@ -36,7 +36,11 @@ const TABLES = [
   'channels',
   'deliveries',
   'feeds',
-  'calendar'
+  'calendar',
+  'invites',
+  'away',
+  'sitters',
+  'turns'
 ];
 
 describe('the database', () => {
@@ -71,7 +75,8 @@ describe('the database', () => {
       '0004_air.sql',
       '0005_door.sql',
       '0006_one_container.sql',
-      '0007_reminders.sql'
+      '0007_reminders.sql',
+      '0008_people.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

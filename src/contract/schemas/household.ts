@@ -21,12 +21,12 @@ const units = yup
   .string()
   .oneOf(['metric', 'us'] as const, 'Choose metric or US units.')
   .required('Choose metric or US units.');
-const memberName = text(40).required('Say who you are, so that others see who did what.');
-const newPassphrase = secret()
+export const memberName = text(40).required('Say who you are, so that others see who did what.');
+export const newPassphrase = secret()
   .required('Choose a passphrase: everyone in the household signs in with it.')
   .min(8, 'Use at least 8 characters; three unrelated words are good.')
   .max(200, 'Keep the passphrase under 200 characters.');
-const passphrase = secret()
+export const passphrase = secret()
   .required('Enter the household’s passphrase.')
   .max(200, 'A passphrase has at most 200 characters.');
 

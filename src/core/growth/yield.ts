@@ -1,5 +1,7 @@
 import { problem, type Problem } from '../problem.ts';
 import type { Crop } from '../crops/crop.ts';
+import type { Millis } from '../time/zone.ts';
+import type { Forecast } from './forecast.ts';
 
 /** What a sowing gave. */
 export interface Yield {
@@ -19,6 +21,22 @@ export interface UsualYield {
 export function usualYieldG({ yieldLowGM2, yieldMidGM2, yieldHighGM2 }: Crop, areaCm2: number): UsualYield {
   const [low, usual, high] = [yieldLowGM2, yieldMidGM2, yieldHighGM2].map((gM2) => (gM2 * areaCm2) / 10_000);
   return { low: low!, usual: usual!, high: high! };
+}
+
+/** From its opening to its best day a crop gains this share (docs/model.md, 11). */
+const BEST_GAIN = 0.1;
+
+/**
+ * What a sowing gives if it is cut at a moment, as a share of its usual yield: the square of how far its clock is towards its
+ * median opening (starting figure), nothing before its stems are even, a tenth more from its best day on, and nothing promised
+ * past its close.
+ */
+export function cutAtShare({ marks, clock }: Pick<Forecast, 'marks' | 'clock'>, at: Millis): number {
+  const { lightReady, windowOpen: open, windowBest: best, windowClose: close } = marks;
+  if (!Number.isFinite(open.p50) || at < lightReady.p50 || at > close.p50) return 0;
+  if (at < open.p50) return (Math.max(0, clock.tau(at)) / clock.tau(open.p50)) ** 2;
+  const towardsBest = best.p50 > open.p50 ? (at - open.p50) / (best.p50 - open.p50) : 1;
+  return 1 + BEST_GAIN * Math.min(1, towardsBest);
 }
 
 /** What was cut, set against the seed and the area it came from. */

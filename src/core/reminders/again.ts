@@ -16,11 +16,13 @@ export function stillMatters(
   now: Millis
 ): ReminderBody | null {
   if (now >= until) return null;
+  // A round that was handed on is the round.
+  const [own] = key.split(':to:');
   const { due } = judge(
     facts,
     projected,
-    { ...reminding, told: reminding.told.filter((one) => one.key !== key), since: dueAt - 1 },
+    { ...reminding, told: reminding.told.filter((one) => one.key !== own), since: dueAt - 1 },
     now
   );
-  return due.find((one) => one.key === key)?.body ?? null;
+  return due.find((one) => one.key === own)?.body ?? null;
 }

@@ -1,8 +1,8 @@
 import type { Projected } from '../sowing/project.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import { HANG_SHARE, withheld } from '../steps/withhold.ts';
+import { hangsAt, withheld } from '../steps/withhold.ts';
 import { nextWaking, roundAt, ROUND_LEAD_H, type Round, type Rhythm } from '../time/rhythm.ts';
-import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import { HOUR, type Millis } from '../time/zone.ts';
 import { FULL_SHARE } from '../water/bucket.ts';
 import { waterAt } from '../water/level.ts';
 import type { Candidate } from './candidate.ts';
@@ -14,8 +14,6 @@ const NOTICE_H = 3;
 const WORTH_SHARE = 0.25;
 /** The round that runs has said it already: time to walk it. */
 const AFTER_ROUND_H = 2;
-const LOOK_AHEAD_D = 1.5;
-const STEP = HOUR;
 
 /**
  * Trays that may be drying out before anybody comes by again, because a watering was missed or the air is drier than was
@@ -25,8 +23,9 @@ export function dryReminders(projected: readonly Projected[], rhythm: Rhythm, no
   const round = roundAt(rhythm, now);
   const next = round.at > now ? round.at : round.nextAt;
   return standingOf(projected).flatMap((standing): Candidate[] => {
-    const driesAt = Math.min(...standing.sowings.map((sowing) => hangsAt(sowing, round, now)));
-    if (driesAt >= next) return [];
+    const dry = standing.sowings.flatMap((sowing) => driesBy(sowing, round, next, now) ?? []);
+    if (dry.length === 0) return [];
+    const driesAt = Math.min(...dry);
     const told = nextWaking(rhythm, Math.max(driesAt - NOTICE_H * HOUR, round.at + AFTER_ROUND_H * HOUR));
     // By then the next round tells it.
     if (told >= next - HOUR || standing.sowings.every((sowing) => !isWorthIt(sowing, told))) return [];
@@ -58,20 +57,13 @@ const isWorthIt = (sowing: Projected, at: Millis): boolean =>
 
 /**
  * When a tray's seedlings may begin to hang: by what is expected less one deviation where this round's watering was
- * missed, by what is expected where it was given. Infinity for not soon, for never, and where water is kept from it on purpose.
+ * missed, by what is expected where it was given; null for not before the next round, and where water is kept from it on purpose.
  */
-function hangsAt(sowing: Projected, round: Round, now: Millis): Millis {
-  const { state } = sowing;
-  if (state.sownAt === null || state.stage === 'ended' || waterAt(sowing, now).capacityG === 0)
-    return Infinity;
-  if (withheld(sowing, round)) return Infinity;
+function driesBy(sowing: Projected, round: Round, until: Millis, now: Millis): Millis | null {
+  if (withheld(sowing, round)) return null;
   const since = round.at - ROUND_LEAD_H * HOUR;
-  const deviations = state.water.some((fact) => 'addedG' in fact && fact.at >= since) ? 0 : 1;
-  for (let at = now; at <= now + LOOK_AHEAD_D * DAY; at += STEP) {
-    const { g, sdG, capacityG } = waterAt(sowing, at);
-    if (g - deviations * sdG < HANG_SHARE * capacityG) return at;
-  }
-  return Infinity;
+  const given = sowing.state.water.some((fact) => 'addedG' in fact && fact.at >= since);
+  return hangsAt(sowing, now, until, given ? 0 : 1);
 }
 
 /** When anybody last gave it water, or told how damp it is. */

@@ -1,6 +1,9 @@
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Candidate } from './candidate.ts';
+import { leavingReminders } from './leaving.ts';
+import { absenceAt, type Period } from '../away/period.ts';
+import type { Story } from '../steps/ahead.ts';
 import { dryReminders } from './dry.ts';
 import type { Reminder, Told } from './reminder.ts';
 import { silentReminders, warmReminders, type LastRead } from './rooms.ts';
@@ -18,6 +21,10 @@ export interface Reminding {
   lastRead: readonly LastRead[];
   /** Up to when it was judged before. */
   since: Millis;
+  /** Days on which nobody is at home. */
+  away?: readonly Period[];
+  /** Its sowings with what happened to them, for what comes due while it is away. */
+  stories?: readonly Story[];
 }
 
 /** What is to be told now, and when to ask again if nothing happens meanwhile. */
@@ -37,7 +44,7 @@ const AT_LATEST = DAY;
 export function judge(
   facts: HouseholdFacts,
   projected: readonly Projected[],
-  { told, lastTouchAt, lastRead, since }: Reminding,
+  { told, lastTouchAt, lastRead, since, away = [], stories = [] }: Reminding,
   now: Millis
 ): Judged {
   if (projected.length === 0) return { due: [], nextAt: Infinity };
@@ -52,8 +59,12 @@ export function judge(
     // Of a tray that nobody has said anything about for days, nobody knows whether it is dry.
     ...(silent ? [] : dryReminders(projected, rhythm, now)),
     ...warmReminders(projected, places, rhythm, known, now),
-    ...silentReminders(projected, places, lastRead, rhythm)
-  ].filter(({ key, until }) => !known.has(key) && until > now);
+    ...silentReminders(projected, places, lastRead, rhythm),
+    ...leavingReminders(facts, stories, away, now)
+  ]
+    .filter(({ key, until }) => !known.has(key) && until > now)
+    // Whoever is away can do nothing about it; whoever looks after the trays has a page of their own.
+    .filter(({ dueAt }) => absenceAt(away, rhythm, Math.max(dueAt, since)) === null);
   const due = all
     .filter(({ dueAt }) => dueAt <= now)
     .flatMap(({ body, ...reminder }): Reminder[] => {

@@ -53,6 +53,19 @@ export type ReminderBody =
   /** Seedlings begin to hang then unless it is watered. */
   | ({ type: 'dry'; driesAt: Millis; waterMl: number } & Named)
   | { type: 'warm'; placeId: string; placeName: string; tempC: number; crops: string[]; keepBelowC: number }
+  /** Days away are near: what is best done before. */
+  | {
+      type: 'leaving';
+      fromDay: string;
+      untilDay: string;
+      leavesAt: Millis;
+      cut: (Named & { cutG: number; lostG: number })[];
+      cool: (Named & { toName: string })[];
+      putOff: Named[];
+      /** Containers that need somebody, and rounds on which they do. */
+      sitter: Named[];
+      visits: number;
+    }
   | { type: 'silent'; placeId: string; placeName: string; since: Millis };
 
 /** Something a household is to be told once. */

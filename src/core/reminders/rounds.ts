@@ -45,7 +45,7 @@ export function roundReminders(
 }
 
 /** What a round asks for at a moment; null for nothing. */
-const roundBody = (projected: readonly Projected[], rhythm: Rhythm, now: Millis) =>
+export const roundBody = (projected: readonly Projected[], rhythm: Rhythm, now: Millis) =>
   bodyOfWalk(walk(projected, roundAt(rhythm, now), now));
 
 /** A walk as a reminder carries it; null where it asks for nothing. */

@@ -27,15 +27,24 @@ export const doesAll: Doing = () => true;
  * The rounds between two moments as they are expected, each after the ones before it: the same walk as today's, on trays to
  * which was done what `doing` says. Cues are not looked for, so stages go by what is expected.
  */
-export function roundsAhead(
+export const roundsAhead = (
   facts: HouseholdFacts,
   stories: readonly Story[],
   from: Millis,
   until: Millis,
   doing: Doing = doesAll
-): RoundAhead[] {
-  let standing = stories.map((story) => ({ ...story, events: [...story.events] }));
-  return roundsBetween(facts.rhythm, from, until).map((at) => {
+): RoundAhead[] => goThrough(facts, stories, from, until, doing).rounds;
+
+/** The rounds between two moments, and how the sowings stand once they were walked. */
+export function goThrough(
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  from: Millis,
+  until: Millis,
+  doing: Doing = doesAll
+): { rounds: RoundAhead[]; stories: Story[] } {
+  let standing: Story[] = [...stories];
+  const rounds = roundsBetween(facts.rhythm, from, until).map((at) => {
     const projected = standing
       .map(({ setup, events }) => project(facts, setup, events))
       .filter(({ state }) => state.stage !== 'ended');
@@ -52,6 +61,7 @@ export function roundsAhead(
       });
     return { at, walk: here };
   });
+  return { rounds, stories: standing };
 }
 
 /** What a step records, a few minutes into its round; a cut takes all that stands. */

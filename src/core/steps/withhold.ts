@@ -8,7 +8,7 @@ const DRY_BEFORE_CUT_H = 12;
 /** Below this share of capacity even a tray about to be cut is watered. */
 const WILT_SHARE = 0.2;
 /** Below this share seedlings begin to hang; it is not to happen in one of fifty (starting figure). */
-export const HANG_SHARE = 0.17;
+const HANG_SHARE = 0.17;
 const ONE_IN_FIFTY = 2.054;
 /** A tray that loses this share of what it holds between two rounds is at the mercy of a late one. */
 const HARDLY_SHARE = 0.8;
@@ -38,4 +38,22 @@ export function withheld(projected: Projected, round: Round): boolean {
   const { share, sdG, capacityG } = waterAt(projected, round.nextAt);
   // It is to be cut by then: one in six may be a little dry, none is to be dead.
   return soonCut && share > WILT_SHARE && share - sdG / capacityG > WILT_SHARE / 2;
+}
+
+/** How finely it is looked when seedlings begin to hang. */
+const STEP = HOUR;
+
+/**
+ * When seedlings may begin to hang between two moments, with nothing given meanwhile; null for not by then.
+ * @param deviations how many of them the water is taken to be less than expected
+ */
+export function hangsAt(projected: Projected, from: Millis, until: Millis, deviations = 1): Millis | null {
+  const { state } = projected;
+  if (state.sownAt === null || state.stage === 'ended' || waterAt(projected, from).capacityG === 0)
+    return null;
+  for (let at = from; at < until; at += STEP) {
+    const { g, sdG, capacityG } = waterAt(projected, at);
+    if (g - deviations * sdG < HANG_SHARE * capacityG) return at;
+  }
+  return null;
 }

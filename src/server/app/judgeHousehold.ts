@@ -12,6 +12,9 @@ import { listeningChannels } from '../reminders/channels.ts';
 import { addDeliveries } from '../reminders/deliveries.ts';
 import { holdJudging, noteJudged, type Judging } from '../reminders/judging.ts';
 import { keepReminders, toldBefore, type KeptReminder } from '../reminders/reminders.ts';
+import { isoDay } from '../../words/time.ts';
+import { listAway } from '../people/away.ts';
+import { turnsOf } from '../people/turns.ts';
 import { listUnderWay } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
@@ -34,12 +37,15 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
+  const stories = records.map(({ setup, log }) => ({ setup, events: readLog({ log }) }));
   return {
     household,
     book,
     facts,
-    projected: records.map((record) => project(facts, record.setup, readLog(record))),
+    projected: stories.map(({ setup, events }) => project(facts, setup, events)),
     reminding: {
+      stories,
+      away: await listAway(tx, isoDay(now, household.zone)),
       told,
       lastRead,
       lastTouchAt: judging?.touchedAt ?? now,
@@ -74,16 +80,20 @@ export const judgeHousehold = (householdId: string): Promise<number> =>
   });
 
 /** What is told at once is one message to each channel that wants any of it, held until its member's night is over. */
-async function putOnTheirWay(
+export async function putOnTheirWay(
   tx: Tx,
-  { household, facts: { rhythm } }: Standing,
+  { household, facts: { rhythm } }: Pick<Standing, 'household' | 'facts'>,
   told: readonly KeptReminder[],
   now: number
 ): Promise<void> {
   if (told.length === 0) return;
-  const channels = await listeningChannels(tx);
-  const deliveries = channels.flatMap(({ id, kinds, quiet }) => {
-    const wanted = told.filter(({ kind }) => kinds.includes(kind));
+  const rounds = told.flatMap(({ body }) => (body.type === 'round' ? [body.roundKey] : []));
+  const [channels, turns] = await Promise.all([listeningChannels(tx), turnsOf(tx, rounds)]);
+  // A round that is somebody's comes to them alone.
+  const isFor = ({ body }: KeptReminder, memberId: string) =>
+    body.type !== 'round' || (turns.get(body.roundKey) ?? memberId) === memberId;
+  const deliveries = channels.flatMap(({ id, memberId, kinds, quiet }) => {
+    const wanted = told.filter((reminder) => kinds.includes(reminder.kind) && isFor(reminder, memberId));
     const held = isQuiet(rhythm, quiet, now) ? quietEnds(rhythm, quiet, now) : now;
     return wanted.length > 0
       ? [

@@ -44,7 +44,7 @@ interface Touch {
  */
 export async function recordEvents(
   tx: Tx,
-  { household, memberId }: Session,
+  { household, memberId }: Pick<Session, 'household' | 'memberId'>,
   sent: readonly unknown[]
 ): Promise<RecordedBatch> {
   const now = householdNow(household);

@@ -1,9 +1,4 @@
-import ical, {
-  ICalAlarmType,
-  ICalAlarmRelatesTo,
-  ICalCalendarMethod,
-  ICalEventTransparency
-} from 'ical-generator';
+import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { readLog } from '../../core/sowing/record.ts';

@@ -37,7 +37,8 @@ export async function readBook(tx: Tx): Promise<HouseholdBook> {
         where exists (select from sowings s where s.crop_key = o.key or s.mix is not null)), '[]') as own_crops,
       coalesce((select json_agg(m order by m.name) from media m where m.retired_at is null
         or exists (select from sowings s where s.medium_id = m.id and s.ended_at is null)), '[]') as media,
-      coalesce((select json_object_agg(id, name) from members), '{}') as members,
+      coalesce((select json_object_agg(id, name) from (
+        select id, name from members union all select id, name from sitters) people), '{}') as members,
       ${learnedColumns(tx)}`;
   return {
     places: row!.places.map(placeOf),

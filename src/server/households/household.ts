@@ -97,7 +97,9 @@ export async function moveClock(tx: Tx, byMs: number): Promise<void> {
 /** The member of that name, added where there is none yet. */
 export async function memberNamed(tx: Tx, householdId: string, id: string, name: string): Promise<string> {
   await tx`insert into members (household_id, id, name, name_key) values (${householdId}, ${id}, ${name.trim()}, ${nameKey(name)})
-    on conflict (household_id, name_key) do nothing`;
-  const [row] = await tx<{ id: string }[]>`select id from members where name_key = ${nameKey(name)}`;
+    on conflict (household_id, name_key) where left_at is null do nothing`;
+  const [row] = await tx<
+    { id: string }[]
+  >`select id from members where name_key = ${nameKey(name)} and left_at is null`;
   return row!.id;
 }

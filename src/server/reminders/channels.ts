@@ -20,6 +20,7 @@ export const MOST_CHANNELS = 12;
 /** A channel with when its member wants to be left alone. */
 export interface ListeningChannel {
   id: string;
+  memberId: string;
   kinds: ReminderKind[];
   quiet: { fromMin: number; untilMin: number } | null;
 }
@@ -27,12 +28,19 @@ export interface ListeningChannel {
 /** The channels of the household that reminders go to. */
 export async function listeningChannels(tx: Tx): Promise<ListeningChannel[]> {
   const rows = await tx<
-    { id: string; kinds: ReminderKind[]; quiet_from_min: number | null; quiet_until_min: number | null }[]
-  >`select c.id, c.kinds, m.quiet_from_min, m.quiet_until_min from channels c
+    {
+      id: string;
+      member_id: string;
+      kinds: ReminderKind[];
+      quiet_from_min: number | null;
+      quiet_until_min: number | null;
+    }[]
+  >`select c.id, c.member_id, c.kinds, m.quiet_from_min, m.quiet_until_min from channels c
     join members m on m.household_id = c.household_id and m.id = c.member_id
     where c.broken_at is null`;
-  return rows.map(({ id, kinds, quiet_from_min, quiet_until_min }) => ({
+  return rows.map(({ id, member_id, kinds, quiet_from_min, quiet_until_min }) => ({
     id,
+    memberId: member_id,
     kinds,
     quiet:
       quiet_from_min === null || quiet_until_min === null

@@ -12,8 +12,8 @@ export async function toldBefore(tx: Tx): Promise<Told[]> {
   return rows.map(({ key, opens_at }) => ({ key, opensAt: opens_at }));
 }
 
-/** A reminder with the id it was kept under. */
-export type KeptReminder = Reminder & { id: string };
+/** A reminder with the id it was kept under, and whom alone it is for. */
+export type KeptReminder = Reminder & { id: string; forMember?: string | null };
 
 /**
  * Writes reminders down.
@@ -27,9 +27,10 @@ export async function keepReminders(
   toldAt: number
 ): Promise<KeptReminder[]> {
   if (reminders.length === 0) return [];
-  const rows = reminders.map(({ id, key, kind, dueAt, until, body }) => ({
+  const rows = reminders.map(({ id, key, kind, dueAt, until, body, forMember = null }) => ({
     household_id: householdId,
     id,
+    for_member: forMember,
     key,
     kind,
     due_at: new Date(dueAt),
@@ -68,10 +69,12 @@ export async function remindersOf(tx: Tx, ids: readonly string[]): Promise<KeptR
   }));
 }
 
-/** The last reminders of the household, the latest first. */
-export async function listReminders(tx: Tx, most: number): Promise<ToldReminder[]> {
+/** The last reminders of the household that a member is told, the latest first. */
+export async function listReminders(tx: Tx, memberId: string, most: number): Promise<ToldReminder[]> {
   const rows = await tx<ReminderRow[]>`
-    select id, key, kind, due_at, until_at, told_at, body from reminders order by told_at desc, key limit ${most}`;
+    select id, key, kind, due_at, until_at, told_at, body from reminders
+    where for_member is null or for_member = ${memberId}
+    order by told_at desc, key limit ${most}`;
   return rows.map(({ id, kind, told_at, body }) => ({ id, kind, toldAt: told_at.getTime(), body }));
 }
 
@@ -79,7 +82,8 @@ export async function listReminders(tx: Tx, most: number): Promise<ToldReminder[
 export async function unseenReminders(tx: Tx, memberId: string): Promise<number> {
   const [row] = await tx<{ unseen: number }[]>`
     select count(*)::int as unseen from reminders
-    where told_at > coalesce((select seen_at from members where id = ${memberId}), '-infinity')`;
+    where told_at > coalesce((select seen_at from members where id = ${memberId}), '-infinity')
+      and (for_member is null or for_member = ${memberId})`;
   return row!.unseen;
 }
 

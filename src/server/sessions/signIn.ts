@@ -46,7 +46,7 @@ export async function signIn(
   memberName: string,
   caller: Caller
 ): Promise<SignIn> {
-  const checked = await checkPassphrase(householdName, passphrase, caller);
+  const checked = await checkPassphrase(householdName, passphrase, memberName, caller);
   if (!checked.ok) return checked;
   return { ok: true, ...(await admit(checked.householdId, memberName, caller)) };
 }
@@ -62,16 +62,23 @@ export async function admit(householdId: string, memberName: string, caller: Cal
   return { token, known };
 }
 
-/** Whether a passphrase is a household's, counted as a try at it. */
+/**
+ * Whether a passphrase lets somebody in, counted as a try at it: a member's own where they have one, or else the household's.
+ * @param memberName empty for the household's in any case
+ */
 export async function checkPassphrase(
   householdName: string,
   passphrase: string,
+  memberName: string,
   caller: Caller
 ): Promise<{ ok: true; householdId: string } | Extract<SignIn, { ok: false }>> {
   const key = nameKey(householdName);
   const known = caller.known === null ? null : tokenHash(caller.known);
   const [tried] = await outside(
-    (sql) => sql<Tried[]>`select * from begin_sign_in(${key}, ${network(caller.address)}, ${known})`
+    (sql) =>
+      sql<
+        Tried[]
+      >`select * from begin_sign_in(${key}, ${network(caller.address)}, ${known}, ${nameKey(memberName)})`
   );
   if (tried!.wait_s > 0)
     return {
@@ -84,7 +91,7 @@ export async function checkPassphrase(
     return {
       ok: false,
       kind: 'wrong',
-      say: 'No household has this name with this passphrase. Check both and try again.'
+      say: 'No household has this name with this passphrase. Check both and try again; with a passphrase of your own, your name as well.'
     };
   await outside((sql) => sql`select forget_attempts(${tried!.ids}, ${tried!.all_of})`);
   return { ok: true, householdId: tried!.household_id };

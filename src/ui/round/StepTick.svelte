@@ -3,7 +3,7 @@
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { CAUTIONS } from '$words/cautions.ts';
+  import { stepCaution } from '$words/cautions.ts';
   import { cardWords } from '$words/steps/steps.ts';
   import type { Locale } from '$words/time.ts';
   import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
@@ -33,22 +33,7 @@
       records ? [{ sowingId: projected.setup.id, body: records, taskKey: key }] : []
     )
   );
-  /** The hazard that stands at this step. */
-  const caution = $derived.by(() => {
-    switch (body.kind) {
-      case 'soak':
-        return CAUTIONS.germs;
-      case 'sow':
-        return CAUTIONS.dust;
-      case 'light':
-        return body.lamp ? CAUTIONS.lamp : null;
-      case 'mist':
-      case 'water':
-        return body.peroxideMl > 0 ? CAUTIONS.peroxide : null;
-      default:
-        return null;
-    }
-  });
+  const caution = $derived(stepCaution(body));
 </script>
 
 <div class="task">

@@ -212,9 +212,9 @@ export class Journal {
         aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
     }
     this.aside.push(...aside);
-    const kept = new Set(aside.map(({ event }) => event.id));
+    const isAside = (id: string) => aside.some(({ event }) => event.id === id);
     void this.queue.put('aside', snapshot(aside));
-    void this.queue.remove(outs.map(({ event }) => event.id).filter((id) => !kept.has(id)));
+    void this.queue.remove(outs.map(({ event }) => event.id).filter((id) => !isAside(id)));
     if (!first) return { kind: 'saved' };
     if (!watched || answer!.status >= 500) return { kind: 'aside' };
     if (first.code === 'implausible') return { kind: 'implausible', times: Number(first.message) };

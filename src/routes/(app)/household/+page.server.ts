@@ -78,7 +78,7 @@ export const actions: Actions = {
     const checked = check(passphraseSchema, fields);
     if (!checked.ok) return notTaken(422, {}, checked.errors);
     const caller = callerOf(event);
-    const right = await checkPassphrase(household.name, checked.value.passphraseNow, caller);
+    const right = await checkPassphrase(household.name, checked.value.passphraseNow, '', caller);
     if (!right.ok)
       return notTaken(
         403,

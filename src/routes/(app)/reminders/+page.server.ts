@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ locals }) => {
   const { household, memberId } = signedIn(locals);
   const now = householdNow(household);
   return inSession(locals, async (tx) => {
-    const [reminders, media] = await Promise.all([listReminders(tx, MOST), listMedia(tx)]);
+    const [reminders, media] = await Promise.all([listReminders(tx, memberId, MOST), listMedia(tx)]);
     await noteSeen(tx, memberId, now);
     return { reminders, media, now };
   });

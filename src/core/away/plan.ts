@@ -1,0 +1,177 @@
+import { usualAir } from '../places/air/airAt.ts';
+import type { Place } from '../places/place.ts';
+import { cutAtShare, usualYieldG } from '../growth/yield.ts';
+import type { SowingEvent } from '../sowing/event.ts';
+import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
+import { movedTo } from '../sowing/reach.ts';
+import { beginsAt } from '../sowing/soak.ts';
+import { standingOf, type Standing } from '../sowing/standing.ts';
+import { goThrough, roundsAhead, type Doing, type RoundAhead, type Story } from '../steps/ahead.ts';
+import type { StopStep } from '../steps/walk.ts';
+import { hangsAt } from '../steps/withhold.ts';
+import type { Millis } from '../time/zone.ts';
+import type { Absence } from './period.ts';
+
+/**
+ * What is best done about a container before its household leaves.
+ * - `lasts`: nothing; it gets through by itself
+ * - `sitter`: somebody must come by
+ * - `cool`: moved there, it gets through by itself
+ * - `cut`: its window closes meanwhile, or nobody waters it: cut it before
+ * - `put-off`: it would begin, or have to be seen to, while nobody is there: begin it afterwards
+ */
+export type Verdict = 'lasts' | 'sitter' | 'cool' | 'cut' | 'put-off';
+
+/** One container through an absence. */
+export interface Outlasting {
+  standing: Standing;
+  verdict: Verdict;
+  /** When seedlings begin to hang if nobody gives water; null for not meanwhile. */
+  driesAt: Millis | null;
+  /** When its window closes, where that is meanwhile. */
+  closesAt: Millis | null;
+  /** What cutting at the leaving gives, and how much less that is than at the best day to come, g. */
+  cutG: number;
+  lostG: number;
+  /** Where it would wait well, if anywhere. */
+  coolPlace: Place | null;
+  /** Rounds on which a sitter has something to do to it. */
+  visits: number;
+}
+
+/** What an absence means for the household's trays. */
+export interface AwayPlan {
+  trays: Outlasting[];
+  /** What a sitter does, round by round; those with nothing to do are left out. */
+  rounds: RoundAhead[];
+}
+
+/** Whoever comes by waters, uncovers and brings to light. They cut nothing, and begin nothing. */
+const SITS: readonly StopStep['body']['kind'][] = ['water', 'mist', 'uncover', 'light', 'turn', 'air'];
+export const sits: Doing = ({ body }) => SITS.includes(body.kind);
+
+/** A tray stands this much warmer than where it would wait, or the move is not worth it, degC. */
+const COOLER_C = 2;
+
+/**
+ * What comes due while a household is away: it walks every round until it leaves; then nobody, or a sitter.
+ */
+export function awayPlan(
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  { leavesAt, backAt }: Absence,
+  now: Millis
+): AwayPlan {
+  const before = now < leavesAt ? goThrough(facts, stories, now, leavesAt).stories : [...stories];
+  const from = Math.max(now, leavesAt);
+  const alone = before
+    .map(({ setup, events }) => project(facts, setup, events))
+    .filter(({ state }) => state.stage !== 'ended');
+  const rounds = roundsAhead(facts, before, from, backAt - 1, sits)
+    .map(({ at, walk }) => ({
+      at,
+      walk: {
+        ...walk,
+        stops: walk.stops
+          .map((stop) => ({ ...stop, steps: stop.steps.filter((step) => sits(step, at)) }))
+          .filter(({ steps }) => steps.length > 0)
+      }
+    }))
+    .filter(({ walk }) => walk.stops.length > 0);
+  const eventsOf = new Map(before.map(({ setup, events }) => [setup.id, events]));
+  const trays = standingOf(alone).map((standing) => {
+    const visits = rounds.filter(({ walk }) => walk.stops.some(({ key }) => key === standing.key)).length;
+    return outlasting(facts, standing, eventsOf, { from, backAt, visits });
+  });
+  return { trays, rounds };
+}
+
+function outlasting(
+  facts: HouseholdFacts,
+  standing: Standing,
+  eventsOf: ReadonlyMap<string, readonly SowingEvent[]>,
+  { from, backAt, visits }: { from: Millis; backAt: Millis; visits: number }
+): Outlasting {
+  const { sowings } = standing;
+  const driesAt = earliest(sowings.map((sowing) => hangsAt(sowing, from, backAt)));
+  const closesAt = earliest(
+    sowings.map(({ state, forecast }) =>
+      state.sownAt !== null && forecast.marks.windowClose.p50 < backAt ? forecast.marks.windowClose.p50 : null
+    )
+  );
+  const cutG = sum(sowings.map((sowing) => standingG(sowing) * cutAtShare(sowing.forecast, from)));
+  const bestG = sum(
+    sowings.map((sowing) => {
+      const { windowBest } = sowing.forecast.marks;
+      const at = Math.min(Math.max(from, windowBest.p50), backAt);
+      return standingG(sowing) * Math.max(cutAtShare(sowing.forecast, at), cutAtShare(sowing.forecast, from));
+    })
+  );
+  const coolPlace = coolest(facts, standing, eventsOf, { from, backAt });
+  return {
+    standing,
+    verdict: verdictOf(standing, { backAt, driesAt, closesAt, cutG, coolPlace, visits }),
+    driesAt,
+    closesAt,
+    cutG,
+    lostG: Math.max(0, bestG - cutG),
+    coolPlace,
+    visits
+  };
+}
+
+function verdictOf(
+  { sowings }: Standing,
+  {
+    backAt,
+    driesAt,
+    closesAt,
+    cutG,
+    coolPlace,
+    visits
+  }: { backAt: Millis } & Pick<Outlasting, 'driesAt' | 'closesAt' | 'cutG' | 'coolPlace' | 'visits'>
+): Verdict {
+  if (sowings.some(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < backAt))
+    return 'put-off';
+  if (sowings.every(({ state }) => state.stage === 'prepare')) return 'lasts';
+  if (driesAt === null && closesAt === null && visits === 0) return 'lasts';
+  if (coolPlace) return 'cool';
+  if (closesAt !== null && cutG > 0) return 'cut';
+  return 'sitter';
+}
+
+/** The coolest place in which it gets through by itself: open to light where it needs it, damp and not past its window. */
+function coolest(
+  facts: HouseholdFacts,
+  { sowings }: Standing,
+  eventsOf: ReadonlyMap<string, readonly SowingEvent[]>,
+  { from, backAt }: { from: Millis; backAt: Millis }
+): Place | null {
+  if (sowings.some(({ state }) => state.sownAt === null || state.litAt === null)) return null;
+  const here = usualAir(sowings[0]!.place).tempC;
+  const there = [...facts.places.values()]
+    .filter((place) => usualAir(place).tempC <= here - COOLER_C && place.light.kind !== 'dark')
+    .sort((a, b) => usualAir(a).tempC - usualAir(b).tempC);
+  return (
+    there.find((place) =>
+      sowings.every((sowing) => {
+        const moved = movedTo(facts, sowing.setup, eventsOf.get(sowing.setup.id) ?? [], place, from);
+        return (
+          usualAir(place).tempC > sowing.crop.baseC &&
+          moved.forecast.marks.windowClose.p50 >= backAt &&
+          hangsAt(moved, from, backAt) === null
+        );
+      })
+    ) ?? null
+  );
+}
+
+/** What stands of a sowing at its usual yield, g. */
+const standingG = ({ crop, areaCm2, state }: Projected): number =>
+  state.sownAt === null ? 0 : usualYieldG(crop, areaCm2).usual * (1 - state.cutShare);
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+const earliest = (times: readonly (Millis | null)[]): Millis | null => {
+  const known = times.filter((at) => at !== null);
+  return known.length > 0 ? Math.min(...known) : null;
+};

@@ -1,0 +1,93 @@
+import { randomUUID } from 'node:crypto';
+import { check } from '$contract/schemas/check.ts';
+import { awaySchema, sitterSchema } from '$contract/schemas/people.ts';
+import { isId } from '$contract/text.ts';
+import { absenceOf } from '$core/away/period.ts';
+import { rhythmOf } from '$core/sowing/facts.ts';
+import { awayOutlook } from '$server/app/awayOutlook.ts';
+import { standingNow } from '$server/app/judgeHousehold.ts';
+import { householdNow } from '$server/households/household.ts';
+import { addAway, listAway, removeAway } from '$server/people/away.ts';
+import { addSitter, listSitters, revokeSitter } from '$server/people/sitters.ts';
+import { readJudging } from '$server/reminders/judging.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { isoDay } from '$words/time.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+/** A sitter's address works a day longer than their days: whoever comes back late is still looked after. */
+const GRACE_MS = 24 * 3_600_000;
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const { household } = signedIn(locals);
+  const now = householdNow(household);
+  const today = isoDay(now, household.zone);
+  const asked = check(awaySchema, {
+    fromDay: url.searchParams.get('from') ?? '',
+    untilDay: url.searchParams.get('until') ?? ''
+  });
+  const wrong = url.searchParams.has('from') && !asked.ok ? asked.errors : {};
+  return inSession(locals, async (tx) => {
+    const standing = await standingNow(tx, await readJudging(tx));
+    const [marked, sitters] = await Promise.all([listAway(tx, today), listSitters(tx, now)]);
+    return {
+      marked: marked.map((period) => awayOutlook(standing, period)),
+      /** Days that are only looked at. */
+      preview:
+        asked.ok && asked.value.untilDay >= today
+          ? awayOutlook(standing, { fromDay: asked.value.fromDay, untilDay: asked.value.untilDay })
+          : null,
+      wrong: {
+        ...wrong,
+        ...(asked.ok && asked.value.untilDay < today ? { untilDay: 'These days have passed.' } : {})
+      } as Record<string, string>,
+      asked: { from: url.searchParams.get('from') ?? '', until: url.searchParams.get('until') ?? '' },
+      sitters,
+      media: standing.book.media,
+      today,
+      now,
+      newId: randomUUID()
+    };
+  });
+};
+
+const done = (what: string, sitter: { name: string; address: string } | null = null) => ({
+  kept: {} as Record<string, string>,
+  errors: {} as Record<string, string>,
+  say: null,
+  done: what,
+  sitter
+});
+
+export const actions: Actions = {
+  mark: form(async ({ locals }: RequestEvent, kept) => {
+    const { household } = signedIn(locals);
+    const checked = check(awaySchema, kept);
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { fromDay, untilDay } = checked.value;
+    const today = isoDay(householdNow(household), household.zone);
+    if (untilDay < today) return notTaken(422, kept, { untilDay: 'These days have passed.' });
+    await inSession(locals, (tx) => addAway(tx, household.id, { fromDay, untilDay }, today));
+    return done('marked');
+  }),
+  unmark: form(async ({ locals }: RequestEvent, { fromDay = '' }) => {
+    if (/^\d{4}-\d{2}-\d{2}$/.test(fromDay)) await inSession(locals, (tx) => removeAway(tx, fromDay));
+    return done('unmarked');
+  }),
+  sitter: form(async ({ locals, url }: RequestEvent, kept) => {
+    const { household } = signedIn(locals);
+    const checked = check(sitterSchema, kept);
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { id, name, fromDay, untilDay } = checked.value;
+    const { leavesAt, backAt } = absenceOf({ fromDay, untilDay }, rhythmOf(household));
+    if (backAt < householdNow(household)) return notTaken(422, kept, { untilDay: 'These days have passed.' });
+    const token = await inSession(locals, (tx) =>
+      addSitter(tx, household.id, { id, name, fromAt: leavesAt, untilAt: backAt + GRACE_MS })
+    );
+    return done('sitter', token ? { name, address: new URL(`/sitter/${token}`, url).href } : null);
+  }),
+  revoke: form(async ({ locals }: RequestEvent, { sitter = '' }) => {
+    if (isId(sitter)) await inSession(locals, (tx) => revokeSitter(tx, sitter));
+    return done('revoked');
+  })
+};

@@ -1,0 +1,77 @@
+import { randomUUID } from 'node:crypto';
+import { redirect } from '@sveltejs/kit';
+import { check } from '$contract/schemas/check.ts';
+import { ownPassphraseSchema } from '$contract/schemas/people.ts';
+import { isId } from '$contract/text.ts';
+import { addInvite, INVITE_DAYS, listInvites, removeInvite } from '$server/people/invites.ts';
+import { hasPassphrase, leaveHousehold, listMembers, setPassphrase } from '$server/people/members.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { callerOf, dropSession } from '$server/sessions/cookie.ts';
+import { hashPassphrase } from '$server/sessions/passphrase.ts';
+import { checkPassphrase } from '$server/sessions/signIn.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+  const { memberId } = signedIn(locals);
+  return inSession(locals, async (tx) => {
+    const [members, invites, own] = await Promise.all([
+      listMembers(tx),
+      listInvites(tx),
+      hasPassphrase(tx, memberId)
+    ]);
+    return { members, invites, own, inviteDays: INVITE_DAYS, newId: randomUUID() };
+  });
+};
+
+const done = (what: string, invite: string | null = null) => ({
+  kept: {} as Record<string, string>,
+  errors: {} as Record<string, string>,
+  say: null,
+  done: what,
+  invite
+});
+
+export const actions: Actions = {
+  invite: form(async ({ locals, url }: RequestEvent, { id }) => {
+    const { household, memberId } = signedIn(locals);
+    if (!isId(id)) return notTaken(422, {}, { invite: 'Load this page anew, and try again.' });
+    const token = await inSession(locals, (tx) => addInvite(tx, household.id, memberId, id));
+    return done('invite', token ? new URL(`/join/${token}`, url).href : null);
+  }),
+  noInvite: form(async ({ locals }: RequestEvent, { invite = '' }) => {
+    if (isId(invite)) await inSession(locals, (tx) => removeInvite(tx, invite));
+    return done('noInvite');
+  }),
+  passphrase: form(async (event: RequestEvent, fields) => {
+    const { locals } = event;
+    const { household, memberId, memberName } = signedIn(locals);
+    if (household.demo) return notTaken(403, {}, { now: 'In the demo nobody needs a passphrase.' });
+    const checked = check(ownPassphraseSchema, fields);
+    if (!checked.ok) return notTaken(422, {}, checked.errors);
+    const right = await checkPassphrase(household.name, checked.value.now, memberName, callerOf(event));
+    if (!right.ok)
+      return notTaken(
+        403,
+        {},
+        { now: right.kind === 'wait' ? right.say : 'This is not the passphrase you sign in with now.' }
+      );
+    const hash = await hashPassphrase(checked.value.own);
+    await inSession(locals, (tx) => setPassphrase(tx, memberId, hash));
+    return done('passphrase');
+  }),
+  leave: form(async (event: RequestEvent) => {
+    const { locals } = event;
+    const left = await inSession(locals, (tx) => leaveHousehold(tx, signedIn(locals).memberId));
+    if (!left)
+      return notTaken(
+        409,
+        {},
+        {
+          leave: 'You are the last one here: invite somebody first, or keep the household.'
+        }
+      );
+    dropSession(event);
+    redirect(303, '/sign-in');
+  })
+};

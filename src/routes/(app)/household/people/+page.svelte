@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { enhance } from '$app/forms';
+  import { formAnswers } from '$ui/fields/formAnswers.ts';
+  import Field from '$ui/fields/Field.svelte';
+  import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
+  import { shortDate } from '$words/time.ts';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { wrong } = formAnswers(() => form);
+  const house = $derived(data.household);
+  const done = $derived(form && 'done' in form ? form.done : null);
+  const invite = $derived(form && 'invite' in form ? (form.invite ?? null) : null);
+</script>
+
+<svelte:head><title>People · Brote</title></svelte:head>
+
+<HouseholdTabs />
+<h1>People</h1>
+<div class="columns">
+  <section class="stack" aria-labelledby="members-title">
+    <h2 id="members-title">In this household</h2>
+    <ul>
+      {#each data.members as member (member.id)}
+        <li><strong>{member.name}</strong>{member.id === data.member.id ? ', you' : ''}</li>
+      {/each}
+    </ul>
+    <p class="soft small">The log of each tray says who did what.</p>
+    <h3>Invite somebody</h3>
+    {#if invite}
+      <div class="card stack" role="status">
+        <p>
+          Send them this address, shown this once. It works for one person, for {data.inviteDays} days; they choose
+          their name and a passphrase of their own.
+        </p>
+        <code class="token">{invite}</code>
+      </div>
+    {/if}
+    {#each data.invites as open (open.id)}
+      <div class="invite">
+        <span class="soft">An invitation, good until {shortDate(open.expiresAt, house)}</span>
+        <form method="POST" action="?/noInvite" use:enhance>
+          <input type="hidden" name="invite" value={open.id} />
+          <button class="undo">Take it back</button>
+        </form>
+      </div>
+    {/each}
+    <form method="POST" action="?/invite" use:enhance>
+      <input type="hidden" name="id" value={data.newId} />
+      <Button type="submit" kind="tertiary">Make an invitation</Button>
+    </form>
+    {#if wrong('invite')}<p class="warn" role="alert">{wrong('invite')}</p>{/if}
+  </section>
+
+  <div class="stack">
+    <form method="POST" action="?/passphrase" class="stack" use:enhance novalidate>
+      <h2>A passphrase of your own</h2>
+      {#if done === 'passphrase'}<p role="status">Saved: from now on you sign in with it.</p>{/if}
+      <p class="soft small">
+        {data.own
+          ? 'You sign in with your own. Nobody else of the household can sign in as you.'
+          : 'You sign in with the household’s, as everybody who knows it can. With one of your own, nobody else signs in as you.'}
+      </p>
+      <Field
+        type="password"
+        name="now"
+        label="The one you sign in with now"
+        error={wrong('now')}
+        autocomplete="current-password"
+      />
+      <Field
+        type="password"
+        name="own"
+        label="Your own"
+        helper="At least 8 characters"
+        error={wrong('own')}
+        autocomplete="new-password"
+      />
+      <Button type="submit" kind="tertiary">Save it</Button>
+    </form>
+    <form method="POST" action="?/leave" class="stack" use:enhance>
+      <h2>Leave this household</h2>
+      <p class="soft small">
+        You are signed out everywhere and reminded no more. What you did stays in the logs under your name.
+        Whoever knows the household’s passphrase can still come in: those who stay change it under Settings.
+      </p>
+      {#if wrong('leave')}<p class="warn" role="alert">{wrong('leave')}</p>{/if}
+      <Button type="submit" kind="danger-tertiary" disabled={data.members.length < 2}>Leave</Button>
+      {#if data.members.length < 2}<p class="small soft">The last one cannot.</p>{/if}
+    </form>
+  </div>
+</div>
+
+<style>
+  .columns {
+    display: grid;
+    grid-template-columns: 1.2fr 1fr;
+    gap: 2rem 3.5rem;
+    align-items: start;
+    margin-top: 1rem;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.5rem;
+  }
+  .invite {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 1rem;
+  }
+  .token {
+    overflow-wrap: anywhere;
+  }
+  @media (max-width: 47.99rem) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

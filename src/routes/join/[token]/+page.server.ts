@@ -1,0 +1,61 @@
+import { randomUUID } from 'node:crypto';
+import { error, redirect } from '@sveltejs/kit';
+import { check } from '$contract/schemas/check.ts';
+import { joinSchema } from '$contract/schemas/people.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { openInvite, useInvite } from '$server/people/invites.ts';
+import { addMember } from '$server/people/members.ts';
+import { form, notTaken } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import { waitFor } from '$server/sessions/attempts.ts';
+import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
+import { hashPassphrase } from '$server/sessions/passphrase.ts';
+import { admit, network } from '$server/sessions/signIn.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+const NOTHING = 'This invitation was used, taken back, or is over: ask for another.';
+/** Wrong addresses that one caller may try in a quarter of an hour at no cost. */
+const FREE = 20;
+
+async function invited(
+  event: Pick<RequestEvent, 'params' | 'cookies' | 'url' | 'request' | 'getClientAddress'>
+) {
+  const invite = await available(() => openInvite(event.params.token));
+  if (invite) return invite;
+  const wait = await available(() => waitFor(`join ${network(callerOf(event).address)}`, FREE));
+  error(wait > 0 ? 429 : 404, NOTHING);
+}
+
+export const load: PageServerLoad = async (event) => {
+  const { household, madeBy } = await invited(event);
+  return { household, madeBy };
+};
+
+export const actions: Actions = {
+  default: form(async (event: RequestEvent, { passphrase: typed, ...kept }) => {
+    const { householdId, inviteId } = await invited(event);
+    const checked = check(joinSchema, { ...kept, passphrase: typed });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { memberName: name, passphrase } = checked.value;
+    const passphraseHash = await hashPassphrase(passphrase);
+    const joined = await available(() =>
+      inHousehold(householdId, async (tx) => {
+        if (!(await addMember(tx, householdId, { id: randomUUID(), name, passphraseHash }))) return 'taken';
+        if (!(await useInvite(tx, inviteId))) throw new Used();
+        return 'joined';
+      })
+    ).catch((failure: unknown) => {
+      if (failure instanceof Used) error(404, NOTHING);
+      throw failure;
+    });
+    if (joined === 'taken')
+      return notTaken(409, kept, {
+        memberName: 'Somebody of this name is in the household already: choose one that tells you apart.'
+      });
+    keepAdmitted(event, await admit(householdId, name, callerOf(event)));
+    redirect(303, '/round');
+  })
+};
+
+/** Two took the same invitation at once: nothing of the second is kept. */
+class Used extends Error {}

@@ -1,0 +1,49 @@
+import { randomUUID } from 'node:crypto';
+import { error } from '@sveltejs/kit';
+import { isId } from '$contract/text.ts';
+import { sitterDay, sitterTick, sitterUndo } from '$server/app/sitterDay.ts';
+import { inHousehold } from '$server/db/connection.ts';
+import { openSitter } from '$server/people/sitters.ts';
+import { form } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import { waitFor } from '$server/sessions/attempts.ts';
+import { callerOf } from '$server/sessions/cookie.ts';
+import { network } from '$server/sessions/signIn.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+const NOTHING = 'This address is over, or was taken away: ask whoever sent it to you.';
+/** Wrong addresses that one caller may try in a quarter of an hour at no cost. */
+const FREE = 20;
+
+async function opened(
+  event: Pick<RequestEvent, 'params' | 'cookies' | 'url' | 'request' | 'getClientAddress'>
+) {
+  const found = await available(() => openSitter(event.params.token));
+  if (found) return found;
+  const wait = await available(() => waitFor(`sitter ${network(callerOf(event).address)}`, FREE));
+  error(wait > 0 ? 429 : 404, NOTHING);
+}
+
+export const load: PageServerLoad = async (event) => {
+  const { householdId, sitterId } = await opened(event);
+  const day = await available(() => inHousehold(householdId, (tx) => sitterDay(tx, sitterId)));
+  return { day, nonce: randomUUID() };
+};
+
+export const actions: Actions = {
+  tick: form(async (event: RequestEvent, { stop: stopKey = '', step: stepKey = '', nonce }) => {
+    const { householdId, sitterId } = await opened(event);
+    if (!isId(nonce)) return { late: false };
+    const taken = await available(() =>
+      inHousehold(householdId, (tx) => sitterTick(tx, sitterId, { stopKey, stepKey, nonce }))
+    );
+    return { late: !taken };
+  }),
+  undo: form(async (event: RequestEvent, { events = '', nonce }) => {
+    const { householdId, sitterId } = await opened(event);
+    const eventIds = events.split(',').filter(isId);
+    if (isId(nonce) && eventIds.length > 0)
+      await available(() => inHousehold(householdId, (tx) => sitterUndo(tx, sitterId, { eventIds, nonce })));
+    return { late: false };
+  })
+};

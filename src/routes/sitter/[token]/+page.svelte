@@ -1,0 +1,189 @@
+<script lang="ts">
+  import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
+  import { enhance } from '$app/forms';
+  import Caution from '$ui/shell/Caution.svelte';
+  import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import type { ActionData, PageData } from './$types';
+
+  let { data, form }: { data: PageData; form: ActionData } = $props();
+  const day = $derived(data.day);
+  const left = $derived(day.stops.reduce((sum, { steps }) => sum + steps.length, 0));
+</script>
+
+<svelte:head>
+  <title>Trays to look after</title>
+  <meta name="robots" content="noindex" />
+</svelte:head>
+
+<main>
+  <header>
+    <h1>Trays to look after</h1>
+    <p>
+      For {day.name}, until {day.until}. {day.round}:
+      <strong
+        >{left === 0 ? 'nothing left to do' : left === 1 ? 'one thing to do' : `${left} things to do`}</strong
+      >.
+    </p>
+    {#if day.early}<p class="card">
+        Your first visit comes after {day.early}. Until then this is to look at.
+      </p>{/if}
+    {#if form && 'late' in form && form.late}<p role="status">That was done already.</p>{/if}
+  </header>
+  {#each day.stops as stop (stop.key)}
+    <article aria-labelledby="stop-{stop.key}">
+      <div class="picture">
+        <TrayDrawing picture={stop.pictures[0]} beside={stop.pictures[1] ?? null} label={stop.picture} />
+      </div>
+      <div class="what">
+        <h2 id="stop-{stop.key}">{stop.name}</h2>
+        <p class="soft">{stop.where}</p>
+        {#each stop.steps as step (step.key)}
+          <form method="POST" action="?/tick" use:enhance>
+            <input type="hidden" name="stop" value={stop.key} />
+            <input type="hidden" name="step" value={step.key} />
+            <input type="hidden" name="nonce" value={data.nonce} />
+            <button class="tick" disabled={day.early !== null}>
+              <span class="box" aria-hidden="true"><Checkmark size={24} /></span>
+              <span><strong>{step.title}</strong><span class="why small">{step.why}</span></span>
+            </button>
+          </form>
+          {#if step.caution}<Caution>{step.caution}</Caution>{/if}
+        {/each}
+        {#each stop.done as done (done.eventIds[0])}
+          <form method="POST" action="?/undo" use:enhance class="done">
+            <input type="hidden" name="events" value={done.eventIds.join(',')} />
+            <input type="hidden" name="nonce" value={data.nonce} />
+            <span>{done.words}</span><button class="undo">Undo</button>
+          </form>
+        {/each}
+      </div>
+    </article>
+  {:else}
+    <p class="card">Nothing to do in this round. Come back at the next one.</p>
+  {/each}
+  {#if day.ahead.length > 0}
+    <section aria-labelledby="ahead-title">
+      <h2 id="ahead-title">The days to come, as expected</h2>
+      <ol>
+        {#each day.ahead as round (round.when)}
+          <li>
+            <strong>{round.when}</strong>
+            {#each round.lines as line (line)}<p>
+                <span class="paper-box" aria-hidden="true"></span>{line}
+              </p>{/each}
+          </li>
+        {/each}
+      </ol>
+    </section>
+  {/if}
+  <p class="soft small">
+    Wash your hands before. If something looks mouldy or smells, leave it alone and tell whoever asked you:
+    nobody has to eat it.
+  </p>
+</main>
+
+<style>
+  main {
+    max-width: 46rem;
+    margin: 0 auto;
+    padding: 1.5rem 1.1rem 4rem;
+    display: grid;
+    gap: 1.5rem;
+    font-size: 1.0625rem;
+  }
+  article {
+    display: grid;
+    grid-template-columns: minmax(12rem, 20rem) minmax(0, 1fr);
+    gap: 0 2rem;
+    align-items: end;
+    border-top: 1.5px solid var(--ink-faint);
+    padding-top: 0.75rem;
+  }
+  .what {
+    align-self: center;
+    display: grid;
+    gap: 0.5rem;
+    padding-bottom: 0.75rem;
+  }
+  .tick {
+    display: flex;
+    width: 100%;
+    align-items: center;
+    gap: 0.9rem;
+    text-align: left;
+    padding: 0.7rem 0.9rem;
+    border: 1.5px solid var(--beet);
+    border-radius: 10px;
+    background: var(--paper-raised);
+    color: var(--ink);
+    font: inherit;
+    cursor: pointer;
+  }
+  .tick:disabled {
+    opacity: 0.7;
+    cursor: default;
+  }
+  .box {
+    flex: none;
+    display: grid;
+    place-items: center;
+    width: 2.75rem;
+    height: 2.75rem;
+    border-radius: 8px;
+    background: var(--beet);
+    color: var(--on-beet);
+  }
+  .why {
+    display: block;
+  }
+  .done {
+    display: flex;
+    align-items: center;
+    gap: 1rem;
+  }
+  ol {
+    list-style: none;
+    margin: 0.5rem 0 0;
+    padding: 0;
+    display: grid;
+    gap: 1rem;
+  }
+  .paper-box {
+    display: none;
+  }
+  @media (max-width: 47.99rem) {
+    article {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .picture {
+      width: 75%;
+    }
+  }
+  @media print {
+    .tick {
+      border: none;
+      padding: 0;
+    }
+    .box {
+      background: none;
+      border: 2px solid;
+      width: 1.4rem;
+      height: 1.4rem;
+    }
+    .box :global(svg),
+    .done .undo {
+      display: none;
+    }
+    .paper-box {
+      display: inline-block;
+      width: 0.9rem;
+      height: 0.9rem;
+      border: 1.5px solid;
+      margin-right: 0.6rem;
+    }
+    article,
+    li {
+      break-inside: avoid;
+    }
+  }
+</style>

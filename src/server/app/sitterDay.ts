@@ -1,0 +1,198 @@
+import { v5 as idFrom } from 'uuid';
+import { picturesOf } from '../../core/picture/picture.ts';
+import type { Picture } from '../../core/picture/picture.ts';
+import { sits } from '../../core/away/plan.ts';
+import { bodyOfWalk } from '../../core/reminders/rounds.ts';
+import { roundsAhead } from '../../core/steps/ahead.ts';
+import { walk, type Stop } from '../../core/steps/walk.ts';
+import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
+import { DAY, HOUR } from '../../core/time/zone.ts';
+import { stepCaution } from '../../words/cautions.ts';
+import { containersWords, cropNames } from '../../words/containers.ts';
+import { picturesWords } from '../../words/pictureWords.ts';
+import { reminderWords } from '../../words/reminders.ts';
+import { cardWords } from '../../words/steps/steps.ts';
+import { clockTime, dayAndTime, dayWords, shortDate } from '../../words/time.ts';
+import type { Tx } from '../db/connection.ts';
+import { householdNow } from '../households/household.ts';
+import { findSitter } from '../people/sitters.ts';
+import { readJudging } from '../reminders/judging.ts';
+import { standingNow, type Standing } from './judgeHousehold.ts';
+import { recordEvents } from './recordEvents.ts';
+
+/** What a sitter sees of one container. */
+export interface SitterStop {
+  key: string;
+  name: string;
+  where: string;
+  pictures: readonly [Picture, Picture?];
+  picture: string;
+  steps: { key: string; title: string; why: string; caution: string | null }[];
+  /** What they did in this round, to be taken back. */
+  done: { words: string; eventIds: string[] }[];
+}
+
+/** A sitter's page: what is to be done now and in the days to come, and nothing else of the household. */
+export interface SitterDay {
+  name: string;
+  /** As it is said: today, and until when. */
+  round: string;
+  until: string;
+  /** Before their first day: nothing is ticked yet. */
+  early: string | null;
+  stops: SitterStop[];
+  ahead: { when: string; lines: string[] }[];
+}
+
+/** What stands under a tick: words as the log of this page has them. */
+const TICKED = 'Done';
+
+/** What a sitter is to do now and in the days to come. */
+export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
+  const [standing, sitter] = [await standingNow(tx, await readJudging(tx)), await findSitter(tx, sitterId)];
+  const { household, facts, projected, reminding, book } = standing;
+  const now = householdNow(household);
+  const round = roundAt(facts.rhythm, now);
+  const stops = walk(projected, round, now)
+    .stops.map((stop) => sitterStop(stop, standing, sitterId, round.at - ROUND_LEAD_H * HOUR, now))
+    .filter(({ steps, done }) => steps.length > 0 || done.length > 0);
+  const ahead = roundsAhead(
+    facts,
+    reminding.stories ?? [],
+    round.nextAt,
+    Math.min(sitter!.untilAt, now + 14 * DAY),
+    sits
+  )
+    .map(({ at, walk: next }) => {
+      const body = bodyOfWalk({ ...next, stops: next.stops.map((stop) => sitting(stop, at)) });
+      return { at, lines: body ? reminderWords(body, at, household, book.media).lines : [] };
+    })
+    .filter(({ lines }) => lines.length > 0)
+    .map(({ at, lines }) => ({ when: `${shortDate(at, household)}, ${clockTime(at, household)}`, lines }));
+  return {
+    name: sitter!.name,
+    round: `${shortDate(now, household)}, round of ${clockTime(round.at, household)}`,
+    until: shortDate(sitter!.untilAt, household),
+    early: now < sitter!.fromAt ? dayAndTime(sitter!.fromAt, now, household) : null,
+    stops,
+    ahead
+  };
+}
+
+/** A stop with what a sitter does at it, and no looks: they are not asked to judge. */
+const sitting = (stop: Stop, at: number): Stop => ({
+  ...stop,
+  steps: stop.steps.filter((step) => sits(step, at)),
+  parts: stop.parts.map((part) => ({ ...part, ask: { ...part.ask, look: null, notes: [] } }))
+});
+
+function sitterStop(
+  stop: Stop,
+  { household, book, reminding }: Standing,
+  sitterId: string,
+  since: number,
+  now: number
+): SitterStop {
+  const sowings = stop.parts.map(({ projected }) => projected);
+  const { setup, place } = sowings[0]!;
+  const own = book.media.find(({ id }) => id === setup.mediumId) ?? null;
+  const on = { now, locale: household, containers: setup.count, medium: { kind: setup.medium, own } };
+  const pictures = picturesOf(sowings, now);
+  const name = cropNames(sowings);
+  const undone = new Set(
+    (reminding.stories ?? []).flatMap(({ events }) =>
+      events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : []))
+    )
+  );
+  const mine = (reminding.stories ?? [])
+    .filter(({ setup: { id } }) => sowings.some((sowing) => sowing.setup.id === id))
+    .flatMap(({ events }) => events)
+    .filter(
+      ({ id, by, at, body }) => by === sitterId && at >= since && body.type !== 'undone' && !undone.has(id)
+    );
+  const moments = [...new Set(mine.map(({ at }) => at))];
+  return {
+    key: stop.key,
+    name,
+    where: `${containersWords(setup)}, ${place.name}`,
+    pictures,
+    picture: picturesWords(name, pictures, household.units),
+    steps: stop.steps
+      .filter((step) => sits(step, now))
+      .map((step) => {
+        const { title, why } = cardWords(step, on);
+        return { key: step.key, title, why, caution: stepCaution(step.body) };
+      }),
+    done: moments.map((at) => ({
+      words: `${TICKED} ${dayWords(at, now, household)} ${clockTime(at, household)}`,
+      eventIds: mine.filter((one) => one.at === at).map(({ id }) => id)
+    }))
+  };
+}
+
+/**
+ * Records what a sitter ticked: the same as a member's tick records, under the sitter's name. Ticked twice from one page it is
+ * done once.
+ * @param nonce of the page that it was ticked on, a UUID
+ * @returns false where it is not asked for any more
+ */
+export async function sitterTick(
+  tx: Tx,
+  sitterId: string,
+  { stopKey, stepKey, nonce }: { stopKey: string; stepKey: string; nonce: string }
+): Promise<boolean> {
+  const standing = await standingNow(tx, await readJudging(tx));
+  const { household, facts, projected } = standing;
+  const now = householdNow(household);
+  const stop = walk(projected, roundAt(facts.rhythm, now), now).stops.find(({ key }) => key === stopKey);
+  const step = stop?.steps.find((one) => one.key === stepKey);
+  if (!step || !sits(step, now)) return false;
+  await recordEvents(
+    tx,
+    { household, memberId: sitterId },
+    step.of.flatMap(({ projected: { setup }, records, key }) =>
+      records
+        ? [
+            {
+              id: idFrom(`${setup.id}:${key}`, nonce),
+              sowingId: setup.id,
+              at: now,
+              taskKey: key,
+              sure: false,
+              body: records
+            }
+          ]
+        : []
+    )
+  );
+  return true;
+}
+
+/** Takes back what a sitter ticked; nobody else's. */
+export async function sitterUndo(
+  tx: Tx,
+  sitterId: string,
+  { eventIds, nonce }: { eventIds: readonly string[]; nonce: string }
+): Promise<void> {
+  const standing = await standingNow(tx, await readJudging(tx));
+  const { household, reminding } = standing;
+  const now = householdNow(household);
+  const own = (reminding.stories ?? []).flatMap(({ setup, events }) =>
+    events
+      .filter(({ id, by }) => by === sitterId && eventIds.includes(id))
+      .map(({ id }) => ({ sowingId: setup.id, eventId: id }))
+  );
+  if (own.length === 0) return;
+  await recordEvents(
+    tx,
+    { household, memberId: sitterId },
+    own.map(({ sowingId, eventId }) => ({
+      id: idFrom(`undo:${eventId}`, nonce),
+      sowingId,
+      at: now,
+      taskKey: null,
+      sure: false,
+      body: { type: 'undone', eventId }
+    }))
+  );
+}

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { enhance } from '$app/forms';
+  import Field from '$ui/fields/Field.svelte';
+  import { shortDate, type Locale } from '$words/time.ts';
+
+  interface Props {
+    sitters: readonly { id: string; name: string; untilAt: number }[];
+    /** The address that was just made; shown this once. */
+    shown: { name: string; address: string } | null;
+    newId: string;
+    fromDay: string;
+    untilDay: string;
+    name: string;
+    wrong: (field: string) => string;
+    locale: Locale;
+  }
+  let { sitters, shown, newId, fromDay, untilDay, name, wrong, locale }: Props = $props();
+</script>
+
+<section class="stack" aria-labelledby="sitter-title">
+  <h2 id="sitter-title">A sitter</h2>
+  <p class="small soft">
+    Whoever comes by gets an address of their own: a plain page with what to do each day, drawings, and ticks.
+    It shows nothing else, can be printed, and ends by itself.
+  </p>
+  {#if shown}
+    <div class="card stack" role="status">
+      <p>For {shown.name}, shown this once. Send it to them, or open and print it:</p>
+      <code class="token"><a href={shown.address}>{shown.address}</a></code>
+    </div>
+  {/if}
+  {#if sitters.length > 0}
+    <ul>
+      {#each sitters as sitter (sitter.id)}
+        <li>
+          <span
+            ><strong>{sitter.name}</strong><br /><span class="small soft"
+              >until {shortDate(sitter.untilAt, locale)}</span
+            ></span
+          >
+          <form method="POST" action="?/revoke" use:enhance>
+            <input type="hidden" name="sitter" value={sitter.id} />
+            <button class="undo"
+              >Take the address away<span class="visually-hidden">: {sitter.name}</span></button
+            >
+          </form>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  <form method="POST" action="?/sitter" use:enhance class="stack" novalidate>
+    <input type="hidden" name="id" value={newId} />
+    <Field name="name" label="Who comes by" placeholder="Aunt Milla" value={name} error={wrong('name')} />
+    <div class="two">
+      <Field name="fromDay" type="date" label="From" value={fromDay} error={wrong('fromDay')} />
+      <Field name="untilDay" type="date" label="Until" value={untilDay} error={wrong('untilDay')} />
+    </div>
+    <Button type="submit" kind="tertiary">Make their address</Button>
+  </form>
+</section>
+
+<style>
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.6rem;
+  }
+  li {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+    align-items: center;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 1rem;
+  }
+  .token {
+    overflow-wrap: anywhere;
+  }
+</style>
