@@ -9,6 +9,7 @@ import { dataFolder } from './lib/dataFolder.ts';
 import { ensureDatabase } from './lib/database.ts';
 import { ensureChromium, ensurePostgres } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
+import { serverSecrets } from './lib/serverSecrets.ts';
 import { serve } from './lib/web.ts';
 
 /** The demo's clock in the pictures: always the same winter morning. */
@@ -23,6 +24,7 @@ await runCommand(async () => {
   const cluster = await startCluster(ensurePostgres(), folder, false);
   const { appUrl, ownerUrl } = await ensureDatabase(cluster.adminUrl, 'brote_pictures', folder, true);
   process.env.BROTE_APP_URL = appUrl;
+  Object.assign(process.env, await serverSecrets(ownerUrl));
   process.env.BROTE_DEMO = '1';
   const id = await seedDemo(MORNING, ownerUrl);
   await inHousehold(id, (tx) => moveClock(tx, MORNING - Date.now()));

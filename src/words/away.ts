@@ -24,7 +24,7 @@ export function verdictReason(tray: ShownAwayTray, now: number, locale: Locale):
     case 'cool':
       return `${closes || dries} At ${coolName ?? 'a cooler place'} it waits until you are back.`;
     case 'put-off':
-      return 'It would begin, or want to be seen to, while nobody is there.';
+      return 'It would want to be seen to while nobody is there, and is not begun yet.';
     case 'sitter':
       return [
         dries || closes,

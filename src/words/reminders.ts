@@ -1,5 +1,6 @@
 import type { ChannelKind } from '$contract/reminders.ts';
 import type { ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
+import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
 import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
@@ -93,6 +94,13 @@ function stopPhrases({ steps, looks, notBegun }: RoundStop, units: Units): strin
   ];
 }
 
+/** What to look for, whatever covers it: on the round's own card it stands in the words of its crop. */
+const LOOKS: Record<Cue, string> = {
+  rooted: 'Look whether it has rooted',
+  lightReady: 'Look whether its stems are even',
+  windowOpen: 'Look whether it is ready to cut'
+};
+
 /** A stop in full: what the round's own card says of it. */
 function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, locale: Locale): string[] {
   const { kind, mediumId } = stop.medium;
@@ -111,7 +119,7 @@ function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, l
     ...stop.notBegun.map(
       ({ at }) => `This was to begin ${dayAndTime(at, now, locale)}. Begin now, another day, or let it go`
     ),
-    ...(stop.looks.length > 0 ? ['Have a look at it'] : [])
+    ...stop.looks.map(({ crop, cue }) => `${stop.crops.length > 1 ? `${crop}: ` : ''}${LOOKS[cue]}`)
   ];
   return said.map((one) => `${where}: ${one}.`);
 }

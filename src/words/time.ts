@@ -49,6 +49,12 @@ export function dayWords(at: number, now: number, locale: Locale): string {
 export const dayAndTime = (at: number, now: number, locale: Locale): string =>
   `${dayWords(at, now, locale)} ${clockTime(at, locale)}`;
 
+/** The same at the beginning of a line: `Tomorrow 07:30`. */
+export function dayAndTimeAlone(at: number, now: number, locale: Locale): string {
+  const words = dayAndTime(at, now, locale);
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
 export function fromTo(from: number, until: number, now: number, locale: Locale): string {
   const sameDay = daysAway(until, from, locale.zone) === 0;

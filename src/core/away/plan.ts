@@ -78,19 +78,27 @@ export function awayPlan(
       }
     }))
     .filter(({ walk }) => walk.stops.length > 0);
+  const notBegun = new Set(
+    stories
+      .filter(({ setup, events }) => isNotBegun(project(facts, setup, events)))
+      .map(({ setup }) => setup.id)
+  );
   const eventsOf = new Map(before.map(({ setup, events }) => [setup.id, events]));
   const trays = standingOf(alone).map((standing) => {
     const visits = rounds.filter(({ walk }) => walk.stops.some(({ key }) => key === standing.key)).length;
-    return outlasting(facts, standing, eventsOf, { from, backAt, visits });
+    const later = standing.sowings.some(({ setup }) => notBegun.has(setup.id));
+    return outlasting(facts, standing, eventsOf, { from, backAt, visits, later });
   });
   return { trays, rounds };
 }
+
+const isNotBegun = ({ state }: Projected): boolean => state.stage === 'prepare';
 
 function outlasting(
   facts: HouseholdFacts,
   standing: Standing,
   eventsOf: ReadonlyMap<string, readonly SowingEvent[]>,
-  { from, backAt, visits }: { from: Millis; backAt: Millis; visits: number }
+  { from, backAt, visits, later }: { from: Millis; backAt: Millis; visits: number; later: boolean }
 ): Outlasting {
   const { sowings } = standing;
   const driesAt = earliest(sowings.map((sowing) => hangsAt(sowing, from, backAt)));
@@ -110,7 +118,7 @@ function outlasting(
   const coolPlace = coolest(facts, standing, eventsOf, { from, backAt });
   return {
     standing,
-    verdict: verdictOf(standing, { backAt, driesAt, closesAt, cutG, coolPlace, visits }),
+    verdict: verdictOf(standing, { backAt, driesAt, closesAt, cutG, coolPlace, visits, later }),
     driesAt,
     closesAt,
     cutG,
@@ -124,17 +132,20 @@ function verdictOf(
   { sowings }: Standing,
   {
     backAt,
+    later,
     driesAt,
     closesAt,
     cutG,
     coolPlace,
     visits
-  }: { backAt: Millis } & Pick<Outlasting, 'driesAt' | 'closesAt' | 'cutG' | 'coolPlace' | 'visits'>
+  }: { backAt: Millis; later: boolean } & Omit<Outlasting, 'standing' | 'verdict' | 'lostG'>
 ): Verdict {
   if (sowings.some(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < backAt))
     return 'put-off';
   if (sowings.every(({ state }) => state.stage === 'prepare')) return 'lasts';
   if (driesAt === null && closesAt === null && visits === 0) return 'lasts';
+  // What is only planned yet need not be begun before.
+  if (later) return 'put-off';
   if (coolPlace) return 'cool';
   if (closesAt !== null && cutG > 0) return 'cut';
   return 'sitter';

@@ -24,3 +24,26 @@ export function isSilent(
     return false;
   return standing.some(({ state, soak }) => state.sownAt !== null || beginsAt(soak) < now - DAY);
 }
+
+/** What a silence left open is asked for so long after it ended. */
+const ASKED_D = 1;
+
+/**
+ * From when on nobody knows what became of trays that nothing was recorded of since: a silence that lasts, or one that ended
+ * within a day. Null for none.
+ */
+export function unheardSince(
+  standing: readonly Projected[],
+  rhythm: Rhythm,
+  { touchedAt, silence }: { touchedAt: Millis | null; silence: { from: Millis; until: Millis } | null },
+  now: Millis
+): Millis | null {
+  if (touchedAt !== null && isSilent(standing, rhythm, touchedAt, now)) return touchedAt;
+  if (
+    silence &&
+    now - silence.until < ASKED_D * DAY &&
+    isSilent(standing, rhythm, silence.from, silence.until)
+  )
+    return silence.from;
+  return null;
+}

@@ -3,7 +3,7 @@ import { picturesOf } from '../../core/picture/picture.ts';
 import type { Picture } from '../../core/picture/picture.ts';
 import { sits } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
-import { roundsAhead } from '../../core/steps/ahead.ts';
+import { goThrough, roundsAhead } from '../../core/steps/ahead.ts';
 import { walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
@@ -49,20 +49,20 @@ const TICKED = 'Done';
 
 /** What a sitter is to do now and in the days to come. */
 export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
-  const [standing, sitter] = [await standingNow(tx, await readJudging(tx)), await findSitter(tx, sitterId)];
+  const sitter = await findSitter(tx, sitterId);
+  if (!sitter) throw new Error('A sitter whose address was opened is not there.');
+  const standing = await standingNow(tx, await readJudging(tx));
   const { household, facts, projected, reminding, book } = standing;
   const now = householdNow(household);
   const round = roundAt(facts.rhythm, now);
-  const stops = walk(projected, round, now)
-    .stops.map((stop) => sitterStop(stop, standing, sitterId, round.at - ROUND_LEAD_H * HOUR, now))
+  const early = now < sitter.fromAt;
+  const stops = (early ? [] : walk(projected, round, now).stops)
+    .map((stop) => sitterStop(stop, standing, sitterId, round.at - ROUND_LEAD_H * HOUR, now))
     .filter(({ steps, done }) => steps.length > 0 || done.length > 0);
-  const ahead = roundsAhead(
-    facts,
-    reminding.stories ?? [],
-    round.nextAt,
-    Math.min(sitter!.untilAt, now + 14 * DAY),
-    sits
-  )
+  // Until their first day the household walks its rounds itself.
+  const from = Math.max(round.nextAt, sitter.fromAt);
+  const { stories } = goThrough(facts, reminding.stories ?? [], round.nextAt, from - 1);
+  const ahead = roundsAhead(facts, stories, from, Math.min(sitter.untilAt, from + 21 * DAY), sits)
     .map(({ at, walk: next }) => {
       const body = bodyOfWalk({ ...next, stops: next.stops.map((stop) => sitting(stop, at)) });
       return { at, lines: body ? reminderWords(body, at, household, book.media).lines : [] };
@@ -70,10 +70,10 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
     .filter(({ lines }) => lines.length > 0)
     .map(({ at, lines }) => ({ when: `${shortDate(at, household)}, ${clockTime(at, household)}`, lines }));
   return {
-    name: sitter!.name,
+    name: sitter.name,
     round: `${shortDate(now, household)}, round of ${clockTime(round.at, household)}`,
-    until: shortDate(sitter!.untilAt, household),
-    early: now < sitter!.fromAt ? dayAndTime(sitter!.fromAt, now, household) : null,
+    until: shortDate(sitter.untilAt, household),
+    early: early ? dayAndTime(sitter.fromAt, now, household) : null,
     stops,
     ahead
   };

@@ -18,6 +18,7 @@ import { addEvents } from '../app/addEvents.ts';
 import { listLessons } from '../sowings/learned.ts';
 import { markDemo } from './markDemo.ts';
 import { placeSensors } from './sensors.ts';
+import { noteTouched } from '../reminders/judging.ts';
 import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { growerFollows, natureOf } from './growerFollows.ts';
@@ -71,6 +72,7 @@ export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
       for (const story of TONIGHT)
         await prepareTonight(tx, { household, facts, members, chance, now, story, ended: false });
       await countContainers(tx);
+      await noteTouched(tx, now);
     },
     FILLING_MS
   );

@@ -15,6 +15,8 @@ export async function claimHouseholds(most: number): Promise<string[]> {
 export interface Judging {
   judgedUntil: number | null;
   touchedAt: number | null;
+  /** The last silence that ended, from when to when. */
+  silence: { from: number; until: number } | null;
 }
 
 /**
@@ -27,11 +29,23 @@ export const holdJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx
 export const readJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx``);
 
 async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> {
-  const [row] = await tx<{ judged_until: Date | null; touched_at: Date | null }[]>`
-    select judged_until, touched_at from judging where household_id = current_household() ${lock}`;
-  return row
-    ? { judgedUntil: row.judged_until?.getTime() ?? null, touchedAt: row.touched_at?.getTime() ?? null }
-    : null;
+  const [row] = await tx<
+    {
+      judged_until: Date | null;
+      touched_at: Date | null;
+      silence_from: Date | null;
+      silence_until: Date | null;
+    }[]
+  >`select judged_until, touched_at, silence_from, silence_until from judging
+    where household_id = current_household() ${lock}`;
+  if (!row) return null;
+  const { judged_until, touched_at, silence_from, silence_until } = row;
+  return {
+    judgedUntil: judged_until?.getTime() ?? null,
+    touchedAt: touched_at?.getTime() ?? null,
+    silence:
+      silence_from && silence_until ? { from: silence_from.getTime(), until: silence_until.getTime() } : null
+  };
 }
 
 /**
@@ -48,5 +62,11 @@ export async function noteJudged(tx: Tx, until: number, next: number): Promise<v
 /** Has a household judged by a moment, the machine's time: a timer that was begun now ends at its own minute. */
 export async function judgeBy(tx: Tx, at: number): Promise<void> {
   await tx`update judging set judge_at = least(judge_at, ${new Date(at)})
+    where household_id = current_household()`;
+}
+
+/** Says when anybody last recorded anything, where what was recorded tells of other days than it was written on: the demo's. */
+export async function noteTouched(tx: Tx, at: number): Promise<void> {
+  await tx`update judging set touched_at = ${new Date(at)}, silence_from = null, silence_until = null
     where household_id = current_household()`;
 }

@@ -56,7 +56,7 @@
       <Field name="fromDay" type="date" label="From" value={fromDay} error={wrong('fromDay')} />
       <Field name="untilDay" type="date" label="Until" value={untilDay} error={wrong('untilDay')} />
     </div>
-    <Button type="submit" kind="tertiary">Make their address</Button>
+    <div><Button type="submit" kind="tertiary">Make their address</Button></div>
   </form>
 </section>
 

@@ -25,6 +25,8 @@ export interface Happened {
   sowingId: string;
   body: EventBody;
   taskKey?: string | null;
+  /** When, where not all happened at once. */
+  at?: number;
 }
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
@@ -114,8 +116,8 @@ export class Journal {
     words: string | null,
     { sure = false, at = this.now() }: { sure?: boolean; at?: number } = {}
   ): Promise<Outcome> {
-    const outs = happened.map(({ sowingId, body, taskKey = null }): Outgoing => {
-      const event = { id: newId(), at: Math.round(at), by: this.memberId, taskKey, body };
+    const outs = happened.map(({ sowingId, body, taskKey = null, at: then = at }): Outgoing => {
+      const event = { id: newId(), at: Math.round(then), by: this.memberId, taskKey, body };
       return { sowingId, event, sure, words };
     });
     this.outgoing.push(...outs);

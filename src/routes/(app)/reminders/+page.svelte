@@ -1,6 +1,6 @@
 <script lang="ts">
   import { REMINDER_KIND_WORDS, reminderWords } from '$words/reminders.ts';
-  import { dayAndTime } from '$words/time.ts';
+  import { dayAndTimeAlone } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -23,7 +23,7 @@
   {#each said as { id, kind, toldAt, words } (id)}
     <li>
       <p class="small soft">
-        {dayAndTime(toldAt, data.now, data.household)} · {REMINDER_KIND_WORDS[kind].name}
+        {dayAndTimeAlone(toldAt, data.now, data.household)} · {REMINDER_KIND_WORDS[kind].name}
       </p>
       <h2><a href={words.path}>{words.title}</a></h2>
       <p>{words.summary}</p>

@@ -1,5 +1,10 @@
 import { readBook } from '$server/households/book.ts';
+import { rhythmOf } from '$core/sowing/facts.ts';
+import { roundAt } from '$core/time/rhythm.ts';
 import { householdNow } from '$server/households/household.ts';
+import { listMembers } from '$server/people/members.ts';
+import { turnsOf } from '$server/people/turns.ts';
+import { readJudging } from '$server/reminders/judging.ts';
 import { unseenReminders } from '$server/reminders/reminders.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -9,11 +14,24 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
   const { household, memberId } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [records, book, unseen] = await Promise.all([
+    const now = householdNow(household);
+    const round = roundAt(rhythmOf(household), now).key;
+    const [records, book, unseen, judging, turns, people] = await Promise.all([
       listUnderWay(tx),
       readBook(tx),
-      unseenReminders(tx, memberId)
+      unseenReminders(tx, memberId),
+      readJudging(tx),
+      turnsOf(tx, [round]),
+      listMembers(tx)
     ]);
-    return { ...book, records, unseen, now: householdNow(household) };
+    return {
+      ...book,
+      records,
+      unseen,
+      heard: { touchedAt: judging?.touchedAt ?? null, silence: judging?.silence ?? null },
+      turn: { round, memberId: turns.get(round) ?? null },
+      people,
+      now
+    };
   });
 };

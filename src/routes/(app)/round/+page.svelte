@@ -4,7 +4,12 @@
   import { walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import Stop from '$ui/round/Stop.svelte';
-  import { factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { isUnheardOf } from '$core/steps/catchUp.ts';
+  import { unheardSince } from '$core/reminders/silence.ts';
+  import CatchUp from '$ui/round/CatchUp.svelte';
+  import Turn from '$ui/round/Turn.svelte';
+  import { invalidateAll } from '$app/navigation';
+  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -27,6 +32,22 @@
       now
     )
   );
+  /** Since when nobody has said anything, where that is days ago: then it is asked what is true, tray by tray. */
+  const since = $derived(
+    unheardSince(
+      projected.filter(({ state }) => state.stage !== 'ended'),
+      facts.rhythm,
+      data.heard,
+      now
+    )
+  );
+  const lastHeard = (id: string): number => {
+    const record = data.records.find(({ setup }) => setup.id === id);
+    return record ? Math.max(0, ...eventsNow(record, data, journal).map(({ at }) => at)) : 0;
+  };
+  const isUnheard = (stop: (typeof today.stops)[number]): boolean =>
+    since !== null &&
+    stop.parts.some(({ projected: one }) => isUnheardOf(one, lastHeard(one.setup.id), since, now));
   const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
@@ -78,6 +99,18 @@
 {:else if !page.hydrated}
   <Outline records={data.records} places={data.places} ownCrops={data.ownCrops} />
 {:else}
+  <Turn
+    people={data.people}
+    me={data.member.id}
+    turn={data.turn.round === round.key ? data.turn.memberId : null}
+    onchanged={() => void invalidateAll()}
+  />
+  {#if today.stops.some(isUnheard)}
+    <p class="card" role="status">
+      Nothing was recorded for days, so Brote does not know what was done, and asks instead. Say how each tray
+      stands, and it plans on from there.
+    </p>
+  {/if}
   <ul class="above">
     {#if today.windowsOpen.length > 0}<li>
         <span class="soft">Open now</span> <strong>{names(today.windowsOpen)}</strong>
@@ -94,7 +127,11 @@
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
       {#each stops as stop (stop.key)}
-        <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} />
+        {#if since !== null && isUnheard(stop)}
+          <CatchUp {stop} {since} {now} {locale} />
+        {:else}
+          <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} />
+        {/if}
       {/each}
     </section>
   {/each}

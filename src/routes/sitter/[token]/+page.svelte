@@ -19,14 +19,16 @@
   <header>
     <h1>Trays to look after</h1>
     <p>
-      For {day.name}, until {day.until}. {day.round}:
-      <strong
-        >{left === 0 ? 'nothing left to do' : left === 1 ? 'one thing to do' : `${left} things to do`}</strong
-      >.
+      For {day.name}, until {day.until}. {#if day.early}Your first visit comes after {day.early}: until then
+        there is nothing to do.{:else}{day.round}:
+        <strong
+          >{left === 0
+            ? 'nothing left to do'
+            : left === 1
+              ? 'one thing to do'
+              : `${left} things to do`}</strong
+        >.{/if}
     </p>
-    {#if day.early}<p class="card">
-        Your first visit comes after {day.early}. Until then this is to look at.
-      </p>{/if}
     {#if form && 'late' in form && form.late}<p role="status">That was done already.</p>{/if}
   </header>
   {#each day.stops as stop (stop.key)}
@@ -42,7 +44,7 @@
             <input type="hidden" name="stop" value={stop.key} />
             <input type="hidden" name="step" value={step.key} />
             <input type="hidden" name="nonce" value={data.nonce} />
-            <button class="tick" disabled={day.early !== null}>
+            <button class="tick">
               <span class="box" aria-hidden="true"><Checkmark size={24} /></span>
               <span><strong>{step.title}</strong><span class="why small">{step.why}</span></span>
             </button>
@@ -59,7 +61,7 @@
       </div>
     </article>
   {:else}
-    <p class="card">Nothing to do in this round. Come back at the next one.</p>
+    {#if !day.early}<p class="card">Nothing to do in this round. Come back at the next one.</p>{/if}
   {/each}
   {#if day.ahead.length > 0}
     <section aria-labelledby="ahead-title">
@@ -118,10 +120,6 @@
     color: var(--ink);
     font: inherit;
     cursor: pointer;
-  }
-  .tick:disabled {
-    opacity: 0.7;
-    cursor: default;
   }
   .box {
     flex: none;

@@ -9,7 +9,10 @@ create table judging (
   judged_at timestamptz not null default '-infinity',
   judged_until timestamptz,
   -- When anybody last recorded anything.
-  touched_at timestamptz
+  touched_at timestamptz,
+  -- The last silence that ended: what each tray came to in it is asked tray by tray.
+  silence_from timestamptz,
+  silence_until timestamptz
 );
 create index on judging (judge_at);
 
@@ -127,18 +130,22 @@ create function mark_household() returns trigger
     touched timestamptz;
   begin
     if here is null then return null; end if;
-    if tg_table_name = 'events' then select max(at) into touched from added; end if;
-    if tg_table_name = 'sowings' and tg_op = 'INSERT' then select max(created_at) into touched from added; end if;
+    if tg_table_name in ('events', 'sowings') then
+      select now() + make_interval(secs => case when h.demo then h.clock_ahead_ms / 1000.0 else 0 end) into touched
+        from households h where h.household_id = here;
+    end if;
     insert into judging (household_id, judge_at, touched_at) values (here, now(), touched)
     on conflict (household_id) do update set
       judge_at = least(judging.judge_at,
         case when tg_table_name = 'households' then now() else greatest(now(), judging.judged_at + interval '15 minutes') end),
+      silence_from = case when touched > judging.touched_at + interval '2 days' then judging.touched_at else judging.silence_from end,
+      silence_until = case when touched > judging.touched_at + interval '2 days' then touched else judging.silence_until end,
       touched_at = greatest(judging.touched_at, touched);
     return null;
   end $$;
 
-create trigger marks after insert on events referencing new table as added for each statement execute function mark_household();
-create trigger marks after insert on sowings referencing new table as added for each statement execute function mark_household();
+create trigger marks after insert on events for each statement execute function mark_household();
+create trigger marks after insert on sowings for each statement execute function mark_household();
 create trigger marks after insert on readings for each statement execute function mark_household();
 create trigger marks after update of name, light_kind, lamp_ppfd, lamp_hours, sill_aspect, sill_back, day_c, night_c, humidity_pct, moving_air
   on places for each statement execute function mark_household();

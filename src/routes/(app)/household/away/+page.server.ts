@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
 import { awaySchema, sitterSchema } from '$contract/schemas/people.ts';
 import { isId } from '$contract/text.ts';
@@ -68,7 +69,8 @@ export const actions: Actions = {
     const today = isoDay(householdNow(household), household.zone);
     if (untilDay < today) return notTaken(422, kept, { untilDay: 'These days have passed.' });
     await inSession(locals, (tx) => addAway(tx, household.id, { fromDay, untilDay }, today));
-    return done('marked');
+    // Without the days in its address: they are marked now, and no longer only looked at.
+    redirect(303, '/household/away');
   }),
   unmark: form(async ({ locals }: RequestEvent, { fromDay = '' }) => {
     if (/^\d{4}-\d{2}-\d{2}$/.test(fromDay)) await inSession(locals, (tx) => removeAway(tx, fromDay));

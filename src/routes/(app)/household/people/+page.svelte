@@ -77,7 +77,7 @@
         error={wrong('own')}
         autocomplete="new-password"
       />
-      <Button type="submit" kind="tertiary">Save it</Button>
+      <div><Button type="submit" kind="tertiary">Save it</Button></div>
     </form>
     <form method="POST" action="?/leave" class="stack" use:enhance>
       <h2>Leave this household</h2>
@@ -86,7 +86,9 @@
         Whoever knows the household’s passphrase can still come in: those who stay change it under Settings.
       </p>
       {#if wrong('leave')}<p class="warn" role="alert">{wrong('leave')}</p>{/if}
-      <Button type="submit" kind="danger-tertiary" disabled={data.members.length < 2}>Leave</Button>
+      <div>
+        <Button type="submit" kind="danger-tertiary" disabled={data.members.length < 2}>Leave</Button>
+      </div>
       {#if data.members.length < 2}<p class="small soft">The last one cannot.</p>{/if}
     </form>
   </div>

@@ -128,7 +128,7 @@
         Left empty: the household’s night, {night}. What comes then is held until it is over, and dropped
         where it is of no more use.
       </p>
-      <Button type="submit" kind="tertiary">Save</Button>
+      <div><Button type="submit" kind="tertiary">Save</Button></div>
     </form>
     <Feeds feeds={data.feeds} shown={feed} newId={data.newId} locale={house} />
     <section class="stack" aria-labelledby="kinds-title">

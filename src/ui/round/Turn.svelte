@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { post } from '$ui/state/ask.ts';
+
+  /** Whose this round is: anybody's, until somebody takes it or hands it on. */
+  interface Props {
+    people: readonly { id: string; name: string }[];
+    me: string;
+    /** Null for anybody's. */
+    turn: string | null;
+    onchanged: () => void;
+  }
+  let { people, me, turn, onchanged }: Props = $props();
+  let said = $state('');
+  const whose = $derived(people.find(({ id }) => id === turn));
+  const others = $derived(people.filter(({ id }) => id !== me && id !== turn));
+
+  async function give(member: string | null) {
+    const answer = await post('/api/round', { member });
+    if (answer?.ok) said = '';
+    else
+      said = answer
+        ? ((await answer.json()) as { message: string }).message
+        : 'There is no network: try again.';
+    onchanged();
+  }
+</script>
+
+{#if people.length > 1}
+  <details class="unfold">
+    <summary
+      >{whose
+        ? turn === me
+          ? 'This round is yours'
+          : `${whose.name} walks this round`
+        : 'Anybody walks this round'}</summary
+    >
+    <div class="row">
+      {#if turn !== me}<button class="chip" onclick={() => void give(me)}>I take it</button>{/if}
+      {#each others as one (one.id)}
+        <button class="chip quiet" onclick={() => void give(one.id)}>Hand it to {one.name}</button>
+      {/each}
+      {#if turn !== null}<button class="chip quiet" onclick={() => void give(null)}>Anybody’s</button>{/if}
+    </div>
+    <p class="small soft">Whoever has it is reminded of it; the others are not.</p>
+    {#if said}<p class="warn" role="alert">{said}</p>{/if}
+  </details>
+{/if}
