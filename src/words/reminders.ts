@@ -86,9 +86,16 @@ export function stepPhrase(body: StepBody, crops: readonly string[], units: Unit
   }
 }
 
-function stopPhrases({ steps, looks, notBegun }: RoundStop, units: Units): string[] {
+/** What is to be done at a stop: of what was not begun in time it is asked whether it shall be. */
+const asked = ({ steps, notBegun }: RoundStop) =>
+  steps.filter(({ crops }) => notBegun.every(({ crop }) => !crops.includes(crop)));
+
+function stopPhrases(stop: RoundStop, units: Units): string[] {
+  const { looks, notBegun } = stop;
   return [
-    ...steps.map(({ body, crops, late }) => `${stepPhrase(body, crops, units)}${late ? ' (overdue)' : ''}`),
+    ...asked(stop).map(
+      ({ body, crops, late }) => `${stepPhrase(body, crops, units)}${late ? ' (overdue)' : ''}`
+    ),
     ...notBegun.map(({ crop }) => `begin ${crop.toLowerCase()}, or put it off`),
     ...looks.map(({ crop }) => `look at ${crop.toLowerCase()}`)
   ];
@@ -112,7 +119,7 @@ function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, l
   };
   const where = `${stop.crops.join(' and ')} (${containersWords(stop.of)}, ${stop.placeName})`;
   const said = [
-    ...stop.steps.map(({ body, with: goesWith, late, crops }) => {
+    ...asked(stop).map(({ body, with: goesWith, late, crops }) => {
       const only = crops.length < stop.crops.length ? `${crops.join(' and ')}: ` : '';
       return `${late ? 'Overdue: ' : ''}${only}${cardWords({ body, with: goesWith }, on).title}`;
     }),

@@ -65,7 +65,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   const all: Target[] = [];
   const get = (name: string, path: string) => {
     all.push({ name: `GET ${name}`, sent: { method: 'GET', path, headers: own(base, by.cookie) } });
-    if (!path.startsWith('/api') && !path.includes('.csv'))
+    if (!path.startsWith('/api') && !/\.(csv|ics)$/.test(path))
       all.push({
         name: `GET ${name}`,
         sent: {
@@ -106,6 +106,10 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/methods',
     '/notebook',
     '/household',
+    '/household/reminders',
+    '/household/people',
+    '/household/away',
+    '/reminders',
     '/welcome',
     '/sign-in'
   ])
@@ -121,6 +125,12 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/tray/[id]', `/tray/${ids.sowing}`);
   get('/tray/[id]/harvest', `/tray/${ids.sowing}/harvest`);
   get('/tray/[id]/look', `/tray/${ids.sowing}/look`);
+  get('/household/away', '/household/away?from=2027-01-10&until=2027-01-12');
+  get('/unsubscribe/[token]', `/unsubscribe/${ids.place}.${ids.device}.x`);
+  get('/join/[token]', '/join/nobody-was-invited');
+  get('/sitter/[token]', '/sitter/nobody-comes-by');
+  get('/calendar/[token]/brote.ics', '/calendar/no-such-address/brote.ics');
+  get('/calendar.ics', '/calendar.ics');
   get('/crops.csv', '/crops.csv');
   get('/api/bench', '/api/bench');
   get('/api/ping', '/api/ping');
@@ -161,6 +171,47 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     passphraseNew: 'nor that one'
   });
   form('/household?/signOut', '/household?/signOut', { session: ids.session });
+  const at = '/household/reminders';
+  form(`${at}?/mail`, `${at}?/mail`, { id: ids.notThere, to: 'nobody@balcony.example' });
+  form(`${at}?/webhook`, `${at}?/webhook`, { id: ids.event, url: 'https://hook.balcony.example/x' });
+  form(`${at}?/push`, `${at}?/push`, {
+    id: ids.lot,
+    endpoint: 'https://push.balcony.example/x',
+    p256dh: 'BNcRdreALRFXTkOOUHK1EtK2wtaz5Ry4YfYCA_0QTpQtUbVlUls0VJXg7A8u-Ts1XbjhazAkj7I99e8QcYP7DkM',
+    auth: 'tBHItJI5svbpez7KI4CCXg'
+  });
+  form(`${at}?/standIn`, `${at}?/standIn`, { id: ids.medium, kind: 'push' });
+  form(`${at}?/kinds`, `${at}?/kinds`, { channel: ids.notThere, kinds: 'round,window' });
+  form(`${at}?/test`, `${at}?/test`, { channel: ids.notThere });
+  form(`${at}?/remove`, `${at}?/remove`, { channel: ids.device });
+  form(`${at}?/quiet`, `${at}?/quiet`, { quietFrom: '22:00', quietUntil: '07:00' });
+  form(`${at}?/feed`, `${at}?/feed`, { id: ids.notThere });
+  form(`${at}?/noFeed`, `${at}?/noFeed`, { feed: ids.device });
+  form('/household/people?/invite', '/household/people?/invite', { id: ids.notThere });
+  form('/household/people?/noInvite', '/household/people?/noInvite', { invite: ids.device });
+  form('/household/people?/passphrase', '/household/people?/passphrase', {
+    now: 'not this',
+    own: 'nor that one'
+  });
+  form('/household/people?/leave', '/household/people?/leave', {}, true);
+  form('/household/away?/mark', '/household/away?/mark', { fromDay: '2099-01-10', untilDay: '2099-01-12' });
+  form('/household/away?/unmark', '/household/away?/unmark', { fromDay: '2099-01-10' });
+  form('/household/away?/sitter', '/household/away?/sitter', {
+    id: ids.notThere,
+    name: 'Milla',
+    fromDay: '2099-01-10',
+    untilDay: '2099-01-12'
+  });
+  form('/household/away?/revoke', '/household/away?/revoke', { sitter: ids.device });
+  form('/join/[token]', '/join/nobody-was-invited', { memberName: 'Ilo', passphrase: 'guess guess' });
+  form('/sitter/[token]?/tick', '/sitter/nobody-comes-by?/tick', {
+    stop: ids.sowing,
+    step: 'sow',
+    nonce: ids.notThere
+  });
+  form('/sitter/[token]?/undo', '/sitter/nobody-comes-by?/undo', { events: ids.event, nonce: ids.notThere });
+  form('/unsubscribe/[token]', `/unsubscribe/${ids.place}.${ids.device}.x`, {});
+  json('/api/round', '/api/round', { member: ids.notThere });
   form('/shelf/[id]?/save', `/shelf/${ids.place}?/save`, placeFields(ids.place, 'Taken'));
   form('/shelf/[id]?/device', `/shelf/${ids.place}?/device`, { id: ids.notThere, device: 'Another' });
   form('/shelf/[id]?/retire', `/shelf/${ids.place}?/retire`, { device: ids.notThere });

@@ -6,10 +6,10 @@ import { project, type HouseholdFacts, type Projected } from '../sowing/project.
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import { goThrough, roundsAhead, type Doing, type RoundAhead, type Story } from '../steps/ahead.ts';
+import { AHEAD_D, goThrough, roundsAhead, type Doing, type RoundAhead, type Story } from '../steps/ahead.ts';
 import type { StopStep } from '../steps/walk.ts';
 import { hangsAt } from '../steps/withhold.ts';
-import type { Millis } from '../time/zone.ts';
+import { DAY, type Millis } from '../time/zone.ts';
 import type { Absence } from './period.ts';
 
 /**
@@ -62,6 +62,8 @@ export function awayPlan(
   { leavesAt, backAt }: Absence,
   now: Millis
 ): AwayPlan {
+  // What stands now will not stand then.
+  if (leavesAt - now > AHEAD_D * DAY) return { trays: [], rounds: [] };
   const before = now < leavesAt ? goThrough(facts, stories, now, leavesAt).stories : [...stories];
   const from = Math.max(now, leavesAt);
   const alone = before

@@ -2,7 +2,7 @@ import type { SowingEvent } from '../sowing/event.ts';
 import { project, type HouseholdFacts } from '../sowing/project.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
 import { roundAt, roundsBetween } from '../time/rhythm.ts';
-import { MINUTE, type Millis } from '../time/zone.ts';
+import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { walk, type StopStep, type Walk } from './walk.ts';
 
 /** A sowing with what happened to it so far. */
@@ -19,6 +19,9 @@ export interface RoundAhead {
   at: Millis;
   walk: Walk;
 }
+
+/** Further ahead nothing that stands now still stands. */
+export const AHEAD_D = 60;
 
 /** Whoever is at home does all that a round says. */
 export const doesAll: Doing = () => true;
@@ -44,7 +47,7 @@ export function goThrough(
   doing: Doing = doesAll
 ): { rounds: RoundAhead[]; stories: Story[] } {
   let standing: Story[] = [...stories];
-  const rounds = roundsBetween(facts.rhythm, from, until).map((at) => {
+  const rounds = roundsBetween(facts.rhythm, from, Math.min(until, from + AHEAD_D * DAY)).map((at) => {
     const projected = standing
       .map(({ setup, events }) => project(facts, setup, events))
       .filter(({ state }) => state.stage !== 'ended');

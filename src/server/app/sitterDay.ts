@@ -3,7 +3,7 @@ import { picturesOf } from '../../core/picture/picture.ts';
 import type { Picture } from '../../core/picture/picture.ts';
 import { sits } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
-import { goThrough, roundsAhead } from '../../core/steps/ahead.ts';
+import { AHEAD_D, goThrough, roundsAhead } from '../../core/steps/ahead.ts';
 import { walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
@@ -14,10 +14,11 @@ import { reminderWords } from '../../words/reminders.ts';
 import { cardWords } from '../../words/steps/steps.ts';
 import { clockTime, dayAndTime, dayWords, shortDate } from '../../words/time.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdNow } from '../households/household.ts';
+import { findHousehold, householdNow } from '../households/household.ts';
 import { findSitter } from '../people/sitters.ts';
 import { readJudging } from '../reminders/judging.ts';
 import { standingNow, type Standing } from './judgeHousehold.ts';
+import { eventsBy } from '../sowings/events.ts';
 import { recordEvents } from './recordEvents.ts';
 
 /** What a sitter sees of one container. */
@@ -61,8 +62,10 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
     .filter(({ steps, done }) => steps.length > 0 || done.length > 0);
   // Until their first day the household walks its rounds itself.
   const from = Math.max(round.nextAt, sitter.fromAt);
+  // So far ahead nothing of today stands any more.
+  const near = from - now < AHEAD_D * DAY ? sitter.untilAt : from;
   const { stories } = goThrough(facts, reminding.stories ?? [], round.nextAt, from - 1);
-  const ahead = roundsAhead(facts, stories, from, Math.min(sitter.untilAt, from + 21 * DAY), sits)
+  const ahead = roundsAhead(facts, stories, from, Math.min(near, from + 21 * DAY), sits)
     .map(({ at, walk: next }) => {
       const body = bodyOfWalk({ ...next, stops: next.stops.map((stop) => sitting(stop, at)) });
       return { at, lines: body ? reminderWords(body, at, household, book.media).lines : [] };
@@ -174,15 +177,10 @@ export async function sitterUndo(
   sitterId: string,
   { eventIds, nonce }: { eventIds: readonly string[]; nonce: string }
 ): Promise<void> {
-  const standing = await standingNow(tx, await readJudging(tx));
-  const { household, reminding } = standing;
-  const now = householdNow(household);
-  const own = (reminding.stories ?? []).flatMap(({ setup, events }) =>
-    events
-      .filter(({ id, by }) => by === sitterId && eventIds.includes(id))
-      .map(({ id }) => ({ sowingId: setup.id, eventId: id }))
-  );
+  const own = await eventsBy(tx, sitterId, eventIds);
   if (own.length === 0) return;
+  const household = await findHousehold(tx);
+  const now = householdNow(household);
   await recordEvents(
     tx,
     { household, memberId: sitterId },

@@ -1,7 +1,7 @@
 import { judgeHousehold } from '../app/judgeHousehold.ts';
 import { isPassing } from '../db/unavailable.ts';
 import { claimDeliveries } from '../reminders/deliveries.ts';
-import { claimHouseholds } from '../reminders/judging.ts';
+import { claimHouseholds, LEASE_S } from '../reminders/judging.ts';
 import { deliver } from './deliver.ts';
 
 /** How often it is looked whether anything is due: one index entry each, where nothing is. */
@@ -30,8 +30,14 @@ export class Worker {
   private readonly underWay = new Set<Promise<void>>();
   private loop: Promise<void> | null = null;
 
-  /** @param base where Brote is reached, with a slash at its end */
-  constructor(private readonly base: string) {}
+  /**
+   * @param base where Brote is reached, with a slash at its end
+   * @param leaseS how long what it takes is its own; longer than any channel is waited for
+   */
+  constructor(
+    private readonly base: string,
+    private readonly leaseS = LEASE_S
+  ) {}
 
   start(): this {
     this.loop = Promise.all([this.judging(), this.sending()]).then(() => {});
@@ -48,7 +54,7 @@ export class Worker {
 
   private async judging(): Promise<void> {
     while (!this.stopping) {
-      const ids = await this.orNothing(() => claimHouseholds(AT_ONCE * 4));
+      const ids = await this.orNothing(() => claimHouseholds(AT_ONCE * 4, this.leaseS));
       for (let from = 0; from < ids.length; from += AT_ONCE)
         await Promise.all(
           ids.slice(from, from + AT_ONCE).map((id) =>
@@ -66,7 +72,7 @@ export class Worker {
   private async sending(): Promise<void> {
     while (!this.stopping) {
       const free = UNDER_WAY - this.underWay.size;
-      const claimed = free > 0 ? await this.orNothing(() => claimDeliveries(free)) : [];
+      const claimed = free > 0 ? await this.orNothing(() => claimDeliveries(free, this.leaseS)) : [];
       for (const one of claimed) {
         const going = this.orNothing(async () => {
           this.done[await deliver(one, this.base)] += 1;

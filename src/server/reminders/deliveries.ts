@@ -1,8 +1,7 @@
 import { outside, type Tx } from '../db/connection.ts';
 import type { Channel } from './channels.ts';
+import { LEASE_S } from './judging.ts';
 
-/** Whoever takes a message and dies has left it to others after so long; longer than any channel is waited for. */
-const LEASE = '1 minute';
 /** Messages are kept so long, to be looked at where something did not come. */
 const KEPT = '30 days';
 
@@ -13,10 +12,10 @@ export interface Claimed {
 }
 
 /** Takes messages that are to go now: by an index, and none that another process has. */
-export async function claimDeliveries(most: number): Promise<Claimed[]> {
+export async function claimDeliveries(most: number, leaseS = LEASE_S): Promise<Claimed[]> {
   const rows = await outside(
     (sql) => sql<{ household_id: string; id: string }[]>`
-      select household_id, id from claim_deliveries(${most}, ${LEASE})`
+      select household_id, id from claim_deliveries(${most}, make_interval(secs => ${leaseS}))`
   );
   return rows.map(({ household_id, id }) => ({ householdId: household_id, id }));
 }
@@ -107,9 +106,4 @@ export async function noteBroken(tx: Tx, channelId: string, say: string): Promis
   await tx`update channels set broken_at = now(), failures = failures + 1, said = ${say.slice(0, 300)}
     where id = ${channelId}`;
   await tx`update deliveries set state = 'failed' where channel_id = ${channelId} and state = 'pending'`;
-}
-
-/** A message that waits for a process that is to come sooner, such as one that was let go. */
-export async function releaseDelivery(tx: Tx, id: string, nextAt: number): Promise<void> {
-  await tx`update deliveries set next_at = ${new Date(nextAt)} where id = ${id} and state = 'pending'`;
 }

@@ -1,12 +1,15 @@
 import { outside, type Tx } from '../db/connection.ts';
 
-/** Whoever takes a household to judge and dies has left it to others after so long. */
-const LEASE = '1 minute';
+/** Whoever takes a household to judge, or a message to send, and dies has left it to others after so long, s. */
+export const LEASE_S = 60;
 
 /** Takes households that are to be judged now: by an index, and none that another process has. */
-export async function claimHouseholds(most: number): Promise<string[]> {
+export async function claimHouseholds(most: number, leaseS = LEASE_S): Promise<string[]> {
   const rows = await outside(
-    (sql) => sql<{ household_id: string }[]>`select household_id from claim_households(${most}, ${LEASE})`
+    (sql) =>
+      sql<
+        { household_id: string }[]
+      >`select household_id from claim_households(${most}, make_interval(secs => ${leaseS}))`
   );
   return rows.map(({ household_id }) => household_id);
 }

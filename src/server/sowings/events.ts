@@ -34,3 +34,14 @@ export async function knownEvents(tx: Tx, ids: readonly string[]): Promise<Known
     select id, sowing_id, body from events where id in ${tx(ids)}`;
   return rows.map(({ id, sowing_id, body }) => ({ id, sowingId: sowing_id, body }));
 }
+
+/** Those of some events that somebody recorded. */
+export async function eventsBy(
+  tx: Tx,
+  by: string,
+  ids: readonly string[]
+): Promise<{ sowingId: string; eventId: string }[]> {
+  return tx<{ sowingId: string; eventId: string }[]>`
+    select sowing_id as "sowingId", id as "eventId" from events
+    where id in ${tx(ids)} and member_id = ${by} order by seq`;
+}

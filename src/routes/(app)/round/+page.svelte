@@ -48,7 +48,18 @@
   const isUnheard = (stop: (typeof today.stops)[number]): boolean =>
     since !== null &&
     stop.parts.some(({ projected: one }) => isUnheardOf(one, lastHeard(one.setup.id), since, now));
-  const prepareFrom = $derived(Math.min(...today.toPrepare.map(({ soak }) => beginsAt(soak))));
+  const unheard = $derived(
+    new Set(
+      today.stops.filter(isUnheard).flatMap(({ parts }) => parts.map(({ projected: one }) => one.setup.id))
+    )
+  );
+  const heardOf = (list: typeof projected) => list.filter(({ setup }) => !unheard.has(setup.id));
+  const open = $derived(heardOf(today.windowsOpen));
+  const opening = $derived(heardOf(today.opening));
+  const toPrepare = $derived(heardOf(today.toPrepare));
+  /** Stops that ask for something to be done, of those that are heard of. */
+  const asking = $derived(today.stops.filter((stop) => stop.steps.length > 0 && !isUnheard(stop)).length);
+  const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
   const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
@@ -65,9 +76,7 @@
 
 <!-- The server sends the facts and an outline; the browser, which must follow every tray anyway to answer
      a touch at once, works out what they ask for. -->
-<svelte:head
-  ><title>{page.hydrated && today.open > 0 ? `(${today.open}) ` : ''}Round · Brote</title></svelte:head
->
+<svelte:head><title>{page.hydrated && asking > 0 ? `(${asking}) ` : ''}Round · Brote</title></svelte:head>
 
 <header class="page-head">
   <div>
@@ -75,11 +84,13 @@
     <p class="soft">
       {shortDate(now, locale)} · {!page.hydrated
         ? `${data.records.length} under way`
-        : today.open === 0
-          ? 'nothing left to do'
-          : today.open === 1
+        : asking === 0
+          ? unheard.size > 0
+            ? 'say how your trays stand'
+            : 'nothing left to do'
+          : asking === 1
             ? 'one tray asks for something'
-            : `${today.open} of ${today.stops.length} trays ask for something`}
+            : `${asking} of ${today.stops.length} trays ask for something`}
     </p>
   </div>
   <div class="row">
@@ -105,22 +116,22 @@
     turn={data.turn.round === round.key ? data.turn.memberId : null}
     onchanged={() => void invalidateAll()}
   />
-  {#if today.stops.some(isUnheard)}
+  {#if unheard.size > 0}
     <p class="card" role="status">
       Nothing was recorded for days, so Brote does not know what was done, and asks instead. Say how each tray
       stands, and it plans on from there.
     </p>
   {/if}
   <ul class="above">
-    {#if today.windowsOpen.length > 0}<li>
-        <span class="soft">Open now</span> <strong>{names(today.windowsOpen)}</strong>
+    {#if open.length > 0}<li>
+        <span class="soft">Open now</span> <strong>{names(open)}</strong>
       </li>{/if}
-    {#if today.opening.length > 0}<li>
-        <span class="soft">Opening by tomorrow</span> <strong>{names(today.opening)}</strong>
+    {#if opening.length > 0}<li>
+        <span class="soft">Opening by tomorrow</span> <strong>{names(opening)}</strong>
       </li>{/if}
-    {#if today.toPrepare.length > 0}<li>
+    {#if toPrepare.length > 0}<li>
         <span class="soft">On the bench from {dayAndTime(prepareFrom, now, locale)}</span>
-        <a href="/bench"><strong>{names(today.toPrepare)}</strong></a>
+        <a href="/bench"><strong>{names(toPrepare)}</strong></a>
       </li>{/if}
   </ul>
   {#each shelves as { place, stops } (place.id)}
