@@ -1,3 +1,4 @@
+import { fork } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
@@ -8,6 +9,7 @@ import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
 import { SESSION_COOKIE, startSession } from '../src/server/sessions/sessions.ts';
 import { coreFigures, median } from './lib/benchCore.ts';
+import { reminderFigures } from './lib/benchReminders.ts';
 import { ensureBuild } from './lib/build.ts';
 import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
@@ -182,11 +184,37 @@ function kilobytes(html: string, size: Map<string, number>, client: string): num
   return Math.round([...wanted].reduce((sum, path) => sum + size.get(path)!, 0) / 1000);
 }
 
+/** A morning's reminders among a hundred thousand households. */
+async function reminders(): Promise<void> {
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    await reminderFigures(database, () => Promise.all([judgeApart(), judgeApart()]));
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
+/** Another process that judges what is due until nothing is. @returns how many it judged */
+const judgeApart = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const child = fork(join(import.meta.dirname, 'lib/benchWorker.ts'), {
+      execArgv: ['--import', 'tsx'],
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc']
+    });
+    child.once('message', (judged) => resolve(Number(judged)));
+    child.once('exit', (code) => reject(new Error(`It ended with ${code} and said nothing.`)));
+  });
+
 await runCommand(async () => {
   ensureBuild();
   coreFigures();
   studyHouseholds();
   await serverTimes();
   await firstView();
+  await reminders();
   process.exit(0);
 });

@@ -10,6 +10,18 @@ const LOOK_MS = 1000;
 const AT_ONCE = 4;
 const UNDER_WAY = 16;
 
+/** Does something to each of some households, a few at a time: while the database reads for one, another is worked out. */
+export async function inParallel(
+  ids: readonly string[],
+  work: (id: string) => Promise<unknown>
+): Promise<void> {
+  const left = [...ids];
+  const one = async () => {
+    for (let id = left.pop(); id !== undefined; id = left.pop()) await work(id);
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, one));
+}
+
 /** What a worker did, for whoever watches. */
 export interface Done {
   judged: number;
@@ -55,16 +67,14 @@ export class Worker {
   private async judging(): Promise<void> {
     while (!this.stopping) {
       const ids = await this.orNothing(() => claimHouseholds(AT_ONCE * 4, this.leaseS));
-      for (let from = 0; from < ids.length; from += AT_ONCE)
-        await Promise.all(
-          ids.slice(from, from + AT_ONCE).map((id) =>
-            this.orNothing(async () => {
-              this.done.told += await judgeHousehold(id);
-              this.done.judged += 1;
-              return [];
-            })
-          )
-        );
+      await inParallel(ids, (id) =>
+        this.orNothing(async () => {
+          const told = await judgeHousehold(id);
+          this.done.told += told;
+          this.done.judged += 1;
+          return [];
+        })
+      );
       if (ids.length === 0) await this.pause();
     }
   }
@@ -75,7 +85,8 @@ export class Worker {
       const claimed = free > 0 ? await this.orNothing(() => claimDeliveries(free, this.leaseS)) : [];
       for (const one of claimed) {
         const going = this.orNothing(async () => {
-          this.done[await deliver(one, this.base)] += 1;
+          const how = await deliver(one, this.base);
+          this.done[how] += 1;
           return [];
         }).then(() => void this.underWay.delete(going));
         this.underWay.add(going);

@@ -1,0 +1,194 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { outsideSettings, startOutside, type Outside } from '../../commands/standIns/outside.ts';
+import { Worker } from '../../src/server/jobs/worker.ts';
+import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import { until } from '../support/started.ts';
+
+describe('reminders', function () {
+  this.timeout(60_000);
+  let stage: Stage;
+  let outside: Outside;
+  let worker: Worker;
+  const kept = { ...process.env };
+  before(async () => {
+    outside = await startOutside();
+    Object.assign(process.env, outsideSettings(outside));
+    stage = await setStage(true);
+    worker = new Worker(stage.url).start();
+  });
+  after(async () => {
+    await worker.stop();
+    await stage.close();
+    await outside.close();
+    for (const name of Object.keys(outsideSettings(outside)))
+      if (kept[name] === undefined) delete process.env[name];
+      else process.env[name] = kept[name];
+  });
+
+  it('reach whoever turns a channel on by keyboard, with what the round asks for, once the clock has moved', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/household/reminders');
+    await page.getByLabel('Mail to').focus();
+    await page.keyboard.type('nela@balcony');
+    await page.keyboard.press('Enter');
+    await page.getByText('This is no mail address').waitFor();
+    expect(await page.getByLabel('Mail to').inputValue()).to.equal('nela@balcony');
+    await page.getByLabel('Mail to').focus();
+    await page.keyboard.press('End');
+    await page.keyboard.type('.example');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Send a test to nela@balcony.example' }).waitFor();
+    await page.getByRole('button', { name: 'Send a test to nela@balcony.example' }).press('Enter');
+    await page.getByText(/Last sent today/).waitFor();
+    expect(outside.mail.mails.map(({ subject }) => subject)).to.deep.equal(['A test from Brote']);
+
+    await page.getByRole('button', { name: 'Use the demo’s stand-in for a browser' }).press('Enter');
+    await page.getByRole('button', { name: 'Send a test to The demo’s browser' }).waitFor();
+    // Only rounds to this one.
+    const group = page.getByRole('form', { name: 'What goes to The demo’s browser' });
+    for (const kind of ['Soaks and timers', 'Harvest windows', 'Trouble', 'Days away']) {
+      await group.getByRole('button', { name: kind, pressed: true }).press('Enter');
+      await group.getByRole('button', { name: kind, pressed: false }).waitFor();
+    }
+    await page.getByRole('button', { name: 'Next round' }).press('Enter');
+    const pushed = await until(
+      async () => outside.push.pushes,
+      (all) => all.length > 0,
+      20_000
+    );
+    const { title, body, path } = JSON.parse(pushed[0]!.text) as Record<string, string>;
+    expect(title).to.equal('Round of 20:30');
+    expect(path).to.equal('/round');
+    // The same that the page says of it.
+    await open(page, stage, '/round');
+    const asked = Number(/^(\d+) stops?: /.exec(body!)![1]);
+    expect(asked).to.be.greaterThan(2);
+    for (const [, mL] of body!.matchAll(/(\d+) mL under/g))
+      await page.getByText(`Water ${mL} mL from below`).first().waitFor();
+    await page.getByRole('link', { name: /\d+ reminders?/ }).click();
+    await page.getByRole('heading', { name: 'What came' }).waitFor();
+    await page.getByText('Why this came').first().click();
+    await page.getByText('It is time for your household’s round').waitFor();
+  });
+
+  it('say where notifications are blocked, and what there is instead', async () => {
+    const page = await stage.page();
+    // As a browser has it in which somebody said no.
+    await page.addInitScript(() => {
+      Object.defineProperty(Notification, 'permission', { get: () => 'denied' });
+    });
+    await open(page, stage, '/household/reminders');
+    await page.getByText('Notifications from Brote are blocked in this browser').waitFor();
+    await page.getByText('Or take mail instead').waitFor();
+  });
+
+  it('ask for nothing while everybody is away: a sitter is let in by an address, on a phone', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/household/away');
+    await page.getByLabel('First day away').fill('2027-01-20');
+    await page.getByLabel('Last day away').fill('2027-01-14');
+    await page.getByRole('button', { name: 'See what that means' }).click();
+    await page.getByText('The last day comes after the first.').waitFor();
+    await page.getByLabel('First day away').fill('2027-01-14');
+    await page.getByLabel('Last day away').fill('2027-01-19');
+    await page.getByRole('button', { name: 'See what that means' }).click();
+    await page.getByRole('heading', { name: 'Somebody has to come by' }).waitFor();
+    await page.getByRole('button', { name: 'Mark these days' }).click();
+    await page.getByRole('heading', { name: 'Away Thu 14 Jan to Tue 19 Jan' }).waitFor();
+    await page.getByLabel('Who comes by').fill('Aunt Milla');
+    await page.getByRole('button', { name: 'Make their address' }).click();
+    const address = (await page.locator('code.token a').getAttribute('href'))!;
+    await expectAccessible(page);
+
+    // Two days on she comes by.
+    for (let day = 0; day < 2; day += 1) {
+      const answer = page.waitForResponse((response) => response.url().endsWith('/api/clock'));
+      await page.getByRole('button', { name: '+1 day' }).click();
+      await answer;
+    }
+    const phone = await stage.page(PHONE);
+    await phone.goto(address, { waitUntil: 'networkidle' });
+    await expectAccessible(phone);
+    await expectFitsThumb(phone);
+    const ticks = phone.locator('button.tick');
+    const many = await ticks.count();
+    expect(many).to.be.greaterThan(1);
+    await ticks.first().click();
+    await phone.getByText(/^Done today/).waitFor();
+    expect(await ticks.count()).to.equal(many - 1);
+    await phone.getByRole('button', { name: 'Undo' }).click();
+    await phone.getByText(/^Done today/).waitFor({ state: 'detached' });
+    await page.reload({ waitUntil: 'networkidle' });
+    await page.getByRole('button', { name: /Take the address away/ }).click();
+    await page.getByText('Take the address away').waitFor({ state: 'detached' });
+    await phone.goto(address);
+    await phone.getByText('This address is over').waitFor();
+  });
+
+  it('ask after days of silence how each tray stands, and take that for the truth', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/round');
+    for (let day = 0; day < 4; day += 1) {
+      const answer = page.waitForResponse((response) => response.url().endsWith('/api/clock'));
+      await page.getByRole('button', { name: '+1 day' }).click();
+      await answer;
+    }
+    await open(page, stage, '/round');
+    await page.getByText('Nothing was recorded for days').waitFor();
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+    const unheard = page.getByRole('heading', { name: /^How does .* stand\?$/ });
+    const many = await unheard.count();
+    expect(many).to.be.greaterThan(3);
+    const dark = page.locator('article.stop', { hasText: 'Still stretching in the dark' }).first();
+    await dark.getByRole('button', { name: 'In the light' }).click();
+    await dark.getByRole('button', { name: 'yesterday' }).click();
+    await dark.getByRole('button', { name: 'Right' }).click();
+    await dark.getByRole('button', { name: 'That is how it stands' }).click();
+    await until(
+      () => unheard.count(),
+      (left) => left === many - 1,
+      5000
+    );
+    expect(await unheard.count()).to.equal(many - 1);
+    // Still asked of the others, on a page loaded anew.
+    await open(page, stage, '/round');
+    expect(await unheard.count()).to.equal(many - 1);
+    await page
+      .locator('article.stop')
+      .filter({ has: unheard.first() })
+      .first()
+      .getByRole('button', { name: 'Dried out' })
+      .click();
+    await until(
+      () => unheard.count(),
+      (left) => left === many - 2,
+      5000
+    );
+    expect(await unheard.count()).to.equal(many - 2);
+  });
+
+  it('have views that are fit for everybody, at a desk and on a phone', async () => {
+    for (const options of [undefined, PHONE]) {
+      const page: Page = await stage.page(options);
+      for (const path of ['/household/reminders', '/household/people', '/household/away', '/reminders']) {
+        await open(page, stage, path);
+        await expectAccessible(page);
+        if (options) await expectFitsThumb(page);
+      }
+    }
+  });
+
+  it('let a round be taken and handed on', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    await page.getByText('Anybody walks this round').click();
+    await page.getByRole('button', { name: 'I take it' }).click();
+    await page.getByText('This round is yours').waitFor();
+    await page.getByRole('button', { name: 'Hand it to Tobi' }).click();
+    await page.getByText('Tobi walks this round').waitFor();
+    await page.getByRole('button', { name: 'Anybody’s' }).click();
+    await page.getByText('Anybody walks this round').waitFor();
+  });
+});
