@@ -10,7 +10,9 @@ import { ensureDatabase } from './lib/database.ts';
 import { ensureChromium, ensurePostgres } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
 import { serverSecrets } from './lib/serverSecrets.ts';
+import { Worker } from '../src/server/jobs/worker.ts';
 import { serve } from './lib/web.ts';
+import { outsideSettings, startOutside } from './standIns/outside.ts';
 
 /** The demo's clock in the pictures: always the same winter morning. */
 const MORNING = Date.parse('2027-01-12T09:40Z');
@@ -28,7 +30,10 @@ await runCommand(async () => {
   process.env.BROTE_DEMO = '1';
   const id = await seedDemo(MORNING, ownerUrl);
   await inHousehold(id, (tx) => moveClock(tx, MORNING - Date.now()));
+  const outside = await startOutside();
+  Object.assign(process.env, outsideSettings(outside));
   const { url } = await serve('127.0.0.1', 0);
+  const worker = new Worker(url).start();
   const browser = await chromium.launch({
     executablePath: ensureChromium(),
     args: ['--no-sandbox', '--disable-gpu']
@@ -68,7 +73,6 @@ await runCommand(async () => {
   await shoot('round', 'round');
   await shoot('round-phone', 'round', { phone: true });
   await shoot('sow', 'sow?crop=pea');
-  await shoot('sow-phone', 'sow?crop=pea', { phone: true });
   await shoot('bench', 'bench');
   await shoot('calculator', 'bench/calculators/seed?crop=pea&area=25+x+18&count=2');
   await shoot('cupboard', 'bench/cupboard');
@@ -80,7 +84,6 @@ await runCommand(async () => {
       await open.getByText('How it was worked out').evaluate((summary) => summary.scrollIntoView());
     }
   });
-  await shoot('tray-phone', broccoli, { phone: true });
   await shoot('harvest-phone', `${radish}/harvest`, {
     phone: true,
     before: (open) => open.getByLabel('Full bowl on the scale (g)').fill('104')
@@ -105,13 +108,44 @@ await runCommand(async () => {
       await open.getByText('Warmth, as measured').evaluate((title) => title.scrollIntoView());
     }
   });
-  await shoot('bench-phone', 'bench', {
-    phone: true,
+  const wait = (of: () => boolean) =>
+    new Promise<void>((resolve) => {
+      const look = setInterval(() => of() && (clearInterval(look), resolve()), 50);
+    });
+  await shoot('reminders', 'household/reminders', {
     before: async (open) => {
-      await open.getByRole('button', { name: /^Disinfect Sunflower/ }).click();
-      await open.getByText('Contact time').waitFor();
+      await open.getByLabel('Mail to').fill('nela@balcony.example');
+      await open.getByRole('button', { name: 'Add mail' }).click();
+      await open.getByRole('button', { name: /^Send a test/ }).click();
+      await wait(() => outside.mail.mails.length > 0);
+      await open.getByText(/Last sent/).waitFor();
     }
   });
+  let sitter = '';
+  await shoot('away', 'household/away?from=2027-01-16&until=2027-01-21', {
+    before: async (open) => {
+      await open.getByRole('button', { name: 'Mark these days' }).click();
+      await open.getByRole('heading', { name: /^Away/ }).waitFor();
+      // An address of its own for another picture, which is not in this one.
+      await open.getByLabel('Who comes by').fill('Aunt Milla');
+      await open.getByRole('button', { name: 'Make their address' }).click();
+      sitter = (await open.locator('code.token a').getAttribute('href'))!.slice(url.length);
+      await open.goto(`${url}household/away`, { waitUntil: 'networkidle' });
+    }
+  });
+  const later = (days: number) => inHousehold(id, (tx) => moveClock(tx, days * 86_400_000));
+  await later(4);
+  await shoot('sitter-phone', sitter, { phone: true });
+  await shoot('catch-up-phone', 'round', {
+    phone: true,
+    before: async (open) => {
+      const dark = open.locator('article.stop', { hasText: 'Still stretching in the dark' }).first();
+      await dark.getByRole('button', { name: 'In the light' }).click();
+      await dark.evaluate((stop) => stop.scrollIntoView());
+    }
+  });
+  await worker.stop();
+  await outside.close();
   await browser.close();
   closeDb();
   cluster.stop();

@@ -75,8 +75,8 @@ describe('reminders', function () {
   it('say where notifications are blocked, and what there is instead', async () => {
     const page = await stage.page();
     // As a browser has it in which somebody said no.
-    await page.addInitScript(() => {
-      Object.defineProperty(Notification, 'permission', { get: () => 'denied' });
+    await page.addInitScript({
+      content: "Object.defineProperty(Notification, 'permission', { get() { return 'denied'; } });"
     });
     await open(page, stage, '/household/reminders');
     await page.getByText('Notifications from Brote are blocked in this browser').waitFor();
