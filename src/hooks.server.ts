@@ -68,7 +68,10 @@ async function letIn(event: RequestEvent): Promise<void> {
     const { known } = callerOf(event);
     if (known) keepKnown(event, known);
   }
-  if (!event.locals.session && isDemo() && event.request.method === 'GET') await enterDemo(event);
+  // Whoever holds a secret address is let in to that alone.
+  const isSecret = SECRET_PATHS.some((path) => event.url.pathname.startsWith(path));
+  if (!event.locals.session && isDemo() && event.request.method === 'GET' && !isSecret)
+    await enterDemo(event);
 }
 
 /** The demo lets anyone in as one of the flat's members. */

@@ -119,6 +119,36 @@ describe('what a household is reminded of', () => {
     }
   });
 
+  it('goes by the new hours of a household that moves to another zone, and tells no round twice', () => {
+    const tray = { setup: radishTray(), events: [sown(), event(60, { type: 'lit' })] };
+    const start = SOWN + 72 * HOUR;
+    const before = remindedKitchen(home, [tray], start, { follows: () => true }).until(start + DAY);
+    const moved: HouseholdFacts = { ...home, rhythm: rhythm('America/New_York') };
+    const told = before.map(({ key }) => ({ key, opensAt: null }));
+    const after: Reminder[] = [];
+    let since = start + DAY;
+    for (let now = since + HOUR / 4; now < start + 3 * DAY; now += HOUR / 4) {
+      const { due } = judge(
+        moved,
+        [project(moved, tray.setup, tray.events)],
+        {
+          told: [...told, ...after.map(({ key }) => ({ key, opensAt: null }))],
+          lastTouchAt: now,
+          lastRead: [],
+          since
+        },
+        now
+      );
+      since = now;
+      after.push(...due);
+    }
+    const keys = [...told, ...after].map(({ key }) => key);
+    expect(new Set(keys).size).to.equal(keys.length);
+    const rounds = after.filter(({ body }) => body.type === 'round');
+    expect(rounds.length).to.be.greaterThan(1);
+    for (const { dueAt } of rounds) expect(['07:30', '20:30']).to.include(clock(dueAt, 'America/New_York'));
+  });
+
   it('says what the round’s page says, and nothing where it asks for nothing', () => {
     const events = [sown(), event(48, { type: 'uncovered' }), event(60, { type: 'lit' })];
     const dry = project(home, radishTray(), events);

@@ -134,6 +134,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/crops.csv', '/crops.csv');
   get('/api/bench', '/api/bench');
   get('/api/ping', '/api/ping');
+  get('/api/reminders', '/api/reminders');
   get('/api/health', '/api/health');
   all.push({
     name: 'GET /api/readings',

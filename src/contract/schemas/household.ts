@@ -79,17 +79,29 @@ export const householdSchema = yup.object({
   morning: clockTime.test('awake', 'The round must fall while you are up.', (value, { parent }) =>
     isUp(value, parent)
   ),
-  evening: clockTime
-    .test('awake', 'The round must fall while you are up.', (value, { parent }) => isUp(value, parent))
+  /** Empty for one round a day. */
+  evening: yup
+    .string()
+    .default('')
+    .typeError('Give a time, such as 20:30, or leave it empty.')
+    .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, {
+      message: 'Give a time, such as 20:30, or leave it empty.',
+      excludeEmptyString: true
+    })
+    .test(
+      'awake',
+      'The round must fall while you are up.',
+      (value, { parent }) => !value || isUp(value, parent)
+    )
     .test(
       'order',
       'The evening round comes after the morning round.',
-      (value, { parent }) => minutesOf(value) > minutesOf(parent.morning)
+      (value, { parent }) => !value || minutesOf(value) > minutesOf(parent.morning)
     )
     .test(
       'apart',
       'Rounds lie at least an hour apart: nearer, the second has nothing to do that the first did not.',
-      (value, { parent }) => !(minutesOf(value) - minutesOf(parent.morning) < ROUNDS_APART_MIN)
+      (value, { parent }) => !value || !(minutesOf(value) - minutesOf(parent.morning) < ROUNDS_APART_MIN)
     ),
   methodKey: key('Choose a method.').required('Choose a method.')
 });

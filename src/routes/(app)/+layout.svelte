@@ -10,6 +10,7 @@
   import TimerBar from '$ui/timers/TimerBar.svelte';
   import { ask } from '$ui/state/ask.ts';
   import { HouseholdClock } from '$ui/state/householdClock.ts';
+  import { showNotices } from '$ui/state/openNotices.ts';
   import { dayAndTime } from '$words/time.ts';
   import { Timers, provideTimers } from '$ui/state/timers.svelte.ts';
   import { Journal, provideJournal } from '$ui/state/journal.svelte.ts';
@@ -36,6 +37,8 @@
     void timers.refresh();
   });
 
+  /** Up to when this page has shown what came. */
+  let noticed = untrack(() => data.now);
   /** No answer came: what is shown is from before. */
   let keptSince = $state<number | null>(null);
 
@@ -51,6 +54,7 @@
       // It was away, and is back.
       if (journal.outgoing.length > 0) await journal.flush();
       await invalidateAll();
+      noticed = await showNotices(noticed);
     }
   }
 

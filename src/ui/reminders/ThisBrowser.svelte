@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
+  import { notifiesWhileOpen, setNotifiesWhileOpen } from '$ui/state/openNotices.ts';
   import { notifying, subscribeHere, type Notifying } from '$ui/state/notifying.ts';
 
   interface Props {
@@ -15,12 +16,15 @@
 
   let can = $state<Notifying | null>(null);
   let said = $state('');
+  /** It cannot be reached when it is closed, but notifies while Brote is open in it. */
+  let whileOpen = $state(false);
   let sending = $state(false);
   let form = $state<HTMLFormElement>();
   let subscription = $state({ endpoint: '', p256dh: '', auth: '' });
 
   onMount(() => {
     can = notifying();
+    whileOpen = notifiesWhileOpen();
   });
 
   async function turnOn() {
@@ -31,8 +35,10 @@
     sending = false;
     if (!got.ok) {
       said = got.say;
+      if (can === 'granted') setNotifiesWhileOpen((whileOpen = true));
       return;
     }
+    setNotifiesWhileOpen((whileOpen = false));
     subscription = got.subscription;
     // The fields are written before the form reads them.
     queueMicrotask(() => form?.requestSubmit());
@@ -59,7 +65,13 @@
       <Button kind="tertiary" disabled={can === null || sending} on:click={() => void turnOn()}
         >Turn them on here</Button
       >
+      {#if whileOpen}<button class="chip" onclick={() => setNotifiesWhileOpen((whileOpen = false))}
+          >Turn them off here</button
+        >{/if}
     </div>
+    {#if whileOpen}<p class="small soft" role="status">
+        They come here while Brote is open in this browser; closed, it is not reached.
+      </p>{/if}
   {/if}
   {#if said || wrong}<p class="warn" role="alert">{said || wrong}</p>{/if}
   <form method="POST" action="?/push" use:enhance bind:this={form} hidden>

@@ -54,7 +54,7 @@ export const actions: Actions = {
           methodKey: known.key,
           wakeMin: minutesOf(wake),
           sleepMin: minutesOf(sleep),
-          roundsMin: [minutesOf(morning), minutesOf(evening)]
+          roundsMin: [morning, evening].filter(Boolean).map(minutesOf)
         });
       });
     } catch (error) {

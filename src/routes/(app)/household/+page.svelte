@@ -80,7 +80,8 @@
         name="evening"
         type="time"
         label="Second round"
-        value={kept('evening', clockTimeOf(house.roundsMin.at(-1)!))}
+        helper="Left empty: one a day"
+        value={kept('evening', house.roundsMin[1] === undefined ? '' : clockTimeOf(house.roundsMin[1]))}
         error={wrong('evening')}
       />
     </div>
