@@ -50,6 +50,29 @@ export interface AwayPlan {
 const SITS: readonly StopStep['body']['kind'][] = ['water', 'mist', 'uncover', 'light', 'turn', 'air'];
 export const sits: Doing = ({ body }) => SITS.includes(body.kind);
 
+/** The rounds between two moments as whoever comes by walks them: what they do, and no looks, which they are not asked for. */
+export const sittersRounds = (
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  from: Millis,
+  until: Millis
+): RoundAhead[] =>
+  roundsAhead(facts, stories, from, until, sits)
+    .map(({ at, walk }) => ({
+      at,
+      walk: {
+        ...walk,
+        stops: walk.stops
+          .map((stop) => ({
+            ...stop,
+            steps: stop.steps.filter((step) => sits(step, at)),
+            parts: stop.parts.map((part) => ({ ...part, ask: { ...part.ask, look: null, notes: [] } }))
+          }))
+          .filter(({ steps }) => steps.length > 0)
+      }
+    }))
+    .filter(({ walk }) => walk.stops.length > 0);
+
 /** A tray stands this much warmer than where it would wait, or the move is not worth it, degC. */
 const COOLER_C = 2;
 
@@ -69,17 +92,7 @@ export function awayPlan(
   const alone = before
     .map(({ setup, events }) => project(facts, setup, events))
     .filter(({ state }) => state.stage !== 'ended');
-  const rounds = roundsAhead(facts, before, from, backAt - 1, sits)
-    .map(({ at, walk }) => ({
-      at,
-      walk: {
-        ...walk,
-        stops: walk.stops
-          .map((stop) => ({ ...stop, steps: stop.steps.filter((step) => sits(step, at)) }))
-          .filter(({ steps }) => steps.length > 0)
-      }
-    }))
-    .filter(({ walk }) => walk.stops.length > 0);
+  const rounds = sittersRounds(facts, before, from, backAt - 1);
   const notBegun = new Set(
     stories
       .filter(({ setup, events }) => isNotBegun(project(facts, setup, events)))

@@ -1,9 +1,9 @@
 import { v5 as idFrom } from 'uuid';
 import { picturesOf } from '../../core/picture/picture.ts';
 import type { Picture } from '../../core/picture/picture.ts';
-import { sits } from '../../core/away/plan.ts';
+import { sits, sittersRounds } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
-import { AHEAD_D, goThrough, roundsAhead } from '../../core/steps/ahead.ts';
+import { AHEAD_D, goThrough } from '../../core/steps/ahead.ts';
 import { walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
@@ -45,9 +45,6 @@ export interface SitterDay {
   ahead: { when: string; lines: string[] }[];
 }
 
-/** What stands under a tick: words as the log of this page has them. */
-const TICKED = 'Done';
-
 /** What a sitter is to do now and in the days to come. */
 export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   const sitter = await findSitter(tx, sitterId);
@@ -65,13 +62,15 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   // So far ahead nothing of today stands any more.
   const near = from - now < AHEAD_D * DAY ? sitter.untilAt : from;
   const { stories } = goThrough(facts, reminding.stories ?? [], round.nextAt, from - 1);
-  const ahead = roundsAhead(facts, stories, from, Math.min(near, from + 21 * DAY), sits)
-    .map(({ at, walk: next }) => {
-      const body = bodyOfWalk({ ...next, stops: next.stops.map((stop) => sitting(stop, at)) });
-      return { at, lines: body ? reminderWords(body, at, household, book.media).lines : [] };
-    })
-    .filter(({ lines }) => lines.length > 0)
-    .map(({ at, lines }) => ({ when: `${shortDate(at, household)}, ${clockTime(at, household)}`, lines }));
+  const ahead = sittersRounds(facts, stories, from, Math.min(near, from + 21 * DAY)).map(
+    ({ at, walk: next }) => {
+      const body = bodyOfWalk(next);
+      return {
+        when: `${shortDate(at, household)}, ${clockTime(at, household)}`,
+        lines: body ? reminderWords(body, at, household, book.media).lines : []
+      };
+    }
+  );
   return {
     name: sitter.name,
     round: `${shortDate(now, household)}, round of ${clockTime(round.at, household)}`,
@@ -81,13 +80,6 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
     ahead
   };
 }
-
-/** A stop with what a sitter does at it, and no looks: they are not asked to judge. */
-const sitting = (stop: Stop, at: number): Stop => ({
-  ...stop,
-  steps: stop.steps.filter((step) => sits(step, at)),
-  parts: stop.parts.map((part) => ({ ...part, ask: { ...part.ask, look: null, notes: [] } }))
-});
 
 function sitterStop(
   stop: Stop,
@@ -127,7 +119,7 @@ function sitterStop(
         return { key: step.key, title, why, caution: stepCaution(step.body) };
       }),
     done: moments.map((at) => ({
-      words: `${TICKED} ${dayWords(at, now, household)} ${clockTime(at, household)}`,
+      words: `Done ${dayWords(at, now, household)} ${clockTime(at, household)}`,
       eventIds: mine.filter((one) => one.at === at).map(({ id }) => id)
     }))
   };
