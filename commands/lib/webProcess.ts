@@ -1,6 +1,7 @@
 // The process that answers requests and sends reminders, or one of both where `BROTE_ROLE` says `web` or `worker`. The
 // command that started it starts it again where it ends, and ends it.
 import { closeDb } from '../../src/server/db/connection.ts';
+import { isLost } from '../../src/server/db/unavailable.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
 import { Plain } from './say.ts';
 import { roleOf, serve } from './web.ts';
@@ -16,7 +17,12 @@ const log = (what: string) => (error: unknown) => {
 };
 
 process.on('uncaughtException', log('uncaught'));
-process.on('unhandledRejection', log('unhandled'));
+// Postgres.js (3.4.9) asks each new connection for the database's types, by a query that nobody waits for: where the
+// connection is lost just then it says so here, and to whoever opened it.
+process.on('unhandledRejection', (error) => {
+  if (isLost(error)) console.error(new Date().toISOString(), (error as Error).message);
+  else log('unhandled')(error);
+});
 // Ctrl-C reaches every process of a terminal: the command ends this one in order.
 process.on('SIGINT', () => {});
 process.on('SIGHUP', () => {});

@@ -19,8 +19,9 @@ describe('reminders', function () {
   });
   after(async () => {
     await worker.stop();
-    await stage.close();
+    // Whatever the browser complained of, nothing is left running.
     await outside.close();
+    await stage.close();
     for (const name of Object.keys(outsideSettings(outside)))
       if (kept[name] === undefined) delete process.env[name];
       else process.env[name] = kept[name];

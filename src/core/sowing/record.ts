@@ -8,6 +8,8 @@ import type { SowingSetup } from './sowing.ts';
  */
 export interface SowingRecord {
   setup: SowingSetup;
+  /** When it was put on the list; not known where an answer only brings what changed. */
+  plannedAt?: Millis;
   /** JSON array of events in the order they happened, each as {@link LogEntry}. */
   log: string;
 }

@@ -36,7 +36,16 @@ export class Slot {
   /** @throws Error where there is nobody to connect to */
   static async open(url: string): Promise<Slot> {
     // Named before it is there: the driver tells of the closing, and this is whom it tells.
-    const told: { slot: Slot | null; closed: boolean } = { slot: null, closed: false };
+    const told: { slot: Slot | null; closed: boolean; lost: () => void } = {
+      slot: null,
+      closed: false,
+      lost: () => {}
+    };
+    // The driver does not answer where the connection goes just as it learns the database's types.
+    const lost = new Promise<never>((_resolve, reject) => {
+      told.lost = () => reject(new Unavailable('the connection closed as it opened'));
+    });
+    lost.catch(() => {});
     const pool = postgres(url, {
       max: 1,
       max_lifetime: null,
@@ -44,6 +53,7 @@ export class Slot {
       onnotice: () => {},
       onclose: () => {
         told.closed = true;
+        told.lost();
         told.slot?.close();
       },
       connection: {
@@ -56,7 +66,7 @@ export class Slot {
     const slot = new Slot(pool, null);
     told.slot = slot;
     try {
-      slot.connection = await pool.reserve();
+      slot.connection = await Promise.race([pool.reserve(), lost]);
       if (told.closed) throw new Unavailable('the connection closed as it opened');
       return slot;
     } catch (error) {

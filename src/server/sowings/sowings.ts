@@ -31,6 +31,7 @@ interface SowingRow extends ContainerRow {
   tray_id: string | null;
   tray_no: number | null;
   beside_key: string | null;
+  created_at: Date;
   log: string;
 }
 
@@ -62,6 +63,7 @@ function recordOf(row: SowingRow): SowingRecord {
       trayNo: row.tray_no,
       half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
     },
+    plannedAt: row.created_at.getTime(),
     log: row.log
   };
 }
@@ -73,7 +75,7 @@ function recordOf(row: SowingRow): SowingRecord {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
     and o.container_id = s.container_id and o.ended_at is null and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
@@ -157,12 +159,11 @@ export interface FoundSowing extends SowingRecord {
   begunAt: Millis;
 }
 
-type FoundRow = SowingRow & { created_at: Date };
-const foundOf = (row: FoundRow): FoundSowing => ({ ...recordOf(row), begunAt: row.created_at.getTime() });
+const foundOf = (row: SowingRow): FoundSowing => ({ ...recordOf(row), begunAt: row.created_at.getTime() });
 
 /** One sowing of the household, or null: another household's is no more there than one that never was. */
 export async function findSowing(tx: Tx, id: string): Promise<FoundSowing | null> {
-  const [row] = await tx<FoundRow[]>`select ${columns(tx)}, s.created_at from sowings s
+  const [row] = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id = ${id}`;
   return row ? foundOf(row) : null;
 }
@@ -181,7 +182,7 @@ export async function holdSowings(tx: Tx, ids: readonly string[]): Promise<Found
   // Two statements, sent together: the second sees what was written while the first had to wait.
   const [, rows] = await Promise.all([
     tx`select from sowings where id in ${tx(ids)} order by id for update`,
-    tx<FoundRow[]>`select ${columns(tx)}, s.created_at from sowings s
+    tx<SowingRow[]>`select ${columns(tx)} from sowings s
       join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id in ${tx(ids)}`
   ]);
   return rows.map(foundOf);

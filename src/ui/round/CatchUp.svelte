@@ -7,6 +7,7 @@
   import type { LossReason } from '$core/sowing/event.ts';
   import type { Moisture } from '$core/water/bucket.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import Begin from './Begin.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { containersWords, cropNames } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
@@ -101,7 +102,11 @@
   <div class="picture"><TrayDrawing picture={pictures[0]} beside={pictures[1] ?? null} label="" /></div>
   <div class="stack">
     <header>
-      <h3 id="catch-{stop.key}">How does {name.toLowerCase()} stand?</h3>
+      <h3 id="catch-{stop.key}">
+        How does {#each sowings as { setup, crop }, index (setup.id)}{index > 0 ? ' and ' : ''}<a
+            href="/tray/{setup.id}">{crop.name.toLowerCase()}</a
+          >{/each} stand?
+      </h3>
       <p class="soft small">
         {containersWords(first.setup)}. Nothing was recorded since {dayWords(since, now, locale)}; drawn as it
         should look by now.
@@ -136,6 +141,11 @@
         {/each}
       </div>
     {/if}
+    {#if truth === 'as-it-was'}
+      {#each stop.parts as part (part.projected.setup.id)}
+        <Begin {part} {now} {locale} zone={locale.zone} named={stop.parts.length > 1} />
+      {/each}
+    {/if}
     <div class="row">
       <Button size="field" on:click={say}>That is how it stands</Button>
       {#if first.state.sownAt !== null}
@@ -143,8 +153,6 @@
         {#each LOSSES as { reason, text } (reason)}
           <button class="chip quiet" onclick={() => lose(reason)}>{text}</button>
         {/each}
-      {:else}
-        <button class="chip quiet" onclick={() => lose('not-begun')}>Let it go</button>
       {/if}
     </div>
   </div>
@@ -160,6 +168,9 @@
   }
   h3 {
     font-size: 1.3rem;
+  }
+  h3 a {
+    color: inherit;
   }
   .stack {
     align-self: center;

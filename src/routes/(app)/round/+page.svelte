@@ -43,7 +43,8 @@
   );
   const lastHeard = (id: string): number => {
     const record = data.records.find(({ setup }) => setup.id === id);
-    return record ? Math.max(0, ...eventsNow(record, data, journal).map(({ at }) => at)) : 0;
+    if (!record) return 0;
+    return Math.max(record.plannedAt ?? 0, ...eventsNow(record, data, journal).map(({ at }) => at));
   };
   const isUnheard = (stop: (typeof today.stops)[number]): boolean =>
     since !== null &&
