@@ -81,8 +81,10 @@ describe('what may be sent', () => {
       'after the morning round'
     );
     expect(errorsOf(check(householdSchema, { ...settings, evening: '25:10' })).evening).to.include(
-      'such as 07:30'
+      'such as 20:30'
     );
+    // One round a day is as good as two.
+    expect(check(householdSchema, { ...settings, evening: '' }).ok).to.equal(true);
     expect(errorsOf(check(householdSchema, { ...settings, latitudeDeg: 'north' })).latitudeDeg).to.include(
       'in degrees'
     );

@@ -90,11 +90,14 @@ export async function addChannel(tx: Tx, householdId: string, channel: Channel):
   return true;
 }
 
-/** A member's channel of this endpoint: a browser that subscribes again has the same one. */
-export async function channelOfEndpoint(tx: Tx, endpoint: string): Promise<string | null> {
-  const [row] = await tx<{ id: string }[]>`
-    select id from channels where kind = 'push' and address->>'endpoint' = ${endpoint}`;
-  return row?.id ?? null;
+/** The channel of a browser's endpoint: one that subscribes again has the same one. */
+export async function channelOfEndpoint(
+  tx: Tx,
+  endpoint: string
+): Promise<{ id: string; memberId: string } | null> {
+  const [row] = await tx<{ id: string; memberId: string }[]>`
+    select id, member_id as "memberId" from channels where kind = 'push' and address->>'endpoint' = ${endpoint}`;
+  return row ?? null;
 }
 
 /** Which kinds go to a member's channel. */

@@ -89,9 +89,18 @@ async function subscribe(
     auth
   }: { id: string; name: string; endpoint: string; p256dh: string; auth: string }
 ) {
-  const known = await inSession(event.locals, (tx) => channelOfEndpoint(tx, endpoint));
-  if (known) await inSession(event.locals, (tx) => mendChannel(tx, signedIn(event.locals).memberId, known));
-  else if (!(await add(event, { id, kind: 'push', name, address: { endpoint, keys: { p256dh, auth } } })))
+  const { memberId } = signedIn(event.locals);
+  const known = await inSession(event.locals, async (tx) => {
+    const found = await channelOfEndpoint(tx, endpoint);
+    if (found?.memberId === memberId) await mendChannel(tx, memberId, found.id);
+    // A browser that two share reminds whoever turned it on last.
+    else if (found) await removeChannel(tx, found.memberId, found.id);
+    return found?.memberId === memberId;
+  });
+  if (
+    !known &&
+    !(await add(event, { id, kind: 'push', name, address: { endpoint, keys: { p256dh, auth } } }))
+  )
     return notTaken(422, {}, { push: FULL });
   return done('push');
 }
