@@ -164,7 +164,7 @@
     }
     .box {
       background: none;
-      border: 2px solid;
+      border: 2px solid var(--ink);
       width: 1.4rem;
       height: 1.4rem;
     }
@@ -176,7 +176,7 @@
       display: inline-block;
       width: 0.9rem;
       height: 0.9rem;
-      border: 1.5px solid;
+      border: 1.5px solid var(--ink);
       margin-right: 0.6rem;
     }
     article,
