@@ -16,8 +16,8 @@ const SECRET_PATHS = ['/unsubscribe/', '/calendar/', '/sitter/', '/join/'];
 /** Mail programs end a subscription by themselves, from wherever they run (RFC 8058). */
 const isFromMail = (pathname: string): boolean => pathname.startsWith('/unsubscribe/');
 
-const isOpen = (pathname: string): boolean =>
-  OPEN_PATHS.includes(pathname) || SECRET_PATHS.some((path) => pathname.startsWith(path));
+const isSecret = (pathname: string): boolean => SECRET_PATHS.some((path) => pathname.startsWith(path));
+const isOpen = (pathname: string): boolean => OPEN_PATHS.includes(pathname) || isSecret(pathname);
 
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
@@ -69,8 +69,7 @@ async function letIn(event: RequestEvent): Promise<void> {
     if (known) keepKnown(event, known);
   }
   // Whoever holds a secret address is let in to that alone.
-  const isSecret = SECRET_PATHS.some((path) => event.url.pathname.startsWith(path));
-  if (!event.locals.session && isDemo() && event.request.method === 'GET' && !isSecret)
+  if (!event.locals.session && isDemo() && event.request.method === 'GET' && !isSecret(event.url.pathname))
     await enterDemo(event);
 }
 

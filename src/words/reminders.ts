@@ -4,6 +4,7 @@ import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
 import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
+import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
 import { cardWords } from './steps/steps.ts';
 import { clockTime, dayAndTime, dayWords, spanWords, type Locale } from './time.ts';
@@ -48,7 +49,6 @@ export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: str
 };
 
 const lower = (names: readonly string[]): string => names.map((name) => name.toLowerCase()).join(' and ');
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
 
 /** A step in few words: `180 mL under pea`. */

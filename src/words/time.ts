@@ -1,4 +1,5 @@
 import { zoneOf } from '$core/time/zone.ts';
+import { capital } from './capital.ts';
 import type { Units } from '$core/units/format.ts';
 
 /** How a household reads dates and times. */
@@ -50,16 +51,14 @@ export const dayAndTime = (at: number, now: number, locale: Locale): string =>
   `${dayWords(at, now, locale)} ${clockTime(at, locale)}`;
 
 /** The same at the beginning of a line: `Tomorrow 07:30`. */
-export function dayAndTimeAlone(at: number, now: number, locale: Locale): string {
-  const words = dayAndTime(at, now, locale);
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
+export const dayAndTimeAlone = (at: number, now: number, locale: Locale): string =>
+  capital(dayAndTime(at, now, locale));
 
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
 export function fromTo(from: number, until: number, now: number, locale: Locale): string {
   const sameDay = daysAway(until, from, locale.zone) === 0;
   const words = `${dayAndTime(from, now, locale)} to ${sameDay ? clockTime(until, locale) : dayAndTime(until, now, locale)}`;
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capital(words);
 }
 
 /** The calendar day of a moment as `YYYY-MM-DD`, for date fields. */

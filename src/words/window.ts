@@ -1,7 +1,6 @@
 import type { MarkForecast } from '$core/growth/forecastMark.ts';
+import { capital } from './capital.ts';
 import { daysAway, dayWords, type Locale } from './time.ts';
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * A window in words, with its range and never a false date:

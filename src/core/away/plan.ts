@@ -3,6 +3,7 @@ import type { Place } from '../places/place.ts';
 import { cutAtShare, usualYieldG } from '../growth/yield.ts';
 import type { SowingEvent } from '../sowing/event.ts';
 import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
+import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
@@ -94,9 +95,7 @@ export function awayPlan(
     .filter(({ state }) => state.stage !== 'ended');
   const rounds = sittersRounds(facts, before, from, backAt - 1);
   const notBegun = new Set(
-    stories
-      .filter(({ setup, events }) => isNotBegun(project(facts, setup, events)))
-      .map(({ setup }) => setup.id)
+    stories.filter(({ events }) => reduceEvents(events).stage === 'prepare').map(({ setup }) => setup.id)
   );
   const eventsOf = new Map(before.map(({ setup, events }) => [setup.id, events]));
   const trays = standingOf(alone).map((standing) => {
@@ -106,8 +105,6 @@ export function awayPlan(
   });
   return { trays, rounds };
 }
-
-const isNotBegun = ({ state }: Projected): boolean => state.stage === 'prepare';
 
 function outlasting(
   facts: HouseholdFacts,

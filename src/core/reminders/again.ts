@@ -1,6 +1,7 @@
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
 import type { Millis } from '../time/zone.ts';
 import { judge, type Reminding } from './due.ts';
+import { ownKey } from './keys.ts';
 import type { Reminder, ReminderBody } from './reminder.ts';
 
 /**
@@ -16,8 +17,7 @@ export function stillMatters(
   now: Millis
 ): ReminderBody | null {
   if (now >= until) return null;
-  // A round that was handed on is the round.
-  const [own] = key.split(':to:');
+  const own = ownKey(key);
   const { due } = judge(
     facts,
     projected,

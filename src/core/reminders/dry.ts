@@ -3,8 +3,7 @@ import { standingOf, type Standing } from '../sowing/standing.ts';
 import { hangsAt, withheld } from '../steps/withhold.ts';
 import { nextWaking, roundAt, ROUND_LEAD_H, type Round, type Rhythm } from '../time/rhythm.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
-import { FULL_SHARE } from '../water/bucket.ts';
-import { waterAt } from '../water/level.ts';
+import { lacksG, waterAt } from '../water/level.ts';
 import type { Candidate } from './candidate.ts';
 import { namedOf } from './named.ts';
 
@@ -39,21 +38,18 @@ export function dryReminders(projected: readonly Projected[], rhythm: Rhythm, no
           ...namedOf(standing.sowings),
           type: 'dry',
           driesAt,
-          waterMl: standing.sowings.reduce((sum, sowing) => sum + toFullG(sowing, moment), 0)
+          waterMl: standing.sowings.reduce((sum, sowing) => sum + lacksG(waterAt(sowing, moment)), 0)
         })
       }
     ];
   });
 }
 
-const toFullG = (sowing: Projected, now: Millis): number => {
-  const { capacityG, g } = waterAt(sowing, now);
-  return Math.max(0, capacityG * FULL_SHARE - g);
-};
-
 /** Whether there is room for enough water. */
-const isWorthIt = (sowing: Projected, at: Millis): boolean =>
-  toFullG(sowing, at) >= WORTH_SHARE * waterAt(sowing, at).capacityG;
+const isWorthIt = (sowing: Projected, at: Millis): boolean => {
+  const level = waterAt(sowing, at);
+  return lacksG(level) >= WORTH_SHARE * level.capacityG;
+};
 
 /**
  * When a tray's seedlings may begin to hang: by what is expected less one deviation where this round's watering was

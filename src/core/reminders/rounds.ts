@@ -3,6 +3,7 @@ import { walk, type Stop, type Walk } from '../steps/walk.ts';
 import { roundAt, roundsBetween, type Rhythm } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Candidate } from './candidate.ts';
+import { roundKey } from './keys.ts';
 import { namedOf } from './named.ts';
 import type { ReminderBody, RoundStop } from './reminder.ts';
 import { isSilent } from './silence.ts';
@@ -28,7 +29,7 @@ export function roundReminders(
   return roundsBetween(rhythm, from, now + 1.5 * DAY).map((at): Candidate => {
     const round = roundAt(rhythm, at);
     return {
-      key: `round:${round.key}`,
+      key: roundKey(round),
       kind: 'round',
       dueAt: at,
       until: Math.max(at + HOUR, round.nextAt - BEFORE_NEXT_H * HOUR),

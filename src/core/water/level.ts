@@ -1,5 +1,6 @@
 import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
+import { FULL_SHARE } from './bucket.ts';
 import { WaterTrack } from './track.ts';
 
 /** Water in a sowing's medium and reservoir. */
@@ -14,6 +15,10 @@ export interface WaterLevel {
   /** What is left in the reservoir, 0 to 1; null for none. It empties first, and keeps the medium damp. */
   reservoirShare: number | null;
 }
+
+/** What fills a level up as far as it is ever filled, g; nothing where it is fuller. */
+export const lacksG = ({ g, capacityG }: Pick<WaterLevel, 'g' | 'capacityG'>): number =>
+  Math.max(0, capacityG * FULL_SHARE - g);
 
 const tracks = new WeakMap<Watered, WaterTrack>();
 

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { handedKey } from '../../core/reminders/keys.ts';
 import { roundBody } from '../../core/reminders/rounds.ts';
 import { roundAt } from '../../core/time/rhythm.ts';
 import type { Tx } from '../db/connection.ts';
@@ -37,7 +38,7 @@ export async function handRound(
     [
       {
         id: randomUUID(),
-        key: `round:${round.key}:to:${to}`,
+        key: handedKey(round, to),
         kind: 'round',
         dueAt: now,
         until: round.nextAt,

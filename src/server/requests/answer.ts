@@ -54,6 +54,14 @@ export interface NotTaken {
   say: string | null;
 }
 
+/** What a form is given back where it was taken: nothing of what was typed, and what its page has to show. */
+export const taken = <T extends object>(more: T): NotTaken & T => ({
+  kept: {},
+  errors: {},
+  say: null,
+  ...more
+});
+
 /** Gives a form back with what was typed and what to do. */
 export const notTaken = (
   status: number,

@@ -5,6 +5,7 @@
   import { silentSince } from '$core/places/air/silence.ts';
   import { temperature } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
+  import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
@@ -66,12 +67,13 @@
     {/each}
   </ul>
   {#if token}
-    <div class="card stack" role="status">
-      <p>Its token, shown this once. Write it into the sensor:</p>
-      <code class="token">{token}</code>
-      <p class="small">Then it sends, as JSON or in line protocol:</p>
-      <pre class="small">{example(token)}</pre>
-    </div>
+    <ShownOnce secret={token}>
+      Its token, shown this once. Write it into the sensor:
+      {#snippet after()}
+        <p class="small">Then it sends, as JSON or in line protocol:</p>
+        <pre class="small">{example(token)}</pre>
+      {/snippet}
+    </ShownOnce>
   {/if}
   <form method="POST" action="?/device" use:enhance class="add">
     <input type="hidden" name="id" value={newId} />
@@ -97,10 +99,6 @@
   }
   li div {
     display: grid;
-  }
-  .token {
-    overflow-wrap: anywhere;
-    font-weight: 600;
   }
   pre {
     margin: 0;

@@ -2,6 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
   import Field from '$ui/fields/Field.svelte';
+  import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import { shortDate, type Locale } from '$words/time.ts';
 
   interface Props {
@@ -25,10 +26,9 @@
     It shows nothing else, can be printed, and ends by itself.
   </p>
   {#if shown}
-    <div class="card stack" role="status">
-      <p>For {shown.name}, shown this once. Send it to them, or open and print it:</p>
-      <code class="token"><a href={shown.address}>{shown.address}</a></code>
-    </div>
+    <ShownOnce secret={shown.address} isLink
+      >For {shown.name}, shown this once. Send it to them, or open and print it:</ShownOnce
+    >
   {/if}
   {#if sitters.length > 0}
     <ul>
@@ -78,8 +78,5 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 1rem;
-  }
-  .token {
-    overflow-wrap: anywhere;
   }
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$app/forms';
+  import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import type { Feed } from '$contract/reminders.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
@@ -21,10 +22,7 @@
     away if it gets about.
   </p>
   {#if shown}
-    <div class="card stack" role="status">
-      <p>Its address, shown this once. Subscribe to it in your calendar:</p>
-      <code class="token">{shown}</code>
-    </div>
+    <ShownOnce secret={shown}>Its address, shown this once. Subscribe to it in your calendar:</ShownOnce>
   {/if}
   {#if feeds.length > 0}
     <ul>
@@ -69,8 +67,5 @@
     justify-content: space-between;
     gap: 1rem;
     align-items: center;
-  }
-  .token {
-    overflow-wrap: anywhere;
   }
 </style>

@@ -6,7 +6,7 @@ import { listPlaces } from '$server/households/places.ts';
 import { check } from '$contract/schemas/check.ts';
 import { householdSchema, minutesOf, passphraseSchema } from '$contract/schemas/household.ts';
 import { isId } from '$contract/text.ts';
-import { form, notTaken } from '$server/requests/answer.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
@@ -33,12 +33,10 @@ export const load: PageServerLoad = async ({ locals }) => {
   });
 };
 
-const done = (what: 'settings' | 'passphrase' | 'sessions') => ({
-  kept: {} as Record<string, string>,
-  errors: {} as Record<string, string>,
-  say: null,
-  done: what
-});
+const done = (what: 'settings' | 'passphrase' | 'sessions') =>
+  taken({
+    done: what
+  });
 
 export const actions: Actions = {
   save: form(async ({ locals }: RequestEvent, kept) => {

@@ -6,25 +6,15 @@ import { inHousehold } from '$server/db/connection.ts';
 import { openInvite, useInvite } from '$server/people/invites.ts';
 import { addMember } from '$server/people/members.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
+import { behindAddress, type SecretRequest } from '$server/requests/secretAddress.ts';
 import { available } from '$server/requests/session.ts';
-import { waitFor } from '$server/sessions/attempts.ts';
 import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { admit, network } from '$server/sessions/signIn.ts';
+import { admit } from '$server/sessions/signIn.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 const NOTHING = 'This invitation was used, taken back, or is over: ask for another.';
-/** Wrong addresses that one caller may try in a quarter of an hour at no cost. */
-const FREE = 20;
-
-async function invited(
-  event: Pick<RequestEvent, 'params' | 'cookies' | 'url' | 'request' | 'getClientAddress'>
-) {
-  const invite = await available(() => openInvite(event.params.token));
-  if (invite) return invite;
-  const wait = await available(() => waitFor(`join ${network(callerOf(event).address)}`, FREE));
-  error(wait > 0 ? 429 : 404, NOTHING);
-}
+const invited = (event: SecretRequest) => behindAddress('join', event, openInvite, NOTHING);
 
 export const load: PageServerLoad = async (event) => {
   const { household, madeBy } = await invited(event);

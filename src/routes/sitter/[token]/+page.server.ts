@@ -1,28 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { error } from '@sveltejs/kit';
 import { isId } from '$contract/text.ts';
 import { sitterDay, sitterTick, sitterUndo } from '$server/app/sitterDay.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { openSitter } from '$server/people/sitters.ts';
 import { form } from '$server/requests/answer.ts';
+import { behindAddress, type SecretRequest } from '$server/requests/secretAddress.ts';
 import { available } from '$server/requests/session.ts';
-import { waitFor } from '$server/sessions/attempts.ts';
-import { callerOf } from '$server/sessions/cookie.ts';
-import { network } from '$server/sessions/signIn.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 const NOTHING = 'This address is over, or was taken away: ask whoever sent it to you.';
-/** Wrong addresses that one caller may try in a quarter of an hour at no cost. */
-const FREE = 20;
-
-async function opened(
-  event: Pick<RequestEvent, 'params' | 'cookies' | 'url' | 'request' | 'getClientAddress'>
-) {
-  const found = await available(() => openSitter(event.params.token));
-  if (found) return found;
-  const wait = await available(() => waitFor(`sitter ${network(callerOf(event).address)}`, FREE));
-  error(wait > 0 ? 429 : 404, NOTHING);
-}
+const opened = (event: SecretRequest) => behindAddress('sitter', event, openSitter, NOTHING);
 
 export const load: PageServerLoad = async (event) => {
   const { householdId, sitterId } = await opened(event);

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import { enhance } from '$app/forms';
+  import TickFace from '$ui/round/TickFace.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import type { ActionData, PageData } from './$types';
@@ -44,10 +44,7 @@
             <input type="hidden" name="stop" value={stop.key} />
             <input type="hidden" name="step" value={step.key} />
             <input type="hidden" name="nonce" value={data.nonce} />
-            <button class="tick">
-              <span class="box" aria-hidden="true"><Checkmark size={24} /></span>
-              <span><strong>{step.title}</strong><span class="why small">{step.why}</span></span>
-            </button>
+            <TickFace title={step.title} why={step.why} />
           </form>
           {#if step.caution}<Caution>{step.caution}</Caution>{/if}
         {/each}
@@ -107,33 +104,6 @@
     gap: 0.5rem;
     padding-bottom: 0.75rem;
   }
-  .tick {
-    display: flex;
-    width: 100%;
-    align-items: center;
-    gap: 0.9rem;
-    text-align: left;
-    padding: 0.7rem 0.9rem;
-    border: 1.5px solid var(--beet);
-    border-radius: 10px;
-    background: var(--paper-raised);
-    color: var(--ink);
-    font: inherit;
-    cursor: pointer;
-  }
-  .box {
-    flex: none;
-    display: grid;
-    place-items: center;
-    width: 2.75rem;
-    height: 2.75rem;
-    border-radius: 8px;
-    background: var(--beet);
-    color: var(--on-beet);
-  }
-  .why {
-    display: block;
-  }
   .done {
     display: flex;
     align-items: center;
@@ -158,17 +128,6 @@
     }
   }
   @media print {
-    .tick {
-      border: none;
-      padding: 0;
-    }
-    .box {
-      background: none;
-      border: 2px solid var(--ink);
-      width: 1.4rem;
-      height: 1.4rem;
-    }
-    .box :global(svg),
     .done .undo {
       display: none;
     }

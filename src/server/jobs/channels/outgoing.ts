@@ -30,7 +30,7 @@ const isAllowed = ({ host }: URL): boolean =>
     .includes(host.toLowerCase());
 
 /** @throws Refused where it is no address of the web */
-export function webAddress(address: string): URL {
+export function outgoingUrl(address: string): URL {
   const url = URL.canParse(address) ? new URL(address) : null;
   if (!url || !['http:', 'https:'].includes(url.protocol) || url.hostname === '')
     throw new Refused('This is no address of the web: it begins with https://.');
@@ -49,11 +49,11 @@ export async function postOut(
   headers: Record<string, string | number>,
   body: Buffer | string
 ): Promise<Answer> {
-  let url = webAddress(address);
+  let url = outgoingUrl(address);
   for (let hop = 0; hop <= MOST_HOPS; hop += 1) {
     const { status, text, location } = await once(url, headers, body);
     if (![307, 308].includes(status) || location === null) return { status, text };
-    url = webAddress(new URL(location, url).href);
+    url = outgoingUrl(new URL(location, url).href);
   }
   throw new Error('It redirects without end.');
 }

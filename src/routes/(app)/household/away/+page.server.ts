@@ -11,7 +11,7 @@ import { householdNow } from '$server/households/household.ts';
 import { addAway, listAway, removeAway } from '$server/people/away.ts';
 import { addSitter, listSitters, revokeSitter } from '$server/people/sitters.ts';
 import { readJudging } from '$server/reminders/judging.ts';
-import { form, notTaken } from '$server/requests/answer.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { isoDay } from '$words/time.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
@@ -52,13 +52,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   });
 };
 
-const done = (what: string, sitter: { name: string; address: string } | null = null) => ({
-  kept: {} as Record<string, string>,
-  errors: {} as Record<string, string>,
-  say: null,
-  done: what,
-  sitter
-});
+const done = (what: string, sitter: { name: string; address: string } | null = null) =>
+  taken({
+    done: what,
+    sitter
+  });
 
 export const actions: Actions = {
   mark: form(async ({ locals }: RequestEvent, kept) => {

@@ -5,7 +5,7 @@ import { ownPassphraseSchema } from '$contract/schemas/people.ts';
 import { isId } from '$contract/text.ts';
 import { addInvite, INVITE_DAYS, listInvites, removeInvite } from '$server/people/invites.ts';
 import { hasPassphrase, leaveHousehold, listMembers, setPassphrase } from '$server/people/members.ts';
-import { form, notTaken } from '$server/requests/answer.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf, dropSession } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
@@ -24,13 +24,11 @@ export const load: PageServerLoad = async ({ locals }) => {
   });
 };
 
-const done = (what: string, invite: string | null = null) => ({
-  kept: {} as Record<string, string>,
-  errors: {} as Record<string, string>,
-  say: null,
-  done: what,
-  invite
-});
+const done = (what: string, invite: string | null = null) =>
+  taken({
+    done: what,
+    invite
+  });
 
 export const actions: Actions = {
   invite: form(async ({ locals, url }: RequestEvent, { id }) => {

@@ -4,6 +4,7 @@
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
+  import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import { shortDate } from '$words/time.ts';
   import type { ActionData, PageData } from './$types';
 
@@ -29,13 +30,10 @@
     <p class="soft small">The log of each tray says who did what.</p>
     <h3>Invite somebody</h3>
     {#if invite}
-      <div class="card stack" role="status">
-        <p>
-          Send them this address, shown this once. It works for one person, for {data.inviteDays} days; they choose
-          their name and a passphrase of their own.
-        </p>
-        <code class="token">{invite}</code>
-      </div>
+      <ShownOnce secret={invite}
+        >Send them this address, shown this once. It works for one person, for {data.inviteDays} days; they choose
+        their name and a passphrase of their own.</ShownOnce
+      >
     {/if}
     {#each data.invites as open (open.id)}
       <div class="invite">
@@ -114,9 +112,6 @@
     justify-content: space-between;
     align-items: center;
     gap: 1rem;
-  }
-  .token {
-    overflow-wrap: anywhere;
   }
   @media (max-width: 47.99rem) {
     .columns {

@@ -11,7 +11,7 @@ import {
 } from '$contract/schemas/reminders.ts';
 import { isId } from '$contract/text.ts';
 import { householdNow } from '$server/households/household.ts';
-import { Refused, webAddress } from '$server/jobs/channels/outgoing.ts';
+import { outgoingUrl, Refused } from '$server/jobs/channels/outgoing.ts';
 import { vapidKeys } from '$server/jobs/channels/vapid.ts';
 import { smtpUrl } from '$server/jobs/channels/mail.ts';
 import {
@@ -28,7 +28,7 @@ import {
 } from '$server/reminders/channels.ts';
 import { addDeliveries } from '$server/reminders/deliveries.ts';
 import { addFeed, listFeeds, removeFeed } from '$server/reminders/feeds.ts';
-import { form, notTaken } from '$server/requests/answer.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';
 import { seconds } from '$server/sessions/signIn.ts';
@@ -57,14 +57,12 @@ export const load: PageServerLoad = async ({ locals }) => {
   });
 };
 
-const done = (what: string, more: { secret?: string; feed?: string } = {}) => ({
-  kept: {} as Record<string, string>,
-  errors: {} as Record<string, string>,
-  say: null,
-  done: what,
-  secret: more.secret ?? null,
-  feed: more.feed ?? null
-});
+const done = (what: string, more: { secret?: string; feed?: string } = {}) =>
+  taken({
+    done: what,
+    secret: more.secret ?? null,
+    feed: more.feed ?? null
+  });
 
 const FULL = `You have ${MOST_CHANNELS} already: take one away first.`;
 
@@ -118,7 +116,7 @@ export const actions: Actions = {
     if (!checked.ok) return notTaken(422, kept, checked.errors);
     const { id, url } = checked.value;
     try {
-      webAddress(url);
+      outgoingUrl(url);
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
       return notTaken(422, kept, { url: error.message });

@@ -10,6 +10,7 @@
   import Feeds from '$ui/reminders/Feeds.svelte';
   import ThisBrowser from '$ui/reminders/ThisBrowser.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
+  import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import { REMINDER_KINDS } from '$core/reminders/reminder.ts';
   import { REMINDER_KIND_WORDS } from '$words/reminders.ts';
   import type { ActionData, PageData } from './$types';
@@ -51,14 +52,15 @@
     <h2 id="channels-title">Where it reaches you</h2>
     {#if done === 'test'}<p role="status">A test is on its way.</p>{/if}
     {#if secret}
-      <div class="card stack" role="status">
-        <p>Its signing secret, shown this once. Whoever receives it checks each call by it:</p>
-        <code class="token">{secret}</code>
-        <p class="small soft">
-          Calls are signed as the open Standard Webhooks specification says: webhook-id, webhook-timestamp and
-          webhook-signature. The same id twice is the same reminder.
-        </p>
-      </div>
+      <ShownOnce {secret}>
+        Its signing secret, shown this once. Whoever receives it checks each call by it:
+        {#snippet after()}
+          <p class="small soft">
+            Calls are signed as the open Standard Webhooks specification says: webhook-id, webhook-timestamp
+            and webhook-signature. The same id twice is the same reminder.
+          </p>
+        {/snippet}
+      </ShownOnce>
     {/if}
     <ul class="channels">
       {#each data.channels as channel (channel.id)}
@@ -176,9 +178,6 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 1rem;
-  }
-  .token {
-    overflow-wrap: anywhere;
   }
   dl {
     margin: 0;

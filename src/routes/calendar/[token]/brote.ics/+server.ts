@@ -3,14 +3,12 @@ import { writeCalendar } from '$server/app/writeCalendar.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { noteRead, openFeed } from '$server/reminders/feeds.ts';
 import { api } from '$server/requests/answer.ts';
+import { waitAfterWrong } from '$server/requests/secretAddress.ts';
 import { available } from '$server/requests/session.ts';
 import { waitFor } from '$server/sessions/attempts.ts';
-import { callerOf } from '$server/sessions/cookie.ts';
-import { network } from '$server/sessions/signIn.ts';
 import type { RequestHandler } from './$types';
 
-/** Wrong addresses that one caller may try, and times that one calendar may ask, in a quarter of an hour at no cost. */
-const FREE_WRONG = 20;
+/** Times that one calendar may ask in a quarter of an hour at no cost. */
 const FREE_READS = 60;
 
 const nothing = (status: 404 | 429, wait = 0): Response =>
@@ -25,10 +23,9 @@ const nothing = (status: 404 | 429, wait = 0): Response =>
 /** A household's calendar, for whoever holds its address. A wrong one shows nothing. */
 export const GET: RequestHandler = api(async (event) => {
   const opened = await available(() => openFeed(event.params.token));
-  const [key, free] = opened
-    ? [`feed ${opened.feedId}`, FREE_READS]
-    : [`calendar ${network(callerOf(event).address)}`, FREE_WRONG];
-  const wait = await available(() => waitFor(key, free));
+  const wait = opened
+    ? await available(() => waitFor(`feed ${opened.feedId}`, FREE_READS))
+    : await waitAfterWrong('calendar', event);
   if (wait > 0) return nothing(429, wait);
   if (!opened) return nothing(404);
   const written = await available(() =>

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
+  import Cut from 'carbon-icons-svelte/lib/Cut.svelte';
+
+  /** A step as it is touched: a button that ticks it, or a link to where it is weighed. */
+  interface Props {
+    title: string;
+    why: string;
+    /** Where it leads; a button where not given. */
+    href?: string | undefined;
+    onclick?: () => void;
+  }
+  let { title, why, href, onclick }: Props = $props();
+</script>
+
+{#snippet face(box: Snippet, cut: boolean)}
+  <span class="box" class:cut aria-hidden="true">{@render box()}</span>
+  <span><strong>{title}</strong><span class="why small">{why}</span></span>
+{/snippet}
+{#snippet check()}<Checkmark size={24} />{/snippet}
+{#snippet knife()}<Cut size={24} />{/snippet}
+
+{#if href}
+  <a class="tick" {href}>{@render face(knife, true)}</a>
+{:else}
+  <button class="tick" {onclick}>{@render face(check, false)}</button>
+{/if}
+
+<style>
+  .tick {
+    display: flex;
+    width: 100%;
+    align-items: center;
+    gap: 0.9rem;
+    text-align: left;
+    padding: 0.6rem 0.8rem;
+    border: 1.5px solid var(--beet);
+    border-radius: 10px;
+    background: var(--paper-raised);
+    color: var(--ink);
+    font: inherit;
+    text-decoration: none;
+    cursor: pointer;
+    box-sizing: border-box;
+  }
+  .tick:hover {
+    background: var(--beet-soft);
+  }
+  .box {
+    flex: none;
+    display: grid;
+    place-items: center;
+    width: 2.75rem;
+    height: 2.75rem;
+    border-radius: 8px;
+    background: var(--beet);
+    color: var(--on-beet);
+    font-size: 1.3rem;
+  }
+  .box.cut {
+    background: var(--window);
+    color: #2a2521;
+  }
+  strong {
+    display: block;
+    font-weight: 620;
+  }
+  .why {
+    display: block;
+    color: var(--ink-soft);
+  }
+  /* On paper an empty box, for a pencil. */
+  @media print {
+    .tick {
+      border: none;
+      padding: 0;
+    }
+    .box {
+      background: none;
+      border: 2px solid var(--ink);
+      width: 1.4rem;
+      height: 1.4rem;
+    }
+    .box :global(svg) {
+      display: none;
+    }
+  }
+</style>
