@@ -17,9 +17,14 @@ const CORE = [
   'sowing',
   'shelf',
   'diagnosis',
+  'harvest',
+  'pantry',
+  'cleaning',
   'steps',
   'away',
   'reminders',
+  'costs',
+  'notebook',
   'calculators',
   'picture'
 ];

@@ -1,4 +1,5 @@
 import type { Learned } from '../core/growth/learned.ts';
+import type { YieldLearned } from '../core/growth/yieldLearned.ts';
 import type { SowingRecord } from '../core/sowing/record.ts';
 import type { Millis } from '../core/time/zone.ts';
 import type { ThirstLearned } from '../core/water/thirst.ts';
@@ -34,6 +35,7 @@ export interface Patch {
   records: SowingRecord[];
   learned: Learned;
   thirst: ThirstLearned;
+  yields: YieldLearned;
 }
 
 /** The answer to a batch of events. */

@@ -1,4 +1,6 @@
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
+import { CLEANING_DONE, packedWords } from './pantry.ts';
+import { SPOIL_WORDS } from './pantry.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
@@ -106,7 +108,15 @@ export function eventWords(
     case 'moved':
       return `Moved to ${placeName(body.placeId)}`;
     case 'cut':
-      return `Cut ${mass(body.grossG - body.tareG, units)}${body.last ? ', the last' : ''}`;
+      return `Cut ${mass(body.grossG - body.tareG, units)}${body.again ? ', to grow again' : body.last ? ', the last' : ''}${body.handling ? `; ${packedWords(body.handling.packing, body.handling.washing)}` : ''}`;
+    case 'packed':
+      return `Packed anew: ${packedWords(body.packing, body.washing)}`;
+    case 'taken':
+      return body.to === 'eaten' ? 'Taken out to eat' : 'Given away';
+    case 'thrown':
+      return `Thrown out: ${SPOIL_WORDS[body.reason].toLowerCase()}`;
+    case 'cleaned':
+      return CLEANING_DONE[body.step];
     case 'noted':
       return body.text;
     case 'ended':

@@ -40,7 +40,8 @@ const TABLES = [
   'invites',
   'away',
   'sitters',
-  'turns'
+  'turns',
+  'prices'
 ];
 
 describe('the database', () => {
@@ -76,7 +77,8 @@ describe('the database', () => {
       '0005_door.sql',
       '0006_one_container.sql',
       '0007_reminders.sql',
-      '0008_people.sql'
+      '0008_people.sql',
+      '0009_pantry.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -10,7 +10,7 @@ import { project } from '../../src/core/sowing/project.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { householdFacts } from '../../src/server/households/facts.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
-import { listLearned, listLessons } from '../../src/server/sowings/learned.ts';
+import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase } from '../support/database.ts';
 import { event, radishTray, SOWN } from '../support/household.ts';
@@ -53,7 +53,7 @@ describe('what is kept of what trays taught', () => {
     });
     return id;
   };
-  const learned = () => inHousehold(home.id, listLearned);
+  const learned = async () => (await inHousehold(home.id, listLessons)).learned;
   const cut = made(12 * 24, { type: 'cut', grossG: 300, tareG: 200, share: 1, last: true });
 
   it('is the product of all trays of a crop, whether they have ended or not', async () => {
@@ -89,7 +89,7 @@ describe('what is kept of what trays taught', () => {
 
   it('is seen by its own household alone', async () => {
     const other = await household('Downstairs');
-    expect(await inHousehold(other.id, listLearned)).to.deep.equal({ ended: [], underWay: [] });
+    expect((await inHousehold(other.id, listLessons)).learned).to.deep.equal({ ended: [], underWay: [] });
   });
 
   it('keeps what each sowing said of how fast water goes, and starts the next one from it', async () => {

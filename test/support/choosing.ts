@@ -32,4 +32,10 @@ export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {
 
 /** What comes of a choice, for a household that has learned nothing yet. */
 export const planned = (choice: SowingChoice, now = MONDAY): PlannedSowing[] =>
-  planSowing(choice, { learned: { ended: [], underWay: [] }, rhythm: rhythm(), latitudeDeg: 43.4, now });
+  planSowing(choice, {
+    learned: { ended: [], underWay: [] },
+    yields: [],
+    rhythm: rhythm(),
+    latitudeDeg: 43.4,
+    now
+  });

@@ -52,6 +52,7 @@ const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
     ownCrops: [],
     lots,
     learned: { ended: [], underWay: [] },
+    yields: [],
     rhythm: rhythm(),
     latitudeDeg: 43.4,
     now: NOW

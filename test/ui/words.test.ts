@@ -138,6 +138,7 @@ describe('tasks in words', () => {
       expectedG: 103,
       cutShare: 0,
       closesAt: NOW + 2 * DAY,
+      past: false,
       tool: 'scissors',
       taking: 'whole'
     }

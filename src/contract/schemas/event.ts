@@ -2,7 +2,19 @@ import * as yup from 'yup';
 import { SYMPTOMS } from '../../core/symptoms/symptom.ts';
 import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
 import { id, moment, number, text } from './primitives.ts';
-import { BENCH_STEPS, CUES, LOSS_REASONS, type EventBody, type EventType } from '../../core/sowing/event.ts';
+import {
+  BENCH_STEPS,
+  CLEANINGS,
+  CUES,
+  LOSS_REASONS,
+  PACKINGS,
+  SPOILS,
+  TAKINGS,
+  WASHINGS,
+  type EventBody,
+  type EventType
+} from '../../core/sowing/event.ts';
+import { QUESTIONS } from '../../core/supplies/methods/method.ts';
 
 const water = {
   waterG: number('Give the water in mL.')
@@ -15,6 +27,20 @@ const doses = {
     .min(0, 'Peroxide cannot be less than 0.')
     .max(1000, 'Over 1 L of peroxide: check the amount.')
 };
+/** Something that is taken of a thing in the pantry, in the unit it is counted in. */
+const fromPantry = {
+  from: id().required('Say what it is taken of.'),
+  amount: number('Say how much.')
+    .required('Say how much.')
+    .moreThan(0, 'Take more than nothing.')
+    .max(50_000, 'Over 50 kg: check the amount.')
+};
+const washing = yup
+  .string()
+  .oneOf(WASHINGS, 'Say whether it was washed.')
+  .required('Say whether it was washed.');
+const packings = PACKINGS.filter((packing) => packing !== 'plate');
+
 const bodies: Record<EventType, yup.AnyObjectSchema> = {
   prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
   soaked: yup.object({}),
@@ -60,8 +86,30 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
       .required('Say how much of it was cut.')
       .moreThan(0, 'Say how much of it was cut.')
       .max(1, 'No more than all of it can be cut.'),
-    last: yup.boolean().required()
+    last: yup.boolean().required(),
+    pieces: yup.array(number('Touch what was cut.').integer().min(0).max(20_000).required()).max(20_000),
+    again: yup.boolean(),
+    handling: yup
+      .object({
+        tool: yup.string().oneOf(QUESTIONS.cutting).required('Say what it was cut with.'),
+        washing,
+        packing: yup.string().oneOf(PACKINGS).required('Say how it is kept.')
+      })
+      .default(undefined)
   }),
+  packed: yup.object({
+    ...fromPantry,
+    packing: yup.string().oneOf(packings, 'Say how it is kept.').required('Say how it is kept.'),
+    washing,
+    made: number('Say what it came to.')
+      .required('Say what it came to.')
+      .moreThan(0, 'It came to more than nothing.')
+      .max(50_000, 'Over 50 kg or 50 L: check the amount.'),
+    portion: number('Give the size of a portion.').moreThan(0, 'A portion is more than nothing.').max(50_000)
+  }),
+  taken: yup.object({ ...fromPantry, to: yup.string().oneOf(TAKINGS).required() }),
+  thrown: yup.object({ ...fromPantry, reason: yup.string().oneOf(SPOILS, 'Say why.').required('Say why.') }),
+  cleaned: yup.object({ step: yup.string().oneOf(CLEANINGS).required() }),
   noted: yup.object({
     text: text(2000, 'Keep a note under 2000 letters.').required('Write the note first.')
   }),

@@ -1,8 +1,8 @@
 import { usualAir } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
-import { cutAtShare, usualYieldG } from '../growth/yield.ts';
+import { expectedAtG } from '../harvest/expected.ts';
 import type { SowingEvent } from '../sowing/event.ts';
-import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
+import { project, type HouseholdFacts } from '../sowing/project.ts';
 import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
@@ -119,12 +119,12 @@ function outlasting(
       state.sownAt !== null && forecast.marks.windowClose.p50 < backAt ? forecast.marks.windowClose.p50 : null
     )
   );
-  const cutG = sum(sowings.map((sowing) => standingG(sowing) * cutAtShare(sowing.forecast, from)));
+  const cutG = sum(sowings.map((sowing) => expectedAtG(sowing, from).usual));
   const bestG = sum(
     sowings.map((sowing) => {
       const { windowBest } = sowing.forecast.marks;
       const at = Math.min(Math.max(from, windowBest.p50), backAt);
-      return standingG(sowing) * Math.max(cutAtShare(sowing.forecast, at), cutAtShare(sowing.forecast, from));
+      return Math.max(expectedAtG(sowing, at).usual, expectedAtG(sowing, from).usual);
     })
   );
   const coolPlace = coolest(facts, standing, eventsOf, { from, backAt });
@@ -188,10 +188,6 @@ function coolest(
     ) ?? null
   );
 }
-
-/** What stands of a sowing at its usual yield, g. */
-const standingG = ({ crop, areaCm2, state }: Projected): number =>
-  state.sownAt === null ? 0 : usualYieldG(crop, areaCm2).usual * (1 - state.cutShare);
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 const earliest = (times: readonly (Millis | null)[]): Millis | null => {

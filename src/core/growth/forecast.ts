@@ -1,6 +1,7 @@
 import { Clock, type Stretch } from './clock.ts';
 import { warmthEdges } from '../places/air/airAt.ts';
 import { warmthRates } from '../places/air/rates.ts';
+import { GOOD_DLI, lampDli } from '../places/light.ts';
 import { lightResponses, type Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
@@ -24,6 +25,8 @@ export interface ForecastInput {
   sownAt: Millis;
   /** Its seed should have been soaked and was not. */
   unsoaked: boolean;
+  /** Optimum days that it is ahead of seed: what grows again from its stubs has rooted. */
+  headStart?: number;
   /** At least one; the first holds from sowing on, whatever its `from`. */
   stays: readonly Stay[];
   lightFrom: LightFrom;
@@ -58,7 +61,7 @@ const LIGHT_HORIZON_D = 70;
  */
 export function forecast(input: ForecastInput): Forecast {
   const { litAt, clock, belief } = input.litAt === null ? inTheDark(input) : inLight(input, input.litAt);
-  const { forecastOf, durations, notYet, reached } = belief;
+  const { forecastOf, durations, notYet, reached, clockOf } = belief;
   const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<
     Mark,
     MarkForecast
@@ -70,7 +73,7 @@ export function forecast(input: ForecastInput): Forecast {
     chance: (mark, at) => {
       const seenAt = reached.get(mark);
       return seenAt === undefined
-        ? chanceBy(clock, durations[mark], at, notYet.get(mark) ?? null)
+        ? chanceBy(clockOf(mark), durations[mark], at, notYet.get(mark) ?? null)
         : at >= seenAt
           ? 1
           : 0;
@@ -85,9 +88,24 @@ interface Believed {
 }
 
 const inLight = (input: ForecastInput, litAt: Millis): Believed => {
-  const clock = new Clock(stretches(input, litAt), head(input));
-  return { litAt, clock, belief: believe(input, clock) };
+  const clock = new Clock(stretches(input, { litAt, ripeAt: Infinity }), head(input));
+  const belief = believe(input, clock);
+  const ripeAt = belief.forecastOf('windowOpen').p50;
+  // What is ripe ages by warmth alone, wherever it is carried: dimness keeps nothing fresh (docs/model.md, 3).
+  const dims =
+    Number.isFinite(litAt) && Number.isFinite(ripeAt) && input.stays.some(({ place }) => !isBright(place));
+  return dims
+    ? {
+        litAt,
+        clock,
+        belief: believe(input, clock, new Clock(stretches(input, { litAt, ripeAt }), head(input)))
+      }
+    : { litAt, clock, belief };
 };
+
+/** Whether its light never slows the clock. */
+const isBright = ({ light }: Place): boolean =>
+  light.kind === 'lamp' && lampDli(light.ppfd, light.hours) >= GOOD_DLI;
 
 /** Until it has come to light, when it will follows from how it gets on in the dark. */
 function inTheDark(input: ForecastInput): Believed {
@@ -97,7 +115,8 @@ function inTheDark(input: ForecastInput): Believed {
   return litAt === Infinity ? dark : inLight(input, litAt);
 }
 
-const head = (input: ForecastInput): number => (input.unsoaked ? -UNSOAKED_DELAY : 0);
+const head = ({ unsoaked, headStart = 0 }: ForecastInput): number =>
+  headStart - (unsoaked ? UNSOAKED_DELAY : 0);
 
 function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
   if (input.lightFrom === null || input.lightFrom === 'sown') return Infinity;
@@ -111,9 +130,10 @@ function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkFor
  * Stretches of one rate: a new one at each move, at first light, every three hours that were measured, and
  * daily while a sill's light changes.
  */
-function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
+function stretches(input: ForecastInput, { litAt, ripeAt }: { litAt: Millis; ripeAt: Millis }): Stretch[] {
   const { sownAt, stays, crop } = input;
   const edges = new Set([sownAt]);
+  if (Number.isFinite(ripeAt) && ripeAt > sownAt) edges.add(ripeAt);
   stays.forEach((stay, index) => {
     const from = Math.max(stay.from, sownAt);
     const until = stays[index + 1]?.from ?? Infinity;
@@ -135,12 +155,21 @@ function stretches(input: ForecastInput, litAt: Millis): Stretch[] {
     .map((from) => {
       while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
       const { warmth, light } = here[stay]!;
-      return { from, rate: warmth(from) * (from >= litAt ? light(input.zone.dayOfYear(from)) : 1) };
+      return {
+        from,
+        rate: warmth(from) * (from >= litAt && from < ripeAt ? light(input.zone.dayOfYear(from)) : 1)
+      };
     });
 }
 
-/** This sowing's pace from the looks so far, and from it the duration of each mark. */
-function believe(input: ForecastInput, clock: Clock) {
+/** Marks that what is ripe comes to. */
+const RIPE: readonly Mark[] = ['windowBest', 'windowClose'];
+
+/**
+ * This sowing's pace from the looks so far, and from it the duration of each mark.
+ * @param ageing the clock of what is ripe
+ */
+function believe(input: ForecastInput, clock: Clock, ageing: Clock = clock) {
   const { crop, seen } = input;
   const table = tableOptimumDays(crop);
   const prior = add(input.belief, { mean: 0, variance: crop.durationCv ** 2 });
@@ -158,12 +187,13 @@ function believe(input: ForecastInput, clock: Clock) {
     seen.flatMap(({ mark, reachedAt }) => (reachedAt === null ? [] : [[mark, reachedAt] as const]))
   );
   const notYet = lastNotYet(seen);
+  const clockOf = (mark: Mark): Clock => (RIPE.includes(mark) ? ageing : clock);
   const forecastOf = (mark: Mark): MarkForecast => {
     const seenAt = reached.get(mark);
     if (seenAt !== undefined) return { p10: seenAt, p50: seenAt, p90: seenAt, seen: true };
-    return forecastMark(clock, durations[mark], notYet.get(mark) ?? null);
+    return forecastMark(clockOf(mark), durations[mark], notYet.get(mark) ?? null);
   };
-  return { durations, notYet, reached, forecastOf };
+  return { durations, notYet, reached, forecastOf, clockOf };
 }
 
 /** The last "not yet" for each mark: a mark not reached says so of every later mark as well. */

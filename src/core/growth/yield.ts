@@ -1,6 +1,8 @@
 import { problem, type Problem } from '../problem.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Millis } from '../time/zone.ts';
+import { densityOf } from '../supplies/seed/amount.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
 import type { Forecast } from './forecast.ts';
 
 /** What a sowing gave. */
@@ -21,6 +23,47 @@ export interface UsualYield {
 export function usualYieldG({ yieldLowGM2, yieldMidGM2, yieldHighGM2 }: Crop, areaCm2: number): UsualYield {
   const [low, usual, high] = [yieldLowGM2, yieldMidGM2, yieldHighGM2].map((gM2) => (gM2 * areaCm2) / 10_000);
   return { low: low!, usual: usual!, high: high! };
+}
+
+/** How soon plants crowd each other (starting figure). */
+const CROWDING = 2;
+
+/**
+ * What a stand gives against one of usual density, by the reciprocal yield-density law (Shinozaki & Kira 1956, as
+ * docs/model.md, 11, has it).
+ * @param crowd plants to an area against the usual; 0 gives nothing
+ */
+export const densityFactor = (crowd: number): number => (crowd * (1 + CROWDING)) / (1 + CROWDING * crowd);
+
+/** Plants to an area against the usual, of so much seed of a lot. */
+export const crowdOf = (
+  crop: Crop,
+  areaCm2: number,
+  { seedG, germinationPct }: { seedG: number; germinationPct: number | null }
+): number => densityOf(crop, areaCm2, seedG, germinationPct ?? undefined) / crop.seedsPerCm2.usual;
+
+/** Past where a crop begins to suffer its yield falls to this, and no further (starting figure). */
+const HOTTEST_FACTOR = 0.3;
+
+/** What a day of that mean warmth leaves of a crop's yield (docs/model.md, 3): 1 while it does not suffer. */
+export function heatFactor({ keepBelowC, maximumC }: Crop, meanC: number): number {
+  const worst = (maximumC - keepBelowC) / 2;
+  return 1 - (1 - HOTTEST_FACTOR) * Math.min(1, Math.max(0, (meanC - keepBelowC) / worst));
+}
+
+/**
+ * What a stand is expected to give, cut in its window: by its density, by the heat it stood, and by what the household
+ * usually gets of it.
+ * @param by `crowd` plants to an area against the usual; `heat` what heat leaves of it; `factor` ln of the household's own
+ */
+export function standYieldG(
+  crop: Crop,
+  areaCm2: number,
+  { crowd, heat, factor }: { crowd: number; heat: number; factor: Gaussian }
+): UsualYield {
+  const { low, usual, high } = usualYieldG(crop, areaCm2);
+  const times = densityFactor(crowd) * heat * Math.exp(factor.mean);
+  return { low: low * times, usual: usual * times, high: high * times };
 }
 
 /** From its opening to its best day a crop gains this share (docs/model.md, 11). */

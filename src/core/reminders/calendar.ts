@@ -1,7 +1,7 @@
 import { isSoaked } from '../crops/crop.ts';
 import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
 import { roundsAhead, type Story } from '../steps/ahead.ts';
-import { cutStep } from '../steps/cut.ts';
+import { expectedAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';
 import type { Named, ReminderBody } from './reminder.ts';
@@ -57,7 +57,7 @@ function windowEntry(sowing: Projected): CalendarEntry[] {
       earliest: open.p10,
       latest: open.p90,
       bestAt: best.p50,
-      expectedG: cutStep(sowing).expectedG,
+      expectedG: expectedAtG(sowing, best.p50).usual,
       ...namedOf([sowing])
     }
   ];

@@ -1,6 +1,7 @@
 import type { Crop } from '../crops/crop.ts';
 import type { Projected } from '../sowing/project.ts';
-import { cutStep, isCuttable } from '../steps/cut.ts';
+import { expectedAtG } from '../harvest/expected.ts';
+import { isCuttable } from '../steps/cut.ts';
 import { stageAt } from '../sowing/stage.ts';
 import { roundsBetween, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
@@ -64,7 +65,7 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
             to: open.p90,
             bestAt: best.p50,
             closesAt: close.p50,
-            expectedG: cutStep(sowing).expectedG,
+            expectedG: expectedAtG(sowing, Math.max(moment, open.p50)).usual,
             wasAt
           }
         : null

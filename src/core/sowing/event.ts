@@ -1,5 +1,6 @@
 import type { Symptom } from '../symptoms/symptom.ts';
 import type { Heft, Moisture } from '../water/bucket.ts';
+import type { Method } from '../supplies/methods/method.ts';
 import type { Mark } from '../growth/marks.ts';
 import type { Millis } from '../time/zone.ts';
 
@@ -31,6 +32,43 @@ export const LOSS_REASONS = [
   'other'
 ] as const;
 export type LossReason = (typeof LOSS_REASONS)[number];
+
+/** How cut greens are kept. What is eaten at once is on the plate, and never in the pantry. */
+export const PACKINGS = [
+  'cloth-bag',
+  'paper-box',
+  'pierced-box',
+  'open-bag',
+  'frozen',
+  'juice',
+  'frozen-juice',
+  'dried',
+  'plate'
+] as const;
+export type Packing = (typeof PACKINGS)[number];
+
+/** Left as cut, washed and spun dry, or packed while still wet. */
+export const WASHINGS = ['unwashed', 'washed', 'wet'] as const;
+export type Washing = (typeof WASHINGS)[number];
+
+/** How something was cut and packed. */
+export interface Handling {
+  tool: Method['cutting'];
+  washing: Washing;
+  packing: Packing;
+}
+
+/** Where what is taken out of the pantry goes. */
+export const TAKINGS = ['eaten', 'given'] as const;
+export type Taking = (typeof TAKINGS)[number];
+
+/** Why something is thrown out of the pantry. */
+export const SPOILS = ['slime', 'smell', 'mould', 'wilted', 'too-old', 'too-much', 'other'] as const;
+export type Spoil = (typeof SPOILS)[number];
+
+/** What is done to an emptied container before it is free again, in the order of the hands. */
+export const CLEANINGS = ['empty', 'scrape', 'reservoir', 'wash', 'disinfect', 'dry'] as const;
+export type Cleaning = (typeof CLEANINGS)[number];
 
 /** The three marks that a look can tell; best and close follow from the opening. */
 export const CUES = ['rooted', 'lightReady', 'windowOpen'] as const satisfies readonly Mark[];
@@ -64,8 +102,37 @@ export type EventBody =
   | { type: 'turned' }
   | { type: 'aired' }
   | { type: 'moved'; placeId: string }
-  /** Weighed with its bowl: grossG less tareG was cut; `share` of the containers' area, over 0 to 1. */
-  | { type: 'cut'; grossG: number; tareG: number; share: number; last: boolean }
+  /**
+   * Weighed with its bowl: grossG less tareG was cut; `share` of the containers' area, over 0 to 1. `pieces` are which
+   * cells or strips of it, where somebody said. `again` where all of it was cut and grows again from its stubs. What was
+   * cut before anybody asked how it is kept has no `handling`.
+   */
+  | {
+      type: 'cut';
+      grossG: number;
+      tareG: number;
+      share: number;
+      last: boolean;
+      pieces?: readonly number[];
+      again?: boolean;
+      handling?: Handling;
+    }
+  /**
+   * What is kept is packed in another way: `amount` of the item `from`, in its unit, comes to `made` of another in
+   * that one's; in portions of that size where they are counted.
+   */
+  | {
+      type: 'packed';
+      from: string;
+      amount: number;
+      packing: Exclude<Packing, 'plate'>;
+      washing: Washing;
+      made: number;
+      portion?: number;
+    }
+  | { type: 'taken'; from: string; amount: number; to: Taking }
+  | { type: 'thrown'; from: string; amount: number; reason: Spoil }
+  | { type: 'cleaned'; step: Cleaning }
   | { type: 'noted'; text: string }
   | { type: 'ended'; reason: LossReason }
   | { type: 'undone'; eventId: string };

@@ -4,6 +4,7 @@ import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
 import type { ThirstLearned } from '../water/thirst.ts';
 import type { Learned } from '../growth/learned.ts';
+import type { YieldLearned } from '../growth/yieldLearned.ts';
 import type { HouseholdFacts } from './project.ts';
 
 /** The settings of a household that the core needs, plain enough to be stored and sent. */
@@ -22,6 +23,7 @@ export interface HouseholdBookData {
   ownCrops?: readonly Crop[];
   learned?: Learned;
   thirst?: ThirstLearned;
+  yields?: YieldLearned;
 }
 
 /**
@@ -35,7 +37,7 @@ export function rhythmOf({ zone, wakeMin, sleepMin, roundsMin }: Omit<HouseholdD
 /** What the core must know of a household and its places to follow its sowings. */
 export function factsOf(
   household: HouseholdData,
-  { places, ownCrops = [], learned, thirst }: HouseholdBookData
+  { places, ownCrops = [], learned, thirst, yields }: HouseholdBookData
 ): HouseholdFacts {
   return {
     rhythm: rhythmOf(household),
@@ -43,6 +45,7 @@ export function factsOf(
     places: new Map(places.map((place) => [place.id, place])),
     ownCrops: new Map(ownCrops.map((crop) => [crop.key, crop])),
     ...(learned ? { learned } : {}),
-    ...(thirst ? { thirst } : {})
+    ...(thirst ? { thirst } : {}),
+    ...(yields ? { yields } : {})
   };
 }

@@ -15,6 +15,8 @@ export interface Half {
   path: Path;
   /** What the household believes of its pace. */
   belief: Gaussian;
+  /** ln of its factor on the crop's yield. */
+  yields: Gaussian;
 }
 
 /** Halves that would be best within this time of each other are sown together. */

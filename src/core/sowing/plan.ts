@@ -10,7 +10,9 @@ import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast } from '../growth/forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
-import { usualYieldG, type UsualYield } from '../growth/yield.ts';
+import { heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
+import { yieldBelief } from '../growth/yieldLearned.ts';
+import { usualAir } from '../places/air/airAt.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 
 /** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
@@ -36,6 +38,8 @@ export interface PlanInput {
   latitudeDeg: number;
   now: Millis;
   belief?: Gaussian;
+  /** ln of the household's factor on the crop's yield. */
+  yields?: Gaussian;
 }
 
 /** A sowing as it would go. */
@@ -47,6 +51,8 @@ export interface Plan {
   mediumMl: number;
   /** What it is expected to give. */
   yieldG: UsualYield;
+  /** ln of the household's factor on the crop's yield that this goes by. */
+  yields: Gaussian;
   /** Chance that the window is open at the moment aimed for; null without one. */
   chance: number | null;
   /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
@@ -92,6 +98,7 @@ export function plan(input: PlanInput): Plan {
       expected = forecastFrom(soak.sowAt);
     }
   }
+  const yields = input.yields ?? yieldBelief(undefined, crop.key);
   const depth = mediumDepthCm(input.medium, container.depthCm);
   return {
     seed: seedAmount(crop, area, input.seedsPerCm2, input.germinationPct ?? undefined),
@@ -99,7 +106,12 @@ export function plan(input: PlanInput): Plan {
     soak,
     forecast: expected,
     mediumMl: mediumVolumeMl(area, depth),
-    yieldG: usualYieldG(crop, area),
+    yieldG: standYieldG(crop, area, {
+      crowd: input.seedsPerCm2 / crop.seedsPerCm2.usual,
+      heat: heatFactor(crop, usualAir(input.place).tempC),
+      factor: yields
+    }),
+    yields,
     chance: aim.kind === 'by' ? expected.chance('windowOpen', aim.at) : null,
     earliestAt,
     stalls

@@ -15,6 +15,7 @@ import { mixParts } from '../supplies/seed/parts.ts';
 import { areaShares, type ShareOf } from '../crops/shares.ts';
 import { plan, type Aim, type Plan } from './plan.ts';
 import { densityOf } from '../supplies/seed/amount.ts';
+import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
@@ -60,6 +61,7 @@ export interface SowingChoice {
 /** What it is worked out against. */
 export interface PlanContext {
   learned: Learned;
+  yields: YieldLearned;
   rhythm: Rhythm;
   latitudeDeg: number;
   now: Millis;
@@ -125,7 +127,8 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
             ? density
             : part.crop.seedsPerCm2[density]
           : densityOf(part.crop, area, own, germinationPct ?? undefined),
-      belief: learnedBelief(context.learned, part.crop)
+      belief: learnedBelief(context.learned, part.crop),
+      yields: yieldBelief(context.yields, part.crop.key)
     };
   });
   const plans = planHalves(commonOf(choice, context), halves, kind === 'halves' && staggered);
@@ -185,6 +188,8 @@ function withSetup(
       place,
       stays: [{ from: -Infinity, place }],
       forecast: plan.forecast,
+      firstGrowth: null,
+      yields: plan.yields,
       thirst: NEW_THIRST
     },
     shortG: shortOf(parts, lines)
@@ -218,7 +223,8 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     crop,
     seedsPerCm2,
     germinationPct: choice.germinationPct,
-    belief: learnedBelief(context.learned, crop)
+    belief: learnedBelief(context.learned, crop),
+    yields: yieldBelief(context.yields, crop.key)
   });
   const seedG = sumG(mix);
   // The blend's own figures know nothing of its lots: its seed is that of its parts.

@@ -4,10 +4,12 @@ import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
-import { learnedBelief, type Learned } from '../growth/learned.ts';
+import { learnedBelief, messageOf, type Learned } from '../growth/learned.ts';
+import { tableOptimumDays } from '../growth/marks.ts';
+import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 import { NEW_THIRST, sowingThirst, thirstBelief, type ThirstLearned } from '../water/thirst.ts';
-import type { Gaussian } from '../stats/gaussian.ts';
+import { observe, type Gaussian } from '../stats/gaussian.ts';
 import { reduceEvents, type SowingState } from './reduce.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
@@ -20,6 +22,8 @@ export interface HouseholdFacts {
   ownCrops?: OwnCrops;
   /** What its trays have taught; nothing for a new household. */
   learned?: Learned;
+  /** What they have taught of its yields. */
+  yields?: YieldLearned;
   /** What they have taught of how fast water goes here. */
   thirst?: ThirstLearned;
 }
@@ -33,6 +37,10 @@ export interface Projected extends Sowing {
   place: Place;
   stays: Stay[];
   forecast: Forecast;
+  /** Of its first growth, where it grows again from its stubs: what it taught of its crop's pace it taught then. */
+  firstGrowth: Forecast | null;
+  /** ln of the household's factor on the crop's yield, as believed. */
+  yields: Gaussian;
   /** ln of the factor on water loss that this sowing started from. */
   thirst: Gaussian;
 }
@@ -54,6 +62,7 @@ export function project(
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;
   const stays = staysOf(household, setup, state);
+  const from = { state, stays, sownAt, belief };
   return {
     ...sowing,
     state,
@@ -62,7 +71,9 @@ export function project(
     stays,
     place: stays.at(-1)!.place,
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
-    forecast: forecastFrom(household, sowing, { state, stays, sownAt, belief })
+    yields: yieldBelief(asIfNew ? undefined : household.yields, sowing.crop.key),
+    forecast: forecastFrom(household, sowing, from),
+    firstGrowth: state.regrowsSince === null ? null : fromSeed(household, sowing, from)
   };
 }
 
@@ -74,11 +85,23 @@ export const staysOf = (household: HouseholdFacts, setup: SowingSetup, { moves }
     return { from, place };
   });
 
-/** What is expected of a sowing as its state has it. */
-export const forecastFrom = (
+interface Followed {
+  state: SowingState;
+  stays: Stay[];
+  sownAt: Millis;
+  belief: Gaussian;
+}
+
+/** What is expected of a sowing as its state has it: from its seed, or from its stubs once it grows again. */
+export const forecastFrom = (household: HouseholdFacts, sowing: Sowing, followed: Followed): Forecast =>
+  followed.state.regrowsSince === null
+    ? fromSeed(household, sowing, followed)
+    : fromStubs(household, sowing, followed, followed.state.regrowsSince);
+
+const fromSeed = (
   { rhythm, latitudeDeg }: HouseholdFacts,
   { setup, crop, path, needsSoak }: Sowing,
-  { state, stays, sownAt, belief }: { state: SowingState; stays: Stay[]; sownAt: Millis; belief: Gaussian }
+  { state, stays, sownAt, belief }: Followed
 ): Forecast =>
   forecast({
     crop,
@@ -92,9 +115,35 @@ export const forecastFrom = (
     domeDays: path.domeDays,
     uncoveredAt: state.uncoveredAt,
     litAt: state.litAt,
-    seen: state.seen,
+    seen: state.growth === 0 ? state.seen : state.seenFirst,
     belief
   });
+
+/** Its roots are there, and the rest of its way lies before it (starting figure); its pace is what its first growth said. */
+function fromStubs(
+  household: HouseholdFacts,
+  sowing: Sowing,
+  followed: Followed,
+  regrowsSince: Millis
+): Forecast {
+  const { state, stays, belief } = followed;
+  const { crop, path } = sowing;
+  const first = fromSeed(household, sowing, followed);
+  const said = messageOf({ crop, state: { seen: state.seenFirst }, forecast: first });
+  return forecast({
+    crop,
+    zone: household.rhythm.zone,
+    latitudeDeg: household.latitudeDeg,
+    sownAt: regrowsSince,
+    unsoaked: false,
+    headStart: tableOptimumDays(crop).rooted,
+    stays,
+    lightFrom: path.lightFrom,
+    litAt: path.lightFrom === null ? null : regrowsSince,
+    seen: state.seen,
+    belief: said ? observe(belief, said) : belief
+  });
+}
 
 /** Whether its seed went in dry, or is to. */
 const wasDry = ({ soakH }: SowingSetup, state: SowingState): boolean =>

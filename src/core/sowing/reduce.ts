@@ -1,4 +1,13 @@
-import { CUES, type BenchStep, type Cue, type LossReason, type SowingEvent } from './event.ts';
+import {
+  CUES,
+  type BenchStep,
+  type Cleaning,
+  type Cue,
+  type EventBody,
+  type Handling,
+  type LossReason,
+  type SowingEvent
+} from './event.ts';
 import type { WaterFact } from '../water/watered.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Symptom } from '../symptoms/symptom.ts';
@@ -12,6 +21,16 @@ export interface Cut {
   at: Millis;
   netG: number;
   share: number;
+  /** In which growth: 0 from its seed, then from its stubs. */
+  growth: number;
+  handling: Handling | null;
+}
+
+/** What was done with what had been cut. */
+export interface Kept {
+  eventId: string;
+  at: Millis;
+  body: Extract<EventBody, { type: 'packed' | 'taken' | 'thrown' }>;
 }
 
 /** A look that says other than an earlier one: both stand until one is taken back. */
@@ -55,8 +74,19 @@ export interface SowingState {
   water: WaterFact[];
   ticked: Set<string>;
   cuts: Cut[];
-  /** Share of the area already cut, 0 to 1. */
+  /** Share of the area already cut, 0 to 1; in this growth. */
   cutShare: number;
+  /** Which cells or strips of it, where somebody said. */
+  cutPieces: Set<number>;
+  /** 0 while it grows from its seed; one more for each time that it grows again from its stubs. */
+  growth: number;
+  /** Since when it grows again; null for from its seed. */
+  regrowsSince: Millis | null;
+  /** What looks said of its first growth, once it grows again. */
+  seenFirst: MarkSeen[];
+  kept: Kept[];
+  /** What was done to its emptied container. */
+  cleaned: Map<Cleaning, { at: Millis; eventId: string }>;
   endedAt: Millis | null;
   lost: LossReason | null;
   log: LogLine[];
@@ -83,6 +113,8 @@ export function take(state: SowingState, event: SowingEvent, undone = false): vo
   state.log.push({ event, undone, repeat });
 }
 
+const newSeen = (): MarkSeen[] => CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null }));
+
 /** Of a sowing that nothing has happened to. */
 export const newState = (): SowingState => ({
   stage: 'prepare',
@@ -94,7 +126,7 @@ export const newState = (): SowingState => ({
   uncoveredAt: null,
   litAt: null,
   moves: [],
-  seen: CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null })),
+  seen: newSeen(),
   contradictions: [],
   sights: [],
   turnedAt: null,
@@ -103,6 +135,12 @@ export const newState = (): SowingState => ({
   ticked: new Set(),
   cuts: [],
   cutShare: 0,
+  cutPieces: new Set(),
+  growth: 0,
+  regrowsSince: null,
+  seenFirst: [],
+  kept: [],
+  cleaned: new Map(),
   endedAt: null,
   lost: null,
   log: []
@@ -110,7 +148,20 @@ export const newState = (): SowingState => ({
 
 /** Applies one event; false where it says nothing new. */
 function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
-  if (body.type === 'noted') return true;
+  switch (body.type) {
+    case 'noted':
+      return true;
+    // What was cut goes its own way, and so does the empty tray: neither waits for the other.
+    case 'packed':
+    case 'taken':
+    case 'thrown':
+      state.kept.push({ eventId: id, at, body });
+      return true;
+    case 'cleaned':
+      if (state.cleaned.has(body.step)) return false;
+      state.cleaned.set(body.step, { at, eventId: id });
+      return true;
+  }
   if (state.stage === 'ended') return false;
   switch (body.type) {
     case 'prepared':
@@ -182,9 +233,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.moves.push({ from: at, placeId: body.placeId });
       return true;
     case 'cut':
-      state.cuts.push({ eventId: id, at, netG: body.grossG - body.tareG, share: body.share });
-      state.cutShare = Math.min(1, state.cutShare + body.share);
-      if (body.last || state.cutShare >= 0.999) end(state, at);
+      cut(state, id, at, body);
       return true;
     case 'ended':
       state.lost = body.reason;
@@ -193,6 +242,27 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
     case 'undone':
       return false;
   }
+}
+
+/** A cut: the last one ends it, unless it grows again from its stubs. */
+function cut(
+  state: SowingState,
+  eventId: string,
+  at: Millis,
+  body: Extract<EventBody, { type: 'cut' }>
+): void {
+  const { grossG, tareG, share, last, pieces = [], again = false, handling = null } = body;
+  state.cuts.push({ eventId, at, netG: grossG - tareG, share, growth: state.growth, handling });
+  state.cutShare = Math.min(1, state.cutShare + share);
+  for (const piece of pieces) state.cutPieces.add(piece);
+  if (!last && state.cutShare < 0.999) return;
+  if (!again) return end(state, at);
+  if (state.growth === 0) state.seenFirst = state.seen;
+  state.growth += 1;
+  state.regrowsSince = at;
+  state.cutShare = 0;
+  state.cutPieces = new Set();
+  state.seen = newSeen();
 }
 
 /**

@@ -137,7 +137,7 @@ function cutSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
   // A part cut today is enough for today; the rest asks again tomorrow.
   if (state.cuts.some(({ at }) => at > round.at - 12 * HOUR)) return [];
   // A window that stands open is never late.
-  return [{ key: 'cut', body: cutStep(sowing), dueAt: open, late: false, with: [] }];
+  return [{ key: 'cut', body: cutStep(sowing, now), dueAt: open, late: false, with: [] }];
 }
 
 /** The cues that a sowing passes: stems are looked at where a dome is on them. */
@@ -148,7 +148,11 @@ export const cuesOf = ({ path }: Pick<Projected, 'path'>): readonly Cue[] =>
 function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
   const { state, forecast } = sowing;
   if (state.sownAt === null) return null;
-  const passed = { rooted: state.uncoveredAt ?? state.litAt, lightReady: state.litAt, windowOpen: null };
+  const passed = {
+    rooted: state.regrowsSince ?? state.uncoveredAt ?? state.litAt,
+    lightReady: state.regrowsSince ?? state.litAt,
+    windowOpen: null
+  };
   const next = cuesOf(sowing).find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
   if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));

@@ -7,7 +7,10 @@ import type { Millis } from '../time/zone.ts';
 export type Truth = 'as-it-was' | 'sown' | 'uncovered' | 'lit';
 
 /** What may be true of a tray now, in the order it goes through. */
-export function truthsOf(sowing: Pick<Projected, 'state' | 'path' | 'forecast'>, now: Millis): Truth[] {
+export function truthsOf(
+  sowing: Pick<Projected, 'state' | 'path' | 'forecast' | 'firstGrowth'>,
+  now: Millis
+): Truth[] {
   const { path } = sowing;
   const covered = path.cover !== 'none';
   const further: Truth[] = [

@@ -13,7 +13,8 @@ import { reservoirMlOf } from '../supplies/containers/container.ts';
 import { mediumVolumeMl } from '../supplies/media/medium.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
 import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
-import { keepingDays } from '../growth/keeping.ts';
+import { cleaningPlan } from '../cleaning/cleaning.ts';
+import { keepingDays } from '../pantry/keeping.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
@@ -238,7 +239,7 @@ export function uncovering({ path }: Projected): Extract<StepBody, { kind: 'unco
 }
 
 function growingSteps(sowing: Projected): Step[] {
-  const { crop, method, path, place, forecast, soak, state, setup } = sowing;
+  const { crop, method, path, place, forecast, soak, state } = sowing;
   const { marks, litAt } = forecast;
   if (!Number.isFinite(marks.windowOpen.p50)) return [];
   const sownAt = state.sownAt ?? soak.sowAt;
@@ -270,10 +271,10 @@ function growingSteps(sowing: Projected): Step[] {
   // Washing, keeping and cleaning follow the cut, whenever that is.
   const wash = open + WORK_MIN.cut * MINUTE;
   const keep = wash + WORK_MIN.wash * MINUTE;
-  moments.push([open, cutStep(sowing)]);
+  moments.push([open, cutStep(sowing, open)]);
   moments.push([wash, { kind: 'wash', washing: method.washing }]);
   moments.push([keep, { kind: 'keep', ...keepingDays(crop, method.washing), keepAtC: crop.keepAtC }]);
-  moments.push([keep, { kind: 'clean', compost: setup.medium !== 'mesh' }]);
+  moments.push([keep, { kind: 'clean', ...cleaningPlan(sowing) }]);
   const steps: Step[] = [];
   moments.forEach(([at, body], index) => {
     const from = Math.max(at, steps.at(-1)?.until ?? sownAt);

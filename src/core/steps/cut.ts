@@ -1,18 +1,23 @@
-import { usualYieldG } from '../growth/yield.ts';
+import { expectedAtG } from '../harvest/expected.ts';
 import type { Projected } from '../sowing/project.ts';
 import { stageAt } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
-/** Cutting what stands of it. */
-export const cutStep = ({ crop, method, areaCm2, forecast, state }: Projected): BodyOf<'cut'> => ({
-  kind: 'cut',
-  tool: method.cutting,
-  taking: method.taking,
-  expectedG: usualYieldG(crop, areaCm2).usual * (1 - state.cutShare),
-  cutShare: state.cutShare,
-  closesAt: forecast.marks.windowClose.p50
-});
+/** Cutting what stands of it at a moment. */
+export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
+  const { method, forecast, state } = sowing;
+  const closesAt = forecast.marks.windowClose.p50;
+  return {
+    kind: 'cut',
+    tool: method.cutting,
+    taking: method.taking,
+    expectedG: expectedAtG(sowing, at).usual,
+    cutShare: state.cutShare,
+    closesAt,
+    past: at > closesAt
+  };
+}
 
 /** Whether it stands so that it could be cut: in light, or uncovered where it stays dark to the end. */
 export const isCuttable = (sowing: Projected, now: Millis): boolean => {

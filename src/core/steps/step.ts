@@ -1,6 +1,6 @@
 import type { Problem } from '../problem.ts';
 import type { MouldDriver } from '../diagnosis/mould.ts';
-import { BENCH_STEPS, type BenchStep } from '../sowing/event.ts';
+import { BENCH_STEPS, type BenchStep, type Cleaning } from '../sowing/event.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import type { CoverKind, Path } from '../supplies/methods/path.ts';
 import type { Pressing } from '../supplies/methods/pressing.ts';
@@ -120,15 +120,18 @@ export type StepBody =
       kind: 'cut';
       tool: Method['cutting'];
       taking: Method['taking'];
-      /** Of what stands. */
+      /** Of what stands; 0 where nothing is promised any more. */
       expectedG: number;
       /** Of its area that is cut already. */
       cutShare: number;
       closesAt: Millis;
+      /** Its window has closed. */
+      past: boolean;
     }
   | { kind: 'wash'; washing: Method['washing'] }
   | { kind: 'keep'; minD: number; maxD: number; keepAtC: number }
-  | { kind: 'clean'; compost: boolean };
+  /** An emptied container, back to the shelf. */
+  | { kind: 'clean'; steps: readonly Cleaning[]; compost: boolean };
 
 export type BodyOf<K extends StepKind> = Extract<StepBody, { kind: K }>;
 

@@ -15,6 +15,10 @@ export function plantsG({ crop, areaCm2, forecast, state }: Watered, at: Millis)
     Math.max(0, (age - table.rooted * 0.5) / (table.windowBest - table.rooted * 0.5))
   );
   const whole = usualYieldG(crop, areaCm2).usual;
-  const cut = state.cuts.reduce((sum, { at: when, netG }) => (when <= at ? sum + netG : sum), 0);
+  const since = state.regrowsSince ?? -Infinity;
+  const cut = state.cuts.reduce(
+    (sum, { at: when, netG }) => (when <= at && when > since ? sum + netG : sum),
+    0
+  );
   return Math.max(0, whole * share ** 1.5 * (1 + ROOTS) - cut);
 }

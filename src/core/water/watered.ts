@@ -32,5 +32,6 @@ export interface Watered {
     litAt: Millis | null;
     water: readonly WaterFact[];
     cuts: readonly { at: Millis; netG: number }[];
+    regrowsSince: Millis | null;
   };
 }

@@ -90,7 +90,10 @@ export async function recordEvents(
   await derive(tx, facts, after);
   await judgeTimers(tx, facts, after, now);
   // What was learned is read once it is written.
-  const lessons = taken.length > 0 ? await listLessons(tx) : { learned: book.learned, thirst: book.thirst };
+  const lessons =
+    taken.length > 0
+      ? await listLessons(tx)
+      : { learned: book.learned, thirst: book.thirst, yields: book.yields };
   const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));
   return { results, patch: { now, records: patched, ...lessons } };
 }

@@ -99,6 +99,7 @@ export async function sow(
   };
   const planned = planSowing(choice, {
     learned: choices.learned,
+    yields: choices.yields,
     rhythm,
     latitudeDeg: household.latitudeDeg,
     now

@@ -1,20 +1,16 @@
 import type { Place } from '../../core/places/place.ts';
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
-import type { ThirstLearned } from '../../core/water/thirst.ts';
-import type { Learned } from '../../core/growth/learned.ts';
 import type { KeptMedium } from '../../core/supplies/media/medium.ts';
 import { mediumOf, type MediumRow } from '../cupboard/media.ts';
 import type { Tx } from '../db/connection.ts';
-import { learnedColumns, learnedOf, thirstOf, type LearnedRow } from '../sowings/learned.ts';
+import { learnedColumns, lessonsOf, type LearnedRow, type Lessons } from '../sowings/learned.ts';
 import { placeOf, type PlaceRow } from './places.ts';
 
 /** What every page that follows trays needs to know of its household. */
-export interface HouseholdBook {
+export interface HouseholdBook extends Lessons {
   places: Place[];
   /** Own crops that any sowing is of. */
   ownCrops: Crop[];
-  learned: Learned;
-  thirst: ThirstLearned;
   /** The household's own media, those put away only where something stands on them. */
   media: KeptMedium[];
   /** Names by id. */
@@ -45,7 +41,6 @@ export async function readBook(tx: Tx): Promise<HouseholdBook> {
     ownCrops: row!.own_crops.map(completedCrop),
     media: row!.media.map(mediumOf),
     members: row!.members,
-    learned: learnedOf(row!),
-    thirst: thirstOf(row!)
+    ...lessonsOf(row!)
   };
 }

@@ -6,28 +6,26 @@ import { READY_METHODS } from '../../core/supplies/methods/ready.ts';
 import { listLots } from '../cupboard/lots.ts';
 import { listMedia } from '../cupboard/media.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
-import type { Learned } from '../../core/growth/learned.ts';
-import { listLearned } from './learned.ts';
+import { listLessons, type Lessons } from './learned.ts';
 import type { Tx } from '../db/connection.ts';
 import { listMethods } from '../methods/methods.ts';
 
 /** What a household may choose from when it sows, beyond its places and containers. */
-export interface Choices {
+export interface Choices extends Pick<Lessons, 'learned' | 'yields'> {
   ownCrops: Crop[];
   methods: Method[];
   lots: LotStock[];
   media: KeptMedium[];
-  learned: Learned;
 }
 
 /** The choices of the transaction's household. */
 export async function listChoices(tx: Tx): Promise<Choices> {
-  const [ownCrops, own, lots, media, learned] = await Promise.all([
+  const [ownCrops, own, lots, media, { learned, yields }] = await Promise.all([
     ownCropsOf(tx),
     listMethods(tx),
     listLots(tx),
     listMedia(tx),
-    listLearned(tx)
+    listLessons(tx)
   ]);
-  return { ownCrops, methods: [...READY_METHODS, ...own], lots, media, learned };
+  return { ownCrops, methods: [...READY_METHODS, ...own], lots, media, learned, yields };
 }

@@ -1,4 +1,5 @@
-import type { Learned } from '../../core/growth/learned.ts';
+import type { CropLearned, Learned } from '../../core/growth/learned.ts';
+import type { YieldLearned } from '../../core/growth/yieldLearned.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -14,18 +15,16 @@ export interface LearnedRow {
     thirstVariance: number | null
   ][];
   thirst_ended: { mean: number | null; variance: number };
+  yields: { crop_key: string; mean: number; variance: number; trays: number }[];
 }
 
 /**
- * Three columns: the sowings that ended put together by crop (the product of their normal observations), what
- * they said of how fast water goes, and those under way one by one. Blended seed teaches of no crop alone.
+ * Four columns: the sowings that ended put together by crop (the product of their normal observations), what
+ * they said of how fast water goes and of yields, and those under way one by one. Blended seed teaches of no crop alone.
  */
 export const learnedColumns = (tx: Tx) => tx`
-  coalesce((select json_agg(e) from (
-      select crop_key, round((sum(pace_mean / pace_variance) / sum(1 / pace_variance))::numeric, 6) as mean,
-        round((1 / sum(1 / pace_variance))::numeric, 7) as variance, count(*)::int as trays
-      from sowings where ended_at is not null and pace_variance is not null and mix is null
-      group by crop_key order by crop_key) e), '[]') as ended,
+  ${byCrop(tx, 'pace')} as ended,
+  ${byCrop(tx, 'yield')} as yields,
   (select json_build_object('mean', round((sum(thirst_mean / thirst_variance) / sum(1 / thirst_variance))::numeric, 6),
       'variance', round((1 / sum(1 / thirst_variance))::numeric, 7))
     from sowings where ended_at is not null) as thirst_ended,
@@ -33,13 +32,28 @@ export const learnedColumns = (tx: Tx) => tx`
       thirst_mean, thirst_variance) order by id)
     from sowings where ended_at is null and coalesce(pace_variance, thirst_variance) is not null), '[]') as under_way`;
 
+/** What the sowings that ended said together of one thing, crop by crop. */
+const byCrop = (tx: Tx, of: 'pace' | 'yield') => {
+  const [mean, variance] = [tx(`${of}_mean`), tx(`${of}_variance`)];
+  return tx`coalesce((select json_agg(e) from (
+      select crop_key, round((sum(${mean} / ${variance}) / sum(1 / ${variance}))::numeric, 6) as mean,
+        round((1 / sum(1 / ${variance}))::numeric, 7) as variance, count(*)::int as trays
+      from sowings where ended_at is not null and ${variance} is not null and mix is null
+      group by crop_key order by crop_key) e), '[]')`;
+};
+
+const cropOf = ({ crop_key, mean, variance, trays }: LearnedRow['ended'][number]): CropLearned => ({
+  cropKey: crop_key,
+  message: { mean, variance },
+  trays
+});
+
+/** What trays taught of their crops' yields, from its row. */
+const yieldsOf = ({ yields }: LearnedRow): YieldLearned => yields.map(cropOf);
+
 /** What trays taught of their crops' pace, from its row. */
-export const learnedOf = ({ ended, under_way }: LearnedRow): Learned => ({
-  ended: ended.map(({ crop_key, mean, variance, trays }) => ({
-    cropKey: crop_key,
-    message: { mean, variance },
-    trays
-  })),
+const learnedOf = ({ ended, under_way }: LearnedRow): Learned => ({
+  ended: ended.map(cropOf),
   underWay: under_way.flatMap(([sowingId, cropKey, mean, variance]) =>
     cropKey !== null && mean !== null && variance !== null
       ? [{ sowingId, cropKey, message: { mean, variance } }]
@@ -48,18 +62,28 @@ export const learnedOf = ({ ended, under_way }: LearnedRow): Learned => ({
 });
 
 /** What trays taught of how fast water goes, from their row. */
-export const thirstOf = ({ thirst_ended, under_way }: LearnedRow): ThirstLearned => ({
+const thirstOf = ({ thirst_ended, under_way }: LearnedRow): ThirstLearned => ({
   ended: thirst_ended.mean === null ? null : { mean: thirst_ended.mean, variance: thirst_ended.variance },
   underWay: under_way.flatMap(([sowingId, , , , mean, variance]) =>
     mean !== null && variance !== null ? [{ sowingId, message: { mean, variance } }] : []
   )
 });
 
-/** What the household's trays have taught of its crops' pace and of how fast water goes. */
-export async function listLessons(tx: Tx): Promise<{ learned: Learned; thirst: ThirstLearned }> {
-  const [row] = await tx<LearnedRow[]>`select ${learnedColumns(tx)}`;
-  return { learned: learnedOf(row!), thirst: thirstOf(row!) };
+/** What the household's trays have taught: of its crops' pace, of how fast water goes, and of its yields. */
+export interface Lessons {
+  learned: Learned;
+  thirst: ThirstLearned;
+  yields: YieldLearned;
 }
 
-/** What they have taught of its crops' pace alone. */
-export const listLearned = async (tx: Tx): Promise<Learned> => (await listLessons(tx)).learned;
+export const lessonsOf = (row: LearnedRow): Lessons => ({
+  learned: learnedOf(row),
+  thirst: thirstOf(row),
+  yields: yieldsOf(row)
+});
+
+/** What the transaction's household has been taught. */
+export async function listLessons(tx: Tx): Promise<Lessons> {
+  const [row] = await tx<LearnedRow[]>`select ${learnedColumns(tx)}`;
+  return lessonsOf(row!);
+}

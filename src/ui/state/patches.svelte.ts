@@ -2,6 +2,7 @@ import type { Patch } from '$contract/api.ts';
 import type { Learned } from '$core/growth/learned.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import type { Millis } from '$core/time/zone.ts';
+import type { YieldLearned } from '$core/growth/yieldLearned.ts';
 import type { ThirstLearned } from '$core/water/thirst.ts';
 
 /** What a page was given: as of when. */
@@ -42,9 +43,12 @@ export class Patches {
   }
 
   /** What the household's trays have taught, as it is now. */
-  book<B extends { learned?: Learned; thirst?: ThirstLearned }>(loaded: B, { now }: Loaded): B {
+  book<B extends { learned?: Learned; thirst?: ThirstLearned; yields?: YieldLearned }>(
+    loaded: B,
+    { now }: Loaded
+  ): B {
     return this.last && this.last.now >= now
-      ? { ...loaded, learned: this.last.learned, thirst: this.last.thirst }
+      ? { ...loaded, learned: this.last.learned, thirst: this.last.thirst, yields: this.last.yields }
       : loaded;
   }
 }

@@ -13,12 +13,13 @@ export interface Loaded extends HouseholdBookData {
 
 /** What the household is now, with what its trays taught since the page was loaded. */
 export function factsNow(loaded: Loaded, journal: Journal): HouseholdFacts {
-  const { places, ownCrops, learned, thirst } = loaded;
+  const { places, ownCrops, learned, thirst, yields } = loaded;
   const book: HouseholdBookData = {
     places,
     ...(ownCrops ? { ownCrops } : {}),
     ...(learned ? { learned } : {}),
-    ...(thirst ? { thirst } : {})
+    ...(thirst ? { thirst } : {}),
+    ...(yields ? { yields } : {})
   };
   return factsOf(loaded.household, journal.patches.book(book, loaded));
 }

@@ -1,3 +1,4 @@
+import type { Cleaning } from '$core/sowing/event.ts';
 import type { StepKind } from '$core/steps/step.ts';
 
 /** What each step is called, as the heading of its section. */
@@ -36,4 +37,14 @@ export const STEP_LEADS: Partial<Record<StepKind, string>> = {
   drain: 'Tip it into a sieve, rinse until the water is clear, and let it drip.',
   fill: 'Level it, 5 mm below the rim; do not stamp it down.',
   sow: 'Spread it evenly to the edges, with no clumps.'
+};
+
+/** What is done to an emptied container. */
+export const CLEANING_NAMES: Record<Cleaning, string> = {
+  empty: 'Empty',
+  scrape: 'Scrape the mesh',
+  reservoir: 'Empty the reservoir',
+  wash: 'Wash',
+  disinfect: 'Disinfect',
+  dry: 'Dry'
 };

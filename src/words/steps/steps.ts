@@ -16,7 +16,7 @@ import {
   type StepOn
 } from './amounts.ts';
 import { benchAmount, type Amount } from './bench.ts';
-import { STEP_NAMES } from './names.ts';
+import { CLEANING_NAMES, STEP_NAMES } from './names.ts';
 
 /** A step as a card asks for it. */
 export interface CardWords {
@@ -70,7 +70,7 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return { amount: 'No more water before the cut', more: '' };
     case 'cut':
       return {
-        amount: `about ${mass(body.expectedG, units)}`,
+        amount: body.expectedG > 0 ? `about ${mass(body.expectedG, units)}` : 'Past its window',
         more: `${body.tool === 'knife' ? 'With a sharp knife' : 'With scissors'}, ${body.taking === 'strip' ? 'a strip a day' : 'all at once'}`
       };
     case 'wash':
@@ -79,8 +79,11 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return { amount: keepsWords(body.minD, body.maxD, body.keepAtC, units), more: '' };
     case 'clean':
       return {
-        amount: body.compost ? 'Compost, wash, dry' : 'Scrape the mesh, wash, disinfect, dry',
-        more: ''
+        amount: body.steps
+          .filter((step) => step !== 'disinfect' || body.steps.includes('scrape') || !body.compost)
+          .map((step, index) => (index === 0 ? CLEANING_NAMES[step] : CLEANING_NAMES[step].toLowerCase()))
+          .join(', '),
+        more: body.compost ? 'Roots and medium on the compost' : ''
       };
   }
 }
@@ -175,10 +178,15 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
       };
     case 'cut':
       return {
-        title: `${body.cutShare > 0 ? 'The rest is ready to cut' : 'Ready to cut'}: about ${mass(body.expectedG, units)}`,
+        title: body.past
+          ? 'Past its window: taste it, then cut it or let it go'
+          : `${body.cutShare > 0 ? 'The rest is ready to cut' : 'Ready to cut'}: about ${mass(body.expectedG, units)}`,
         why: sentences(
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
-          `Good until about ${dayWords(body.closesAt, now, locale)}. ${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
+          body.past
+            ? `It closed about ${dayWords(body.closesAt, now, locale)}.`
+            : `Good until about ${dayWords(body.closesAt, now, locale)}.`,
+          `${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
         ),
         done: 'Cut'
       };

@@ -96,6 +96,7 @@
     ownCrops: data.ownCrops,
     lots: data.lots,
     learned: data.learned,
+    yields: data.yields,
     rhythm: rhythmOf(data.household),
     latitudeDeg: data.household.latitudeDeg,
     now: data.now

@@ -1,14 +1,16 @@
 import { error } from '@sveltejs/kit';
 import { findCrop } from '$core/crops/library.ts';
 import { listOwnCrops } from '$server/crops/ownCrops.ts';
-import { listLearned } from '$server/sowings/learned.ts';
+import { listLessons } from '$server/sowings/learned.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const [own, learned] = await inSession(locals, (tx) => Promise.all([listOwnCrops(tx), listLearned(tx)]));
+  const [own, { learned, yields }] = await inSession(locals, (tx) =>
+    Promise.all([listOwnCrops(tx), listLessons(tx)])
+  );
   const kept = own.find(({ crop }) => crop.key === params.key) ?? null;
   const crop = kept?.crop ?? findCrop(params.key);
   if (!crop) error(404, 'There is no such crop in the library.');
-  return { crop, learned, own: kept !== null, book: findCrop(kept?.basedOn ?? params.key) ?? null };
+  return { crop, learned, yields, own: kept !== null, book: findCrop(kept?.basedOn ?? params.key) ?? null };
 };

@@ -1,0 +1,45 @@
+import type { SowingSetup } from '../sowing/sowing.ts';
+
+/** A tray without cells is cut in so many strips. */
+export const STRIPS = 10;
+
+/** What of a sowing can be cut by itself: the cells of its trays, or strips of them, counted through all its containers. */
+export interface Pieces {
+  kind: 'cells' | 'strips';
+  /** In one container. */
+  each: number;
+  containers: number;
+  total: number;
+}
+
+/** The pieces that a sowing is cut in. */
+export function piecesOf({ container, count, areaShare }: SowingSetup): Pieces {
+  const kind = container.shape === 'cells' && container.cells > 1 ? 'cells' : 'strips';
+  const each = kind === 'cells' ? Math.max(1, Math.round(container.cells * areaShare)) : STRIPS;
+  return { kind, each, containers: count, total: each * count };
+}
+
+/** Which pieces still stand: those nobody cut, as far as the shares that were cut leave any. */
+export function standingPieces(
+  setup: SowingSetup,
+  { cutShare, cutPieces }: { cutShare: number; cutPieces: ReadonlySet<number> }
+): number[] {
+  const { total } = piecesOf(setup);
+  const standing = Array.from({ length: total }, (_, piece) => piece).filter(
+    (piece) => !cutPieces.has(piece)
+  );
+  // What was cut by its share alone was cut from the end.
+  const unsaid = Math.max(0, Math.round(cutShare * total) - cutPieces.size);
+  return standing.slice(0, standing.length - unsaid);
+}
+
+/** The share of a sowing that some of its pieces are: all the rest where those are all that stand. */
+export function shareOf(
+  setup: SowingSetup,
+  state: { cutShare: number; cutPieces: ReadonlySet<number> },
+  pieces: readonly number[]
+): number {
+  const left = 1 - state.cutShare;
+  const standing = standingPieces(setup, state);
+  return pieces.length >= standing.length ? left : Math.min(left, pieces.length / piecesOf(setup).total);
+}

@@ -1,0 +1,77 @@
+import type { Crop } from '../crops/crop.ts';
+import type { EventBody } from '../sowing/event.ts';
+import type { Projected } from '../sowing/project.ts';
+import type { Symptom } from '../symptoms/symptom.ts';
+import type { Millis } from '../time/zone.ts';
+import { expectedAtG } from './expected.ts';
+
+/** What tells that a crop is ready, as it is looked for. */
+export type ReadyCue = 'seed-leaves' | 'true-leaf' | 'height' | 'second-leaf' | 'tips' | 'dome-lifting';
+
+/** What is found: too early, ready, or past its best. */
+export const FINDINGS = ['not-yet', 'ready', 'past'] as const;
+export type Finding = (typeof FINDINGS)[number];
+
+/** What waiting too long does to it. */
+export type LateCost = 'bitter' | 'tough' | 'sharp';
+
+/** The cue of a crop: grasses are cut before their second leaf splits, maize shoots when they lift their dome. */
+export function readyCue({ harvestCue, family, key }: Crop): ReadyCue {
+  if (key === 'maize-shoot') return 'dome-lifting';
+  if (family === 'Poaceae') return 'second-leaf';
+  return harvestCue === 'cotyledon' ? 'seed-leaves' : harvestCue;
+}
+
+/** What a crop turns to past its window: seed leaves bitter, stems and blades tough, leaves only sharper. */
+export const lateCost = ({ harvestCue, family }: Crop): LateCost =>
+  family === 'Poaceae' || family === 'Fabaceae' || harvestCue === 'tips'
+    ? 'tough'
+    : harvestCue === 'cotyledon'
+      ? 'bitter'
+      : 'sharp';
+
+/** Cut at a moment, and what that gives, g. */
+export interface CutAt {
+  at: Millis;
+  g: number;
+}
+
+/** What cutting now and cutting later come to. */
+export interface ReadyOutlook {
+  cue: ReadyCue;
+  late: LateCost;
+  /** Chance that its window has opened. */
+  chance: number;
+  /** 0 where nothing can be promised: too early, or too late. */
+  nowG: number;
+  best: CutAt;
+  opensAt: Millis;
+  closesAt: Millis;
+  /** Past its window: nothing is promised any more. */
+  past: boolean;
+}
+
+/** What a standing sowing comes to, cut now or later. */
+export function readyOutlook(sowing: Projected, now: Millis): ReadyOutlook {
+  const { windowOpen: open, windowBest: best, windowClose: close } = sowing.forecast.marks;
+  const bestAt = Math.max(now, best.p50);
+  return {
+    cue: readyCue(sowing.crop),
+    late: lateCost(sowing.crop),
+    chance: sowing.forecast.chance('windowOpen', now),
+    nowG: expectedAtG(sowing, now).usual,
+    best: { at: bestAt, g: expectedAtG(sowing, bestAt).usual },
+    opensAt: open.p50,
+    closesAt: close.p50,
+    past: now > close.p50
+  };
+}
+
+const LATE_SIGHT: Record<LateCost, Symptom | null> = { bitter: 'bitter', tough: 'fibrous', sharp: null };
+
+/** What a finding records: a look at the opening, and where it is past its best, what it turned to. */
+export function findingRecords(crop: Crop, finding: Finding): EventBody[] {
+  const looked: EventBody = { type: 'looked', cue: 'windowOpen', reached: finding !== 'not-yet' };
+  const sight = finding === 'past' ? LATE_SIGHT[lateCost(crop)] : null;
+  return sight ? [looked, { type: 'saw', sight }] : [looked];
+}

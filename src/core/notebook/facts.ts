@@ -1,0 +1,104 @@
+import { airAt } from '../places/air/airAt.ts';
+import type { Place } from '../places/place.ts';
+import type { LossReason } from '../sowing/event.ts';
+import type { Projected } from '../sowing/project.ts';
+import { cutG, wateredG } from '../sowing/totals.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
+
+/** What of a sowing is set against that of another: what was chosen, and what came of it. */
+export interface StoryFacts {
+  id: string;
+  cropKey: string;
+  cropName: string;
+  durationCv: number;
+  sownAt: Millis;
+  lost: LossReason | null;
+  chosen: {
+    crop: string;
+    container: string;
+    medium: MediumKind;
+    mediumId: string | null;
+    method: string;
+    place: string;
+    light: Place['light']['kind'];
+    /** Seeds to a cm2, at usual germination. */
+    density: number;
+    seedG: number;
+    soakH: number;
+    lotId: string | null;
+  };
+  came: {
+    /** Mean warmth that it stood in, degC. */
+    warmthC: number | null;
+    /** Days from sowing to where its window opened, as seen, or as it is believed where nobody looked. */
+    openD: number | null;
+    openSeen: boolean;
+    firstCutD: number | null;
+    cutG: number;
+    gPerM2: number | null;
+    gPerGSeed: number | null;
+    waterG: number;
+  };
+}
+
+const SAMPLE = 6 * HOUR;
+
+/** The mean warmth a sowing stood in until a moment, degC; null before it was sown. */
+export function meanWarmthC({ stays, state }: Projected, until: Millis): number | null {
+  if (state.sownAt === null) return null;
+  const end = Math.min(until, state.endedAt ?? until);
+  let [sum, count] = [0, 0];
+  for (let at = state.sownAt; at < end; at += SAMPLE) {
+    const { place } = stays.findLast(({ from }) => from <= at) ?? stays[0]!;
+    sum += airAt(place, at).tempC;
+    count += 1;
+  }
+  return count > 0 ? sum / count : null;
+}
+
+/** The facts of one sowing. */
+export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
+  const { setup, crop, state, firstGrowth, method, stays, areaCm2 } = sowing;
+  const forecast = firstGrowth ?? sowing.forecast;
+  const open = forecast.marks.windowOpen;
+  const gaveG = cutG(state);
+  const cut = state.lost === null && gaveG > 0;
+  const days = (at: Millis): number | null =>
+    state.sownAt === null || !Number.isFinite(at) ? null : (at - state.sownAt) / DAY;
+  const soaked = state.soakedAt !== null && setup.soakStartAt !== null && setup.soakEndAt !== null;
+  return {
+    id: setup.id,
+    cropKey: crop.key,
+    cropName: crop.name,
+    durationCv: crop.durationCv,
+    sownAt: sowing.sownAt,
+    lost: state.lost,
+    chosen: {
+      crop: crop.name,
+      container: setup.container.name,
+      medium: setup.medium,
+      mediumId: setup.mediumId,
+      method: method.name,
+      place: (state.litAt === null
+        ? stays[0]!
+        : (stays.findLast(({ from }) => from <= state.litAt!) ?? stays[0]!)
+      ).place.name,
+      light: sowing.place.light.kind,
+      density: setup.seedsPerCm2,
+      seedG: setup.seedG,
+      soakH: soaked ? (setup.soakEndAt! - setup.soakStartAt!) / HOUR : 0,
+      lotId: setup.lotId
+    },
+    came: {
+      warmthC: meanWarmthC(sowing, now),
+      openD: state.lost === null ? days(open.p50) : null,
+      openSeen: open.seen,
+      firstCutD: state.cuts[0] ? days(state.cuts[0].at) : null,
+      cutG: gaveG,
+      gPerM2: cut ? (gaveG / areaCm2) * 10_000 : null,
+      gPerGSeed: cut ? gaveG / setup.seedG : null,
+      waterG: wateredG(state)
+    }
+  };
+}

@@ -1,0 +1,21 @@
+import type { Millis, Zone } from '../time/zone.ts';
+import type { PantryItem } from './item.ts';
+
+/** How pressing an item is: it is past its days, goes within a day, or has time. */
+export type Pressing = 'past' | 'soon' | 'good';
+
+/** Eat first, so many days before an item's best is over. */
+export const WARN_D = 1;
+
+/** How an item stands on a day of the household. */
+export function pressingOf({ bestBy, keepsTo }: PantryItem, zone: Zone, now: Millis): Pressing {
+  const today = zone.dayNumber(now);
+  if (today > zone.dayNumber(keepsTo)) return 'past';
+  return zone.dayNumber(bestBy) - today <= WARN_D ? 'soon' : 'good';
+}
+
+/** Eat-first order: what goes first stands first; of two of one day, what keeps shorter, then the smaller. */
+export const eatFirst = (items: readonly PantryItem[]): PantryItem[] =>
+  [...items].sort(
+    (a, b) => a.bestBy - b.bestBy || a.keepsTo - b.keepsTo || a.left - b.left || (a.id < b.id ? -1 : 1)
+  );
