@@ -26,6 +26,16 @@ export interface Problems {
   'tare-under-nothing': Record<never, never>;
   'share-not-chosen': Record<never, never>;
   'bowl-too-light': Record<never, never>;
+  'cut-given-up': Record<never, never>;
+  'cut-ended': Record<never, never>;
+  'cut-not-sown': Record<never, never>;
+  'cut-more-than-stands': { share: number };
+  'cut-before': { pieces: number };
+  'cut-no-regrowth': { crop: string };
+  // The pantry
+  'item-gone': Record<never, never>;
+  'item-holds-less': { left: number; unit: 'g' | 'mL' };
+  'made-more': { made: number; of: number };
   'tray-too-light': Record<never, never>;
   'tray-too-heavy': { times: number };
   // Readings

@@ -14,6 +14,16 @@ export const CAUTIONS = {
   load: 'Sum of wet trays and weights against what the shelf is rated for. Heavy trays low and centred, out of children’s reach. The maker’s rating decides.',
   mould:
     'If in doubt, throw it out, outdoors, without sniffing it; do not eat around it. Clean the tray before the next one.',
+  cut: 'Cut away from your hand, just above the medium. If there is mould, throw the tray out, do not eat around it. Germs grow where it is warm and wet: clean hands and blade. Pregnant, very young, old or immune-weakened people: cook it, or ask a clinician.',
+  juice:
+    'Raw grass juice spoils quickly: drink it at once or freeze it. Pregnant, very young, old or immune-weakened people should not drink it raw.',
+  keeping:
+    'Dates are for a refrigerator at or below 5 °C, or as each says; they are for quality. Slime, smell or mould ends it sooner: throw it out, do not taste it. Your food authority decides.',
+  giving:
+    'What may be given away or sold, how it is washed and labelled, differs from place to place: ask your local food authority.',
+  dip: 'Plain unscented hypochlorite only, its strength and date read off the label; gloves, eye protection, open window. Never together with peroxide, vinegar, ammonia or any other cleaner: toxic gas. Use it once, rinse well, keep it from children. The product’s label decides.',
+  spray:
+    'Peroxide at 3 % in its own sprayer, never with hypochlorite or vinegar; gloves and eye protection. The product’s label decides.',
   weights: 'Weights low and centred, on a shelf rated for them, out of children’s reach.'
 } as const;
 

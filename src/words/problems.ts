@@ -38,6 +38,22 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'tare-under-nothing': () => 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.',
   'share-not-chosen': () => 'Choose how much of the tray was cut.',
   'bowl-too-light': () => 'The full bowl must weigh more than the empty one: check which is which.',
+  'cut-given-up': () =>
+    'This tray was given up: what is on it is not to be eaten. Take that back in its log, if it was a slip.',
+  'cut-ended': () =>
+    'This tray has been cut to the end: take its last cut back in its log, if it was a slip.',
+  'cut-not-sown': () => 'This tray has not been sown yet: there is nothing to cut.',
+  'cut-more-than-stands': ({ share }) =>
+    `Only ${Math.round(share * 100)} % of it still stands: choose that much, or less.`,
+  'cut-before': ({ pieces }) =>
+    pieces === 1
+      ? 'One of these pieces was cut before: touch what stands.'
+      : `${pieces} of these pieces were cut before: touch what stands.`,
+  'cut-no-regrowth': ({ crop }) => `${crop} does not grow again from its stubs: end the tray with this cut.`,
+  'item-gone': () => 'This is not in the pantry any more: it was taken out, or its cut was taken back.',
+  'item-holds-less': ({ left, unit }) =>
+    `Only ${tidy(left)} ${unit} of it are left: take that much, or less.`,
+  'made-more': ({ made, of }) => `${tidy(made)} cannot come of ${tidy(of)} g: check both weights.`,
   'tray-too-light': () => 'That is less than the empty tray weighs: is all of it on the scale?',
   'tray-too-heavy': ({ times }) =>
     `That is over ${Math.round(times)} times what this tray can weigh: check the scale and its unit.`,

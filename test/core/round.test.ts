@@ -68,7 +68,9 @@ describe('what a round asks for', () => {
     ).to.include('light');
     const open = event(150, { type: 'looked', cue: 'windowOpen', reached: true });
     const task = ask(SOWN + 151 * HOUR, [...lit(), open]).steps.find(({ body }) => body.kind === 'cut')!;
-    expect(task.body).to.include({ kind: 'cut', expectedG: 103.5 });
+    // What it usually gives, and a little of the tenth that it gains until its best day.
+    if (task.body.kind !== 'cut') throw new Error('It asks for something else.');
+    expect(task.body.expectedG).to.be.within(103.5, 105);
   });
 
   it('lets a part cut today be enough for today', () => {

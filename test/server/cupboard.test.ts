@@ -45,6 +45,7 @@ describe('what a household keeps', () => {
     name: 'Tin',
     weighedG: 100,
     price: null,
+    packetG: null,
     boughtOn: null,
     parts: null,
     bestBefore: null,

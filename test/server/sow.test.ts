@@ -49,6 +49,7 @@ describe('a sowing that is shown', function () {
             name: `Tin of ${key}`,
             weighedG: 40_000,
             price: null,
+            packetG: null,
             boughtOn: null,
             parts: null,
             bestBefore: null,

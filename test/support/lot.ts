@@ -8,6 +8,7 @@ export const tin = (more: Partial<LotStock> = {}): LotStock => ({
   weighedG: 100,
   takenG: 0,
   price: null,
+  packetG: null,
   boughtOn: null,
   parts: null,
   bestBefore: null,

@@ -186,11 +186,11 @@ describe('the drawn stand', () => {
   });
 
   it('leaves stubs where it was cut', () => {
-    const picture = { ...cropPicture(cropOf('radish')), cut: 0.5 };
+    const picture = { ...cropPicture(cropOf('radish')), cut: [0, 0, 0, 0, 0, 1, 1, 1, 1, 1] };
     const { stems, stubs } = standOf(picture, 14);
     const count = (path: string) => path.split('M').length - 1;
     expect(Math.abs(count(stems) - count(stubs))).to.be.at.most(3);
-    expect(standOf({ ...picture, cut: 1 }, 14).stems).to.equal('');
+    expect(standOf({ ...picture, cut: [1] }, 14).stems).to.equal('');
   });
 
   it('shows seed that sprouts', () => {

@@ -24,7 +24,12 @@ export const lotSchema = yup.object({
     .min(0, 'Seed cannot weigh less than 0.')
     .max(50_000, 'Over 50 kg of seed: check the weight.')
     .required('Weigh the packet: give grams, such as 120.'),
-  price: optional('price', 0, 1_000_000),
+  price: optional('price', 0, 1_000_000).test(
+    'some',
+    'A price of 0 says nothing: leave it empty where you do not know it.',
+    (value) => value !== 0
+  ),
+  packetG: optional('packet', 0.1, 50_000),
   boughtOn: day,
   bestBefore: day,
   packetPct: optional('germination', 0, 100).test('some', NOTHING_SPROUTS, (value) => value !== 0),

@@ -124,6 +124,9 @@ function doseOf({ disinfect, disinfectRule }: Projected['method'], strong: boole
   };
 }
 
+/** Names a step of cleaning, for whoever ticks it. */
+export const cleaningKey = (step: Cleaning): string => `clean:${step}`;
+
 /** The steps still asked for, in order. */
 export const openSteps = ({ steps }: ToClean): CleaningStep[] =>
   steps.filter(({ done, optional }) => done === null && !optional);

@@ -43,3 +43,27 @@ export function shareOf(
   const standing = standingPieces(setup, state);
   return pieces.length >= standing.length ? left : Math.min(left, pieces.length / piecesOf(setup).total);
 }
+
+/**
+ * Share that is cut of each slice of the front of the container that is cut into: strips from left to right, or columns of
+ * two cells, one behind the other. Nothing where all of it stands.
+ */
+export function frontCut(
+  setup: SowingSetup,
+  state: { cutShare: number; cutPieces: ReadonlySet<number> }
+): number[] {
+  if (state.cutShare <= 0) return [];
+  const { kind, each, containers } = piecesOf(setup);
+  const standing = new Set(standingPieces(setup, state));
+  const container = Array.from({ length: containers }, (_, index) => index).find((index) =>
+    Array.from({ length: each }, (_, piece) => index * each + piece).some((piece) => standing.has(piece))
+  );
+  const first = (container ?? containers - 1) * each;
+  const isCut = (piece: number): number => (standing.has(first + piece) ? 0 : 1);
+  if (kind === 'strips') return Array.from({ length: each }, (_, strip) => isCut(strip));
+  const columns = Math.ceil(each / 2);
+  return Array.from({ length: columns }, (_, column) => {
+    const behind = column + columns;
+    return behind < each ? (isCut(column) + isCut(behind)) / 2 : isCut(column);
+  });
+}

@@ -1,6 +1,7 @@
 import type { Crop } from '../crops/crop.ts';
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
+import { sawLately } from '../sowing/reduce.ts';
 import type { Symptom } from '../symptoms/symptom.ts';
 import type { Millis } from '../time/zone.ts';
 import { expectedAtG } from './expected.ts';
@@ -49,6 +50,8 @@ export interface ReadyOutlook {
   closesAt: Millis;
   /** Past its window: nothing is promised any more. */
   past: boolean;
+  /** Somebody found it past its best of late. */
+  turned: boolean;
 }
 
 /** What a standing sowing comes to, cut now or later. */
@@ -63,9 +66,12 @@ export function readyOutlook(sowing: Projected, now: Millis): ReadyOutlook {
     best: { at: bestAt, g: expectedAtG(sowing, bestAt).usual },
     opensAt: open.p50,
     closesAt: close.p50,
-    past: now > close.p50
+    past: now > close.p50,
+    turned: sawLately(sowing.state, TURNED, now)
   };
 }
+
+const TURNED: readonly Symptom[] = ['bitter', 'fibrous'];
 
 const LATE_SIGHT: Record<LateCost, Symptom | null> = { bitter: 'bitter', tough: 'fibrous', sharp: null };
 

@@ -23,7 +23,7 @@ export function cropPicture(crop: Crop): Picture {
     habit: habitOf(crop),
     cover: 'none',
     light: 'off',
-    cut: 0,
+    cut: [],
     jarWater: null,
     lost: false
   };

@@ -6,6 +6,7 @@ import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { waterAt } from '../water/level.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
+import { frontCut } from '../harvest/pieces.ts';
 import { habitOf, type Habit } from './habit.ts';
 
 /** What a sowing should look like from the side, for the one component that draws it. Sizes in cm. */
@@ -30,8 +31,8 @@ export interface Picture {
   habit: Habit;
   cover: CoverKind | 'dome';
   light: 'off' | 'lamp' | 'sill';
-  /** Share of the front already cut, 0 to 1. */
-  cut: number;
+  /** Share already cut of each slice of its front, left to right: of a strip all or none, of two cells one behind the other half as well. */
+  cut: readonly number[];
   /** Water in the jar, 0 to 1; null outside a jar. */
   jarWater: number | null;
   lost: boolean;
@@ -82,7 +83,7 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
       stems: null,
       cover: 'none',
       light: 'off',
-      cut: 0,
+      cut: [],
       jarWater: state.stage === 'soak' ? 0.8 : state.stage === 'drain' ? 0.05 : 0
     };
   return {
@@ -98,7 +99,7 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
     ...plants(projected, now, sizeCm),
     cover: coverOf(projected, now),
     light: lightOf(projected, now),
-    cut: state.cutShare,
+    cut: frontCut(setup, state),
     jarWater: null
   };
 }

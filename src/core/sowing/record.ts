@@ -10,6 +10,10 @@ export interface SowingRecord {
   setup: SowingSetup;
   /** When it was put on the list; not known where an answer only brings what changed. */
   plannedAt?: Millis;
+  /** Its container is not followed on its way back to the shelf: it ended before that was asked. */
+  cleaning?: false;
+  /** Nothing stands in its container any more, and that is to be cleaned. */
+  emptied?: true;
   /** JSON array of events in the order they happened, each as {@link LogEntry}. */
   log: string;
 }

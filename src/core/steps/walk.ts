@@ -4,6 +4,7 @@ import type { Projected } from '../sowing/project.ts';
 import { standingOf } from '../sowing/standing.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
+import { cleaningOf, type ToClean } from '../cleaning/cleaning.ts';
 import { askOf, type Ask } from './ask.ts';
 import { alongsideWater } from './care.ts';
 import { isCuttable } from './cut.ts';
@@ -40,13 +41,17 @@ export interface Walk {
   opening: Projected[];
   /** Sowings whose preparation starts within a day. */
   toPrepare: Projected[];
+  /** Emptied containers that are not clean and dry yet: washed up together, one stop. */
+  washUp: ToClean[];
 }
 
 /**
  * The walk of a round.
- * @param projected the sowings under way, in the order the trays stand
+ * @param all the sowings under way, and those whose containers are to be cleaned, in the order the trays stand
  */
-export function walk(projected: readonly Projected[], round: Round, now: Millis): Walk {
+export function walk(all: readonly Projected[], round: Round, now: Millis): Walk {
+  const projected = all.filter(({ state }) => state.stage !== 'ended');
+  const washUp = standingOf(all).flatMap((standing) => cleaningOf(standing) ?? []);
   const stops = standingOf(projected).map(({ key, sowings }): Stop => {
     const parts = sowings.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
     return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
@@ -56,7 +61,8 @@ export function walk(projected: readonly Projected[], round: Round, now: Millis)
   return {
     round,
     stops,
-    open: stops.filter(({ steps }) => steps.length > 0).length,
+    open: stops.filter(({ steps }) => steps.length > 0).length + (washUp.length > 0 ? 1 : 0),
+    washUp,
     windowsOpen: grown.filter((sowing) => opensAt(sowing) <= now),
     opening: grown.filter((sowing) => opensAt(sowing) > now && opensAt(sowing) <= now + 1.25 * DAY),
     toPrepare: projected.filter(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < now + DAY)

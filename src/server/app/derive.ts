@@ -18,11 +18,12 @@ export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly So
   await keepDerived(tx, derived);
 }
 
-async function factsUntil(
+/** What the household is to one sowing: that has ended, with the air of its own days and none after them. */
+export async function factsUntil(
   tx: Tx,
   facts: HouseholdFacts,
   record: SowingRecord,
-  airs: Map<string, string | null>
+  airs: Map<string, string | null> = new Map()
 ): Promise<HouseholdFacts> {
   const events = readLog(record);
   const { endedAt, moves } = reduceEvents(events);

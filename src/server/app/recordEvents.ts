@@ -6,7 +6,8 @@ import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, withEvent } from '../../core/sowing/record.ts';
-import { sowingOf } from '../../core/sowing/sowing.ts';
+import { wrongCut } from '../../core/harvest/check.ts';
+import { wrongTaking } from '../../core/pantry/check.ts';
 import { DAY, MINUTE, type Millis } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
@@ -170,12 +171,20 @@ async function problemOf(
         ? null
         : { code: 'missing', message: 'What was to be taken back is not in this tray’s log.' };
     case 'cut': {
-      const sowing = sowingOf(record.setup, facts.ownCrops);
+      const sowing = project(facts, record.setup, readLog(record));
+      const found = wrongCut(sowing, body);
+      if (found) return wrong(problemWords(found));
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return wrong(problemWords(weighed.problem));
       if (weighed.kind === 'implausible' && !sure)
         return { code: 'implausible', message: String(weighed.times) };
       return null;
+    }
+    case 'packed':
+    case 'taken':
+    case 'thrown': {
+      const found = wrongTaking(project(facts, record.setup, readLog(record)), body, facts.rhythm.zone);
+      return found && wrong(problemWords(found));
     }
     case 'weighed': {
       const found = wrongTrayWeight(project(facts, record.setup, readLog(record)), body.grossG);

@@ -8,6 +8,7 @@ interface LotRow {
   name: string;
   weighed_g: number;
   price: number | null;
+  packet_g: number | null;
   bought_on: string | null;
   best_before: string | null;
   packet_pct: number | null;
@@ -29,7 +30,7 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
       from sowings s cross join lateral jsonb_array_elements(s.mix) part
       where s.mix is not null and part->>'lotId' is not null
     )
-    select l.id, l.crop_key, l.parts, l.name, l.weighed_g, l.price, l.bought_on::text, l.best_before::text, l.packet_pct,
+    select l.id, l.crop_key, l.parts, l.name, l.weighed_g, l.price, l.packet_g, l.bought_on::text, l.best_before::text, l.packet_pct,
       l.test_sprouted, l.test_of,
       coalesce((select sum(t.seed_g) from taken t where t.lot_id = l.id and t.created_at >= l.weighed_at), 0) as taken_g
     from lots l where l.retired_at is null order by l.crop_key, l.best_before nulls last, l.name`;
@@ -40,6 +41,7 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
     name: row.name,
     weighedG: row.weighed_g,
     price: row.price,
+    packetG: row.packet_g,
     boughtOn: row.bought_on,
     bestBefore: row.best_before,
     packetPct: row.packet_pct,
@@ -53,14 +55,14 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
  * @param at when it was weighed, if its weight is new
  */
 export async function keepLot(tx: Tx, householdId: string, lot: Lot, at: number): Promise<void> {
-  await tx`insert into lots (household_id, id, crop_key, parts, name, weighed_g, weighed_at, price, bought_on, best_before,
+  await tx`insert into lots (household_id, id, crop_key, parts, name, weighed_g, weighed_at, price, packet_g, bought_on, best_before,
       packet_pct, test_sprouted, test_of)
     values (${householdId}, ${lot.id}, ${lot.cropKey},
-      ${lot.parts === null ? null : tx.json(lot.parts as never)}, ${lot.name}, ${lot.weighedG}, ${new Date(at)}, ${lot.price},
+      ${lot.parts === null ? null : tx.json(lot.parts as never)}, ${lot.name}, ${lot.weighedG}, ${new Date(at)}, ${lot.price}, ${lot.packetG},
       ${lot.boughtOn}, ${lot.bestBefore}, ${lot.packetPct}, ${lot.test?.sprouted ?? null}, ${lot.test?.tested ?? null})
     on conflict (household_id, id) do update set crop_key = excluded.crop_key, parts = excluded.parts, name = excluded.name,
       weighed_at = case when lots.weighed_g = excluded.weighed_g then lots.weighed_at else excluded.weighed_at end,
-      weighed_g = excluded.weighed_g, price = excluded.price, bought_on = excluded.bought_on,
+      weighed_g = excluded.weighed_g, price = excluded.price, packet_g = excluded.packet_g, bought_on = excluded.bought_on,
       best_before = excluded.best_before, packet_pct = excluded.packet_pct, test_sprouted = excluded.test_sprouted,
       test_of = excluded.test_of, retired_at = null`;
 }

@@ -7,6 +7,7 @@ import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { keepLot } from '../cupboard/lots.ts';
 import { keepMedium } from '../cupboard/media.ts';
+import { changeMoney, keepPrice } from '../households/prices.ts';
 import { keepOwnCrop } from '../crops/ownCrops.ts';
 import { keepMethod } from '../methods/methods.ts';
 
@@ -20,6 +21,7 @@ const lot = (n: number, cropKey: string, name: string, weighedG: number, more: P
   name,
   weighedG,
   price: null,
+  packetG: null,
   boughtOn: null,
   parts: null,
   bestBefore: null,
@@ -32,11 +34,11 @@ const dayFrom = (now: number, days: number) => new Date(now + days * DAY).toISOS
 
 /** The packets in the cupboard; one low, one past its date, one that tested weak. */
 export const LOTS: Record<LotName, Lot> = {
-  peas: lot(1, 'pea', 'Paper sack', 900, { price: 4.2, test: { sprouted: 46, tested: 50 } }),
-  radish: lot(2, 'radish', 'Tin', 240, { price: 6.9, packetPct: 94 }),
-  sunflower: lot(3, 'sunflower', 'Striped, in the jar', 210, { price: 3.5, packetPct: 90 }),
+  peas: lot(1, 'pea', 'Paper sack', 900, { price: 4.2, packetG: 900, test: { sprouted: 46, tested: 50 } }),
+  radish: lot(2, 'radish', 'Tin', 240, { price: 6.9, packetG: 240, packetPct: 94 }),
+  sunflower: lot(3, 'sunflower', 'Striped, in the jar', 210, { price: 3.5, packetG: 210, packetPct: 90 }),
   mustard: lot(4, 'mustard', 'Old envelope', 60, { packetPct: 90 }),
-  broccoli: lot(5, 'broccoli', 'Zip bag', 6, { price: 5.4, packetPct: 92 }),
+  broccoli: lot(5, 'broccoli', 'Zip bag', 6, { price: 5.4, packetG: 60, packetPct: 92 }),
   basil: lot(6, 'basil', 'From the market', 25, { test: { sprouted: 19, tested: 30 } })
 };
 
@@ -83,6 +85,12 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
     swellLKg: 9,
     parts: null
   });
+  await changeMoney(tx, { currency: 'EUR', kWh: 0.28, feedL: 9.5 });
+  await keepPrice(tx, householdId, { of: 'medium', key: 'coir', price: 2.4, amount: 5200, uses: 1 });
+  await keepPrice(tx, householdId, { of: 'medium', key: 'seed-mix', price: 6.5, amount: 10_000, uses: 1 });
+  await keepPrice(tx, householdId, { of: 'medium', key: 'hemp-mat', price: 7.2, amount: 4500, uses: 1 });
+  await keepPrice(tx, householdId, { of: 'shop', key: 'radish', price: 2.6, amount: 50, uses: 1 });
+  await keepPrice(tx, householdId, { of: 'shop', key: 'pea', price: 2.9, amount: 100, uses: 1 });
   await keepMethod(tx, householdId, CAREFUL);
   const kale = cropOf('kale');
   await keepOwnCrop(tx, householdId, {

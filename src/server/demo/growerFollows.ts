@@ -21,6 +21,9 @@ export interface Nature {
   thirst: number;
 }
 
+/** How this household packs what it cuts. */
+const PACKED = ['paper-box', 'paper-box', 'cloth-bag', 'pierced-box'] as const;
+
 /** Draws a sowing's nature around that of its household (docs/model.md, 5). */
 export function natureOf(cropKey: string, householdPace: number, chance: Chance): Nature {
   const cv = findCrop(cropKey)!.durationCv;
@@ -82,7 +85,22 @@ export function growerFollows(
         const late = openSince !== null && at > openSince + (6 + chance.uniform() * 30) * HOUR;
         if (end.cutWhenOpen && (late || at > step.dueAt + 2 * DAY)) {
           const netG = Math.round(step.body.expectedG * nature.vigour);
-          record(at, { type: 'cut', grossG: netG + 212, tareG: 212, share: 1, last: true }, step.key);
+          record(
+            at,
+            {
+              type: 'cut',
+              grossG: netG + 212,
+              tareG: 212,
+              share: 1,
+              last: true,
+              handling: {
+                tool: setup.method.cutting,
+                washing: setup.method.washing,
+                packing: PACKED[Math.floor(chance.uniform() * PACKED.length)]!
+              }
+            },
+            step.key
+          );
           // A tray that was cut is not watered any more.
           break;
         }

@@ -24,7 +24,7 @@ export const PLACES: Record<PlaceName, Place> = {
   top: place(
     1,
     'Trolley, top tier',
-    { kind: 'lamp', ppfd: 220, hours: 14, watts: null, distanceCm: 30 },
+    { kind: 'lamp', ppfd: 220, hours: 14, watts: 36, distanceCm: 30 },
     [22, 18, 50],
     true,
     TIER
@@ -66,6 +66,10 @@ export interface Story {
   sownAgoD?: number;
   /** Ends as lost this many days after sowing. */
   lostAfterD?: number;
+  /** How thick it is sown against the usual. */
+  crowd?: number;
+  /** What is cut of it is pressed and frozen. */
+  juiced?: boolean;
   /** The packet its seed comes from, where that is kept. */
   lot?: LotName;
   /** Set on the scale when it was sown, so that a weighing later tells how much water is left. */
@@ -113,20 +117,29 @@ export const TONIGHT: Story[] = [
 
 /** Ended within the past ten weeks. */
 export const PAST: Story[] = [
-  story('radish', 'tray', 'top', -64),
+  story('radish', 'tray', 'top', -64, { lot: 'radish' }),
   story('pea', 'tray', 'sill', -61, { medium: 'seed-mix' }),
   story('broccoli', 'tray', 'top', -58),
+  story('radish', 'tray', 'sill', -56, { lot: 'radish' }),
+  // More seed against less.
+  story('broccoli', 'tray', 'top', -44, { crowd: 1.4 }),
   story('cress-garden', 'six', 'sill', -54, { method: 'light-hand', medium: 'hemp-mat' }),
   story('sunflower', 'pot', 'middle', -51, { medium: 'seed-mix', count: 2 }),
-  story('radish', 'tray', 'top', -47),
+  story('radish', 'tray', 'top', -47, { lot: 'radish' }),
+  // The same on the sill: lamp against window.
+  story('radish', 'tray', 'sill', -45, { lot: 'radish' }),
   story('kale', 'tray', 'stairs', -42),
   story('mustard', 'pot', 'sill', -40, { method: 'light-hand' }),
   story('pea', 'pot', 'sill', -35, { medium: 'seed-mix', count: 2 }),
-  story('radish', 'tray', 'top', -31),
+  story('radish', 'tray', 'top', -31, { lot: 'radish' }),
+  story('radish', 'tray', 'sill', -30, { lot: 'radish' }),
   story('buckwheat', 'tray', 'middle', -29, { lostAfterD: 5 }),
   story('broccoli', 'tray', 'top', -24),
   story('cress-garden', 'six', 'sill', -20, { method: 'light-hand', medium: 'hemp-mat' }),
-  story('radish', 'pot', 'sill', -16),
+  story('radish', 'pot', 'sill', -16, { lot: 'radish' }),
+  story('wheat', 'tray', 'middle', -11, { medium: 'seed-mix', juiced: true }),
   story('pea', 'tray', 'middle', -12, { medium: 'seed-mix' }),
+  story('mustard', 'pot', 'sill', -5, { method: 'light-hand', lot: 'mustard' }),
+  story('pea', 'tray', 'middle', -4, { medium: 'seed-mix', lot: 'peas' }),
   story('beet', 'pot', 'bottom', -1, { lostAfterD: 9 })
 ];

@@ -14,6 +14,7 @@ import { inHousehold, type Tx } from '../db/connection.ts';
 import { addHousehold, memberNamed, type Household } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
+import { afterTheCut } from './afterTheCut.ts';
 import { addEvents } from '../app/addEvents.ts';
 import { listLessons } from '../sowings/learned.ts';
 import { markDemo } from './markDemo.ts';
@@ -116,6 +117,9 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
       break;
     aim -= off * 0.8;
   }
+  events.push(
+    ...afterTheCut(facts, setup, events, members, chance, { until, juiced: story.juiced ?? false })
+  );
   await addSowing(tx, household.id, setup, {
     memberId: members[0]!,
     at: beginsAt(soak),
@@ -150,7 +154,7 @@ function whenStarted({ facts, story, now }: Growing, opensInD: number): SoakPlan
 
 function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
   const crop = cropOf(story.crop);
-  const seedsPerCm2 = crop.seedsPerCm2.usual;
+  const seedsPerCm2 = crop.seedsPerCm2.usual * (story.crowd ?? 1);
   const seedG = (areaCm2(story.container) * story.count * seedsPerCm2 * crop.thousandSeedWeightG) / 1000;
   return {
     id: chance.id(),

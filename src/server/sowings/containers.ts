@@ -63,12 +63,12 @@ interface KeptRow extends ContainerRow {
   in_use: number;
 }
 
-/** The household's containers with what is kept about each, and how many stand under sowings now. */
+/** The household's containers with what is kept about each, and how many stand under sowings now or wait to be cleaned. */
 export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
   const rows = await tx<KeptRow[]>`
     select c.*, coalesce((select sum(tray.containers) from (
       select max(s.count) as containers from sowings s
-      where s.container_id = c.id and s.ended_at is null
+      where s.container_id = c.id and (s.ended_at is null or s.to_clean)
       group by coalesce(s.tray_id, s.id)) tray), 0)::int as in_use
     from containers c where c.retired_at is null order by c.name`;
   return rows.map((row) => ({

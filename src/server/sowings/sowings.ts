@@ -32,6 +32,8 @@ interface SowingRow extends ContainerRow {
   tray_no: number | null;
   beside_key: string | null;
   created_at: Date;
+  cleaning: boolean;
+  to_clean: boolean;
   log: string;
 }
 
@@ -64,6 +66,8 @@ function recordOf(row: SowingRow): SowingRecord {
       half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
     },
     plannedAt: row.created_at.getTime(),
+    ...(row.cleaning ? {} : { cleaning: false as const }),
+    ...(row.to_clean ? { emptied: true as const } : {}),
     log: row.log
   };
 }
@@ -75,10 +79,10 @@ function recordOf(row: SowingRow): SowingRecord {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, s.cleaning, s.to_clean, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
-    and o.container_id = s.container_id and o.ended_at is null and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
+    and o.container_id = s.container_id and (o.ended_at is null or o.to_clean) and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
     then s.tray_no end as tray_no,
   s.tray_id, case when s.tray_id is not null then (select o.crop_key from sowings o
     where o.household_id = s.household_id and o.tray_id = s.tray_id and o.id <> s.id limit 1) end as beside_key,
@@ -106,6 +110,32 @@ export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     join places p on p.household_id = s.household_id and p.id = s.place_id
     where s.ended_at is null order by p.position, s.sow_at, s.id`;
+  return rows.map(recordOf);
+}
+
+/** What a round passes: the sowings under way, and those whose emptied containers are to be cleaned. */
+export async function listForRound(tx: Tx): Promise<SowingRecord[]> {
+  const rows = await tx<SowingRow[]>`select ${recentColumns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    join places p on p.household_id = s.household_id and p.id = s.place_id
+    where s.ended_at is null or s.to_clean order by p.position, s.sow_at, s.id`;
+  return rows.map(recordOf);
+}
+
+/** The sowings of which something is in the pantry. */
+export async function listInPantry(tx: Tx): Promise<SowingRecord[]> {
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.in_pantry order by s.id`;
+  return rows.map(recordOf);
+}
+
+/** Some of the household's sowings by their ids, in the order they were sown. */
+export async function findSowings(tx: Tx, ids: readonly string[]): Promise<SowingRecord[]> {
+  if (ids.length === 0) return [];
+  const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.id in ${tx(ids)} order by coalesce(s.sown_at, s.sow_at), s.id`;
   return rows.map(recordOf);
 }
 
@@ -168,12 +198,12 @@ export async function findSowing(tx: Tx, id: string): Promise<FoundSowing | null
   return row ? foundOf(row) : null;
 }
 
-/** The other half of a sowing's container, while it stands; null where there is none. */
+/** The other half of a sowing's container, until that is clean again; null where there is none. */
 export async function findBeside(tx: Tx, { id, half }: SowingSetup): Promise<SowingRecord | null> {
   if (!half) return null;
   const [row] = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
-    where s.tray_id = ${half.trayId} and s.id <> ${id} and s.ended_at is null`;
+    where s.tray_id = ${half.trayId} and s.id <> ${id} and (s.ended_at is null or s.to_clean)`;
   return row ? recordOf(row) : null;
 }
 
@@ -191,7 +221,7 @@ export async function holdSowings(tx: Tx, ids: readonly string[]): Promise<Found
 /** The number its first container is to bear: the other half's, or the first that is free. */
 async function numberFor(tx: Tx, containerId: string, { count, half }: SowingSetup): Promise<number> {
   const taken = await tx<{ no: number; count: number; tray_id: string | null }[]>`
-    select tray_no as no, count, tray_id from sowings where container_id = ${containerId} and ended_at is null`;
+    select tray_no as no, count, tray_id from sowings where container_id = ${containerId} and (ended_at is null or to_clean)`;
   const beside = half && taken.find(({ tray_id }) => tray_id === half.trayId);
   return beside ? beside.no : freeNumber(taken, count);
 }

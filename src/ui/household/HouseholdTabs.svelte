@@ -5,7 +5,9 @@
     { path: '/household', name: 'Settings' },
     { path: '/household/reminders', name: 'Reminders' },
     { path: '/household/people', name: 'People' },
-    { path: '/household/away', name: 'Away' }
+    { path: '/household/away', name: 'Away' },
+    { path: '/household/money', name: 'Money' },
+    { path: '/household/data', name: 'Data' }
   ];
 </script>
 

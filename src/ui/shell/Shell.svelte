@@ -6,6 +6,7 @@
   import Catalog from 'carbon-icons-svelte/lib/Catalog.svelte';
   import Home from 'carbon-icons-svelte/lib/Home.svelte';
   import Notebook from 'carbon-icons-svelte/lib/Notebook.svelte';
+  import Pantry from 'carbon-icons-svelte/lib/Restaurant.svelte';
   import Shelf from 'carbon-icons-svelte/lib/Layers.svelte';
   import Walk from 'carbon-icons-svelte/lib/CheckmarkOutline.svelte';
 
@@ -16,6 +17,7 @@
     { path: '/shelf', name: 'Shelf', icon: Shelf },
     { path: '/bench', name: 'Bench', icon: Bench },
     { path: '/sow', name: 'Sow', icon: Add },
+    { path: '/pantry', name: 'Pantry', icon: Pantry },
     { path: '/crops', name: 'Crops', icon: Catalog },
     { path: '/notebook', name: 'Notebook', icon: Notebook },
     { path: '/household', name: 'Household', short: 'Home', icon: Home }
@@ -141,7 +143,7 @@
       display: inline;
     }
     ul {
-      grid-template-columns: repeat(7, minmax(0, 1fr));
+      grid-template-columns: repeat(8, minmax(0, 1fr));
       gap: 0;
     }
     li a {

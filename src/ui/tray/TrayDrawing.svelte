@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Picture } from '$core/picture/picture.ts';
-  import { grainsOf, standOf } from './stems.ts';
+  import { grainsOf, standOf, type Stand } from './stems.ts';
   import { page } from '../state/hydrated.svelte.ts';
   import JarDrawing from './JarDrawing.svelte';
 
@@ -48,16 +48,36 @@
   // The plants are most of a page's bytes and change by the hour: the browser draws them, into the tray
   // that came with the page, so that nothing moves.
   const growing = $derived(cells > 1 ? cellWidth : width / sides.length);
-  const stands = $derived(sides.map((side) => (page.hydrated ? standOf(side, growing / 10) : null)));
+  const standing = (side: Picture, cut: readonly number[]) =>
+    page.hydrated
+      ? {
+          front: standOf(side, growing / 10, cut),
+          behind: cut.some((share) => share > 0) ? standOf(side, growing / 10, cut, 'behind') : null
+        }
+      : null;
+  /** Cells that are cut alike look alike: drawn once, shown again. */
+  const looks = $derived(
+    sides.map((side) =>
+      cells > 1
+        ? [...new Set([0, ...side.cut])].map((share) => ({ share, stand: standing(side, [share]) }))
+        : [{ share: -1, stand: standing(side, side.cut) }]
+    )
+  );
+  /** How a cell of a side looks. */
+  const lookOf = (side: number, cell: number): number =>
+    Math.max(
+      0,
+      looks[side]!.findIndex(({ share }) => share === (sides[side]!.cut[cell] ?? 0))
+    );
   const grains = $derived(sides.map((side) => (page.hydrated ? grainsOf(side, growing / 10) : null)));
   /** Which half a cell belongs to. */
   const sideOf = (cell: number) => (cell < cells / sides.length ? 0 : 1);
   const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
 </script>
 
-{#snippet plants(x: number, side: number, first: boolean)}
+{#snippet plants(x: number, side: number, look: number, first: boolean)}
   {@const shown = sides[side]!}
-  {@const stand = stands[side]}
+  {@const stand = looks[side]![look]!.stand}
   {@const seeds = grains[side]}
   <g
     transform="translate({Math.round(x)} {top + surface})"
@@ -66,19 +86,17 @@
       : ''}"
   >
     {#if !first}
-      <!-- Every cell grows the same stand: drawn once, shown again. -->
-      <use href="#{id}-{side}" />
+      <use href="#{id}-{side}-{look}" />
     {:else}
-      <g id="{id}-{side}">
+      <g id="{id}-{side}-{look}">
         {#if shown.stems && stand}
           <!-- The row behind: the same plants, half a step aside and a little lower. -->
-          <use href="#{id}-{side}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
-          <g id="{id}-{side}-row">
-            <path class="stem" d={stand.stems} />
-            <path class="leaf" d={stand.leaves} />
-            {#if stand.tips}<path class="hook" d={stand.tips} />{/if}
-            {#if stand.stubs}<path class="stub" d={stand.stubs} />{/if}
-          </g>
+          {#if stand.behind}
+            <g transform="translate(5 -2) scale(1 0.92)" class="behind">{@render row(stand.behind)}</g>
+          {:else}
+            <use href="#{id}-{side}-{look}-row" transform="translate(5 -2) scale(1 0.92)" class="behind" />
+          {/if}
+          <g id="{id}-{side}-{look}-row">{@render row(stand.front)}</g>
         {/if}
         {#if shown.grains && seeds}
           {#if seeds.tails}<path class="tail" d={seeds.tails} />{/if}
@@ -87,6 +105,13 @@
       </g>
     {/if}
   </g>
+{/snippet}
+
+{#snippet row(stand: Stand)}
+  <path class="stem" d={stand.stems} />
+  <path class="leaf" d={stand.leaves} />
+  {#if stand.tips}<path class="hook" d={stand.tips} />{/if}
+  {#if stand.stubs}<path class="stub" d={stand.stubs} />{/if}
 {/snippet}
 
 <svg
@@ -149,9 +174,12 @@
       {/if}
       {#if cells > 1}
         {@const side = sideOf(cell)}
-        {@render plants(x, side, cell === 0 || side !== sideOf(cell - 1))}
+        {@const own = cell - side * Math.ceil(cells / sides.length)}
+        {@const look = lookOf(side, own)}
+        {@const before = Array.from({ length: own }, (_, index) => lookOf(side, index))}
+        {@render plants(x, side, look, !before.includes(look))}
       {:else}
-        {#each sides as _side, side (side)}{@render plants(x + side * growing, side, true)}{/each}
+        {#each sides as _side, side (side)}{@render plants(x + side * growing, side, 0, true)}{/each}
       {/if}
       <path
         class="vessel"

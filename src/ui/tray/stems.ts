@@ -14,8 +14,17 @@ export interface Stand {
 const MOST_STEMS = 46;
 const r = Math.round;
 
-/** Stems across one front of a width (cm) from x = 0, with leaves of the crop's form. */
-export function standOf(picture: Picture, widthCm: number): Stand {
+/**
+ * Stems across one front of a width (cm) from x = 0, with leaves of the crop's form.
+ * @param cut share that is cut of each slice of it, left to right: what is cut by half stands in its row behind
+ * @param row the one in front, or the one behind it
+ */
+export function standOf(
+  picture: Picture,
+  widthCm: number,
+  cut: readonly number[] = picture.cut,
+  row: 'front' | 'behind' = 'front'
+): Stand {
   const { stems, habit } = picture;
   const stand: Stand = { stems: '', leaves: '', tips: '', stubs: '' };
   if (!stems) return stand;
@@ -24,7 +33,8 @@ export function standOf(picture: Picture, widthCm: number): Stand {
   const pitch = (widthCm * 10 - 6) / count;
   for (let index = 0; index < count; index += 1) {
     const x = 3 + pitch * (index + 0.2 + wobble(index) * 0.6);
-    if (picture.cut > 0 && x > widthCm * 10 * (1 - picture.cut)) {
+    const gone = cut[Math.min(cut.length - 1, Math.floor((x / (widthCm * 10)) * cut.length))] ?? 0;
+    if (row === 'front' ? gone > 0 : gone >= 1) {
       stand.stubs += `M${r(x)} 0v-${r(7 + wobble(index + 400) * 4)}`;
       continue;
     }

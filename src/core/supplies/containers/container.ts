@@ -37,7 +37,7 @@ export interface KeptContainer extends Container {
   reservoirMl: number | null;
   /** How many there are; null while nobody has counted. */
   owned: number | null;
-  /** How many stand under sowings now. */
+  /** How many stand under sowings now, or emptied and not clean yet. */
   inUse: number;
 }
 

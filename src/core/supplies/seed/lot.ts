@@ -24,6 +24,8 @@ export interface Lot {
   weighedG: number;
   /** What the whole packet cost, in the household's money; null where not kept. */
   price: number | null;
+  /** What the packet held that the price was paid for, g; null where not kept. */
+  packetG: number | null;
   /** `YYYY-MM-DD`; null where not kept. */
   boughtOn: string | null;
   bestBefore: string | null;

@@ -1,20 +1,18 @@
+import { readNotebookQuery } from '$contract/notebook.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { listPlaces } from '$server/households/places.ts';
-import { listEnded } from '$server/sowings/sowings.ts';
+import { notebookFacets, PAGE, searchNotebook } from '$server/notebook/search.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
-/** As many as a page shows at once. */
-const SHOWN = 100;
-
-export const load: PageServerLoad = async ({ locals, depends }) => {
+export const load: PageServerLoad = async ({ locals, url, depends }) => {
   depends('brote:sowings');
+  const query = readNotebookQuery(url.searchParams);
   return inSession(locals, async (tx) => {
-    const [records, places, ownCrops] = await Promise.all([
-      listEnded(tx, SHOWN),
-      listPlaces(tx),
+    const [found, facets, ownCrops] = await Promise.all([
+      searchNotebook(tx, query),
+      notebookFacets(tx),
       ownCropsOf(tx)
     ]);
-    return { records, places, ownCrops };
+    return { ...found, facets, ownCrops, query, pageSize: PAGE };
   });
 };

@@ -1,106 +1,282 @@
 <script lang="ts">
-  import { yieldOf } from '$core/growth/yield.ts';
-  import { dayOf } from '$core/sowing/project.ts';
-  import { figure, mass, yieldPerArea } from '$core/units/format.ts';
-  import { factsNow, projectAll } from '$ui/state/projecting.ts';
-  import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { LOSS_WORDS } from '$words/events.ts';
-  import { shortDate } from '$words/time.ts';
+  import {
+    Button,
+    Search,
+    Select,
+    SelectItem,
+    Table,
+    TableBody,
+    TableCell,
+    TableHead,
+    TableHeader,
+    TableRow
+  } from 'carbon-components-svelte';
+  import { findCrop } from '$core/crops/library.ts';
+  import { cropOfSowing } from '$core/sowing/sowing.ts';
+  import { READY_METHODS } from '$core/supplies/methods/ready.ts';
+  import { NOTEBOOK_COLUMNS, notebookAddress, OUTCOMES, type NotebookColumn } from '$contract/notebook.ts';
+  import NotebookTabs from '$ui/notebook/NotebookTabs.svelte';
+  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { cellWords, COLUMN_WORDS, isFigure, OUTCOME_WORDS } from '$words/notebook.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
-  const journal = useJournal();
+  const { query, facets } = $derived(data);
   const locale = $derived(data.household);
-  const rows = $derived(
-    projectAll(data.records, factsNow(data, journal), data, journal).map((sowing) => {
-      const netG = sowing.state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
-      return { sowing, netG, gave: yieldOf(netG, sowing.setup.seedG, sowing.areaCm2) };
-    })
+  const own = $derived(new Map(data.ownCrops.map((crop) => [crop.key, crop])));
+  const nameOf = (row: (typeof data.rows)[number]): string => cropOfSowing(row, own).name;
+  const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
+  const methodName = (key: string, name: string): string =>
+    READY_METHODS.find((method) => method.key === key)?.name ?? (name || key);
+  const pages = $derived(Math.max(1, Math.ceil(data.total / data.pageSize)));
+  const searches = $derived(
+    query.text !== '' ||
+      [query.crop, query.place, query.lot, query.medium, query.method, query.outcome].some(Boolean)
   );
-  const cut = $derived(rows.filter(({ sowing }) => sowing.state.lost === null));
-  const total = $derived(cut.reduce((sum, { netG }) => sum + netG, 0));
+  const columns = $derived<readonly NotebookColumn[]>(
+    query.columns.includes('crop') ? query.columns : ['crop', ...query.columns]
+  );
+  let picked = $state<string[]>([]);
+
+  const direction = (column: NotebookColumn) =>
+    query.sort !== column ? 'none' : query.descending ? 'descending' : 'ascending';
+  const csv = $derived(notebookAddress(query, { page: 1 }, '/notebook.csv'));
 </script>
 
 <svelte:head><title>Notebook · Brote</title></svelte:head>
 
-<h1>Notebook</h1>
-{#if rows.length === 0}
+<NotebookTabs />
+<header class="page-head">
+  <div>
+    <h1>Notebook</h1>
+    <p class="soft" role="status">
+      {data.total === 1 ? 'one sowing' : `${data.total} sowings`}{searches ? ' found' : ''}
+    </p>
+  </div>
+  {#if data.total > 0}<a class="bx--btn bx--btn--ghost" href={csv} download>As CSV</a>{/if}
+</header>
+
+<form method="GET" action="/notebook" class="find" role="search" aria-label="Find sowings">
+  <Search
+    name="text"
+    labelText="Crop, place, note"
+    placeholder="Crop, place, note"
+    value={query.text}
+    size="lg"
+  />
+  <Select name="crop" labelText="Crop" selected={query.crop ?? ''}>
+    <SelectItem value="" text="Any crop" />
+    {#each facets.crops.toSorted((a, b) => cropName(a).localeCompare(cropName(b))) as key (key)}<SelectItem
+        value={key}
+        text={cropName(key)}
+      />{/each}
+  </Select>
+  <Select name="outcome" labelText="Outcome" selected={query.outcome ?? ''}>
+    <SelectItem value="" text="Any outcome" />
+    {#each OUTCOMES as outcome (outcome)}<SelectItem value={outcome} text={OUTCOME_WORDS[outcome]} />{/each}
+  </Select>
+  <Select name="place" labelText="Place" selected={query.place ?? ''}>
+    <SelectItem value="" text="Any place" />
+    {#each facets.places as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+  </Select>
+  <details class="unfold wide" open={query.lot !== null || query.medium !== null || query.method !== null}>
+    <summary>Medium, method, lot, columns</summary>
+    <div class="more">
+      <Select name="medium" labelText="Medium" selected={query.medium ?? ''}>
+        <SelectItem value="" text="Any medium" />
+        {#each facets.media as kind (kind)}<SelectItem
+            value={kind}
+            text={MEDIUM_WORDS[kind as keyof typeof MEDIUM_WORDS]}
+          />{/each}
+      </Select>
+      <Select name="method" labelText="Method" selected={query.method ?? ''}>
+        <SelectItem value="" text="Any method" />
+        {#each facets.methods as { key, name } (key)}<SelectItem
+            value={key}
+            text={methodName(key, name)}
+          />{/each}
+      </Select>
+      <Select name="lot" labelText="Lot of seed" selected={query.lot ?? ''}>
+        <SelectItem value="" text="Any lot" />
+        {#each facets.lots as { id, name, cropKey } (id)}<SelectItem
+            value={id}
+            text="{cropName(cropKey)}: {name}"
+          />{/each}
+      </Select>
+      <fieldset>
+        <legend>Columns</legend>
+        {#each NOTEBOOK_COLUMNS as column (column)}
+          <label
+            ><input
+              type="checkbox"
+              name="column"
+              value={column}
+              checked={columns.includes(column)}
+            />{COLUMN_WORDS[column]}</label
+          >
+        {/each}
+      </fieldset>
+    </div>
+  </details>
+  <input type="hidden" name="sort" value={query.sort} />
+  {#if !query.descending}<input type="hidden" name="up" value="" />{/if}
+  <div class="wide row">
+    <Button type="submit" size="field">Find</Button>
+    {#if searches}<a class="chip" href="/notebook">All of them</a>{/if}
+  </div>
+</form>
+
+{#if data.rows.length === 0}
   <p class="soft lead">
-    Every tray that was cut or given up stands here with what it gave. The first one is on its way.
+    {searches
+      ? 'Nothing was sown that is all of this. Leave something out, or look for less.'
+      : 'Every sowing stands here, with what it gave. The first one is on its way.'}
   </p>
 {:else}
-  <p class="soft lead">
-    {mass(total, locale.units)} cut from {cut.length} sowings; {rows.length - cut.length} given up.
-  </p>
-  <div class="scroll" role="region" aria-label="Sowings that ended" tabindex="-1">
-    <table>
-      <thead>
-        <tr
-          ><th scope="col">Crop</th><th scope="col">Sown</th><th scope="col" class="n">Days</th><th
-            scope="col"
-            class="n">Cut</th
-          ><th scope="col" class="n">g per g seed</th><th scope="col" class="n wide">Per area</th><th
-            scope="col"
-            class="wide">Where</th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each rows as { sowing, netG, gave } (sowing.setup.id)}
-          <tr>
-            <th scope="row"><a href="/tray/{sowing.setup.id}">{sowing.crop.name}</a></th>
-            <td>{shortDate(sowing.sownAt, locale)}</td>
-            <td class="n">{dayOf(sowing, sowing.state.endedAt ?? sowing.sownAt)}</td>
-            {#if sowing.state.lost !== null}
-              <td colspan="2">{LOSS_WORDS[sowing.state.lost]}</td>
-              <td class="wide"></td>
-            {:else}
-              <td class="n">{mass(netG, locale.units)}</td>
-              <td class="n">{figure(gave.gPerGSeed)}</td>
-              <td class="n wide">{yieldPerArea(gave.gPerM2, locale.units)}</td>
-            {/if}
-            <td class="wide">{sowing.place.name}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  <form method="GET" action="/notebook/compare">
+    <div class="scroll" role="region" aria-label="Sowings" tabindex="-1">
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableHeader><span class="visually-hidden">Set beside others</span></TableHeader>
+            {#each columns as column (column)}
+              <th scope="col" class:n={isFigure(column)} aria-sort={direction(column)}>
+                <a
+                  href={notebookAddress(query, {
+                    sort: column,
+                    descending: query.sort === column ? !query.descending : true,
+                    page: 1
+                  })}>{COLUMN_WORDS[column]}{query.sort === column ? (query.descending ? ' ↓' : ' ↑') : ''}</a
+                >
+              </th>
+            {/each}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {#each data.rows as row (row.id)}
+            <TableRow>
+              <TableCell>
+                <label class="pick"
+                  ><input type="checkbox" name="id" value={row.id} bind:group={picked} /><span
+                    class="visually-hidden">Set {nameOf(row)} beside others</span
+                  ></label
+                >
+              </TableCell>
+              {#each columns as column (column)}
+                {#if column === 'crop'}
+                  <th scope="row"><a href="/tray/{row.id}">{nameOf(row)}</a></th>
+                {:else}
+                  <td class:n={isFigure(column)}
+                    >{cellWords(row, column, locale, methodName(row.method, row.method))}</td
+                  >
+                {/if}
+              {/each}
+            </TableRow>
+          {/each}
+        </TableBody>
+      </Table>
+    </div>
+    <div class="row foot">
+      <Button type="submit" kind="tertiary" size="field"
+        >{picked.length > 1 ? `Set ${picked.length} side by side` : 'Set side by side'}</Button
+      >
+      {#if pages > 1}
+        <nav aria-label="Pages">
+          {#if query.page > 1}<a class="chip" href={notebookAddress(query, { page: query.page - 1 })}
+              >Before</a
+            >{/if}
+          <span>Page {query.page} of {pages}</span>
+          {#if query.page < pages}<a class="chip" href={notebookAddress(query, { page: query.page + 1 })}
+              >After</a
+            >{/if}
+        </nav>
+      {/if}
+    </div>
+  </form>
 {/if}
 
 <style>
   .lead {
-    margin: 0.4rem 0 1.25rem;
+    margin: 1.25rem 0;
+  }
+  .find {
+    display: grid;
+    grid-template-columns: 1.6fr 1fr 1fr 1fr;
+    gap: 0.75rem;
+    align-items: end;
+    margin: 1rem 0 1.25rem;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .more {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0.75rem;
+    padding: 0.5rem 0;
+  }
+  fieldset {
+    grid-column: 1 / -1;
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.25rem;
+  }
+  fieldset label {
+    display: inline-flex;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: 2.75rem;
+  }
+  input[type='checkbox'] {
+    width: 1.4rem;
+    height: 1.4rem;
+    margin: 0;
+    accent-color: var(--beet);
+  }
+  .pick {
+    display: inline-grid;
+    place-items: center;
+    width: 2.75rem;
+    height: 2.75rem;
+    margin-left: -0.75rem;
   }
   .scroll {
     overflow-x: auto;
   }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-  }
-  th,
-  td {
-    text-align: left;
-    padding: 0.35rem 0.9rem 0.35rem 0;
-    border-bottom: 1px solid var(--ink-faint);
-    font-weight: 400;
+  th a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 2.75rem;
     white-space: nowrap;
   }
-  thead th {
-    color: var(--ink-soft);
-    font-size: 0.9375rem;
+  td {
+    white-space: nowrap;
   }
-  tbody a {
-    display: inline-block;
-    padding: 0.5rem 0;
+  th[scope='row'] a {
     font-weight: 600;
   }
   .n {
     text-align: right;
   }
+  .foot {
+    justify-content: space-between;
+    margin-top: 0.75rem;
+  }
+  nav {
+    display: flex;
+    align-items: center;
+    gap: 0.75rem;
+  }
   @media (max-width: 47.99rem) {
-    .wide {
-      display: none;
+    .find,
+    .more {
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    }
+    .find :global(.bx--search) {
+      grid-column: 1 / -1;
     }
   }
 </style>

@@ -6,7 +6,7 @@ import { listMembers } from '$server/people/members.ts';
 import { turnsOf } from '$server/people/turns.ts';
 import { readJudging } from '$server/reminders/judging.ts';
 import { unseenReminders } from '$server/reminders/reminders.ts';
-import { listUnderWay } from '$server/sowings/sowings.ts';
+import { listForRound } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
     const now = householdNow(household);
     const round = roundAt(rhythmOf(household), now).key;
     const [records, book, unseen, judging, turns, people] = await Promise.all([
-      listUnderWay(tx),
+      listForRound(tx),
       readBook(tx),
       unseenReminders(tx, memberId),
       readJudging(tx),

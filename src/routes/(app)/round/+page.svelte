@@ -8,6 +8,7 @@
   import { unheardSince } from '$core/reminders/silence.ts';
   import CatchUp from '$ui/round/CatchUp.svelte';
   import Turn from '$ui/round/Turn.svelte';
+  import WashUp from '$ui/cleaning/WashUp.svelte';
   import { invalidateAll } from '$app/navigation';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -24,14 +25,9 @@
   const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
   const round = $derived(roundAt(facts.rhythm, now));
+  const underWay = $derived(data.records.filter(({ emptied }) => !emptied));
   const projected = $derived(projectAll(data.records, facts, data, journal));
-  const today = $derived(
-    walk(
-      projected.filter(({ state }) => state.stage !== 'ended'),
-      round,
-      now
-    )
-  );
+  const today = $derived(walk(projected, round, now));
   /** Since when nobody has said anything, where that is days ago: then it is asked what is true, tray by tray. */
   const since = $derived(
     unheardSince(
@@ -59,7 +55,10 @@
   const opening = $derived(heardOf(today.opening));
   const toPrepare = $derived(heardOf(today.toPrepare));
   /** Stops that ask for something to be done, of those that are heard of. */
-  const asking = $derived(today.stops.filter((stop) => stop.steps.length > 0 && !isUnheard(stop)).length);
+  const asking = $derived(
+    today.stops.filter((stop) => stop.steps.length > 0 && !isUnheard(stop)).length +
+      (today.washUp.length > 0 ? 1 : 0)
+  );
   const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
@@ -84,14 +83,14 @@
     <h1>Round of {clockTime(round.at, locale)}</h1>
     <p class="soft">
       {shortDate(now, locale)} · {!page.hydrated
-        ? `${data.records.length} under way`
+        ? `${underWay.length} under way`
         : asking === 0
           ? unheard.size > 0
             ? 'say how your trays stand'
             : 'nothing left to do'
           : asking === 1
-            ? 'one tray asks for something'
-            : `${asking} of ${today.stops.length} trays ask for something`}
+            ? 'one stop asks for something'
+            : `${asking} stops ask for something`}
     </p>
   </div>
   <div class="row">
@@ -102,14 +101,14 @@
   </div>
 </header>
 
-{#if data.records.length === 0}
+{#if underWay.length === 0 && (!page.hydrated || today.washUp.length === 0)}
   <section class="empty card stack">
     <h2>No tray is under way</h2>
     <p>Choose a crop and a container, and Brote says how much seed, when to soak, and when you can cut.</p>
     <div><Button href="/sow">Begin the first sowing</Button></div>
   </section>
 {:else if !page.hydrated}
-  <Outline records={data.records} places={data.places} ownCrops={data.ownCrops} />
+  <Outline records={underWay} places={data.places} ownCrops={data.ownCrops} />
 {:else}
   <Turn
     people={data.people}
@@ -147,6 +146,12 @@
       {/each}
     </section>
   {/each}
+  {#if today.washUp.length > 0}
+    <section class="shelf" aria-labelledby="wash-up">
+      <h2 id="wash-up">At the sink</h2>
+      <WashUp toClean={today.washUp} {locale} />
+    </section>
+  {/if}
 {/if}
 
 <style>

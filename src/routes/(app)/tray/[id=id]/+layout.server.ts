@@ -1,6 +1,9 @@
 import { error } from '@sveltejs/kit';
+import { factsOf } from '$core/sowing/facts.ts';
+import { factsUntil } from '$server/app/derive.ts';
 import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
+import { readPrices } from '$server/households/prices.ts';
 import { findBeside, findSowing } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { LayoutServerLoad } from './$types';
@@ -12,9 +15,23 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   const { household } = signedIn(locals);
   const found = UUID.test(params.id)
     ? await inSession(locals, async (tx) => {
-        const [record, book] = await Promise.all([findSowing(tx, params.id), readBook(tx)]);
-        const beside = record && (await findBeside(tx, record.setup));
-        return record && { ...book, record, beside, now: householdNow(household) };
+        const [record, book, prices] = await Promise.all([
+          findSowing(tx, params.id),
+          readBook(tx),
+          readPrices(tx)
+        ]);
+        if (!record) return null;
+        const beside = await findBeside(tx, record.setup);
+        const { places } = await factsUntil(tx, factsOf(household, book), record);
+        // One that has ended is followed by the air of its own days.
+        return {
+          ...book,
+          places: [...places.values()],
+          record,
+          beside,
+          prices,
+          now: householdNow(household)
+        };
       })
     : null;
   // The same answer for a tray that never was and for another household's.

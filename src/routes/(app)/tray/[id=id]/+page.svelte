@@ -4,13 +4,17 @@
   import type { Place } from '$core/places/place.ts';
   import { isTooDark } from '$core/shelf/board.ts';
   import { LOSS_REASONS, type LossReason } from '$core/sowing/event.ts';
-  import { yieldOf } from '$core/growth/yield.ts';
+  import { cleaningOf } from '$core/cleaning/cleaning.ts';
+  import { standingOf } from '$core/sowing/standing.ts';
+  import { cutG } from '$core/sowing/totals.ts';
+  import WashUp from '$ui/cleaning/WashUp.svelte';
+  import Story from '$ui/notebook/Story.svelte';
   import { bandsOf } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { walk } from '$core/steps/walk.ts';
   import { dayOf, project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
-  import { figure, mass, yieldPerArea } from '$core/units/format.ts';
+  import { figure, mass } from '$core/units/format.ts';
   import { waterAt } from '$core/water/level.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
@@ -60,7 +64,8 @@
   const { crop, setup, state: sowing } = $derived(projected);
   const round = $derived(roundAt(facts.rhythm, now));
   /** The other half of its container, where it is one of two. */
-  const beside = $derived(data.beside ? projectAll([data.beside], facts, data, journal) : []);
+  const half = $derived(data.beside ? projectAll([data.beside], facts, data, journal) : []);
+  const beside = $derived(half.filter(({ state }) => state.stage !== 'ended'));
   const stop = $derived(walk([projected, ...beside], round, now).stops[0]!);
   const on = $derived({
     now,
@@ -70,8 +75,8 @@
   });
   const picture = $derived(pictureOf(projected, now));
   const level = $derived(waterAt(projected, now));
-  const netG = $derived(sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0));
-  const gave = $derived(yieldOf(netG, setup.seedG, projected.areaCm2));
+  const gaveG = $derived(cutG(sowing));
+  const washUp = $derived(standingOf([projected, ...half]).flatMap((standing) => cleaningOf(standing) ?? []));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
 
@@ -152,22 +157,32 @@
         </p>
         {#if sowing.lost === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
       {:else}
-        <Figure
-          label="Cut in all"
-          value={mass(netG, locale.units)}
-          beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, locale.units)}"
-        >
-          {#snippet working()}
-            {figure(netG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(netG)} g on {figure(
-              projected.areaCm2
-            )} cm² = {Math.round(gave.gPerM2)} g/m². {crop.name} usually gives {crop.yieldLowGM2} to {crop.yieldHighGM2}
-            g/m².
-          {/snippet}
-        </Figure>
-        <p class="soft small">After {dayOf(projected, sowing.endedAt!)} days.</p>
+        <p>
+          {mass(gaveG, locale.units)} cut in {dayOf(projected, sowing.endedAt!)} days{sowing.growth > 0
+            ? `, in ${sowing.growth + 1} growths`
+            : ''}.
+        </p>
       {/if}
+      <p class="row">
+        <a class="chip" href="/notebook?crop={crop.key}">Set it beside others</a>
+        <a class="chip" href="/tray/{setup.id}/story.json" download>Its story as JSON</a>
+      </p>
     </div>
   </section>
+  {#if washUp.length > 0 && data.record.cleaning !== false}
+    <section class="block">
+      <h2>Its container</h2>
+      <WashUp toClean={washUp} {locale} />
+    </section>
+  {/if}
+  <Story
+    {projected}
+    expected={expected ?? projected}
+    prices={data.prices}
+    yields={data.yields}
+    {now}
+    {locale}
+  />
 {:else}
   <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} alone />
   {#if isCuttable(projected, now)}

@@ -1,18 +1,27 @@
 <script lang="ts">
-  import { keepsWords } from '$words/cropWords.ts';
-  import { Button } from 'carbon-components-svelte';
+  import { Button, Checkbox } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { checkWeighIn, yieldOf } from '$core/growth/yield.ts';
+  import { expectedAtG, wholeYieldG } from '$core/harvest/expected.ts';
+  import { holdsOf } from '$core/harvest/hold.ts';
+  import { frontCut, piecesOf, shareOf, standingPieces } from '$core/harvest/pieces.ts';
   import { pictureOf } from '$core/picture/picture.ts';
+  import type { Handling } from '$core/sowing/event.ts';
+  import { cutG } from '$core/sowing/totals.ts';
+  import { isCuttable } from '$core/steps/cut.ts';
   import { figure, mass, yieldPerArea } from '$core/units/format.ts';
-  import Choice from '$ui/fields/Choice.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
+  import Handle from '$ui/harvest/Handle.svelte';
+  import Holds from '$ui/harvest/Holds.svelte';
+  import ReadyCheck from '$ui/harvest/ReadyCheck.svelte';
+  import TopView from '$ui/harvest/TopView.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
+  import { CAUTIONS } from '$words/cautions.ts';
   import { problemWords } from '$words/problems.ts';
   import { pictureWords } from '$words/pictureWords.ts';
   import type { PageData } from './$types';
@@ -23,54 +32,118 @@
   const now = $derived(journal.patches.now(data.now));
   const locale = $derived(data.household);
   const unit = $derived(data.household.units === 'us' ? 'oz' : 'g');
-  const projected = $derived(projectAll([data.record], factsNow(data, journal), data, journal)[0]!);
+  const facts = $derived(factsNow(data, journal));
+  const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
+  const beside = $derived(
+    data.beside
+      ? projectAll([data.beside], facts, data, journal).filter(({ state }) => state.stage !== 'ended')
+      : []
+  );
   const { crop, setup, state: sowing } = $derived(projected);
   const left = $derived(1 - sowing.cutShare);
-  const shares = $derived([
-    { value: 'all', text: left < 0.999 ? 'All the rest' : 'The whole tray' },
-    { value: 'half', text: 'Half' },
-    { value: 'quarter', text: 'A quarter' },
-    { value: 'strip', text: 'A strip', hint: 'a tenth' }
-  ] as const);
-  const SHARE = { half: 0.5, quarter: 0.25, strip: 0.1 };
+  const pieces = $derived(piecesOf(setup));
+  const standing = $derived(standingPieces(setup, sowing));
 
   /** The bowl is mostly the same: begin with the one used last on this device. */
   const TARE_KEY = untrack(() => `brote.tare.${data.household.id}`);
   let grossG = $state(NaN);
   let tareG = $state(typeof localStorage === 'undefined' ? 0 : Number(localStorage.getItem(TARE_KEY) ?? 0));
-  let taken = $state<'all' | 'half' | 'quarter' | 'strip'>('all');
+  /** Bowls of this cut that were weighed before this one. */
+  let bowls = $state<{ grossG: number; tareG: number }[]>([]);
+  /** A strip a day, or all of it: by the method, until somebody touches the tray. */
+  let touched = $state<number[] | null>(null);
   let tried = $state(false);
   let asked = $state(false);
   let sending = $state(false);
+  let again = $state(false);
+  let handling = $state<Handling>(
+    untrack(() => ({
+      tool: data.record.setup.method.cutting,
+      washing: data.record.setup.method.washing,
+      packing: 'paper-box'
+    }))
+  );
 
-  const share = $derived(taken === 'all' ? Math.max(left, 0.001) : Math.min(SHARE[taken], left));
-  const last = $derived(taken === 'all' || left - share < 0.001);
-  const checked = $derived(checkWeighIn(crop, projected.areaCm2, { grossG, tareG, share }));
+  const picked = $derived(
+    (touched ?? (projected.method.taking === 'strip' ? standing.slice(-1) : standing)).filter((piece) =>
+      standing.includes(piece)
+    )
+  );
+  const share = $derived(picked.length === 0 ? 0 : shareOf(setup, sowing, picked));
+  const last = $derived(picked.length >= standing.length);
+  const sum = $derived({
+    grossG: grossG + bowls.reduce((total, bowl) => total + bowl.grossG, 0),
+    tareG: tareG + bowls.reduce((total, bowl) => total + bowl.tareG, 0)
+  });
+  const bowlChecked = $derived(checkWeighIn(crop, projected.areaCm2, { grossG, tareG, share: share || 1 }));
+  const checked = $derived(checkWeighIn(crop, projected.areaCm2, { ...sum, share }));
   const net = $derived(checked.kind === 'wrong' ? null : checked.netG);
   const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, projected.areaCm2 * share));
+  const usual = $derived(wholeYieldG(projected));
+  const here = $derived(expectedAtG(projected, now).usual * (left > 0 ? share / left : 0));
+  const holds = $derived(
+    isCuttable(projected, now) ? holdsOf(facts, projected, eventsNow(data.record, data, journal), now) : []
+  );
   const picture = $derived({
     ...pictureOf(projected, now),
-    cut: Math.min(1, sowing.cutShare + (Number.isFinite(grossG) ? share : 0))
+    cut: frontCut(setup, {
+      cutShare: Math.min(1, sowing.cutShare + share),
+      cutPieces: new Set([...sowing.cutPieces, ...picked])
+    })
   });
+
+  function pickShare(of: number) {
+    const count = Math.max(1, Math.round(of * pieces.total));
+    touched = standing.slice(-count);
+  }
+  function addBowl() {
+    tried = true;
+    if (bowlChecked.kind === 'wrong') return;
+    bowls.push({ grossG, tareG });
+    grossG = NaN;
+    tried = false;
+  }
+
+  function takeBowlOut() {
+    const bowl = bowls.pop();
+    if (bowl) ({ grossG, tareG } = bowl);
+  }
 
   async function weigh(sure: boolean) {
     tried = true;
-    if (checked.kind === 'wrong' || sending) return;
+    if (checked.kind === 'wrong' || bowlChecked.kind === 'wrong' || sending) return;
     if (checked.kind === 'implausible' && !sure) {
       asked = true;
       return;
     }
     sending = true;
     localStorage.setItem(TARE_KEY, String(tareG));
+    const grows = again && last && crop.regrows;
     const result = await journal.record(
       setup.id,
-      { type: 'cut', grossG, tareG, share, last },
+      {
+        type: 'cut',
+        ...sum,
+        share,
+        last,
+        pieces: [...picked].sort((a, b) => a - b),
+        ...(grows ? { again: true } : {}),
+        handling: $state.snapshot(handling)
+      },
       `${crop.name}: ${mass(checked.netG, locale.units)} cut`,
       { sure }
     );
     sending = false;
     if (result.kind === 'implausible') asked = true;
-    else if (result.kind !== 'refused') await goto(`/tray/${setup.id}`);
+    else if (result.kind !== 'refused')
+      await goto(handling.packing === 'plate' || result.kind === 'kept' ? `/tray/${setup.id}` : '/pantry');
+  }
+  async function hold(placeId: string) {
+    const name = data.places.find(({ id }) => id === placeId)?.name ?? 'another place';
+    await journal.recordAll(
+      [projected, ...beside].map((half) => ({ sowingId: half.setup.id, body: { type: 'moved', placeId } })),
+      `${crop.name}: moved to ${name}`
+    );
   }
 </script>
 
@@ -78,10 +151,40 @@
 
 <p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
 <h1>Cut and weigh</h1>
-{#if sowing.stage === 'ended'}
+{#if sowing.lost !== null}
+  <p>{problemWords({ code: 'cut-given-up', params: {} })} <a href="/tray/{setup.id}">Its page</a></p>
+{:else if sowing.stage === 'ended'}
   <p>This tray has ended. <a href="/tray/{setup.id}">See what it gave.</a></p>
+{:else if sowing.sownAt === null}
+  <p>{problemWords({ code: 'cut-not-sown', params: {} })}</p>
 {:else}
+  <ReadyCheck {projected} {now} {locale} />
+  <Holds {holds} {now} {locale} onmove={(placeId) => void hold(placeId)} />
+
+  <h2 class="cut">Cut</h2>
+  <Caution>{CAUTIONS.cut}</Caution>
+  {#if crop.family === 'Poaceae' && crop.key !== 'maize-shoot'}<Caution>{CAUTIONS.juice}</Caution>{/if}
   <div class="columns">
+    <section class="stack">
+      <p>
+        Touch what you cut{pieces.kind === 'strips' ? ', strip by strip' : ''}, or
+        <span class="row">
+          {#each [{ text: left < 0.999 ? 'All the rest' : 'All of it', of: 1 }, { text: 'Half', of: 0.5 }, { text: 'A quarter', of: 0.25 }, { text: pieces.kind === 'cells' ? 'One cell' : 'A strip', of: 1 / pieces.total }] as chip (chip.text)}
+            <button class="chip" type="button" onclick={() => pickShare(chip.of)}>{chip.text}</button>
+          {/each}
+        </span>
+      </p>
+      <TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />
+      <p class="small" aria-live="polite">
+        {Math.round(share * 100)} % of it{last ? ', all that stands' : ''}{here > 0
+          ? `: about ${mass(here, locale.units)} today`
+          : ''}.
+      </p>
+      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
+      {#if sowing.cuts.length > 0}<p class="soft small">
+          Cut before: {mass(cutG(sowing), locale.units)}; {Math.round(left * 100)} % still stands.
+        </p>{/if}
+    </section>
     <form
       class="stack"
       novalidate
@@ -90,22 +193,16 @@
         void weigh(false);
       }}
     >
-      <Caution
-        >Cut away from your hand, just above the medium. If there is mould, throw the tray out, do not eat
-        around it. Germs grow where it is warm and wet: clean hands and blade; people at higher risk should
-        cook it.</Caution
-      >
-      {#if crop.family === 'Poaceae'}<Caution
-          >Raw grass juice spoils quickly: drink it at once or freeze it. People at higher risk should not
-          drink it raw.</Caution
-        >{/if}
-      <Choice legend="How much of it" name="share" options={shares} bind:value={taken} />
       <QuantityField
         label="Full bowl on the scale"
         kind="mass"
         {unit}
         bind:value={grossG}
-        error={tried && checked.kind === 'wrong' ? problemWords(checked.problem) : ''}
+        error={tried && bowlChecked.kind === 'wrong'
+          ? problemWords(bowlChecked.problem)
+          : tried && checked.kind === 'wrong'
+            ? problemWords(checked.problem)
+            : ''}
       />
       <QuantityField
         label="Empty bowl"
@@ -114,6 +211,29 @@
         bind:value={tareG}
         helper="0 where the scale was zeroed with the bowl on it"
       />
+      <div class="row">
+        <button class="chip" type="button" onclick={addBowl}>Another bowl of the same cut</button>
+        {#if bowls.length > 0}
+          <span class="small"
+            >{bowls.length === 1 ? 'One bowl' : `${bowls.length} bowls`} before: {mass(
+              bowls.reduce((total, bowl) => total + bowl.grossG - bowl.tareG, 0),
+              locale.units
+            )}
+          </span>
+          <button class="chip quiet" type="button" onclick={takeBowlOut}>Take the last out</button>
+        {/if}
+      </div>
+      <Figure
+        label="Cut"
+        value={net === null ? '–' : mass(net, locale.units)}
+        beside={gave
+          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, locale.units)}`
+          : `usually ${mass(usual.low * share, locale.units)} to ${mass(usual.high * share, locale.units)}`}
+      />
+      <Handle {projected} bind:handling {now} {locale} />
+      {#if crop.regrows && last}
+        <Checkbox labelText="Leave the stubs to grow again: a second, weaker cut" bind:checked={again} />
+      {/if}
       {#if asked && checked.kind === 'implausible'}
         <div class="ask stack" role="alert">
           <p>
@@ -129,30 +249,14 @@
         </div>
       {:else}
         <Button type="submit" disabled={sending}
-          >{last ? 'Record the cut and end the tray' : 'Record this part'}</Button
+          >{!last
+            ? 'Record this part'
+            : again && crop.regrows
+              ? 'Record the cut and let it grow again'
+              : 'Record the cut and end the tray'}</Button
         >
       {/if}
     </form>
-    <section class="stack">
-      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
-      <Figure
-        label="Cut"
-        value={net === null ? '–' : mass(net, locale.units)}
-        beside={gave
-          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, locale.units)}`
-          : `usually ${mass((crop.yieldLowGM2 * projected.areaCm2 * share) / 1e4, locale.units)} to ${mass((crop.yieldHighGM2 * projected.areaCm2 * share) / 1e4, locale.units)}`}
-      />
-      {#if sowing.cuts.length > 0}<p class="soft small">
-          Cut before: {mass(
-            sowing.cuts.reduce((sum, cut) => sum + cut.netG, 0),
-            locale.units
-          )}; {Math.round(left * 100)} % still stands.
-        </p>{/if}
-      <p class="soft small">
-        Dry, it keeps {keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, locale.units)}. Slime, smell
-        or mould ends it sooner.
-      </p>
-    </section>
   </div>
 {/if}
 
@@ -163,6 +267,9 @@
     gap: 1rem 3rem;
     align-items: start;
     margin-top: 1rem;
+  }
+  .cut {
+    margin: 1.75rem 0 0.5rem;
   }
   .ask {
     padding: 0.75rem 1rem;

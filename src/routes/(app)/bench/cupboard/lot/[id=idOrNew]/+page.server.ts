@@ -31,6 +31,7 @@ export const actions: Actions = {
       name: kept.name,
       weighedG: plainNumber(kept.weighedG, 'mass'),
       price: plainNumber(kept.price),
+      packetG: plainNumber(kept.packetG, 'mass'),
       boughtOn: kept.boughtOn,
       bestBefore: kept.bestBefore,
       packetPct: plainNumber(kept.packetPct),
@@ -44,8 +45,11 @@ export const actions: Actions = {
     if (mixed && mixed.parts.length > MOST_PARTS)
       return notTaken(422, kept, { parts: 'At most six crops in one mix.' });
     const parts = mixed && mixed.parts.length > 1 ? mixed.parts : null;
+    const { price, packetG } = checked.value;
     const lot: Lot = {
       ...(checked.value as Omit<Lot, 'parts'>),
+      // A packet that was just bought holds what it is said to hold now.
+      packetG: packetG ?? (price === null ? null : checked.value.weighedG || null),
       parts,
       cropKey: parts?.[0]?.cropKey ?? checked.value.cropKey
     };

@@ -128,14 +128,24 @@
       error={wrong('bestBefore')}
     />
   </div>
-  <Field
-    name="price"
-    label="Price of the packet"
-    helper="In your own money"
-    value={kept('price', lot?.price)}
-    error={wrong('price')}
-    inputmode="decimal"
-  />
+  <div class="two">
+    <Field
+      name="price"
+      label="Price of the packet"
+      helper="In your own money: what a tray’s seed cost follows from it"
+      value={kept('price', lot?.price)}
+      error={wrong('price')}
+      inputmode="decimal"
+    />
+    <Field
+      name="packetG"
+      label="Which held (g)"
+      helper="As bought; empty for what is in it now"
+      value={kept('packetG', lot?.packetG)}
+      error={wrong('packetG')}
+      inputmode="decimal"
+    />
+  </div>
 </KeepForm>
 
 <style>

@@ -1,0 +1,106 @@
+import { redirect } from '@sveltejs/kit';
+import { isByArea } from '$core/costs/prices.ts';
+import { seedForYear } from '$core/costs/seedYear.ts';
+import { findCrop } from '$core/crops/library.ts';
+import { MEDIA } from '$core/supplies/media/medium.ts';
+import { check } from '$contract/schemas/check.ts';
+import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { CURRENCIES, mediumPriceSchema, moneySchema, shopPriceSchema } from '$contract/schemas/prices.ts';
+import { isKey } from '$contract/text.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
+import { listMedia } from '$server/cupboard/media.ts';
+import { householdNow } from '$server/households/household.ts';
+import {
+  changeMoney,
+  forgetPrice,
+  keepPrice,
+  readPrices,
+  seedPrices,
+  seedTakenSince
+} from '$server/households/prices.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+const YEAR_MS = 365 * 24 * 3_600_000;
+
+export const load: PageServerLoad = async ({ locals }) => {
+  const now = householdNow(signedIn(locals).household);
+  return inSession(locals, async (tx) => {
+    const [prices, media, ownCrops, takenSeed, perG] = await Promise.all([
+      readPrices(tx),
+      listMedia(tx),
+      ownCropsOf(tx),
+      seedTakenSince(tx, now - YEAR_MS),
+      seedPrices(tx)
+    ]);
+    return { prices, media, ownCrops, year: seedForYear(takenSeed, perG, now), currencies: CURRENCIES };
+  });
+};
+
+export const actions: Actions = {
+  save: form(async ({ locals }: RequestEvent, kept) => {
+    const checked = check(moneySchema, {
+      currency: kept.currency,
+      kWh: plainNumber(kept.kWh),
+      feedL: plainNumber(kept.feedL)
+    });
+    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const { currency, kWh, feedL } = checked.value;
+    await inSession(locals, (tx) => changeMoney(tx, { currency, kWh: kWh ?? null, feedL: feedL ?? null }));
+    return taken({ done: 'money' });
+  }),
+  medium: form(async ({ locals }: RequestEvent, kept) => {
+    const checked = check(mediumPriceSchema, {
+      key: kept.key,
+      price: plainNumber(kept.price),
+      amount: plainNumber(kept.amount),
+      uses: plainNumber(kept.uses)
+    });
+    if (!checked.ok) return notTaken(422, kept, prefixed('medium', checked.errors));
+    const { key, price, amount, uses } = checked.value;
+    const known = await inSession(locals, async (tx) => {
+      const own = await listMedia(tx);
+      const kind = MEDIA.find((one) => one === key) ?? own.find(({ id }) => id === key)?.kind;
+      if (!kind) return false;
+      await keepPrice(tx, signedIn(locals).household.id, {
+        of: 'medium',
+        key,
+        price,
+        // Loose medium is bought by the litre.
+        amount: isByArea(kind) ? amount : amount * 1000,
+        uses
+      });
+      return true;
+    });
+    return known
+      ? redirect(303, '/household/money')
+      : notTaken(422, kept, { 'medium.key': 'Choose the medium.' });
+  }),
+  shop: form(async ({ locals }: RequestEvent, kept) => {
+    const checked = check(shopPriceSchema, {
+      key: kept.key,
+      price: plainNumber(kept.price),
+      amount: plainNumber(kept.amount, 'mass')
+    });
+    if (!checked.ok) return notTaken(422, kept, prefixed('shop', checked.errors));
+    const { key, price, amount } = checked.value;
+    const known = await inSession(locals, async (tx) => {
+      if (!findCrop(key, await ownCropsOf(tx))) return false;
+      await keepPrice(tx, signedIn(locals).household.id, { of: 'shop', key, price, amount, uses: 1 });
+      return true;
+    });
+    return known
+      ? redirect(303, '/household/money')
+      : notTaken(422, kept, { 'shop.key': 'Choose the crop.' });
+  }),
+  forget: form(async ({ locals }: RequestEvent, { of = '', key = '' }) => {
+    if ((of === 'medium' || of === 'shop') && isKey(key))
+      await inSession(locals, (tx) => forgetPrice(tx, of, key));
+    return taken({ done: 'forgotten' });
+  })
+};
+
+/** Two forms of one page have fields of one name. */
+const prefixed = (of: string, errors: Record<string, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(errors).map(([field, say]) => [`${of}.${field}`, say]));

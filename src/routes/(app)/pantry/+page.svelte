@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { pantryOf } from '$core/pantry/item.ts';
+  import { eatFirst, pressingOf } from '$core/pantry/order.ts';
+  import { zoneOf } from '$core/time/zone.ts';
+  import { mass } from '$core/units/format.ts';
+  import Item from '$ui/pantry/Item.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+  /** The household's time, as last told. */
+  const now = $derived(journal.patches.now(data.now));
+  const locale = $derived(data.household);
+  const zone = $derived(zoneOf(locale.zone));
+  const projected = $derived(projectAll(data.records, factsNow(data, journal), data, journal));
+  const items = $derived(eatFirst(projected.flatMap((sowing) => pantryOf(sowing, zone).items)));
+  const freshG = $derived(
+    items.reduce(
+      (sum, { unit, left, packing }) => (unit === 'g' && packing !== 'dried' ? sum + left : sum),
+      0
+    )
+  );
+  const pressing = $derived(items.filter((item) => pressingOf(item, zone, now) !== 'good').length);
+</script>
+
+<svelte:head><title>Pantry · Brote</title></svelte:head>
+
+<header class="page-head">
+  <div>
+    <h1>Pantry</h1>
+    <p class="soft">
+      {items.length === 0
+        ? 'nothing is kept'
+        : `${mass(freshG, locale.units)} of greens${pressing > 0 ? ` · ${pressing === 1 ? 'one thing is' : `${pressing} things are`} to be eaten first` : ''}`}
+    </p>
+  </div>
+  {#if items.length > 0}<a class="bx--btn bx--btn--ghost" href="/pantry.csv" download>As CSV</a>{/if}
+</header>
+
+{#if items.length === 0}
+  <p class="lead">
+    What you cut and do not eat at once stands here, with how long it keeps and what to eat first. <a
+      href="/round">To the round</a
+    >
+  </p>
+{:else}
+  <Caution>{CAUTIONS.keeping}</Caution>
+  <ul>
+    {#each items as item (item.id)}
+      <Item {item} {zone} {now} {locale} />
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  ul {
+    list-style: none;
+    padding: 0;
+    margin: 1rem 0 0;
+  }
+  .lead {
+    margin-top: 1.5rem;
+  }
+</style>

@@ -1,0 +1,41 @@
+import { costOf, type Cost } from '../../core/costs/cost.ts';
+import { factsOfStory, type StoryFacts } from '../../core/notebook/facts.ts';
+import { pantryOf, type Fate } from '../../core/pantry/item.ts';
+import { factsOf } from '../../core/sowing/facts.ts';
+import { project } from '../../core/sowing/project.ts';
+import { readLog } from '../../core/sowing/record.ts';
+import type { Tx } from '../db/connection.ts';
+import { readBook } from '../households/book.ts';
+import { householdNow, type Household } from '../households/household.ts';
+import { readPrices } from '../households/prices.ts';
+import { findSowings } from '../sowings/sowings.ts';
+import { factsUntil } from './derive.ts';
+
+/** What a sowing came to, as it is set beside others. */
+export interface Story {
+  facts: StoryFacts;
+  cost: Cost;
+  fate: Fate;
+}
+
+/** The stories of some sowings, each by the air of its own days. */
+export async function storiesOf(
+  tx: Tx,
+  household: Household,
+  ids: readonly string[]
+): Promise<{ stories: Story[]; currency: string }> {
+  const [records, book, prices] = await Promise.all([findSowings(tx, ids), readBook(tx), readPrices(tx)]);
+  const now = householdNow(household);
+  const facts = factsOf(household, book);
+  const airs = new Map<string, string | null>();
+  const stories: Story[] = [];
+  for (const record of records) {
+    const sowing = project(await factsUntil(tx, facts, record, airs), record.setup, readLog(record));
+    stories.push({
+      facts: factsOfStory(sowing, now),
+      cost: costOf(sowing, prices, now),
+      fate: pantryOf(sowing, facts.rhythm.zone).fate
+    });
+  }
+  return { stories, currency: prices.currency };
+}

@@ -1,0 +1,169 @@
+import type { NotebookColumn, NotebookQuery, NotebookRow, Outcome } from '../../contract/notebook.ts';
+import type { MixPart } from '../../core/crops/blend.ts';
+import type { LossReason } from '../../core/sowing/event.ts';
+import type { MediumKind } from '../../core/supplies/media/medium.ts';
+import { folded } from '../../words/search.ts';
+import type { Tx } from '../db/connection.ts';
+import { AREA_CM2 } from './area.ts';
+
+/** Lines to a page. */
+export const PAGE = 25;
+
+const BEGAN = 'coalesce(s.sown_at, s.sow_at)';
+const CUT = 's.lost is null and s.cut_g > 0';
+
+/** What each column is sorted by. Names of this file alone: nothing that was sent stands in it. */
+const SORTED: Record<NotebookColumn, string> = {
+  crop: 's.crop_key',
+  sown: BEGAN,
+  days: `extract(epoch from s.ended_at - s.sown_at)`,
+  opened: `extract(epoch from s.opened_at - s.sown_at)`,
+  cut: 's.cut_g',
+  perArea: `case when ${CUT} then s.cut_g / ${AREA_CM2} end`,
+  perSeed: `case when ${CUT} then s.cut_g / s.seed_g end`,
+  seed: 's.seed_g',
+  container: 'c.name',
+  medium: 's.medium',
+  method: `coalesce(s.method->>'name', s.method_key)`,
+  place: 'p.name',
+  water: 's.watered_g',
+  eaten: 's.eaten_g',
+  thrown: 's.thrown_g',
+  outcome: `coalesce(s.lost, case when s.ended_at is null then '' else 'cut' end)`
+};
+
+const OUTCOME: Record<Outcome, string> = {
+  cut: 's.ended_at is not null and s.lost is null',
+  lost: 's.lost is not null',
+  'under-way': 's.ended_at is null'
+};
+
+/** As it stands between wildcards: what they are is looked for as it is. */
+const literally = (text: string): string => text.replace(/[\\%_]/g, (sign) => `\\${sign}`);
+
+function conditions(tx: Tx, query: NotebookQuery) {
+  const { text, crop, place, lot, medium, method, outcome } = query;
+  const words = folded(text)
+    .split(' ')
+    .filter(Boolean)
+    .map((word) => `%${literally(word)}%`);
+  return tx`true
+    ${words.length > 0 ? tx`and s.words like all(${words})` : tx``}
+    ${crop ? tx`and (s.crop_key = ${crop} or s.mix @> ${tx.json([{ cropKey: crop }])})` : tx``}
+    ${place ? tx`and s.place_id = ${place}` : tx``}
+    ${lot ? tx`and (s.lot_id = ${lot} or s.mix @> ${tx.json([{ lotId: lot }])})` : tx``}
+    ${medium ? tx`and (s.medium = ${medium} or s.medium_id::text = ${medium})` : tx``}
+    ${method ? tx`and s.method_key = ${method}` : tx``}
+    ${outcome ? tx`and ${tx.unsafe(OUTCOME[outcome])}` : tx``}`;
+}
+
+interface Row {
+  id: string;
+  crop_key: string;
+  mix: MixPart[] | null;
+  container: string;
+  count: number;
+  medium: MediumKind;
+  medium_name: string | null;
+  method: string;
+  place: string;
+  began: Date;
+  sown: boolean;
+  ended_at: Date | null;
+  lost: LossReason | null;
+  days: number | null;
+  opened_d: number | null;
+  seed_g: number;
+  cut_g: number;
+  per_m2: number | null;
+  per_seed: number | null;
+  watered_g: number;
+  eaten_g: number;
+  thrown_g: number;
+}
+
+const rowOf = (row: Row): NotebookRow => ({
+  id: row.id,
+  cropKey: row.crop_key,
+  mix: row.mix,
+  container: row.container,
+  count: row.count,
+  medium: row.medium,
+  mediumName: row.medium_name,
+  method: row.method,
+  place: row.place,
+  sownAt: row.began.getTime(),
+  sown: row.sown,
+  endedAt: row.ended_at?.getTime() ?? null,
+  lost: row.lost,
+  days: row.days,
+  openedD: row.opened_d,
+  seedG: row.seed_g,
+  cutG: row.cut_g,
+  perM2: row.per_m2,
+  perSeed: row.per_seed,
+  wateredG: row.watered_g,
+  eatenG: row.eaten_g,
+  thrownG: row.thrown_g
+});
+
+const columns = (tx: Tx) => tx`
+  s.id, s.crop_key, s.mix, c.name as container, s.count, s.medium, m.name as medium_name,
+  coalesce(s.method->>'name', s.method_key) as method, p.name as place, ${tx.unsafe(BEGAN)} as began,
+  s.sown_at is not null as sown, s.ended_at, s.lost,
+  extract(epoch from s.ended_at - s.sown_at)::float8 / 86400 as days,
+  extract(epoch from s.opened_at - s.sown_at)::float8 / 86400 as opened_d,
+  s.seed_g, s.cut_g, case when ${tx.unsafe(CUT)} then s.cut_g / ${tx.unsafe(AREA_CM2)} * 10000 end as per_m2,
+  case when ${tx.unsafe(CUT)} then s.cut_g / s.seed_g end as per_seed, s.watered_g, s.eaten_g, s.thrown_g`;
+
+const joined = (tx: Tx) => tx`sowings s
+  join containers c on c.household_id = s.household_id and c.id = s.container_id
+  join places p on p.household_id = s.household_id and p.id = s.place_id
+  left join media m on m.household_id = s.household_id and m.id = s.medium_id`;
+
+const order = (tx: Tx, { sort, descending }: NotebookQuery) =>
+  tx.unsafe(`${SORTED[sort]} ${descending ? 'desc' : 'asc'} nulls last, ${BEGAN} desc, s.id`);
+
+/** One page of what is looked for, and how many there are. */
+export async function searchNotebook(
+  tx: Tx,
+  query: NotebookQuery
+): Promise<{ rows: NotebookRow[]; total: number }> {
+  // What stands on the page is found first; its names are joined to it alone.
+  const where = conditions(tx, query);
+  const [rows, [count]] = await Promise.all([
+    tx<Row[]>`select ${columns(tx)} from ${joined(tx)} where ${where}
+      order by ${order(tx, query)} limit ${PAGE} offset ${(query.page - 1) * PAGE}`,
+    tx<{ total: number }[]>`select count(*)::int as total from sowings s where ${where}`
+  ]);
+  return { rows: rows.map(rowOf), total: count!.total };
+}
+
+/** All that is looked for, a few hundred at a time. */
+export async function* allOfNotebook(tx: Tx, query: NotebookQuery): AsyncGenerator<NotebookRow[]> {
+  const cursor = tx<Row[]>`select ${columns(tx)} from ${joined(tx)} where ${conditions(tx, query)}
+    order by ${order(tx, query)}`.cursor(200);
+  for await (const rows of cursor) yield rows.map(rowOf);
+}
+
+/** What can be looked for: what the household has sown, where, of what, and how. */
+export interface Facets {
+  crops: string[];
+  places: { id: string; name: string }[];
+  lots: { id: string; name: string; cropKey: string }[];
+  media: string[];
+  methods: { key: string; name: string }[];
+}
+
+/** The facets of the transaction's household, in one query. */
+export async function notebookFacets(tx: Tx): Promise<Facets> {
+  const [row] = await tx<Facets[]>`select
+    coalesce((select json_agg(distinct crop_key) from sowings), '[]') as crops,
+    coalesce((select json_agg(json_build_object('id', id, 'name', name) order by position, name) from places), '[]') as places,
+    coalesce((select json_agg(json_build_object('id', id, 'name', name, 'cropKey', crop_key) order by crop_key, name)
+      from lots), '[]') as lots,
+    coalesce((select json_agg(distinct medium) from sowings), '[]') as media,
+    coalesce((select json_agg(json_build_object('key', method_key, 'name', name) order by name)
+      from (select distinct on (method_key) method_key, coalesce(method->>'name', '') as name from sowings) used), '[]') as methods`;
+  return row!;
+}

@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { cleaningKey, openSteps, type CleaningStep, type ToClean } from '$core/cleaning/cleaning.ts';
+  import type { Cleaning } from '$core/sowing/event.ts';
+  import TickFace from '$ui/round/TickFace.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { containersWords } from '$words/containers.ts';
+  import { CLEANING_DONE, cleaningWords } from '$words/pantry.ts';
+  import type { Locale } from '$words/time.ts';
+
+  let { toClean, locale }: { toClean: readonly ToClean[]; locale: Locale } = $props();
+  const journal = useJournal();
+
+  interface Together {
+    title: string;
+    why: string;
+    step: CleaningStep;
+    of: ToClean[];
+  }
+  const nameOf = ({ standing }: ToClean): string => containersWords(standing.sowings[0]!.setup);
+  const namesOf = (all: readonly ToClean[]): string => all.map(nameOf).join(', ');
+
+  /** The same step of several containers is done at one go; each container's next step alone is asked for. */
+  const together = (of: (one: ToClean) => CleaningStep[]): Together[] => {
+    const groups: Together[] = [];
+    for (const one of toClean)
+      for (const step of of(one)) {
+        const words = cleaningWords(step, one, locale.units);
+        const alike = groups.find(({ title }) => title === words.title);
+        if (alike) alike.of.push(one);
+        else groups.push({ ...words, step, of: [one] });
+      }
+    return groups;
+  };
+  const asked = $derived(together((one) => openSteps(one).slice(0, 1)));
+  const offered = $derived(
+    together((one) => one.steps.filter(({ optional, done }) => optional && done === null))
+  );
+
+  const record = (steps: readonly { step: Cleaning; of: readonly ToClean[] }[], words: string) =>
+    journal.recordAll(
+      steps.flatMap(({ step, of }) =>
+        of.flatMap(({ standing }) =>
+          standing.sowings.map(({ setup }) => ({
+            sowingId: setup.id,
+            body: { type: 'cleaned', step } as const,
+            taskKey: cleaningKey(step)
+          }))
+        )
+      ),
+      words
+    );
+  const allDone = () =>
+    record(
+      toClean.flatMap((one) => openSteps(one).map(({ step }) => ({ step, of: [one] }))),
+      `${namesOf(toClean)}: clean and dry`
+    );
+  const cautionOf = ({ step }: Together): string | null =>
+    step.step !== 'disinfect' ? null : step.dose?.solution ? CAUTIONS.dip : CAUTIONS.spray;
+  const mouldy = $derived(toClean.some((one) => one.mouldy && one.steps[0]?.done === null));
+</script>
+
+<div class="stack">
+  {#if mouldy}<Caution>{CAUTIONS.mould}</Caution>{/if}
+  {#each asked as one (one.title)}
+    {@const caution = cautionOf(one)}
+    <TickFace
+      title={one.title}
+      why="{namesOf(one.of)}. {one.why}"
+      onclick={() =>
+        void record(
+          [{ step: one.step.step, of: one.of }],
+          `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
+        )}
+    />
+    {#if caution}<Caution>{caution}</Caution>{/if}
+  {/each}
+  <div class="row">
+    <button class="chip" onclick={() => void allDone()}
+      >{toClean.length === 1
+        ? 'It is clean and dry: back on the shelf'
+        : 'All are clean and dry: back on the shelf'}</button
+    >
+  </div>
+  {#if offered.length > 0}
+    <details class="unfold">
+      <summary>Disinfect, as you wish</summary>
+      {#each offered as one (one.title)}
+        {@const caution = cautionOf(one)}
+        <TickFace
+          title={one.title}
+          why="{namesOf(one.of)}. {one.why}"
+          onclick={() =>
+            void record([{ step: one.step.step, of: one.of }], `${namesOf(one.of)}: disinfected`)}
+        />
+        {#if caution}<Caution>{caution}</Caution>{/if}
+      {/each}
+    </details>
+  {/if}
+</div>

@@ -1,0 +1,190 @@
+<script lang="ts">
+  import { costOf } from '$core/costs/cost.ts';
+  import type { Prices } from '$core/costs/prices.ts';
+  import { yieldOf } from '$core/growth/yield.ts';
+  import { yieldBelief, yieldFactor, type YieldLearned } from '$core/growth/yieldLearned.ts';
+  import { meanWarmthC } from '$core/notebook/facts.ts';
+  import { gramsOf, milestonesOf } from '$core/notebook/milestones.ts';
+  import { pantryOf } from '$core/pantry/item.ts';
+  import type { Projected } from '$core/sowing/project.ts';
+  import { cutG, wateredG } from '$core/sowing/totals.ts';
+  import { zoneOf } from '$core/time/zone.ts';
+  import { figure, mass, temperature, volume, yieldPerArea } from '$core/units/format.ts';
+  import CostFigure from '$ui/costs/CostFigure.svelte';
+  import Figure from '$ui/fields/Figure.svelte';
+  import { SPOIL_WORDS } from '$words/pantry.ts';
+  import { MILESTONE_WORDS, offWords } from '$words/story.ts';
+  import { shortDate, type Locale } from '$words/time.ts';
+
+  /** What a sowing came to, on one page: plan against fact, what it gave, where that went, what it cost. */
+  interface Props {
+    projected: Projected;
+    /** As it was expected on the day it was sown. */
+    expected: Projected;
+    prices: Prices;
+    yields: YieldLearned;
+    now: number;
+    locale: Locale;
+  }
+  let { projected, expected, prices, yields, now, locale }: Props = $props();
+  const { units } = $derived(locale);
+  const { crop, setup, state: sowing } = $derived(projected);
+  const rows = $derived(milestonesOf(expected, projected));
+  const grams = $derived(gramsOf(expected, projected));
+  const gaveG = $derived(cutG(sowing));
+  const gave = $derived(yieldOf(gaveG, setup.seedG, projected.areaCm2));
+  const own = $derived(yields.find(({ cropKey }) => cropKey === crop.key));
+  const factor = $derived(yieldFactor(yieldBelief(yields, crop.key)));
+  const fate = $derived(pantryOf(projected, zoneOf(locale.zone)).fate);
+  const cost = $derived(costOf(projected, prices, now));
+  const warmth = $derived(meanWarmthC(projected, now));
+  const DAY_MS = 86_400_000;
+
+  const went = $derived(
+    [
+      { name: 'Eaten', g: fate.eatenG },
+      { name: 'Given away', g: fate.givenG },
+      { name: 'Thrown out', g: fate.thrownG },
+      { name: 'In the pantry', g: fate.keptG },
+      { name: 'Nobody said', g: fate.untoldG }
+    ].filter(({ g }) => g > 0)
+  );
+  const spoils = $derived(
+    Object.entries(fate.spoils)
+      .map(
+        ([reason, g]) => `${SPOIL_WORDS[reason as keyof typeof SPOIL_WORDS].toLowerCase()} ${mass(g, units)}`
+      )
+      .join(', ')
+  );
+</script>
+
+<div class="story">
+  <section>
+    <h2>Plan and fact</h2>
+    <table>
+      <thead
+        ><tr
+          ><th scope="col"><span class="visually-hidden">What</span></th><th scope="col">Planned</th><th
+            scope="col">Was</th
+          ><th scope="col"></th></tr
+        ></thead
+      >
+      <tbody>
+        {#each rows as { milestone, planned, was } (milestone)}
+          <tr
+            ><th scope="row">{MILESTONE_WORDS[milestone]}</th><td
+              >{planned === null ? '–' : shortDate(planned, locale)}</td
+            ><td>{was === null ? 'not seen' : shortDate(was, locale)}</td><td class="soft small"
+              >{planned === null || was === null ? '' : offWords((was - planned) / DAY_MS)}</td
+            ></tr
+          >
+        {/each}
+        <tr
+          ><th scope="row">Grams</th><td>{mass(grams.planned, units)}</td><td>{mass(grams.was, units)}</td><td
+            class="soft small"
+            >{grams.was > 0 ? `${Math.round((grams.was / grams.planned) * 100)} % of it` : ''}</td
+          ></tr
+        >
+      </tbody>
+    </table>
+    <p class="soft small">
+      Given {volume(wateredG(sowing), units)} of water in all{warmth === null
+        ? ''
+        : `, at ${temperature(warmth, units)} on average`}.
+    </p>
+  </section>
+
+  <section>
+    <h2>What it gave</h2>
+    {#if gaveG > 0}
+      <Figure
+        label="Cut in all"
+        value={mass(gaveG, units)}
+        beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, units)}{setup.count > 1
+          ? ` · ${mass(gaveG / setup.count, units)} a container`
+          : ''}"
+      >
+        {#snippet working()}
+          {figure(gaveG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(gaveG)} g on {figure(
+            projected.areaCm2
+          )} cm² = {Math.round(gave.gPerM2)} g/m².
+        {/snippet}
+      </Figure>
+      <p class="small">
+        The book’s range is {yieldPerArea(crop.yieldLowGM2, units)} to {yieldPerArea(
+          crop.yieldHighGM2,
+          units
+        )}{own
+          ? `; yours, by ${own.trays} weighed ${own.trays === 1 ? 'tray' : 'trays'}, ${yieldPerArea(crop.yieldMidGM2 * factor.low, units)} to ${yieldPerArea(crop.yieldMidGM2 * factor.high, units)}`
+          : ''}.
+      </p>
+      {#if went.length > 0}
+        <ul>
+          {#each went as { name, g } (name)}<li>
+              <span>{name}</span><span
+                class="bar"
+                style:width="{Math.max(2, (g / gaveG) * 100)}%"
+                aria-hidden="true"
+              ></span><strong>{mass(g, units)}</strong>
+            </li>{/each}
+        </ul>
+        {#if spoils}<p class="soft small">Thrown out: {spoils}.</p>{/if}
+        {#if fate.keptG > 0}<p class="small"><a href="/pantry">What of it is in the pantry</a></p>{/if}
+      {/if}
+    {:else}
+      <p class="soft">Nothing was cut of it.</p>
+    {/if}
+  </section>
+
+  <section>
+    <h2>What it cost</h2>
+    <CostFigure {cost} cutG={gaveG} currency={prices.currency} {units} />
+  </section>
+</div>
+
+<style>
+  .story {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(100%, 25rem), 1fr));
+    gap: 1.5rem 3rem;
+    margin-top: 1.75rem;
+  }
+  h2 {
+    margin-bottom: 0.4rem;
+  }
+  table {
+    border-collapse: collapse;
+    width: 100%;
+  }
+  th,
+  td {
+    text-align: left;
+    font-weight: 400;
+    padding: 0.3rem 0.75rem 0.3rem 0;
+    border-bottom: 1px solid var(--ink-faint);
+  }
+  thead th {
+    color: var(--ink-soft);
+    font-size: 0.9375rem;
+  }
+  ul {
+    list-style: none;
+    padding: 0;
+    margin: 0.5rem 0;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 7rem 1fr 4.5rem;
+    align-items: center;
+    gap: 0.5rem;
+    padding: 0.15rem 0;
+  }
+  .bar {
+    height: 0.7rem;
+    border-radius: 4px;
+    background: var(--leaf-green);
+  }
+  li strong {
+    text-align: right;
+  }
+</style>

@@ -1,0 +1,169 @@
+<script lang="ts">
+  import { touchesOf } from '$core/pantry/amounts.ts';
+  import type { PantryItem } from '$core/pantry/item.ts';
+  import { pressingOf } from '$core/pantry/order.ts';
+  import { SPOILS, TAKINGS, type Spoil, type Taking } from '$core/sowing/event.ts';
+  import type { Zone } from '$core/time/zone.ts';
+  import { temperature } from '$core/units/format.ts';
+  import Choice from '$ui/fields/Choice.svelte';
+  import QuantityField from '$ui/fields/QuantityField.svelte';
+  import Caution from '$ui/shell/Caution.svelte';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { CAUTIONS } from '$words/cautions.ts';
+  import { edibleNote } from '$words/edibleNote.ts';
+  import {
+    amountWords,
+    coldWords,
+    keepUntilWords,
+    leftWords,
+    packedWords,
+    SPOIL_WORDS,
+    TAKING_WORDS,
+    touchWords
+  } from '$words/pantry.ts';
+  import { shortDate, type Locale } from '$words/time.ts';
+  import { problemWords } from '$words/problems.ts';
+  import { capital } from '$words/capital.ts';
+  import PackAnew from './PackAnew.svelte';
+  import Keeps from './Keeps.svelte';
+
+  interface Props {
+    item: PantryItem;
+    zone: Zone;
+    now: number;
+    locale: Locale;
+  }
+  let { item, zone, now, locale }: Props = $props();
+  const journal = useJournal();
+  const { units } = $derived(locale);
+  const { crop } = $derived(item);
+  const pressing = $derived(pressingOf(item, zone, now));
+  const note = $derived(edibleNote(crop));
+  let to = $state<Taking>('eaten');
+  let own = $state(NaN);
+  let tried = $state(false);
+  let more = $state(false);
+  const wrong = $derived(own > item.left + 0.5);
+
+  const take = (amount: number) =>
+    journal.record(
+      item.sowingId,
+      { type: 'taken', from: item.id, amount, to },
+      `${crop.name}: ${amountWords(amount, item, units)} ${to === 'eaten' ? 'taken out' : 'given away'}`
+    );
+  async function takeOwn() {
+    tried = true;
+    if (!(own > 0) || wrong) return;
+    await take(own);
+    own = NaN;
+    tried = false;
+  }
+  const throwOut = (reason: Spoil) =>
+    journal.record(
+      item.sowingId,
+      { type: 'thrown', from: item.id, amount: item.left, reason },
+      `${crop.name}: thrown out`
+    );
+</script>
+
+<li class="item {pressing}">
+  <div class="what">
+    <h2><a href="/tray/{item.sowingId}">{crop.name}</a> <span>{leftWords(item, units)}</span></h2>
+    <p class="small soft">
+      {capital(packedWords(item.packing, item.washing))}, cut {shortDate(item.cutAt, locale)}
+    </p>
+    <Keeps {item} {zone} {now} {locale} />
+    <p class="small">
+      {#if pressing === 'past'}<strong>Past its days: look and smell before you eat any of it.</strong
+        >{:else if pressing === 'soon'}<strong>Eat it first.</strong>{/if}
+      {keepUntilWords(item, locale)}, {coldWords(item, (degC) => temperature(degC, units))}.
+    </p>
+  </div>
+  <div class="touches stack">
+    <Choice
+      legend="Take out"
+      name="to-{item.id}"
+      options={TAKINGS.map((value) => ({ value, text: TAKING_WORDS[value] }))}
+      bind:value={to}
+    />
+    <div class="row">
+      {#each touchesOf(item) as touch (touch.kind)}
+        <button class="chip" onclick={() => void take(touch.amount)}>{touchWords(touch, item, units)}</button>
+      {/each}
+    </div>
+    {#if to === 'given'}
+      {#if note}<p class="small">{note}</p>{/if}
+      <Caution>{CAUTIONS.giving}</Caution>
+    {/if}
+    <details class="unfold" bind:open={more}>
+      <summary>Another amount, pack it anew, throw it out</summary>
+      {#if more}
+        <div class="stack">
+          <form
+            class="own"
+            novalidate
+            onsubmit={(event) => {
+              event.preventDefault();
+              void takeOwn();
+            }}
+          >
+            <QuantityField
+              label={to === 'eaten' ? 'Take out' : 'Give away'}
+              kind={item.unit === 'g' ? 'mass' : 'volume'}
+              unit={item.unit === 'g' ? (units === 'us' ? 'oz' : 'g') : units === 'us' ? 'fl oz' : 'mL'}
+              bind:value={own}
+              error={wrong
+                ? problemWords({ code: 'item-holds-less', params: { left: item.left, unit: item.unit } })
+                : tried && !(own > 0)
+                  ? 'Say how much.'
+                  : ''}
+            />
+            <button class="chip" type="submit">Take it</button>
+          </form>
+          <PackAnew {item} {locale} />
+          <div>
+            <p class="small">Throw all of it out, because of</p>
+            <div class="row">
+              {#each SPOILS as reason (reason)}
+                <button class="chip quiet" onclick={() => void throwOut(reason)}>{SPOIL_WORDS[reason]}</button
+                >
+              {/each}
+            </div>
+          </div>
+        </div>
+      {/if}
+    </details>
+  </div>
+</li>
+
+<style>
+  .item {
+    display: grid;
+    grid-template-columns: minmax(14rem, 1fr) minmax(0, 1.4fr);
+    gap: 0.5rem 2rem;
+    padding: 1rem 0;
+    border-top: 1.5px solid var(--ink-faint);
+  }
+  h2 {
+    font-size: 1.25rem;
+  }
+  h2 span {
+    font-weight: 680;
+    margin-left: 0.5rem;
+  }
+  .past h2 a,
+  .past strong {
+    color: var(--alarm);
+  }
+  .own {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    align-items: end;
+  }
+  @media (max-width: 47.99rem) {
+    .item {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

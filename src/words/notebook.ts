@@ -1,0 +1,84 @@
+import type { NotebookColumn, NotebookRow, Outcome } from '$contract/notebook.ts';
+import { figure, mass, seedMass, volume, yieldPerArea } from '$core/units/format.ts';
+import { LOSS_WORDS } from './events.ts';
+import { MEDIUM_WORDS } from './media.ts';
+import { shortDate, type Locale } from './time.ts';
+
+export const COLUMN_WORDS: Record<NotebookColumn, string> = {
+  crop: 'Crop',
+  sown: 'Sown',
+  days: 'Days',
+  opened: 'Opened on day',
+  cut: 'Cut',
+  perArea: 'Per area',
+  perSeed: 'g per g seed',
+  seed: 'Seed',
+  container: 'Container',
+  medium: 'Medium',
+  method: 'Method',
+  place: 'Place',
+  water: 'Water',
+  eaten: 'Eaten',
+  thrown: 'Thrown out',
+  outcome: 'Outcome'
+};
+
+export const OUTCOME_WORDS: Record<Outcome, string> = {
+  cut: 'Cut',
+  lost: 'Lost',
+  'under-way': 'Under way'
+};
+
+/** Columns of figures, which stand to the right. */
+export const isFigure = (column: NotebookColumn): boolean =>
+  ['days', 'opened', 'cut', 'perArea', 'perSeed', 'seed', 'water', 'eaten', 'thrown'].includes(column);
+
+const year = (at: number, { zone }: Locale): string =>
+  new Intl.DateTimeFormat('en', { timeZone: zone, year: 'numeric' }).format(at);
+
+/** What stands in a column of a sowing's line, but for its crop. */
+export function cellWords(
+  row: NotebookRow,
+  column: Exclude<NotebookColumn, 'crop'>,
+  locale: Locale,
+  methodName: string
+): string {
+  const { units } = locale;
+  const days = (value: number | null) => (value === null ? '' : String(Math.round(value)));
+  switch (column) {
+    case 'sown':
+      return `${shortDate(row.sownAt, locale)} ${year(row.sownAt, locale)}${row.sown ? '' : ' (planned)'}`;
+    case 'days':
+      return days(row.days);
+    case 'opened':
+      return days(row.openedD);
+    case 'cut':
+      return row.cutG > 0 ? mass(row.cutG, units) : '';
+    case 'perArea':
+      return row.perM2 === null ? '' : yieldPerArea(row.perM2, units);
+    case 'perSeed':
+      return row.perSeed === null ? '' : figure(row.perSeed);
+    case 'seed':
+      return seedMass(row.seedG, units);
+    case 'container':
+      return `${row.count > 1 ? `${row.count} × ` : ''}${row.container}`;
+    case 'medium':
+      return row.mediumName ?? MEDIUM_WORDS[row.medium];
+    case 'method':
+      return methodName;
+    case 'place':
+      return row.place;
+    case 'water':
+      return row.wateredG > 0 ? volume(row.wateredG, units) : '';
+    case 'eaten':
+      return row.eatenG > 0 ? mass(row.eatenG, units) : '';
+    case 'thrown':
+      return row.thrownG > 0 ? mass(row.thrownG, units) : '';
+    case 'outcome':
+      return row.lost !== null
+        ? LOSS_WORDS[row.lost].split(':')[0]!
+        : row.endedAt === null
+          ? 'under way'
+          : 'cut';
+  }
+}

@@ -1,0 +1,138 @@
+import type { Milestone } from '$core/notebook/milestones.ts';
+import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
+import type { StoryFacts } from '$core/notebook/facts.ts';
+import type { Units } from '$core/units/format.ts';
+import { MEDIUM_WORDS } from './media.ts';
+
+export const MILESTONE_WORDS: Record<Milestone, string> = {
+  sown: 'Sown',
+  rooted: 'Rooted',
+  lit: 'First light',
+  opened: 'Window open',
+  cut: 'First cut'
+};
+
+/** How far off a day was: `on the day`, `1.5 days later`. */
+export function offWords(days: number): string {
+  const half = Math.round(days * 2) / 2;
+  if (Math.abs(half) < 0.5) return 'on the day';
+  const many = Math.abs(half);
+  return `${many} ${many === 1 ? 'day' : 'days'} ${half > 0 ? 'later' : 'earlier'}`;
+}
+
+export const CHOSEN_WORDS: Record<Chosen, string> = {
+  crop: 'Crop',
+  container: 'Container',
+  medium: 'Medium',
+  mediumId: 'Own medium',
+  method: 'Method',
+  place: 'Place',
+  light: 'Light',
+  density: 'Seed to an area',
+  seedG: 'Seed',
+  soakH: 'Soak',
+  lotId: 'Lot'
+};
+
+const LIGHT: Record<StoryFacts['chosen']['light'], string> = { lamp: 'lamp', sill: 'sill', dark: 'no light' };
+
+/** What was chosen, in words. */
+export function chosenWords(
+  story: StoryFacts,
+  choice: Chosen,
+  units: Units,
+  nameOf: (id: string) => string
+): string {
+  const { chosen } = story;
+  switch (choice) {
+    case 'medium':
+      return MEDIUM_WORDS[chosen.medium];
+    case 'mediumId':
+    case 'lotId': {
+      const id = chosen[choice];
+      return id === null ? 'none' : nameOf(id);
+    }
+    case 'light':
+      return LIGHT[chosen.light];
+    case 'density': {
+      const figure = Math.round(chosen.density * 10) / 10;
+      return units === 'us'
+        ? `${Math.round(chosen.density * 6.4516 * 10) / 10} seeds/in²`
+        : `${figure} seeds/cm²`;
+    }
+    case 'seedG':
+      return `${Math.round(chosen.seedG * 10) / 10} g`;
+    case 'soakH':
+      return chosen.soakH > 0 ? `${Math.round(chosen.soakH)} h` : 'not soaked';
+    default:
+      return chosen[choice];
+  }
+}
+
+const CERTAIN = [
+  { from: 0.95, words: 'very likely' },
+  { from: 0.8, words: 'likely' },
+  { from: 0.65, words: 'perhaps' }
+] as const;
+
+const percent = (ratio: number): string => `${Math.round(Math.abs(ratio - 1) * 100)} %`;
+
+/** How one way did against the other in one thing, and how sure that is. */
+export function againstWords(
+  { ratio, low, high, sure }: Against,
+  { more, less, of }: { more: string; less: string; of: string }
+): string {
+  const certain = CERTAIN.find(({ from }) => sure >= from);
+  const range = `four in five chances that it lies between ${percent(low)} ${low >= 1 ? more : less} and ${percent(high)} ${high >= 1 ? more : less}`;
+  return certain
+    ? `${of} ${certain.words} ${ratio >= 1 ? more : less}: about ${percent(ratio)}; ${range}.`
+    : `${of}: these trays cannot tell them apart; ${range}.`;
+}
+
+/** What can be said of some sowings beside each other, as lines. */
+export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): string[] {
+  switch (verdict.kind) {
+    case 'alike':
+      return ['All were grown alike: what lies between them is what chance does to a tray.'];
+    case 'crops':
+      return [
+        'Different crops: their days and grams are their own. Choose sowings of one crop to set ways of growing against each other.'
+      ];
+    case 'many':
+      return [
+        `${verdict.ways} different ways of growing: choose sowings of two of them, and Brote says what can be said.`
+      ];
+    case 'two': {
+      const { ways, differs, yields, days, seasons } = verdict;
+      const lost = ways.map((way, index) =>
+        way.lost > 0
+          ? `${way.lost} of ${way.stories.length} with ${nameOf(index as 0 | 1)} ${way.lost === 1 ? 'was' : 'were'} lost`
+          : ''
+      );
+      return [
+        yields
+          ? againstWords(yields, {
+              more: 'more',
+              less: 'less',
+              of: `${nameOf(1)} against ${nameOf(0)} gives`
+            })
+          : 'Grams cannot be compared: one of the two ways has no weighed tray.',
+        days
+          ? againstWords(days, {
+              more: 'slower',
+              less: 'faster',
+              of: `${nameOf(1)} against ${nameOf(0)} opens`
+            })
+          : 'Days cannot be compared: in one of the two ways nobody looked when the window opened.',
+        ...lost.filter(Boolean).map((words) => `${words}; what is lost counts in no figure above.`),
+        differs.length > 1
+          ? `They differ in ${differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(', ')}: which of these it was, nobody can say.`
+          : '',
+        seasons ? 'They were sown in different weeks of the year: light and warmth differed too.' : '',
+        Math.min(...ways.map(({ stories }) => stories.length)) < 3
+          ? 'Three trays of each way tell far more than one.'
+          : ''
+      ].filter(Boolean);
+    }
+  }
+}
