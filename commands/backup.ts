@@ -1,7 +1,7 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, renameSync, rmSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { startCluster } from './lib/cluster.ts';
+import { dumpTo } from './lib/dump.ts';
 import { existingDataFolder } from './lib/dataFolder.ts';
 import { ensurePostgres } from './lib/packages.ts';
 import { Plain, runCommand, say } from './lib/say.ts';
@@ -14,17 +14,9 @@ await runCommand(async () => {
   if (existsSync(file)) throw new Plain(`${file} is there already: choose another name.`);
   const bin = ensurePostgres();
   const cluster = await startCluster(bin, existingDataFolder('home'), true);
-  const beside = `${file}.part`;
   try {
-    const dumped = spawnSync(
-      join(bin, 'pg_dump'),
-      ['--format=custom', '--no-owner', '--file', beside, `${cluster.adminUrl}/brote`],
-      { encoding: 'utf8' }
-    );
-    if (dumped.status !== 0) throw new Plain(`The backup could not be made:\n${dumped.stderr}`);
-    renameSync(beside, file);
+    dumpTo(bin, cluster.adminUrl, file);
   } finally {
-    rmSync(beside, { force: true });
     if (cluster.begun) cluster.stop();
   }
   say(`All of it is in ${file}. Take it to another disk.`);

@@ -3,15 +3,21 @@ import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import postgres from 'postgres';
 import { startCluster } from './lib/cluster.ts';
+import { dumpTo } from './lib/dump.ts';
 import { dataFolder } from './lib/dataFolder.ts';
 import { ensureDatabase } from './lib/database.ts';
 import { ensurePostgres } from './lib/packages.ts';
 import { claim } from './lib/running.ts';
 import { Plain, runCommand, say } from './lib/say.ts';
 
-/** Brings a backup into a data folder that holds no household yet: `npm run restore -- brote.dump` */
+/**
+ * Brings a backup into a data folder that holds no household yet: `npm run restore -- brote.dump`. With `--force` into one
+ * that does: what stood there is kept aside as a backup of its own first.
+ */
 await runCommand(async () => {
-  const [from] = process.argv.slice(2).filter((one) => one !== 'restore');
+  const words = process.argv.slice(2).filter((one) => one !== 'restore');
+  const force = words.includes('--force');
+  const [from] = words.filter((one) => one !== '--force');
   if (!from) throw new Plain('Say which: npm run restore -- /srv/backups/brote.dump');
   const file = resolve(process.env.INIT_CWD ?? '.', from);
   if (!existsSync(file)) throw new Plain(`There is no file ${file}.`);
@@ -21,26 +27,20 @@ await runCommand(async () => {
   const cluster = await startCluster(bin, folder, true);
   try {
     const { ownerUrl } = await ensureDatabase(cluster.adminUrl, 'brote', folder);
-    await refuseToReplace(ownerUrl);
-    // Into an empty one, by its owner, all or nothing; then brought up to date as at any start.
-    const admin = postgres(`${cluster.adminUrl}/postgres`, { max: 1, onnotice: () => {} });
-    await admin.unsafe('drop database brote with (force)');
-    await admin.unsafe('create database brote owner brote_owner');
-    await admin.end();
-    const restored = spawnSync(
-      join(bin, 'pg_restore'),
-      [
-        '--no-owner',
-        '--role=brote_owner',
-        '--single-transaction',
-        '--dbname',
-        `${cluster.adminUrl}/brote`,
-        file
-      ],
-      { encoding: 'utf8' }
-    );
+    const name = await householdThere(ownerUrl);
+    if (name !== null && !force)
+      throw new Plain(
+        `The household “${name}” is here already, and is not replaced. Set BROTE_DATA to a new folder, or add --force: then what is here is kept aside first.`
+      );
+    const aside = name === null ? null : asideIn(folder);
+    if (aside) {
+      dumpTo(bin, cluster.adminUrl, aside);
+      say(`What stood here is kept in ${aside}.`);
+    }
+    const restored = await bringBack(bin, cluster.adminUrl, file);
     if (restored.status !== 0) {
       await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
+      if (aside) await bringBack(bin, cluster.adminUrl, aside);
       throw new Plain(`This is no backup that can be brought back; nothing was changed:\n${restored.stderr}`);
     }
     await ensureDatabase(cluster.adminUrl, 'brote', folder);
@@ -51,14 +51,34 @@ await runCommand(async () => {
   say('It is back. Start Brote: npm start');
 });
 
-async function refuseToReplace(ownerUrl: string): Promise<void> {
+/** Where what stood here is kept: a file that is not there yet. */
+function asideIn(folder: string): string {
+  const day = new Date().toISOString().slice(0, 10);
+  for (let no = 1; ; no += 1) {
+    const file = join(folder, `aside-${day}-${no}.dump`);
+    if (!existsSync(file)) return file;
+  }
+}
+
+/** Into an empty database, by its owner, all or nothing; it is brought up to date as at any start. */
+async function bringBack(bin: string, adminUrl: string, file: string) {
+  const admin = postgres(`${adminUrl}/postgres`, { max: 1, onnotice: () => {} });
+  await admin.unsafe('drop database brote with (force)');
+  await admin.unsafe('create database brote owner brote_owner');
+  await admin.end();
+  return spawnSync(
+    join(bin, 'pg_restore'),
+    ['--no-owner', '--role=brote_owner', '--single-transaction', '--dbname', `${adminUrl}/brote`, file],
+    { encoding: 'utf8' }
+  );
+}
+
+/** The household whose data are here; null for none. */
+async function householdThere(ownerUrl: string): Promise<string | null> {
   const sql = postgres(ownerUrl, { max: 1, onnotice: () => {}, connection: { 'brote.door': 'open' } });
   try {
     const [first] = await sql<{ name: string }[]>`select name from households limit 1`;
-    if (first)
-      throw new Plain(
-        `The household “${first.name}” is here already, and is not replaced. Move its data folder away first, or set BROTE_DATA to a new one.`
-      );
+    return first?.name ?? null;
   } finally {
     await sql.end();
   }

@@ -1,7 +1,7 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { MOST_BYTES } from '../../src/server/requests/body.ts';
+import { MOST_FILE_BYTES } from '../../src/server/requests/body.ts';
 import { atTheDoor } from './door.ts';
 import { Plain } from './say.ts';
 
@@ -37,7 +37,7 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
   // SvelteKit tells a form of its own from a foreign one by the origin, which over plain HTTP it must be told.
   process.env.PROTOCOL_HEADER ||= 'x-forwarded-proto';
   process.env.HOST_HEADER ||= 'host';
-  process.env.BODY_SIZE_LIMIT ||= String(MOST_BYTES);
+  process.env.BODY_SIZE_LIMIT ||= String(MOST_FILE_BYTES);
   const { handler } = (await import(pathToFileURL(join(process.cwd(), 'build/handler.js')).href)) as {
     handler: RequestListener;
   };

@@ -55,6 +55,14 @@ export interface Problems {
   'file-no-header': Record<never, never>;
   'file-no-columns': { names: readonly string[] };
   'file-day-or-month': { typed: string };
+  // Past sowings
+  'past-no-header': Record<never, never>;
+  'past-no-columns': { names: readonly string[] };
+  'past-no-crop': { typed: string };
+  'past-not-sown': Record<never, never>;
+  'past-day-cannot-be': { typed: string };
+  'past-no-number': { typed: string };
+  'past-cut-no-day': Record<never, never>;
 }
 
 export type ProblemKind = keyof Problems;

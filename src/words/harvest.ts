@@ -7,7 +7,7 @@ import {
   type ReadyOutlook
 } from '$core/harvest/ready.ts';
 import { length, mass, type Units } from '$core/units/format.ts';
-import { dayWords, type Locale } from './time.ts';
+import { dayWords, daysAway, type Locale } from './time.ts';
 
 /** What each finding looks like, cue by cue. */
 const SIGHTS: Record<ReadyCue, Record<Finding, string>> = {
@@ -66,15 +66,17 @@ export function outlookWords(
   locale: Locale
 ): string {
   const { units } = locale;
+  const about = (g: number) => mass(Math.round(g), units);
   const lessG = best.g - nowG;
-  const today = `Cut today: about ${mass(nowG, units)}`;
+  const today = `Cut today: about ${about(nowG)}`;
   if (past)
     return `Its window closed about ${dayWords(closesAt, now, locale)}: nothing can be promised. Taste it first.`;
   if (turned) return `${today}. It was found past its best: cut what is good now.`;
   if (nowG <= 0)
-    return `Nothing to cut yet: it opens ${dayWords(opensAt, now, locale)}, with about ${mass(best.g, units)} ${dayWords(best.at, now, locale)}.`;
-  if (lessG < Math.max(2, best.g * 0.02)) return `${today}, as much as it will give.`;
-  return `${today}, ${mass(lessG, units)} less than ${dayWords(best.at, now, locale)}.`;
+    return `Nothing to cut yet: it opens ${dayWords(opensAt, now, locale)}, with about ${about(best.g)} ${dayWords(best.at, now, locale)}.`;
+  if (lessG < best.g * 0.02 || daysAway(best.at, now, locale.zone) === 0)
+    return `${today}, as much as it will give.`;
+  return `${today}, ${about(lessG)} less than ${dayWords(best.at, now, locale)}.`;
 }
 
 /** What cutting earlier and later does to its taste. */

@@ -81,7 +81,18 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'file-no-columns': ({ names }) =>
     `The first line names ${names.join(', ')}: one must be a time and one a temperature, such as: time,temperature,humidity`,
   'file-day-or-month': ({ typed }) =>
-    `“${typed}” can be read as day and month or as month and day, and no line of the file tells which. Export it with days such as 2026-04-03, or 3.4.2026.`
+    `“${typed}” can be read as day and month or as month and day, and no line of the file tells which. Export it with days such as 2026-04-03, or 3.4.2026.`,
+  'past-no-header': () => 'The first line must name the columns, such as: crop,sown,harvested,grams',
+  'past-no-columns': ({ names }) =>
+    `The first line names ${names.join(', ')}: say which column is the crop, and which the day it was sown.`,
+  'past-no-crop': ({ typed }) =>
+    typed === ''
+      ? 'No crop is named in this line.'
+      : `No crop here is called “${typed}”: name it as the library does, or add it as a crop of your own.`,
+  'past-not-sown': () => 'This line says no day on which it was sown.',
+  'past-day-cannot-be': ({ typed }) => `“${typed}” cannot be: it lies ahead, or before it was sown.`,
+  'past-no-number': ({ typed }) => `“${typed}” is no figure over 0, such as 120 or 120,5.`,
+  'past-cut-no-day': () => 'It gave grams, but no day says when it was cut.'
 };
 
 /** A problem in words: what is wrong, and what to do. */

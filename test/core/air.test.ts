@@ -5,7 +5,7 @@ import { warmthRates } from '../../src/core/places/air/rates.ts';
 import { airAt, usualAir } from '../../src/core/places/air/airAt.ts';
 import { readReadingsCsv } from '../../src/core/places/air/csv.ts';
 import { readTime } from '../../src/core/places/air/readTime.ts';
-import { decodeText } from '../../src/ui/air/decode.ts';
+import { decodeText } from '../../src/ui/data/decode.ts';
 import { readLineProtocol, type ReadLine } from '../../src/core/places/air/lineProtocol.ts';
 import { checkReading, type Reading } from '../../src/core/places/air/reading.ts';
 import {

@@ -71,6 +71,18 @@ async function settleAir(
   await settlePlace(tx, placeId);
 }
 
+/** How much of a place's readings are gone through at once. */
+const SETTLED_BINS = 800;
+
+/** Works the means of all places out anew from their readings, as where many were taken in at once. */
+export async function settleAllAir(tx: Tx, householdId: string): Promise<void> {
+  const places = await tx<{ place_id: string; first: Date; last: Date }[]>`
+    select place_id, min(at) as first, max(at) as last from readings group by place_id`;
+  for (const { place_id, first, last } of places)
+    for (let bin = binIndex(first.getTime()); bin <= binIndex(last.getTime()); bin += SETTLED_BINS)
+      await settleAir(tx, householdId, place_id, bin, bin + SETTLED_BINS - 1);
+}
+
 /** The means of a place between two moments, oldest first. */
 export async function airBetween(tx: Tx, placeId: string, from: number, until: number): Promise<AirBin[]> {
   const rows = await tx<{ bin: number; deci_c: number; humidity_pct: number | null }[]>`

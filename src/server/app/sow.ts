@@ -9,6 +9,7 @@ import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
 import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../contract/schemas/sowing.ts';
 import type { InferType } from 'yup';
+import { rebuild } from './rebuild.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdNow } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
@@ -119,6 +120,8 @@ export async function sow(
       }
     );
   }
+  // What it is found by is worked out with it.
+  await rebuild(tx, { ids });
   return { ids, added: true };
 }
 

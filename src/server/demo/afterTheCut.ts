@@ -74,7 +74,7 @@ export function afterTheCut(
       record(at, { type: 'thrown', from: item.id, amount: item.left, reason: 'wilted' });
       break;
     }
-    if (chance.uniform() < 0.45) continue;
+    if (chance.uniform() < (item.unit === 'mL' ? 0.85 : 0.6)) continue;
     const meal =
       item.portion ?? Math.min(item.left, Math.max(8, Math.round(MEAL_G * (0.6 + chance.uniform()))));
     const to = chance.uniform() < 0.12 ? 'given' : 'eaten';

@@ -141,5 +141,6 @@ export const PAST: Story[] = [
   story('pea', 'tray', 'middle', -12, { medium: 'seed-mix' }),
   story('mustard', 'pot', 'sill', -5, { method: 'light-hand', lot: 'mustard' }),
   story('pea', 'tray', 'middle', -4, { medium: 'seed-mix', lot: 'peas' }),
+  story('broccoli', 'pot', 'top', -3, { lot: 'broccoli' }),
   story('beet', 'pot', 'bottom', -1, { lostAfterD: 9 })
 ];

@@ -14,6 +14,7 @@ import { inHousehold, type Tx } from '../db/connection.ts';
 import { addHousehold, memberNamed, type Household } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
+import { rebuild } from '../app/rebuild.ts';
 import { afterTheCut } from './afterTheCut.ts';
 import { addEvents } from '../app/addEvents.ts';
 import { listLessons } from '../sowings/learned.ts';
@@ -197,4 +198,5 @@ async function prepareTonight(tx: Tx, growing: Growing): Promise<void> {
     at: now - 5 * HOUR,
     containerId: chance.id()
   });
+  await rebuild(tx, { ids: [setup.id] });
 }

@@ -84,9 +84,16 @@ export async function findHousehold(tx: Tx): Promise<Household> {
 
 /** Changes the settings of the transaction's household. */
 export async function changeHousehold(tx: Tx, settings: HouseholdSettings): Promise<void> {
-  await tx`update households set name = ${settings.name}, name_key = ${nameKey(settings.name)}, zone = ${settings.zone},
-    units = ${settings.units}, latitude_deg = ${settings.latitudeDeg}, wake_min = ${settings.wakeMin},
-    sleep_min = ${settings.sleepMin}, rounds_min = ${settings.roundsMin}, method_key = ${settings.methodKey}`;
+  await tx`update households set name = ${settings.name}, name_key = ${nameKey(settings.name)}
+    where household_id = current_household()`;
+  await changeSettings(tx, settings);
+}
+
+/** Changes all of them but its name. */
+export async function changeSettings(tx: Tx, settings: Omit<HouseholdSettings, 'name'>): Promise<void> {
+  await tx`update households set zone = ${settings.zone}, units = ${settings.units}, latitude_deg = ${settings.latitudeDeg},
+    wake_min = ${settings.wakeMin}, sleep_min = ${settings.sleepMin}, rounds_min = ${settings.roundsMin},
+    method_key = ${settings.methodKey} where household_id = current_household()`;
 }
 
 /** Moves the demo household's clock forward; does nothing to any other household. */

@@ -4,6 +4,7 @@ import type { LossReason } from '../../core/sowing/event.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { folded } from '../../words/search.ts';
 import type { Tx } from '../db/connection.ts';
+import { rowsOf as rowsFrom } from '../db/rows.ts';
 import { AREA_CM2 } from './area.ts';
 
 /** Lines to a page. */
@@ -54,7 +55,7 @@ function conditions(tx: Tx, query: NotebookQuery) {
     ${lot ? tx`and (s.lot_id = ${lot} or s.mix @> ${tx.json([{ lotId: lot }])})` : tx``}
     ${medium ? tx`and (s.medium = ${medium} or s.medium_id::text = ${medium})` : tx``}
     ${method ? tx`and s.method_key = ${method}` : tx``}
-    ${outcome ? tx`and ${tx.unsafe(OUTCOME[outcome])}` : tx``}`;
+    ${outcome ? tx`and ${tx.unsafe(OUTCOME[outcome])}` : tx`and (s.sown_at is not null or s.ended_at is not null)`}`;
 }
 
 interface Row {
@@ -139,11 +140,10 @@ export async function searchNotebook(
   return { rows: rows.map(rowOf), total: count!.total };
 }
 
-/** All that is looked for, a few hundred at a time. */
+/** All that is looked for, some at a time. */
 export async function* allOfNotebook(tx: Tx, query: NotebookQuery): AsyncGenerator<NotebookRow[]> {
-  const cursor = tx<Row[]>`select ${columns(tx)} from ${joined(tx)} where ${conditions(tx, query)}
-    order by ${order(tx, query)}`.cursor(200);
-  for await (const rows of cursor) yield rows.map(rowOf);
+  const all = tx`select ${columns(tx)} from ${joined(tx)} where ${conditions(tx, query)} order by ${order(tx, query)}`;
+  for await (const rows of rowsFrom<Row>(tx, all as never)) yield rows.map(rowOf);
 }
 
 /** What can be looked for: what the household has sown, where, of what, and how. */

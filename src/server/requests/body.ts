@@ -1,7 +1,11 @@
+import { createWriteStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 import { plainText } from '../../contract/text.ts';
 
 /** What one request may bring, in bytes; 5000 readings of line protocol are under 700 kB. */
 export const MOST_BYTES = 2 * 1024 * 1024;
+/** What a file may bring that is taken in, packed. */
+export const MOST_FILE_BYTES = 64 * 1024 * 1024;
 /** No form and no message of ours lies deeper. */
 const DEEPEST = 12;
 /** Names that would change what an object is, rather than what it holds. */
@@ -27,16 +31,53 @@ const typeOf = (request: Request): string =>
 /** A failure to read a body, told by what it is: the web server's own limit answers 413. */
 function whyUnread(error: unknown, otherwise: string): Unreadable {
   if (error instanceof Unreadable) return error;
-  if ((error as { status?: number } | null)?.status === 413)
-    return new Unreadable(413, `This is over ${MOST_BYTES / 1024 / 1024} MB: send it in parts.`);
+  if ((error as { status?: number } | null)?.status === 413) return tooMuch(MOST_FILE_BYTES);
   return new Unreadable(400, otherwise);
+}
+
+/** What is over the limit is read no further. */
+async function bytesOf(request: Request): Promise<Uint8Array<ArrayBuffer>> {
+  const declared = Number(request.headers.get('content-length') ?? 0);
+  if (declared > MOST_BYTES) throw tooMuch(MOST_BYTES);
+  const parts: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += part.byteLength;
+    if (bytes > MOST_BYTES) throw tooMuch(MOST_BYTES);
+    parts.push(part);
+  }
+  return new Uint8Array(Buffer.concat(parts));
+}
+
+const tooMuch = (most: number): Unreadable =>
+  new Unreadable(413, `This is over ${most / 1024 / 1024} MB: send it in parts.`);
+
+/**
+ * Writes a body that is a file to a file, piece by piece.
+ * @throws Unreadable where it is empty, over the limit or breaks off
+ */
+export async function readFile(request: Request, file: string): Promise<void> {
+  let bytes = 0;
+  const counted = async function* () {
+    for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+      bytes += part.byteLength;
+      if (bytes > MOST_FILE_BYTES) throw tooMuch(MOST_FILE_BYTES);
+      yield part;
+    }
+  };
+  try {
+    await pipeline(counted(), createWriteStream(file));
+  } catch (error) {
+    throw whyUnread(error, 'This file broke off on its way: send it again.');
+  }
+  if (bytes === 0) throw new Unreadable(400, 'This file is empty: choose another.');
 }
 
 /** A body as plain text. @throws Unreadable where it is empty, too long or breaks off */
 export async function readText(request: Request): Promise<string> {
   let text: string;
   try {
-    text = await request.text();
+    text = new TextDecoder().decode(await bytesOf(request));
   } catch (error) {
     throw whyUnread(error, 'What was sent broke off: send it again.');
   }
@@ -86,7 +127,9 @@ export async function readForm(request: Request): Promise<Fields> {
     throw new Unreadable(415, 'This address takes a form: open its page and send it from there.');
   let form: FormData;
   try {
-    form = await request.formData();
+    form = await new Response(await bytesOf(request), {
+      headers: { 'content-type': request.headers.get('content-type') ?? '' }
+    }).formData();
   } catch (error) {
     throw whyUnread(error, 'This form broke off on its way: send it again.');
   }

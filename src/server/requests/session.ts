@@ -13,9 +13,16 @@ export function signedIn(locals: App.Locals): Session {
   return locals.session;
 }
 
-/** Runs work in the household of the request. What may be tried again is told as a 503. */
-export async function inSession<T>(locals: App.Locals, work: (tx: Tx) => Promise<T>): Promise<T> {
-  return available(() => inHousehold(signedIn(locals).household.id, work));
+/**
+ * Runs work in the household of the request. What may be tried again is told as a 503.
+ * @param limitMs how long it may take, where that is longer than a page
+ */
+export async function inSession<T>(
+  locals: App.Locals,
+  work: (tx: Tx) => Promise<T>,
+  limitMs?: number
+): Promise<T> {
+  return available(() => inHousehold(signedIn(locals).household.id, work, limitMs));
 }
 
 /** Runs work on the database. What may be tried again is told as a 503. */

@@ -157,12 +157,13 @@ export interface Which {
   cropKey?: string;
   /** Under way, or ended after this. */
   endedAfter?: Millis;
+  ids?: readonly string[];
 }
 
 /** The household's sowings, those that ended too, with all that happened to them. */
 export async function listSowings(
   tx: Tx,
-  { placeId = undefined, cropKey = undefined, endedAfter = undefined }: Which = {}
+  { placeId = undefined, cropKey = undefined, endedAfter = undefined, ids = undefined }: Which = {}
 ): Promise<SowingRecord[]> {
   const stood = placeId
     ? tx`(s.place_id = ${placeId} or exists (select from events e where e.household_id = s.household_id
@@ -172,7 +173,7 @@ export async function listSowings(
   const ended = endedAfter ? tx`(s.ended_at is null or s.ended_at > ${new Date(endedAfter)})` : tx`true`;
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
-    where ${stood} and ${of} and ${ended} order by s.id`;
+    where ${stood} and ${of} and ${ended} and ${ids ? tx`s.id in ${tx(ids)}` : tx`true`} order by s.id`;
   return rows.map(recordOf);
 }
 

@@ -5,7 +5,7 @@
   import { readReadingsCsv } from '$core/places/air/csv.ts';
   import { checkReading } from '$core/places/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { decodeText } from './decode.ts';
+  import { decodeText } from '../data/decode.ts';
   import { sendReadings } from './sendReadings.ts';
 
   let { placeId, zone, now }: { placeId: string; zone: string; now: number } = $props();

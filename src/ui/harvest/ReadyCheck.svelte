@@ -45,6 +45,9 @@
 </section>
 
 <style>
+  section {
+    margin-top: 1rem;
+  }
   ul {
     list-style: none;
     padding: 0;

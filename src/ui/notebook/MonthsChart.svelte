@@ -4,26 +4,27 @@
   import { valueAxis } from '$ui/charts/timeAxis.ts';
 
   interface Props {
-    /** By the month of the first cut, 1 to 12. */
-    months: readonly { month: number; cropKey: string; cutG: number }[];
+    /** The months in their order, as `YYYY-MM`. */
+    names: readonly string[];
+    /** By the month of the first cut. */
+    months: readonly { month: string; cropKey: string; cutG: number }[];
     cropName: (key: string) => string;
     units: Units;
   }
-  let { months, cropName, units }: Props = $props();
-  const NAMES = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  let { names, months, cropName, units }: Props = $props();
+  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  const nameOf = (month: string): string => MONTHS[Number(month.slice(5)) - 1] ?? month;
   const OZ_G = 28.349523125;
   const per = $derived(units === 'us' ? OZ_G : 1);
   const totals = $derived(
-    NAMES.map((_, index) =>
-      months.filter(({ month }) => month === index + 1).reduce((sum, { cutG }) => sum + cutG, 0)
-    )
+    names.map((name) => months.filter(({ month }) => month === name).reduce((sum, { cutG }) => sum + cutG, 0))
   );
   const best = $derived(totals.indexOf(Math.max(...totals)));
   const option = (inks: Inks) => ({
     grid: { left: 56, right: 16, top: 24, bottom: 28 },
     xAxis: {
       type: 'category',
-      data: NAMES,
+      data: names.map(nameOf),
       axisLine: { lineStyle: { color: inks.faint } },
       axisTick: { show: false },
       axisLabel: { color: inks.soft }
@@ -42,13 +43,20 @@
   });
   const table = $derived({
     columns: ['Month', 'Crop', 'Cut'],
-    rows: months.map(({ month, cropKey, cutG }) => [NAMES[month - 1]!, cropName(cropKey), mass(cutG, units)])
+    rows: months.map(({ month, cropKey, cutG }) => [
+      `${nameOf(month)} ${month.slice(0, 4)}`,
+      cropName(cropKey),
+      mass(cutG, units)
+    ])
   });
 </script>
 
 <Chart
   title="Cut, month by month"
-  says="Each sowing in the month of its first cut; most in {NAMES[best]}, {mass(totals[best]!, units)}."
+  says="Each sowing in the month of its first cut; most in {nameOf(names[best] ?? '')}, {mass(
+    totals[best] ?? 0,
+    units
+  )}."
   {option}
   {table}
 />

@@ -121,11 +121,9 @@
       {#if went.length > 0}
         <ul>
           {#each went as { name, g } (name)}<li>
-              <span>{name}</span><span
-                class="bar"
-                style:width="{Math.max(2, (g / gaveG) * 100)}%"
-                aria-hidden="true"
-              ></span><strong>{mass(g, units)}</strong>
+              <span>{name}</span><svg viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"
+                ><rect width={Math.max(2, (g / gaveG) * 100)} height="8" rx="1.5" /></svg
+              ><strong>{mass(g, units)}</strong>
             </li>{/each}
         </ul>
         {#if spoils}<p class="soft small">Thrown out: {spoils}.</p>{/if}
@@ -179,10 +177,10 @@
     gap: 0.5rem;
     padding: 0.15rem 0;
   }
-  .bar {
+  li svg {
+    width: 100%;
     height: 0.7rem;
-    border-radius: 4px;
-    background: var(--leaf-green);
+    fill: var(--leaf-green);
   }
   li strong {
     text-align: right;

@@ -79,6 +79,10 @@
     <SelectItem value="" text="Any place" />
     {#each facets.places as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
   </Select>
+  <div class="row">
+    <Button type="submit" size="field">Find</Button>
+    {#if searches}<a class="chip" href="/notebook">All of them</a>{/if}
+  </div>
   <details class="unfold wide" open={query.lot !== null || query.medium !== null || query.method !== null}>
     <summary>Medium, method, lot, columns</summary>
     <div class="more">
@@ -120,10 +124,6 @@
   </details>
   <input type="hidden" name="sort" value={query.sort} />
   {#if !query.descending}<input type="hidden" name="up" value="" />{/if}
-  <div class="wide row">
-    <Button type="submit" size="field">Find</Button>
-    {#if searches}<a class="chip" href="/notebook">All of them</a>{/if}
-  </div>
 </form>
 
 {#if data.rows.length === 0}
@@ -201,7 +201,7 @@
   }
   .find {
     display: grid;
-    grid-template-columns: 1.6fr 1fr 1fr 1fr;
+    grid-template-columns: 1.6fr 1fr 1fr 1fr auto;
     gap: 0.75rem;
     align-items: end;
     margin: 1rem 0 1.25rem;
@@ -246,19 +246,33 @@
   .scroll {
     overflow-x: auto;
   }
+  /* Carbon's table on our paper: one padding for heads and cells, so that columns stand under their names. */
+  .scroll :global(th),
+  .scroll :global(td) {
+    padding: 0 1.1rem 0 0.5rem;
+    background: var(--paper);
+    color: var(--ink);
+    font-size: 1rem;
+    white-space: nowrap;
+    border-color: var(--ink-faint);
+  }
+  .scroll :global(tr:hover td),
+  .scroll :global(tr:hover th) {
+    background: var(--beet-soft);
+  }
   th a {
     display: inline-flex;
     align-items: center;
     min-height: 2.75rem;
-    white-space: nowrap;
   }
-  td {
-    white-space: nowrap;
+  th[aria-sort] a {
+    color: var(--ink-soft);
+    text-decoration: none;
   }
   th[scope='row'] a {
     font-weight: 600;
   }
-  .n {
+  .scroll :global(.n) {
     text-align: right;
   }
   .foot {

@@ -172,6 +172,9 @@
     font-weight: 600;
     color: var(--ink-soft);
   }
+  #wash-up {
+    margin-bottom: 0.75rem;
+  }
   .shelf :global(.stop + .stop) {
     border-top: 1.5px solid var(--ink-faint);
   }

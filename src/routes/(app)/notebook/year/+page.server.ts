@@ -1,4 +1,6 @@
+import { zoneOf } from '$core/time/zone.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
+import { householdNow } from '$server/households/household.ts';
 import { yearInFigures } from '$server/notebook/year.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
@@ -8,7 +10,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const asked = /^\d{4}$/.exec(url.searchParams.get('year') ?? '');
   return inSession(locals, async (tx) => {
     const [year, ownCrops] = await Promise.all([
-      yearInFigures(tx, household.zone, asked ? Number(asked[0]) : null),
+      yearInFigures(tx, zoneOf(household.zone), asked ? Number(asked[0]) : null, householdNow(household)),
       ownCropsOf(tx)
     ]);
     return { year, ownCrops };

@@ -28,7 +28,7 @@
 {:else}
   <header class="page-head">
     <div>
-      <h1>{year.year} in figures</h1>
+      <h1>{year.year === null ? 'Twelve months' : year.year} in figures</h1>
       <p class="soft">
         {mass(cutG, units)} cut; {lost === 0
           ? 'nothing lost'
@@ -39,8 +39,11 @@
           : ''}
       </p>
     </div>
-    {#if year.years.length > 1}
+    {#if year.years.length > 0}
       <nav class="row" aria-label="Years">
+        <a class="chip" href="/notebook/year" aria-current={year.year === null ? 'page' : undefined}
+          >Up to now</a
+        >
         {#each year.years as one (one)}<a
             class="chip"
             href="/notebook/year?year={one}"
@@ -52,12 +55,12 @@
   <div class="columns">
     <div class="wide">
       {#if year.months.length > 0}
-        <MonthsChart months={year.months} {cropName} {units} />
+        <MonthsChart names={year.names} months={year.months} {cropName} {units} />
       {/if}
     </div>
     <section>
       <h2>Crops here, by what they gave</h2>
-      {#if best.length === 0}<p class="soft">Nothing was cut this year yet.</p>{:else}
+      {#if best.length === 0}<p class="soft">Nothing was cut in these months.</p>{:else}
         <div class="scroll" role="region" aria-label="Crops" tabindex="-1">
           <table>
             <thead

@@ -19,6 +19,7 @@
   import TopView from '$ui/harvest/TopView.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
@@ -174,10 +175,10 @@
           {/each}
         </span>
       </p>
-      <TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />
+      {#if page.hydrated}<TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
       <p class="small" aria-live="polite">
         {Math.round(share * 100)} % of it{last ? ', all that stands' : ''}{here > 0
-          ? `: about ${mass(here, locale.units)} today`
+          ? `: about ${mass(Math.round(here), locale.units)} today`
           : ''}.
       </p>
       <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />

@@ -1,0 +1,24 @@
+import { householdNow } from '$server/households/household.ts';
+import { emptyHousehold } from '$server/data/empty.ts';
+import { LEFT_OUT, LEFT_OUT_OF } from '$server/data/tables.ts';
+import { nameKey } from '$server/households/household.ts';
+import { form, notTaken, taken } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+export const load: PageServerLoad = ({ locals }) => ({
+  now: householdNow(signedIn(locals).household),
+  leftOut: [...new Set([...Object.values(LEFT_OUT), ...Object.values(LEFT_OUT_OF)])]
+});
+
+export const actions: Actions = {
+  empty: form(async ({ locals }: RequestEvent, kept) => {
+    const { household } = signedIn(locals);
+    if (nameKey(kept.name ?? '') !== nameKey(household.name))
+      return notTaken(422, kept, {
+        name: `Write “${household.name}”, the name of this household, to say that you mean it.`
+      });
+    await inSession(locals, emptyHousehold, 60_000);
+    return taken({ done: 'emptied' });
+  })
+};

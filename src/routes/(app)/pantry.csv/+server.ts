@@ -1,0 +1,43 @@
+import { pantryOf } from '$core/pantry/item.ts';
+import { eatFirst } from '$core/pantry/order.ts';
+import { factsOf } from '$core/sowing/facts.ts';
+import { project } from '$core/sowing/project.ts';
+import { readLog } from '$core/sowing/record.ts';
+import { csvAnswer } from '$server/data/listCsv.ts';
+import { readBook } from '$server/households/book.ts';
+import { api } from '$server/requests/answer.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import { listInPantry } from '$server/sowings/sowings.ts';
+import type { RequestHandler } from './$types';
+
+/** What is in the pantry, eat-first, as an open file. */
+export const GET: RequestHandler = api(async ({ locals }) => {
+  const { household } = signedIn(locals);
+  const items = await inSession(locals, async (tx) => {
+    const [records, book] = await Promise.all([listInPantry(tx), readBook(tx)]);
+    const facts = factsOf(household, book);
+    return eatFirst(
+      records.flatMap(
+        (record) => pantryOf(project(facts, record.setup, readLog(record)), facts.rhythm.zone).items
+      )
+    ).map(({ crop, left, unit, packing, washing, cutAt, bestBy, keepsTo, id }) => {
+      const day = (at: number) => facts.rhythm.zone.date(at).toString();
+      return [
+        id,
+        crop.name,
+        Number(left.toFixed(1)),
+        unit,
+        packing,
+        washing,
+        day(cutAt),
+        day(bestBy),
+        day(keepsTo)
+      ];
+    });
+  });
+  return csvAnswer(
+    'pantry.csv',
+    ['id', 'crop', 'left', 'unit', 'packed', 'washed', 'cut', 'best_by', 'keeps_to'],
+    [items]
+  );
+});

@@ -1,0 +1,115 @@
+import type { Readable } from 'node:stream';
+import yauzl, { type Entry, type ZipFile } from 'yauzl';
+import { FORMAT, PACKAGE_TABLES } from './tables.ts';
+import { fileOf } from './exportPackage.ts';
+
+/** A package that is none, or is not taken: told with what to do. */
+export class NotAPackage extends Error {
+  override readonly name = 'NotAPackage';
+}
+
+/** What an archive may come to, all of it together; a household of decades is under a tenth of it. */
+const MOST_BYTES = 1024 ** 3;
+/** Text is never packed closer than so; what claims to be swells to fill the disk. */
+const MOST_RATIO = 200;
+const SMALL = 1024 * 1024;
+
+const NONE = 'This is no package of Brote: choose the file that was exported under Data, as it is.';
+
+/** A package that was opened: its tables are read one after the other. */
+export interface OpenPackage {
+  /** The rows of a table as CSV; null where the package does not hold it. */
+  table: (name: string) => Promise<Readable | null>;
+  close: () => void;
+}
+
+const opened = (file: string): Promise<ZipFile> =>
+  new Promise((resolve, reject) =>
+    yauzl.open(file, { lazyEntries: true, autoClose: false }, (error, zip) =>
+      error ? reject(new NotAPackage(NONE, { cause: error })) : resolve(zip)
+    )
+  );
+
+/** All that an archive says it holds. @throws NotAPackage where a name climbs out, or a size cannot be */
+function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  const known = new Set(['datapackage.json', ...PACKAGE_TABLES.map(fileOf)]);
+  const entries = new Map<string, Entry>();
+  let bytes = 0;
+  return new Promise((resolve, reject) => {
+    const refuse = (say: string) => reject(new NotAPackage(say));
+    zip.on('error', (error: Error) =>
+      refuse(
+        /relative path|absolute path|invalid characters/.test(error.message)
+          ? 'A file in this archive would climb out of it: it was not made by Brote, and nothing of it was read.'
+          : NONE
+      )
+    );
+    zip.on('end', () => resolve(entries));
+    zip.on('entry', (entry: Entry) => {
+      const { fileName, uncompressedSize, compressedSize } = entry;
+      bytes += uncompressedSize;
+      if (bytes > MOST_BYTES || (uncompressedSize > SMALL && uncompressedSize > compressedSize * MOST_RATIO))
+        return refuse('This archive swells to more than any household holds: nothing of it was read.');
+      if (fileName.endsWith('/')) return zip.readEntry();
+      if (!known.has(fileName) || entries.has(fileName))
+        return refuse(
+          `There is a file “${fileName.slice(0, 80)}” in this archive that no package of Brote has: nothing of it was read.`
+        );
+      entries.set(fileName, entry);
+      zip.readEntry();
+    });
+    zip.readEntry();
+  });
+}
+
+const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
+  new Promise((resolve, reject) =>
+    zip.openReadStream(entry, (error, stream) =>
+      error ? reject(new NotAPackage(NONE, { cause: error })) : resolve(stream)
+    )
+  );
+
+/**
+ * Opens a package and looks at what it says of itself, before anything of it is read.
+ * @throws NotAPackage where it is none, of a newer Brote, or not to be trusted
+ */
+export async function openPackage(file: string): Promise<OpenPackage> {
+  const zip = await opened(file);
+  try {
+    const entries = await entriesOf(zip);
+    const about = entries.get('datapackage.json');
+    if (!about || about.uncompressedSize > SMALL) throw new NotAPackage(NONE);
+    const format = formatOf(await textOf(await streamOf(zip, about)));
+    if (format === null) throw new NotAPackage(NONE);
+    if (format > FORMAT)
+      throw new NotAPackage(
+        'This package was made by a newer Brote: bring this one up to date first. Nothing of it was read.'
+      );
+    return {
+      table: async (name) => {
+        const entry = entries.get(`data/${name}.csv`);
+        return entry ? streamOf(zip, entry) : null;
+      },
+      close: () => zip.close()
+    };
+  } catch (error) {
+    zip.close();
+    throw error;
+  }
+}
+
+async function textOf(stream: Readable): Promise<string> {
+  const parts: Buffer[] = [];
+  for await (const part of stream) parts.push(part as Buffer);
+  return Buffer.concat(parts).toString('utf8');
+}
+
+/** The format a package says it has; null where it says none. */
+function formatOf(text: string): number | null {
+  try {
+    const { brote } = JSON.parse(text) as { brote?: { format?: unknown } };
+    return Number.isInteger(brote?.format) ? (brote!.format as number) : null;
+  } catch {
+    return null;
+  }
+}

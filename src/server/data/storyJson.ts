@@ -1,0 +1,50 @@
+import { reduceEvents } from '../../core/sowing/reduce.ts';
+import { readLog } from '../../core/sowing/record.ts';
+import { storiesOf } from '../app/storiesOf.ts';
+import type { Tx } from '../db/connection.ts';
+import type { Household } from '../households/household.ts';
+import { findSowing } from '../sowings/sowings.ts';
+import { readBook } from '../households/book.ts';
+
+const at = (moment: number | null): string | null =>
+  moment === null ? null : new Date(moment).toISOString();
+
+/** One sowing, readable: what was decided, what came of it, and each thing that happened. Null where there is none. */
+export async function storyJson(tx: Tx, household: Household, id: string): Promise<object | null> {
+  const [record, { stories, currency }, book] = await Promise.all([
+    findSowing(tx, id),
+    storiesOf(tx, household, [id]),
+    readBook(tx)
+  ]);
+  const [story] = stories;
+  if (!record || !story) return null;
+  const { setup } = record;
+  const { facts, cost, fate } = story;
+  return {
+    sowing: {
+      id: setup.id,
+      crop: facts.cropName,
+      container: setup.container,
+      count: setup.count,
+      areaShare: setup.areaShare,
+      medium: setup.medium,
+      method: setup.method,
+      seedG: setup.seedG,
+      seedsPerCm2: setup.seedsPerCm2,
+      mix: setup.mix,
+      plannedSoak: [at(setup.soakStartAt), at(setup.soakEndAt)],
+      plannedSowing: at(setup.sowAt)
+    },
+    came: { sown: at(facts.sownAt), lost: facts.lost, ...facts.came },
+    wentG: fate,
+    cost: { currency, ...cost },
+    events: reduceEvents(readLog(record)).log.map(({ event, undone, repeat }) => ({
+      id: event.id,
+      at: at(event.at),
+      by: event.by === null ? null : (book.members[event.by] ?? null),
+      ...event.body,
+      ...(undone ? { takenBack: true } : {}),
+      ...(repeat ? { doneBefore: true } : {})
+    }))
+  };
+}

@@ -1,0 +1,23 @@
+import { createReadStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+
+/** A file of this process alone, in a folder that goes with it. */
+export interface Temporary {
+  file: string;
+  remove: () => Promise<void>;
+}
+
+export async function temporary(name: string): Promise<Temporary> {
+  const folder = await mkdtemp(join(tmpdir(), 'brote-'));
+  return { file: join(folder, name), remove: () => rm(folder, { recursive: true, force: true }) };
+}
+
+/** Answers with a temporary file, which is gone once it was sent or nobody waits for it any more. */
+export function fileAnswer({ file, remove }: Temporary, headers: Record<string, string>): Response {
+  const stream = createReadStream(file);
+  stream.on('close', () => void remove());
+  return new Response(Readable.toWeb(stream) as ReadableStream, { headers });
+}

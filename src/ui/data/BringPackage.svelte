@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { invalidateAll } from '$app/navigation';
+  import { ask } from '$ui/state/ask.ts';
+
+  /** What the server said of a package. */
+  interface Said {
+    tables?: { name: string; added: number; known: number }[];
+    settings?: boolean;
+    message?: string;
+    rows?: { file: string; line: number; say: string }[];
+  }
+  let file = $state<File | null>(null);
+  let busy = $state(false);
+  let said = $state<Said | null>(null);
+  const added = $derived((said?.tables ?? []).reduce((sum, table) => sum + table.added, 0));
+  const known = $derived((said?.tables ?? []).reduce((sum, table) => sum + table.known, 0));
+  const of = (name: string): number => said?.tables?.find((table) => table.name === name)?.added ?? 0;
+
+  async function bring() {
+    if (!file) return;
+    busy = true;
+    const answer = await ask('/api/data/import', {
+      method: 'POST',
+      headers: { 'content-type': 'application/zip' },
+      body: file
+    });
+    busy = false;
+    said = answer
+      ? ((await answer.json().catch(() => ({ message: 'Brote could not take this; try again.' }))) as Said)
+      : { message: 'No connection: nothing was taken. Try again once there is one.' };
+    if (answer?.ok) await invalidateAll();
+  }
+</script>
+
+<section class="stack" aria-labelledby="bring">
+  <h2 id="bring">Bring a package in</h2>
+  <p class="small soft">
+    What is here stays as it is; what is new is added. All of the package is taken, or nothing. Taking it
+    again adds nothing.
+  </p>
+  <label class="small"
+    >A package of Brote <input
+      type="file"
+      accept=".zip,application/zip"
+      onchange={(event) => {
+        file = event.currentTarget.files?.[0] ?? null;
+        said = null;
+      }}
+    /></label
+  >
+  <div>
+    <Button kind="tertiary" disabled={!file || busy} on:click={bring}
+      >{busy ? 'Taking it in ...' : 'Take it in'}</Button
+    >
+  </div>
+  {#if said?.tables}
+    <p role="status">
+      {added === 0
+        ? 'Everything in it was here already.'
+        : `Taken in: ${of('sowings')} sowings with ${of('events')} entries of their logs, ${of('readings')} readings, ${added - of('sowings') - of('events') - of('readings')} other things.`}
+      {known > 0 && added > 0 ? `${known} were here already.` : ''}
+      {said.settings ? 'Its settings were taken over as well.' : ''}
+    </p>
+  {:else if said}
+    <div role="alert" class="alarm">
+      <p>{said.message}</p>
+      {#if said.rows}
+        <ul>
+          {#each said.rows.slice(0, 8) as row, index (index)}<li>
+              {row.file}, line {row.line}: {row.say}
+            </li>{/each}
+          {#if said.rows.length > 8}<li>and more</li>{/if}
+        </ul>
+      {/if}
+    </div>
+  {/if}
+</section>
+
+<style>
+  input {
+    display: block;
+    min-height: 2.75rem;
+    font: inherit;
+    max-width: 100%;
+  }
+  .alarm {
+    color: var(--alarm);
+    background: var(--alarm-soft);
+    padding: 0.75rem 1rem;
+    border-radius: 8px;
+  }
+  ul {
+    margin: 0.4rem 0 0;
+    padding-left: 1.2rem;
+  }
+</style>
