@@ -6,6 +6,7 @@ import type { KeptMedium } from '$core/supplies/media/medium.ts';
 import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
+import { amountWords, PACKING_WORDS } from './pantry.ts';
 import { cardWords } from './steps/steps.ts';
 import { clockTime, dayAndTime, dayWords, spanWords, type Locale } from './time.ts';
 import { TIMER_NAMES, timerWords } from './timers.ts';
@@ -38,8 +39,8 @@ export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: str
   },
   timer: { name: 'Soaks and timers', says: 'When a soak, a contact time or a drain is over, at its minute.' },
   window: {
-    name: 'Harvest windows',
-    says: 'The evening before one opens, when it is open, before it closes.'
+    name: 'Harvest and pantry',
+    says: 'The evening before a window opens, when it is open, before it closes; and what to eat first.'
   },
   trouble: { name: 'Trouble', says: 'A tray that may dry out, a room too warm, a sensor gone silent.' },
   away: {
@@ -184,6 +185,16 @@ export function reminderWords(
     }
     case 'window':
       return windowReminder(body, now, locale);
+    case 'keeps': {
+      const day = (at: number) => dayWords(at, now, locale);
+      return {
+        title: `${body.crop}: eat it first`,
+        summary: `${amountWords(body.left, body, units)}, ${PACKING_WORDS[body.packing].toLowerCase()}: at its best until ${day(body.bestBy)}, kept to ${day(body.keepsTo)} at most.`,
+        lines: ['Slime, smell or mould ends it sooner. What you will not eat, give away while it is good.'],
+        why: 'It follows from the crop, and from how it was washed and packed.',
+        path: '/pantry'
+      };
+    }
     case 'dry': {
       const name = lower(body.crops);
       const left = body.driesAt - now;

@@ -48,7 +48,7 @@ describe('reminders', function () {
     await page.getByRole('button', { name: 'Send a test to The demo’s browser' }).waitFor();
     // Only rounds to this one.
     const group = page.getByRole('form', { name: 'What goes to The demo’s browser' });
-    for (const kind of ['Soaks and timers', 'Harvest windows', 'Trouble', 'Days away']) {
+    for (const kind of ['Soaks and timers', 'Harvest and pantry', 'Trouble', 'Days away']) {
       await group.getByRole('button', { name: kind, pressed: true }).press('Enter');
       await group.getByRole('button', { name: kind, pressed: false }).waitFor();
     }

@@ -203,7 +203,7 @@ describe('the picture', () => {
     }
     expect(
       draw(200, event(180, { type: 'cut', grossG: 60, tareG: 10, share: 0.5, last: false })).cut
-    ).to.deep.equal([0, 0, 0, 0, 0, 1, 1, 1, 1, 1]);
+    ).to.deep.equal([0, 0, 0, 0, 0, 0, 1, 1, 1, 1, 1, 1]);
   });
 
   it('shows seed that is to be soaked in its jar', () => {

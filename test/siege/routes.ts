@@ -65,7 +65,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   const all: Target[] = [];
   const get = (name: string, path: string) => {
     all.push({ name: `GET ${name}`, sent: { method: 'GET', path, headers: own(base, by.cookie) } });
-    if (!path.startsWith('/api') && !/\.(csv|ics)$/.test(path))
+    if (!path.startsWith('/api') && !/\.(csv|ics|zip|json)$/.test(path.split('?')[0]!))
       all.push({
         name: `GET ${name}`,
         sent: {
@@ -105,6 +105,11 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/crops',
     '/methods',
     '/notebook',
+    '/notebook/compare',
+    '/notebook/year',
+    '/pantry',
+    '/household/money',
+    '/household/data',
     '/household',
     '/household/reminders',
     '/household/people',
@@ -130,6 +135,14 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/join/[token]', '/join/nobody-was-invited');
   get('/sitter/[token]', '/sitter/nobody-comes-by');
   get('/calendar/[token]/brote.ics', '/calendar/no-such-address/brote.ics');
+  get('/notebook', `/notebook?text=canary&crop=radish&place=${ids.place}&lot=${ids.lot}&sort=cut&up=&page=2`);
+  get('/notebook/compare', `/notebook/compare?id=${ids.sowing}&id=${ids.notThere}`);
+  get('/notebook/year', '/notebook/year?year=2026');
+  get('/notebook.csv', '/notebook.csv?text=canary&outcome=cut');
+  get('/pantry.csv', '/pantry.csv');
+  get('/bench/cupboard/lots.csv', '/bench/cupboard/lots.csv');
+  get('/tray/[id]/story.json', `/tray/${ids.sowing}/story.json`);
+  get('/household/data/package.zip', '/household/data/package.zip');
   get('/calendar.ics', '/calendar.ics');
   get('/crops.csv', '/crops.csv');
   get('/api/bench', '/api/bench');
@@ -266,7 +279,27 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     { type: 'undone', eventId: ids.event },
     { type: 'looked', cue: 'rooted', reached: false },
     { type: 'weighed', grossG: 900, full: true },
-    { type: 'cut', grossG: 200, tareG: 100, share: 0.5, last: false }
+    {
+      type: 'cut',
+      grossG: 200,
+      tareG: 100,
+      share: 0.5,
+      last: false,
+      pieces: [6, 7],
+      handling: { tool: 'knife', washing: 'washed', packing: 'paper-box' }
+    },
+    {
+      type: 'packed',
+      from: ids.event,
+      amount: 20,
+      packing: 'frozen',
+      washing: 'unwashed',
+      made: 20,
+      portion: 10
+    },
+    { type: 'taken', from: ids.event, amount: 5, to: 'eaten' },
+    { type: 'thrown', from: ids.event, amount: 5, reason: 'slime' },
+    { type: 'cleaned', step: 'wash' }
   ])
     json('/api/events', '/api/events', { events: [{ ...eventBody(ids), id: ids.notThere, body }] });
   json('/api/sowings', '/api/sowings', sowingBody(ids, 'Taken'));
@@ -282,6 +315,31 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     density: 'own',
     seedsPerCm2: 2.5,
     readyBy: '2026-02-30'
+  });
+  form('/household/money?/save', '/household/money?/save', { currency: 'EUR', kWh: '0,28', feedL: '9.5' });
+  form('/household/money?/medium', '/household/money?/medium', {
+    key: 'coir',
+    price: '2.40',
+    amount: '5.2',
+    uses: '1'
+  });
+  form('/household/money?/shop', '/household/money?/shop', { key: 'radish', price: '2.60', amount: '50 g' });
+  form('/household/money?/forget', '/household/money?/forget', { of: 'shop', key: 'radish' });
+  form('/household/data?/empty', '/household/data?/empty', { name: 'not its name' });
+  json('/api/data/past', '/api/data/past', {
+    text: 'crop,sown,cut,grams\nradish,2026-01-02,2026-01-10,120\n',
+    by: { crop: 0, sown: 1, cut: 2, grams: 3 },
+    order: 'day-first',
+    take: false
+  });
+  all.push({
+    name: 'POST /api/data/import',
+    sent: {
+      method: 'POST',
+      path: '/api/data/import',
+      headers: own(base, by.cookie, { 'content-type': 'application/zip' }),
+      body: 'no package at all'
+    }
   });
   json('/api/clock', '/api/clock', { by: 'round' });
   json('/api/places/[id]/rating', `/api/places/${ids.place}/rating`, {});

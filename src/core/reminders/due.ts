@@ -7,6 +7,7 @@ import type { Story } from '../steps/ahead.ts';
 import { dryReminders } from './dry.ts';
 import type { Reminder, Told } from './reminder.ts';
 import { silentReminders, warmReminders, type LastRead } from './rooms.ts';
+import { pantryReminders } from './pantry.ts';
 import { roundReminders } from './rounds.ts';
 import { isSilent } from './silence.ts';
 import { timerReminders } from './timers.ts';
@@ -23,6 +24,8 @@ export interface Reminding {
   since: Millis;
   /** Days on which nobody is at home. */
   away?: readonly Period[];
+  /** Sowings of which something is in the pantry. */
+  pantry?: readonly Projected[];
   /** Its sowings with what happened to them, for what comes due while it is away. */
   stories?: readonly Story[];
 }
@@ -44,10 +47,10 @@ const AT_LATEST = DAY;
 export function judge(
   facts: HouseholdFacts,
   projected: readonly Projected[],
-  { told, lastTouchAt, lastRead, since, away = [], stories = [] }: Reminding,
+  { told, lastTouchAt, lastRead, since, away = [], stories = [], pantry = [] }: Reminding,
   now: Millis
 ): Judged {
-  if (projected.length === 0) return { due: [], nextAt: Infinity };
+  if (projected.length === 0 && pantry.length === 0) return { due: [], nextAt: Infinity };
   const { rhythm } = facts;
   const known = new Set(told.map(({ key }) => key));
   const silent = isSilent(projected, rhythm, lastTouchAt, now);
@@ -60,7 +63,8 @@ export function judge(
     ...(silent ? [] : dryReminders(projected, rhythm, now)),
     ...warmReminders(projected, places, rhythm, known, now),
     ...silentReminders(projected, places, lastRead, rhythm),
-    ...leavingReminders(facts, stories, away, now)
+    ...leavingReminders(facts, stories, away, now),
+    ...pantryReminders(pantry, rhythm)
   ]
     .filter(({ key, until }) => !known.has(key) && until > now)
     // Whoever is away can do nothing about it; whoever looks after the trays has a page of their own.

@@ -1,3 +1,4 @@
+import type { PantryItem } from '../pantry/item.ts';
 import type { Cue } from '../sowing/event.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
 import type { StepBody } from '../steps/step.ts';
@@ -50,6 +51,17 @@ export type ReminderBody =
       /** The day it was said to open before, where the forecast has truly moved since; null for the first time. */
       wasAt: Millis | null;
     } & Named)
+  /** Something in the pantry is to be eaten first: its best is over by then. */
+  | {
+      type: 'keeps';
+      sowingId: string;
+      crop: string;
+      packing: PantryItem['packing'];
+      left: number;
+      unit: PantryItem['unit'];
+      bestBy: Millis;
+      keepsTo: Millis;
+    }
   /** Seedlings begin to hang then unless it is watered. */
   | ({ type: 'dry'; driesAt: Millis; waterMl: number } & Named)
   | { type: 'warm'; placeId: string; placeName: string; tempC: number; crops: string[]; keepBelowC: number }

@@ -15,7 +15,7 @@ import { keepReminders, toldBefore, type KeptReminder } from '../reminders/remin
 import { isoDay } from '../../words/time.ts';
 import { listAway } from '../people/away.ts';
 import { turnsOf } from '../people/turns.ts';
-import { listUnderWay } from '../sowings/sowings.ts';
+import { listInPantry, listUnderWay } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
 export interface Standing {
@@ -28,12 +28,13 @@ export interface Standing {
 
 /** Reads all that judging the transaction's household goes by. */
 export async function standingNow(tx: Tx, judging: Judging | null): Promise<Standing> {
-  const [household, book, records, told, lastRead] = await Promise.all([
+  const [household, book, records, told, lastRead, kept] = await Promise.all([
     findHousehold(tx),
     readBook(tx),
     listUnderWay(tx),
     toldBefore(tx),
-    lastReadings(tx)
+    lastReadings(tx),
+    listInPantry(tx)
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
@@ -45,6 +46,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
     projected: stories.map(({ setup, events }) => project(facts, setup, events)),
     reminding: {
       stories,
+      pantry: kept.map(({ setup, log }) => project(facts, setup, readLog({ log }))),
       away: await listAway(tx, isoDay(now, household.zone)),
       told,
       lastRead,

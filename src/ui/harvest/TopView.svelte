@@ -87,7 +87,7 @@
     grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
     gap: 0.75rem;
     max-width: 30rem;
-    touch-action: none;
+    touch-action: pan-y;
   }
   .tray {
     display: grid;
@@ -121,7 +121,7 @@
     background-size:
       11px 11px,
       13px 13px;
-    touch-action: none;
+    touch-action: pan-y;
   }
   .cells button {
     border-radius: 6px;
