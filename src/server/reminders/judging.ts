@@ -57,8 +57,9 @@ async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> 
  * @param next the machine's time at which it is to be judged again
  */
 export async function noteJudged(tx: Tx, until: number, next: number): Promise<void> {
+  // As text: the driver would make a date of it, and there is none for never.
   const at = Number.isFinite(next) ? new Date(next).toISOString() : 'infinity';
-  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::timestamptz
+  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::text::timestamptz
     where household_id = current_household()`;
 }
 
