@@ -95,9 +95,10 @@ function workedOut({ setup, crop, state }: Projected, zone: Zone): Pantry {
   const keptOf = ({ eventId, at, body }: Kept): void => {
     const from = items.get(body.from);
     if (!from) return;
-    const amount = Math.min(from.left, body.amount);
+    // What next to nothing would be left of is taken whole: nothing is lost to rounding.
+    const amount = from.left - body.amount < NOTHING ? from.left : body.amount;
     if (amount <= 0) return;
-    from.left = from.left - amount < NOTHING ? 0 : from.left - amount;
+    from.left -= amount;
     const freshG = amount * from.freshPer;
     if (body.type === 'taken') fate[body.to === 'eaten' ? 'eatenG' : 'givenG'] += freshG;
     else if (body.type === 'thrown') {
