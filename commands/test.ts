@@ -43,10 +43,19 @@ async function whole(name: string, steps: [program: string, ...args: string[]][]
 }
 
 /** A folder of tests; a run that breaks off without saying how many failed counts as one failure. */
-async function mocha(folder: string, env: Record<string, string> = {}): Promise<Count> {
+async function mocha(
+  folder: string,
+  env: Record<string, string> = {},
+  { jobs = 1 }: { jobs?: number } = {}
+): Promise<Count> {
   const { code, output } = await run(
     'mocha/bin/mocha.js',
-    [`${folder}/**/*.test.ts`, '--forbid-only', '--color'],
+    [
+      `${folder}/**/*.test.ts`,
+      '--forbid-only',
+      '--color',
+      ...(jobs > 1 ? ['--parallel', '--jobs', String(jobs)] : [])
+    ],
     env
   );
   const plain = output.replace(/\u001b\[[0-9;]*m/g, '');
@@ -84,7 +93,8 @@ await runCommand(async () => {
   };
   try {
     await Promise.all([still(), mocha('test/server', env).then((count) => counts.push(count))]);
-    counts.push(await mocha('test/browser', env));
+    // A browser waits for its server, and the server for its browser: three pairs keep two cores busy.
+    counts.push(await mocha('test/browser', env, { jobs: 3 }));
   } finally {
     cluster.stop();
   }

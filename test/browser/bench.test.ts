@@ -139,7 +139,8 @@ describe('what the bench works with', function () {
     await page.getByRole('link', { name: /Blue tray/ }).click();
     await page.getByLabel('How many there are').fill('8');
     await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('4 free').waitFor();
+    // Four stand under sowings, and one was emptied and is to be cleaned yet.
+    await page.getByText('3 free').waitFor();
     await page.getByRole('link', { name: 'Add a medium' }).click();
     await page.getByLabel('What you call it').fill('Cellar mix');
     await page.getByLabel('Mixed of, if it is mixed').fill('3, 4');

@@ -109,13 +109,34 @@ describe('the first tray, from clone to plate', function () {
       }
       expect(chips.join(', ')).to.match(/Lid lifting.*Take the weight off.*(daylight|lamp).*Water/s);
 
+      const tray = await mine.locator('h3 a').getAttribute('href');
       await hand.press(mine.getByRole('link', { name: /Ready to cut/ }));
       await hand.fill(page.getByLabel('Full bowl on the scale (g)'), '240');
       await hand.fill(page.getByLabel('Empty bowl (g)'), '214,5');
       await page.getByText('25.5 g').first().waitFor();
       await hand.press(page.getByRole('button', { name: 'Record the cut and end the tray' }));
+      // Into the pantry, out of it, and the tray back on the shelf.
+      await page.waitForURL('**/pantry');
+      const item = page.getByRole('listitem').filter({ hasText: /Garden cress.*25\.5 g/s });
+      await hand.press(item.getByRole('button', { name: /^A handful/ }));
+      await page.getByText('Garden cress: 20 g taken out').waitFor();
+      await hand.press(
+        page
+          .getByRole('listitem')
+          .filter({ hasText: /Garden cress\s*5\.5 g/ })
+          .getByRole('button', { name: /^All/ })
+      );
+      await page.getByText('Garden cress: 5.5 g taken out').waitFor();
+      await open(page, stage, '/round');
+      await hand.press(page.getByRole('button', { name: /clean and dry: back on the shelf/ }));
+      await page.getByRole('heading', { name: 'At the sink' }).waitFor({ state: 'detached' });
+
+      await open(page, stage, tray!);
       await page.getByText('Cut in all').waitFor();
-      expect(await page.locator('main').innerText()).to.match(/25\.5 g\s*11\.8 g per g of seed · 1280 g\/m²/);
+      await page.getByText('Dry, back on the shelf').first().waitFor();
+      const story = await page.locator('main').innerText();
+      expect(story).to.match(/25\.5 g\s*11\.8 g per g of seed · 1280 g\/m²/);
+      expect(story).to.match(/Eaten\s*25\.5 g/);
       await open(page, stage, '/notebook');
       await page
         .getByRole('row', { name: /Garden cress.*25\.5 g/ })

@@ -195,6 +195,10 @@ describe('a household of one’s own', function () {
     expect((await send({ type: 'harvested' }))[0]).to.equal(422);
     expect((await send({ type: 'moved', placeId: randomUUID() }))[0]).to.equal(404);
     expect((await send({ type: 'noted', text: 'long ago' }, { at: 0 }))[0]).to.equal(422);
+    expect((await send({ type: 'cut', grossG: 30, tareG: 0, share: 1, last: true }))[1]).to.include(
+      'has not been sown yet'
+    );
+    expect((await send({ type: 'sown', waterG: 300 }))[1]).to.equal('saved');
     expect((await send({ type: 'cut', grossG: 3000, tareG: 0, share: 1, last: true }))[0]).to.equal(422);
     expect(
       (await send({ type: 'cut', grossG: 3000, tareG: 0, share: 1, last: true }, { sure: true }))[1]

@@ -161,7 +161,7 @@ describe('a tray', function () {
     await open(page, stage, `${await trayOf(page, 'Radish')}/harvest`);
     await page.getByRole('button', { name: 'Record the cut and end the tray' }).click();
     await page.getByText('enter what the scale shows').waitFor();
-    await page.getByRole('radio', { name: 'A quarter' }).check();
+    await page.getByRole('button', { name: 'A quarter' }).click();
     await page.getByLabel('Full bowl on the scale (g)').fill('9000');
     await page.getByRole('button', { name: 'Record this part' }).click();
     await page.getByText('267 times the most that this area is known to give').waitFor();
@@ -170,7 +170,8 @@ describe('a tray', function () {
     await page.getByLabel('Full bowl on the scale (g)').fill('1 oz');
     await page.getByText('28.3 g').first().waitFor();
     await page.getByRole('button', { name: 'Record this part' }).click();
-    await page.waitForURL(/tray\/[^/]+$/);
+    await page.waitForURL('**/pantry');
+    await page.getByRole('link', { name: 'Radish' }).first().click();
     await page.locator('.log li', { hasText: 'Cut 28.3 g' }).first().waitFor();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
     await page.getByText('75 % still stands').waitFor();

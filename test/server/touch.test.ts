@@ -70,7 +70,9 @@ describe('a touch', () => {
           const [patched] = patch.records;
           expect(patched!.setup).to.deep.equal(kept.setup);
           expect(readLog(patched!)).to.deep.equal(readLog(kept));
-          expect({ learned: patch.learned, thirst: patch.thirst, yields: patch.yields }).to.deep.equal(lessons);
+          expect({ learned: patch.learned, thirst: patch.thirst, yields: patch.yields }).to.deep.equal(
+            lessons
+          );
         }
       ),
       { numRuns: 25 }

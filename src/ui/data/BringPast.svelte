@@ -34,6 +34,8 @@
   let order = $state<Order | null>(null);
   let read = $state<ReadPast | null>(null);
   let said = $state('');
+  /** A day of the list that can be read two ways: what it means can be said again. */
+  let asked = $state('');
   let busy = $state(false);
   const lines = $derived(read?.ok === true ? read.lines : []);
   const good = $derived(lines.flatMap((line) => (line.ok ? [line] : [])));
@@ -54,6 +56,7 @@
       return;
     }
     read = told;
+    if (told.ok === 'ask-order') asked = told.typed;
     if (by === null && told.ok !== false) by = told.by;
     said =
       told.added === undefined
@@ -68,7 +71,7 @@
     await begin();
   }
   async function begin() {
-    [by, order, read, said] = [null, null, null, ''];
+    [by, order, read, said, asked] = [null, null, null, '', ''];
     await look();
   }
   async function match(field: PastField, column: number) {
@@ -106,9 +109,9 @@
     >
   </div>
 
-  {#if read?.ok === 'ask-order'}
+  {#if asked !== ''}
     <Choice
-      legend="“{read.typed}” can be read two ways. In this list it is"
+      legend="“{asked}” can be read two ways. In this list it is"
       name="past-order"
       options={[
         { value: 'day-first', text: 'the day first' },

@@ -1,0 +1,200 @@
+import { readFileSync } from 'node:fs';
+import { expect } from 'chai';
+import {
+  DESK,
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  PHONE,
+  setStage,
+  type Stage
+} from '../support/browser.ts';
+import { keyboard } from '../support/hand.ts';
+
+describe('from the cut to the plate', function () {
+  this.timeout(180_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('has nothing serious for axe, at a desk and on a phone', async () => {
+    for (const device of [DESK, { ...PHONE, colorScheme: 'dark' as const }]) {
+      const page = await stage.page(device);
+      await open(page, stage, '/notebook?crop=radish&outcome=cut');
+      const trays = await page
+        .locator('th[scope=row] a')
+        .evaluateAll((links) => links.map((link) => link.getAttribute('href')!));
+      const ids = trays.slice(0, 3).map((path) => `id=${path.split('/').at(-1)}`);
+      for (const path of [
+        '/pantry',
+        '/notebook?crop=radish',
+        `/notebook/compare?${ids.join('&')}`,
+        '/notebook/year',
+        trays[0]!,
+        '/household/money',
+        '/household/data'
+      ]) {
+        await open(page, stage, path);
+        await expectAccessible(page);
+        if (device !== DESK) await expectFitsThumb(page);
+      }
+    }
+  });
+
+  it('checks, cuts strip by strip by touching the drawn tray, and leaves the rest standing', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/round');
+    await page
+      .getByRole('link', { name: /Ready to cut/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Past its best/ }).click();
+    await page.getByText('It was found past its best').waitFor();
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await page.getByText('It was found past its best').waitFor({ state: 'detached' });
+
+    await page.getByRole('button', { name: 'A strip' }).click();
+    await page.getByText('8 % of it').waitFor();
+    // Drawn across from a strip that is not picked to two beside it.
+    const strip = (no: number) => page.getByRole('button', { name: `Strip ${no}`, exact: true });
+    const [from, to] = [(await strip(2).boundingBox())!, (await strip(4).boundingBox())!];
+    await page.mouse.move(from.x + from.width / 2, from.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(to.x + to.width / 2, to.y + 20, { steps: 8 });
+    await page.mouse.up();
+    await page.getByText('33 % of it').waitFor();
+    expect(await strip(3).getAttribute('aria-pressed')).to.equal('true');
+
+    await page.getByLabel('Full bowl on the scale (g)').fill('30');
+    await page.getByLabel('Empty bowl (g)').fill('40');
+    await page.getByRole('button', { name: 'Record this part' }).click();
+    await page.getByText('The full bowl must weigh more than the empty one').waitFor();
+    await page.getByLabel('Empty bowl (g)').fill('12');
+    await page.getByRole('button', { name: 'Another bowl of the same cut' }).click();
+    await page.getByText('One bowl before: 18 g').waitFor();
+    await page.getByLabel('Full bowl on the scale (g)').fill('22,5');
+    await page.getByText('28.5 g').first().waitFor();
+    await page.getByRole('button', { name: 'Record this part' }).click();
+    await page.waitForURL('**/pantry');
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: /Radish.*28\.5 g/s })
+      .waitFor();
+
+    await open(page, stage, '/round');
+    // Cut today is enough for today; tomorrow the rest is asked for, and its grams are of what stands.
+    expect(await page.getByText(/The rest is ready to cut/).count()).to.equal(0);
+    await page.locator('article.stop', { hasText: 'Radish' }).first().locator('h3 a').click();
+    await page.getByRole('link', { name: 'Cut and weigh' }).click();
+    await page.getByText('67 % still stands').waitFor();
+    expect(await page.getByRole('button', { name: 'Strip 3, cut before' }).isDisabled()).to.equal(true);
+  });
+
+  it('packs anew, gives away with its cautions, and throws out with a reason, by keyboard', async () => {
+    const page = await stage.page(DESK);
+    const hand = keyboard(page);
+    await open(page, stage, '/pantry');
+    const item = page
+      .getByRole('listitem')
+      .filter({ hasText: /Pea shoots/ })
+      .first();
+    await hand.press(item.getByText('Another amount, pack it anew'));
+    await item.getByRole('radio', { name: /^Frozen/ }).focus();
+    await page.keyboard.press('Space');
+    await hand.fill(item.getByLabel('How much of it (g)'), '20');
+    await hand.fill(item.getByLabel('In portions of (g)'), '10');
+    await hand.press(item.getByRole('button', { name: 'Pack it so' }));
+    const frozen = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*20 g, 2 portions of 10 g/ });
+    await frozen.waitFor();
+    await frozen.getByRole('radio', { name: 'Give away' }).focus();
+    await page.keyboard.press('Space');
+    await frozen.getByText('ask your local food authority').waitFor();
+    await hand.press(frozen.getByRole('button', { name: /^A portion/ }));
+    await page.getByText('Pea shoots: 10 g given away').waitFor();
+    const rest = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*10 g, 1 portion/ });
+    await hand.press(rest.getByText('Another amount, pack it anew'));
+    await hand.press(rest.getByRole('button', { name: 'Slime' }));
+    await page.getByText('Pea shoots: thrown out').waitFor();
+    await rest.waitFor({ state: 'detached' });
+  });
+
+  it('finds sowings, sorts them, and says what can be said of a lamp against a sill', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/notebook');
+    await page.getByRole('searchbox', { name: 'Crop, place, note' }).fill('RADISH blue');
+    await page.getByRole('button', { name: 'Find' }).click();
+    await page.getByText(/sowings found/).waitFor();
+    await page.getByRole('link', { name: 'Cut', exact: true }).click();
+    await page.waitForURL(/sort=cut/);
+    const grams = await page
+      .locator('tbody tr')
+      .evaluateAll((rows) =>
+        rows.map((row) => parseFloat(row.children[4]!.textContent!)).filter((value) => !Number.isNaN(value))
+      );
+    expect(grams.length).to.be.above(4);
+    expect(grams).to.deep.equal([...grams].sort((a, b) => b - a));
+    for (const place of ['Trolley, top tier', 'Balcony sill'])
+      for (const row of (await page.getByRole('row', { name: new RegExp(`${place}.*cut$`) }).all()).slice(
+        0,
+        3
+      ))
+        await row.getByRole('checkbox').check();
+    await page.getByRole('button', { name: 'Set 6 side by side' }).click();
+    await page.getByRole('heading', { name: 'What can be said' }).waitFor();
+    const said = await page.locator('main').innerText();
+    expect(said).to.match(
+      /balcony sill, sill against trolley, top tier, lamp|trolley, top tier, lamp against balcony sill, sill/i
+    );
+    expect(said).to.match(/four in five chances/);
+    expect(said).to.match(/which of these it was, nobody can say/);
+    expect(await page.locator('tr.differs').count()).to.equal(2);
+    await page.locator('canvas').waitFor();
+  });
+
+  it('takes the household out, empties it and brings it back; and takes a list of before, asking what its days mean', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/household/data');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'The whole household' }).click()
+    ]);
+    const file = await download.path();
+    const before = readFileSync(file);
+    await page.getByText('Empty it', { exact: true }).click();
+    await page.getByLabel('The household’s name').fill('Something else');
+    await page.getByRole('button', { name: 'Take all of it away' }).click();
+    await page.getByText('the name of this household, to say that you mean it').waitFor();
+    await page.getByLabel('The household’s name').fill('the glazed balcony');
+    await page.getByRole('button', { name: 'Take all of it away' }).click();
+    await page.getByText('It is empty.').waitFor();
+
+    const chooser = page.getByLabel('A package of Brote');
+    await chooser.setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('no') });
+    await page.getByRole('button', { name: 'Take it in' }).click();
+    await page.getByText('This is no package of Brote').waitFor();
+    await chooser.setInputFiles({ name: 'brote.zip', mimeType: 'application/zip', buffer: before });
+    await page.getByRole('button', { name: 'Take it in' }).click();
+    await page.getByText(/Taken in: \d+ sowings/).waitFor({ timeout: 30_000 });
+    const [again] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'The whole household' }).click()
+    ]);
+    expect(readFileSync(await again.path()).equals(before)).to.equal(true);
+
+    await page
+      .getByLabel('Or paste it here')
+      .fill('Crop;Sown;Harvested;Yield\nRadish;5/3/2026;9/3/2026;120,5\nMoonweed;5/3/2026;;\n');
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await page.getByRole('radio', { name: 'the month first' }).check();
+    await page.getByText('1 sowing can be taken, 1 cannot.').waitFor();
+    await page.getByText('No crop here is called “Moonweed”').waitFor();
+    await page.getByRole('radio', { name: 'the day first' }).check();
+    await page.getByRole('cell', { name: /Thu,? 5 Mar/ }).waitFor();
+    await page.getByRole('button', { name: 'Take 1' }).click();
+    await page.getByText('1 sowing taken.').waitFor();
+    await page.getByRole('button', { name: 'Take 1' }).click();
+    await page.getByText('1 were here already').waitFor();
+  });
+});
