@@ -6,9 +6,11 @@ import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import { study } from '../test/simulation/study.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';
+import { rebuild } from '../src/server/app/rebuild.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
 import { SESSION_COOKIE, startSession } from '../src/server/sessions/sessions.ts';
 import { coreFigures, median } from './lib/benchCore.ts';
+import { backupFigures, fillNotebook, packageFigures } from './lib/benchNotebook.ts';
 import { reminderFigures } from './lib/benchReminders.ts';
 import { ensureBuild } from './lib/build.ts';
 import { startCluster } from './lib/cluster.ts';
@@ -122,6 +124,53 @@ async function fillToTwelve(householdId: string): Promise<void> {
   });
 }
 
+/** A notebook of years: its first page and a search against a route that does one `select 1`; and the whole of it taken out. */
+async function notebook(): Promise<void> {
+  const folder = dataFolder('test');
+  const bin = ensurePostgres();
+  const cluster = await startCluster(bin, folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    const id = await seedDemo(Date.now(), database.ownerUrl);
+    await backupFigures(bin, cluster.adminUrl);
+    closeDb();
+    await fillNotebook(id, 2000);
+    await inHousehold(id, (tx) => rebuild(tx), 600_000);
+    const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
+    const { url, server } = await serve('127.0.0.1', 0);
+    const gets = {
+      least: `${url}api/ping`,
+      first: `${url}notebook/__data.json`,
+      page: `${url}notebook`,
+      search: `${url}notebook/__data.json?text=radish+sill&sort=perArea`
+    };
+    const times = {
+      least: [] as number[],
+      first: [] as number[],
+      page: [] as number[],
+      search: [] as number[]
+    };
+    for (let run = 0; run < 300; run += 1)
+      for (const name of ['least', 'first', 'page', 'search'] as const) {
+        const ms = await serverTime(server, gets[name], { headers: { cookie } });
+        if (run >= 60) times[name].push(ms);
+      }
+    server.close();
+    server.closeAllConnections();
+    const least = median(times.least);
+    const of = (name: keyof typeof times) =>
+      `${median(times[name]).toFixed(2)} ms, ${(median(times[name]) / least).toFixed(2)} times`;
+    say(
+      `Notebook of 2000 sowings, against select 1 (${least.toFixed(2)} ms): first page's data ${of('first')} (at most 3), drawn ${of('page')}; search ${of('search')} (under 4)`
+    );
+    await packageFigures(id);
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
 /** What following Brote comes to in households that it knows nothing of. */
 function studyHouseholds(): void {
   const found = study(200, 2);
@@ -214,6 +263,7 @@ await runCommand(async () => {
   coreFigures();
   studyHouseholds();
   await serverTimes();
+  await notebook();
   await firstView();
   await reminders();
   process.exit(0);

@@ -1,9 +1,8 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import postgres from 'postgres';
 import { startCluster } from './lib/cluster.ts';
-import { dumpTo } from './lib/dump.ts';
+import { bringBack, dumpTo } from './lib/dump.ts';
 import { dataFolder } from './lib/dataFolder.ts';
 import { ensureDatabase } from './lib/database.ts';
 import { ensurePostgres } from './lib/packages.ts';
@@ -58,19 +57,6 @@ function asideIn(folder: string): string {
     const file = join(folder, `aside-${day}-${no}.dump`);
     if (!existsSync(file)) return file;
   }
-}
-
-/** Into an empty database, by its owner, all or nothing; it is brought up to date as at any start. */
-async function bringBack(bin: string, adminUrl: string, file: string) {
-  const admin = postgres(`${adminUrl}/postgres`, { max: 1, onnotice: () => {} });
-  await admin.unsafe('drop database brote with (force)');
-  await admin.unsafe('create database brote owner brote_owner');
-  await admin.end();
-  return spawnSync(
-    join(bin, 'pg_restore'),
-    ['--no-owner', '--role=brote_owner', '--single-transaction', '--dbname', `${adminUrl}/brote`, file],
-    { encoding: 'utf8' }
-  );
 }
 
 /** The household whose data are here; null for none. */

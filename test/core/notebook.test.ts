@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import fc from 'fast-check';
 import { CROPS } from '../../src/core/crops/library.ts';
 import { differing, verdictOf } from '../../src/core/notebook/compare.ts';
 import { factsOfStory, type StoryFacts } from '../../src/core/notebook/facts.ts';
