@@ -92,7 +92,7 @@ await runCommand(async () => {
     counts.push(await mocha('test/core'), await mocha('test/ui'));
   };
   try {
-    await Promise.all([still(), mocha('test/server', env, { jobs: 2 }).then((count) => counts.push(count))]);
+    await Promise.all([still(), mocha('test/server', env).then((count) => counts.push(count))]);
     // A browser waits for its server, and the server for its browser: three pairs keep two cores busy.
     counts.push(await mocha('test/browser', env, { jobs: 3 }));
   } finally {

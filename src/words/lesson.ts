@@ -1,3 +1,4 @@
+import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { Lesson } from '$core/growth/learned.ts';
 
 const percent = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
@@ -15,6 +16,13 @@ export function lessonWords(name: string, { slower, low, high, trays }: Lesson):
       ? 'runs as the book says'
       : `runs ${percent(slower)} ${side(slower)} than the book`;
   return `${name} here ${mid}, from ${from} (likely ${range}).`;
+}
+
+/** What a household's trays give of a crop against the book: “Radish here gives 12 % more than the book, from 7 weighed trays”. */
+export function yieldLessonWords(name: string, { low, mid, high }: YieldFactor, trays: number): string {
+  const more = (factor: number) => `${percent(factor - 1)} ${factor < 1 ? 'less' : 'more'}`;
+  const from = trays === 1 ? 'one weighed tray' : `${trays} weighed trays`;
+  return `${name} here gives ${Math.abs(mid - 1) < 0.015 ? 'what the book says' : `${more(mid)} than the book`}, from ${from} (a tray likely ${more(low)} to ${more(high)}).`;
 }
 
 /** The same in few words: `here 8 % slower`. */

@@ -129,6 +129,7 @@ describe('the first tray, from clone to plate', function () {
       await page.getByText('Garden cress: 5.5 g taken out').waitFor();
       await open(page, stage, '/round');
       await hand.press(page.getByRole('button', { name: /clean and dry: back on the shelf/ }));
+      await page.getByText(/: clean and dry$/).waitFor();
       await page.getByRole('heading', { name: 'At the sink' }).waitFor({ state: 'detached' });
 
       await open(page, stage, tray!);

@@ -31,6 +31,16 @@ describe('what operators are told', function () {
     return { code: await command.exit, output: command.output };
   };
 
+  const taken = async (base: URL, cookie: string): Promise<string> => {
+    const came = await ask(base, {
+      method: 'GET',
+      path: '/household/data/package.zip',
+      headers: own(base, cookie)
+    });
+    expect(came.status).to.equal(200);
+    return came.text;
+  };
+
   it('has a unit that systemd has nothing against', () => {
     const file = join(ground.data, 'brote.service');
     // The clone and the data are where the operator puts them; here they are nowhere.
@@ -49,6 +59,7 @@ describe('what operators are told', function () {
     const file = join(ground.data, 'brote.dump');
     expect(await run(ground.data, 'backup', file)).to.deep.include({ code: 0 });
     expect(existsSync(file)).to.equal(true);
+    const package_ = await taken(base, camp.cookie);
     // It runs on, and a file that is there is not written over.
     expect((await ask(base, { method: 'GET', path: '/api/health', headers: {} })).text).to.equal('brote');
     expect((await run(ground.data, 'backup', file)).output).to.include('is there already');
@@ -57,6 +68,14 @@ describe('what operators are told', function () {
     expect((await run(ground.data, 'restore', file)).output).to.include(
       'is here already, and is not replaced'
     );
+    // Forced, what is here is kept aside first; what is no backup changes nothing.
+    const broken = join(ground.data, 'broken.dump');
+    writeFileSync(broken, 'no dump at all');
+    expect((await run(ground.data, 'restore', broken, '--force')).output).to.include('nothing was changed');
+    const forced = await run(ground.data, 'restore', file, '--force');
+    expect(forced.code).to.equal(0);
+    const aside = /kept in (.*aside-.*\.dump)/.exec(forced.output)![1]!;
+    expect(existsSync(aside)).to.equal(true);
 
     const nonsense = join(fresh.data, 'nonsense.dump');
     writeFileSync(nonsense, 'no dump at all');
@@ -77,6 +96,8 @@ describe('what operators are told', function () {
       headers: own(there, camp.cookie)
     });
     expect(cupboard.text).to.include('canary-alder-lot');
+    // All that was written down, to the byte, by the open package that knows nothing of backups.
+    expect(await taken(there, camp.cookie)).to.equal(package_);
     expect(await fresh.stop(back)).to.equal(0);
   });
 });

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { cropPicture } from '$core/picture/cropPicture.ts';
+  import { yieldBelief, yieldFactor } from '$core/growth/yieldLearned.ts';
   import { lessonOf } from '$core/growth/learned.ts';
-  import { lessonWords } from '$words/lesson.ts';
+  import { lessonWords, yieldLessonWords } from '$words/lesson.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$words/pictureWords.ts';
@@ -13,6 +14,8 @@
   let { data }: { data: PageData } = $props();
   const crop = $derived(data.crop);
   const lesson = $derived(lessonOf(data.learned, crop));
+  const weighed = $derived(data.yields.find(({ cropKey }) => cropKey === crop.key));
+  const gives = $derived(yieldFactor(yieldBelief(data.yields, crop.key)));
   const picture = $derived(cropPicture(crop));
   const caution = $derived(edibleNote(crop));
 </script>
@@ -26,6 +29,7 @@
     <p class="soft"><em>{crop.botanicalName}</em> · {crop.family}</p>
     {#if crop.note}<p>{crop.note}</p>{/if}
     {#if lesson}<p class="lesson">{lessonWords(crop.name, lesson)}</p>{/if}
+    {#if weighed}<p class="lesson">{yieldLessonWords(crop.name, gives, weighed.trays)}</p>{/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
     {#if data.own}<p class="small soft">
         Your own figures{data.book && data.book.key !== crop.key
