@@ -25,7 +25,7 @@ describe('without a network', function () {
       ...PHONE
     });
     const page = phone.pages()[0] ?? (await phone.newPage());
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(30_000);
     return page;
   };
   const ready = (page: Page) =>

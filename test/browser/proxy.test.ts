@@ -90,7 +90,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
       serviceWorkers: 'block'
     });
     page = await context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(30_000);
     page.on('pageerror', (error) => troubles.push(error.message));
     page.on('response', (response) => {
       if (response.status() >= 500) troubles.push(`${response.status()} ${response.url()}`);
@@ -146,6 +146,8 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
     await page.getByLabel('Passphrase', { exact: true }).fill('three wet spoons');
     await page.getByRole('button', { name: 'Begin the first sowing' }).click();
     await page.waitForURL('**/sow');
+    // Its scripts have taken over: a form that is sent before is one that a slow machine sends.
+    await page.waitForLoadState('networkidle');
     await page.getByLabel('Crop', { exact: true }).selectOption('radish');
     await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
     await page.waitForURL('**/round');

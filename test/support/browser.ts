@@ -70,7 +70,7 @@ export async function setStage(demo: boolean): Promise<Stage> {
       });
       contexts.push(context);
       const page = await context.newPage();
-      page.setDefaultTimeout(15_000);
+      page.setDefaultTimeout(30_000);
       page.on('pageerror', (error) => troubles.push(`script: ${error.message}`));
       page.on('console', (message) => {
         if (message.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(message.text()))
