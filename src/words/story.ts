@@ -2,6 +2,7 @@ import type { Milestone } from '$core/notebook/milestones.ts';
 import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
 import type { StoryFacts } from '$core/notebook/facts.ts';
 import type { Units } from '$core/units/format.ts';
+import { capital } from './capital.ts';
 import { MEDIUM_WORDS } from './media.ts';
 
 export const MILESTONE_WORDS: Record<Milestone, string> = {
@@ -80,13 +81,28 @@ const percent = (ratio: number): string => `${Math.round(Math.abs(ratio - 1) * 1
 /** How one way did against the other in one thing, and how sure that is. */
 export function againstWords(
   { ratio, low, high, sure }: Against,
-  { more, less, of }: { more: string; less: string; of: string }
+  { more, less }: { more: string; less: string }
 ): string {
+  const side = (factor: number) => `${percent(factor)} ${factor >= 1 ? more : less}`;
+  const range = `four in five chances that it lies between ${side(low)} and ${side(high)}`;
   const certain = CERTAIN.find(({ from }) => sure >= from);
-  const range = `four in five chances that it lies between ${percent(low)} ${low >= 1 ? more : less} and ${percent(high)} ${high >= 1 ? more : less}`;
   return certain
-    ? `${of} ${certain.words} ${ratio >= 1 ? more : less}: about ${percent(ratio)}; ${range}.`
-    : `${of}: these trays cannot tell them apart; ${range}.`;
+    ? `${certain.words} ${ratio >= 1 ? more : less}, about ${percent(ratio)}; ${range}.`
+    : `these trays cannot tell them apart; ${range}.`;
+}
+
+/** What a way of growing is called beside another: by what it differs in. A place brings its light along. */
+export function wayWords(
+  story: StoryFacts,
+  differs: readonly Chosen[],
+  units: Units,
+  nameOf: (id: string) => string
+): string {
+  const told = differs.includes('light') ? differs.filter((one) => one !== 'place') : differs;
+  return told
+    .slice(0, 2)
+    .map((choice) => chosenWords(story, choice, units, nameOf))
+    .join(' and ');
 }
 
 /** What can be said of some sowings beside each other, as lines. */
@@ -104,6 +120,7 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): 
       ];
     case 'two': {
       const { ways, differs, yields, days, seasons } = verdict;
+      const pair = capital(`${nameOf(1)} against ${nameOf(0)}`);
       const lost = ways.map((way, index) =>
         way.lost > 0
           ? `${way.lost} of ${way.stories.length} with ${nameOf(index as 0 | 1)} ${way.lost === 1 ? 'was' : 'were'} lost`
@@ -126,7 +143,7 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): 
           : 'Days cannot be compared: in one of the two ways nobody looked when the window opened.',
         ...lost.filter(Boolean).map((words) => `${words}; what is lost counts in no figure above.`),
         differs.length > 1
-          ? `They differ in ${differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(', ')}: which of these it was, nobody can say.`
+          ? `They differ in ${differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(' and ')}: which of these it was, nobody can say.`
           : '',
         seasons ? 'They were sown in different weeks of the year: light and warmth differed too.' : '',
         Math.min(...ways.map(({ stories }) => stories.length)) < 3

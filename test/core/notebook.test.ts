@@ -90,7 +90,7 @@ describe('sowings set side by side', () => {
     const said = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill')).join(' ');
     expect(said).to.include('Grams cannot be compared');
     expect(said).to.include('was lost');
-    expect(said).to.include('medium, light');
+    expect(said).to.include('medium and light');
     expect(said).to.include('different weeks');
     expect(said).to.include('Three trays of each way');
   });

@@ -5,7 +5,7 @@
   import NotebookTabs from '$ui/notebook/NotebookTabs.svelte';
   import { LOSS_WORDS } from '$words/events.ts';
   import { money } from '$words/money.ts';
-  import { CHOSEN_WORDS, chosenWords, verdictWords } from '$words/story.ts';
+  import { CHOSEN_WORDS, chosenWords, verdictWords, wayWords } from '$words/story.ts';
   import { shortDate } from '$words/time.ts';
   import type { PageData } from './$types';
 
@@ -19,11 +19,7 @@
   /** A way of growing, by what it differs in from the other. */
   const wayName = (way: 0 | 1): string => {
     if (verdict?.kind !== 'two') return '';
-    const story = verdict.ways[way].stories[0]!;
-    return verdict.differs
-      .slice(0, 2)
-      .map((choice) => chosenWords(story, choice, units, nameOf).toLowerCase())
-      .join(', ');
+    return wayWords(verdict.ways[way].stories[0]!, verdict.differs, units, nameOf);
   };
   const said = $derived(verdict ? verdictWords(verdict, wayName) : []);
   const CHOSEN: readonly Chosen[] = [
