@@ -128,18 +128,10 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): 
       );
       return [
         yields
-          ? againstWords(yields, {
-              more: 'more',
-              less: 'less',
-              of: `${nameOf(1)} against ${nameOf(0)} gives`
-            })
+          ? `${pair} gives ${againstWords(yields, { more: 'more', less: 'less' })}`
           : 'Grams cannot be compared: one of the two ways has no weighed tray.',
         days
-          ? againstWords(days, {
-              more: 'slower',
-              less: 'faster',
-              of: `${nameOf(1)} against ${nameOf(0)} opens`
-            })
+          ? `It opens ${againstWords(days, { more: 'later', less: 'earlier' })}`
           : 'Days cannot be compared: in one of the two ways nobody looked when the window opened.',
         ...lost.filter(Boolean).map((words) => `${words}; what is lost counts in no figure above.`),
         differs.length > 1
