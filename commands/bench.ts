@@ -4,6 +4,7 @@ import type { Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
+import postgres from 'postgres';
 import { study } from '../test/simulation/study.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { rebuild } from '../src/server/app/rebuild.ts';
@@ -137,6 +138,10 @@ async function notebook(): Promise<void> {
     closeDb();
     await fillNotebook(id, 2000);
     await inHousehold(id, (tx) => rebuild(tx), 600_000);
+    // As the database does by itself once so much was written.
+    const owner = postgres(database.ownerUrl, { max: 1, onnotice: () => {} });
+    await owner`vacuum analyze`;
+    await owner.end();
     const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
     const { url, server } = await serve('127.0.0.1', 0);
     const gets = {

@@ -12,14 +12,30 @@ const LIMIT_MS = 10 * 60_000;
 
 /** Copies what ended in the demo, with all that happened to it, until there are so many sowings, spread over five years. */
 export async function fillNotebook(householdId: string, sowings: number): Promise<void> {
+  const ended = await inHousehold(householdId, async (tx) =>
+    (await tx<{ id: string }[]>`select id from sowings where ended_at is not null order by id`).map(
+      ({ id }) => id
+    )
+  );
+  for (let from = 0; from < sowings; from += AT_ONCE)
+    await copySome(householdId, ended, from, Math.min(AT_ONCE, sowings - from));
+}
+
+/** No statement may take as long as all of them. */
+const AT_ONCE = 200;
+
+async function copySome(
+  householdId: string,
+  ended: readonly string[],
+  from: number,
+  count: number
+): Promise<void> {
   await inHousehold(
     householdId,
     async (tx) => {
       await tx`create temporary table copies on commit drop as
-        select s.id as old, gen_random_uuid() as id, n * interval '17 hours' as back
-        from generate_series(1, ${sowings}) n
-        join lateral (select id from sowings where ended_at is not null order by id
-          offset (n % (select count(*) from sowings where ended_at is not null)) limit 1) s on true`;
+        select (${[...ended]}::uuid[])[1 + n % ${ended.length}] as old, gen_random_uuid() as id, n * interval '17 hours' as back
+        from generate_series(${from}::int, ${from + count - 1}::int) n`;
       await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, method, place_id, seeds_per_cm2,
           germination_pct, seed_g, area_share, lot_id, soak_start_at, soak_end_at, sow_at, created_at, created_by)
         select s.household_id, c.id, s.crop_key, s.container_id, s.count, s.medium, s.method_key, s.method, s.place_id, s.seeds_per_cm2,
@@ -27,11 +43,12 @@ export async function fillNotebook(householdId: string, sowings: number): Promis
           s.created_at - c.back, s.created_by from copies c join sowings s on s.id = c.old`;
       await tx`create temporary table renamed on commit drop as
         select e.id as old, c.id as sowing_id, gen_random_uuid() as id, c.back from copies c join events e on e.sowing_id = c.old`;
+      await tx`create index on renamed (sowing_id, old)`;
       // What is taken of a cut names it: by its new id.
       await tx`insert into events (household_id, id, sowing_id, member_id, type, at, task_key, body)
         select e.household_id, r.id, r.sowing_id, e.member_id, e.type, e.at - r.back, e.task_key,
           case when e.body ? 'from' then jsonb_set(e.body, '{from}', to_jsonb((select f.id::text from renamed f
-            where f.sowing_id = r.sowing_id and f.old::text = e.body->>'from'))) else e.body end
+            where f.sowing_id = r.sowing_id and f.old = (e.body->>'from')::uuid))) else e.body end
         from renamed r join events e on e.id = r.old order by e.at`;
       await tx`analyze sowings`;
       await tx`analyze events`;

@@ -13,6 +13,7 @@
   } from 'carbon-components-svelte';
   import { findCrop } from '$core/crops/library.ts';
   import { cropOfSowing } from '$core/sowing/sowing.ts';
+  import { MEDIA } from '$core/supplies/media/medium.ts';
   import { READY_METHODS } from '$core/supplies/methods/ready.ts';
   import { NOTEBOOK_COLUMNS, notebookAddress, OUTCOMES, type NotebookColumn } from '$contract/notebook.ts';
   import NotebookTabs from '$ui/notebook/NotebookTabs.svelte';
@@ -26,8 +27,7 @@
   const own = $derived(new Map(data.ownCrops.map((crop) => [crop.key, crop])));
   const nameOf = (row: (typeof data.rows)[number]): string => cropOfSowing(row, own).name;
   const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
-  const methodName = (key: string, name: string): string =>
-    READY_METHODS.find((method) => method.key === key)?.name ?? (name || key);
+  const methodName = (key: string): string => READY_METHODS.find((method) => method.key === key)?.name ?? key;
   const pages = $derived(Math.max(1, Math.ceil(data.total / data.pageSize)));
   const searches = $derived(
     query.text !== '' ||
@@ -88,16 +88,14 @@
     <div class="more">
       <Select name="medium" labelText="Medium" selected={query.medium ?? ''}>
         <SelectItem value="" text="Any medium" />
-        {#each facets.media as kind (kind)}<SelectItem
-            value={kind}
-            text={MEDIUM_WORDS[kind as keyof typeof MEDIUM_WORDS]}
-          />{/each}
+        {#each facets.media as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
+        {#each MEDIA as kind (kind)}<SelectItem value={kind} text={MEDIUM_WORDS[kind]} />{/each}
       </Select>
       <Select name="method" labelText="Method" selected={query.method ?? ''}>
         <SelectItem value="" text="Any method" />
-        {#each facets.methods as { key, name } (key)}<SelectItem
+        {#each [...facets.methods, ...READY_METHODS] as { key, name } (key)}<SelectItem
             value={key}
-            text={methodName(key, name)}
+            text={name}
           />{/each}
       </Select>
       <Select name="lot" labelText="Lot of seed" selected={query.lot ?? ''}>
@@ -166,9 +164,7 @@
                 {#if column === 'crop'}
                   <th scope="row"><a href="/tray/{row.id}">{nameOf(row)}</a></th>
                 {:else}
-                  <td class:n={isFigure(column)}
-                    >{cellWords(row, column, locale, methodName(row.method, row.method))}</td
-                  >
+                  <td class:n={isFigure(column)}>{cellWords(row, column, locale, methodName(row.method))}</td>
                 {/if}
               {/each}
             </TableRow>

@@ -25,7 +25,10 @@ update sowings set cleaning = false where ended_at is not null;
 
 create index on sowings (household_id) where in_pantry;
 create index on sowings (household_id) where to_clean;
-create index on sowings (household_id, (coalesce(sown_at, sow_at)) desc, id);
+-- The notebook: its pages by time, how many there are, and which crops they are of.
+create index on sowings (household_id, (coalesce(sown_at, sow_at)) desc nulls last, id);
+create index on sowings (household_id) where sown_at is not null or ended_at is not null;
+create index on sowings (household_id, crop_key);
 
 alter table lots
   -- What the packet held that its price was paid for.
