@@ -24,7 +24,8 @@ alter table sowings
 update sowings set cleaning = false where ended_at is not null;
 
 create index on sowings (household_id) where in_pantry;
-create index on sowings (household_id) where to_clean;
+-- What a round passes, and what is in use.
+create index on sowings (household_id) where ended_at is null or to_clean;
 -- The notebook: its pages by time, how many there are, and which crops they are of.
 create index on sowings (household_id, (coalesce(sown_at, sow_at)) desc nulls last, id);
 create index on sowings (household_id) where sown_at is not null or ended_at is not null;
