@@ -27,6 +27,13 @@ export const COST_WORDS: Record<CostKind, string> = {
   feed: 'Feed'
 };
 
+const measured = (amount: number, by: 'mL' | 'cm2', units: Units): string =>
+  by === 'mL' ? volume(amount, units) : areaWords(amount, units);
+
+/** An area of a mat, as the household measures. */
+export const areaWords = (cm2: number, units: Units): string =>
+  units === 'us' ? `${figure(cm2 / 6.4516)} in²` : `${figure(cm2)} cm²`;
+
 /** How one line of a cost was worked out. */
 export function costWorking(line: CostLine, currency: string, units: Units): string {
   const m = (amount: number) => money(amount, currency);
@@ -34,7 +41,7 @@ export function costWorking(line: CostLine, currency: string, units: Units): str
     case 'seed':
       return `${seedMass(line.seedG, units)} of ${line.cropName.toLowerCase()} × ${m(line.perG)} a gram, by its packet`;
     case 'medium':
-      return `${line.by === 'mL' ? volume(line.amount, units) : `${figure(line.amount)} cm²`} of ${line.by === 'mL' ? volume(line.of, units) : `${figure(line.of)} cm²`} for ${m(line.price)}${line.uses > 1 ? `, used ${line.uses} times` : ''}`;
+      return `${measured(line.amount, line.by, units)} of ${measured(line.of, line.by, units)} for ${m(line.price)}${line.uses > 1 ? `, used ${line.uses} times` : ''}`;
     case 'lamp':
       return `${figure(line.hours)} h × ${figure(line.watts)} W × ${Math.round(line.share * 100)} % of ${line.placeName} = ${figure(line.kWh)} kWh × ${m(line.perKWh)}`;
     case 'feed':

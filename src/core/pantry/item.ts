@@ -106,7 +106,6 @@ function workedOut({ setup, crop, state }: Projected, zone: Zone): Pantry {
       fate.spoils[body.reason] = (fate.spoils[body.reason] ?? 0) + freshG;
     } else {
       const { packing, washing, made, portion = null } = body;
-      // What is dried or frozen as juice already stays what it is: other greens keep no longer for being packed anew.
       items.set(eventId, {
         ...from,
         id: eventId,

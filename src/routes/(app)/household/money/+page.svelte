@@ -4,17 +4,18 @@
   import { isByArea, usualUses } from '$core/costs/prices.ts';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
-  import { figure, seedMass, volume } from '$core/units/format.ts';
+  import { seedMass, volume } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { money } from '$words/money.ts';
+  import { areaWords, money } from '$words/money.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { prices } = $derived(data);
+  const us = $derived(data.household.units === 'us');
   const { wrong, kept } = formAnswers(() => form);
   const crops = $derived(withOwnCrops(data.ownCrops));
   const done = $derived(form && 'done' in form ? form.done : null);
@@ -93,7 +94,7 @@
                   medium.price,
                   prices.currency
                 )} for {known && isByArea(known.kind)
-                  ? `${figure(medium.amount)} cm²`
+                  ? areaWords(medium.amount, data.household.units)
                   : volume(medium.amount, data.household.units)}{medium.uses > 1
                   ? `, used ${medium.uses} times`
                   : ''}</span
@@ -121,7 +122,13 @@
           <Field
             name="amount"
             label={isByArea(kind) ? 'For so many cm²' : 'For so many litres'}
-            helper={isByArea(kind) ? 'A 25 × 18 cm mat has 450' : 'As laid, swollen'}
+            helper={us
+              ? isByArea(kind)
+                ? 'A square inch is 6.45 cm²; a 10 × 20 in mat has 1290'
+                : 'A quart is 0.95 L; as laid, swollen'
+              : isByArea(kind)
+                ? 'A 25 × 18 cm mat has 450'
+                : 'As laid, swollen'}
             error={wrong('medium.amount')}
             inputmode="decimal"
           />
