@@ -322,6 +322,7 @@ describe('what the bench works with', function () {
     await open(page, stage, '/crops/radish/edit');
     await page.getByText('Book: 10.5').waitFor();
     await page.getByRole('button', { name: 'Back to the book’s figures' }).click();
+    await page.waitForURL((to) => !to.pathname.endsWith('/edit'));
     await open(page, stage, '/crops/radish');
     await page.getByText('10.5 g').waitFor();
   });
