@@ -18,7 +18,7 @@ export const CAUTIONS = {
   juice:
     'Raw grass juice spoils quickly: drink it at once or freeze it. Pregnant, very young, old or immune-weakened people should not drink it raw.',
   keeping:
-    'Dates are for a refrigerator at or below 5 °C, or as each says; they are for quality. Slime, smell or mould ends it sooner: throw it out, do not taste it. Your food authority decides.',
+    'Dates are for a refrigerator at or below 5 °C (41 °F), or as each says; they are for quality. Slime, smell or mould ends it sooner: throw it out, do not taste it. Your food authority decides.',
   giving:
     'What may be given away or sold, how it is washed and labelled, differs from place to place: ask your local food authority.',
   dip: 'Plain unscented hypochlorite only, its strength and date read off the label; gloves, eye protection, open window. Never together with peroxide, vinegar, ammonia or any other cleaner: toxic gas. Use it once, rinse well, keep it from children. The product’s label decides.',

@@ -6,7 +6,7 @@ import {
   type ReadyCue,
   type ReadyOutlook
 } from '$core/harvest/ready.ts';
-import { length, mass, type Units } from '$core/units/format.ts';
+import { greensMass, length, type Units } from '$core/units/format.ts';
 import { dayWords, daysAway, type Locale } from './time.ts';
 
 /** What each finding looks like, cue by cue. */
@@ -66,7 +66,7 @@ export function outlookWords(
   locale: Locale
 ): string {
   const { units } = locale;
-  const about = (g: number) => mass(Math.round(g), units);
+  const about = (g: number) => greensMass(Math.round(g), units);
   const lessG = best.g - nowG;
   const today = `Cut today: about ${about(nowG)}`;
   if (past)

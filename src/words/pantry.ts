@@ -3,7 +3,7 @@ import type { CleaningStep, ToClean } from '$core/cleaning/cleaning.ts';
 import type { PantryItem } from '$core/pantry/item.ts';
 import type { Portioned } from '$core/pantry/amounts.ts';
 import type { WhyAir } from '$core/pantry/air.ts';
-import { figure, mass, volume, type Units } from '$core/units/format.ts';
+import { figure, greensMass, volume, type Units } from '$core/units/format.ts';
 import { shortDate, type Locale } from './time.ts';
 
 export const PACKING_WORDS: Record<Packing, string> = {
@@ -59,7 +59,7 @@ export const packedWords = (packing: Packing, washing: Washing): string =>
 
 /** An amount of something in the pantry. */
 export const amountWords = (amount: number, { unit }: Pick<PantryItem, 'unit'>, units: Units): string =>
-  unit === 'g' ? mass(amount, units) : volume(amount, units);
+  unit === 'g' ? greensMass(amount, units) : volume(amount, units);
 
 /** How much is left, in portions where it is portioned. */
 export function leftWords(item: PantryItem, units: Units): string {

@@ -17,6 +17,12 @@ export function mass(g: number, units: Units): string {
   return g >= 1000 ? `${figure(g / 1000)} kg` : `${figure(g)} g`;
 }
 
+const OZ_TENTH_G = unitFactor('mass', 'oz')! / 10;
+
+/** Greens, as a kitchen weighs them: to the tenth of an ounce where it weighs in ounces. */
+export const greensMass = (g: number, units: Units): string =>
+  mass(units === 'us' ? Math.max(1, Math.round(g / OZ_TENTH_G)) * OZ_TENTH_G : g, units);
+
 /** Seed is weighed on a small scale: grams first, ounces beside them for a household on US units. */
 export function seedMass(g: number, units: Units): string {
   return units === 'us' ? `${figure(g)} g (${figure(g / unitFactor('mass', 'oz')!)} oz)` : `${figure(g)} g`;

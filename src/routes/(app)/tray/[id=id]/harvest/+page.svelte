@@ -10,7 +10,7 @@
   import type { Handling } from '$core/sowing/event.ts';
   import { cutG } from '$core/sowing/totals.ts';
   import { isCuttable } from '$core/steps/cut.ts';
-  import { figure, mass, yieldPerArea } from '$core/units/format.ts';
+  import { figure, greensMass, mass, yieldPerArea } from '$core/units/format.ts';
   import Figure from '$ui/fields/Figure.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import Handle from '$ui/harvest/Handle.svelte';
@@ -178,7 +178,7 @@
       {#if page.hydrated}<TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
       <p class="small" aria-live="polite">
         {Math.round(share * 100)} % of it{last ? ', all that stands' : ''}{here > 0
-          ? `: about ${mass(Math.round(here), locale.units)} today`
+          ? `: about ${greensMass(Math.round(here), locale.units)} today`
           : ''}.
       </p>
       <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
