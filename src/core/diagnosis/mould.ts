@@ -1,3 +1,4 @@
+import { placeAt } from '../growth/forecast.ts';
 import { airAt } from '../places/air/airAt.ts';
 import type { Projected } from '../sowing/project.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
@@ -42,7 +43,7 @@ export function mouldRisk(projected: Projected, now: Millis): MouldRisk {
   let coveredH = 0;
   let dampH = 0;
   for (let at = Math.max(sownAt, now - WINDOW_D * DAY); at < now; at += STEP) {
-    const place = (stays.findLast(({ from }) => from <= at) ?? stays[0]!).place;
+    const place = placeAt(stays, at);
     const { tempC, humidityPct, movingAir } = airAt(place, at);
     if (tempC < WARM_C[0] || tempC > WARM_C[1]) continue;
     const hours = (Math.min(STEP, now - at) / HOUR) * (movingAir ? BY_AIR : 1);

@@ -18,6 +18,10 @@ export interface Stay {
   place: Place;
 }
 
+/** Where a sowing stood at a moment; before all of them, where it stood first. */
+export const placeAt = (stays: readonly Stay[], at: Millis): Place =>
+  (stays.findLast(({ from }) => from <= at) ?? stays[0]!).place;
+
 export interface ForecastInput {
   crop: Crop;
   zone: Zone;

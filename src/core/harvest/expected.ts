@@ -1,3 +1,4 @@
+import { placeAt } from '../growth/forecast.ts';
 import { crowdOf, cutAtShare, heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { airAt, usualAir } from '../places/air/airAt.ts';
 import type { Projected } from '../sowing/project.ts';
@@ -37,11 +38,10 @@ function workedOut(sowing: Projected): UsualYield {
 export function heatOf({ crop, stays, sownAt, state, forecast }: Projected): number {
   if (stays.every(({ place }) => !place.air && usualAir(place).tempC <= crop.keepBelowC)) return 1;
   const end = Math.min(forecast.marks.windowOpen.p50, state.endedAt ?? Infinity, sownAt + MOST_D * DAY);
-  const placeAt = (at: Millis) => (stays.findLast(({ from }) => from <= at) ?? stays[0]!).place;
   let [sum, days] = [0, 0];
   for (let day = sownAt; day < end; day += DAY) {
     let warmth = 0;
-    for (let at = day; at < day + DAY; at += SAMPLE) warmth += airAt(placeAt(at), at).tempC;
+    for (let at = day; at < day + DAY; at += SAMPLE) warmth += airAt(placeAt(stays, at), at).tempC;
     sum += heatFactor(crop, (warmth * SAMPLE) / DAY);
     days += 1;
   }

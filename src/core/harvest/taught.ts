@@ -1,6 +1,7 @@
 import { cutAtShare } from '../growth/yield.ts';
 import { yieldMessage } from '../growth/yieldLearned.ts';
 import type { Projected } from '../sowing/project.ts';
+import { cutG } from '../sowing/totals.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { wholeYieldG } from './expected.ts';
 
@@ -20,7 +21,7 @@ export function yieldTaught(sowing: Projected): Gaussian | null {
     : wholeYieldG(sowing);
   const shares = cuts.map(({ share, at }) => share * cutAtShare(grown, at));
   if (shares.some((share) => share <= 0)) return null;
-  const gaveG = cuts.reduce((sum, { netG }) => sum + netG, 0);
+  const gaveG = cutG({ cuts });
   const expectedG = whole.usual * shares.reduce((sum, share) => sum + share, 0);
   return gaveG > 0 && expectedG > 0 ? yieldMessage(gaveG, expectedG) : null;
 }

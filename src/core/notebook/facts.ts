@@ -1,3 +1,4 @@
+import { placeAt } from '../growth/forecast.ts';
 import { airAt } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
 import type { LossReason } from '../sowing/event.ts';
@@ -50,8 +51,7 @@ export function meanWarmthC({ stays, state }: Projected, until: Millis): number 
   const end = Math.min(until, state.endedAt ?? until);
   let [sum, count] = [0, 0];
   for (let at = state.sownAt; at < end; at += SAMPLE) {
-    const { place } = stays.findLast(({ from }) => from <= at) ?? stays[0]!;
-    sum += airAt(place, at).tempC;
+    sum += airAt(placeAt(stays, at), at).tempC;
     count += 1;
   }
   return count > 0 ? sum / count : null;
@@ -80,10 +80,7 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
       medium: setup.medium,
       mediumId: setup.mediumId,
       method: method.name,
-      place: (state.litAt === null
-        ? stays[0]!
-        : (stays.findLast(({ from }) => from <= state.litAt!) ?? stays[0]!)
-      ).place.name,
+      place: placeAt(stays, state.litAt ?? -Infinity).name,
       light: sowing.place.light.kind,
       density: setup.seedsPerCm2,
       seedG: setup.seedG,
