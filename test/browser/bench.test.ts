@@ -7,7 +7,9 @@ import {
   expectFitsThumb,
   open,
   PHONE,
+  reload,
   setStage,
+  shows,
   type Stage
 } from '../support/browser.ts';
 
@@ -84,7 +86,7 @@ describe('the sheet of the bench', function () {
     await timers(page).getByText('Contact time').waitFor();
     const contact = timers(page).getByRole('listitem').filter({ hasText: 'Contact time' });
     expect(await contact.getByRole('timer').innerText()).to.match(/^(5:00|4:[45]\d)$/);
-    await page.reload({ waitUntil: 'networkidle' });
+    await reload(page);
     await timers(page).getByText('Soak', { exact: true }).waitFor();
     // The clock of the demo goes on by six hours: contact time is long over and says what to do.
     await page.getByRole('button', { name: '+6 h' }).click();
@@ -187,7 +189,7 @@ describe('what the bench works with', function () {
     expect(await page.getByLabel(/^To make/).inputValue()).to.equal('480');
     await page.getByLabel('Strength of the stock (%)').fill('10');
     await page.waitForFunction(() => new URLSearchParams(location.search).get('stock') === '10');
-    await page.reload({ waitUntil: 'networkidle' });
+    await reload(page);
     expect(await page.getByLabel(/^To make/).inputValue()).to.equal('400');
 
     await open(page, stage, '/bench/calculators/hypochlorite');
@@ -340,7 +342,7 @@ describe('what the bench works with', function () {
     await open(page, stage, '/bench');
     // The peas' half is on tonight's sheet; the cress waits for its day.
     expect(await page.getByText(/Blue tray \d+, a half of it/).count()).to.be.at.least(3);
-    expect(await page.getByRole('button', { name: /Garden cress/ }).count()).to.equal(0);
+    await shows(page.getByRole('button', { name: /Garden cress/ }), 0);
 
     await open(page, stage, '/sow?crop=broccoli');
     await page.getByRole('radio', { name: 'Blended seed' }).check();

@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { expectAccessible, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import {
+  expectAccessible,
+  open,
+  PHONE,
+  reload,
+  scripted,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
 
 const PASSPHRASE = 'three wet spoons';
 
@@ -14,6 +23,7 @@ async function begin(page: Page, stage: Stage, name: string, units = 'metric'): 
   await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
   await page.getByRole('button', { name: 'Begin the first sowing' }).click();
   await page.waitForURL('**/sow');
+  await scripted(page);
 }
 
 /** Puts a sowing on the list; the day is far off, so that it holds at whatever hour this runs. */
@@ -71,7 +81,7 @@ describe('a household of one’s own', function () {
     await page.getByLabel('Units').selectOption('us');
     await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
     come();
-    await page.waitForLoadState('networkidle');
+    await scripted(page);
     expect(await page.getByLabel('Household').inputValue()).to.equal('Slow line');
     expect(await page.getByLabel('Time zone').inputValue()).to.equal('Asia/Tokyo');
     expect(await page.getByLabel('Units').inputValue()).to.equal('us');
@@ -226,7 +236,7 @@ describe('a household of one’s own', function () {
     await page.waitForURL('**/round');
     expect((await page.request.post(`${stage.url}api/sowings`, { data: sent })).status()).to.equal(200);
     await open(page, stage, '/round');
-    expect(await page.locator('article.stop').count()).to.equal(1);
+    await shows(page.locator('article.stop'), 1);
   });
 
   it('lets somebody whose session ran out sign in again and go on, with nothing lost', async () => {
@@ -246,9 +256,9 @@ describe('a household of one’s own', function () {
     await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
     await dialog.waitFor({ state: 'hidden' });
     await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
-    await page.reload();
+    await reload(page);
     await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
-    expect(await page.locator('.log li').count()).to.equal(1);
+    await shows(page.locator('.log li'), 1);
   });
 
   it('keeps what is touched without a connection, and sends it once there is one', async () => {
@@ -263,8 +273,8 @@ describe('a household of one’s own', function () {
     await page.locator('.log li', { hasText: 'Lid a little up.' }).waitFor();
     await page.context().setOffline(false);
     await page.getByText('No connection').waitFor({ state: 'detached' });
-    await page.reload();
-    expect(await page.locator('.log li').count()).to.equal(1);
+    await reload(page);
+    await shows(page.locator('.log li'), 1);
   });
 
   it('signs in, out, and keeps its settings', async () => {
@@ -278,7 +288,7 @@ describe('a household of one’s own', function () {
     await page.getByLabel('Latitude').fill('-33,5');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Saved.').waitFor();
-    await page.reload();
+    await reload(page);
     expect(await page.getByLabel('Second round').inputValue()).to.equal('19:15');
     expect(await page.getByLabel('Latitude').inputValue()).to.equal('-33.5');
     await page.getByRole('button', { name: 'Dark' }).click();

@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import {
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  PHONE,
+  recorded,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
 
 const trayOf = async (page: Page, stage: Stage, crop: string): Promise<string> => {
   await open(page, stage, '/round');
@@ -42,9 +51,9 @@ describe('a closer look', function () {
       .getByRole('button', { name: /^yesterday/ })
       .first()
       .click();
-    await cue.getByRole('button', { name: 'Seed leaves open', exact: true }).click();
+    await recorded(page, () => cue.getByRole('button', { name: 'Seed leaves open', exact: true }).click());
     await page.getByRole('button', { name: 'Now', exact: true }).click();
-    await cue.getByRole('button', { name: /Not yet/ }).click();
+    await recorded(page, () => cue.getByRole('button', { name: /Not yet/ }).click());
     await open(page, stage, tray);
     await page.getByText(/Two looks disagree: seed leaves open yesterday/).waitFor();
     await page.locator('.log li', { hasText: 'not yet' }).first().waitFor();
@@ -56,7 +65,7 @@ describe('a closer look', function () {
   it('shows how its window narrowed, its clock and its water, with the figures behind each', async () => {
     const page = await stage.page();
     await open(page, stage, await trayOf(page, stage, 'Sunflower'));
-    expect(await page.locator('canvas').count()).to.equal(0);
+    await shows(page.locator('canvas'), 0);
     await page.getByText('How it was worked out').click();
     await page.locator('canvas').nth(2).waitFor();
     await page.getByText(/The 80 % range was [\d.]+ days wide/).waitFor();
@@ -125,7 +134,7 @@ describe('a closer look', function () {
       .locator('.log li', { hasText: `Weighed ${full + 60} g` })
       .first()
       .waitFor();
-    expect(await watering.count()).to.equal(0);
+    await shows(watering, 0);
     await page
       .locator('.log li', { hasText: `Weighed ${full + 60} g` })
       .first()

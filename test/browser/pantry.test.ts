@@ -7,6 +7,7 @@ import {
   open,
   PHONE,
   setStage,
+  shows,
   type Stage
 } from '../support/browser.ts';
 import { keyboard } from '../support/hand.ts';
@@ -85,7 +86,7 @@ describe('from the cut to the plate', function () {
 
     await open(page, stage, '/round');
     // Cut today is enough for today; tomorrow the rest is asked for, and its grams are of what stands.
-    expect(await page.getByText(/The rest is ready to cut/).count()).to.equal(0);
+    await shows(page.getByText(/The rest is ready to cut/), 0);
     await page.locator('article.stop', { hasText: 'Radish' }).first().locator('h3 a').click();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
     await page.getByText('67 % still stands').waitFor();
@@ -147,7 +148,7 @@ describe('from the cut to the plate', function () {
     expect(said).to.match(/(Sill against lamp|Lamp against sill) gives/);
     expect(said).to.match(/four in five chances/);
     expect(said).to.match(/which of these it was, nobody can say/);
-    expect(await page.locator('tr.differs').count()).to.equal(2);
+    await shows(page.locator('tr.differs'), 2);
     await page.locator('canvas').waitFor();
   });
 

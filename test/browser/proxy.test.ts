@@ -7,6 +7,7 @@ import { expect } from 'chai';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { blocksOf } from '../support/operations.ts';
+import { scripted } from '../support/browser.ts';
 import { Ground, until, type Started } from '../support/started.ts';
 
 const NAME = 'greens.example.test';
@@ -147,7 +148,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
     await page.getByRole('button', { name: 'Begin the first sowing' }).click();
     await page.waitForURL('**/sow');
     // Its scripts have taken over: a form that is sent before is one that a slow machine sends.
-    await page.waitForLoadState('networkidle');
+    await scripted(page);
     await page.getByLabel('Crop', { exact: true }).selectOption('radish');
     await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
     await page.waitForURL('**/round');
@@ -159,7 +160,8 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
       expect(answer.status, view).to.equal(200);
       expect(answer.rawHeaders.join('\r\n').length, `headers of ${view}`).to.be.below(2000);
       expect(answer.headers.link, view).to.equal(undefined);
-      await page.goto(url + view, { waitUntil: 'networkidle' });
+      await page.goto(url + view);
+      await scripted(page);
       await page.getByRole('navigation', { name: 'Views' }).waitFor();
     }
   });
@@ -209,8 +211,10 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
   });
 
   it('shows nothing of the household by Back after signing out', async () => {
-    await page.goto(`${url}round`, { waitUntil: 'networkidle' });
-    await page.goto(`${url}household`, { waitUntil: 'networkidle' });
+    for (const view of ['round', 'household']) {
+      await page.goto(url + view);
+      await scripted(page);
+    }
     await page.getByRole('button', { name: 'Sign out', exact: true }).click();
     await page.waitForURL('**/sign-in');
     await page.goBack();

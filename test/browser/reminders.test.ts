@@ -2,7 +2,18 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { outsideSettings, startOutside, type Outside } from '../../commands/standIns/outside.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
-import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import {
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  recorded,
+  PHONE,
+  reload,
+  scripted,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
 import { until } from '../support/started.ts';
 
 describe('reminders', function () {
@@ -109,7 +120,8 @@ describe('reminders', function () {
       await answer;
     }
     const phone = await stage.page(PHONE);
-    await phone.goto(address, { waitUntil: 'networkidle' });
+    await phone.goto(address);
+    await scripted(phone);
     await expectAccessible(phone);
     await expectFitsThumb(phone);
     const ticks = phone.locator('button.tick');
@@ -117,10 +129,10 @@ describe('reminders', function () {
     expect(many).to.be.greaterThan(1);
     await ticks.first().click();
     await phone.getByText(/^Done today/).waitFor();
-    expect(await ticks.count()).to.equal(many - 1);
+    await shows(ticks, many - 1);
     await phone.getByRole('button', { name: 'Undo' }).click();
     await phone.getByText(/^Done today/).waitFor({ state: 'detached' });
-    await page.reload({ waitUntil: 'networkidle' });
+    await reload(page);
     await page.getByRole('button', { name: /Take the address away/ }).click();
     await page.getByText('Take the address away').waitFor({ state: 'detached' });
     await phone.goto(address);
@@ -146,28 +158,18 @@ describe('reminders', function () {
     await dark.getByRole('button', { name: 'In the light' }).click();
     await dark.getByRole('button', { name: 'yesterday' }).click();
     await dark.getByRole('button', { name: 'Right' }).click();
-    await dark.getByRole('button', { name: 'That is how it stands' }).click();
-    await until(
-      () => unheard.count(),
-      (left) => left === many - 1,
-      5000
-    );
-    expect(await unheard.count()).to.equal(many - 1);
+    await recorded(page, () => dark.getByRole('button', { name: 'That is how it stands' }).click());
+    await shows(unheard, many - 1);
     // Still asked of the others, on a page loaded anew.
     await open(page, stage, '/round');
-    expect(await unheard.count()).to.equal(many - 1);
+    await shows(unheard, many - 1);
     await page
       .locator('article.stop')
       .filter({ has: unheard.first() })
       .first()
       .getByRole('button', { name: 'Dried out' })
       .click();
-    await until(
-      () => unheard.count(),
-      (left) => left === many - 2,
-      5000
-    );
-    expect(await unheard.count()).to.equal(many - 2);
+    await shows(unheard, many - 2);
   });
 
   it('have views that are fit for everybody, at a desk and on a phone', async () => {

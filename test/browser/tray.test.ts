@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { open, setStage, type Stage } from '../support/browser.ts';
+import { open, recorded, reload, setStage, shows, type Stage } from '../support/browser.ts';
 
 const trayOf = async (page: Page, crop: string, more = ''): Promise<string> =>
   (await page
@@ -95,7 +95,7 @@ describe('a tray', function () {
     // What was shown from the answer is what a page loaded anew shows.
     const shown = () => page.locator('article.stop').allInnerTexts();
     const before = await shown();
-    await page.reload({ waitUntil: 'networkidle' });
+    await reload(page);
     expect(await shown()).to.deep.equal(before);
   });
 
@@ -116,7 +116,7 @@ describe('a tray', function () {
     // Let go is ended: it stands on no list and in the notebook with its reason.
     await page.getByRole('button', { name: '+1 day' }).click();
     await page.getByRole('button', { name: '+1 day' }).click();
-    await asks.first().getByRole('button', { name: 'Let it go' }).click();
+    await recorded(page, () => asks.first().getByRole('button', { name: 'Let it go' }).click());
     await asks.waitFor({ state: 'detached' });
     await open(page, stage, '/notebook');
     await page
@@ -184,7 +184,7 @@ describe('a tray', function () {
     await open(page, stage, tray);
     await page.getByText('Give this tray up').click();
     await page.getByText('If in doubt, throw it out').first().waitFor();
-    await page.getByRole('button', { name: 'Give it up' }).click();
+    await recorded(page, () => page.getByRole('button', { name: 'Give it up' }).click());
     await page.getByText(/Given up on day \d+: mould/).waitFor();
     await open(page, stage, '/notebook');
     await page
@@ -209,7 +209,7 @@ describe('the library', function () {
     const page = await stage.page();
     await open(page, stage, '/crops');
     // The library's 45, and the one the demo's household added.
-    expect(await page.locator('.crops li').count()).to.equal(46);
+    await shows(page.locator('.crops li'), 46);
     await page.getByRole('searchbox').fill('brassica oleracea');
     await page.getByText('5 crops').waitFor();
     await page.getByRole('searchbox').fill('zzz');

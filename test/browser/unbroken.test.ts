@@ -1,6 +1,16 @@
 import { expect } from 'chai';
 import type { Page, Route } from 'playwright-core';
-import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import {
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  PHONE,
+  reload,
+  scripted,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
 
 const PASSPHRASE = 'three wet spoons';
 
@@ -12,6 +22,7 @@ async function begin(page: Page, stage: Stage, name: string): Promise<void> {
   await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
   await page.getByRole('button', { name: 'Begin the first sowing' }).click();
   await page.waitForURL('**/sow');
+  await scripted(page);
 }
 
 async function sowRadish(page: Page, stage: Stage): Promise<string> {
@@ -86,14 +97,14 @@ describe('what a phone has waiting', function () {
     await expectFitsThumb(page);
     await expectAccessible(page);
     // It is still there after a reload, and once the server can take it, it is taken.
-    await page.reload();
+    await reload(page);
     await aside.locator('strong', { hasText: 'one that breaks' }).waitFor();
     breaks = false;
     await aside.getByRole('button', { name: 'Try again' }).tap();
     await aside.waitFor({ state: 'detached' });
     await page.locator('.log li', { hasText: 'one that breaks' }).waitFor();
-    await page.reload();
-    expect(await page.locator('.log li', { hasText: 'one that' }).count()).to.equal(2);
+    await reload(page);
+    await shows(page.locator('.log li', { hasText: 'one that' }), 2);
   });
 
   it('keeps as a note, or lets go, what the server refused meanwhile', async () => {
@@ -127,8 +138,8 @@ describe('what a phone has waiting', function () {
     await way.back();
     await aside.getByRole('button', { name: 'Drop it' }).click();
     await aside.waitFor({ state: 'detached' });
-    await page.reload({ waitUntil: 'networkidle' });
-    expect(await aside.count()).to.equal(0);
+    await reload(page);
+    await shows(aside, 0);
     await page.getByText('Give this tray up').waitFor();
   });
 
@@ -145,7 +156,7 @@ describe('what a phone has waiting', function () {
     away = false;
     await page.getByRole('button', { name: 'Try now' }).click();
     await page.getByText('Brote cannot save just now').waitFor({ state: 'detached' });
-    await page.reload();
+    await reload(page);
     await page.locator('.log li', { hasText: 'kept while it was away' }).waitFor();
   });
 });
@@ -173,13 +184,13 @@ describe('who is signed in', function () {
     await open(desk, stage, '/household');
     await expectAccessible(desk);
     await desk.getByText('This device', { exact: true }).waitFor();
-    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(2);
+    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 2);
     await desk
       .getByRole('button', { name: /Sign it out.*Mar/ })
       .first()
       .click();
     await desk.getByText('Signed out there.').waitFor();
-    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(1);
+    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 1);
     await desk.getByLabel('As it is now').fill('not this one');
     await desk.getByLabel('As it shall be').fill('four dry spoons');
     await desk.getByRole('button', { name: 'Change it' }).click();
@@ -193,7 +204,7 @@ describe('who is signed in', function () {
       expect(page.url()).to.include('/sign-in');
     }
     await open(desk, stage, '/household');
-    expect(await desk.getByRole('button', { name: /^Sign it out/ }).count()).to.equal(0);
+    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 0);
     const phone = await stage.page(PHONE);
     await open(phone, stage, '/sign-in');
     await phone.getByLabel('Household').fill('doors');
@@ -236,7 +247,7 @@ describe('nobody is hurt', function () {
     await begin(page, stage, 'Warm');
     await page.getByLabel('Crop', { exact: true }).selectOption('cilantro');
     const warm = page.getByText(/Too warm for cilantro/);
-    expect(await warm.count()).to.equal(0);
+    await shows(warm, 0);
     await page.getByLabel(/^Warmth by day|^By day/).fill('31');
     await page.getByLabel(/^Warmth at night|^At night/).fill('27');
     await warm.first().waitFor();

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Server } from 'node:http';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
 import { expect } from 'chai';
 import { serve } from '../../commands/lib/web.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
@@ -105,7 +105,32 @@ function stop(server: Server): Promise<void> {
 
 /** Goes to a page and waits until its scripts have taken over. */
 export async function open(page: Page, stage: Stage, path: string): Promise<void> {
-  await page.goto(stage.url + path.slice(1), { waitUntil: 'networkidle' });
+  await page.goto(stage.url + path.slice(1), { waitUntil: 'domcontentloaded' });
+  await scripted(page);
+}
+
+/** Waits until the page that was last loaded answers to its scripts: before, a press is a form sent the plain way. */
+export async function scripted(page: Page): Promise<void> {
+  await page.locator('html[data-hydrated]').waitFor({ state: 'attached' });
+}
+
+/** Loads the page again, as somebody does who mistrusts it. */
+export async function reload(page: Page): Promise<void> {
+  await page.reload({ waitUntil: 'domcontentloaded' });
+  await scripted(page);
+}
+
+/** Does what records something, and waits until the server has answered: for what is asked of the server next. */
+export async function recorded(page: Page, touch: () => Promise<void>): Promise<void> {
+  const answer = page.waitForResponse('**/api/events');
+  await touch();
+  await answer;
+}
+
+/** Waits until so many of these are there, no more and no fewer: for what comes and goes by an answer under way. */
+export async function shows(these: Locator, many: number): Promise<void> {
+  if (many > 0) await these.nth(many - 1).waitFor({ state: 'attached' });
+  await these.nth(many).waitFor({ state: 'detached' });
 }
 
 /** Fails on what axe finds serious or critical on the page as it stands. */
@@ -115,10 +140,14 @@ export async function expectAccessible(page: Page): Promise<void> {
   const found = await page.evaluate(async () => {
     const axe = (
       globalThis as unknown as {
-        axe: { run(): Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };
+        axe: {
+          run(
+            options: object
+          ): Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
+        };
       }
     ).axe;
-    const { violations } = await axe.run();
+    const { violations } = await axe.run({ resultTypes: ['violations'] });
     return violations
       .filter(({ impact }) => impact === 'serious' || impact === 'critical')
       .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`);

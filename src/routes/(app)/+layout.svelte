@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount, untrack, type Snippet } from 'svelte';
-  import { invalidateAll } from '$app/navigation';
+  import { afterNavigate, invalidateAll } from '$app/navigation';
   import AsideList from '$ui/shell/AsideList.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
@@ -37,6 +37,17 @@
     void timers.refresh();
   });
 
+  /** Something was on its way to the server while this view was loaded: the notebook, say, knows nothing of it yet. */
+  let behind = $state(false);
+  afterNavigate(() => {
+    behind = journal.outgoing.length > 0;
+  });
+  $effect(() => {
+    if (!behind || journal.outgoing.length > 0) return;
+    behind = false;
+    void invalidateAll();
+  });
+
   /** Up to when this page has shown what came. */
   let noticed = untrack(() => data.now);
   /** No answer came: what is shown is from before. */
@@ -66,7 +77,7 @@
 
   onMount(() => {
     if (clock.startKept()) withoutNetwork();
-    void journal.resume();
+    void journal.resume().then((sent) => (sent ? invalidateAll() : undefined));
     timers.resume();
     navigator.serviceWorker?.controller?.postMessage('make-ready');
     const second = setInterval(() => (timers.now = now()), 1000);

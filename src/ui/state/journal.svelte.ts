@@ -73,15 +73,17 @@ export class Journal {
     this.queue = new Queue(key, ({ event }) => event.id);
   }
 
-  /** Takes up what an earlier page could not send. */
-  async resume(): Promise<void> {
+  /** Takes up what an earlier page could not send, and says whether there was something that is with the server now. */
+  async resume(): Promise<boolean> {
     const kept = await this.queue.load();
     const isWhole = (one: Outgoing) => typeof one?.event?.id === 'string' && typeof one.sowingId === 'string';
     const isNew = (one: Outgoing) =>
       [...this.outgoing, ...this.aside].every(({ event }) => event.id !== one.event.id);
     this.aside = [...kept.aside.filter((one) => isWhole(one) && isNew(one)).map(toldOf), ...this.aside];
     this.outgoing = [...kept.outgoing.filter((one) => isWhole(one) && isNew(one)), ...this.outgoing];
-    if (this.outgoing.length > 0) await this.flush();
+    if (this.outgoing.length === 0) return false;
+    await this.flush();
+    return this.outgoing.length === 0;
   }
 
   /** The events of a sowing with those that are still on their way. */
