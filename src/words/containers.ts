@@ -1,5 +1,10 @@
 import type { SowingSetup } from '$core/sowing/sowing.ts';
-import type { Container, Shape } from '$core/supplies/containers/container.ts';
+import {
+  freeCount,
+  type Container,
+  type KeptContainer,
+  type Shape
+} from '$core/supplies/containers/container.ts';
 import { figure, type Units } from '$core/units/format.ts';
 
 const SHAPE_WORDS: Record<Shape, string> = { rectangle: 'Tray', round: 'Round pot', cells: 'Cell tray' };
@@ -25,6 +30,19 @@ export function containersWords({
   return count > 1
     ? `${many}${container.name}, ${trayNo} to ${trayNo + count - 1}`
     : `${container.name} ${trayNo}`;
+}
+
+/** What is said where fewer are free than are wanted; null where enough are, or nobody has counted. */
+export function notFreeWords(kept: KeptContainer, wanted: number): string | null {
+  const free = freeCount(kept);
+  if (free === null || wanted <= free) return null;
+  const sown = kept.inUse - kept.toClean;
+  const stands = [
+    ...(sown > 0 ? [`${sown} with a sowing`] : []),
+    ...(kept.toClean > 0 ? [`${kept.toClean} to be cleaned`] : []),
+    `${free === 0 ? 'none' : free} free now`
+  ];
+  return `${kept.owned} × ${kept.name}: ${stands.join(', ')}. Plan it all the same where enough will be free by then.`;
 }
 
 /** What stands in a container, by its crops: `Radish and Kale`. */

@@ -1,8 +1,9 @@
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
-import { unitOf } from '$core/pantry/item.ts';
+import { unitOf, unitTaken } from '$core/pantry/item.ts';
 import { amountWords, CLEANING_DONE, packedWords, SPOIL_WORDS } from './pantry.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
+import type { Projected } from '$core/sowing/project.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
 import { length, mass, volume, type Units } from '$core/units/format.ts';
 import { SYMPTOM_WORDS } from './looks.ts';
@@ -64,8 +65,7 @@ const peroxide = ({ peroxideMl }: { peroxideMl?: number }, units: Units): string
 /** What happened, as a line of the log. */
 export function eventWords(
   body: EventBody,
-  crop: Crop,
-  path: Path,
+  { crop, path, state }: Pick<Projected, 'crop' | 'path' | 'state'>,
   locale: Locale,
   placeName: (id: string) => string
 ): string {
@@ -112,9 +112,9 @@ export function eventWords(
     case 'packed':
       return `Packed anew: ${packedWords(body.packing, body.washing)}, ${amountWords(body.made, { unit: unitOf(body.packing) }, units)}`;
     case 'taken':
-      return body.to === 'eaten' ? 'Taken out to eat' : 'Given away';
+      return `${body.to === 'eaten' ? 'Taken out to eat' : 'Given away'}, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}`;
     case 'thrown':
-      return `Thrown out: ${SPOIL_WORDS[body.reason].toLowerCase()}`;
+      return `Thrown out, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}: ${SPOIL_WORDS[body.reason].toLowerCase()}`;
     case 'cleaned':
       return CLEANING_DONE[body.step];
     case 'noted':

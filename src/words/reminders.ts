@@ -1,5 +1,5 @@
 import type { ChannelKind } from '$contract/reminders.ts';
-import type { ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
+import type { Named, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
@@ -132,6 +132,15 @@ function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, l
   return said.map((one) => `${where}: ${one}.`);
 }
 
+const sinkPhrase = (sink: readonly Named[] = []): string[] =>
+  sink.length > 0 ? [`wash ${count(sink.length, 'empty container')}`] : [];
+
+/** What waits at the sink: its steps are on the round's own card. */
+const sinkLine = (sink: readonly Named[] = []): string[] =>
+  sink.length > 0
+    ? [`At the sink: ${sink.map(({ of }) => containersWords(of)).join(', ')}. Free again once clean and dry.`]
+    : [];
+
 /**
  * A reminder in words.
  * @param now as of when: what is tomorrow then
@@ -149,8 +158,8 @@ export function reminderWords(
       const phrases = body.stops.flatMap((stop) => stopPhrases(stop, units));
       return {
         title: `Round of ${clockTime(body.roundAt, locale)}`,
-        summary: `${count(body.stops.length, 'stop')}: ${phrases.join('; ')}`,
-        lines: body.stops.flatMap((stop) => stopLines(stop, media, now, locale)),
+        summary: `${count(body.stops.length, 'stop')}: ${[...phrases, ...sinkPhrase(body.sink)].join('; ')}`,
+        lines: [...body.stops.flatMap((stop) => stopLines(stop, media, now, locale)), ...sinkLine(body.sink)],
         why: `It is time for your household’s round, and something is to be done in it.`,
         path: '/round'
       };

@@ -9,7 +9,7 @@ import {
   ofSize,
   sizeOf
 } from '../../src/core/supplies/containers/sizes.ts';
-import { sizeWords, suggestedName } from '../../src/words/containers.ts';
+import { notFreeWords, sizeWords, suggestedName } from '../../src/words/containers.ts';
 
 const tray = (name: string, lengthCm: number, widthCm: number, more: Partial<Container> = {}): Container => ({
   name,
@@ -65,5 +65,32 @@ describe('containers', () => {
     expect(suggestedName(tray('', 6, 6, { shape: 'cells', cells: 6 }), 'metric')).to.equal(
       'Cell tray 6 of 6 × 6'
     );
+  });
+});
+
+describe('a sowing where none is free', () => {
+  const kept = (figures: { owned: number | null; inUse: number; toClean: number }) => ({
+    id: 'x',
+    name: 'Blue tray',
+    shape: 'rectangle' as const,
+    lengthCm: 25,
+    widthCm: 18,
+    depthCm: 5,
+    cells: 1,
+    emptyG: null,
+    drains: true,
+    reservoirMl: null,
+    ...figures
+  });
+
+  it('is told what they are in, and how many are free, before it is planned', () => {
+    const say = (owned: number | null, inUse: number, toClean: number, wanted = 1) =>
+      notFreeWords(kept({ owned, inUse, toClean }), wanted);
+    expect(say(null, 9, 0)).to.equal(null);
+    expect(say(4, 3, 0)).to.equal(null);
+    expect(say(4, 3, 0, 2)).to.match(/^4 × Blue tray: 3 with a sowing, 1 free now\. Plan it/);
+    expect(say(4, 4, 1)).to.contain(': 3 with a sowing, 1 to be cleaned, none free now.');
+    expect(say(1, 1, 1)).to.match(/^1 × Blue tray: 1 to be cleaned, none free now\./);
+    expect(say(2, 0, 0, 3)).to.match(/^2 × Blue tray: 2 free now\./);
   });
 });

@@ -254,6 +254,27 @@ describe('what a household is reminded of', () => {
 });
 
 describe('the words of a reminder', () => {
+  it('name the sink to whoever walks anyway, and call nobody for it alone', () => {
+    const grown = [sown(), event(48, { type: 'uncovered' }), event(60, { type: 'lit' })];
+    const dry = project(home, radishTray(), grown);
+    const emptied = project(home, { ...radishTray(), id: '00000000-0000-4000-8000-000000000009' }, [
+      ...grown,
+      event(70, { type: 'ended', reason: 'other' })
+    ]);
+    const now = SOWN + 6 * DAY;
+    const told = (standing: readonly (typeof dry)[]) =>
+      judge(
+        home,
+        standing,
+        { told: [], lastTouchAt: now - HOUR, lastRead: [], since: now - 14 * HOUR, emptied: [emptied] },
+        now
+      ).due.filter(({ body }) => body.type === 'round');
+    const { summary, lines } = reminderWords(told([dry])[0]!.body, now, locale);
+    expect(summary).to.match(/; wash 1 empty container$/);
+    expect(lines.at(-1)).to.match(/^At the sink: .*Free again once clean and dry\.$/);
+    expect(told([])).to.deep.equal([]);
+  });
+
   it('say the round in one line, by the same amounts as its cards', () => {
     const kitchen = remindedKitchen(
       home,

@@ -75,8 +75,8 @@ describe('what is harvested', () => {
     handling: { tool: 'scissors', washing: 'unwashed', packing: 'paper-box' },
     ...more
   });
-  const inUse = async () =>
-    (await inHousehold(home.id, listKeptContainers)).reduce((sum, container) => sum + container.inUse, 0);
+  const counted = async (of: 'inUse' | 'toClean') =>
+    (await inHousehold(home.id, listKeptContainers)).reduce((sum, container) => sum + container[of], 0);
 
   it('goes from the cut through the pantry until nothing is left, and its tray back to the shelf', async () => {
     const id = await sow();
@@ -86,13 +86,13 @@ describe('what is harvested', () => {
     expect(await inHousehold(home.id, listUnderWay)).to.have.length(0);
     expect((await inHousehold(home.id, listForRound)).map(({ emptied }) => emptied)).to.deep.equal([true]);
     // Emptied and not clean, it does not count as free.
-    expect(await inUse()).to.equal(1);
+    expect([await counted('inUse'), await counted('toClean')]).to.deep.equal([1, 1]);
     const takes = (amount: number): EventBody => ({ type: 'taken', from: cutId, amount, to: 'eaten' });
     const said = await record(id, [161, takes(100)], [162, takes(60)], [163, takes(40)]);
     expect(said).to.deep.equal(['taken', 'Only 40 g of it are left: take that much, or less.', 'taken']);
     expect(await inHousehold(home.id, listInPantry)).to.have.length(0);
     await record(id, [164, { type: 'cleaned', step: 'dry' }]);
-    expect(await inUse()).to.equal(0);
+    expect([await counted('inUse'), await counted('toClean')]).to.deep.equal([0, 0]);
     expect(await inHousehold(home.id, listForRound)).to.have.length(0);
   });
 

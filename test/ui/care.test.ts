@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { newState } from '../../src/core/sowing/reduce.ts';
 import type { Note } from '../../src/core/steps/ask.ts';
 import type { StepBody } from '../../src/core/steps/step.ts';
 import { cardWords } from '../../src/words/steps/steps.ts';
@@ -21,7 +22,12 @@ const note = (one: Note) => noteWords(one, radish, path, NOW, locale);
 const on = { now: NOW, locale, containers: 1, medium: { kind: 'mesh', own: null } } as const;
 const card = (body: StepBody, ...others: StepBody[]) => cardWords({ body, with: others }, on);
 const event = (body: EventBody) =>
-  eventWords(body, radish, path, { zone: 'Europe/Madrid', units: 'metric' }, () => 'the cellar');
+  eventWords(
+    body,
+    { crop: radish, path, state: newState() },
+    { zone: 'Europe/Madrid', units: 'metric' },
+    () => 'the cellar'
+  );
 
 describe('the words of the daily care', () => {
   it('say of each note what to do', () => {

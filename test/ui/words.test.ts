@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import type { EventBody } from '../../src/core/sowing/event.ts';
+import { newState } from '../../src/core/sowing/reduce.ts';
 import { MEDIUM_WORDS } from '../../src/words/media.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { LOSS_REASONS } from '../../src/core/sowing/event.ts';
@@ -275,7 +277,12 @@ describe('crops in words', () => {
 
 describe('the log in words', () => {
   const say = (body: Parameters<typeof eventWords>[0]) =>
-    eventWords(body, radish, path, { zone: 'Europe/Madrid', units: 'metric' }, () => 'the cellar');
+    eventWords(
+      body,
+      { crop: radish, path, state: newState() },
+      { zone: 'Europe/Madrid', units: 'metric' },
+      () => 'the cellar'
+    );
 
   it('has a line for everything that can happen', () => {
     expect(say({ type: 'sown', waterG: 304 })).to.equal('Sown, on 305 mL of water');
@@ -288,6 +295,24 @@ describe('the log in words', () => {
     expect(say({ type: 'ended', reason: 'damped-off' })).to.equal(
       'Given up: damped off: stems fell at the foot'
     );
+    // What was packed anew may be juice, and is counted so.
+    const pressed: EventBody = {
+      type: 'packed',
+      from: 'cut',
+      amount: 100,
+      washing: 'washed',
+      packing: 'frozen-juice',
+      made: 70
+    };
+    const state = { ...newState(), kept: [{ eventId: 'juice', at: 0, body: pressed }] };
+    const took = (from: string) =>
+      eventWords(
+        { type: 'taken', from, amount: 30, to: 'eaten' },
+        { crop: radish, path, state },
+        { zone: 'Europe/Madrid', units: 'metric' },
+        () => ''
+      );
+    expect([took('juice'), took('cut')]).to.deep.equal(['Taken out to eat, 30 mL', 'Taken out to eat, 30 g']);
     expect(say({ type: 'noted', text: 'Smells fine.' })).to.equal('Smells fine.');
     for (const type of ['soaked', 'drained', 'uncovered', 'lit'] as const)
       expect(say({ type })).to.match(/^[A-Z]/);

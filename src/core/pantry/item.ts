@@ -1,6 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 import type { Packing, Spoil, Washing } from '../sowing/event.ts';
-import type { Cut, Kept } from '../sowing/reduce.ts';
+import type { Cut, Kept, SowingState } from '../sowing/reduce.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Zone } from '../time/zone.ts';
 import type { Millis } from '../time/zone.ts';
@@ -42,6 +42,12 @@ export interface Fate {
 
 export const unitOf = (packing: Packing): PantryUnit =>
   packing === 'juice' || packing === 'frozen-juice' ? 'mL' : 'g';
+
+/** What the item that something is taken from is counted in: what was packed anew may be juice, what was cut is greens. */
+export const unitTaken = ({ kept }: Pick<SowingState, 'kept'>, from: string): PantryUnit => {
+  const packed = kept.find(({ eventId }) => eventId === from)?.body;
+  return packed?.type === 'packed' ? unitOf(packed.packing) : 'g';
+};
 
 /** An item with how much fresh green one unit of it stands for. */
 interface Traced extends PantryItem {

@@ -26,6 +26,8 @@ export interface Reminding {
   away?: readonly Period[];
   /** Sowings of which something is in the pantry. */
   pantry?: readonly Projected[];
+  /** Sowings that ended, whose containers are to be cleaned. */
+  emptied?: readonly Projected[];
   /** Its sowings with what happened to them, for what comes due while it is away. */
   stories?: readonly Story[];
 }
@@ -47,7 +49,7 @@ const AT_LATEST = DAY;
 export function judge(
   facts: HouseholdFacts,
   projected: readonly Projected[],
-  { told, lastTouchAt, lastRead, since, away = [], stories = [], pantry = [] }: Reminding,
+  { told, lastTouchAt, lastRead, since, away = [], stories = [], pantry = [], emptied = [] }: Reminding,
   now: Millis
 ): Judged {
   if (projected.length === 0 && pantry.length === 0) return { due: [], nextAt: Infinity };
@@ -57,7 +59,7 @@ export function judge(
   const places = [...facts.places.values()];
   const all: Candidate[] = [
     ...timerReminders(projected, now),
-    ...roundReminders(projected, rhythm, { lastTouchAt, since }, now),
+    ...roundReminders(projected, rhythm, { lastTouchAt, since, emptied }, now),
     ...windowReminders(projected, rhythm, told, now),
     // Of a tray that nobody has said anything about for days, nobody knows whether it is dry.
     ...(silent ? [] : dryReminders(projected, rhythm, now)),

@@ -33,7 +33,14 @@ export interface RoundStop extends Named {
 export type WindowState = 'opening' | 'open' | 'closing' | 'past';
 
 export type ReminderBody =
-  | { type: 'round'; roundKey: string; roundAt: Millis; stops: RoundStop[] }
+  | {
+      type: 'round';
+      roundKey: string;
+      roundAt: Millis;
+      stops: RoundStop[];
+      /** Emptied containers that wait at the sink; left out where none do. */
+      sink?: Named[];
+    }
   /** Nobody has said anything for days: asked what is true now instead. */
   | { type: 'catch-up'; since: Millis; trays: number }
   | { type: 'timer'; timer: Timer; state: TimerState }

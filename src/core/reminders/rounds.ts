@@ -17,12 +17,17 @@ const BEFORE_NEXT_H = 3;
  * The rounds that come, each with what is to be done in it: the same walk as the page shows. A round that asks for nothing
  * says nothing. Where nobody has said anything for days, one in a day asks what is true instead.
  * @param lastTouchAt when anybody last recorded anything
+ * @param emptied sowings that ended, whose containers are to be cleaned
  * @param since up to when rounds were judged before: what a round asks for later than at its minute, its page shows
  */
 export function roundReminders(
   projected: readonly Projected[],
   rhythm: Rhythm,
-  { lastTouchAt, since }: { lastTouchAt: Millis; since: Millis },
+  {
+    lastTouchAt,
+    since,
+    emptied = []
+  }: { lastTouchAt: Millis; since: Millis; emptied?: readonly Projected[] },
   now: Millis
 ): Candidate[] {
   const from = Math.max(since + 1, now - DAY);
@@ -39,7 +44,7 @@ export function roundReminders(
           return round.key.endsWith('.0')
             ? { type: 'catch-up', since: lastTouchAt, trays: standing.length }
             : null;
-        return roundBody(standing, rhythm, Math.max(at, moment));
+        return roundBody([...standing, ...emptied], rhythm, Math.max(at, moment));
       }
     };
   });
@@ -49,10 +54,21 @@ export function roundReminders(
 export const roundBody = (projected: readonly Projected[], rhythm: Rhythm, now: Millis) =>
   bodyOfWalk(walk(projected, roundAt(rhythm, now), now));
 
-/** A walk as a reminder carries it; null where it asks for nothing. */
-export function bodyOfWalk({ round, stops }: Walk): Extract<ReminderBody, { type: 'round' }> | null {
+/**
+ * A walk as a reminder carries it; null where no tray asks for anything: nobody is called from the table to wash up, but who
+ * walks anyway is told.
+ */
+export function bodyOfWalk({ round, stops, washUp }: Walk): Extract<ReminderBody, { type: 'round' }> | null {
   const asking = stops.map(roundStop).filter((stop) => stop !== null);
-  return asking.length > 0 ? { type: 'round', roundKey: round.key, roundAt: round.at, stops: asking } : null;
+  if (asking.length === 0) return null;
+  const sink = washUp.map(({ standing }) => namedOf(standing.sowings));
+  return {
+    type: 'round',
+    roundKey: round.key,
+    roundAt: round.at,
+    stops: asking,
+    ...(sink.length > 0 ? { sink } : {})
+  };
 }
 
 /** One stop as a reminder carries it; null where nothing is asked of it. */

@@ -30,7 +30,7 @@ export async function handRound(
   await setTurn(tx, household.id, { roundKey: round.key, memberId: to, by: memberId });
   // Before its hour everybody is yet to be told; whoever took it knows.
   if (to === null || to === memberId || now < round.at) return true;
-  const body = roundBody(standing.projected, rhythm, now);
+  const body = roundBody([...standing.projected, ...(standing.reminding.emptied ?? [])], rhythm, now);
   if (!body) return true;
   const told = await keepReminders(
     tx,

@@ -15,7 +15,7 @@ import { keepReminders, toldBefore, type KeptReminder } from '../reminders/remin
 import { isoDay } from '../../words/time.ts';
 import { listAway } from '../people/away.ts';
 import { turnsOf } from '../people/turns.ts';
-import { listInPantry, listUnderWay } from '../sowings/sowings.ts';
+import { listForRound, listInPantry } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
 export interface Standing {
@@ -31,21 +31,26 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   const [household, book, records, told, lastRead, kept] = await Promise.all([
     findHousehold(tx),
     readBook(tx),
-    listUnderWay(tx),
+    listForRound(tx),
     toldBefore(tx),
     lastReadings(tx),
     listInPantry(tx)
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
-  const stories = records.map(({ setup, log }) => ({ setup, events: readLog({ log }) }));
+  const all = records.map((record) => {
+    const story = { setup: record.setup, events: readLog(record) };
+    return { story, projected: project(facts, story.setup, story.events) };
+  });
+  const underWay = all.filter(({ projected }) => projected.state.stage !== 'ended');
   return {
     household,
     book,
     facts,
-    projected: stories.map(({ setup, events }) => project(facts, setup, events)),
+    projected: underWay.map(({ projected }) => projected),
     reminding: {
-      stories,
+      stories: underWay.map(({ story }) => story),
+      emptied: all.flatMap(({ projected }) => (projected.state.stage === 'ended' ? [projected] : [])),
       pantry: kept.map(({ setup, log }) => project(facts, setup, readLog({ log }))),
       away: await listAway(tx, isoDay(now, household.zone)),
       told,

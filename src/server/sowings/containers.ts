@@ -61,16 +61,20 @@ interface KeptRow extends ContainerRow {
   drains: boolean;
   owned: number | null;
   in_use: number;
+  to_clean: number;
 }
 
 /** The household's containers with what is kept about each, and how many stand under sowings now or wait to be cleaned. */
 export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
   const rows = await tx<KeptRow[]>`
-    select c.*, coalesce((select sum(tray.containers) from (
-      select max(s.count) as containers from sowings s
-      where s.container_id = c.id and (s.ended_at is null or s.to_clean)
-      group by coalesce(s.tray_id, s.id)) tray), 0)::int as in_use
-    from containers c where c.retired_at is null order by c.name`;
+    select c.*, coalesce(used.containers, 0)::int as in_use, coalesce(used.to_clean, 0)::int as to_clean
+    from containers c left join (
+      select container_id, sum(containers) as containers, sum(containers) filter (where emptied) as to_clean
+      from (select container_id, max(count) as containers, bool_and(ended_at is not null) as emptied
+        from sowings where ended_at is null or to_clean
+        group by container_id, coalesce(tray_id, id)) tray
+      group by container_id) used on used.container_id = c.id
+    where c.retired_at is null order by c.name`;
   return rows.map((row) => ({
     ...containerOf(row),
     id: row.id,
@@ -78,7 +82,8 @@ export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
     drains: row.drains,
     reservoirMl: row.reservoir_ml ?? null,
     owned: row.owned,
-    inUse: row.in_use
+    inUse: row.in_use,
+    toClean: row.to_clean
   }));
 }
 

@@ -9,8 +9,10 @@
     cutG: number;
     currency: string;
     units: Units;
+    /** Whether more may still come to it. */
+    underWay?: boolean;
   }
-  let { cost, cutG, currency, units }: Props = $props();
+  let { cost, cutG, currency, units, underWay = false }: Props = $props();
 </script>
 
 {#if cost.lines.length === 0}
@@ -20,7 +22,7 @@
   </p>
 {:else}
   <Figure
-    label="It cost"
+    label={underWay ? 'It cost so far' : 'It cost'}
     value={money(cost.total, currency)}
     beside={cost.per100G === null ? '' : `${money(cost.per100G, currency)} for 100 g`}
   />

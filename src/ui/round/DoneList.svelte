@@ -17,17 +17,17 @@
   let { sowings, round, locale, members, placeName }: Props = $props();
   const journal = useJournal();
   const done = $derived(
-    sowings.flatMap(({ state, crop, path, setup }) =>
-      state.log
+    sowings.flatMap((sowing) =>
+      sowing.state.log
         .filter(
           ({ event, undone, repeat }) =>
             !undone && !repeat && event.at > round.at - ROUND_LEAD_H * HOUR && event.body.type !== 'noted'
         )
         .map(({ event }) => ({
           event,
-          sowingId: setup.id,
-          name: crop.name,
-          words: eventWords(event.body, crop, path, locale, placeName)
+          sowingId: sowing.setup.id,
+          name: sowing.crop.name,
+          words: eventWords(event.body, sowing, locale, placeName)
         }))
     )
   );

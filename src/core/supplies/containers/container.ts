@@ -39,6 +39,8 @@ export interface KeptContainer extends Container {
   owned: number | null;
   /** How many stand under sowings now, or emptied and not clean yet. */
   inUse: number;
+  /** How many of those are emptied, and only to be cleaned. */
+  toClean: number;
 }
 
 /** How many are free; null where nobody has counted. Never under 0: a count can lag behind. */

@@ -1,22 +1,24 @@
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listChoices } from '$server/sowings/choices.ts';
-import { listContainers } from '$server/sowings/containers.ts';
+import { listContainers, listKeptContainers } from '$server/sowings/containers.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, containers, choices] = await Promise.all([
+    const [places, containers, kept, choices] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),
+      listKeptContainers(tx),
       listChoices(tx)
     ]);
     return {
       ...choices,
       places,
       containers,
+      kept,
       cropKey: url.searchParams.get('crop') ?? '',
       now: householdNow(household)
     };

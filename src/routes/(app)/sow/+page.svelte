@@ -18,7 +18,7 @@
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import { COMMON_SIZES, isSameSize, ofSize } from '$core/supplies/containers/sizes.ts';
-  import { sizeWords, suggestedName } from '$words/containers.ts';
+  import { notFreeWords, sizeWords, suggestedName } from '$words/containers.ts';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { rhythmOf } from '$core/sowing/facts.ts';
   import { post } from '$ui/state/ask.ts';
@@ -151,6 +151,10 @@
   const common = $derived(
     COMMON_SIZES[data.household.units].filter((size) => !ofSize(size, data.containers))
   );
+  const notFree = $derived.by(() => {
+    const kept = ofSize(draft.container, data.kept);
+    return kept ? notFreeWords(kept, Number(draft.count) || 1) : null;
+  });
   const isNewSize = $derived(!ofSize(draft.container, data.containers));
   function chooseMethod(key: string) {
     draft.methodKey = key;
@@ -367,6 +371,8 @@
         inputmode="numeric"
       />
     </div>
+
+    {#if notFree}<p class="warn small" role="status">{notFree}</p>{/if}
 
     <PlaceField
       places={data.places}

@@ -8,7 +8,9 @@
   import { standingOf } from '$core/sowing/standing.ts';
   import { cutG } from '$core/sowing/totals.ts';
   import WashUp from '$ui/cleaning/WashUp.svelte';
+  import CostFigure from '$ui/costs/CostFigure.svelte';
   import Story from '$ui/notebook/Story.svelte';
+  import { costOf } from '$core/costs/cost.ts';
   import { bandsOf } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { walk } from '$core/steps/walk.ts';
@@ -83,7 +85,7 @@
   const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
   const stepWords = ({ event }: (typeof steps)[number]): string =>
-    eventWords(event.body, crop, projected.path, locale, placeName);
+    eventWords(event.body, projected, locale, placeName);
   /** What this round says of its water. */
   const decision = $derived.by(() => {
     const step = stop.steps.find(({ body }) => body.kind === 'water');
@@ -225,6 +227,16 @@
   {/if}
   {#if sowing.sownAt !== null && sowing.stage !== 'ended'}
     <details class="unfold">
+      <summary>What it cost so far</summary>
+      <CostFigure
+        cost={costOf(projected, data.prices, now)}
+        cutG={gaveG}
+        currency={data.prices.currency}
+        units={locale.units}
+        underWay
+      />
+    </details>
+    <details class="unfold">
       <summary>Aim for a day</summary>
       <AimDay
         {crop}
@@ -248,7 +260,7 @@
         <li class:undone>
           <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
           <span
-            >{eventWords(event.body, crop, projected.path, locale, placeName)}<span class="soft small"
+            >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
               >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
                 ? ' · taken back'
                 : repeat
@@ -258,7 +270,7 @@
           >
           {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
               >Undo<span class="visually-hidden">
-                {eventWords(event.body, crop, projected.path, locale, placeName)}</span
+                {eventWords(event.body, projected, locale, placeName)}</span
               ></button
             >{/if}
         </li>
