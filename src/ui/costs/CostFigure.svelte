@@ -26,7 +26,7 @@
     value={money(cost.total, currency)}
     beside={cost.per100G === null ? '' : `${money(cost.per100G, currency)} for 100 g`}
   />
-  <table>
+  <table class="plain">
     <tbody>
       {#each cost.lines as line, index (index)}
         <tr
@@ -42,24 +42,3 @@
       {missingWords(cost)} <a href="/household/money">Prices</a>
     </p>{/if}
 {/if}
-
-<style>
-  table {
-    border-collapse: collapse;
-    width: 100%;
-    margin: 0.25rem 0 0.5rem;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 0.3rem 0.75rem 0.3rem 0;
-    border-bottom: 1px solid var(--ink-faint);
-    vertical-align: baseline;
-  }
-  .n {
-    text-align: right;
-    padding-right: 0;
-    white-space: nowrap;
-  }
-</style>

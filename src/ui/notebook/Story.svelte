@@ -61,7 +61,7 @@
 <div class="story">
   <section>
     <h2>Plan and fact</h2>
-    <table>
+    <table class="plain">
       <thead
         ><tr
           ><th scope="col"><span class="visually-hidden">What</span></th><th scope="col">Planned</th><th
@@ -149,17 +149,6 @@
   }
   h2 {
     margin-bottom: 0.4rem;
-  }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 0.3rem 0.75rem 0.3rem 0;
-    border-bottom: 1px solid var(--ink-faint);
   }
   thead th {
     color: var(--ink-soft);

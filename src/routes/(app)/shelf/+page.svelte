@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { cropNames } from '$words/containers.ts';
   import { invalidate } from '$app/navigation';
   import { silentAt } from '$core/places/air/silence.ts';
   import { usualAir } from '$core/places/air/airAt.ts';
@@ -13,6 +12,7 @@
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { post } from '$ui/state/ask.ts';
+  import { moveContainer } from '$ui/shelf/moveContainer.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import BoardView from '$ui/shelf/BoardView.svelte';
   import MovePanel from '$ui/shelf/MovePanel.svelte';
@@ -62,10 +62,7 @@
   }
   async function move({ sowings }: Standing, place: Place) {
     refused = null;
-    await journal.recordAll(
-      sowings.map(({ setup }) => ({ sowingId: setup.id, body: { type: 'moved', placeId: place.id } })),
-      `${cropNames(sowings)}: moved to ${place.name}`
-    );
+    await moveContainer(journal, sowings, place);
   }
   function drop(key: string, place: Place) {
     const standing = standingOf(projected).find((one) => one.key === key);

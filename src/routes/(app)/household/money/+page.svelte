@@ -189,7 +189,7 @@
             : ''}.
         </p>
         <div class="scroll" role="region" aria-label="Seed for a year" tabindex="-1">
-          <table>
+          <table class="plain">
             <thead
               ><tr
                 ><th scope="col">Crop</th><th scope="col" class="n">Sowings</th><th scope="col" class="n"
@@ -250,20 +250,6 @@
   }
   .scroll {
     overflow-x: auto;
-  }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 0.35rem 0.75rem 0.35rem 0;
-    border-bottom: 1px solid var(--ink-faint);
-  }
-  .n {
-    text-align: right;
   }
   @media (max-width: 47.99rem) {
     .columns {

@@ -96,7 +96,7 @@
     {/if}
   </section>
   <div class="scroll" role="region" aria-label="Sowings side by side" tabindex="-1">
-    <table>
+    <table class="plain">
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">What</span></th>
@@ -140,18 +140,6 @@
   }
   .scroll {
     overflow-x: auto;
-  }
-  table {
-    border-collapse: collapse;
-    min-width: 100%;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 0.4rem 1.25rem 0.4rem 0.4rem;
-    border-bottom: 1px solid var(--ink-faint);
-    vertical-align: baseline;
   }
   thead a {
     font-weight: 600;

@@ -62,7 +62,7 @@
       <h2>Crops here, by what they gave</h2>
       {#if best.length === 0}<p class="soft">Nothing was cut in these months.</p>{:else}
         <div class="scroll" role="region" aria-label="Crops" tabindex="-1">
-          <table>
+          <table class="plain">
             <thead
               ><tr
                 ><th scope="col">Crop</th><th scope="col" class="n">Sowings</th><th scope="col" class="n"
@@ -119,25 +119,11 @@
   .scroll {
     overflow-x: auto;
   }
-  table {
-    border-collapse: collapse;
-    width: 100%;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 0.35rem 0.75rem 0.35rem 0;
-    border-bottom: 1px solid var(--ink-faint);
-  }
   tbody a {
     font-weight: 600;
     display: inline-flex;
     min-height: 2.4rem;
     align-items: center;
-  }
-  .n {
-    text-align: right;
   }
   ul {
     list-style: none;

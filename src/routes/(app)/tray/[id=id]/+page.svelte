@@ -35,6 +35,7 @@
   import StepList from '$ui/protocol/StepList.svelte';
   import { readLog } from '$core/sowing/record.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { moveContainer } from '$ui/shelf/moveContainer.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$words/pictureWords.ts';
@@ -114,15 +115,8 @@
     if (result.kind !== 'refused') note = '';
   }
   async function move(placeId: string) {
-    if (placeId !== projected.place.id)
-      // Two halves are one container: they move together.
-      await journal.recordAll(
-        [projected, ...beside].map((half) => ({
-          sowingId: half.setup.id,
-          body: { type: 'moved', placeId }
-        })),
-        `${crop.name}: moved to ${placeName(placeId)}`
-      );
+    const place = data.places.find(({ id }) => id === placeId);
+    if (place && placeId !== projected.place.id) await moveContainer(journal, [projected, ...beside], place);
   }
 </script>
 

@@ -20,6 +20,7 @@
   import Caution from '$ui/shell/Caution.svelte';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
+  import { moveContainer } from '$ui/shelf/moveContainer.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
@@ -140,11 +141,8 @@
       await goto(handling.packing === 'plate' || result.kind === 'kept' ? `/tray/${setup.id}` : '/pantry');
   }
   async function hold(placeId: string) {
-    const name = data.places.find(({ id }) => id === placeId)?.name ?? 'another place';
-    await journal.recordAll(
-      [projected, ...beside].map((half) => ({ sowingId: half.setup.id, body: { type: 'moved', placeId } })),
-      `${crop.name}: moved to ${name}`
-    );
+    const place = data.places.find(({ id }) => id === placeId);
+    if (place) await moveContainer(journal, [projected, ...beside], place);
   }
 </script>
 
