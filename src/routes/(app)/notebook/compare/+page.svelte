@@ -154,6 +154,12 @@
   .differs {
     background: var(--beet-soft);
   }
+  @media (max-width: 47.99rem) {
+    /* The columns are what is compared: their names give way. */
+    tbody th {
+      white-space: normal;
+    }
+  }
   .mark {
     margin-left: 0.6rem;
     color: var(--beet);
