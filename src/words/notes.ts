@@ -2,6 +2,8 @@ import type { Note } from '$core/steps/ask.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
 import { volume } from '$core/units/format.ts';
+import type { Cue } from '$core/sowing/event.ts';
+import { capital } from './capital.ts';
 import { MOULD_WORDS } from './looks.ts';
 import { cueWords } from './events.ts';
 import { dayAndTime, type Locale } from './time.ts';
@@ -26,7 +28,14 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
     case 'contradiction': {
       const cue = cueWords(note.between.cue, crop, path, locale.units).toLowerCase();
       const at = (ms: number) => dayAndTime(ms, now, locale);
-      return `Two looks disagree: ${cue} ${at(note.between.reachedAt)}, not yet ${at(note.between.notYetAt)}. The later one counts; take back whichever was wrong.`;
+      return `Two looks disagree: ${cue} ${at(note.between.reachedAt)}, not yet ${at(note.between.notYetAt)}. Both are weighed; take back whichever was wrong.`;
+    }
+    case 'unlikely': {
+      const cue = cueWords(note.look.mark as Cue, crop, path, locale.units).toLowerCase();
+      const when = dayAndTime(note.look.at, now, locale);
+      return note.early
+        ? `“${capital(cue)}” ${when}: that is very early for ${crop.name.toLowerCase()}. It is kept, and weighed as what may be a slip.`
+        : `“${capital(cue)}: not yet” ${when}: that is very late for ${crop.name.toLowerCase()}. It is kept, and weighed as what may be a slip.`;
     }
   }
 }

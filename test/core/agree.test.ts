@@ -103,7 +103,7 @@ describe('bench, round, list and chart', () => {
   const kinds: readonly SowingKind[] = ['one', 'halves', 'blended'];
   for (const kind of kinds)
     it(`agree on kinds, amounts and times for every crop, method and medium: ${kind}`, function () {
-      this.timeout(60_000);
+      this.timeout(240_000);
       let cut = 0;
       let walked = 0;
       for (const crop of CROPS)

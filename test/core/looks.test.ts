@@ -115,7 +115,9 @@ describe('what a look changes', () => {
   it('opens the window of what tastes ready, and takes it back', () => {
     const ready = saw(130, 'tastes-ready');
     const open = (events: SowingEvent[]) => project(home, radishTray(), events).forecast.marks.windowOpen;
-    expect(open([...lit(), ready])).to.include({ seen: true, p50: SOWN + 130 * HOUR });
+    const { seen, p50 } = open([...lit(), ready]);
+    expect(seen).to.equal(true);
+    expect(p50).to.be.within(SOWN + 100 * HOUR, SOWN + 130 * HOUR);
     expect(open([...lit(), ready, event(131, { type: 'undone', eventId: ready.id })]).seen).to.equal(false);
   });
 
@@ -133,11 +135,12 @@ describe('what a look changes', () => {
         notYetAt: second.at
       }
     ]);
-    expect(both.forecast.marks.rooted.p10).to.be.above(second.at);
+    const alone = project(home, radishTray(), [sown(), first]).forecast.marks.rooted;
+    expect(both.forecast.marks.rooted.p50).to.be.above(alone.p50);
     expect(asked(51, [sown(), first, second]).notes.map(({ kind }) => kind)).to.include('contradiction');
     const without = (event_: SowingEvent) =>
       project(home, radishTray(), [sown(), first, second, event(52, { type: 'undone', eventId: event_.id })]);
-    expect(without(second).forecast.marks.rooted).to.include({ seen: true, p50: first.at });
+    expect(without(second).forecast.marks.rooted).to.include({ seen: true, p50: alone.p50 });
     expect(without(first).state.contradictions).to.deep.equal([]);
     const settled = [sown(), first, second, look(60, true)];
     expect(asked(61, settled).notes.map(({ kind }) => kind)).not.to.include('contradiction');
@@ -158,6 +161,41 @@ describe('what a look changes', () => {
     ]);
     expect(agreed.state.contradictions).to.deep.equal([]);
     expect(agreed.state.seen[0]).to.include({ notYetAt: SOWN + 40 * HOUR, reachedAt: SOWN + 72 * HOUR });
+  });
+});
+
+describe('a look that is hard to believe', () => {
+  const notes = (hours: number, looked: number, reached: boolean) =>
+    asked(hours, [sown(), event(looked, { type: 'looked', cue: 'rooted', reached })]).notes;
+
+  it('is kept, and said to be very early or very late, until a day has gone by', () => {
+    expect(notes(7, 6, true).some((note) => note.kind === 'unlikely' && note.early)).to.equal(true);
+    expect(notes(31, 6, true).some(({ kind }) => kind === 'unlikely')).to.equal(false);
+    expect(notes(145, 144, false).some((note) => note.kind === 'unlikely' && !note.early)).to.equal(true);
+    expect(notes(47, 46, true).some(({ kind }) => kind === 'unlikely')).to.equal(false);
+  });
+});
+
+describe('since when something is so', () => {
+  const look = (hours: number, reached: boolean) =>
+    event(hours, { type: 'looked', cue: 'rooted', reached } as EventBody);
+  // Rounds at half past seven and half past eight in the evening; sown at nine.
+  const since = (hours: number, ...events: SowingEvent[]) => asked(hours, [sown(), ...events]).since;
+
+  it('is asked once more after it was seen, where nobody spoke of it on the round before', () => {
+    const yes = look(46.6, true);
+    const asks = since(47, yes)!;
+    expect(asks.cue).to.equal('rooted');
+    expect(asks.at).to.be.within(SOWN + 30 * HOUR, SOWN + 40 * HOUR);
+    expect(since(47, look((asks.at - SOWN) / HOUR, false), yes)).to.equal(null);
+    expect(since(70, yes)).to.equal(null);
+    expect(since(47, look(46.6, false))).to.equal(null);
+    // "Longer" is a yes of that round, "since then" a not yet: the one opens it sooner than the other.
+    const opens = (reached: boolean) =>
+      project(home, radishTray(), [sown(), yes, look((asks.at - SOWN) / HOUR, reached)]).forecast.marks.rooted
+        .p50;
+    expect(opens(true)).to.be.below(asks.at);
+    expect(opens(false)).to.be.above(asks.at);
   });
 });
 

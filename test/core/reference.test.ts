@@ -9,15 +9,31 @@ import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { lossGPerDay } from '../../src/core/water/bucket.ts';
 import { vpdKpa } from '../../src/core/water/vpd.ts';
 import { forecast, type ForecastInput } from '../../src/core/growth/forecast.ts';
-import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
-import { SPREAD } from '../../src/core/growth/spread.ts';
-import { messagesOf } from '../support/evidence.ts';
+import { NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
+import type { Heard } from '../../src/core/growth/looks.ts';
+import { MARKS, type Mark } from '../../src/core/growth/marks.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const SOWN = Date.parse('2026-03-02T08:00Z');
 
-function opening(crop: string, place = steadyPlace(21), more: Partial<ForecastInput> = {}): number[] {
-  const { marks } = forecast({
+/** A radish at a steady 21 degC, of which so much was heard: looks as mark, day and answer; silences as mark and day. */
+const heard = (
+  looks: readonly (readonly [Mark, number, boolean])[],
+  silent: readonly (readonly [Mark, number])[] = []
+): Heard => ({
+  looks: looks.map(([mark, day, reached], index) => ({
+    mark,
+    at: SOWN + day * DAY,
+    reached,
+    eventId: String(index)
+  })),
+  silent: Object.fromEntries(
+    MARKS.map((mark) => [mark, silent.flatMap(([of, day]) => (of === mark ? [SOWN + day * DAY] : []))])
+  ),
+  darkUntil: null
+});
+const of = (crop: string, place = steadyPlace(21), more: Partial<ForecastInput> = {}) =>
+  forecast({
     crop: cropOf(crop),
     zone: zoneOf('UTC'),
     latitudeDeg: 43.4,
@@ -26,11 +42,16 @@ function opening(crop: string, place = steadyPlace(21), more: Partial<ForecastIn
     stays: [{ from: SOWN, place }],
     lightFrom: 'lightReady',
     litAt: null,
-    seen: [],
     belief: NEW_HOUSEHOLD,
     ...more
   });
-  const { p10, p50, p90 } = marks.windowOpen;
+function opening(
+  crop: string,
+  place = steadyPlace(21),
+  more: Partial<ForecastInput> = {},
+  mark: Mark = 'windowOpen'
+): number[] {
+  const { p10, p50, p90 } = of(crop, place, more).marks[mark];
   return [p10, p50, p90].map((time) => (time - SOWN) / DAY);
 }
 
@@ -48,29 +69,58 @@ describe('reference values', () => {
   });
 
   it('window of a new household at steady warmth', () => {
-    close(opening('radish'), [5.195, 6.5, 8.133], 0.0006);
-    close(opening('radish', steadyPlace(17)), [7.353, 9.201, 11.513], 0.0006);
-    close(opening('cilantro', steadyPlace(26.5)), [10.974, 14.153, 18.252], 0.0006);
+    close(opening('radish'), [5.14, 6.5, 8.22], 0.006);
+    close(opening('radish', steadyPlace(17)), [7.28, 9.2, 11.64], 0.006);
+    close(opening('cilantro', steadyPlace(26.5)), [10.79, 14.15, 18.56], 0.006);
   });
 
   it('window at 16 h of 23 degC and 8 h of 16 degC', () => {
     expect(opening('radish', steadyPlace(23, 16))[1]).to.be.closeTo(6.874, 0.0006);
   });
 
-  it('window given that it was not open at day 7', () => {
-    const seen = [{ mark: 'windowOpen' as const, notYetAt: SOWN + 7 * DAY, reachedAt: null }];
-    close(opening('radish', steadyPlace(21), { seen }), [7.116, 7.692, 8.953], 0.0006);
+  it('window after looks: what was seen, what was not yet, and a slip of the thumb', () => {
+    const after = (looks: Parameters<typeof heard>[0], mark?: Mark) =>
+      opening('radish', steadyPlace(21), { heard: heard(looks) }, mark);
+    close(after([['rooted', 4, false]]), [5.15, 6.53, 8.39], 0.006);
+    close(
+      after([2.5, 3, 3.5, 4].map((day) => ['rooted', day, false] as const)),
+      [11.24, 13.15, 15.41],
+      0.006
+    );
+    close(
+      after([
+        ['rooted', 1.5, false],
+        ['rooted', 2, true]
+      ]),
+      [5.12, 5.9, 6.78],
+      0.006
+    );
+    close(after([['rooted', 0.25, true]]), [5.14, 6.5, 8.22], 0.006);
+    close(after([['windowOpen', 7, false]]), [7.06, 7.7, 9.14], 0.006);
+    close(
+      after(
+        [8, 8.5, 9].map((day) => ['windowOpen', day, false] as const),
+        'windowClose'
+      ),
+      [13.25, 14.99, 17.52],
+      0.006
+    );
   });
 
-  it('what one radish 10 % late teaches about the next', () => {
-    const late = { mean: Math.log(1.1), variance: SPREAD.stage ** 2 };
-    const belief = beliefFor(
-      learn(messagesOf([{ cropKey: 'radish', durationCv: 0.09, marks: [late] }])),
-      'radish'
-    );
-    expect(opening('radish', steadyPlace(21), { belief })[1]).to.be.closeTo(6.918, 0.0006);
-    const sd = Math.sqrt(belief.variance + 0.09 ** 2 + SPREAD.stage ** 2);
-    expect(sd).to.be.closeTo(0.13239, 0.000006);
+  it('what a radish says of its household: a look, silences before one, a first look long after', () => {
+    const says = (...what: Parameters<typeof heard>) =>
+      of('radish', steadyPlace(21), { heard: heard(...what) }).message();
+    const seen = says([
+      ['windowOpen', 6.5, false],
+      ['windowOpen', 7, true]
+    ])!;
+    close([seen.mean, seen.variance], [0.0373, 0.0213], 0.00006);
+    const silent = says(
+      [['windowOpen', 7, true]],
+      [5.5, 6, 6.5].map((day) => ['windowOpen', day] as const)
+    )!;
+    close([silent.mean, silent.variance], [-0.052, 0.0366], 0.0006);
+    expect(says([['windowOpen', 15, true]])).to.equal(null);
   });
 
   it('vapour pressure deficit', () => {

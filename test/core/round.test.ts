@@ -70,7 +70,7 @@ describe('what a round asks for', () => {
     const task = ask(SOWN + 151 * HOUR, [...lit(), open]).steps.find(({ body }) => body.kind === 'cut')!;
     // What it usually gives, and a little of the tenth that it gains until its best day.
     if (task.body.kind !== 'cut') throw new Error('It asks for something else.');
-    expect(task.body.expectedG).to.be.within(103.5, 105);
+    expect(task.body.expectedG).to.be.within(103.5, 108);
   });
 
   it('lets a part cut today be enough for today', () => {
@@ -121,7 +121,8 @@ describe('what a round asks for', () => {
       ];
       return kinds(due, events, cress);
     };
-    expect(at(opens)).not.to.include('water');
+    // Who deals with it and says nothing of its opening makes that a little later.
+    expect(at(opens + 0.5 * DAY)).not.to.include('water');
     expect(at(opens - 1.5 * DAY)).to.include('water');
   });
 
@@ -233,7 +234,8 @@ describe('the way of a crop under a method', () => {
     expect(asks(40 + 49)).to.include('light');
     const { forecast } = project(home, radishTray({ method: counted }), events);
     const longer = project(home, radishTray({ method: { ...press!, domeDays: 6 } }), events).forecast;
-    expect(longer.clock.tau(SOWN + 7 * DAY)).to.be.at.least(forecast.clock.tau(SOWN + 7 * DAY));
+    // Longer in the dark than it needs, it stretches and does not open.
+    expect(longer.clock.tau(SOWN + 7 * DAY)).to.be.below(forecast.clock.tau(SOWN + 7 * DAY) - 0.5);
   });
 });
 

@@ -223,7 +223,7 @@ describe('how a window narrows', () => {
     const look = event(46, { type: 'looked', cue: 'rooted', reached: true });
     const events = [
       sown(),
-      event(34, { type: 'looked', cue: 'rooted', reached: false }),
+      event(20, { type: 'looked', cue: 'rooted', reached: false }),
       look,
       event(48, { type: 'misted', waterG: 9 })
     ];

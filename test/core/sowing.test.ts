@@ -95,7 +95,8 @@ describe('following a sowing', () => {
     const before = project(home, radishTray(), [sown()]);
     const after = project(home, radishTray(), [
       sown(),
-      event(24, { type: 'looked', cue: 'rooted', reached: true })
+      event(30, { type: 'looked', cue: 'rooted', reached: false }),
+      event(36, { type: 'looked', cue: 'rooted', reached: true })
     ]);
     expect(after.forecast.marks.windowOpen.p50).to.be.below(before.forecast.marks.windowOpen.p50 - 6 * HOUR);
     expect(bandsOf(after).open.p50).to.equal(after.forecast.marks.windowOpen.p50);

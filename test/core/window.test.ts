@@ -4,11 +4,12 @@ import { Clock } from '../../src/core/growth/clock.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { DAY, zoneOf } from '../../src/core/time/zone.ts';
 import { forecast, type ForecastInput } from '../../src/core/growth/forecast.ts';
-import { beliefFor, learn, NEW_HOUSEHOLD, type SowingEvidence } from '../../src/core/growth/learn.ts';
-import { MARKS } from '../../src/core/growth/marks.ts';
+import { beliefFor, learn, NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
+import { NOTHING_HEARD } from '../../src/core/growth/looks.ts';
+import { MARKS, type Mark } from '../../src/core/growth/marks.ts';
 import { phi, phiInverse } from '../../src/core/stats/normal.ts';
 import { SPREAD } from '../../src/core/growth/spread.ts';
-import { messagesOf } from '../support/evidence.ts';
+import { messagesOf, type SowingEvidence } from '../support/evidence.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const SOWN = Date.parse('2026-11-02T08:00Z');
@@ -21,9 +22,20 @@ const input = (more: Partial<ForecastInput> = {}): ForecastInput => ({
   stays: [{ from: SOWN, place: steadyPlace(21) }],
   lightFrom: 'lightReady',
   litAt: null,
-  seen: [],
   belief: NEW_HOUSEHOLD,
   ...more
+});
+/** What was said of marks: by day, with the answer. */
+const looks = (...said: readonly (readonly [Mark, number, boolean])[]): Partial<ForecastInput> => ({
+  heard: {
+    ...NOTHING_HEARD,
+    looks: said.map(([mark, day, reached], index) => ({
+      mark,
+      at: SOWN + day * DAY,
+      reached,
+      eventId: String(index)
+    }))
+  }
 });
 const days = (at: number) => (at - SOWN) / DAY;
 const dim = { ...steadyPlace(21), light: { kind: 'sill', aspect: 'away', back: false } as const };
@@ -109,9 +121,7 @@ describe('the forecast', () => {
 
   it('is brought forward, with the light, by a lid that lifts a day early', () => {
     const plain = forecast(input());
-    const early = forecast(
-      input({ seen: [{ mark: 'rooted', notYetAt: SOWN + 0.9 * DAY, reachedAt: SOWN + 1 * DAY }] })
-    );
+    const early = forecast(input(looks(['rooted', 1.1, false], ['rooted', 1.3, true])));
     expect(days(early.marks.lightReady.p50)).to.be.below(days(plain.marks.lightReady.p50) - 0.2);
     expect(days(early.marks.windowOpen.p50)).to.be.below(days(plain.marks.windowOpen.p50) - 0.4);
   });
@@ -121,47 +131,102 @@ describe('the forecast', () => {
       const { p10, p90 } = forecast(input(more)).marks.windowOpen;
       return p90 - p10;
     };
-    const rooted = { mark: 'rooted' as const, notYetAt: SOWN + 1.9 * DAY, reachedAt: SOWN + 2.1 * DAY };
-    const ready = { mark: 'lightReady' as const, notYetAt: SOWN + 3.1 * DAY, reachedAt: SOWN + 3.3 * DAY };
-    expect(width({ seen: [rooted] })).to.be.below(width({}) * 0.8);
-    expect(width({ seen: [rooted, ready] })).to.be.below(width({ seen: [rooted] }));
+    const rooted = [
+      ['rooted', 1.9, false],
+      ['rooted', 2.1, true]
+    ] as const;
+    const ready = [
+      ['lightReady', 3.1, false],
+      ['lightReady', 3.3, true]
+    ] as const;
+    expect(width(looks(...rooted))).to.be.below(width({}) * 0.8);
+    expect(width(looks(...rooted, ...ready))).to.be.below(width(looks(...rooted)));
   });
 
-  it('moves later, never earlier, with each "not yet"', () => {
+  it('moves later, never earlier, with each "not yet", at every stage', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0.1, max: 20, noNaN: true }),
-        fc.double({ min: 0, max: 2, noNaN: true }),
-        (first, more) => {
-          const at = (day: number) =>
-            forecast(input({ seen: [{ mark: 'windowOpen', notYetAt: SOWN + day * DAY, reachedAt: null }] }))
-              .marks.windowOpen;
-          const [before, after] = [at(first), at(first + more)];
-          expect(after.p50).to.be.at.least(before.p50 - 1);
-          expect(after.p10).to.be.at.least(SOWN + (first + more) * DAY - 1);
+        fc.constantFrom('rooted' as const, 'lightReady' as const, 'windowOpen' as const),
+        fc.double({ min: 0.1, max: 14, noNaN: true }),
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        (mark, first, more) => {
+          const before = forecast(input(looks([mark, first, false])));
+          const after = forecast(input(looks([mark, first, false], [mark, first + more, false])));
+          for (const later of MARKS.slice(MARKS.indexOf(mark)))
+            expect(after.marks[later].p50, later).to.be.at.least(before.marks[later].p50 - 60_000);
         }
       )
     );
   });
 
-  it('is the moment itself once the cue was seen', () => {
-    const { marks, chance } = forecast(
-      input({ seen: [{ mark: 'windowOpen', notYetAt: null, reachedAt: SOWN + 6 * DAY }] })
+  it('is moved next to nothing by one odd look, whichever way', () => {
+    const plain = days(forecast(input()).marks.windowOpen.p50);
+    for (const odd of [
+      ['rooted', 0.25, true],
+      ['rooted', 5, false],
+      ['lightReady', 0.5, true]
+    ] as const)
+      expect(days(forecast(input(looks(odd))).marks.windowOpen.p50), odd.join()).to.be.closeTo(plain, 0.15);
+  });
+
+  it('holds a cue for reached by its look, where that is to be believed, between the last "not yet" and it', () => {
+    const { marks, chance } = forecast(input(looks(['windowOpen', 5.5, false], ['windowOpen', 6, true])));
+    expect(marks.windowOpen.seen).to.equal(true);
+    expect(days(marks.windowOpen.p50)).to.be.within(5.5, 6);
+    expect(chance('windowOpen', SOWN + 5 * DAY)).to.be.below(0.05);
+    expect(chance('windowOpen', SOWN + 6 * DAY)).to.be.above(0.85);
+    expect(forecast(input(looks(['rooted', 0.25, true]))).marks.rooted.seen).to.equal(false);
+  });
+
+  it('says how likely a look is by all the rest', () => {
+    const look = { mark: 'rooted', at: SOWN + 0.25 * DAY, reached: true, eventId: '0' } as const;
+    expect(forecast(input(looks(['rooted', 0.25, true]))).likelihoodOf(look)).to.be.below(0.005);
+    expect(
+      forecast(input(looks(['rooted', 2, true]))).likelihoodOf({ ...look, at: SOWN + 2 * DAY })
+    ).to.be.within(0.4, 0.6);
+  });
+
+  it('takes silence for a weak "not yet", and of somebody who never answers for little', () => {
+    const silent = (...silentDays: number[]) =>
+      forecast(
+        input({
+          heard: { ...NOTHING_HEARD, silent: { windowOpen: silentDays.map((day) => SOWN + day * DAY) } }
+        })
+      ).marks.windowOpen;
+    const said = forecast(input(looks(['windowOpen', 7, false]))).marks.windowOpen;
+    expect(days(silent(7).p50)).to.be.within(6.55, days(said.p50) - 0.3);
+    // Before a cue is offered nobody could have said it.
+    expect(silent(2, 3, 4).p50).to.be.closeTo(silent().p50, 60_000);
+    // A week of silence is somebody who does not answer: it never moves a window by days.
+    expect(days(silent(6, 7, 8, 9, 10, 11, 12).p50)).to.be.below(9.5);
+  });
+
+  it('opens no earlier for late light, and stretches meanwhile', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 12, noNaN: true }),
+        fc.double({ min: 0, max: 4, noNaN: true }),
+        (lit, later) => {
+          const at = (day: number) => forecast(input({ litAt: SOWN + day * DAY })).marks.windowOpen.p50;
+          expect(at(lit + later)).to.be.at.least(at(lit) - 60_000);
+        }
+      )
     );
-    expect(marks.windowOpen).to.deep.equal({
-      p10: SOWN + 6 * DAY,
-      p50: SOWN + 6 * DAY,
-      p90: SOWN + 6 * DAY,
-      seen: true
-    });
-    expect([chance('windowOpen', SOWN + 5 * DAY), chance('windowOpen', SOWN + 7 * DAY)]).to.deep.equal([
-      0, 1
-    ]);
+    const [ready, late] = [3, 6].map(
+      (day) => forecast(input({ litAt: SOWN + day * DAY })).marks.windowOpen.p50
+    );
+    expect(days(late!) - days(ready!)).to.be.within(1.5, 2.5);
+  });
+
+  it('is as slow for a tray that was last seen in the dark as for one that came to light only then', () => {
+    const seenDark = forecast(input({ heard: { ...NOTHING_HEARD, darkUntil: SOWN + 5 * DAY } }));
+    const lit = forecast(input({ litAt: SOWN + 5 * DAY }));
+    expect(seenDark.marks.windowOpen.p50).to.be.closeTo(lit.marks.windowOpen.p50, 60_000);
   });
 
   it('slows on a dim sill from first light on, not before', () => {
     const [lamp, sill] = [forecast(input()), forecast(input({ stays: [{ from: SOWN, place: dim }] }))];
-    expect(sill.marks.lightReady.p50).to.be.closeTo(lamp.marks.lightReady.p50, 1000);
+    expect(sill.marks.lightReady.p50).to.be.closeTo(lamp.marks.lightReady.p50, 60_000);
     expect(days(sill.marks.windowOpen.p50)).to.be.above(days(lamp.marks.windowOpen.p50) + 3);
   });
 

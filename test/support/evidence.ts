@@ -1,8 +1,17 @@
-import { sowingMessage, type SowingEvidence } from '../../src/core/growth/learn.ts';
+import type { Gaussian } from '../../src/core/stats/gaussian.ts';
+import { observe } from '../../src/core/stats/gaussian.ts';
 
-/** What each sowing that saw anything says, as learning takes it. */
+/** What the marks of one sowing said, each on ln(duration / table). */
+export interface SowingEvidence {
+  cropKey: string;
+  durationCv: number;
+  marks: readonly Gaussian[];
+}
+
+/** What each sowing that saw anything says, as learning takes it: its marks as one, widened by what that sowing adds. */
 export const messagesOf = (sowings: readonly SowingEvidence[]) =>
-  sowings.flatMap((sowing) => {
-    const message = sowingMessage(sowing);
-    return message ? [{ cropKey: sowing.cropKey, message }] : [];
+  sowings.flatMap(({ cropKey, durationCv, marks: [first, ...rest] }) => {
+    if (!first) return [];
+    const own = rest.reduce(observe, first);
+    return [{ cropKey, message: { mean: own.mean, variance: own.variance + durationCv ** 2 } }];
   });

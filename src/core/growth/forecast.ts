@@ -1,16 +1,19 @@
 import { Clock, type Stretch } from './clock.ts';
 import { warmthEdges } from '../places/air/airAt.ts';
 import { warmthRates } from '../places/air/rates.ts';
-import { GOOD_DLI, lampDli } from '../places/light.ts';
 import { lightResponses, type Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
 import { DAY, type Millis, type Zone } from '../time/zone.ts';
-import { evidenceOf, type MarkSeen } from './evidence.ts';
-import { chanceBy, forecastMark, type MarkForecast } from './forecastMark.ts';
-import { add, observe, type Gaussian } from '../stats/gaussian.ts';
+import type { Gaussian } from '../stats/gaussian.ts';
+import { phi } from '../stats/normal.ts';
+import { quantile, type MarkForecast } from './forecastMark.ts';
+import { NEW_HOUSEHOLD } from './learn.ts';
+import { intervalsOf, NOTHING_HEARD, type Heard, type Interval, type Look } from './looks.ts';
 import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
-import { SPREAD } from './spread.ts';
+import { messageFrom, momentsOf, normed, pacePrior, STAGE_SD, type Prior } from './pace.ts';
+import { clockOn, waysOf, type PaceClock, type Sources, type Way } from './paceClocks.ts';
+import { PaceGrid, type OnGrid } from './paceGrid.ts';
 
 /** Where a sowing stood from a moment on. */
 export interface Stay {
@@ -40,173 +43,240 @@ export interface ForecastInput {
   uncoveredAt?: Millis | null;
   /** When it came to light, where it did. */
   litAt: Millis | null;
-  /** What looks said, at most one entry a mark. */
-  seen: readonly MarkSeen[];
+  /** What was said of its marks, and what was not. */
+  heard?: Heard;
   /** The household's belief of H + h for this crop. */
   belief: Gaussian;
 }
 
 /** What is expected of one sowing, with how sure that is. */
 export interface Forecast {
-  marks: Record<Mark, MarkForecast>;
-  clock: Clock;
+  marks: Readonly<Record<Mark, MarkForecast>>;
+  /** The clock of a middling pace, for what is drawn and measured by age. */
+  clock: PaceClock;
   /** First light, as it was or as it is expected; Infinity for what stays dark. Nobody works it out a second time. */
   litAt: Millis;
-  /** Chance that a mark is reached by a moment, given the looks so far. */
+  /** Chance that a mark is reached by a moment, given all that was said and not said. */
   chance(mark: Mark, at: Millis): number;
+  /** How likely what a look says is by all the rest, its own errors left out. */
+  likelihoodOf(look: Look): number;
+  /** What it says of its household with its crop; null while that is nothing. */
+  message(): Gaussian | null;
 }
 
 /** How far ahead a sill's light is followed day by day; after that it stays as it is. */
 const LIGHT_HORIZON_D = 70;
 
 /**
- * The forecast of one sowing: its clock from where it stands, its own pace from the looks so far, and
- * the time of each mark with its range (docs/model.md, 2 to 5).
+ * The forecast of one sowing: a clock for each pace from where it stands, its own pace from what was said and not said of
+ * it, and the time of each mark with its range (docs/model.md, 2 to 5).
  */
 export function forecast(input: ForecastInput): Forecast {
-  const { litAt, clock, belief } = input.litAt === null ? inTheDark(input) : inLight(input, input.litAt);
-  const { forecastOf, durations, notYet, reached, clockOf } = belief;
-  const marks = Object.fromEntries(MARKS.map((mark) => [mark, forecastOf(mark)])) as Record<
-    Mark,
-    MarkForecast
-  >;
+  const { crop, heard = NOTHING_HEARD } = input;
+  const table = tableOptimumDays(crop);
+  const sources = sourcesOf(input);
+  const wayOf = waysOf(crop, sources, {
+    lightFrom: input.lightFrom,
+    domeDays: input.domeDays ?? null,
+    uncoveredAt: input.uncoveredAt ?? null,
+    litAt: input.litAt,
+    sownAt: input.sownAt,
+    darkUntil: heard.darkUntil
+  });
+  const prior = pacePrior(input.belief, crop.durationCv);
+  const grid = new PaceGrid(prior.paces, table, sources, wayOf);
+  const offered = isOffered(prior, wayOf, sources, table);
+  const said = saidOf(heard, offered);
+  const told = toldOn(grid, said);
+  const weights = weighed(prior, [...told.values()]);
+  const pace = momentsOf(prior.paces, weights);
+  const clock = clockOn(wayOf(pace.mean), sources);
+  const chances = new Map<Mark, (at: Millis) => number>();
+  const chanceOf = (mark: Mark): ((at: Millis) => number) => {
+    const own = told.get(mark);
+    if (!own) return grid.plainChance(weights, mark);
+    const others = [...told.values()].filter((one) => one !== own);
+    return grid.seenChance(weighed(prior, others), own);
+  };
+  const chance = (mark: Mark, at: Millis): number => {
+    let of = chances.get(mark);
+    if (!of) chances.set(mark, (of = chanceOf(mark)));
+    return of(at);
+  };
+  const marks = byMark(
+    (mark) =>
+      new LazyMark(
+        (share) =>
+          quantile(
+            share,
+            (at) => chance(mark, at),
+            (x) => clock.when(Math.exp(x)),
+            { mean: Math.log(table[mark]) + pace.mean, sd: Math.hypot(pace.sd, STAGE_SD) }
+          ),
+        () => isSeen(heard, mark, chance)
+      )
+  );
   return {
     marks,
     clock,
-    litAt,
-    chance: (mark, at) => {
-      const seenAt = reached.get(mark);
-      return seenAt === undefined
-        ? chanceBy(clockOf(mark), durations[mark], at, notYet.get(mark) ?? null)
-        : at >= seenAt
-          ? 1
-          : 0;
-    }
+    get litAt() {
+      return firstLight(input, heard, marks);
+    },
+    chance,
+    likelihoodOf: (look) => {
+      const others = weighed(
+        prior,
+        [...told.values()].filter(({ mark }) => mark !== look.mark)
+      );
+      const looks = heard.looks.filter(({ eventId }) => eventId !== look.eventId);
+      const rest = saidOf({ ...heard, looks }, offered).get(look.mark);
+      const by = rest
+        ? grid.seenChance(others, grid.hear(look.mark, rest))(look.at)
+        : grid.plainChance(others, look.mark)(look.at);
+      return look.reached ? by : 1 - by;
+    },
+    message: () => messageOf(crop, said, sources, wayOf)
   };
 }
 
-interface Believed {
-  litAt: Millis;
-  clock: Clock;
-  belief: ReturnType<typeof believe>;
+/** What a sowing says of its household with its crop, told against what a new household believes. */
+function messageOf(crop: Crop, said: Said, sources: Sources, wayOf: (pace: number) => Way): Gaussian | null {
+  if (said.size === 0) return null;
+  const { paces } = pacePrior(NEW_HOUSEHOLD, crop.durationCv);
+  const told = toldOn(new PaceGrid(paces, tableOptimumDays(crop), sources, wayOf), said);
+  return messageFrom(NEW_HOUSEHOLD, crop.durationCv, paces, productOf(paces.length, [...told.values()]));
 }
 
-const inLight = (input: ForecastInput, litAt: Millis): Believed => {
-  const clock = new Clock(stretches(input, { litAt, ripeAt: Infinity }), head(input));
-  const belief = believe(input, clock);
-  const ripeAt = belief.forecastOf('windowOpen').p50;
-  // What is ripe ages by warmth alone, wherever it is carried: dimness keeps nothing fresh (docs/model.md, 3).
-  const dims =
-    Number.isFinite(litAt) && Number.isFinite(ripeAt) && input.stays.some(({ place }) => !isBright(place));
-  return dims
-    ? {
-        litAt,
-        clock,
-        belief: believe(input, clock, new Clock(stretches(input, { litAt, ripeAt }), head(input)))
-      }
-    : { litAt, clock, belief };
-};
+const byMark = <T>(of: (mark: Mark) => T): Record<Mark, T> =>
+  Object.fromEntries(MARKS.map((mark) => [mark, of(mark)] as const)) as Record<Mark, T>;
 
-/** Whether its light never slows the clock. */
-const isBright = ({ light }: Place): boolean =>
-  light.kind === 'lamp' && lampDli(light.ppfd, light.hours) >= GOOD_DLI;
+/** Worked out when it is asked for: few views ask for all of it. */
+class LazyMark implements MarkForecast {
+  private readonly known = new Map<number, Millis>();
+  private wasSeen: boolean | undefined;
+  constructor(
+    private readonly time: (share: number) => Millis,
+    private readonly look: () => boolean
+  ) {}
+  private at(share: number): Millis {
+    let at = this.known.get(share);
+    if (at === undefined) this.known.set(share, (at = this.time(share)));
+    return at;
+  }
+  get p10(): Millis {
+    return this.at(0.1);
+  }
+  get p50(): Millis {
+    return this.at(0.5);
+  }
+  get p90(): Millis {
+    return this.at(0.9);
+  }
+  get seen(): boolean {
+    return (this.wasSeen ??= this.look());
+  }
+}
 
-/** Until it has come to light, when it will follows from how it gets on in the dark. */
-function inTheDark(input: ForecastInput): Believed {
-  if (input.lightFrom === 'sown') return inLight(input, input.sownAt);
-  const dark = inLight(input, Infinity);
-  const litAt = expectedLight(input, dark.belief.forecastOf);
-  return litAt === Infinity ? dark : inLight(input, litAt);
+type Said = ReadonlyMap<Mark, readonly Interval[]>;
+
+/** A cue is offered from this chance of its stage on: before, nobody could have said it. */
+const OFFERED = 0.05;
+
+/** Whether a cue was offered at a moment, by what was believed before anything was seen. */
+function isOffered(
+  { paces, weights }: Prior,
+  wayOf: (pace: number) => Way,
+  sources: Sources,
+  table: Record<Mark, number>
+): (mark: Mark, at: Millis) => boolean {
+  const { mean, sd } = momentsOf(paces, weights);
+  const { tau } = clockOn(wayOf(mean), sources);
+  return (mark, at) => {
+    const shows = tau(at);
+    return shows > 0 && phi((Math.log(shows / table[mark]) - mean) / Math.hypot(sd, STAGE_SD)) >= OFFERED;
+  };
+}
+
+/** What was said of each mark, and what was not although it was offered; marks of which nothing was are left out. */
+const saidOf = (heard: Heard, offered: (mark: Mark, at: Millis) => boolean): Said =>
+  new Map(
+    MARKS.flatMap((mark) => {
+      const silent = heard.silent[mark]?.filter((at) => offered(mark, at)) ?? [];
+      const intervals = intervalsOf({ ...heard, silent: { [mark]: silent } }, mark);
+      return intervals.length > 0 ? [[mark, intervals] as const] : [];
+    })
+  );
+
+const toldOn = (grid: PaceGrid, said: Said): Map<Mark, OnGrid> =>
+  new Map([...said].map(([mark, intervals]) => [mark, grid.hear(mark, intervals)]));
+
+function productOf(size: number, told: readonly OnGrid[]): Float64Array {
+  const product = new Float64Array(size).fill(1);
+  for (const { agrees } of told)
+    for (let index = 0; index < size; index += 1) product[index]! *= agrees[index]!;
+  return product;
+}
+
+/** The prior, weighed by how well each pace agrees with what was seen; as it was where nothing agrees at all. */
+function weighed({ weights }: Prior, told: readonly OnGrid[]): Float64Array {
+  const after = productOf(weights.length, told).map((agrees, index) => agrees * weights[index]!);
+  return after.some((weight) => weight > 0) ? normed(after) : weights;
+}
+
+/** Whether somebody saw a mark, and that is believed: a slip of the thumb at six hours is not. */
+function isSeen({ looks }: Heard, mark: Mark, chance: (mark: Mark, at: Millis) => number): boolean {
+  const last = looks.findLast((look) => look.mark === mark && look.reached);
+  return last !== undefined && chance(mark, last.at) >= 0.5;
+}
+
+/** First light as it was, or as it is expected by the marks. */
+function firstLight(
+  { lightFrom, litAt, sownAt, domeDays, uncoveredAt }: ForecastInput,
+  { darkUntil }: Heard,
+  marks: Record<Mark, MarkForecast>
+): Millis {
+  if (litAt !== null) return litAt;
+  if (lightFrom === null) return Infinity;
+  if (lightFrom === 'sown') return sownAt;
+  const due =
+    lightFrom === 'lightReady' && typeof domeDays === 'number'
+      ? (uncoveredAt ?? marks.rooted.p50) + domeDays * DAY
+      : marks[lightFrom].p50;
+  // Nothing stands in light before its cover came off, nor before it was last seen in the dark.
+  return Math.max(due, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }
 
 const head = ({ unsoaked, headStart = 0 }: ForecastInput): number =>
   headStart - (unsoaked ? UNSOAKED_DELAY : 0);
 
-function expectedLight(input: ForecastInput, forecastOf: (mark: Mark) => MarkForecast): Millis {
-  if (input.lightFrom === null || input.lightFrom === 'sown') return Infinity;
-  if (input.lightFrom === 'lightReady' && typeof input.domeDays === 'number')
-    return (input.uncoveredAt ?? forecastOf('rooted').p50) + input.domeDays * DAY;
-  // Nothing stands in light before its cover came off.
-  return Math.max(forecastOf(input.lightFrom).p50, input.uncoveredAt ?? -Infinity);
-}
-
 /**
- * Stretches of one rate: a new one at each move, at first light, every three hours that were measured, and
- * daily while a sill's light changes.
+ * The clock of warmth alone and that of warmth and light, in stretches of one rate: a new one at each move, every three
+ * hours that were measured, and daily while a sill's light changes.
  */
-function stretches(input: ForecastInput, { litAt, ripeAt }: { litAt: Millis; ripeAt: Millis }): Stretch[] {
+function sourcesOf(input: ForecastInput): Sources {
   const { sownAt, stays, crop } = input;
   const edges = new Set([sownAt]);
-  if (Number.isFinite(ripeAt) && ripeAt > sownAt) edges.add(ripeAt);
   stays.forEach((stay, index) => {
     const from = Math.max(stay.from, sownAt);
     const until = stays[index + 1]?.from ?? Infinity;
     if (stay.from > sownAt) edges.add(stay.from);
     if (until > from) for (const edge of warmthEdges(stay.place, from, until)) edges.add(edge);
   });
-  if (Number.isFinite(litAt)) {
-    const lit = Math.max(litAt, sownAt);
-    const daily = stays.some(({ place }) => place.light.kind === 'sill') ? LIGHT_HORIZON_D : 0;
-    for (let day = 0; day <= daily; day += 1) edges.add(lit + day * DAY);
-  }
+  if (stays.some(({ place }) => place.light.kind === 'sill'))
+    for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(sownAt + day * DAY);
   const here = stays.map(({ place }) => ({
     warmth: warmthRates(crop, place),
     light: lightResponses(place, input.latitudeDeg)
   }));
   let stay = 0;
-  return [...edges]
-    .sort((a, b) => a - b)
-    .map((from) => {
-      while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
-      const { warmth, light } = here[stay]!;
-      return {
-        from,
-        rate: warmth(from) * (from >= litAt && from < ripeAt ? light(input.zone.dayOfYear(from)) : 1)
-      };
-    });
-}
-
-/** Marks that what is ripe comes to. */
-const RIPE: readonly Mark[] = ['windowBest', 'windowClose'];
-
-/**
- * This sowing's pace from the looks so far, and from it the duration of each mark.
- * @param ageing the clock of what is ripe
- */
-function believe(input: ForecastInput, clock: Clock, ageing: Clock = clock) {
-  const { crop, seen } = input;
-  const table = tableOptimumDays(crop);
-  const prior = add(input.belief, { mean: 0, variance: crop.durationCv ** 2 });
-  const pace = seen.reduce((belief, mark) => {
-    const evidence = evidenceOf(crop, clock, mark);
-    return evidence ? observe(belief, evidence) : belief;
-  }, prior);
-  const durations = Object.fromEntries(
-    MARKS.map((mark) => [
-      mark,
-      { mean: Math.log(table[mark]) + pace.mean, variance: pace.variance + SPREAD.stage ** 2 }
-    ])
-  ) as Record<Mark, Gaussian>;
-  const reached = new Map(
-    seen.flatMap(({ mark, reachedAt }) => (reachedAt === null ? [] : [[mark, reachedAt] as const]))
-  );
-  const notYet = lastNotYet(seen);
-  const clockOf = (mark: Mark): Clock => (RIPE.includes(mark) ? ageing : clock);
-  const forecastOf = (mark: Mark): MarkForecast => {
-    const seenAt = reached.get(mark);
-    if (seenAt !== undefined) return { p10: seenAt, p50: seenAt, p90: seenAt, seen: true };
-    return forecastMark(clockOf(mark), durations[mark], notYet.get(mark) ?? null);
-  };
-  return { durations, notYet, reached, forecastOf, clockOf };
-}
-
-/** The last "not yet" for each mark: a mark not reached says so of every later mark as well. */
-function lastNotYet(seen: readonly MarkSeen[]): Map<Mark, Millis> {
-  const last = new Map<Mark, Millis>();
-  let latest = -Infinity;
-  for (const mark of MARKS) {
-    latest = Math.max(latest, seen.find((entry) => entry.mark === mark)?.notYetAt ?? -Infinity);
-    if (latest > -Infinity) last.set(mark, latest);
+  const warm: Stretch[] = [];
+  const lit: Stretch[] = [];
+  for (const from of [...edges].sort((a, b) => a - b)) {
+    while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
+    const { warmth, light } = here[stay]!;
+    const rate = warmth(from);
+    warm.push({ from, rate });
+    lit.push({ from, rate: rate * light(input.zone.dayOfYear(from)) });
   }
-  return last;
+  return { warm: new Clock(warm, head(input)), lit: new Clock(lit, 0) };
 }

@@ -1,40 +1,57 @@
-import type { Clock } from './clock.ts';
 import type { Millis } from '../time/zone.ts';
-import type { Gaussian } from '../stats/gaussian.ts';
-import { phi, phiInverse } from '../stats/normal.ts';
+import { phiInverse } from '../stats/normal.ts';
 
-/** When a mark is reached: 10 %, 50 % and 90 % times. All the same moment once it was seen. */
+/** When a mark is reached: 10 %, 50 % and 90 % times. */
 export interface MarkForecast {
-  p10: Millis;
-  p50: Millis;
-  p90: Millis;
-  seen: boolean;
+  readonly p10: Millis;
+  readonly p50: Millis;
+  readonly p90: Millis;
+  /** Somebody saw it, and that is believed. */
+  readonly seen: boolean;
 }
 
-/** ln of the optimum days to a mark, as believed. */
-export type LogDuration = Gaussian;
+/** Near enough, in the units of a standard normal: a minute or so. */
+const NEAR = 3e-4;
+const MOST_STEPS = 40;
 
-/** Probability that the mark is reached by `at`, given that it was not at `notYetAt`. */
-export function chanceBy(clock: Clock, duration: LogDuration, at: Millis, notYetAt: Millis | null): number {
-  const by = reachedShare(clock, duration, at);
-  const before = notYetAt === null ? 0 : reachedShare(clock, duration, notYetAt);
-  return before >= 1 ? 1 : Math.max(0, (by - before) / (1 - before));
-}
-
-/** 10, 50 and 90 % times of a mark, conditioned on "not yet" at the last look (docs/model.md, 5). */
-export function forecastMark(clock: Clock, duration: LogDuration, notYetAt: Millis | null): MarkForecast {
-  const before = notYetAt === null ? 0 : reachedShare(clock, duration, notYetAt);
-  const sd = Math.sqrt(duration.variance);
-  const time = (share: number): Millis => {
-    const z = phiInverse(before + share * (1 - before));
-    // So far past what was believed that the table has nothing more to say: any moment now.
-    if (!Number.isFinite(z)) return notYetAt!;
-    return Math.max(notYetAt ?? -Infinity, clock.when(Math.exp(duration.mean + sd * z)));
-  };
-  return { p10: time(0.1), p50: time(0.5), p90: time(0.9), seen: false };
-}
-
-function reachedShare(clock: Clock, duration: LogDuration, at: Millis): number {
-  const tau = clock.tau(at);
-  return tau <= 0 ? 0 : phi((Math.log(tau) - duration.mean) / Math.sqrt(duration.variance));
+/**
+ * The moment by which something has happened with a chance: found where the chance, as a standard normal, is nearly a line
+ * over ln of the clock. Infinity where it never comes to that.
+ * @param chance never falling over time
+ * @param at the moment at which the clock of a middling pace shows e^x optimum days
+ * @param line of the first guess: mean and spread of x
+ */
+export function quantile(
+  share: number,
+  chance: (at: Millis) => number,
+  at: (x: number) => Millis,
+  { mean, sd }: { mean: number; sd: number }
+): Millis {
+  const aim = phiInverse(share);
+  let [low, high] = [-Infinity, Infinity];
+  let x = mean + aim * sd;
+  let moment = at(x);
+  let last: { x: number; over: number } | null = null;
+  let slope = 1 / sd;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const over = (Number.isFinite(moment) ? phiInverse(chance(moment)) : Infinity) - aim;
+    if (Math.abs(over) < NEAR) return moment;
+    if (over > 0) high = x;
+    else low = x;
+    if (high - low < 1e-6) break;
+    // The line through the last two, as far as it can be believed.
+    const steepness: number =
+      last && Number.isFinite(over) && Number.isFinite(last.over) ? (over - last.over) / (x - last.x) : slope;
+    if (steepness > 0.2 / sd && steepness < 20 / sd) slope = steepness;
+    last = { x, over };
+    const next = x - Math.max(-3 * sd, Math.min(3 * sd, over / slope));
+    const isBetween = next > low && next < high && step < 10;
+    x = isBetween
+      ? next
+      : Number.isFinite(low) && Number.isFinite(high)
+        ? (low + high) / 2
+        : x - 3 * sd * Math.sign(over);
+    moment = at(x);
+  }
+  return moment;
 }

@@ -1,13 +1,6 @@
 import { observe, without, type Gaussian } from '../stats/gaussian.ts';
 import { SPREAD } from './spread.ts';
 
-/** What the marks of one sowing said, each on ln(duration / table). */
-export interface SowingEvidence {
-  cropKey: string;
-  durationCv: number;
-  marks: readonly Gaussian[];
-}
-
 /** What a household knows: of itself, and of each crop it has grown, as beliefs on H and on H + h. */
 export interface HouseholdBelief {
   household: Gaussian;
@@ -33,14 +26,6 @@ export const beliefFor = (
   cropKey: string,
   levels: Levels = SPREAD
 ): Gaussian => crops.get(cropKey) ?? widened(household, levels);
-
-/** The marks of one sowing as one observation of H + h: their product, widened by what that sowing adds. */
-export function sowingMessage({ durationCv, marks }: SowingEvidence): Gaussian | null {
-  const [first, ...rest] = marks;
-  if (!first) return null;
-  const own = rest.reduce(observe, first);
-  return { mean: own.mean, variance: own.variance + durationCv ** 2 };
-}
 
 /**
  * The exact posterior over the tree household > crop > sowing > stage, by passing normal messages up to

@@ -1,9 +1,8 @@
 import type { Crop } from '../crops/crop.ts';
-import type { Clock } from './clock.ts';
-import { evidenceOf, type MarkSeen } from './evidence.ts';
+import type { Forecast } from './forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
-import { beliefFor, beliefWithout, learn, sowingMessage, type HouseholdBelief } from './learn.ts';
+import { beliefFor, beliefWithout, learn, type HouseholdBelief } from './learn.ts';
 
 /** What a household has seen of its crops' pace, small enough to go with every page. */
 export interface Learned {
@@ -22,22 +21,17 @@ export interface CropLearned {
 }
 
 /**
- * What one sowing says of its household's pace with its crop, as one observation of H + h; null while none
- * of its cues has been seen. Only cues that were looked for count: a forgotten harvest says nothing of when
- * the window opened.
+ * What one sowing says of its household's pace with its crop, as one observation of H + h: all of its looks and silences,
+ * told against what a new household believes, so that it hangs on no other sowing. Of one that grows again, what its first
+ * growth said. Null while that is next to nothing: a harvest that nobody looked at says nothing of when it opened.
  */
-export function messageOf({
-  crop,
-  state,
-  forecast
+export const messageOf = ({
+  forecast,
+  firstGrowth
 }: {
-  crop: Crop;
-  state: { seen: readonly MarkSeen[] };
-  forecast: { clock: Clock };
-}): Gaussian | null {
-  const marks = state.seen.flatMap((seen) => evidenceOf(crop, forecast.clock, seen) ?? []);
-  return sowingMessage({ cropKey: crop.key, durationCv: crop.durationCv, marks });
-}
+  forecast: Forecast;
+  firstGrowth: Forecast | null;
+}): Gaussian | null => (firstGrowth ?? forecast).message();
 
 interface Known {
   belief: HouseholdBelief;

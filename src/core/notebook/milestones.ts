@@ -1,3 +1,4 @@
+import type { Cue } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { wholeYieldG } from '../harvest/expected.ts';
 import { cutG } from '../sowing/totals.ts';
@@ -32,12 +33,14 @@ export function milestonesOf(expected: Projected, sowing: Projected): PlanAndFac
     was: fact,
     seen: fact !== null
   });
-  const rooted = state.uncoveredAt ?? (marks.rooted.seen ? marks.rooted.p50 : null);
+  const seenAt = (cue: Cue): Millis | null =>
+    (state.first ?? state).seen.find(({ mark }) => mark === cue)?.reachedAt ?? null;
+  const rooted = state.uncoveredAt ?? (marks.rooted.seen ? seenAt('rooted') : null);
   const all = [
     was('sown', expected.setup.sowAt, state.sownAt),
     was('rooted', planned.rooted.p50, rooted),
     was('lit', expected.forecast.litAt, state.litAt),
-    was('opened', planned.windowOpen.p50, marks.windowOpen.seen ? marks.windowOpen.p50 : null),
+    was('opened', planned.windowOpen.p50, marks.windowOpen.seen ? seenAt('windowOpen') : null),
     was('cut', planned.windowBest.p50, state.cuts[0]?.at ?? null)
   ];
   // What was kept dark, or stood in light from the beginning, never came to light.

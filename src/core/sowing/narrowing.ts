@@ -1,9 +1,9 @@
-import type { SowingEvent } from './event.ts';
+import type { EventType, SowingEvent } from './event.ts';
 import { learnedBelief } from '../growth/learned.ts';
 import { forecastFrom, staysOf, type HouseholdFacts } from './project.ts';
-import { newState, take } from './reduce.ts';
+import { DEALS, newState, take } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
-import type { Millis } from '../time/zone.ts';
+import { MINUTE, type Millis } from '../time/zone.ts';
 import type { MarkForecast } from '../growth/forecastMark.ts';
 
 /** What was expected of the opening at a moment, and what had just said so. */
@@ -13,7 +13,9 @@ export interface Narrowing {
   event: SowingEvent;
 }
 
-const MOVES_IT = new Set(['sown', 'uncovered', 'lit', 'looked', 'moved', 'saw']);
+const MOVES_IT = new Set<EventType>(['sown', 'uncovered', 'lit', 'moved', ...DEALS]);
+/** What moves it less than this is not worth a line. */
+const WORTH_MS = 15 * MINUTE;
 
 /**
  * How the range of the opening narrowed, look by look: the forecast as it stood after each event that moved
@@ -41,8 +43,11 @@ export function narrowing(
     const forecast = forecastFrom(household, sowing, { state, stays, sownAt, belief });
     const before = steps.at(-1)?.open;
     const open = forecast.marks.windowOpen;
-    if (!before || before.p50 !== open.p50 || before.p10 !== open.p10)
-      steps.push({ at: event.at, open, event });
+    const moved = before
+      ? Math.max(Math.abs(before.p50 - open.p50), Math.abs(before.p10 - open.p10))
+      : Infinity;
+    // Two that never come are as far apart as one.
+    if (!(moved < WORTH_MS) && !Number.isNaN(moved)) steps.push({ at: event.at, open, event });
   }
   return steps;
 }

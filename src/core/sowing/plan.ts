@@ -81,7 +81,6 @@ export function plan(input: PlanInput): Plan {
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
       litAt: null,
-      seen: [],
       belief: input.belief ?? NEW_HOUSEHOLD
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);

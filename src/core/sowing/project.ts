@@ -4,12 +4,13 @@ import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
-import { learnedBelief, messageOf, type Learned } from '../growth/learned.ts';
+import { learnedBelief, type Learned } from '../growth/learned.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 import { NEW_THIRST, sowingThirst, thirstBelief, type ThirstLearned } from '../water/thirst.ts';
 import { observe, type Gaussian } from '../stats/gaussian.ts';
+import { heardOf } from './heard.ts';
 import { reduceEvents, type SowingState } from './reduce.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
@@ -115,7 +116,7 @@ const fromSeed = (
     domeDays: path.domeDays,
     uncoveredAt: state.uncoveredAt,
     litAt: state.litAt,
-    seen: state.growth === 0 ? state.seen : state.seenFirst,
+    heard: heardOf(state.first ?? state, path),
     belief
   });
 
@@ -129,7 +130,7 @@ function fromStubs(
   const { state, stays, belief } = followed;
   const { crop, path } = sowing;
   const first = fromSeed(household, sowing, followed);
-  const said = messageOf({ crop, state: { seen: state.seenFirst }, forecast: first });
+  const said = first.message();
   return forecast({
     crop,
     zone: household.rhythm.zone,
@@ -140,7 +141,7 @@ function fromStubs(
     stays,
     lightFrom: path.lightFrom,
     litAt: path.lightFrom === null ? null : regrowsSince,
-    seen: state.seen,
+    heard: heardOf(state, path),
     belief: said ? observe(belief, said) : belief
   });
 }

@@ -9,10 +9,10 @@ import {
   type SowingEvent
 } from './event.ts';
 import type { WaterFact } from '../water/watered.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Symptom } from '../symptoms/symptom.ts';
 import { HEFT, MOISTURE } from '../water/bucket.ts';
-import type { MarkSeen } from '../growth/evidence.ts';
+import type { Look } from '../growth/looks.ts';
 
 export type Stage = 'prepare' | 'soak' | 'drain' | 'press' | 'blackout' | 'light' | 'ended';
 
@@ -31,6 +31,14 @@ export interface Kept {
   eventId: string;
   at: Millis;
   body: Extract<EventBody, { type: 'packed' | 'taken' | 'thrown' }>;
+}
+
+/** What is held of a cue: its last "not yet", and the look that saw it first since. */
+export interface CueSeen {
+  mark: Cue;
+  notYetAt: Millis | null;
+  reachedAt: Millis | null;
+  eventId?: string;
 }
 
 /** A look that says other than an earlier one: both stand until one is taken back. */
@@ -66,7 +74,12 @@ export interface SowingState {
   uncoveredAt: Millis | null;
   litAt: Millis | null;
   moves: { from: Millis; placeId: string }[];
-  seen: MarkSeen[];
+  /** The last word on each cue. */
+  seen: CueSeen[];
+  /** All that was said of its cues, in this growth; what contradicts itself as well. */
+  looks: Look[];
+  /** When somebody dealt with it: gave, felt, lifted, weighed, turned, aired or looked. */
+  dealtAt: Millis[];
   contradictions: Contradiction[];
   sights: { eventId: string; at: Millis; sight: Symptom }[];
   turnedAt: Millis | null;
@@ -82,8 +95,11 @@ export interface SowingState {
   growth: number;
   /** Since when it grows again; null for from its seed. */
   regrowsSince: Millis | null;
-  /** What looks said of its first growth, once it grows again. */
-  seenFirst: MarkSeen[];
+  /** What its first growth was and what was said of it, once it grows again. */
+  first: Pick<
+    SowingState,
+    'seen' | 'looks' | 'dealtAt' | 'sownAt' | 'uncoveredAt' | 'litAt' | 'regrowsSince'
+  > | null;
   kept: Kept[];
   /** What was done to its emptied container. */
   cleaned: Map<Cleaning, { at: Millis; eventId: string }>;
@@ -113,7 +129,7 @@ export function take(state: SowingState, event: SowingEvent, undone = false): vo
   state.log.push({ event, undone, repeat });
 }
 
-const newSeen = (): MarkSeen[] => CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null }));
+const newSeen = (): CueSeen[] => CUES.map((mark) => ({ mark, notYetAt: null, reachedAt: null }));
 
 /** Of a sowing that nothing has happened to. */
 export const newState = (): SowingState => ({
@@ -127,6 +143,8 @@ export const newState = (): SowingState => ({
   litAt: null,
   moves: [],
   seen: newSeen(),
+  looks: [],
+  dealtAt: [],
   contradictions: [],
   sights: [],
   turnedAt: null,
@@ -138,13 +156,27 @@ export const newState = (): SowingState => ({
   cutPieces: new Set(),
   growth: 0,
   regrowsSince: null,
-  seenFirst: [],
+  first: null,
   kept: [],
   cleaned: new Map(),
   endedAt: null,
   lost: null,
   log: []
 });
+
+/** Whoever does one of these stands before the tray. */
+export const DEALS: ReadonlySet<EventBody['type']> = new Set([
+  'misted',
+  'watered',
+  'fed',
+  'felt',
+  'lifted',
+  'weighed',
+  'saw',
+  'looked',
+  'turned',
+  'aired'
+]);
 
 /** Applies one event; false where it says nothing new. */
 function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
@@ -163,6 +195,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       return true;
   }
   if (state.stage === 'ended') return false;
+  if (DEALS.has(body.type)) state.dealtAt.push(at);
   switch (body.type) {
     case 'prepared':
       if (state.prepared.has(body.step)) return false;
@@ -257,12 +290,17 @@ function cut(
   for (const piece of pieces) state.cutPieces.add(piece);
   if (!last && state.cutShare < 0.999) return;
   if (!again) return end(state, at);
-  if (state.growth === 0) state.seenFirst = state.seen;
+  if (state.growth === 0) {
+    const { seen, looks, dealtAt, sownAt, uncoveredAt, litAt, regrowsSince } = state;
+    state.first = { seen, looks, dealtAt, sownAt, uncoveredAt, litAt, regrowsSince };
+  }
   state.growth += 1;
   state.regrowsSince = at;
   state.cutShare = 0;
   state.cutPieces = new Set();
   state.seen = newSeen();
+  state.looks = [];
+  state.dealtAt = [];
 }
 
 /**
@@ -273,6 +311,10 @@ function look(
   state: SowingState,
   { id, at, cue, reached }: { id: string; at: Millis; cue: Cue; reached: boolean }
 ): boolean {
+  const again = state.looks.findLast(({ mark }) => mark === cue);
+  // Said twice within the hour is said once.
+  if (!again || again.reached !== reached || at - again.at > HOUR)
+    state.looks.push({ mark: cue, at, reached, eventId: id });
   const seen = state.seen.find(({ mark }) => mark === cue)!;
   if (reached) {
     if (seen.reachedAt !== null) return false;

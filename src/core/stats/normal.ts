@@ -33,6 +33,23 @@ export function phi(z: number): number {
   return z > 0 ? 1 - tail : tail;
 }
 
+/** Where the table of {@link phiQuick} ends, and how fine it is. */
+const QUICK_END = 8;
+const QUICK_PER_ONE = 256;
+const quickTable = Float64Array.from({ length: 2 * QUICK_END * QUICK_PER_ONE + 2 }, (_, index) =>
+  phi(index / QUICK_PER_ONE - QUICK_END)
+);
+
+/** As {@link phi}, off a table: within 5e-7 of it, and several times as fast. For sums of many. */
+export function phiQuick(z: number): number {
+  if (z >= QUICK_END) return 1;
+  if (z <= -QUICK_END) return 0;
+  const place = (z + QUICK_END) * QUICK_PER_ONE;
+  const index = Math.floor(place);
+  const low = quickTable[index]!;
+  return low + (place - index) * (quickTable[index + 1]! - low);
+}
+
 /**
  * Quantile of the standard normal: Acklam's rational start, then one Halley step on {@link phi}.
  * @param p over 0 and under 1; 0 and 1 give the infinities

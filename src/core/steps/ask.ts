@@ -5,7 +5,8 @@ import type { Projected } from '../sowing/project.ts';
 import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
 import { beginsAt, sowableAt } from '../sowing/soak.ts';
 import { stageAt } from '../sowing/stage.ts';
-import type { Round } from '../time/rhythm.ts';
+import type { Look } from '../growth/looks.ts';
+import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { careSteps } from './care.ts';
 import { stepsOf, uncovering } from './compile.ts';
@@ -15,8 +16,8 @@ import { notesOf } from './notes.ts';
 import type { BodyOf, StepKind } from './step.ts';
 import { keyOf } from './ticked.ts';
 
-/** A cue is looked for once it has this chance of having been reached by the next round. */
-const LOOK_CHANCE = 0.1;
+/** A cue is looked for from this chance on of having been reached by the next round. */
+const LOOK_CHANCE = 0.05;
 
 /** A cue worth looking for, with the chance that it has been reached. */
 export interface CueLook {
@@ -38,13 +39,17 @@ export type Note =
   | { kind: 'scorch' }
   /** It was to begin then, and a whole round went by. */
   | { kind: 'not-begun'; at: Millis }
-  | { kind: 'contradiction'; between: Contradiction };
+  | { kind: 'contradiction'; between: Contradiction }
+  /** Far from all that is believed, and kept all the same: very early for it, or very late. */
+  | { kind: 'unlikely'; look: Look; early: boolean };
 
 /** What one sowing asks for in a round. */
 export interface Ask {
   steps: DueStep[];
   /** The cue to look for, most pressing first; at most one, for one look tells one thing. */
   look: CueLook | null;
+  /** What was seen in this round may have been so on the round before already: one more touch tells. */
+  since: { cue: Cue; at: Millis } | null;
   /** Whether how damp it is would help: only where the medium can be seen. */
   feel: boolean;
   /** When its preparation begins, while that is still to come; null once it asks for something or was begun. */
@@ -55,7 +60,8 @@ export interface Ask {
 /** What a sowing asks for in this round: steps with their amounts, and the look that would tell most. */
 export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
   const { state, path, soak } = sowing;
-  if (state.stage === 'ended') return { steps: [], look: null, feel: false, beginsAt: null, notes: [] };
+  if (state.stage === 'ended')
+    return { steps: [], look: null, since: null, feel: false, beginsAt: null, notes: [] };
   const steps = [...stageSteps(sowing, round, now), ...careSteps(sowing, round, now)].filter(
     ({ key }) => !state.ticked.has(key)
   );
@@ -63,6 +69,7 @@ export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
   return {
     steps,
     look: lookOf(sowing, round, now),
+    since: sinceOf(sowing, round),
     feel: bare,
     beginsAt: state.stage === 'prepare' && steps.length === 0 ? beginsAt(soak) : null,
     notes: notesOf(sowing, round, now)
@@ -157,4 +164,16 @@ function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
   if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
+}
+
+/** What was seen first in this round, where nobody spoke of it on the round before. */
+function sinceOf({ state }: Projected, round: Round): Ask['since'] {
+  const last = state.looks.findLast(({ reached }) => reached);
+  const [at] = round.before;
+  if (!last || last.at < round.at - ROUND_LEAD_H * HOUR || state.sownAt === null || at <= state.sownAt)
+    return null;
+  const spoke = state.looks.some(
+    (look) => look !== last && look.mark === last.mark && look.at >= at - ROUND_LEAD_H * HOUR
+  );
+  return spoke ? null : { cue: last.mark as Cue, at };
 }

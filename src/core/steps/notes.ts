@@ -16,6 +16,9 @@ const UNSURE_SHARE = 0.08;
 /** It matters how damp it is once it comes this near to being watered. */
 const NEAR_DRY = 0.25;
 
+/** A look that is less likely than this by all the rest is said to be odd: a slip of the thumb, or a tray worth a second look. */
+const UNLIKELY = 1 / 200;
+
 /** What is worth knowing of a tray in this round, most pressing first. */
 export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const { state, place, crop, soak } = sowing;
@@ -28,6 +31,9 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const lit = stageAt(sowing, now) === 'light';
   const between = state.contradictions.findLast(({ notYetAt }) => notYetAt > now - 3 * DAY);
   if (between && isOpen(sowing, between.cue)) notes.push({ kind: 'contradiction', between });
+  const odd = sowing.state.looks.findLast(({ at }) => at > now - DAY && at <= now);
+  if (odd && sowing.forecast.likelihoodOf(odd) < UNLIKELY)
+    notes.push({ kind: 'unlikely', look: odd, early: odd.reached });
   const excess = trackOf(sowing).excess.findLast(({ at }) => at > now - DAY && at <= now);
   if (excess) notes.push({ kind: 'too-much', ...excess });
   const level = waterAt(sowing, now);

@@ -52,21 +52,14 @@ export function derivedOf(facts: HouseholdFacts, record: SowingRecord): Derived 
     inPantry: items.length > 0,
     toClean: state.stage === 'ended' && state.sownAt !== null && !state.cleaned.has('dry'),
     words: wordsOf(projected),
-    pace: kept(
-      messageOf({
-        ...projected,
-        state: { seen: state.growth === 0 ? state.seen : state.seenFirst },
-        forecast: projected.firstGrowth ?? projected.forecast
-      })
-    ),
+    pace: kept(messageOf(projected)),
     thirst: kept(thirstOf(projected)),
     yields: kept(yieldTaught(projected))
   };
 }
 
 const seenAt = ({ state }: Projected): Millis | null =>
-  (state.growth === 0 ? state.seen : state.seenFirst).find(({ mark }) => mark === 'windowOpen')?.reachedAt ??
-  null;
+  (state.first ?? state).seen.find(({ mark }) => mark === 'windowOpen')?.reachedAt ?? null;
 
 /** What it is found by, as it is compared: without case and accents. */
 const wordsOf = ({ crop, parts, setup, method, stays, state }: Projected): string =>

@@ -16,6 +16,25 @@
   const { crop, path, setup } = $derived(part.projected);
 </script>
 
+{#if part.ask.since}
+  {@const { cue, at } = part.ask.since}
+  {@const words = cueWords(cue, crop, path, locale.units)}
+  <div class="row look" role="group" aria-label="Since when: {words.toLowerCase()}, {crop.name}">
+    <span class="small soft">{words}:</span>
+    {#each [{ reached: false, since: 'since the last round' }, { reached: true, since: 'longer' }] as one (one.since)}
+      <button
+        class="chip quiet"
+        onclick={() =>
+          journal.record(
+            setup.id,
+            { type: 'looked', cue, reached: one.reached },
+            `${crop.name}: ${words.toLowerCase()} ${one.since}`,
+            { at }
+          )}>{one.since}</button
+      >
+    {/each}
+  </div>
+{/if}
 {#if part.ask.look}
   {@const { cue } = part.ask.look}
   {@const words = cueWords(cue, crop, path, locale.units)}

@@ -27,6 +27,9 @@
   <p class="note small" class:warn={warns.includes(note.kind)}>
     {#if named}<strong>{crop.name}</strong>{/if}
     {noteWords(note, crop, path, now, locale)}
+    {#if note.kind === 'unlikely'}
+      <button class="undo" onclick={() => journal.undo(setup.id, note.look.eventId)}>Undo</button>
+    {/if}
     {#if note.kind === 'contradiction'}
       {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
         <button class="undo" onclick={() => journal.undo(setup.id, one.id)}>{one.words}</button>

@@ -1,0 +1,150 @@
+import type { Crop } from '../crops/crop.ts';
+import type { LightFrom } from '../supplies/methods/path.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import type { Clock } from './clock.ts';
+import { tableOptimumDays } from './marks.ts';
+
+/** A crop that is meant for light runs so fast in the dark once it could have it: it stretches, and does not open. */
+export const DARK_RATE = 0.25;
+
+/** When a sowing comes to light, as far as its log and its method tell. */
+export interface Lighting {
+  lightFrom: LightFrom;
+  domeDays: number | null;
+  uncoveredAt: Millis | null;
+  litAt: Millis | null;
+  sownAt: Millis;
+  /** It stood in the dark up to here at least, while it has not come to light. */
+  darkUntil: Millis | null;
+}
+
+/** The clocks that a sowing's own are put together from, in optimum days. */
+export interface Sources {
+  /** Of warmth alone, from sowing on. */
+  warm: Clock;
+  /** Of warmth and light, as though light had been there from sowing on. */
+  lit: Clock;
+}
+
+/**
+ * One pace's way through a sowing: where its clock changes what it runs on. Until its stems are even that is warmth alone,
+ * then warmth and light, slowly while it is left in the dark, and from the opening on warmth alone again: what is ripe ages
+ * wherever it is carried (docs/model.md, 3).
+ */
+export interface Way {
+  /** Dark to the end: warmth alone all the way. */
+  inDark: boolean;
+  /** Its stems are even. */
+  readyTau: number;
+  readyAt: Millis;
+  /** From here on light counts: never before its stems are even. */
+  beginsAt: Millis;
+  /** Optimum days that it went on in the dark before. */
+  stretched: number;
+  litFrom: number;
+  /** It opens. */
+  openTau: number;
+  openAt: Millis;
+  warmOpen: number;
+}
+
+/** By warmth alone, all the way. */
+export const WARM: Way = {
+  inDark: true,
+  readyTau: 0,
+  readyAt: Infinity,
+  beginsAt: Infinity,
+  stretched: 0,
+  litFrom: 0,
+  openTau: Infinity,
+  openAt: Infinity,
+  warmOpen: Infinity
+};
+
+/** The way of each pace, ln against the table: both switches stand at its own stages. */
+export function waysOf(crop: Crop, { warm, lit }: Sources, lighting: Lighting): (pace: number) => Way {
+  const table = tableOptimumDays(crop);
+  const inDark = lighting.lightFrom === null && lighting.litAt === null;
+  return (pace) => {
+    const k = Math.exp(pace);
+    const readyTau = table.lightReady * k;
+    const openTau = table.windowOpen * k;
+    const readyAt = warm.when(readyTau);
+    if (inDark) {
+      const openAt = warm.when(openTau);
+      return {
+        inDark,
+        readyTau,
+        readyAt,
+        beginsAt: Infinity,
+        stretched: 0,
+        litFrom: 0,
+        openTau,
+        openAt,
+        warmOpen: openTau
+      };
+    }
+    const litAt = lighting.litAt ?? expectedLight(lighting, warm, table.rooted * k, readyAt);
+    // Light before its stems are even neither slows nor speeds.
+    const beginsAt = Math.max(readyAt, litAt);
+    const isLit = Number.isFinite(beginsAt);
+    const need = openTau - readyTau;
+    const stretched =
+      beginsAt === readyAt ? 0 : isLit ? DARK_RATE * (warm.tau(beginsAt) - readyTau) : Infinity;
+    const litFrom = isLit ? lit.tau(beginsAt) : 0;
+    const openAt =
+      stretched >= need ? warm.when(readyTau + need / DARK_RATE) : lit.when(litFrom + need - stretched);
+    const warmOpen = Number.isFinite(openAt) ? warm.tau(openAt) : Infinity;
+    return { inDark, readyTau, readyAt, beginsAt, stretched, litFrom, openTau, openAt, warmOpen };
+  };
+}
+
+/**
+ * Optimum days at a moment, on one way.
+ * @param warmTau what the clock of warmth shows then, and `litTau` that of warmth and light
+ */
+export function tauOn(way: Way, at: Millis, warmTau: number, litTau: number): number {
+  if (way.inDark || at <= way.readyAt) return warmTau;
+  if (at > way.openAt) return way.openTau + warmTau - way.warmOpen;
+  return at <= way.beginsAt
+    ? way.readyTau + DARK_RATE * (warmTau - way.readyTau)
+    : way.readyTau + way.stretched + litTau - way.litFrom;
+}
+
+/** The clock of one pace. */
+export interface PaceClock {
+  /** Optimum days at a moment. */
+  tau(at: Millis): number;
+  /** When it shows so many; Infinity for never. */
+  when(tau: number): Millis;
+}
+
+export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
+  tau: (at) => tauOn(way, at, warm.tau(at), lit.tau(at)),
+  when: (tau) => {
+    const { inDark, readyTau, stretched, litFrom, openTau, openAt, warmOpen } = way;
+    if (inDark || tau <= readyTau) return warm.when(tau);
+    if (tau > openTau) return Number.isFinite(openAt) ? warm.when(warmOpen + tau - openTau) : Infinity;
+    return tau <= readyTau + stretched
+      ? warm.when(readyTau + (tau - readyTau) / DARK_RATE)
+      : lit.when(litFrom + tau - readyTau - stretched);
+  }
+});
+
+/** When something comes to light that has not: as its method has it, and not before it was last seen in the dark. */
+function expectedLight(
+  { lightFrom, domeDays, uncoveredAt, sownAt, darkUntil }: Lighting,
+  warm: Clock,
+  rootedTau: number,
+  readyAt: Millis
+): Millis {
+  if (lightFrom === 'sown') return sownAt;
+  const rootedAt = (): Millis => warm.when(rootedTau);
+  const due =
+    lightFrom === 'rooted'
+      ? rootedAt()
+      : domeDays !== null
+        ? (uncoveredAt ?? rootedAt()) + domeDays * DAY
+        : readyAt;
+  return Math.max(due, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
+}
