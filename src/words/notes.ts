@@ -11,6 +11,10 @@ import { dayAndTime, type Locale } from './time.ts';
 /** Something to know about a tray, in a line or two. */
 export function noteWords(note: Note, crop: Crop, path: Path, now: number, locale: Locale): string {
   switch (note.kind) {
+    case 'may-be-lost':
+      return 'By what was recorded it has had no water for longer than it bears, and may be lost. One look decides: do its stems hang, or do they stand?';
+    case 'touch-it':
+      return 'It should be nearly dry. Touch it before you believe that, and water it at once if it is.';
     case 'dry-hours':
       return `No water now: it is cut soon, and dry leaves keep longer. About ${Math.round(note.share * 100)} % is left for then.`;
     case 'unsure':

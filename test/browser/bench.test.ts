@@ -224,18 +224,18 @@ describe('what the bench works with', function () {
     await page.getByText('Weigh the packet: give grams').waitFor();
     expect(await page.getByLabel('What you call it').inputValue()).to.equal('Green tin');
     await page.getByLabel('Crop', { exact: true }).selectOption('kale');
-    await page.getByLabel('Seed in it now (g)').fill('12,5 g');
+    await page.getByLabel('Seed in it now (g)').fill('15,3 g');
     await page.getByLabel('Sprouted').fill('9');
     await page.getByText(/^45 %, likely 32 to 59 %/).waitFor();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL('**/bench/cupboard');
     const row = page.getByRole('listitem').filter({ hasText: 'Green tin' });
-    await row.getByText('12.5 g').waitFor();
+    await row.getByText('15.3 g').waitFor();
 
     await open(page, stage, '/sow?crop=kale');
     const seed = page.getByLabel('What it comes to').locator('strong').first();
-    // Twice the 6.4 g that a lot of the usual 90 % would need, and a little more than this one holds.
-    expect(await seed.innerText()).to.equal('12.8 g');
+    // Twice the 7.7 g that a lot of the usual 90 % would need, and a little more than this one holds.
+    expect(await seed.innerText()).to.equal('15.6 g');
     await page.getByText(/0\.3\d* g more than that lot holds/).waitFor();
     await page.getByText('Less than 70 % of this lot sprouts').waitFor();
     await page.getByRole('button', { name: 'Put it on the list' }).click();
@@ -319,7 +319,7 @@ describe('what the bench works with', function () {
     await page.getByText('21 g').waitFor();
     await open(page, stage, '/sow?crop=radish');
     expect(await page.getByLabel('What it comes to').locator('strong').first().innerText()).to.equal(
-      '19.8 g'
+      '23.6 g'
     );
     await open(page, stage, '/crops/radish/edit');
     await page.getByText('Book: 10.5').waitFor();

@@ -65,16 +65,16 @@ describe('the first tray, from clone to plate', function () {
       await hand.choose(page.getByLabel('Crop', { exact: true }), 'Garden cress');
       await hand.fill(page.getByLabel('Length (cm)'), '20');
       await hand.fill(page.getByLabel('Width (cm)'), '10');
-      const seed = page.getByLabel('What it comes to').locator('strong', { hasText: /^2\.16 g$/ });
+      const seed = page.getByLabel('What it comes to').locator('strong', { hasText: /^2\.99 g$/ });
       await seed.waitFor();
       await hand.press(page.getByRole('button', { name: 'Put it on the list' }));
       await page.waitForURL('**/round');
 
-      const stop = page.locator('article.stop').filter({ hasText: /Sow 2.16 g/ });
+      const stop = page.locator('article.stop').filter({ hasText: /Sow 2.99 g/ });
       const title = await stop.locator('h3').getAttribute('id');
       const mine = page.locator(`article:has(#${title})`);
       for (const taken of [true, false]) {
-        await hand.press(mine.getByRole('button', { name: /Sow 2.16 g/ }));
+        await hand.press(mine.getByRole('button', { name: /Sow 2.99 g/ }));
         await mine.getByText('Day 0 · rooting, covered').waitFor();
         if (!taken) break;
         await hand.press(mine.getByRole('button', { name: /^Undo/ }));
@@ -136,7 +136,7 @@ describe('the first tray, from clone to plate', function () {
       await page.getByText('Cut in all').waitFor();
       await page.getByText('Dry, back on the shelf').first().waitFor();
       const story = await page.locator('main').innerText();
-      expect(story).to.match(/25\.5 g\s*11\.8 g per g of seed · 1280 g\/m²/);
+      expect(story).to.match(/25\.5 g\s*8\.53 g per g of seed · 1280 g\/m²/);
       expect(story).to.match(/Eaten\s*25\.5 g/);
       await open(page, stage, '/notebook');
       await page

@@ -207,7 +207,7 @@ describe('mould risk', () => {
     const base = risk(home).score;
     expect(base).to.be.above(0);
     expect(risk(withPlace({ movingAir: true })).score).to.be.below(base);
-    expect(risk(home, { seedsPerCm2: 4.2 }).score).to.be.closeTo(base * 2, 1e-9);
+    expect(risk(home, { seedsPerCm2: 5 }).score).to.be.closeTo(base * 2, 1e-9);
     expect(risk(withPlace({ dayC: 15, nightC: 15 })).score).to.equal(0);
     expect(risk(home, { cropKey: 'sunflower' }).drivers).to.include('crop');
     expect(risk(home).drivers[0]).to.equal('covered');

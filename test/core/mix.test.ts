@@ -91,8 +91,8 @@ describe('blended seed as one crop', () => {
       ],
       450
     );
-    expect(radish!.seedG).to.be.closeTo(9.922, 0.001);
-    expect(kale!.seedG).to.be.closeTo(6.3 / 2, 0.02);
+    expect(radish!.seedG).to.be.closeTo(11.8125, 0.001);
+    expect(kale!.seedG).to.be.closeTo(7.65 / 2, 0.02);
   });
 
   it('is followed as one sowing, its parts weighed and soaked by themselves', () => {

@@ -298,7 +298,7 @@ describe('what a tray cost', () => {
     const fed = event(100, { type: 'fed', waterG: 100, feedMl: 2 });
     const { lines, total, per100G, shop, unknown } = cost([fed, cutting(100)], prices());
     const of = Object.fromEntries(lines.map((line) => [line.kind, line.cost]));
-    expect(of.seed).to.be.closeTo(9.9 * 0.05, 1e-9);
+    expect(of.seed).to.be.closeTo(11.8 * 0.05, 1e-9);
     expect(of.medium).to.be.closeTo((25 * 18 * 2.5 * 2) / 4000, 1e-9);
     // From first light at 84 h to the cut at 160 h, twelve hours a day, of a tenth of the board.
     const kWh = ((((160 - 84) / 24) * 12 * 40) / 1000) * ((25 * 18) / (90 * 50));

@@ -219,7 +219,8 @@ describe('what a household is reminded of', () => {
   });
 
   it('tells an opening again only where it has truly moved, and then says so', () => {
-    const events = [sown(), event(48, { type: 'lit' })];
+    const watered = event(130, { type: 'watered', waterG: 250 });
+    const events = [sown(), event(48, { type: 'lit' }), watered];
     const before = project(home, radishTray(), events);
     const open = before.forecast.marks.windowOpen.p50;
     const told = (opensAt: number) => [{ key: `window:opening:${before.setup.id}`, opensAt }];

@@ -25,7 +25,7 @@ describe('what a round asks for', () => {
   it('asks for sowing with every amount, from the round it is due', () => {
     expect(kinds(SOWN - 26 * HOUR, [])).to.deep.equal([]);
     const [task] = ask(SOWN, []).steps;
-    expect(task!.body).to.deep.equal({ kind: 'sow', seedG: 9.9, onWaterMl: 303.75 });
+    expect(task!.body).to.deep.equal({ kind: 'sow', seedG: 11.8, onWaterMl: 303.75 });
     expect(task!.with.map(({ kind }) => kind)).to.deep.equal(['fill', 'damp', 'mist', 'press']);
     expect(task!.with[0]).to.include({ mediumMl: 1125 });
     expect(task!.with[1]).to.include({ waterMl: 303.75 });
@@ -150,6 +150,7 @@ describe('what a round asks for', () => {
       steps: [],
       beginsAt: null,
       look: null,
+      since: null,
       feel: false,
       notes: []
     });

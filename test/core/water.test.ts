@@ -99,7 +99,7 @@ describe('corrections of the water', () => {
       event(77.6, { type: 'weighed', grossG: 700, full: true })
     ];
     const plain = project(home, radishTray(), events);
-    const cap = trackOf(plain).fullG;
+    const cap = trackOf(plain).fullG(SOWN + 100 * HOUR);
     let gross = 700;
     for (const hours of [89, 95]) {
       gross -= trackOf(plain).lossG(SOWN + (hours === 89 ? 77.6 : 89) * HOUR, SOWN + hours * HOUR) * 1.5;

@@ -151,7 +151,7 @@ describe('what is harvested', () => {
     const [row] = (await find('text=brulee')).rows;
     const area = areaCm2(radishTray().container);
     expect(row!.perM2).to.be.closeTo((150 / area) * 10_000, 1e-6);
-    expect(row!.perSeed).to.be.closeTo(150 / 9.9, 1e-6);
+    expect(row!.perSeed).to.be.closeTo(150 / 11.8, 1e-6);
     expect(row!.days).to.be.closeTo(160 / 24, 1e-3);
     // Every column sorts, both ways, the same rows.
     const all = (await find('')).total;

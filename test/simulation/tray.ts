@@ -55,8 +55,8 @@ export function growTray(
 
   record(setup.sowAt, { type: 'sown', waterG: 0 });
   let projected = project(known(setup.sowAt), setup, events);
-  const { fullG } = trackOf(projected);
-  let waterG = fullG * 0.9;
+  const fullAt = (at: Millis): number => trackOf(projected).fullG(at);
+  let waterG = fullAt(setup.sowAt) * 0.9;
   events[0]!.body = { type: 'sown', waterG };
   projected = project(known(setup.sowAt), setup, events);
   const said: GrownTray['said'] = {
@@ -74,7 +74,7 @@ export function growTray(
       const lost = Math.min(waterG, (rate * (next - time)) / DAY);
       waterG -= lost;
       lostG += lost;
-      if (waterG < fullG * DRY_SHARE) dried = true;
+      if (waterG < fullAt(time) * DRY_SHARE) dried = true;
       time = next;
       if (openedAt === null && truly.forecast.clock.tau(time) >= durations.windowOpen) openedAt = time;
     }
@@ -91,11 +91,11 @@ export function growTray(
     if (household.scale && round.key.endsWith('.0'))
       record(at, {
         type: 'weighed',
-        grossG: TARE_G + waterG + plantsG(truly, at) * 1.1 + chance.normal(fullG * 0.01),
+        grossG: TARE_G + waterG + plantsG(truly, at) * 1.1 + chance.normal(fullAt(at) * 0.01),
         full: false
       });
     else if (feel && (unsure || chance.uniform() < 0.4))
-      record(at, handOf(waterG / fullG + chance.normal(0.05), chance.uniform() < 0.5));
+      record(at, handOf(waterG / fullAt(at) + chance.normal(0.05), chance.uniform() < 0.5));
     if (look) record(at, { type: 'looked', cue: look.cue, reached: sees(truly, look.cue, at) });
     projected = project(known(at), setup, events);
     if (projected.state.seen.some(({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null))
@@ -106,8 +106,8 @@ export function growTray(
       if (body.type === 'watered' || body.type === 'misted') {
         const poured = body.waterG * (1 + chance.normal(0.04));
         givenG += poured;
-        if (waterG + poured > fullG * DROWNED_SHARE) drowned = true;
-        waterG = Math.min(fullG, waterG + poured);
+        if (waterG + poured > fullAt(at) * DROWNED_SHARE) drowned = true;
+        waterG = Math.min(fullAt(at), waterG + poured);
       }
       record(at + MINUTE, body, task.key);
     }

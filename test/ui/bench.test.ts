@@ -112,7 +112,7 @@ describe('the working of a calculator', () => {
     const context = { crop: cropOf('radish') };
     const { values, free } = calculate(findCalculator('seed')!, context, {}, []);
     expect(workingOf(findCalculator('seed')!, context, values, free, 'metric')).to.equal(
-      '1 × 450 cm² × 2.1 /cm² × 10.5 g per 1000 seeds × 94 % usual germination ÷ 94 % = 9.92 g'
+      '1 × 450 cm² × 2.5 /cm² × 10.5 g per 1000 seeds × 94 % usual germination ÷ 94 % = 11.8 g'
     );
   });
 });

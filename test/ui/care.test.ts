@@ -56,7 +56,7 @@ describe('the words of the daily care', () => {
         }
       })
     ).to.equal(
-      'Two looks disagree: lid lifting yesterday 09:00, not yet today 09:00. The later one counts; take back whichever was wrong.'
+      'Two looks disagree: lid lifting yesterday 09:00, not yet today 09:00. Both are weighed; take back whichever was wrong.'
     );
   });
 

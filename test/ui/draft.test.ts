@@ -62,14 +62,14 @@ const seedG = (...of: Parameters<typeof work>) => work(...of).sowings[0]!.plan.s
 describe('a draft of a sowing', () => {
   it('is worked out as soon as it can be', () => {
     expect(work().wrong).to.deep.equal({});
-    expect(seedG()).to.be.closeTo(9.92, 0.01);
+    expect(seedG()).to.be.closeTo(11.81, 0.01);
   });
 
   it('takes germination, density and number as they are typed', () => {
-    expect(seedG({ germination: '47 %' })).to.be.closeTo(19.85, 0.01);
-    expect(seedG({ density: 'own', ownDensity: '4,2' })).to.be.closeTo(19.85, 0.01);
+    expect(seedG({ germination: '47 %' })).to.be.closeTo(23.63, 0.01);
+    expect(seedG({ density: 'own', ownDensity: '5' })).to.be.closeTo(23.63, 0.01);
     expect(work({ count: '2' }).sowings[0]!.plan.seed.areaCm2).to.equal(900);
-    expect(work({ density: 'dense' }).sowings[0]!.setup.seedsPerCm2).to.equal(2.7);
+    expect(work({ density: 'dense' }).sowings[0]!.setup.seedsPerCm2).to.equal(3.5);
   });
 
   it('says what is missing or wrong, field by field', () => {
@@ -102,11 +102,11 @@ describe('a draft of a sowing', () => {
   it('takes germination from the lot, and says what the lot is short of', () => {
     const parts = [part('radish', { lotId: 'lot' })];
     const half = work({ parts }, [tin({ test: { sprouted: 47, tested: 100 }, weighedG: 15 })]).sowings[0]!;
-    expect(half.plan.seed.seedG).to.be.closeTo(19.85, 0.01);
-    expect(half.shortG).to.be.closeTo(4.85, 0.01);
+    expect(half.plan.seed.seedG).to.be.closeTo(23.63, 0.01);
+    expect(half.shortG).to.be.closeTo(8.63, 0.01);
     expect(work({ parts }, [tin()]).sowings[0]!.shortG).to.equal(0);
     expect(seedG({ parts, germination: '94' }, [tin({ packetPct: 47 })]), 'typed wins').to.be.closeTo(
-      9.92,
+      11.81,
       0.01
     );
   });
@@ -120,7 +120,7 @@ describe('a draft of a sowing', () => {
     expect([one!.setup.seedG, one!.plan.seed.seedG]).to.deep.equal([one!.setup.seedG, one!.setup.seedG]);
     expect(one!.setup.seedG).to.be.closeTo(14, 1e-9);
     for (const g of weighed(one!)) expect(g).to.be.closeTo(14, 1e-9);
-    expect(one!.setup.seedsPerCm2).to.be.closeTo((2.1 * 14) / 9.92, 0.01);
+    expect(one!.setup.seedsPerCm2).to.be.closeTo((2.5 * 14) / 11.81, 0.01);
     const parts = [part('pea'), part('cress-garden')];
     const halves = work({ kind: 'halves', parts, ownSeedG: 60 }).sowings;
     expect(halves.map(({ setup }) => setup.seedG)[0]).to.be.closeTo(30, 1e-9);

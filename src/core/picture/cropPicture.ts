@@ -18,7 +18,8 @@ export function cropPicture(crop: Crop): Picture {
       open: 1,
       trueLeaf: crop.harvestCue === 'true-leaf' ? 0.8 : 0,
       green: crop.key === 'maize-shoot' ? 0.1 : 1,
-      uneven: 0.06 + crop.durationCv * 0.6
+      uneven: 0.06 + crop.durationCv * 0.6,
+      hang: 0
     },
     habit: habitOf(crop),
     cover: 'none',

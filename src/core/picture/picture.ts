@@ -4,6 +4,7 @@ import { stageAt, standsSince } from '../sowing/stage.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
+import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { waterAt } from '../water/level.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
 import { frontCut } from '../harvest/pieces.ts';
@@ -27,6 +28,8 @@ export interface Picture {
     /** 0 to 1. */ trueLeaf: number;
     /** 0 pale to 1 green. */ green: number;
     uneven: number;
+    /** How far they hang for want of water: 0 upright, 1 over the rim. */
+    hang: number;
   } | null;
   habit: Habit;
   cover: CoverKind | 'dome';
@@ -129,9 +132,18 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
             open: smooth((age - table.rooted) / (table.windowOpen - table.rooted)),
             trueLeaf: smooth((age - table.windowOpen * 0.9) / (table.windowClose - table.windowOpen * 0.9)),
             green: smooth(0.12 + litFor / 2),
-            uneven: 0.06 + crop.durationCv * 0.6
+            uneven: 0.06 + crop.durationCv * 0.6,
+            hang: hangOf(projected, now)
           }
   };
+}
+
+/** Stems begin to hang as the last of it goes, and lie once it has stood dry for longer than they bear. */
+function hangOf(projected: Projected, now: Millis): number {
+  if (projected.state.stage === 'ended') return 0;
+  const { share, capacityG } = waterAt(projected, now);
+  if (capacityG === 0) return 0;
+  return mayBeLost(projected, now) ? 1 : 0.6 * (1 - Math.min(1, share / TOUCH_SHARE));
 }
 
 /** How slow this sowing is against the table, as its forecast believes it: 1 is by the book. */

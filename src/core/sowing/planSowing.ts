@@ -16,7 +16,7 @@ import { areaShares, type ShareOf } from '../crops/shares.ts';
 import { plan, type Aim, type Plan } from './plan.ts';
 import { densityOf } from '../supplies/seed/amount.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
-import type { Rhythm } from '../time/rhythm.ts';
+import { longestGapH, type Rhythm } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
 
@@ -136,16 +136,21 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
     const part = parts[index]!;
     const { seedG } = planned.seed;
     const beside = kind === 'halves' ? parts[1 - index]! : null;
-    return withSetup(choice, planned, {
-      cropKey: part.crop.key,
-      mix: null,
-      areaShare,
-      seedsPerCm2: halves[index]!.seedsPerCm2,
-      germinationPct: halves[index]!.germinationPct,
-      seedG,
-      lotId: part.lot?.id ?? null,
-      half: beside ? { trayId: '', besideKey: beside.crop.key } : null
-    });
+    return withSetup(
+      choice,
+      planned,
+      {
+        cropKey: part.crop.key,
+        mix: null,
+        areaShare,
+        seedsPerCm2: halves[index]!.seedsPerCm2,
+        germinationPct: halves[index]!.germinationPct,
+        seedG,
+        lotId: part.lot?.id ?? null,
+        half: beside ? { trayId: '', besideKey: beside.crop.key } : null
+      },
+      context.rhythm
+    );
   });
 }
 
@@ -156,7 +161,8 @@ function withSetup(
   of: Pick<
     SowingSetup,
     'cropKey' | 'mix' | 'areaShare' | 'seedsPerCm2' | 'germinationPct' | 'seedG' | 'lotId' | 'half'
-  >
+  >,
+  rhythm: Rhythm
 ): PlannedSowing {
   const { container, count, medium, mediumId, method, place, soakH, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
@@ -190,6 +196,7 @@ function withSetup(
       forecast: plan.forecast,
       firstGrowth: null,
       yields: plan.yields,
+      gapH: longestGapH(rhythm),
       thirst: NEW_THIRST
     },
     shortG: shortOf(parts, lines)
@@ -240,7 +247,8 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
       seedG,
       lotId: null,
       half: null
-    }
+    },
+    context.rhythm
   );
 }
 

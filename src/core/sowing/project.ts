@@ -1,7 +1,7 @@
 import type { Place } from '../places/place.ts';
 import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
-import type { Rhythm } from '../time/rhythm.ts';
+import { longestGapH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
@@ -42,6 +42,8 @@ export interface Projected extends Sowing {
   firstGrowth: Forecast | null;
   /** ln of the household's factor on the crop's yield, as believed. */
   yields: Gaussian;
+  /** The longest gap between two rounds of its household, hours. */
+  gapH: number;
   /** ln of the factor on water loss that this sowing started from. */
   thirst: Gaussian;
 }
@@ -71,6 +73,7 @@ export function project(
     sownAt,
     stays,
     place: stays.at(-1)!.place,
+    gapH: longestGapH(household.rhythm),
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
     yields: yieldBelief(asIfNew ? undefined : household.yields, sowing.crop.key),
     forecast: forecastFrom(household, sowing, from),

@@ -27,6 +27,10 @@ export interface CueLook {
 
 /** Something to know, which asks for nothing to be done. */
 export type Note =
+  /** It has stood dry for longer than its crop bears: nothing is promised until somebody has looked. */
+  | { kind: 'may-be-lost' }
+  /** It is believed nearly dry: touched before anything else. */
+  | { kind: 'touch-it'; share: number }
   /** No water now: it is cut soon, and dry leaves keep longer. */
   | { kind: 'dry-hours'; share: number }
   /** How much water is left cannot be told: lifted or touched first, it need not be guessed. */

@@ -77,14 +77,14 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   const given = state.water.filter(
     (fact) => 'addedG' in fact && fact.at > round.at - ROUND_LEAD_H * HOUR
   ).length;
-  const kind = reservoir ? 'top' : 'water';
+  const kind = reservoir && !level.isPool ? 'top' : 'water';
   return dueCare(
     `${kind}:${round.key}${given > 0 ? `.${given}` : ''}`,
     {
       kind: 'water',
       waterMl,
-      share: reservoir ? level.reservoirShare : level.share,
-      how: reservoir ? 'reservoir' : howWatered(sowing, now),
+      share: reservoir && !level.isPool ? level.reservoirShare : level.share,
+      how: level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
       peroxideMl: peroxideIn(sowing.method, waterMl)
     },
@@ -107,7 +107,7 @@ export function alongsideWater(sowing: Projected, step: DueStep, round: Round, n
     body: {
       ...step.body,
       waterMl,
-      share: level.reservoirShare ?? level.share,
+      share: level.isPool ? level.share : (level.reservoirShare ?? level.share),
       feed: step.body.feed && feedOf(sowing, waterMl),
       peroxideMl: peroxideIn(sowing.method, waterMl)
     }

@@ -1,6 +1,7 @@
 import { expectedAtG } from '../harvest/expected.ts';
 import type { Projected } from '../sowing/project.ts';
 import { stageAt } from '../sowing/stage.ts';
+import { mayBeLost } from '../water/dry.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
@@ -19,8 +20,9 @@ export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
   };
 }
 
-/** Whether it stands so that it could be cut: in light, or uncovered where it stays dark to the end. */
+/** Whether it stands so that it could be cut: in light, or uncovered where it stays dark to the end; never what may be dead. */
 export const isCuttable = (sowing: Projected, now: Millis): boolean => {
   const stage = stageAt(sowing, now);
-  return stage === 'light' || (stage === 'blackout' && sowing.path.lightFrom === null);
+  const stands = stage === 'light' || (stage === 'blackout' && sowing.path.lightFrom === null);
+  return stands && !mayBeLost(sowing, now);
 };

@@ -5,6 +5,7 @@ import type { Projected } from '../sowing/project.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { dryShare } from '../water/bucket.ts';
+import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 import { stageAt } from '../sowing/stage.ts';
 import type { Note } from './ask.ts';
@@ -28,6 +29,10 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
     if (at <= round.before[0]) notes.push({ kind: 'not-begun', at });
   }
   if (state.sownAt === null) return notes;
+  const level = waterAt(sowing, now);
+  if (mayBeLost(sowing, now)) notes.push({ kind: 'may-be-lost' });
+  else if (level.capacityG > 0 && level.share < TOUCH_SHARE && now > state.sownAt)
+    notes.push({ kind: 'touch-it', share: level.share });
   const lit = stageAt(sowing, now) === 'light';
   const between = state.contradictions.findLast(({ notYetAt }) => notYetAt > now - 3 * DAY);
   if (between && isOpen(sowing, between.cue)) notes.push({ kind: 'contradiction', between });
@@ -36,7 +41,6 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
     notes.push({ kind: 'unlikely', look: odd, early: odd.reached });
   const excess = trackOf(sowing).excess.findLast(({ at }) => at > now - DAY && at <= now);
   if (excess) notes.push({ kind: 'too-much', ...excess });
-  const level = waterAt(sowing, now);
   const soonDry = waterAt(sowing, round.nextAt).share < dryShare(crop) + NEAR_DRY;
   if (lit && soonDry && level.sdG > level.capacityG * UNSURE_SHARE) notes.push({ kind: 'unsure' });
   if (lit && hardlyLasts(sowing, round)) notes.push({ kind: 'thirsty' });

@@ -26,7 +26,7 @@ export function lackingG(projected: Projected, round: Round, now: Millis): numbe
 
 /** Whether so much goes between two rounds that even a full tray hardly lasts. */
 export const hardlyLasts = (projected: Projected, round: Round): boolean =>
-  trackOf(projected).lossG(round.at, round.nextAt) > HARDLY_SHARE * trackOf(projected).fullG;
+  trackOf(projected).lossG(round.at, round.nextAt) > HARDLY_SHARE * trackOf(projected).fullG(round.at);
 
 /** Whether seedlings might hang before somebody comes by again. */
 export const mightHang = (projected: Projected, round: Round, now: Millis): boolean =>

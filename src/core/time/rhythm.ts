@@ -51,6 +51,12 @@ export function roundsBetween(rhythm: Rhythm, from: Millis, until: Millis): Mill
   return rounds;
 }
 
+/** The longest time between two rounds on a day like any other, hours. */
+export const longestGapH = ({ roundsMin }: Pick<Rhythm, 'roundsMin'>): number =>
+  Math.max(
+    ...roundsMin.map((minutes, index) => ((roundsMin[index + 1] ?? roundsMin[0]! + 1440) - minutes) / 60)
+  );
+
 /** One round of the household: its day, which of the day's rounds it is, and the stretch it stands for. */
 export interface Round {
   /** Names the round across devices, such as `2026-11-23.1`. */

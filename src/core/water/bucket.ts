@@ -3,7 +3,7 @@ import { WATER_HELD, type MediumKind } from '../supplies/media/medium.ts';
 import { vpdKpa } from './vpd.ts';
 
 /** Water loss in mm a day per kPa, by what lies over the medium (starting figures). */
-const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 3.2, lastThird: 3.8 } as const;
+export const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 3.2, lastThird: 3.8 } as const;
 export type Cover = keyof typeof LOSS_MM_KPA;
 
 /** Moving air dries this much faster. */
@@ -39,6 +39,22 @@ export function reservoirG(
 ): number {
   if (reservoirMl) return reservoirMl;
   return medium === 'mesh' ? areaCm2 * RESERVOIR_CM : 0;
+}
+
+/** How deep water may stand in the tray under a thin medium, once its roots reach it, cm (docs/model.md, 6). */
+const POOL_CM: Partial<Record<MediumKind, number>> = { 'hemp-mat': 0.3, paper: 0.3 };
+
+/**
+ * The pool under a thin medium, which holds for hours and not for days, g: no more than goes in the longest gap between two
+ * rounds, for what stands longer drowns. None where a reservoir holds more anyway.
+ * @param gapLossG what goes in that gap
+ */
+export function poolG(
+  areaCm2: number,
+  { medium, reservoirMl }: { medium: MediumKind; reservoirMl: number | null },
+  gapLossG: number
+): number {
+  return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */

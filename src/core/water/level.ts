@@ -12,8 +12,10 @@ export interface WaterLevel {
   capacityG: number;
   /** g over capacity, 0 to 1. */
   share: number;
-  /** What is left in the reservoir, 0 to 1; null for none. It empties first, and keeps the medium damp. */
+  /** What is left in the reservoir or the pool, 0 to 1; null for none. It empties first, and keeps the medium damp. */
   reservoirShare: number | null;
+  /** Whether that is a pool in the tray underneath. */
+  isPool: boolean;
 }
 
 /** What fills a level up as far as it is ever filled, g; nothing where it is fuller. */
@@ -37,12 +39,14 @@ export function trackOf(sowing: Watered): WaterTrack {
 export function waterAt(sowing: Watered, at: Millis): WaterLevel {
   const track = trackOf(sowing);
   const { g, sdG } = track.at(at);
-  const full = track.fullG;
+  const full = track.fullG(at);
+  const below = track.belowG(at);
   return {
     g,
     sdG,
     capacityG: full,
     share: full > 0 ? g / full : 0,
-    reservoirShare: track.reservoirG > 0 ? Math.max(0, g - track.mediumG) / track.reservoirG : null
+    reservoirShare: below > 0 ? Math.max(0, g - track.mediumG) / below : null,
+    isPool: track.reservoirG === 0 && below > 0
   };
 }

@@ -1,9 +1,9 @@
-import { airAt } from '../places/air/airAt.ts';
 import type { Watered, WaterFact } from './watered.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { truncated } from '../stats/truncated.ts';
-import { FULL_SHARE, lossGPerDay, storeOf } from './bucket.ts';
+import { airAt, usualAir } from '../places/air/airAt.ts';
+import { FULL_SHARE, lossGPerDay, poolG, storeOf } from './bucket.ts';
 import { reservoirMlOf } from '../supplies/containers/container.ts';
 import { coverAt } from './cover.ts';
 import { plantsG } from './plants.ts';
@@ -51,7 +51,11 @@ interface Belief {
  */
 export class WaterTrack {
   readonly mediumG: number;
+  /** What its reservoir holds. */
   readonly reservoirG: number;
+  /** What may stand in the tray under it, and from when on. */
+  readonly poolG: number;
+  private readonly poolFrom: Millis;
   /** What went over the rim or stood at the bottom. */
   readonly excess: Excess[] = [];
   /** Facts so far, each with what was believed just after it. */
@@ -65,11 +69,19 @@ export class WaterTrack {
     const { mediumG, reservoirG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
-    const full = this.fullG;
+    const { place } = sowing.stays.at(-1)!;
+    this.poolG = poolG(
+      areaCm2,
+      { medium: setup.medium, reservoirMl: reservoirMlOf(setup) },
+      (lossGPerDay(areaCm2, 'lastThird', { ...usualAir(place), movingAir: place.movingAir }) * sowing.gapH) /
+        24
+    );
+    this.poolFrom = poolFrom(sowing);
+    const sownFull = mediumG + reservoirG;
     let now: Belief = {
       at: sownAt,
-      g: state.sownAt === null ? full * FULL_SHARE : 0,
-      gg: (SURE.atSowing * full) ** 2,
+      g: state.sownAt === null ? sownFull * FULL_SHARE : 0,
+      gg: (SURE.atSowing * sownFull) ** 2,
       thirst: began.mean,
       tt: began.variance,
       gt: 0
@@ -77,6 +89,7 @@ export class WaterTrack {
     this.known.push(now);
     let base: { g: number; variance: number; plants: number } | null = null;
     for (const fact of state.water) {
+      const full = this.fullG(fact.at);
       if (full === 0) break;
       now = this.dryTo(now, fact.at);
       if ('addedG' in fact) now = this.pour(now, fact);
@@ -98,9 +111,14 @@ export class WaterTrack {
     }
   }
 
-  /** All that medium and reservoir hold, g. */
-  get fullG(): number {
-    return this.mediumG + this.reservoirG;
+  /** What holds its water below the medium at a moment, g: its reservoir, or the pool that roots have reached. */
+  belowG(at: Millis): number {
+    return this.reservoirG + (at >= this.poolFrom ? this.poolG : 0);
+  }
+
+  /** All that holds its water at a moment, g. */
+  fullG(at: Millis): number {
+    return this.mediumG + this.belowG(at);
   }
 
   /** What is believed of the factor on this sowing's loss, ln. */
@@ -132,7 +150,7 @@ export class WaterTrack {
   }
 
   private pour(now: Belief, fact: WaterFact & { addedG: number }): Belief {
-    const full = this.fullG;
+    const full = this.fullG(fact.at);
     const g = now.g + fact.addedG;
     if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
     // A little over is what drains off any tray; from a twentieth on it is worth saying.
@@ -162,6 +180,12 @@ export class WaterTrack {
     return stays[index]!.place;
   }
 }
+
+/** A pool is of use once roots have reached it: from first light on, and in the open once it has rooted. */
+const poolFrom = ({ state, path, forecast }: Watered): Millis =>
+  path.cover === 'none' || path.lightFrom === 'sown'
+    ? forecast.marks.rooted.p50
+    : (state.litAt ?? forecast.litAt);
 
 const known = (mean: number, sd: number): Gaussian => ({ mean, variance: sd ** 2 });
 

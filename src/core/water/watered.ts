@@ -25,12 +25,16 @@ export interface Watered {
   sownAt: Millis;
   stays: readonly Stay[];
   forecast: Forecast;
+  /** The longest gap between two rounds of its household, hours. */
+  gapH: number;
   /** ln of the factor on water loss that it started from. */
   thirst: Gaussian;
   state: {
     sownAt: Millis | null;
     litAt: Millis | null;
     water: readonly WaterFact[];
+    /** When somebody looked at its plants. */
+    looks: readonly { at: Millis }[];
     cuts: readonly { at: Millis; netG: number }[];
     regrowsSince: Millis | null;
   };

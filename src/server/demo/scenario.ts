@@ -99,7 +99,7 @@ function story(
 
 /** Under way now, at every stage; the peas are put to soak tonight. */
 export const UNDER_WAY: Story[] = [
-  story('radish', 'tray', 'top', -0.7, { pace: 0.9 }),
+  story('radish', 'tray', 'top', -1.1, { pace: 0.9 }),
   story('broccoli', 'tray', 'top', 2.6, { weighs: true }),
   story('sunflower', 'pot', 'middle', 6.4, { medium: 'seed-mix' }),
   story('arugula', 'pot', 'bottom', 6.9, { method: 'light-hand' }),

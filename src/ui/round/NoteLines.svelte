@@ -19,7 +19,7 @@
   const { crop, path, place, setup } = $derived(part.projected);
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const notes = $derived(part.ask.notes.filter(({ kind }) => kind !== 'unsure' && kind !== 'not-begun'));
-  const warns: readonly string[] = ['too-much', 'contradiction', 'mould-risk'];
+  const warns: readonly string[] = ['may-be-lost', 'touch-it', 'too-much', 'contradiction', 'mould-risk'];
 </script>
 
 {#if tooWarm}<p class="note small warn">{tooWarm}</p>{/if}
@@ -27,6 +27,20 @@
   <p class="note small" class:warn={warns.includes(note.kind)}>
     {#if named}<strong>{crop.name}</strong>{/if}
     {noteWords(note, crop, path, now, locale)}
+    {#if note.kind === 'may-be-lost'}
+      <button
+        class="chip"
+        onclick={() =>
+          journal.record(setup.id, { type: 'saw', sight: 'fallen-dry' }, `${crop.name}: stems hang`)}
+        >Stems hang</button
+      >
+      <button
+        class="chip quiet"
+        onclick={() =>
+          journal.record(setup.id, { type: 'felt', moisture: 'right' }, `${crop.name}: stems stand`)}
+        >They stand, it is damp</button
+      >
+    {/if}
     {#if note.kind === 'unlikely'}
       <button class="undo" onclick={() => journal.undo(setup.id, note.look.eventId)}>Undo</button>
     {/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Stop, StopPart } from '$core/steps/walk.ts';
+  import { mayBeLost } from '$core/water/dry.ts';
   import { dayOf } from '$core/sowing/project.ts';
   import { stageAt } from '$core/sowing/stage.ts';
   import { cropNames, containersWords } from '$words/containers.ts';
@@ -48,8 +49,11 @@
       {/if}
     </p>
     {#if projected.state.sownAt !== null && stage !== 'ended'}
-      <p class="window" class:open={windowOpen.p50 <= now && stage === 'light'}>
-        {windowWords(windowOpen, windowClose, now, locale)}
+      {@const lost = mayBeLost(projected, now)}
+      <p class="window" class:open={windowOpen.p50 <= now && stage === 'light' && !lost}>
+        {lost
+          ? 'Dry for too long: no window is promised until somebody has looked.'
+          : windowWords(windowOpen, windowClose, now, locale)}
       </p>
     {/if}
   {/each}

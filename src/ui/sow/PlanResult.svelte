@@ -10,6 +10,8 @@
   import StepList from '$ui/protocol/StepList.svelte';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { hasReservoir } from '$core/water/bucket.ts';
+  import { tooShort } from '$core/water/lasts.ts';
+  import { tooShortWords } from '$words/lasting.ts';
   import { pressingWords } from '$words/pressing.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import { figure, mass, seedMass, volume } from '$core/units/format.ts';
@@ -59,6 +61,11 @@
   const { seed } = $derived(plan);
   const spoons = $derived(spoonsFor(crop, seedG));
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
+  const dries = $derived(
+    tooShortWords(
+      tooShort({ medium: setup.medium, container: setup.container, place, gapH: projected.gapH }, places)
+    )
+  );
   const press = $derived(steps.flatMap(({ body }) => (body.kind === 'press' ? [body] : []))[0]);
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, locale));
 </script>
@@ -122,6 +129,7 @@
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
+  {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if plan.stalls}
     <p class="warn">
       {crop.name} does not grow at this place’s warmth: it needs more than {crop.baseC} °C and less than {crop.maximumC}

@@ -39,9 +39,12 @@ export function standOf(
       continue;
     }
     const height = stems.heightCm * 10 * (1 - stems.uneven + wobble(index + 100) * stems.uneven * 2);
-    const lean = (wobble(index + 200) - 0.5) * Math.min(14, height * 0.24);
+    const side = wobble(index + 200) - 0.5;
+    // What hangs leans over to its side, all of its length, and its tip comes down.
+    const hangs = (stems.hang * height * 0.8 * (side < 0 ? -1 : 1)) / 1.2;
+    const lean = side * Math.min(14, height * 0.24) + hangs;
     const tipX = r(x + lean);
-    const tipY = -r(height);
+    const tipY = -r(height * (1 - 0.72 * stems.hang));
     if (habit.leaf === 'blade') {
       stand.leaves += blade(x, tipX, tipY);
       continue;

@@ -1,0 +1,136 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { pictureOf } from '../../src/core/picture/picture.ts';
+import { project } from '../../src/core/sowing/project.ts';
+import { isCuttable } from '../../src/core/steps/cut.ts';
+import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { longestGapH } from '../../src/core/time/rhythm.ts';
+import { HOUR } from '../../src/core/time/zone.ts';
+import { capacityG, lossGPerDay, poolG } from '../../src/core/water/bucket.ts';
+import { mayBeLost } from '../../src/core/water/dry.ts';
+import { lastsH, tooShort } from '../../src/core/water/lasts.ts';
+import { trackOf, waterAt } from '../../src/core/water/level.ts';
+import { tooShortWords } from '../../src/words/lasting.ts';
+import { asked } from '../support/asking.ts';
+import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
+
+const air = { tempC: 21, humidityPct: 50, movingAir: false };
+const container = { depthCm: 5 };
+const on = (medium: MediumKind, gapH = 24, place = shelf) => lastsH({ medium, container, place, gapH });
+
+describe('a thin medium', () => {
+  it('holds, loses and lasts by the reference values', () => {
+    expect(capacityG(450, 1, 'hemp-mat')).to.be.closeTo(202.5, 1e-9);
+    expect(lossGPerDay(450, 'canopy', air)).to.be.closeTo(179.1, 0.06);
+    expect(202.5 + poolG(450, { medium: 'hemp-mat', reservoirMl: null }, 500)).to.be.closeTo(337.5, 1e-9);
+    expect(on('hemp-mat')).to.be.closeTo(30.5, 0.06);
+    // Without its pool: 18.3 h.
+    expect(on('hemp-mat', 0)).to.be.closeTo(18.3, 0.06);
+  });
+
+  it('has a pool from first light on, no deeper than what goes until somebody comes by again', () => {
+    const mat = project(home, radishTray({ medium: 'hemp-mat' }), [
+      sown(),
+      event(48, { type: 'uncovered' }),
+      event(77, { type: 'lit' })
+    ]);
+    const track = trackOf(mat);
+    expect(track.belowG(SOWN + 76 * HOUR)).to.equal(0);
+    const gap = (lossGPerDay(450, 'lastThird', air) * longestGapH(home.rhythm)) / 24;
+    expect(track.belowG(SOWN + 78 * HOUR)).to.be.closeTo(Math.min(135, gap), 0.1);
+    expect(waterAt(mat, SOWN + 78 * HOUR).isPool).to.equal(true);
+    expect(trackOf(project(home, radishTray(), [sown()])).belowG(SOWN + 78 * HOUR)).to.equal(0);
+  });
+
+  it('is poured under, at every round where it needs that, and is never believed to run over', () => {
+    const { steps } = asked(90, [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })], {
+      medium: 'hemp-mat'
+    });
+    const water = steps.find(({ body }) => body.kind === 'water')!.body;
+    expect(water).to.include({ kind: 'water', how: 'below' });
+  });
+});
+
+describe('whether a tray lasts from one round to the next', () => {
+  it('is said before it is sown, with what would mend it', () => {
+    expect(tooShort({ medium: 'coir', container, place: shelf, gapH: 24 }, [])).to.equal(null);
+    const hot = { ...shelf, id: 'hot', name: 'Over the radiator', dayC: 27, nightC: 27, humidityPct: 35 };
+    const paper = tooShort({ medium: 'paper', container, place: hot, gapH: 24 }, [hot, shelf])!;
+    expect(paper.lastsH).to.be.below(24);
+    const words = tooShortWords(paper);
+    expect(words).to.match(/^In full leaf it lasts about \d+ h here, and your rounds are up to 24 h apart/);
+    expect(words).to.include('What would mend it');
+    expect(tooShortWords(null)).to.equal('');
+  });
+
+  it('every mend that is offered does what it says', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...MEDIA),
+        fc.integer({ min: 15, max: 32 }),
+        fc.integer({ min: 25, max: 75 }),
+        fc.constantFrom(12, 14, 24),
+        (medium, dayC, humidityPct, gapH) => {
+          const place = { ...shelf, id: 'here', dayC, nightC: dayC, humidityPct };
+          const short = tooShort({ medium, container, place, gapH }, [place, shelf]);
+          if (!short) return;
+          expect(short.lastsH).to.be.below(gapH);
+          for (const mend of short.mends)
+            if (mend.kind === 'medium')
+              expect(lastsH({ medium: mend.medium, container, place, gapH })).to.be.at.least(gapH);
+            else if (mend.kind === 'place')
+              expect(lastsH({ medium, container, place: mend.place, gapH })).to.be.at.least(gapH);
+        }
+      )
+    );
+  });
+
+  it('knows the longest gap of a day, over midnight as well', () => {
+    expect(longestGapH({ roundsMin: [450] })).to.equal(24);
+    expect(longestGapH({ roundsMin: [450, 1230] })).to.equal(13);
+  });
+});
+
+describe('a tray that nobody watered', () => {
+  const lit = [sown(), event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
+  const tray = (...more: Parameters<typeof project>[2]) =>
+    project(home, radishTray({ medium: 'hemp-mat' }), [...lit, ...more]);
+  const at = (hours: number) => SOWN + hours * HOUR;
+
+  it('is drawn hanging, asked after first, and never ready to cut, once it has been dry for longer than it bears', () => {
+    const dry = tray();
+    expect(mayBeLost(dry, at(90))).to.equal(false);
+    expect(mayBeLost(dry, at(200))).to.equal(true);
+    expect(isCuttable(dry, at(200))).to.equal(false);
+    expect(pictureOf(dry, at(200)).stems!.hang).to.equal(1);
+    expect(pictureOf(dry, at(80)).stems!.hang).to.equal(0);
+    const { notes, steps } = asked(200, lit, { medium: 'hemp-mat' });
+    expect(notes[0]!.kind).to.equal('may-be-lost');
+    expect(steps.some(({ body }) => body.kind === 'cut')).to.equal(false);
+  });
+
+  it('stands again by one look, or by water', () => {
+    const stands = tray(event(199, { type: 'felt', moisture: 'right' }));
+    expect(mayBeLost(stands, at(200))).to.equal(false);
+    expect(isCuttable(stands, at(200))).to.equal(true);
+    expect(mayBeLost(tray(event(199, { type: 'watered', waterG: 150 })), at(200))).to.equal(false);
+  });
+
+  it('is asked to be touched while it is believed nearly dry', () => {
+    const kinds = (hours: number) => asked(hours, lit, { medium: 'hemp-mat' }).notes.map(({ kind }) => kind);
+    expect([100, 104, 108, 112, 116, 120].some((hours) => kinds(hours).includes('touch-it'))).to.equal(true);
+    expect(kinds(80)).not.to.include('touch-it');
+  });
+
+  it('bears longer where its crop does, and under a lid', () => {
+    const lostAt = (cropKey: string): number => {
+      const sowing = project(home, radishTray({ medium: 'hemp-mat', cropKey }), lit);
+      for (let hours = 77; hours < 400; hours += 3) if (mayBeLost(sowing, at(hours))) return hours;
+      return Infinity;
+    };
+    expect(lostAt('cress-garden')).to.be.below(lostAt('mustard'));
+    expect(lostAt('mustard')).to.be.below(lostAt('radish'));
+    const covered = project(home, radishTray({ medium: 'hemp-mat' }), [sown()]);
+    expect(mayBeLost(covered, at(200))).to.equal(false);
+  });
+});
