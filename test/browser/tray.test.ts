@@ -158,7 +158,8 @@ describe('a tray', function () {
   it('asks about a weight that can hardly be, and keeps what was typed', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');
-    await open(page, stage, `${await trayOf(page, 'Radish')}/harvest`);
+    const tray = await trayOf(page, 'Radish');
+    await open(page, stage, `${tray}/harvest`);
     await page.getByRole('button', { name: 'Record the cut and end the tray' }).click();
     await page.getByText('enter what the scale shows').waitFor();
     await page.getByRole('button', { name: 'A quarter' }).click();
@@ -171,7 +172,7 @@ describe('a tray', function () {
     await page.getByText('28.3 g').first().waitFor();
     await page.getByRole('button', { name: 'Record this part' }).click();
     await page.waitForURL('**/pantry');
-    await page.getByRole('link', { name: 'Radish' }).first().click();
+    await open(page, stage, tray);
     await page.locator('.log li', { hasText: 'Cut 28.3 g' }).first().waitFor();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
     await page.getByText('75 % still stands').waitFor();

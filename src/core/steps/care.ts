@@ -4,8 +4,8 @@ import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE, mistMl, TOP_SHARE } from '../water/bucket.ts';
-import { waterAt } from '../water/level.ts';
+import { dryShare, FULL_SHARE, mistNowMl, TOP_SHARE } from '../water/bucket.ts';
+import { trackOf, waterAt } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
 import { dueCare, type DueStep } from './due.ts';
 import type { How } from './step.ts';
@@ -44,7 +44,15 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
   if (path.mists === 'daily' && !isMorning(round)) return null;
   // Where mould was seen, its cover is opened to air and not to more water.
   if (path.cover !== 'none' && sawLately(state, ['mould'], now)) return null;
-  const waterMl = mistMl(areaCm2);
+  const given = lastGivenAt(sowing);
+  const { g, capacityG } = waterAt(sowing, now);
+  const waterMl = mistNowMl(areaCm2, {
+    covered: path.cover !== 'none',
+    g,
+    holdsG: capacityG,
+    lostG: trackOf(sowing).lossG(given, Math.max(given, now))
+  });
+  if (waterMl === 0) return null;
   const every = path.mists === 'daily' ? DAY : (round.at - round.before[1]) / 2;
   const body = {
     kind: 'mist',
@@ -53,12 +61,7 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
     peroxideMl: peroxideIn(method, waterMl),
     first: null
   } as const;
-  return dueCare(
-    `mist:${round.key}`,
-    body,
-    Math.min(round.at, lastGivenAt(sowing) + every - ROUND_LEAD_H * HOUR),
-    round
-  );
+  return dueCare(`mist:${round.key}`, body, Math.min(round.at, given + every - ROUND_LEAD_H * HOUR), round);
 }
 
 function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
@@ -66,7 +69,11 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   const midway = waterAt(sowing, Math.max(now, (round.at + round.nextAt) / 2));
   if (midway.capacityG === 0) return null;
   const reservoir = midway.reservoirShare !== null;
-  if (reservoir) {
+  if (midway.isPool) {
+    // A pool is gone by the next round; what counts is what the medium itself holds then.
+    const then = waterAt(sowing, Math.max(now, round.nextAt));
+    if (then.g >= dryShare(crop) * trackOf(sowing).mediumG && !mightHang(sowing, round, now)) return null;
+  } else if (reservoir) {
     if (waterAt(sowing, Math.max(now, round.nextAt)).reservoirShare! >= TOP_SHARE) return null;
   } else if (midway.share >= dryShare(crop) && !mightHang(sowing, round, now)) return null;
   if (withheld(sowing, round)) return null;
@@ -125,12 +132,23 @@ function wasAskedBefore(sowing: Projected, { before: [last, first] }: Round): bo
 }
 
 /**
+ * So much of what goes until the next round is poured under a thin medium: the rest it gives itself, and a tray that loses
+ * less than is believed does not stand in water for a day (starting figure).
+ */
+const POOL_PART = 0.6;
+
+/**
  * How much to pour: up to nine tenths. Where how much is left is so unsure that it might run over, less, but
  * never so little that it might hang: too much is the commonest way to lose one.
  */
 function pourMl(sowing: Projected, round: Round, now: Millis): number {
-  const { capacityG, g, sdG } = waterAt(sowing, now);
-  const wanted = capacityG * FULL_SHARE - g;
+  const { capacityG, g, sdG, isPool } = waterAt(sowing, now);
+  // A pool no deeper than what goes until the next round: what stands longer drowns.
+  const track = trackOf(sowing);
+  const upTo = isPool
+    ? Math.min(capacityG, track.mediumG * FULL_SHARE + POOL_PART * track.lossG(now, round.nextAt))
+    : capacityG * FULL_SHARE;
+  const wanted = upTo - g;
   const safe = capacityG * RUN_OVER - (g + ONE_IN_TWENTY * sdG);
   return Math.min(wanted, Math.max(safe, lackingG(sowing, round, now)));
 }

@@ -9,11 +9,29 @@ export type Cover = keyof typeof LOSS_MM_KPA;
 /** Moving air dries this much faster. */
 const FAN = 1.3;
 
-/** A fine mist over seed, mL per cm2 (starting figure). */
-const MIST_ML_CM2 = 0.02;
+/** A fine mist, mL per cm2: over seed under a cover; the most of several passes in the open; the least worth asking for. */
+const MIST_ML_CM2 = { covered: 0.02, open: 0.1, least: 0.007 } as const;
+/** No mist fills a medium past this share of what it holds. */
+const MIST_UP_TO = 0.95;
 
-/** Water for misting an area once, mL. */
-export const mistMl = (areaCm2: number): number => areaCm2 * MIST_ML_CM2;
+/** Water for misting an area under a cover once, mL, where there is room for it. */
+export const mistMl = (areaCm2: number): number => areaCm2 * MIST_ML_CM2.covered;
+
+/**
+ * Water for misting at a moment, mL: under a cover a little, in the open what was lost since the last one; never past what
+ * the medium takes, and nothing where that is not worth it (docs/model.md, 6).
+ * @param lostG since it was last given any
+ */
+export function mistNowMl(
+  areaCm2: number,
+  { covered, g, holdsG, lostG }: { covered: boolean; g: number; holdsG: number; lostG: number }
+): number {
+  const wanted = covered ? mistMl(areaCm2) : Math.min(MIST_ML_CM2.open * areaCm2, lostG);
+  // What holds nothing itself, as a mesh, is kept damp all the same.
+  const room = holdsG > 0 ? MIST_UP_TO * holdsG - g : Infinity;
+  const mL = Math.min(wanted, room);
+  return mL < MIST_ML_CM2.least * areaCm2 ? 0 : mL;
+}
 
 /** Never filled past this share of capacity: overwatering is the commonest way to lose a tray. */
 export const FULL_SHARE = 0.9;

@@ -1,0 +1,193 @@
+import type { Crop } from '../../src/core/crops/crop.ts';
+import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
+import type { Place } from '../../src/core/places/place.ts';
+import type { Cue, EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
+import { planSowing } from '../../src/core/sowing/planSowing.ts';
+import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
+import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { askOf } from '../../src/core/steps/ask.ts';
+import { ticked } from '../../src/core/steps/ticked.ts';
+import { mediumDepthCm, type MediumKind } from '../../src/core/supplies/media/medium.ts';
+import type { Method } from '../../src/core/supplies/methods/method.ts';
+import { roundAt, roundsBetween, type Rhythm } from '../../src/core/time/rhythm.ts';
+import { DAY, HOUR, MINUTE, type Millis } from '../../src/core/time/zone.ts';
+import { tooShort } from '../../src/core/water/lasts.ts';
+import type { Chance } from '../../src/server/demo/chance.ts';
+import { natureOf, Plant } from './plant.ts';
+import type { Room } from './room.ts';
+import { Tray } from './tray.ts';
+
+/** How somebody taps: both ways, good news only, once near the cut, now and then wrong, or with days of silence. */
+export const HABITS = ['both', 'good-news', 'near-cut', 'wrong', 'silences'] as const;
+export type Habit = (typeof HABITS)[number];
+
+/** A household of the world, with what it tells Brote of itself. */
+export interface Household {
+  habit: Habit;
+  rhythm: Rhythm;
+  room: Room;
+  place: Place;
+  /** ln of its pace against the table. */
+  pace: number;
+}
+
+/** What came of one tray that was grown by following the round. */
+export interface Grown {
+  setup: SowingSetup;
+  events: SowingEvent[];
+  sownAt: Millis;
+  openedAt: Millis;
+  /** What was said of that when it was sown. */
+  said: MarkForecast;
+  driedOut: boolean;
+  drowned: boolean;
+  givenG: number;
+  lostG: number;
+  /** Cards that said ready, and how many of them of a tray that was not nearly so. */
+  ready: number;
+  falseReady: number;
+  /** Brote said beforehand that it would not last. */
+  warned: boolean;
+}
+
+const FORGETS = 0.04;
+const AREA = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as const;
+const LONGEST_D = 60;
+
+export function grow(
+  { habit, rhythm, room, place, pace }: Household,
+  learnt: Pick<HouseholdFacts, 'learned' | 'thirst'>,
+  what: { crop: Crop; method: Method; medium: MediumKind },
+  now: Millis,
+  chance: Chance
+): Grown | null {
+  const { crop, method, medium } = what;
+  const facts: HouseholdFacts = {
+    rhythm,
+    latitudeDeg: 43.4,
+    places: new Map([[place.id, place]]),
+    ...learnt
+  };
+  const [planned] = planSowing(
+    {
+      kind: 'one',
+      parts: [{ crop, lot: null, share: 1 }],
+      shareOf: 'weight',
+      staggered: false,
+      container: AREA,
+      count: 1,
+      medium,
+      mediumId: null,
+      method,
+      place,
+      density: 'usual',
+      ownSeedG: null,
+      germinationPct: null,
+      soakH: null,
+      aim: { kind: 'now' }
+    },
+    { rhythm, latitudeDeg: 43.4, learned: learnt.learned ?? { ended: [], underWay: [] }, yields: [], now }
+  );
+  if (!planned || planned.plan.stalls) return null;
+  const setup: SowingSetup = { ...planned.setup, id: chance.id() };
+  const warned = tooShort({ medium, container: AREA, place, gapH: planned.projected.gapH }, [place]) !== null;
+  const { path } = planned.projected;
+  const plant = new Plant(crop, natureOf(crop, pace, chance), path.lightFrom === null);
+  const events: SowingEvent[] = [];
+  const record = (at: Millis, body: EventBody, taskKey: string | null = null) =>
+    events.push({ id: chance.id(), at: Math.round(at), by: null, taskKey, body });
+  let tray: Tray | null = null;
+  let said: MarkForecast | null = null;
+  let [givenG, ready, falseReady] = [0, 0, 0];
+  const silentFrom = now + (2 + chance.uniform() * 6) * DAY;
+  const isSilent = (at: Millis) => habit === 'silences' && at > silentFrom && at < silentFrom + 2.2 * DAY;
+  /** A mark looks as though it were there a little early or late. */
+  const sees = (cue: Cue, at: Millis): boolean => {
+    const is = plant.when(cue) !== null && plant.when(cue)! <= at;
+    const nearly = plant.age > plant.nature[cue] * 0.96;
+    const seen = is || (nearly && chance.uniform() < 0.2);
+    return chance.uniform() < (habit === 'wrong' ? 0.08 : 0.01) ? !seen : seen;
+  };
+  const walkedRounds = roundsBetween(rhythm, now - HOUR, now + LONGEST_D * DAY);
+  for (const due of walkedRounds) {
+    const at = due + chance.uniform() * 50 * MINUTE;
+    tray?.live(at);
+    if (chance.uniform() < FORGETS) continue;
+    if (tray && isSilent(at)) {
+      // By its own head, and nothing said: watered when it feels dry, and brought to light when it looks so.
+      if (tray.share < 0.4) {
+        givenG += tray.holdsG * 0.5;
+        tray.pour(tray.holdsG * 0.5);
+      }
+      continue;
+    }
+    const round = roundAt(rhythm, due);
+    let projected = project(facts, setup, events);
+    const { look, feel, notes } = askOf(projected, round, at);
+    if (tray && feel) {
+      const unsure = notes.some(
+        ({ kind }) => kind === 'unsure' || kind === 'touch-it' || kind === 'may-be-lost'
+      );
+      const share = Math.min(1, tray.share) + chance.normal(0.06);
+      if (unsure || chance.uniform() < 0.15)
+        record(at, { type: 'felt', moisture: share < 0.3 ? 'dry' : share < 0.88 ? 'right' : 'wet' });
+    }
+    if (tray && look) {
+      const seen = sees(look.cue, at);
+      const answers =
+        habit === 'good-news'
+          ? seen && chance.uniform() < 0.9
+          : habit === 'near-cut'
+            ? look.cue === 'windowOpen' && seen
+            : chance.uniform() < 0.93;
+      if (answers) record(at, { type: 'looked', cue: look.cue, reached: seen });
+    }
+    projected = project(facts, setup, events);
+    let cut = false;
+    for (const task of askOf(projected, round, at).steps) {
+      if (task.body.kind === 'cut') {
+        ready += 1;
+        if (plant.age < plant.nature.windowOpen * 0.9) falseReady += 1;
+        else if (plant.when('windowOpen') !== null) cut = true;
+        continue;
+      }
+      const body = ticked(task.body);
+      if (!body) continue;
+      if (body.type === 'sown') {
+        tray = new Tray(plant, room, 450, {
+          medium,
+          depthCm: mediumDepthCm(medium, AREA.depthCm),
+          reservoirG: medium === 'mesh' ? 675 : 0,
+          covered: path.cover !== 'none',
+          sownAt: at
+        });
+        tray.lit = path.lightFrom === 'sown';
+      }
+      if (body.type === 'lit' && tray) [tray.covered, tray.lit] = [false, true];
+      if (
+        (body.type === 'sown' || body.type === 'watered' || body.type === 'misted' || body.type === 'fed') &&
+        tray
+      ) {
+        const poured = body.waterG * Math.exp(chance.normal(0.06));
+        givenG += poured;
+        tray.pour(poured);
+      }
+      record(at + MINUTE, body, task.key);
+      if (body.type === 'sown') said = project(facts, setup, events).forecast.marks.windowOpen;
+    }
+    const opened = project(facts, setup, events).state.seen.some(
+      ({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null
+    );
+    if (cut || (opened && plant.when('windowOpen') !== null) || tray?.driedOut) break;
+  }
+  if (!tray || !said) return null;
+  const { driedOut, drowned, lostG } = tray;
+  const sownAt = events.find(({ body }) => body.type === 'sown')!.at;
+  // Whatever became of it: when it would have opened.
+  for (let at = events.at(-1)!.at; plant.when('windowOpen') === null && at < sownAt + 90 * DAY; at += HOUR)
+    tray.live(at);
+  const openedAt = plant.when('windowOpen');
+  return openedAt === null
+    ? null
+    : { setup, events, sownAt, openedAt, said, driedOut, drowned, givenG, lostG, ready, falseReady, warned };
+}

@@ -1,0 +1,75 @@
+import type { MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { HOUR, type Millis } from '../../src/core/time/zone.ts';
+import { evaporationMmH } from './evaporation.ts';
+import type { Plant } from './plant.ts';
+import type { Room } from './room.ts';
+
+/** What a cm of a medium truly holds for plants, mm: near what books say, and not the same. */
+const HOLDS_MM_CM: Record<MediumKind, number> = {
+  coir: 3.2,
+  'peat-perlite': 2.8,
+  'seed-mix': 2.9,
+  'hemp-mat': 4.2,
+  paper: 6.5,
+  mesh: 0.5
+};
+/** Hours at nothing that stands in leaf, after which it is lost. */
+const BEARS_H = { low: 36, medium: 24, high: 12 } as const;
+const DROWNS_H = 24;
+
+/** A container with a plant and water in it, going on by the hour. */
+export class Tray {
+  water: number;
+  lostG = 0;
+  driedOut = false;
+  drowned = false;
+  lit = false;
+  covered: boolean;
+  private dryH = 0;
+  private wetH = 0;
+  /** What the medium holds, g; the rest stands under it. */
+  readonly holdsG: number;
+
+  constructor(
+    readonly plant: Plant,
+    private readonly room: Room,
+    private readonly areaCm2: number,
+    on: { medium: MediumKind; depthCm: number; reservoirG: number; covered: boolean; sownAt: Millis },
+    private now: Millis = on.sownAt
+  ) {
+    this.holdsG = (HOLDS_MM_CM[on.medium] * on.depthCm * areaCm2) / 10 + on.reservoirG;
+    this.water = 0;
+    this.covered = on.covered;
+  }
+
+  /** Share of what it holds, 0 to 1 and over where water stands in it. */
+  get share(): number {
+    return this.water / this.holdsG;
+  }
+
+  pour(g: number): void {
+    this.water += g;
+  }
+
+  live(until: Millis): void {
+    while (this.now < until) {
+      const next = Math.min(until, this.now + HOUR);
+      const hours = (next - this.now) / HOUR;
+      const weather = this.room.at(this.now);
+      const goes = evaporationMmH(this.lit ? weather : { ...weather, netWm2: 0 }, {
+        covered: this.covered,
+        leaves: this.plant.leaves
+      });
+      const lost = Math.min(this.water, (goes * hours * this.areaCm2) / 10);
+      this.water -= lost;
+      this.lostG += lost;
+      this.plant.live(next, hours, weather.tempC, this.lit);
+      // Under a lid what little is there lasts; in the open, roots die.
+      this.dryH = this.water < this.holdsG * 0.02 && !this.covered ? this.dryH + hours : 0;
+      this.wetH = this.water > this.holdsG * 1.08 ? this.wetH + hours : 0;
+      if (this.dryH > BEARS_H[this.plant.crop.droughtRisk]) this.driedOut = true;
+      if (this.wetH > DROWNS_H) this.drowned = true;
+      this.now = next;
+    }
+  }
+}
