@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import postgres from 'postgres';
 import { study } from '../test/simulation/study.ts';
+import { study as studyWorld, type Told } from '../test/world/study.ts';
 import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { rebuild } from '../src/server/app/rebuild.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
@@ -192,6 +193,27 @@ function studyHouseholds(): void {
   );
 }
 
+/** What was said of trays in a world that shares none of the forecast's laws, and what came. */
+function studyOtherLaws(): void {
+  const found = studyWorld(300, 3, { ten: 24 });
+  const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+  const line = (name: string, told: Told) =>
+    say(
+      `  ${name}: ${told.trays} trays; median error ${percent(told.error)} of the days, ${percent(told.covered)} within the range, bias ${percent(told.bias)}; dried out ${percent(told.dried)}, drowned ${percent(told.drowned)}; ${told.givenL.toFixed(0)} L given, ${told.lostL.toFixed(0)} L lost; false among cards that said ready ${percent(told.falseReady)}`
+    );
+  say(
+    `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread), four trays each. By habit of tapping, from the second tray on:`
+  );
+  for (const [name, told] of Object.entries(found.byHabit)) line(name, told);
+  say('By crop group:');
+  for (const [name, told] of Object.entries(found.byGroup)) line(name, told);
+  say('The tenth and eleventh tray of radish, by habit:');
+  for (const [name, told] of Object.entries(found.afterTen)) line(name, told);
+  say('By medium, where nothing was said against it when it was planned:');
+  for (const [name, told] of Object.entries(found.byMedium)) line(name, told);
+  line('where it was said that it would dry out, and sown all the same', found.refused);
+}
+
 /** What the first view needs: every script and style that the page names or those import at once. */
 async function firstView(): Promise<void> {
   const client = 'build/client';
@@ -267,6 +289,7 @@ await runCommand(async () => {
   ensureBuild();
   coreFigures();
   studyHouseholds();
+  studyOtherLaws();
   await serverTimes();
   await notebook();
   await firstView();

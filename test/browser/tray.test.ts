@@ -37,6 +37,13 @@ describe('a tray', function () {
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await stop.getByRole('button', { name: /Take the weight off/ }).waitFor({ state: 'detached' });
     expect(await stop.locator('p.window').innerText()).to.equal(before);
+    // Seen again, and said in one more touch that it was not so on the round before.
+    await lifting.click();
+    const since = stop.getByRole('group', { name: /^Since when: lid lifting/ });
+    await since.getByRole('button', { name: 'since the last round' }).click();
+    await since.waitFor({ state: 'detached' });
+    await open(page, stage, tray);
+    await page.locator('.log li', { hasText: 'Looked: lid lifting, not yet' }).first().waitFor();
   });
 
   it('shows what happened against what was expected, and takes notes and moves', async () => {

@@ -31,6 +31,13 @@ describe('what a tray teaches', () => {
     expect(says([look(7.4, false), look(7.6, true)])!.mean).to.be.above(close.mean);
   });
 
+  it('is little of a yes that came without a word before it: the day before it was passed by and nothing said', () => {
+    const alone = says([look(7, true)])!;
+    expect(alone.mean).to.be.within(-0.13, -0.05);
+    const before = says([look(6.5, false), look(7, true)])!;
+    expect(before.variance).to.be.below(alone.variance);
+  });
+
   it('is nothing of a tray so slow that it stalled, and of a first look long after the opening', () => {
     expect(says([look(15, true)])).to.equal(null);
     expect(says([look(12.9, false), look(13.1, true)])).to.equal(null);

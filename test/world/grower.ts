@@ -1,5 +1,6 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
 import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
+import { tooWarm } from '../../src/core/places/air/warmth.ts';
 import type { Place } from '../../src/core/places/place.ts';
 import type { Cue, EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import { planSowing } from '../../src/core/sowing/planSowing.ts';
@@ -62,6 +63,8 @@ export function grow(
   chance: Chance
 ): Grown | null {
   const { crop, method, medium } = what;
+  // Who is told that a place is too warm for a crop sows another one.
+  if (tooWarm(crop, place)) return null;
   const facts: HouseholdFacts = {
     rhythm,
     latitudeDeg: 43.4,
@@ -144,36 +147,49 @@ export function grow(
     }
     projected = project(facts, setup, events);
     let cut = false;
-    for (const task of askOf(projected, round, at).steps) {
-      if (task.body.kind === 'cut') {
-        ready += 1;
-        if (plant.age < plant.nature.windowOpen * 0.9) falseReady += 1;
-        else if (plant.when('windowOpen') !== null) cut = true;
-        continue;
+    // What is ticked brings the next step onto the same card: done as well, before the hand goes on.
+    const done = new Set<string>();
+    for (let pass = 0, more = true; more && pass < 4; pass += 1) {
+      const then = at + pass * 3 * MINUTE;
+      const asked = askOf(project(facts, setup, events), round, then).steps.filter(
+        ({ key }) => !done.has(key)
+      );
+      more = asked.length > 0;
+      for (const task of asked) {
+        done.add(task.key);
+        if (task.body.kind === 'cut') {
+          ready += 1;
+          if (plant.age < plant.nature.windowOpen * 0.9) falseReady += 1;
+          else if (plant.when('windowOpen') !== null) cut = true;
+          continue;
+        }
+        const body = ticked(task.body);
+        if (!body) continue;
+        if (body.type === 'sown') {
+          tray = new Tray(plant, room, 450, {
+            medium,
+            depthCm: mediumDepthCm(medium, AREA.depthCm),
+            reservoirG: medium === 'mesh' ? 675 : 0,
+            covered: path.cover !== 'none',
+            sownAt: at
+          });
+          tray.lit = path.lightFrom === 'sown';
+        }
+        if (body.type === 'lit' && tray) [tray.covered, tray.lit] = [false, true];
+        if (
+          (body.type === 'sown' ||
+            body.type === 'watered' ||
+            body.type === 'misted' ||
+            body.type === 'fed') &&
+          tray
+        ) {
+          const poured = body.waterG * Math.exp(chance.normal(0.06));
+          givenG += poured;
+          tray.pour(poured);
+        }
+        record(then + MINUTE, body, task.key);
+        if (body.type === 'sown') said = project(facts, setup, events).forecast.marks.windowOpen;
       }
-      const body = ticked(task.body);
-      if (!body) continue;
-      if (body.type === 'sown') {
-        tray = new Tray(plant, room, 450, {
-          medium,
-          depthCm: mediumDepthCm(medium, AREA.depthCm),
-          reservoirG: medium === 'mesh' ? 675 : 0,
-          covered: path.cover !== 'none',
-          sownAt: at
-        });
-        tray.lit = path.lightFrom === 'sown';
-      }
-      if (body.type === 'lit' && tray) [tray.covered, tray.lit] = [false, true];
-      if (
-        (body.type === 'sown' || body.type === 'watered' || body.type === 'misted' || body.type === 'fed') &&
-        tray
-      ) {
-        const poured = body.waterG * Math.exp(chance.normal(0.06));
-        givenG += poured;
-        tray.pour(poured);
-      }
-      record(at + MINUTE, body, task.key);
-      if (body.type === 'sown') said = project(facts, setup, events).forecast.marks.windowOpen;
     }
     const opened = project(facts, setup, events).state.seen.some(
       ({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null

@@ -16,6 +16,8 @@ const HOLDS_MM_CM: Record<MediumKind, number> = {
 /** Hours at nothing that stands in leaf, after which it is lost. */
 const BEARS_H = { low: 36, medium: 24, high: 12 } as const;
 const DROWNS_H = 24;
+/** A film is no standing water. */
+const STANDS_CM = 0.1;
 
 /** A container with a plant and water in it, going on by the hour. */
 export class Tray {
@@ -47,6 +49,11 @@ export class Tray {
     return this.water / this.holdsG;
   }
 
+  /** How deep water stands that nothing takes up, cm. */
+  get standsCm(): number {
+    return Math.max(0, this.water - this.holdsG) / this.areaCm2;
+  }
+
   pour(g: number): void {
     this.water += g;
   }
@@ -66,7 +73,7 @@ export class Tray {
       this.plant.live(next, hours, weather.tempC, this.lit);
       // Under a lid what little is there lasts; in the open, roots die.
       this.dryH = this.water < this.holdsG * 0.02 && !this.covered ? this.dryH + hours : 0;
-      this.wetH = this.water > this.holdsG * 1.08 ? this.wetH + hours : 0;
+      this.wetH = this.standsCm > STANDS_CM ? this.wetH + hours : 0;
       if (this.dryH > BEARS_H[this.plant.crop.droughtRisk]) this.driedOut = true;
       if (this.wetH > DROWNS_H) this.drowned = true;
       this.now = next;

@@ -197,11 +197,24 @@ function isOffered(
   };
 }
 
+/**
+ * A yes that came without a word before it: a household walks past its trays every day, and whoever said it today most
+ * likely passed by the day before, did nothing there that was recorded, and did not say it. Taken for one silence.
+ */
+function dayBefore({ looks, silent }: Heard, mark: Mark): Millis[] {
+  const first = looks.find((look) => look.mark === mark);
+  if (!first?.reached) return [];
+  const since = first.at - DAY;
+  return silent[mark]?.some((at) => at >= since - DAY / 4 && at < first.at) ? [] : [since];
+}
+
 /** What was said of each mark, and what was not although it was offered; marks of which nothing was are left out. */
 const saidOf = (heard: Heard, offered: (mark: Mark, at: Millis) => boolean): Said =>
   new Map(
     MARKS.flatMap((mark) => {
-      const silent = heard.silent[mark]?.filter((at) => offered(mark, at)) ?? [];
+      const silent = [...(heard.silent[mark] ?? []), ...dayBefore(heard, mark)].filter((at) =>
+        offered(mark, at)
+      );
       const intervals = intervalsOf({ ...heard, silent: { [mark]: silent } }, mark);
       return intervals.length > 0 ? [[mark, intervals] as const] : [];
     })
