@@ -62,6 +62,9 @@ export function reservoirG(
 /** How deep water may stand in the tray under a thin medium, once its roots reach it, cm (docs/model.md, 6). */
 const POOL_CM: Partial<Record<MediumKind, number>> = { 'hemp-mat': 0.3, paper: 0.3 };
 
+/** Whether a medium is so thin that it lives from a pool. */
+export const hasPool = (medium: MediumKind): boolean => POOL_CM[medium] !== undefined;
+
 /**
  * The pool under a thin medium, which holds for hours and not for days, g: no more than goes in the longest gap between two
  * rounds, for what stands longer drowns. None where a reservoir holds more anyway.

@@ -11,6 +11,8 @@
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { hasReservoir } from '$core/water/bucket.ts';
   import { tooShort } from '$core/water/lasts.ts';
+  import { isByArea } from '$core/costs/prices.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
   import { tooShortWords } from '$words/lasting.ts';
   import { pressingWords } from '$words/pressing.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
@@ -120,10 +122,9 @@
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}on {volume(
-      plan.mediumMl,
-      locale.units
-    )} of medium{press?.pressing
+    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}{isByArea(setup.medium)
+      ? `on ${MEDIUM_WORDS[setup.medium].toLowerCase()} cut to size`
+      : `on ${volume(plan.mediumMl, locale.units)} of medium`}{press?.pressing
       ? `, pressed with ${pressingWords(press.pressing, locale.units).amount}${press.shared ? ' on both halves' : ''}`
       : ''}"
   />

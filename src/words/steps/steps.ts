@@ -1,5 +1,6 @@
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
+import { hasPool } from '$core/water/bucket.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { mass, seedMass, volume } from '$core/units/format.ts';
@@ -217,7 +218,11 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
     title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
     why: sentences(
       `${left} of its water is left, too little until the next round.`,
-      body.how === 'mist' ? 'Stop when drops hang together.' : 'Pour off what stands after ten minutes.',
+      body.how === 'mist'
+        ? 'Stop when drops hang together.'
+        : body.how === 'below' && hasPool(on.medium.kind)
+          ? 'It may stand in the tray: it is gone by the next round. Pour off what is not.'
+          : 'Pour off what stands after ten minutes.',
       peroxide
     ),
     done: `Watered ${volume(body.waterMl ?? 0, units)}`
