@@ -21,12 +21,14 @@ export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>)
     if (!stage) return [];
     const spoken = looks.filter(({ mark }) => mark === cue);
     const seenAt = spoken.find(({ reached }) => reached)?.at ?? Infinity;
-    return rounds.filter(
-      (at) =>
-        at > stage.from &&
-        at < Math.min(stage.until, seenAt) &&
-        spoken.every((look) => Math.abs(look.at - at) >= ROUND_H * HOUR)
-    );
+    const until = Math.min(stage.until, seenAt);
+    // Both are in the order of time: one walk through both.
+    let next = 0;
+    return rounds.filter((at) => {
+      if (at <= stage.from || at >= until) return false;
+      while (next < spoken.length && spoken[next]!.at <= at - ROUND_H * HOUR) next += 1;
+      return next === spoken.length || spoken[next]!.at >= at + ROUND_H * HOUR;
+    });
   };
   return {
     looks,

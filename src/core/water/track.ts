@@ -58,6 +58,8 @@ export class WaterTrack {
   private readonly poolFrom: Millis;
   /** What went over the rim or stood at the bottom. */
   readonly excess: Excess[] = [];
+  /** What was asked before: a round asks for the same few moments again and again. */
+  private readonly asked = new Map<Millis, { g: number; sdG: number }>();
   /** Facts so far, each with what was believed just after it. */
   private readonly known: Belief[] = [];
 
@@ -129,6 +131,12 @@ export class WaterTrack {
 
   /** Water at a moment with its standard deviation, g; ahead, with nothing given until then. */
   at(at: Millis): { g: number; sdG: number } {
+    let level = this.asked.get(at);
+    if (!level) this.asked.set(at, (level = this.reckoned(at)));
+    return level;
+  }
+
+  private reckoned(at: Millis): { g: number; sdG: number } {
     let index = this.known.length - 1;
     while (index > 0 && this.known[index]!.at > at) index -= 1;
     const { g, gg } = this.dryTo(this.known[index]!, at);
