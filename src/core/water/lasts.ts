@@ -8,7 +8,7 @@ import { capacityG, FULL_SHARE, lossGPerDay, poolG, reservoirG } from './bucket.
 const DRY_SHARE = 0.1;
 
 /** What a tray stands on and in, and how far apart the household's rounds are. */
-export interface Standing {
+export interface Setting {
   medium: MediumKind;
   container: Pick<Container, 'depthCm' | 'reservoirMl'>;
   place: Place;
@@ -16,7 +16,7 @@ export interface Standing {
 }
 
 /** How long a full tray lasts in full leaf, hours: by an area alone, for all of it dries alike. */
-export function lastsH({ medium, container, place, gapH }: Standing): number {
+export function lastsH({ medium, container, place, gapH }: Setting): number {
   const area = 100;
   const loss = lossGPerDay(area, 'lastThird', { ...usualAir(place), movingAir: place.movingAir });
   const reservoirMl = container.reservoirMl ?? null;
@@ -45,20 +45,20 @@ export interface TooShort {
 const TWO_ROUNDS_H = 14;
 
 /** Whether a full tray lasts the longest gap between the household's rounds, said before it is sown; null where it does. */
-export function tooShort(standing: Standing, places: readonly Place[]): TooShort | null {
-  const lasts = lastsH(standing);
-  const { gapH, place, medium } = standing;
+export function tooShort(setting: Setting, places: readonly Place[]): TooShort | null {
+  const lasts = lastsH(setting);
+  const { gapH, place, medium } = setting;
   if (lasts >= gapH) return null;
   const mends: Mend[] = [];
-  if (gapH > TWO_ROUNDS_H && lastsH({ ...standing, gapH: TWO_ROUNDS_H }) >= TWO_ROUNDS_H)
+  if (gapH > TWO_ROUNDS_H && lastsH({ ...setting, gapH: TWO_ROUNDS_H }) >= TWO_ROUNDS_H)
     mends.push({ kind: 'round', gapH: TWO_ROUNDS_H });
   const better = places
     .filter(({ id, light }) => id !== place.id && light.kind !== 'dark')
-    .map((other) => ({ kind: 'place', place: other, lastsH: lastsH({ ...standing, place: other }) }) as const)
+    .map((other) => ({ kind: 'place', place: other, lastsH: lastsH({ ...setting, place: other }) }) as const)
     .filter((one) => one.lastsH >= gapH)
     .sort((a, b) => b.lastsH - a.lastsH);
   const deeper = MEDIA.filter((kind) => kind !== medium)
-    .map((kind) => ({ kind: 'medium', medium: kind, lastsH: lastsH({ ...standing, medium: kind }) }) as const)
+    .map((kind) => ({ kind: 'medium', medium: kind, lastsH: lastsH({ ...setting, medium: kind }) }) as const)
     .filter((one) => one.lastsH >= gapH)
     .sort((a, b) => a.lastsH - b.lastsH);
   return { lastsH: lasts, gapH, mends: [...mends, ...better.slice(0, 1), ...deeper.slice(0, 2)] };
