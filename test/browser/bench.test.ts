@@ -142,7 +142,10 @@ describe('what the bench works with', function () {
     await page.getByLabel('How many there are').fill('8');
     await page.getByRole('button', { name: 'Save' }).click();
     // The others stand under sowings, or were emptied and are to be cleaned yet.
-    await page.getByText(/^[1-5] free$/).waitFor();
+    await page
+      .getByText(/^[1-5] free$/)
+      .first()
+      .waitFor();
     await page.getByRole('link', { name: 'Add a medium' }).click();
     await page.getByLabel('What you call it').fill('Cellar mix');
     await page.getByLabel('Mixed of, if it is mixed').fill('3, 4');

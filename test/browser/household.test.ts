@@ -137,7 +137,7 @@ describe('a household of one’s own', function () {
     await page.getByLabel('Crop', { exact: true }).selectOption('radish');
     await page.getByLabel('Length (in)').fill('10');
     await page.getByLabel('Width (in)').fill('20');
-    await page.locator('strong', { hasText: /^33\.9 g \(1\.2 oz\)$/ }).waitFor();
+    await page.locator('strong', { hasText: /^33\.9 g \(1\.19 oz\)$/ }).waitFor();
     await page
       .getByText('in².')
       .or(page.getByText(/per in²/))
