@@ -12,7 +12,15 @@ import { NEW_HOUSEHOLD } from './learn.ts';
 import { intervalsOf, NOTHING_HEARD, type Heard, type Interval, type Look } from './looks.ts';
 import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
 import { messageFrom, momentsOf, normed, pacePrior, STAGE_SD, type Prior } from './pace.ts';
-import { clockOn, waysOf, type PaceClock, type Sources, type Way } from './paceClocks.ts';
+import {
+  clockOn,
+  firstLight,
+  waysOf,
+  type Lighting,
+  type PaceClock,
+  type Sources,
+  type Way
+} from './paceClocks.ts';
 import { PaceGrid, type OnGrid } from './paceGrid.ts';
 
 /** Where a sowing stood from a moment on. */
@@ -75,14 +83,15 @@ export function forecast(input: ForecastInput): Forecast {
   const { crop, heard = NOTHING_HEARD } = input;
   const table = tableOptimumDays(crop);
   const sources = sourcesOf(input);
-  const wayOf = waysOf(crop, sources, {
+  const lighting: Lighting = {
     lightFrom: input.lightFrom,
     domeDays: input.domeDays ?? null,
     uncoveredAt: input.uncoveredAt ?? null,
     litAt: input.litAt,
     sownAt: input.sownAt,
     darkUntil: heard.darkUntil
-  });
+  };
+  const wayOf = waysOf(crop, sources, lighting);
   const prior = pacePrior(input.belief, crop.durationCv);
   const grid = new PaceGrid(prior.paces, table, sources, wayOf);
   const offered = isOffered(prior, wayOf, sources, table);
@@ -120,7 +129,7 @@ export function forecast(input: ForecastInput): Forecast {
     marks,
     clock,
     get litAt() {
-      return firstLight(input, heard, marks);
+      return firstLight(lighting, (mark) => marks[mark].p50);
     },
     chance,
     likelihoodOf: (look) => {
@@ -240,23 +249,6 @@ function weighed({ weights }: Prior, told: readonly OnGrid[]): Float64Array {
 function isSeen({ looks }: Heard, mark: Mark, chance: (mark: Mark, at: Millis) => number): boolean {
   const last = looks.findLast((look) => look.mark === mark && look.reached);
   return last !== undefined && chance(mark, last.at) >= 0.5;
-}
-
-/** First light as it was, or as it is expected by the marks. */
-function firstLight(
-  { lightFrom, litAt, sownAt, domeDays, uncoveredAt }: ForecastInput,
-  { darkUntil }: Heard,
-  marks: Record<Mark, MarkForecast>
-): Millis {
-  if (litAt !== null) return litAt;
-  if (lightFrom === null) return Infinity;
-  if (lightFrom === 'sown') return sownAt;
-  const due =
-    lightFrom === 'lightReady' && typeof domeDays === 'number'
-      ? (uncoveredAt ?? marks.rooted.p50) + domeDays * DAY
-      : marks[lightFrom].p50;
-  // Nothing stands in light before its cover came off, nor before it was last seen in the dark.
-  return Math.max(due, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }
 
 const head = ({ unsoaked, headStart = 0 }: ForecastInput): number =>

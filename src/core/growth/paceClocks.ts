@@ -84,7 +84,7 @@ export function waysOf(crop: Crop, { warm, lit }: Sources, lighting: Lighting): 
         warmOpen: openTau
       };
     }
-    const litAt = lighting.litAt ?? expectedLight(lighting, warm, table.rooted * k, readyAt);
+    const litAt = firstLight(lighting, (mark) => (mark === 'rooted' ? warm.when(table.rooted * k) : readyAt));
     // Light before its stems are even neither slows nor speeds.
     const beginsAt = Math.max(readyAt, litAt);
     const isLit = Number.isFinite(beginsAt);
@@ -131,20 +131,21 @@ export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
   }
 });
 
-/** When something comes to light that has not: as its method has it, and not before it was last seen in the dark. */
-function expectedLight(
-  { lightFrom, domeDays, uncoveredAt, sownAt, darkUntil }: Lighting,
-  warm: Clock,
-  rootedTau: number,
-  readyAt: Millis
+/**
+ * First light, as it was or as its method has it: by the days under the dome where the method counts them, else at the mark
+ * that the crop waits for, never before its cover came off, nor before it was last seen in the dark. Infinity for never.
+ * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
+ */
+export function firstLight(
+  { lightFrom, domeDays, uncoveredAt, litAt, sownAt, darkUntil }: Lighting,
+  reachedAt: (mark: 'rooted' | 'lightReady') => Millis
 ): Millis {
+  if (litAt !== null) return litAt;
+  if (lightFrom === null) return Infinity;
   if (lightFrom === 'sown') return sownAt;
-  const rootedAt = (): Millis => warm.when(rootedTau);
   const due =
-    lightFrom === 'rooted'
-      ? rootedAt()
-      : domeDays !== null
-        ? (uncoveredAt ?? rootedAt()) + domeDays * DAY
-        : readyAt;
+    lightFrom === 'lightReady' && domeDays !== null
+      ? (uncoveredAt ?? reachedAt('rooted')) + domeDays * DAY
+      : reachedAt(lightFrom);
   return Math.max(due, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }
