@@ -17,8 +17,10 @@ const mendWords = (mend: Mend): string => {
 /** That a tray does not last from one round to the next, and what would mend it; empty where it does. */
 export function tooShortWords(short: TooShort | null): string {
   if (!short) return '';
-  const { lastsH, gapH, mends } = short;
-  const said = `In full leaf it lasts about ${hours(lastsH)} here, and your rounds are up to ${hours(gapH)} apart: it would dry out.`;
+  const { lastsH, gapH, mends, missed } = short;
+  const said = missed
+    ? `It has just what goes from one round to the next. Where one is missed it stands dry for about ${hours(missed.dryH)}, and bears about ${hours(missed.bearsH)}.`
+    : `In full leaf it lasts about ${hours(lastsH)} here, and your rounds are up to ${hours(gapH)} apart: it would dry out.`;
   if (mends.length === 0)
     return `${said} Nothing you have bridges that: put it where it is cooler and moister.`;
   return `${said} What would mend it: ${mends.map(mendWords).join('; or ')}.`;

@@ -6,5 +6,6 @@ export const MEDIUM_WORDS: Record<MediumKind, string> = {
   'seed-mix': 'Seed mix',
   'hemp-mat': 'Hemp mat',
   paper: 'Paper',
-  mesh: 'Mesh over a reservoir'
+  mesh: 'Mesh over a reservoir',
+  none: 'Nothing: a bare tray'
 };

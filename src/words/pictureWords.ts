@@ -19,7 +19,9 @@ export function pictureWords(cropName: string, picture: Picture, units: Units): 
     : picture.grains
       ? picture.grains.sprouted > 0.2
         ? 'seed with tails'
-        : 'seed on the medium'
+        : picture.medium?.kind === 'none'
+          ? 'seed on the bare tray'
+          : 'seed on the medium'
       : 'empty';
   return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
 }

@@ -14,9 +14,13 @@ export function unheededWords({ question, why }: Unheeded): string {
     case 'stays-dark':
       return question === 'feed'
         ? 'It stays dark to the end and is not fed.'
-        : 'It stays dark to the end: it is eaten pale.';
+        : question === 'germinationWater'
+          ? 'It is watered once at sowing and once when its weight comes off.'
+          : 'It stays dark to the end: it is eaten pale.';
     case 'grass':
-      return 'It is a grass and needs no dome: it goes to light once it has rooted.';
+      return question === 'pressing'
+        ? 'It is a grass: nothing presses on it.'
+        : 'It is a grass: it sprouts in the open and needs no darkness.';
     case 'even-at-once':
       return 'It is ready for light as soon as it has rooted: no dome.';
     case 'open':
@@ -43,5 +47,15 @@ export function unheededWords({ question, why }: Unheeded): string {
       return 'This container has no reservoir: it is fed at half strength with its water.';
     case 'reservoir':
       return 'It stands over a reservoir: water goes in there.';
+    case 'pool':
+      return 'It lives from a little water in the tray underneath: in light it is watered from below.';
+    case 'bare-tray':
+      return question === 'firstWater'
+        ? 'There is no medium to damp: a film of water goes in before the seed.'
+        : question === 'germinationWater'
+          ? 'Without a medium nothing holds the damp under its lid: it is misted once a day.'
+          : 'Without a medium seed dries in the open within hours: it gets a clear lid until it has rooted.';
+    case 'hulls':
+      return 'It is misted once a day, so that its hulls come off.';
   }
 }

@@ -164,7 +164,7 @@ describe('a choice', () => {
             const under = (answer: string) => {
               const method = { ...base, [question]: answer } as Method;
               const [one] = planned(choiceOf([crop], { method, medium }));
-              const not = unheeded(crop, method, { mesh: medium === 'mesh', reservoir: false });
+              const not = unheeded(crop, method, { medium, reservoir: false });
               return { steps: stepsOf(one!.projected), said: not.some((un) => un.question === question) };
             };
             const all = answersOf(question).map((answer) => ({ answer, ...under(answer) }));

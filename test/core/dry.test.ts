@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { cropOf } from '../../src/core/crops/library.ts';
 import { pictureOf } from '../../src/core/picture/picture.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { isCuttable } from '../../src/core/steps/cut.ts';
@@ -8,7 +9,7 @@ import { longestGapH } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { capacityG, lossGPerDay, poolG } from '../../src/core/water/bucket.ts';
 import { mayBeLost } from '../../src/core/water/dry.ts';
-import { lastsH, tooShort } from '../../src/core/water/lasts.ts';
+import { dryIfMissedH, lastsH, mediumLastsH, tooShort } from '../../src/core/water/lasts.ts';
 import { trackOf, waterAt } from '../../src/core/water/level.ts';
 import { tooShortWords } from '../../src/words/lasting.ts';
 import { asked } from '../support/asking.ts';
@@ -16,16 +17,16 @@ import { event, home, radishTray, shelf, sown, SOWN } from '../support/household
 
 const air = { tempC: 21, humidityPct: 50, movingAir: false };
 const container = { depthCm: 5 };
-const on = (medium: MediumKind, gapH = 24, place = shelf) => lastsH({ medium, container, place, gapH });
+const crop = cropOf('radish');
+const on = (medium: MediumKind) => ({ crop, medium, container, place: shelf, gapH: 24 });
 
 describe('a thin medium', () => {
   it('holds, loses and lasts by the reference values', () => {
     expect(capacityG(450, 1, 'hemp-mat')).to.be.closeTo(202.5, 1e-9);
     expect(lossGPerDay(450, 'canopy', air)).to.be.closeTo(179.1, 0.06);
     expect(202.5 + poolG(450, { medium: 'hemp-mat', reservoirMl: null }, 500)).to.be.closeTo(337.5, 1e-9);
-    expect(on('hemp-mat')).to.be.closeTo(30.5, 0.06);
-    // Without its pool: 18.3 h.
-    expect(on('hemp-mat', 0)).to.be.closeTo(18.3, 0.06);
+    expect(lastsH(on('hemp-mat'))).to.be.closeTo(30.5, 0.06);
+    expect(mediumLastsH(on('hemp-mat'))).to.be.closeTo(18.3, 0.06);
   });
 
   it('has a pool from first light on, no deeper than what goes until somebody comes by again', () => {
@@ -53,9 +54,9 @@ describe('a thin medium', () => {
 
 describe('whether a tray lasts from one round to the next', () => {
   it('is said before it is sown, with what would mend it', () => {
-    expect(tooShort({ medium: 'coir', container, place: shelf, gapH: 24 }, [])).to.equal(null);
+    expect(tooShort(on('coir'), [])).to.equal(null);
     const hot = { ...shelf, id: 'hot', name: 'Over the radiator', dayC: 27, nightC: 27, humidityPct: 35 };
-    const paper = tooShort({ medium: 'paper', container, place: hot, gapH: 24 }, [hot, shelf])!;
+    const paper = tooShort({ ...on('paper'), place: hot }, [hot, shelf])!;
     expect(paper.lastsH).to.be.below(24);
     const words = tooShortWords(paper);
     expect(words).to.match(/^In full leaf it lasts about \d+ h here, and your rounds are up to 24 h apart/);
@@ -63,23 +64,40 @@ describe('whether a tray lasts from one round to the next', () => {
     expect(tooShortWords(null)).to.equal('');
   });
 
+  it('what lives from a pool comes through a round that is missed, or it is said that it would not', () => {
+    const bare = { ...on('none'), gapH: 14 };
+    expect(lastsH(bare)).to.be.above(14);
+    expect(dryIfMissedH({ ...bare, medium: 'coir' })).to.equal(0);
+    expect(tooShort({ ...bare, crop: cropOf('mizuna') }, [])).to.equal(null);
+    const lettuce = tooShort({ ...bare, crop: cropOf('lettuce') }, [])!;
+    expect(lettuce.missed!.dryH).to.be.above(12);
+    expect(tooShortWords(lettuce)).to.match(
+      /Where one is missed it stands dry for about \d+ h, and bears about 12 h/
+    );
+    expect(tooShort(on('none'), [])!.missed, 'one round a day is too few').to.equal(null);
+  });
+
   it('every mend that is offered does what it says', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...MEDIA),
+        fc.constantFrom('radish', 'lettuce', 'mizuna'),
         fc.integer({ min: 15, max: 32 }),
         fc.integer({ min: 25, max: 75 }),
         fc.constantFrom(12, 14, 24),
-        (medium, dayC, humidityPct, gapH) => {
+        (medium, key, dayC, humidityPct, gapH) => {
           const place = { ...shelf, id: 'here', dayC, nightC: dayC, humidityPct };
-          const short = tooShort({ medium, container, place, gapH }, [place, shelf]);
+          const setting = { crop: cropOf(key), medium, container, place, gapH };
+          const short = tooShort(setting, [place, shelf]);
           if (!short) return;
-          expect(short.lastsH).to.be.below(gapH);
+          if (short.missed) expect(short.missed.dryH).to.be.above(short.missed.bearsH);
+          else expect(short.lastsH).to.be.below(gapH);
           for (const mend of short.mends)
             if (mend.kind === 'medium')
-              expect(lastsH({ medium: mend.medium, container, place, gapH })).to.be.at.least(gapH);
+              expect(tooShort({ ...setting, medium: mend.medium }, [])).to.equal(null);
             else if (mend.kind === 'place')
-              expect(lastsH({ medium, container, place: mend.place, gapH })).to.be.at.least(gapH);
+              expect(tooShort({ ...setting, place: mend.place }, [])).to.equal(null);
+            else expect(tooShort({ ...setting, gapH: mend.gapH }, [])).to.equal(null);
         }
       )
     );

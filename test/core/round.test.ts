@@ -175,7 +175,7 @@ describe('the way of a crop under a method', () => {
     expect(CROPS).to.have.length(45);
     for (const crop of CROPS)
       for (const method of READY_METHODS) {
-        const path = pathOf(crop, method);
+        const path = pathOf(crop, method, 'coir');
         if (crop.pressMaxGCm2 === 0) expect(path.pressGCm2, crop.key).to.equal(0);
         if (path.cover === 'weight')
           expect(path.pressGCm2, crop.key).to.be.within(crop.pressMinGCm2, crop.pressMaxGCm2);
@@ -195,28 +195,34 @@ describe('the way of a crop under a method', () => {
   });
 
   it('follows the schools where the crop allows it', () => {
-    expect(pathOf(cropOf('radish'), press!)).to.include({
+    expect(pathOf(cropOf('radish'), press!, 'coir')).to.include({
       cover: 'weight',
       pressGCm2: 4.5,
       blackout: true,
       lightFrom: 'lightReady'
     });
-    expect(pathOf(cropOf('radish'), stack!)).to.include({
+    expect(pathOf(cropOf('radish'), stack!, 'coir')).to.include({
       cover: 'stacked',
       // What lies on the uppermost.
       pressGCm2: 4.5,
       blackout: false,
       lightFrom: 'rooted'
     });
-    expect(pathOf(cropOf('radish'), light!).cover).to.equal('lid');
-    expect(pathOf(cropOf('maize-shoot'), press!).lightFrom).to.equal(null);
-    expect(pathOf(cropOf('sorrel'), press!).cover).to.equal('lid');
-    expect(pathOf(cropOf('onion'), press!).seedCover).to.equal('none');
-    expect(pathOf(cropOf('onion'), light!)).to.include({ seedCover: 'vermiculite', seedCoverCm: 0.3 });
-    expect(pathOf(cropOf('nasturtium'), press!)).to.include({ seedCover: 'medium', seedCoverCm: 0.8 });
+    expect(pathOf(cropOf('radish'), light!, 'coir').cover).to.equal('lid');
+    expect(pathOf(cropOf('maize-shoot'), press!, 'coir').lightFrom).to.equal(null);
+    expect(pathOf(cropOf('sorrel'), press!, 'coir').cover).to.equal('lid');
+    expect(pathOf(cropOf('onion'), press!, 'coir').seedCover).to.equal('none');
+    expect(pathOf(cropOf('onion'), light!, 'coir')).to.include({
+      seedCover: 'vermiculite',
+      seedCoverCm: 0.3
+    });
+    expect(pathOf(cropOf('nasturtium'), press!, 'coir')).to.include({
+      seedCover: 'medium',
+      seedCoverCm: 0.8
+    });
     const noDark = { ...light!, darkness: 'none' } as const;
-    expect(pathOf(cropOf('radish'), noDark)).to.include({ cover: 'none', lightFrom: 'sown' });
-    expect(pathOf(cropOf('pea'), noDark), 'seed that wants the dark').to.include({
+    expect(pathOf(cropOf('radish'), noDark, 'coir')).to.include({ cover: 'none', lightFrom: 'sown' });
+    expect(pathOf(cropOf('pea'), noDark, 'coir'), 'seed that wants the dark').to.include({
       cover: 'lid',
       blackout: false,
       lightFrom: 'rooted'

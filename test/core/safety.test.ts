@@ -38,7 +38,7 @@ function scaleG(pressing: Pressing): number {
 }
 
 const pressed = (crop: Crop, area: number, containers = 1) =>
-  pressingOf(pathOf(crop, DEFAULT_METHOD), area, containers);
+  pressingOf(pathOf(crop, DEFAULT_METHOD, 'coir'), area, containers);
 
 describe('what lies on seed', () => {
   it('is never heavier than the crop bears, nor lighter than it wants, for every crop in every container', () => {

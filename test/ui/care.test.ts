@@ -17,7 +17,7 @@ import { eventWords } from '../../src/words/events.ts';
 const NOW = Date.parse('2026-11-23T08:00Z');
 const locale = { zone: 'Europe/Madrid', units: 'metric' } as const;
 const radish = cropOf('radish');
-const path = pathOf(radish, DEFAULT_METHOD);
+const path = pathOf(radish, DEFAULT_METHOD, 'coir');
 const note = (one: Note) => noteWords(one, radish, path, NOW, locale);
 const on = { now: NOW, locale, containers: 1, medium: { kind: 'mesh', own: null } } as const;
 const card = (body: StepBody, ...others: StepBody[]) => cardWords({ body, with: others }, on);

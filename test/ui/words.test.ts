@@ -27,7 +27,7 @@ const US = { zone: 'America/New_York', units: 'us' } as const;
 /** A Monday, 16:00 in Madrid. */
 const NOW = at('2026-11-23T15:00Z');
 const radish = cropOf('radish');
-const path = pathOf(radish, READY_METHODS[0]!);
+const path = pathOf(radish, READY_METHODS[0]!, 'coir');
 
 describe('times in words', () => {
   it('say a day as people do', () => {
@@ -213,7 +213,7 @@ describe('tasks in words', () => {
   });
 
   it('name what lies on the seed as the method has it', () => {
-    const stacked = pathOf(radish, READY_METHODS[1]!);
+    const stacked = pathOf(radish, READY_METHODS[1]!, 'coir');
     expect(words({ kind: 'uncover', off: 'stacked', to: 'light' }).title).to.equal(
       'Take the upper tray off and bring it to light'
     );

@@ -7,6 +7,7 @@ import { planSowing } from '../../src/core/sowing/planSowing.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { askOf } from '../../src/core/steps/ask.ts';
+import { hasPool } from '../../src/core/supplies/media/below.ts';
 import { ticked } from '../../src/core/steps/ticked.ts';
 import { mediumDepthCm, type MediumKind } from '../../src/core/supplies/media/medium.ts';
 import type { Method } from '../../src/core/supplies/methods/method.ts';
@@ -93,7 +94,8 @@ export function grow(
   );
   if (!planned || planned.plan.stalls) return null;
   const setup: SowingSetup = { ...planned.setup, id: chance.id() };
-  const warned = tooShort({ medium, container: AREA, place, gapH: planned.projected.gapH }, [place]) !== null;
+  const warned =
+    tooShort({ crop, medium, container: AREA, place, gapH: planned.projected.gapH }, [place]) !== null;
   const { path } = planned.projected;
   const plant = new Plant(crop, natureOf(crop, pace, chance), path.lightFrom === null);
   const events: SowingEvent[] = [];
@@ -131,7 +133,7 @@ export function grow(
       const unsure = notes.some(
         ({ kind }) => kind === 'unsure' || kind === 'touch-it' || kind === 'may-be-lost'
       );
-      const share = Math.min(1, tray.share) + chance.normal(0.06);
+      const share = tray.feels + chance.normal(0.06);
       if (unsure || chance.uniform() < 0.15)
         record(at, { type: 'felt', moisture: share < 0.3 ? 'dry' : share < 0.88 ? 'right' : 'wet' });
     }
@@ -185,7 +187,9 @@ export function grow(
         ) {
           const poured = body.waterG * Math.exp(chance.normal(0.06));
           givenG += poured;
-          tray.pour(poured);
+          if (task.body.kind === 'water' && task.body.how === 'below' && hasPool(medium)) tray.pourOff();
+          if (task.body.kind === 'water' && task.body.how === 'reservoir') tray.fillUp(poured);
+          else tray.pour(poured);
         }
         record(then + MINUTE, body, task.key);
         if (body.type === 'sown') said = project(facts, setup, events).forecast.marks.windowOpen;

@@ -11,7 +11,8 @@ const HOLDS_MM_CM: Record<MediumKind, number> = {
   'seed-mix': 2.9,
   'hemp-mat': 4.2,
   paper: 6.5,
-  mesh: 0.5
+  mesh: 0.5,
+  none: 8
 };
 /** Hours at nothing that stands in leaf, after which it is lost. */
 const BEARS_H = { low: 36, medium: 24, high: 12 } as const;
@@ -36,7 +37,13 @@ export class Tray {
     readonly plant: Plant,
     private readonly room: Room,
     private readonly areaCm2: number,
-    on: { medium: MediumKind; depthCm: number; reservoirG: number; covered: boolean; sownAt: Millis },
+    private readonly on: {
+      medium: MediumKind;
+      depthCm: number;
+      reservoirG: number;
+      covered: boolean;
+      sownAt: Millis;
+    },
     private now: Millis = on.sownAt
   ) {
     this.holdsG = (HOLDS_MM_CM[on.medium] * on.depthCm * areaCm2) / 10 + on.reservoirG;
@@ -49,6 +56,18 @@ export class Tray {
     return this.water / this.holdsG;
   }
 
+  /** How damp its medium feels, 0 to 1: over a reservoir it is wet for as long as that holds anything. */
+  get feels(): number {
+    const { medium, depthCm, reservoirG } = this.on;
+    const mediumG = (HOLDS_MM_CM[medium] * depthCm * this.areaCm2) / 10;
+    return reservoirG > 0 && this.water > mediumG ? 0.8 : Math.min(1, this.water / mediumG);
+  }
+
+  /** What stands in it is tipped out. It was wet for as long as it was. */
+  pourOff(): void {
+    this.water = Math.min(this.water, this.holdsG);
+  }
+
   /** How deep water stands that nothing takes up, cm. */
   get standsCm(): number {
     return Math.max(0, this.water - this.holdsG) / this.areaCm2;
@@ -56,6 +75,11 @@ export class Tray {
 
   pour(g: number): void {
     this.water += g;
+  }
+
+  /** Into a reservoir: who pours sees when it is full. */
+  fillUp(g: number): void {
+    this.water = Math.max(this.water, Math.min(this.holdsG, this.water + g));
   }
 
   live(until: Millis): void {

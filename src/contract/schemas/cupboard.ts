@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { MEDIA } from '../../core/supplies/media/medium.ts';
+import { KEPT_MEDIA } from '../../core/supplies/media/medium.ts';
 import { id, key, number, optionalDay, optionalNumber, text } from './primitives.ts';
 
 const optional = (what: string, low: number, high: number) =>
@@ -57,7 +57,7 @@ export const lotSchema = yup.object({
 export const mediumSchema = yup.object({
   id: id().required(),
   name: name('Balcony mix'),
-  kind: yup.string().oneOf(MEDIA, 'Choose what it is.').required('Choose what it is.'),
+  kind: yup.string().oneOf(KEPT_MEDIA, 'Choose what it is.').required('Choose what it is.'),
   swellLKg: optional('litres from a dry kilogram', 1, 30),
   parts: yup
     .array()

@@ -88,7 +88,7 @@ function mediumLine(
     return [];
   }
   const byArea = isByArea(setup.medium);
-  const amount = byArea ? area : mediumVolumeMl(area, mediumDepthCm);
+  const amount = byArea ? area : mediumVolumeMl(area, mediumDepthCm, setup.medium);
   const { price, amount: of, uses } = known;
   return [
     { kind: 'medium', cost: (price * amount) / of / uses, amount, by: byArea ? 'cm2' : 'mL', price, of, uses }

@@ -1,4 +1,4 @@
-import type { MediumKind } from '../supplies/media/medium.ts';
+import { isLoose, type MediumKind } from '../supplies/media/medium.ts';
 
 /** What a medium costs: so much money buys so much of it, mL of loose medium or cm2 of a mat, used so many times. */
 export interface MediumPrice {
@@ -23,8 +23,7 @@ export interface Prices {
 }
 
 /** Media bought by the piece are measured by their area, the others by their volume. */
-export const isByArea = (kind: MediumKind): boolean =>
-  kind === 'hemp-mat' || kind === 'paper' || kind === 'mesh';
+export const isByArea = (kind: MediumKind): boolean => kind !== 'none' && !isLoose(kind);
 
 /** How often a medium is usually used: a mesh for months, all else once (starting figures of ours). */
 export const usualUses = (kind: MediumKind): number => (kind === 'mesh' ? 40 : 1);

@@ -10,6 +10,7 @@ export function cropPicture(crop: Crop): Picture {
     widthCm: 14,
     depthCm: 4,
     cells: 1,
+    poolCm: 0,
     medium: { kind: 'coir', depthCm: 2.5, moisture: 0.7 },
     grains: null,
     stems: {

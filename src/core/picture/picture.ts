@@ -5,7 +5,7 @@ import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
-import { waterAt } from '../water/level.ts';
+import { trackOf, waterAt } from '../water/level.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
 import { frontCut } from '../harvest/pieces.ts';
 import { habitOf, type Habit } from './habit.ts';
@@ -19,6 +19,8 @@ export interface Picture {
   depthCm: number;
   cells: number;
   medium: { kind: MediumKind; depthCm: number; moisture: number } | null;
+  /** How deep water stands in the tray under a thin medium, or in a bare tray; 0 for none. */
+  poolCm: number;
   /** Seed on the medium or in the jar: how big, how many to a cm of front, how far sprouted (0 to 1). */
   grains: { sizeCm: number; perCm: number; sprouted: number } | null;
   stems: {
@@ -82,6 +84,7 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
       widthCm: 9,
       depthCm: 13,
       medium: null,
+      poolCm: 0,
       grains: { sizeCm, perCm: 0, sprouted: 0 },
       stems: null,
       cover: 'none',
@@ -99,12 +102,20 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
       depthCm: projected.mediumDepthCm,
       moisture: state.sownAt === null ? 0.7 : waterAt(projected, now).share
     },
+    poolCm: poolCmOf(projected, now),
     ...plants(projected, now, sizeCm),
     cover: coverOf(projected, now),
     light: lightOf(projected, now),
     cut: frontCut(setup, state),
     jarWater: null
   };
+}
+
+/** What stands over what the medium itself holds; of a reservoir nothing is seen from the side. */
+function poolCmOf(projected: Projected, now: Millis): number {
+  if (projected.state.sownAt === null) return 0;
+  const { g, isPool } = waterAt(projected, now);
+  return isPool ? Math.max(0, g - trackOf(projected).mediumG) / projected.areaCm2 : 0;
 }
 
 function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture, 'grains' | 'stems'> {

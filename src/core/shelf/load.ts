@@ -16,7 +16,8 @@ const DRY_G_ML: Record<MediumKind, number> = {
   'seed-mix': 0.35,
   'hemp-mat': 0.1,
   paper: 0.25,
-  mesh: 0.3
+  mesh: 0.3,
+  none: 0
 };
 /** An empty plastic tray, g per cm2 of its bottom and walls (starting figure); a clay pot weighs five times that. */
 const TRAY_G_CM2 = 0.16;

@@ -69,7 +69,7 @@ export function plan(input: PlanInput): Plan {
   const { container, count, aim, rhythm, now } = input;
   const crop = soakedFor(input.crop, input.soakH ?? null);
   const area = areaCm2(container) * count * (input.areaShare ?? 1);
-  const path = input.path ?? pathOf(crop, input.method);
+  const path = input.path ?? pathOf(crop, input.method, input.medium);
   const forecastFrom = (sownAt: Millis): Forecast =>
     forecast({
       crop,
@@ -104,7 +104,7 @@ export function plan(input: PlanInput): Plan {
     path,
     soak,
     forecast: expected,
-    mediumMl: mediumVolumeMl(area, depth),
+    mediumMl: mediumVolumeMl(area, depth, input.medium),
     yieldG: standYieldG(crop, area, {
       crowd: input.seedsPerCm2 / crop.seedsPerCm2.usual,
       heat: heatFactor(crop, usualAir(input.place).tempC),

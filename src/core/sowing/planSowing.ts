@@ -111,7 +111,7 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
   const { parts, kind, staggered, density } = choice;
   const areaShare = 1 / parts.length;
   const area = areaCm2(choice.container) * choice.count * areaShare;
-  const paths = parts.map(({ crop }) => pathOf(crop, choice.method));
+  const paths = parts.map(({ crop }) => pathOf(crop, choice.method, choice.medium));
   const halves = parts.map((part, index) => {
     const germinationPct = germinationOf(choice, part);
     const own = choice.ownSeedG === null ? null : choice.ownSeedG * areaShare;

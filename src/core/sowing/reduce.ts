@@ -240,7 +240,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.water.push({ at, addedG: body.waterG });
       return true;
     case 'felt':
-      state.water.push({ at, between: MOISTURE[body.moisture] });
+      state.water.push({ at, feels: MOISTURE[body.moisture] });
       return true;
     case 'lifted':
       state.water.push({ at, between: HEFT[body.heft] });

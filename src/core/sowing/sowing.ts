@@ -89,8 +89,8 @@ export function cropOfSowing(
 export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
   const asFigured = cropOfSowing(setup, own);
   const crop = soakedFor(asFigured, setup.soakH);
-  const { mix, half, method } = setup;
-  const path = pathOf(crop, method);
+  const { mix, half, method, medium } = setup;
+  const path = pathOf(crop, method, medium);
   return {
     setup,
     crop,
@@ -99,7 +99,7 @@ export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
       { crop, seedG: setup.seedG, lotId: setup.lotId }
     ],
     method,
-    path: half ? sharedPath(path, pathOf(cropAmong(own, half.besideKey), method)) : path,
+    path: half ? sharedPath(path, pathOf(cropAmong(own, half.besideKey), method, medium)) : path,
     areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,
     mediumDepthCm: mediumDepthCm(setup.medium, setup.container.depthCm)
   };

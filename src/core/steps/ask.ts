@@ -108,7 +108,7 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
     }
     case 'press': {
       const body = uncovering(sowing);
-      const dueAt = reachedAt(sowing, 'rooted') ?? forecast.marks.rooted.p90;
+      const dueAt = (reachedAt(sowing, 'rooted') ?? forecast.marks.rooted.p90) + path.pressedD * DAY;
       return body && dueAt <= now ? [dueOnce('uncover', body, dueAt, round)] : [];
     }
     case 'blackout': {

@@ -4,7 +4,7 @@ import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE, mistNowMl, TOP_SHARE } from '../water/bucket.ts';
+import { dryShare, FULL_SHARE, mistNowMl, poolPartG, TOP_SHARE } from '../water/bucket.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
 import { dueCare, type DueStep } from './due.ts';
@@ -131,11 +131,8 @@ function wasAskedBefore(sowing: Projected, { before: [last, first] }: Round): bo
     : waterAt(sowing, (first + last) / 2).share < dryShare(sowing.crop);
 }
 
-/**
- * So much of what goes until the next round is poured under a thin medium: the rest it gives itself, and a tray that loses
- * less than is believed does not stand in water for a day (starting figure).
- */
-const POOL_PART = 0.6;
+/** A tray that was felt dry while its seed roots is watered up to here: seed that lies wet rots. */
+const ROOTING_SHARE = 0.75;
 
 /**
  * How much to pour: up to nine tenths. Where how much is left is so unsure that it might run over, less, but
@@ -146,9 +143,14 @@ function pourMl(sowing: Projected, round: Round, now: Millis): number {
   // A pool no deeper than what goes until the next round: what stands longer drowns.
   const track = trackOf(sowing);
   const upTo = isPool
-    ? Math.min(capacityG, track.mediumG * FULL_SHARE + POOL_PART * track.lossG(now, round.nextAt))
-    : capacityG * FULL_SHARE;
-  const wanted = upTo - g;
+    ? Math.min(
+        capacityG,
+        track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, round.nextAt))
+      )
+    : capacityG * (stageAt(sowing, now) === 'press' ? ROOTING_SHARE : FULL_SHARE);
+  // What is left of a pool is poured off first, unless it is this round's.
+  const stale = isPool && lastGivenAt(sowing) < round.at - ROUND_LEAD_H * HOUR;
+  const wanted = upTo - (stale ? Math.min(g, track.mediumG) : g);
   const safe = capacityG * RUN_OVER - (g + ONE_IN_TWENTY * sdG);
   return Math.min(wanted, Math.max(safe, lackingG(sowing, round, now)));
 }

@@ -165,24 +165,23 @@ function solutionsFor({ disinfect, disinfectRule: rule }: Projected['method'], p
 function sowingSteps(sowing: Projected): Timed[] {
   const { method, path, areaCm2, mediumDepthCm, setup, crop } = sowing;
   const { firstG, mediumG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
-  const reservoir = setup.medium === 'mesh';
+  const straightIn = { mesh: 'reservoir', none: 'film' } as const;
+  const into = setup.medium === 'mesh' || setup.medium === 'none' ? straightIn[setup.medium] : null;
   // On seed that gels nothing is poured: its medium is damped before.
-  const after = method.firstWater === 'after-seed' && !crop.gelSeed && !reservoir;
+  const after = method.firstWater === 'after-seed' && !crop.gelSeed && into === null;
   const damp: Timed = [
     {
       kind: 'damp',
       waterMl: firstG,
-      how: reservoir
-        ? 'reservoir'
-        : method.firstWater === 'after-seed' && !after
-          ? 'before-seed'
-          : method.firstWater,
+      how: into ?? (method.firstWater === 'after-seed' && !after ? 'before-seed' : method.firstWater),
       peroxideMl: peroxideAtSowing(method, firstG)
     },
     WORK_MIN.damp
   ];
-  const mediumMl = mediumVolumeMl(areaCm2, mediumDepthCm);
-  const steps: Timed[] = [[{ kind: 'fill', mediumMl, depthCm: mediumDepthCm }, WORK_MIN.fill]];
+  const mediumMl = mediumVolumeMl(areaCm2, mediumDepthCm, setup.medium);
+  // A bare tray is filled with nothing.
+  const steps: Timed[] =
+    mediumMl > 0 ? [[{ kind: 'fill', mediumMl, depthCm: mediumDepthCm }, WORK_MIN.fill]] : [];
   if (!after) steps.push(damp);
   steps.push([{ kind: 'sow', seedG: setup.seedG, onWaterMl: firstG }, WORK_MIN.sow]);
   const { seedCover, seedCoverCm } = path;
@@ -244,7 +243,8 @@ function growingSteps(sowing: Projected): Step[] {
   if (!Number.isFinite(marks.windowOpen.p50)) return [];
   const sownAt = state.sownAt ?? soak.sowAt;
   const open = Math.max(marks.windowOpen.p50, sownAt + HOUR);
-  const rooted = state.uncoveredAt ?? (path.blackout ? null : state.litAt) ?? marks.rooted.p50;
+  const rooted =
+    state.uncoveredAt ?? (path.blackout ? null : state.litAt) ?? marks.rooted.p50 + path.pressedD * DAY;
   const dark = path.lightFrom === null;
   const stands =
     path.blackout && !dark ? litAt : Number.isFinite(standsSince(sowing)) ? standsSince(sowing) : rooted;

@@ -73,7 +73,7 @@ export type StepBody =
   /** `latestAt` is when soaked seed goes soft. */
   | { kind: 'drain'; hours: number; latestAt: Millis }
   | { kind: 'fill'; mediumMl: number; depthCm: number }
-  | { kind: 'damp'; waterMl: number; how: Method['firstWater'] | 'reservoir'; peroxideMl: number }
+  | { kind: 'damp'; waterMl: number; how: Method['firstWater'] | 'reservoir' | 'film'; peroxideMl: number }
   /** `onWaterMl` is what its medium and reservoir were given before. */
   | { kind: 'sow'; seedG: number; onWaterMl: number }
   | { kind: 'cover'; cover: Exclude<Path['seedCover'], 'none'>; cm: number; volumeMl: number }

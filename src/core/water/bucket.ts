@@ -1,4 +1,5 @@
 import type { Crop } from '../crops/crop.ts';
+import { POOL_CM } from '../supplies/media/below.ts';
 import { WATER_HELD, type MediumKind } from '../supplies/media/medium.ts';
 import { vpdKpa } from './vpd.ts';
 
@@ -37,7 +38,7 @@ export function mistNowMl(
 export const FULL_SHARE = 0.9;
 
 /** Share of capacity under which a crop is watered. */
-export function dryShare(crop: Crop): number {
+export function dryShare(crop: Pick<Crop, 'droughtRisk'>): number {
   return { high: 0.6, medium: 0.45, low: 0.35 }[crop.droughtRisk];
 }
 
@@ -59,12 +60,6 @@ export function reservoirG(
   return medium === 'mesh' ? areaCm2 * RESERVOIR_CM : 0;
 }
 
-/** How deep water may stand in the tray under a thin medium, once its roots reach it, cm (docs/model.md, 6). */
-const POOL_CM: Partial<Record<MediumKind, number>> = { 'hemp-mat': 0.3, paper: 0.3 };
-
-/** Whether a medium is so thin that it lives from a pool. */
-export const hasPool = (medium: MediumKind): boolean => POOL_CM[medium] !== undefined;
-
 /**
  * The pool under a thin medium, which holds for hours and not for days, g: no more than goes in the longest gap between two
  * rounds, for what stands longer drowns. None where a reservoir holds more anyway.
@@ -77,6 +72,16 @@ export function poolG(
 ): number {
   return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
+
+/**
+ * So much at least of what goes until the next round is poured under a thin medium: the rest it gives itself, and a tray
+ * that loses less than is believed does not stand in water for a day (starting figure).
+ */
+const POOL_PART = 0.6;
+
+/** The pool that is poured for a stretch that takes so much, g: at least what the medium cannot give until it is dry. */
+export const poolPartG = (crop: Pick<Crop, 'droughtRisk'>, mediumG: number, lossG: number): number =>
+  Math.max(POOL_PART * lossG, lossG - mediumG * (FULL_SHARE - dryShare(crop)));
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
 export const hasReservoir = ({

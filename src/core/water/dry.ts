@@ -11,7 +11,7 @@ export const TOUCH_SHARE = 0.1;
 const NOTHING_SHARE = 0.02;
 
 /** Hours at nothing, at the rate of a canopy, after which it may be lost (docs/model.md, 6). */
-const BEARS_H: Record<Crop['droughtRisk'], number> = { low: 36, medium: 24, high: 12 };
+export const BEARS_H: Record<Crop['droughtRisk'], number> = { low: 36, medium: 24, high: 12 };
 
 const STEP = 3 * HOUR;
 /** Nobody asks of a tray that has stood for longer. */

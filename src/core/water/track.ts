@@ -1,5 +1,5 @@
 import type { Watered, WaterFact } from './watered.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { truncated } from '../stats/truncated.ts';
 import { airAt, usualAir } from '../places/air/airAt.ts';
@@ -25,6 +25,8 @@ const SURE = {
 } as const;
 
 const STEP = DAY / 8;
+/** What is done within these hours is one round's work. */
+const SAME_ROUND = 4 * HOUR;
 
 /** Water over what the medium holds that was given at once. */
 export interface Excess {
@@ -95,9 +97,9 @@ export class WaterTrack {
       if (full === 0) break;
       now = this.dryTo(now, fact.at);
       if ('addedG' in fact) now = this.pour(now, fact);
-      else if ('between' in fact) {
-        const [low, high] = fact.between;
-        now = learn(now, truncated({ mean: now.g, variance: now.gg }, low * full, high * full));
+      else if ('between' in fact || 'feels' in fact) {
+        const [low, high] = 'between' in fact ? fact.between.map((share) => share * full) : this.felt(fact);
+        now = learn(now, truncated({ mean: now.g, variance: now.gg }, low!, high!));
       } else {
         const plants = plantsG(sowing, fact.at);
         if (fact.full) now = learn(now, known(FULL_SHARE * full, SURE.drained * full));
@@ -157,9 +159,17 @@ export class WaterTrack {
     return (lossGPerDay(this.sowing.areaCm2, coverAt(this.sowing, at), air) * (next - at)) / DAY;
   }
 
+  /** What the feel of its medium says of all its water, g: as right as it can be over a reservoir, and wet over a pool. */
+  private felt({ at, feels: [low, high] }: WaterFact & { feels: readonly [number, number] }): number[] {
+    const damp = low > 0 && this.reservoirG > 0;
+    return [low * this.mediumG, damp || high === 1 ? this.fullG(at) : high * this.mediumG];
+  }
+
   private pour(now: Belief, fact: WaterFact & { addedG: number }): Belief {
     const full = this.fullG(fact.at);
-    const g = now.g + fact.addedG;
+    // What is left of a pool is poured off before there is a new one; what is added soon after goes with that.
+    const pooled = this.reservoirG === 0 && this.belowG(fact.at) > 0 && fact.at - now.at > SAME_ROUND;
+    const g = (pooled ? Math.min(now.g, this.mediumG) : now.g) + fact.addedG;
     if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
     // A little over is what drains off any tray; from a twentieth on it is worth saying.
     if (g > full * 1.05 && now.at !== this.sowing.sownAt) this.excess.push({ at: fact.at, g: g - full });

@@ -9,8 +9,10 @@ import type { Millis } from '../time/zone.ts';
 /** Water that was given, or how much was found, in the order it happened. */
 export type WaterFact = { at: Millis } & (
   | { addedG: number }
-  /** Between these shares of capacity, by a look or by hand. */
+  /** Between these shares of all it holds, by its weight in the hand. */
   | { between: readonly [low: number, high: number] }
+  /** Between these shares of what its medium holds, as that looks and feels: what stands below keeps it wet. */
+  | { feels: readonly [low: number, high: number] }
   | { grossG: number; full: boolean }
 );
 

@@ -55,7 +55,7 @@
   const on = $derived({ now, locale, containers: count, medium });
   const refused = $derived(
     unheeded(crop, setup.method, {
-      mesh: setup.medium === 'mesh',
+      medium: setup.medium,
       reservoir: hasReservoir(setup)
     })
   );
@@ -65,7 +65,10 @@
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const dries = $derived(
     tooShortWords(
-      tooShort({ medium: setup.medium, container: setup.container, place, gapH: projected.gapH }, places)
+      tooShort(
+        { crop, medium: setup.medium, container: setup.container, place, gapH: projected.gapH },
+        places
+      )
     )
   );
   const press = $derived(steps.flatMap(({ body }) => (body.kind === 'press' ? [body] : []))[0]);

@@ -44,6 +44,8 @@
   const left = $derived((scene - width) / 2);
   const top = $derived(height - 8 - depth);
   const cellWidth = $derived(width / cells);
+  /** Never so thin that it could not be seen. */
+  const pool = $derived(picture.poolCm > 0.02 ? Math.max(3, Math.round(picture.poolCm * 10)) : 0);
   const wet = $derived(Math.round((picture.medium?.moisture ?? 0) * fill));
   // The plants are most of a page's bytes and change by the hour: the browser draws them, into the tray
   // that came with the page, so that nothing moves.
@@ -148,7 +150,7 @@
     {#each { length: cells } as _, cell (cell)}
       {@const x = left + cell * cellWidth}
       {@const gap = cells > 1 ? 2 : 0}
-      {#if fill > 0}
+      {#if fill > 0 && picture.medium?.kind !== 'none'}
         {@const inset = Math.round((slant * surface) / depth)}
         <path
           class="medium {picture.medium?.kind}"
@@ -171,6 +173,15 @@
             d="M{x + gap + inner} {height - 9 - wet + 1}H{x + cellWidth - gap - inner}"
           />
         {/if}
+      {/if}
+      {#if pool > 0}
+        <path
+          class="pool"
+          d="M{x + gap + slant - 1} {height - 9 - pool}H{x + cellWidth - gap - slant + 1}V{height - 9}H{x +
+            gap +
+            slant -
+            1}z"
+        />
       {/if}
       {#if cells > 1}
         {@const side = sideOf(cell)}
@@ -279,6 +290,10 @@
   .wet {
     fill: var(--wet);
     opacity: 0.55;
+  }
+  .pool {
+    fill: var(--water);
+    opacity: 0.5;
   }
   .waterline {
     fill: none;

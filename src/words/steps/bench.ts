@@ -1,4 +1,5 @@
 import { isWeak } from '$core/supplies/seed/disinfect.ts';
+import { isLoose } from '$core/supplies/media/medium.ts';
 import { coirFor, partVolumes } from '$core/supplies/media/coir.ts';
 import type { SharedSolution } from '$core/steps/sheet.ts';
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
@@ -89,16 +90,13 @@ const DAMP_WORDS: Record<BodyOf<'damp'>['how'], string> = {
   'before-seed': 'Until it is damp as a wrung sponge.',
   'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
   'from-below': 'Stand it in the water, in a tray underneath, until the top darkens; then let it drip.',
-  reservoir: 'Into the reservoir, until the mesh is just wet.'
+  reservoir: 'Into the reservoir, until the mesh is just wet.',
+  film: 'A film over the bottom, so that every seed lies wet and none lies under water.'
 };
 
-/** A mat or a mesh is no medium to strew. */
+/** A mat, a mesh or nothing is no medium to strew. */
 const layerName = (cover: BodyOf<'cover'>['cover'], { medium }: StepOn): string =>
-  cover === 'vermiculite'
-    ? 'vermiculite'
-    : medium.kind === 'hemp-mat' || medium.kind === 'paper' || medium.kind === 'mesh'
-      ? 'fine seed mix'
-      : mediumName(medium);
+  cover === 'vermiculite' ? 'vermiculite' : !isLoose(medium.kind) ? 'fine seed mix' : mediumName(medium);
 
 function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, units: Units): Amount {
   if (refused) return { amount: 'Not worked out', more: problemWords(refused) };
@@ -159,7 +157,8 @@ function fillAmount(body: BodyOf<'fill'>, on: StepOn): Amount {
 }
 
 function thenWords({ cover, then, leftShare }: NonNullable<BodyOf<'mist'>['first']>): string {
-  if (cover === 'none') return 'It lies open: mist it morning and evening until it has rooted.';
+  if (cover === 'none')
+    return 'It lies open: mist it at every round until it has rooted. With one round a day, lay a light lid on it.';
   if (then === 'daily') return 'Then once a day until it has rooted.';
   if (then === 'twice') return 'Then morning and evening until it has rooted.';
   return leftShare > 0.3

@@ -1,6 +1,6 @@
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
-import { hasPool } from '$core/water/bucket.ts';
+import { hasPool } from '$core/supplies/media/below.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { mass, seedMass, volume } from '$core/units/format.ts';
@@ -211,7 +211,11 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
   if (body.how === 'reservoir')
     return {
       title: `Fill the reservoir up: ${amount}${feed}`,
-      why: sentences(`${left} is left in it, and what stands over it lives from it alone.`, peroxide),
+      why: sentences(
+        `${left} is left in it, and what stands over it lives from it alone.`,
+        on.medium.kind === 'mesh' ? 'Stop where it touches the mesh.' : 'Stop where it is full.',
+        peroxide
+      ),
       done: `Reservoir filled, ${volume(body.waterMl ?? 0, units)}`
     };
   return {
@@ -221,7 +225,7 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
       body.how === 'mist'
         ? 'Stop when drops hang together.'
         : body.how === 'below' && hasPool(on.medium.kind)
-          ? 'It may stand in the tray: it is gone by the next round. Pour off what is not.'
+          ? 'Pour off first what still stands in the tray. This may stand: it is gone by the next round.'
           : 'Pour off what stands after ten minutes.',
       peroxide
     ),

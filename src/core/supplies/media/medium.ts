@@ -1,8 +1,11 @@
 import type { MediumPart } from './coir.ts';
 
 /** What seed is grown on. */
-export const MEDIA = ['coir', 'peat-perlite', 'seed-mix', 'hemp-mat', 'paper', 'mesh'] as const;
+export const MEDIA = ['coir', 'peat-perlite', 'seed-mix', 'hemp-mat', 'paper', 'mesh', 'none'] as const;
 export type MediumKind = (typeof MEDIA)[number];
+
+/** What a household may keep a medium of its own as: anything but nothing. */
+export const KEPT_MEDIA = MEDIA.filter((kind) => kind !== 'none');
 
 /** A medium a household keeps: one of the kinds, with what is its own about it. */
 export interface KeptMedium {
@@ -23,7 +26,9 @@ export const WATER_HELD: Record<MediumKind, number> = {
   'seed-mix': 0.28,
   'hemp-mat': 0.45,
   paper: 0.6,
-  mesh: 0
+  // A film of 0.05 cm.
+  mesh: 0.25,
+  none: 1
 };
 
 const USUAL_DEPTH_CM: Record<MediumKind, number> = {
@@ -32,8 +37,14 @@ const USUAL_DEPTH_CM: Record<MediumKind, number> = {
   'seed-mix': 2.5,
   'hemp-mat': 1,
   paper: 0.3,
-  mesh: 0.2
+  mesh: 0.2,
+  none: 0.05
 };
+
+const LOOSE: readonly MediumKind[] = ['coir', 'peat-perlite', 'seed-mix'];
+
+/** Whether it is filled in by the litre, and not laid in or left out. */
+export const isLoose = (kind: MediumKind): boolean => LOOSE.includes(kind);
 
 /** Left free under the rim, so that water and seed stay in. */
 const RIM_CM = 0.5;
@@ -43,5 +54,6 @@ export function mediumDepthCm(medium: MediumKind, containerDepthCm: number): num
   return Math.min(USUAL_DEPTH_CM[medium], Math.max(0.2, containerDepthCm - RIM_CM));
 }
 
-/** Medium to fill an area to a depth, in mL. */
-export const mediumVolumeMl = (areaCm2: number, depthCm: number): number => areaCm2 * depthCm;
+/** Medium to fill an area to a depth, in mL; none in a bare tray. */
+export const mediumVolumeMl = (areaCm2: number, depthCm: number, medium: MediumKind): number =>
+  medium === 'none' ? 0 : areaCm2 * depthCm;

@@ -1,4 +1,6 @@
 import type { Crop } from '../../crops/crop.ts';
+import { hasPool, isStraightIn } from '../media/below.ts';
+import type { MediumKind } from '../media/medium.ts';
 import type { Method } from './method.ts';
 
 /** From which mark on a sowing stands in light; null for crops kept dark to the end. */
@@ -18,6 +20,8 @@ export interface Path {
   pressGCm2: number;
   /** What it bears at least and at most, g per cm2. */
   bearsGCm2: readonly [least: number, most: number];
+  /** Days that the weight or lid stays on once it has rooted. */
+  pressedD: number;
   /** Whether a dark, domed stage follows rooting. */
   blackout: boolean;
   /** How many days that lasts; null for until the stems are even. */
@@ -29,6 +33,13 @@ export interface Path {
 
 /** Crops that stay dark until they are cut. */
 const DARK_TO_THE_END = new Set(['maize-shoot']);
+
+/** Crops that stay pressed for longer than it takes to root, days: so their hulls come off (docs/model.md, crops). */
+const PRESSED_D: Record<string, number> = { cilantro: 1 };
+
+/** Cereal grasses sprout in the open, whatever is done to other seed. */
+const isGrass = ({ family, germinationLight }: Crop): boolean =>
+  family === 'Poaceae' && germinationLight === 'either';
 
 /** How thick a layer on seed is, in cm (starting figures). */
 const LAYER_CM = { none: 0.3, thin: 0.3, full: 0.8 } as const;
@@ -49,7 +60,10 @@ export type WhyNot =
   | 'must-cover'
   | 'not-disinfected'
   | 'no-reservoir'
-  | 'reservoir';
+  | 'reservoir'
+  | 'pool'
+  | 'bare-tray'
+  | 'hulls';
 
 /** An answer that is not obeyed, and why: nothing that a grower chose may stay lit and do nothing. */
 export interface Unheeded {
@@ -71,22 +85,30 @@ interface Way {
   unheeded: Unheeded[];
 }
 
-/** The way of a crop under a method. */
-export const pathOf = (crop: Crop, method: Method): Path => wayOf(crop, method).path;
+/** The way of a crop under a method, on a medium. */
+export const pathOf = (crop: Crop, method: Method, medium: MediumKind): Path =>
+  wayOf(crop, method, medium).path;
 
 /**
  * Answers of a method that this crop, in this container, does not obey.
- * @param on whether its water stands in a reservoir, and whether the container has one of its own
+ * @param on what it stands on, and whether the container has a reservoir of its own
  */
-export function unheeded(crop: Crop, method: Method, on: { mesh: boolean; reservoir: boolean }): Unheeded[] {
-  const found = [...wayOf(crop, method).unheeded];
-  const { lightFrom } = pathOf(crop, method);
-  const below = on.mesh || on.reservoir;
-  if (on.mesh && method.firstWater !== 'before-seed')
-    found.push({ question: 'firstWater', why: 'reservoir' });
+export function unheeded(
+  crop: Crop,
+  method: Method,
+  on: { medium: MediumKind; reservoir: boolean }
+): Unheeded[] {
+  const { path, unheeded } = wayOf(crop, method, on.medium);
+  const found = [...unheeded];
+  const { lightFrom } = path;
+  const below = on.medium === 'mesh' || on.reservoir;
+  if (isStraightIn(on.medium) && method.firstWater !== 'before-seed')
+    found.push({ question: 'firstWater', why: on.medium === 'mesh' ? 'reservoir' : 'bare-tray' });
   else if (crop.gelSeed && method.firstWater === 'after-seed')
     found.push({ question: 'firstWater', why: 'gel' });
   if (below && method.lightWater !== 'below') found.push({ question: 'lightWater', why: 'reservoir' });
+  else if (hasPool(on.medium) && method.lightWater !== 'below')
+    found.push({ question: 'lightWater', why: 'pool' });
   if (method.feed !== 'none' && lightFrom === null) found.push({ question: 'feed', why: 'stays-dark' });
   else if (method.feed === 'reservoir' && !below) found.push({ question: 'feed', why: 'no-reservoir' });
   if (method.disinfect !== 'none' && crop.gelSeed)
@@ -97,21 +119,45 @@ export function unheeded(crop: Crop, method: Method, on: { mesh: boolean; reserv
 }
 
 /**
- * Seed that germinates in light lies bare under a clear lid; grasses need no dome; what bears no weight gets a lid;
- * seed that must lie dark keeps its lid until it has rooted; maize shoots never see light. Everything else is as the
- * method has it, and what it cannot have is named.
+ * Seed that germinates in light lies bare under a clear lid; grasses sprout in the open; what bears no weight gets a lid;
+ * seed that must lie dark keeps its lid until it has rooted; maize shoots never see light; in a bare tray nothing lies
+ * open. Everything else is as the method has it, and what it cannot have is named.
  */
-function wayOf(crop: Crop, method: Method): Way {
+function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
   const unheeded: Unheeded[] = [];
   const not = (question: Unheeded['question'], why: WhyNot) => void unheeded.push({ question, why });
   const inLight = crop.germinationLight === 'light';
-  const open = method.darkness === 'none' && crop.germinationLight === 'either';
+  const grass = isGrass(crop);
+  const bare = medium === 'none';
+  const open = grass || (method.darkness === 'none' && crop.germinationLight === 'either');
   const seedCover = layerOf(crop, method, not);
-  const mists = mistsOf(crop, method, open ? 'open' : inLight ? 'clear' : crop.gelSeed ? 'gel' : null, not);
-  const base = { seedCover, seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover], mists };
+  const mists = mistsOf(
+    method,
+    open && !bare
+      ? 'open'
+      : bare
+        ? 'bare-tray'
+        : inLight
+          ? 'clear'
+          : crop.gelSeed
+            ? 'gel'
+            : crop.key in PRESSED_D
+              ? 'hulls'
+              : DARK_TO_THE_END.has(crop.key)
+                ? 'stays-dark'
+                : null,
+    not
+  );
+  const base = {
+    seedCover,
+    seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover],
+    mists,
+    pressedD: 0
+  };
   if (inLight || open) {
-    if (inLight && method.darkness !== 'none') not('darkness', 'needs-light');
-    if (method.pressing !== 'none') not('pressing', inLight ? 'needs-light' : 'open');
+    if (open && bare) not('darkness', 'bare-tray');
+    else if (method.darkness !== 'none') not('darkness', inLight ? 'needs-light' : 'grass');
+    if (method.pressing !== 'none') not('pressing', inLight ? 'needs-light' : grass ? 'grass' : 'open');
     const nothing = {
       pressGCm2: 0,
       bearsGCm2: [0, 0],
@@ -119,23 +165,21 @@ function wayOf(crop: Crop, method: Method): Way {
       domeDays: null,
       lightFrom: 'sown'
     } as const;
-    return { path: { ...base, ...nothing, cover: inLight ? 'clear' : 'none' }, unheeded };
+    return { path: { ...base, ...nothing, cover: inLight || bare ? 'clear' : 'none' }, unheeded };
   }
   const cover = coverOf(crop, method, seedCover, not);
   const presses = cover === 'weight' || cover === 'stacked';
   const pressGCm2 = presses ? (crop.pressMinGCm2 + crop.pressMaxGCm2) / 2 : 0;
   const bearsGCm2 = [crop.pressMinGCm2, crop.pressMaxGCm2] as const;
-  const dark = { ...base, cover, pressGCm2, bearsGCm2 };
+  const dark = { ...base, cover, pressGCm2, bearsGCm2, pressedD: PRESSED_D[crop.key] ?? 0 };
   if (DARK_TO_THE_END.has(crop.key)) {
     if (method.darkness !== 'dome') not('darkness', 'stays-dark');
     return { path: { ...dark, blackout: true, domeDays: null, lightFrom: null }, unheeded };
   }
-  const grass = crop.family === 'Poaceae';
   const stretches = crop.lightReadyD21 > crop.rootedD21;
   if (method.darkness === 'none') not('darkness', 'needs-dark');
-  if (method.darkness === 'dome' && grass) not('darkness', 'grass');
-  else if (method.darkness === 'dome' && !stretches) not('darkness', 'even-at-once');
-  const blackout = method.darkness === 'dome' && !grass && stretches;
+  if (method.darkness === 'dome' && !stretches) not('darkness', 'even-at-once');
+  const blackout = method.darkness === 'dome' && stretches;
   return {
     path: {
       ...dark,
@@ -163,18 +207,18 @@ function layerOf(crop: Crop, { seedCover }: Method, not: Not): Path['seedCover']
   return asked;
 }
 
-/** What lies open, gels or germinates in light is misted by any method. */
+/** What lies open or in nothing, gels, sheds hulls or germinates in light is misted by any method; maize shoots are by none. */
 function mistsOf(
-  crop: Crop,
   { germinationWater }: Method,
-  why: 'open' | 'clear' | 'gel' | null,
+  why: 'open' | 'clear' | 'gel' | 'hulls' | 'bare-tray' | 'stays-dark' | null,
   not: Not
 ): Path['mists'] {
   const asked = germinationWater === 'shut' ? 'never' : germinationWater;
-  const least = why === 'open' ? 'twice' : why === null ? 'never' : asked === 'never' ? 'daily' : asked;
-  if (why === null || least === asked) return asked;
-  not('germinationWater', why);
-  return least;
+  if (why === null) return asked;
+  const then =
+    why === 'open' ? 'twice' : why === 'stays-dark' ? 'never' : asked === 'never' ? 'daily' : asked;
+  if (then !== asked) not('germinationWater', why);
+  return then;
 }
 
 /** A layer that the method adds to seed sown bare takes the press away; a crop's own layer is pressed. */
@@ -203,17 +247,28 @@ export function sharedPath(own: Path, other: Path): Path {
   const covers = [own.cover, other.cover].sort((a, b) => order.indexOf(a) - order.indexOf(b));
   const cover =
     gentler > 0 ? covers[0]! : covers[1] === 'weight' || covers[1] === 'stacked' ? 'lid' : covers[1]!;
+  const pressedD = Math.max(own.pressedD, other.pressedD);
   const mists = (['never', 'daily', 'twice'] as const).findLast(
     (one) => own.mists === one || other.mists === one
   )!;
   if (own.lightFrom === null || other.lightFrom === null)
-    return { ...own, cover, ...pressed, mists, blackout: true, domeDays: null, lightFrom: null };
+    return {
+      ...own,
+      cover,
+      ...pressed,
+      pressedD,
+      mists,
+      blackout: true,
+      domeDays: null,
+      lightFrom: null
+    };
   const blackout = own.blackout || other.blackout;
   const counted = own.blackout ? own.domeDays : other.domeDays;
   return {
     ...own,
     cover,
     ...pressed,
+    pressedD,
     mists,
     blackout,
     domeDays: blackout ? counted : null,

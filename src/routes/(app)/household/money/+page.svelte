@@ -3,7 +3,7 @@
   import { enhance } from '$app/forms';
   import { isByArea, usualUses } from '$core/costs/prices.ts';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
-  import { MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
+  import { KEPT_MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
   import { seedMass, volume } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -23,7 +23,7 @@
 
   const media = $derived([
     ...data.media.map(({ id, name, kind }) => ({ key: id, name, kind })),
-    ...MEDIA.map((kind) => ({ key: kind as string, name: MEDIUM_WORDS[kind], kind }))
+    ...KEPT_MEDIA.map((kind) => ({ key: kind as string, name: MEDIUM_WORDS[kind], kind }))
   ]);
   const mediumOf = (key: string) => media.find((one) => one.key === key);
   let chosen = $state('coir');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { MEDIA } from '$core/supplies/media/medium.ts';
+  import { KEPT_MEDIA } from '$core/supplies/media/medium.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import Field from '$ui/fields/Field.svelte';
@@ -32,7 +32,7 @@
     invalid={wrong('kind') !== ''}
     invalidText={wrong('kind')}
   >
-    {#each MEDIA as kind (kind)}<SelectItem value={kind} text={MEDIUM_WORDS[kind]} />{/each}
+    {#each KEPT_MEDIA as kind (kind)}<SelectItem value={kind} text={MEDIUM_WORDS[kind]} />{/each}
   </Select>
   <Field
     name="parts"
