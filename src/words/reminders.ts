@@ -258,7 +258,7 @@ function windowReminder(
       summary: `${range} ${capital(grams)}.${moved}`
     },
     open: {
-      title: `${capital(name)}: ready to cut`,
+      title: `${capital(name)}: may be ready to cut`,
       summary: `Best ${day(Math.max(body.bestAt, now))}, ${grams}. Good until about ${day(body.closesAt)}.${moved}`
     },
     closing: {

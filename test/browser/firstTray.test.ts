@@ -105,12 +105,12 @@ describe('the first tray, from clone to plate', function () {
           await move(page, hand, '+6 h');
           round += 1;
         }
-        if ((await mine.getByRole('link', { name: /Ready to cut/ }).count()) > 0) break;
+        if ((await mine.getByRole('link', { name: /ready to cut/i }).count()) > 0) break;
       }
       expect(chips.join(', ')).to.match(/Lid lifting.*Take the weight off.*(daylight|lamp).*Water/s);
 
       const tray = await mine.locator('h3 a').getAttribute('href');
-      await hand.press(mine.getByRole('link', { name: /Ready to cut/ }));
+      await hand.press(mine.getByRole('link', { name: /ready to cut/i }));
       await hand.fill(page.getByLabel('Full bowl on the scale (g)'), '240');
       await hand.fill(page.getByLabel('Empty bowl (g)'), '214,5');
       await page.getByText('25.5 g').first().waitFor();

@@ -48,7 +48,7 @@ describe('from the cut to the plate', function () {
     const page = await stage.page(PHONE);
     await open(page, stage, '/round');
     await page
-      .getByRole('link', { name: /Ready to cut/ })
+      .getByRole('link', { name: /ready to cut/i })
       .first()
       .click();
     await page.getByRole('button', { name: /^Past its best/ }).click();

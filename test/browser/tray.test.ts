@@ -91,7 +91,7 @@ describe('a tray', function () {
   it('is ticked with one request, which brings back what the page then shows', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');
-    const tick = page.locator('article.stop button.tick:not(:has-text("Ready to cut"))').first();
+    const tick = page.locator('article.stop button.tick:not(:has-text("ready to cut"))').first();
     const title = await tick.locator('strong').innerText();
     const asked: string[] = [];
     page.on('request', (request) => asked.push(`${request.method()} ${new URL(request.url()).pathname}`));

@@ -141,6 +141,7 @@ describe('tasks in words', () => {
       cutShare: 0,
       closesAt: NOW + 2 * DAY,
       past: false,
+      sure: true,
       tool: 'scissors',
       taking: 'whole'
     }

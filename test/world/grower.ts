@@ -160,8 +160,8 @@ export function grow(
       for (const task of asked) {
         done.add(task.key);
         if (task.body.kind === 'cut') {
-          ready += 1;
-          if (plant.age < plant.nature.windowOpen * 0.9) falseReady += 1;
+          ready += task.body.sure ? 1 : 0;
+          if (plant.age < plant.nature.windowOpen * 0.9) falseReady += task.body.sure ? 1 : 0;
           else if (plant.when('windowOpen') !== null) cut = true;
           continue;
         }

@@ -5,6 +5,13 @@ import { mayBeLost } from '../water/dry.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
+/** From this chance on it is called ready: where somebody saw it open, looks err, and where nobody did. */
+const SEEN = 0.9;
+const SURE = 0.98;
+
+const isOpen = ({ seen }: Projected['state']): boolean =>
+  seen.some(({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null);
+
 /** Cutting what stands of it at a moment. */
 export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
   const { method, forecast, state } = sowing;
@@ -16,7 +23,8 @@ export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
     expectedG: expectedAtG(sowing, at).usual,
     cutShare: state.cutShare,
     closesAt,
-    past: at > closesAt
+    past: at > closesAt,
+    sure: forecast.chance('windowOpen', at) >= (isOpen(state) ? SEEN : SURE)
   };
 }
 

@@ -127,6 +127,8 @@ export type StepBody =
       closesAt: Millis;
       /** Its window has closed. */
       past: boolean;
+      /** Somebody saw it open, or it can hardly be otherwise: before that it may be ready. */
+      sure: boolean;
     }
   | { kind: 'wash'; washing: Method['washing'] }
   | { kind: 'keep'; minD: number; maxD: number; keepAtC: number }

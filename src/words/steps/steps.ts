@@ -181,12 +181,12 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
       return {
         title: body.past
           ? 'Past its window: taste it, then cut it or let it go'
-          : `${body.cutShare > 0 ? 'The rest is ready to cut' : 'Ready to cut'}: about ${mass(body.expectedG, units)}`,
+          : `${body.cutShare > 0 ? 'The rest is ready to cut' : body.sure ? 'Ready to cut' : 'May be ready to cut'}: about ${mass(body.expectedG, units)}`,
         why: sentences(
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
           body.past
             ? `It closed about ${dayWords(body.closesAt, now, locale)}.`
-            : `Good until about ${dayWords(body.closesAt, now, locale)}.`,
+            : `${body.sure || body.cutShare > 0 ? '' : 'Look whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`,
           `${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
         ),
         done: 'Cut'
