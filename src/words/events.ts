@@ -1,4 +1,5 @@
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
+import { readyCue } from '$core/harvest/ready.ts';
 import { unitOf, unitTaken } from '$core/pantry/item.ts';
 import { amountWords, CLEANING_DONE, packedWords, SPOIL_WORDS } from './pantry.ts';
 import type { Crop } from '$core/crops/crop.ts';
@@ -50,6 +51,7 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
         ? 'Trays parting'
         : 'Lid lifting';
   if (cue === 'lightReady') return 'Stems even';
+  if (readyCue(crop) === 'dome-lifting') return 'Dome lifting';
   const tall = `${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`;
   return {
     cotyledon: 'Seed leaves open',

@@ -1,11 +1,6 @@
 import type { Crop } from '$core/crops/crop.ts';
-import {
-  readyCue,
-  type Finding,
-  type LateCost,
-  type ReadyCue,
-  type ReadyOutlook
-} from '$core/harvest/ready.ts';
+import type { LateCost } from '$core/crops/late.ts';
+import { readyCue, type Finding, type ReadyCue, type ReadyOutlook } from '$core/harvest/ready.ts';
 import { greensMass, length, type Units } from '$core/units/format.ts';
 import { dayWords, daysAway, type Locale } from './time.ts';
 

@@ -142,6 +142,46 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
     now: 'Mist them, put a lid on for a night, and brush a dry hand over them in the morning.',
     next: 'Keep the seed damp under its cover.'
   },
+  clinging: {
+    is: 'This crop’s hulls cling',
+    now: 'Mist them in the evening and brush a dry hand over them in the morning, when they are soft. Rinse off the rest after the cut.',
+    next: 'Press it a day longer and keep it damp: most come off then, and never all.'
+  },
+  unsoaked: {
+    is: 'It went in dry, and its seed wants a soak',
+    now: 'Keep it damp and covered: what is late comes for some days yet.',
+    next: 'Soak it as its figures say.'
+  },
+  dormant: {
+    is: 'Too warm for its seed: it sleeps',
+    now: 'Move it somewhere cooler at once: some of it still comes.',
+    next: 'Sow it where it is cool, or in a cooler season.'
+  },
+  unlit: {
+    is: 'It has not come to light yet',
+    now: 'Nothing: it greens within two days of light.',
+    next: 'Nothing to change.'
+  },
+  'meant-pale': {
+    is: 'As it is meant to be: it grows in the dark',
+    now: 'Nothing: keep it dark. Light makes it green and coarse.',
+    next: 'Nothing to change.'
+  },
+  'sudden-sun': {
+    is: 'Sun through the glass, too suddenly',
+    now: 'Draw a thin curtain or move it a little back for two days. Burnt tips stay; new leaves come sound.',
+    next: 'Begin its light on a dull day, or a step back from the glass.'
+  },
+  turning: {
+    is: 'The first true leaf: from now on it turns bitter',
+    now: 'Cut it now, today or tomorrow.',
+    next: 'Look from the opening of its window on, and cut before this leaf is out.'
+  },
+  'leaf-belongs': {
+    is: 'Leaves belong to it',
+    now: 'Nothing: it is cut by its height or its tips, not by this leaf.',
+    next: 'Nothing to change.'
+  },
   clumped: {
     is: 'Seed lay in clumps',
     now: 'Nothing: the gaps stay, the rest is sound.',
@@ -184,6 +224,13 @@ export const LOSS_OF_TRAY: Record<Loss, string> = {
   watch: 'Not lost: look again at the next round.',
   part: 'Part of it is lost.',
   whole: 'This tray is lost.'
+};
+
+const CUT_BY: Record<Extract<Evidence, { kind: 'cut-by' }>['cue'], string> = {
+  cotyledon: 'it is cut in its seed leaves',
+  'true-leaf': 'it is cut as this leaf shows',
+  height: 'it is cut by its height',
+  tips: 'it is cut by its tips'
 };
 
 /** Days to the half. */
@@ -234,6 +281,18 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
       return 'nothing pressed on it';
     case 'unmisted':
       return 'it stayed shut while it rooted';
+    case 'clings':
+      return 'its hulls are large and rough';
+    case 'stays-dark':
+      return 'it stays dark until it is cut';
+    case 'unlit':
+      return 'it stands in the dark still';
+    case 'sun':
+      return 'it came from the dark onto a sunny sill';
+    case 'unsoaked':
+      return 'it was sown without its soak';
+    case 'cut-by':
+      return CUT_BY[evidence.cue];
     case 'moving-air':
       return 'a fan or draught moves the air';
   }

@@ -1,3 +1,4 @@
+import { lateCost } from '../crops/late.ts';
 import { scorches } from '../places/light.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import { WEAK_GERMINATION_PCT } from '../supplies/seed/amount.ts';
@@ -22,7 +23,15 @@ export type Evidence =
   | { kind: 'overwatered' }
   | { kind: 'unpressed' }
   | { kind: 'unmisted' }
-  | { kind: 'moving-air' };
+  | { kind: 'moving-air' }
+  | { kind: 'clings' }
+  | { kind: 'stays-dark' }
+  | { kind: 'unlit' }
+  | { kind: 'sun' }
+  | { kind: 'unsoaked' }
+  | { kind: 'cut-by'; cue: HarvestCue };
+
+type HarvestCue = LookFacts['projected']['crop']['harvestCue'];
 
 /** How far a tray is gone: not at all, to be watched, in part, or wholly. */
 export type Loss = 'no' | 'watch' | 'part' | 'whole';
@@ -48,6 +57,14 @@ const mouldHours = (f: LookFacts): Evidence[] =>
   f.risk.byHours === 'low' ? [] : [{ kind: 'mould-hours', level: f.risk.byHours }];
 const warmth = (f: LookFacts): Evidence => ({ kind: 'warmth', tempC: f.tempC });
 
+/** Crops whose hulls cling however they were kept. */
+const CLINGS = new Set(['sunflower', 'beet', 'chard', 'cilantro', 'borage', 'buckwheat']);
+
+const isKeptDark = (f: LookFacts): boolean => f.projected.path.lightFrom === null;
+const crowding = (f: LookFacts): Evidence[] =>
+  f.crowding > 1.2 ? [{ kind: 'crowding', times: f.crowding }] : [];
+const isPressed = (f: LookFacts): boolean => f.projected.path.pressGCm2 > 0;
+
 /** Every cause that a look can come to, with how well a tray's facts fit it. */
 const CAUSES = {
   'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.25, because: [stage(f)] }),
@@ -56,7 +73,13 @@ const CAUSES = {
     because: mouldHours(f)
   }),
   'hairs-after-all': (f) => ({
-    weight: rooting(f) && f.risk.byHours === 'low' ? 0.4 : 0.03,
+    // Before it has rooted there are hairs on every seed, and hardly mould yet.
+    weight:
+      f.risk.byHours !== 'low' || !rooting(f)
+        ? 0.03
+        : f.now < f.projected.forecast.marks.rooted.p50
+          ? 0.6
+          : 0.4,
     because: [stage(f)]
   }),
   dry: (f) => ({ weight: ramp(f.waterShare, 0.7, 0.3), because: [water(f)] }),
@@ -64,13 +87,17 @@ const CAUSES = {
     weight: f.projected.place.movingAir ? ramp(f.vpdKpa, 0.8, 2) * 0.7 : 0.05,
     because: [{ kind: 'moving-air' }, { kind: 'dry-air', kpa: f.vpdKpa }]
   }),
-  'long-dark': (f) => ({ weight: ramp(f.daysDark, 1.5, 4), because: [{ kind: 'dark', days: f.daysDark }] }),
+  'long-dark': (f) => ({
+    weight: isKeptDark(f) ? 0.02 : ramp(f.daysDark, 1.5, 4),
+    because: [{ kind: 'dark', days: f.daysDark }]
+  }),
   'damping-off': (f) => ({
     weight: 0.3 + 0.65 * Math.max(ramp(f.waterShare, 0.5, 0.95), f.risk.byHours === 'high' ? 0.9 : 0.2),
     because: [
       ...(f.waterShare > 0.6 ? [water(f)] : []),
       ...(f.overwatered ? [{ kind: 'overwatered' } as const] : []),
-      ...mouldHours(f)
+      ...mouldHours(f),
+      ...crowding(f)
     ]
   }),
   dim: (f) => ({
@@ -78,7 +105,7 @@ const CAUSES = {
     because: [{ kind: 'dli', dli: f.dli }]
   }),
   'too-warm': (f) => ({
-    weight: ramp(f.tempC, f.projected.crop.optimumC - 2, f.projected.crop.optimumC + 4),
+    weight: 0.9 * ramp(f.tempC, f.projected.crop.optimumC - 2, f.projected.crop.optimumC + 4),
     because: [warmth(f)]
   }),
   crowded: (f) => ({ weight: ramp(f.crowding, 1, 1.6), because: [{ kind: 'crowding', times: f.crowding }] }),
@@ -94,7 +121,7 @@ const CAUSES = {
     };
   },
   'just-lit': (f) => ({
-    weight: f.daysInLight < 2 ? 0.95 : 0.05,
+    weight: f.daysInLight > 0 && f.daysInLight < 2 ? 0.95 : 0.02,
     because: [{ kind: 'lit', days: f.daysInLight }]
   }),
   unfed: (f) => ({
@@ -118,13 +145,17 @@ const CAUSES = {
     because: f.overwatered ? [{ kind: 'overwatered' }] : [water(f)]
   }),
   unpressed: (f) => ({
-    weight: f.projected.path.pressGCm2 === 0 && f.projected.crop.pressMinGCm2 > 0 ? 0.8 : 0.15,
-    because: f.projected.path.pressGCm2 === 0 ? [{ kind: 'unpressed' }] : []
+    weight: isPressed(f) ? 0.01 : f.projected.crop.pressMinGCm2 > 0 ? 0.8 : 0.15,
+    because: isPressed(f) ? [] : [{ kind: 'unpressed' }]
+  }),
+  clinging: (f) => ({
+    weight: CLINGS.has(f.projected.crop.key) ? 0.75 : 0.1,
+    because: CLINGS.has(f.projected.crop.key) ? [{ kind: 'clings' }] : []
   }),
   'dry-hulls': (f) => ({
-    weight: f.projected.path.mists === 'never' ? 0.35 + 0.5 * ramp(f.vpdKpa, 0.8, 1.8) : 0.3,
+    weight: f.mistedWhileRooting ? 0.3 : 0.35 + 0.5 * ramp(f.vpdKpa, 0.8, 1.8),
     because: [
-      ...(f.projected.path.mists === 'never' ? [{ kind: 'unmisted' } as const] : []),
+      ...(f.mistedWhileRooting ? [] : [{ kind: 'unmisted' } as const]),
       { kind: 'dry-air', kpa: f.vpdKpa }
     ]
   }),
@@ -132,34 +163,71 @@ const CAUSES = {
     weight: f.projected.state.soakedAt !== null || f.projected.crop.gelSeed ? 0.55 : 0.3,
     because: []
   }),
-  'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.75, 0.35), because: [water(f)] }),
+  'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.5, 0.3), because: [water(f)] }),
+  unsoaked: (f) => {
+    const { needsSoak, state } = f.projected;
+    const dry = needsSoak && state.soakedAt === null && state.drainedAt === null;
+    return { weight: dry ? 0.85 : 0.01, because: dry ? [{ kind: 'unsoaked' }] : [] };
+  },
+  // Seed that is too warm sleeps.
+  dormant: (f) => ({
+    weight: 0.9 * ramp(f.tempC, f.projected.crop.keepBelowC - 2, f.projected.crop.keepBelowC + 1),
+    because: [warmth(f)]
+  }),
+  unlit: (f) => ({
+    weight: f.daysInLight === 0 && !isKeptDark(f) ? 0.9 : 0.01,
+    because: [{ kind: 'unlit' }]
+  }),
+  'meant-pale': (f) => ({ weight: isKeptDark(f) ? 0.97 : 0.01, because: [{ kind: 'stays-dark' }] }),
+  'sudden-sun': (f) => {
+    const sun = f.light.kind === 'sill' && f.light.aspect !== 'away' && f.daysInLight > 0;
+    return {
+      weight: sun ? 0.9 * ramp(f.daysInLight, 4, 2) : 0.01,
+      because: sun ? [{ kind: 'sun' }, { kind: 'lit', days: f.daysInLight }] : []
+    };
+  },
   'on-time': (f) => ({
     weight: f.now < f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.2,
     because: [stage(f)]
   }),
   slow: (f) => ({ weight: f.now >= f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.1, because: [warmth(f)] }),
+  // Seed leaves turn bitter as the first true leaf comes; what is cut by its height or tips has leaves all along.
+  turning: (f) => {
+    const { crop } = f.projected;
+    return {
+      weight: crop.harvestCue === 'cotyledon' && lateCost(crop) === 'bitter' ? 0.95 : 0.01,
+      because: [{ kind: 'cut-by', cue: crop.harvestCue }]
+    };
+  },
+  'leaf-belongs': (f) => {
+    const cue = f.projected.crop.harvestCue;
+    return {
+      weight: cue === 'height' || cue === 'tips' ? 0.95 : 0.01,
+      because: [{ kind: 'cut-by', cue }]
+    };
+  },
   ripe: (f) => ({ weight: f.openFor < 3 ? 0.9 : 0.4, because: [{ kind: 'open', days: f.openFor }] }),
   overripe: (f) => ({ weight: ramp(f.openFor, 0, 3), because: [{ kind: 'open', days: f.openFor }] }),
-  unripe: (f) => ({ weight: ramp(f.openFor, 0, -2), because: [{ kind: 'open', days: f.openFor }] })
+  unripe: (f) => ({ weight: 0.85 * ramp(f.openFor, 0, -2), because: [{ kind: 'open', days: f.openFor }] })
 } satisfies Record<string, (facts: LookFacts) => Weighed>;
 
 export type Cause = keyof typeof CAUSES;
 
 /** Which causes a sight can have. */
-const CAUSES_OF: Record<Symptom, readonly Cause[]> = {
+export const CAUSES_OF: Record<Symptom, readonly Cause[]> = {
   tails: ['on-time', 'slow'],
   hairs: ['root-hairs', 'mould'],
   mould: ['mould', 'hairs-after-all'],
   'fallen-dry': ['dry', 'long-dark', 'draught'],
   'fallen-rot': ['damping-off', 'long-dark'],
-  stretched: ['long-dark', 'dim', 'too-warm', 'crowded'],
-  weak: ['cold', 'dim', 'old-seed', 'waterlogged'],
-  pale: ['just-lit', 'dim', 'cold', 'unfed'],
-  scorched: ['lamp-close', 'dry-air', 'too-warm', 'strong-feed'],
-  hungry: ['unfed', 'waterlogged', 'cold'],
-  hulls: ['unpressed', 'dry-hulls'],
-  patchy: ['dry-edge', 'clumped', 'old-seed'],
-  'true-leaf': ['ripe', 'overripe'],
+  stretched: ['long-dark', 'dim', 'too-warm', 'crowded', 'meant-pale'],
+  weak: ['cold', 'dim', 'old-seed', 'waterlogged', 'dry', 'too-warm'],
+  pale: ['just-lit', 'unlit', 'dim', 'cold', 'unfed', 'lamp-close', 'meant-pale'],
+  scorched: ['lamp-close', 'sudden-sun', 'dry-air', 'too-warm', 'strong-feed'],
+  hungry: ['unfed', 'waterlogged', 'cold', 'lamp-close'],
+  hulls: ['unpressed', 'dry-hulls', 'clinging'],
+  patchy: ['dry-edge', 'clumped', 'old-seed', 'unsoaked', 'dormant', 'cold'],
+  'true-leaf': ['ripe', 'overripe', 'turning', 'leaf-belongs'],
   'tastes-ready': ['ripe'],
   bitter: ['overripe', 'dry', 'too-warm', 'unripe'],
   fibrous: ['overripe', 'long-dark']

@@ -17,6 +17,8 @@ export interface LookFacts {
   overwatered: boolean;
   /** Days from rooting on that it stood or has stood in the dark. */
   daysDark: number;
+  /** Whether it was given any water before its cover came off. */
+  mistedWhileRooting: boolean;
   /** 0 before first light. */
   daysInLight: number;
   dli: number;
@@ -52,6 +54,9 @@ export function lookFacts(
     waterShare: waterAt(projected, now).share,
     overwatered: trackOf(projected).excess.some(({ at }) => at > now - 72 * HOUR && at <= now),
     daysDark: Math.max(0, darkUntil - (state.uncoveredAt ?? forecast.marks.rooted.p50)) / DAY,
+    mistedWhileRooting: state.water.some(
+      (fact) => 'addedG' in fact && fact.at > sownAt && fact.at < (state.uncoveredAt ?? lit ?? now)
+    ),
     daysInLight: lit === null ? 0 : Math.max(0, now - lit) / DAY,
     dli: placeDli(place, household.latitudeDeg, household.dayOfYear),
     light: place.light,

@@ -1,4 +1,5 @@
 import type { Crop } from '../crops/crop.ts';
+import { lateCost, type LateCost } from '../crops/late.ts';
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { sawLately } from '../sowing/reduce.ts';
@@ -13,23 +14,12 @@ export type ReadyCue = 'seed-leaves' | 'true-leaf' | 'height' | 'second-leaf' | 
 export const FINDINGS = ['not-yet', 'ready', 'past'] as const;
 export type Finding = (typeof FINDINGS)[number];
 
-/** What waiting too long does to it. */
-export type LateCost = 'bitter' | 'tough' | 'sharp';
-
 /** The cue of a crop: grasses are cut before their second leaf splits, maize shoots when they lift their dome. */
 export function readyCue({ harvestCue, family, key }: Crop): ReadyCue {
   if (key === 'maize-shoot') return 'dome-lifting';
   if (family === 'Poaceae') return 'second-leaf';
   return harvestCue === 'cotyledon' ? 'seed-leaves' : harvestCue;
 }
-
-/** What a crop turns to past its window: seed leaves bitter, stems and blades tough, leaves only sharper. */
-export const lateCost = ({ harvestCue, family }: Crop): LateCost =>
-  family === 'Poaceae' || family === 'Fabaceae' || harvestCue === 'tips'
-    ? 'tough'
-    : harvestCue === 'cotyledon'
-      ? 'bitter'
-      : 'sharp';
 
 /** Cut at a moment, and what that gives, g. */
 export interface CutAt {
