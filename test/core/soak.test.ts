@@ -16,18 +16,27 @@ const anyTime = fc
 describe('soaking', () => {
   const home = rhythm();
 
+  /** Up until two at night. */
+  const owl = { ...rhythm(), wakeMin: 600, sleepMin: 1560, roundsMin: [630, 1470] };
+  const onceADay = { ...rhythm(), roundsMin: [1200] };
+
   it('begins and ends while somebody is up, within the crop’s bounds, whenever it is asked', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...soaked), anyTime, (crop, now) => {
-        const plan = soonest(crop, home, now);
-        expect(plan.endsAsleep).to.equal(false);
-        expect(
-          isWaking(home, plan.soakStart!) && isWaking(home, plan.soakEnd!) && isWaking(home, plan.sowAt)
-        ).to.equal(true);
-        expect(plan.soakH).to.be.within(crop.soakMinH, crop.soakMaxH);
-        expect(plan.soakStart).to.be.at.least(now);
-        expect(plan.sowAt).to.be.at.least(plan.soakEnd! + drainHours(crop) * HOUR);
-      })
+      fc.property(
+        fc.constantFrom(...soaked),
+        fc.constantFrom(rhythm(), owl, onceADay),
+        anyTime,
+        (crop, home, now) => {
+          const plan = soonest(crop, home, now);
+          expect(plan.endsAsleep).to.equal(false);
+          expect(
+            isWaking(home, plan.soakStart!) && isWaking(home, plan.soakEnd!) && isWaking(home, plan.sowAt)
+          ).to.equal(true);
+          expect(plan.soakH).to.be.within(crop.soakMinH, crop.soakMaxH);
+          expect(plan.soakStart).to.be.at.least(now);
+          expect(plan.sowAt).to.be.at.least(plan.soakEnd! + drainHours(crop) * HOUR);
+        }
+      )
     );
   });
 

@@ -2,7 +2,14 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { Temporal } from 'temporal-polyfill';
 import { aimOf } from '../../src/core/sowing/aim.ts';
-import { isWaking, nextWaking, roundAt, roundsBetween, wakingNear } from '../../src/core/time/rhythm.ts';
+import {
+  isWaking,
+  longestGapH,
+  nextWaking,
+  roundAt,
+  roundsBetween,
+  wakingNear
+} from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, zoneOf } from '../../src/core/time/zone.ts';
 import { at, rhythm } from '../support/rhythm.ts';
 
@@ -85,6 +92,36 @@ describe('household time', () => {
     const [from, until] = [at('2026-11-23T22:30Z'), at('2026-11-24T07:30Z')];
     expect(wakingNear(home, at('2026-11-24T01:00Z'), from, until)).to.equal(at('2026-11-24T06:00Z'));
     expect(wakingNear(home, at('2026-11-24T01:00Z'), from, at('2026-11-24T05:00Z'))).to.equal(null);
+  });
+
+  it('goes past midnight with those who do, over both clock changes', () => {
+    const owl = { ...rhythm(), wakeMin: 600, sleepMin: 1560, roundsMin: [630, 1470] };
+    fc.assert(
+      fc.property(moment, (ms) => {
+        const clock = owl.zone.minutes(ms);
+        expect(isWaking(owl, ms)).to.equal(clock >= 600 || clock <= 120);
+        expect(isWaking(owl, nextWaking(owl, ms))).to.equal(true);
+        const round = roundAt(owl, ms);
+        expect(round.nextAt).to.be.above(round.at);
+        // The round past midnight is the evening's of the day before.
+        const late = owl.zone.minutes(round.at) < 600;
+        expect(round.key.endsWith(late ? '.1' : '.0')).to.equal(true);
+        const day = owl.zone.date(late ? round.at - DAY / 2 : round.at).toString();
+        expect(round.key.startsWith(day)).to.equal(true);
+      })
+    );
+    // Clocks go back at 03:00 on 25 October 2026 and forward at 02:00 on 28 March 2027.
+    for (const [night, hours] of [
+      ['2026-10-24', 11],
+      ['2026-10-25', 10],
+      ['2027-03-27', 9]
+    ] as const) {
+      const from = owl.zone.at(Temporal.PlainDate.from(night), 1470);
+      const [first, second] = roundsBetween(owl, from, from + DAY);
+      expect(first).to.equal(from);
+      expect((second! - first!) / HOUR, night).to.equal(hours);
+    }
+    expect(longestGapH(owl)).to.equal(14);
   });
 
   it('names one round the same from two hours before it until the next', () => {

@@ -7,6 +7,7 @@ import {
   householdSchema,
   minutesOf,
   newHouseholdSchema,
+  rhythmMinutes,
   signInSchema
 } from '../../src/contract/schemas/household.ts';
 import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
@@ -72,13 +73,21 @@ describe('what may be sent', () => {
   it('settings whose rounds fall while somebody is up', () => {
     expect(check(householdSchema, settings).ok).to.equal(true);
     expect(errorsOf(check(householdSchema, { ...settings, sleep: '06:00' })).sleep).to.include(
-      'after getting up'
+      'a night of at least 3 hours'
+    );
+    // Somebody who goes to bed at two has a second round at half past midnight.
+    const owl = { ...settings, wake: '10:00', sleep: '02:00', morning: '10:30', evening: '00:30' };
+    expect(check(householdSchema, owl).ok).to.equal(true);
+    expect(rhythmMinutes(owl)).to.deep.equal({ wakeMin: 600, sleepMin: 1560, roundsMin: [630, 1470] });
+    expect(clockTimeOf(1470)).to.equal('00:30');
+    expect(errorsOf(check(householdSchema, { ...owl, evening: '03:00' })).evening).to.include(
+      'while you are up'
     );
     expect(errorsOf(check(householdSchema, { ...settings, morning: '06:00' })).morning).to.include(
       'while you are up'
     );
     expect(errorsOf(check(householdSchema, { ...settings, evening: '07:10' })).evening).to.include(
-      'after the morning round'
+      'comes after the first'
     );
     expect(errorsOf(check(householdSchema, { ...settings, evening: '25:10' })).evening).to.include(
       'such as 20:30'

@@ -134,7 +134,7 @@ describe('tasks in words', () => {
     { kind: 'uncover', off: 'weight', to: 'blackout' },
     { kind: 'light', lamp: true },
     { kind: 'mist', waterMl: 9, fine: false, peroxideMl: 0, first: null },
-    { kind: 'water', waterMl: 124, share: 0.36, how: 'below', feed: null, peroxideMl: 0 },
+    { kind: 'water', waterMl: 124, share: 0.36, why: 'soon', how: 'below', feed: null, peroxideMl: 0 },
     {
       kind: 'cut',
       expectedG: 103,

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { ofWakingDay } from '../../core/time/rhythm.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { key, number, secret, text } from './primitives.ts';
 
@@ -58,6 +59,9 @@ const clockTime = yup
   .required('Give a time, such as 07:30.')
   .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Give a time, such as 07:30.');
 
+/** A shorter night is a slip: somebody meant the other half of the day. */
+const NIGHT_MIN = 180;
+
 /** Two rounds nearer than this are one: what a tray asks for does not change so fast. */
 const ROUNDS_APART_MIN = 60;
 
@@ -73,8 +77,11 @@ export const householdSchema = yup.object({
   wake: clockTime,
   sleep: clockTime.test(
     'later',
-    'Bedtime must come after getting up, on the same day.',
-    (value, { parent }) => minutesOf(value) > minutesOf(parent.wake)
+    `Bedtime leaves a night of at least ${NIGHT_MIN / 60} hours; it may lie past midnight.`,
+    (value, { parent }) =>
+      minutesOf(value) > minutesOf(parent.wake) ||
+      (minutesOf(value) < minutesOf(parent.wake) &&
+        dayMinutes(value, parent) <= minutesOf(parent.wake) + 1440 - NIGHT_MIN)
   ),
   morning: clockTime.test('awake', 'The round must fall while you are up.', (value, { parent }) =>
     isUp(value, parent)
@@ -95,13 +102,14 @@ export const householdSchema = yup.object({
     )
     .test(
       'order',
-      'The evening round comes after the morning round.',
-      (value, { parent }) => !value || minutesOf(value) > minutesOf(parent.morning)
+      'The second round comes after the first, as your day goes.',
+      (value, { parent }) => !value || dayMinutes(value, parent) > dayMinutes(parent.morning, parent)
     )
     .test(
       'apart',
       'Rounds lie at least an hour apart: nearer, the second has nothing to do that the first did not.',
-      (value, { parent }) => !value || !(minutesOf(value) - minutesOf(parent.morning) < ROUNDS_APART_MIN)
+      (value, { parent }) =>
+        !value || !(dayMinutes(value, parent) - dayMinutes(parent.morning, parent) < ROUNDS_APART_MIN)
     ),
   methodKey: key('Choose a method.').required('Choose a method.')
 });
@@ -112,10 +120,32 @@ export function minutesOf(time: string | undefined): number {
   return (hours ?? NaN) * 60 + (minutes ?? NaN);
 }
 
-/** A clock time from minutes past 00:00. */
+/** A clock time from minutes past 00:00, of that day or the night after. */
 export const clockTimeOf = (minutes: number): string =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
-function isUp(time: string | undefined, parent: { wake?: string; sleep?: string }): boolean {
-  return minutesOf(time) >= minutesOf(parent.wake) && minutesOf(time) <= minutesOf(parent.sleep);
+interface Hours {
+  wake?: string;
+  sleep?: string;
 }
+
+/** A clock time as minutes of the waking day. */
+const dayMinutes = (time: string | undefined, { wake }: Hours): number =>
+  ofWakingDay(minutesOf(time), minutesOf(wake));
+
+/** The hours of a form as a rhythm has them: past midnight is the night of the day before. */
+export function rhythmMinutes({
+  wake,
+  sleep,
+  morning,
+  evening
+}: Hours & { morning: string; evening: string }) {
+  return {
+    wakeMin: minutesOf(wake),
+    sleepMin: dayMinutes(sleep, { wake }),
+    roundsMin: [morning, evening].filter(Boolean).map((time) => dayMinutes(time, { wake }))
+  };
+}
+
+const isUp = (time: string | undefined, parent: Hours): boolean =>
+  dayMinutes(time, parent) <= dayMinutes(parent.sleep, parent);

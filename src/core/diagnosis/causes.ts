@@ -208,7 +208,7 @@ const CAUSES = {
   },
   ripe: (f) => ({ weight: f.openFor < 3 ? 0.9 : 0.4, because: [{ kind: 'open', days: f.openFor }] }),
   overripe: (f) => ({ weight: ramp(f.openFor, 0, 3), because: [{ kind: 'open', days: f.openFor }] }),
-  unripe: (f) => ({ weight: 0.85 * ramp(f.openFor, 0, -2), because: [{ kind: 'open', days: f.openFor }] })
+  unripe: (f) => ({ weight: 0.85 * ramp(f.openFor, 0, -1.5), because: [{ kind: 'open', days: f.openFor }] })
 } satisfies Record<string, (facts: LookFacts) => Weighed>;
 
 export type Cause = keyof typeof CAUSES;

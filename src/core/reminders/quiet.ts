@@ -9,7 +9,7 @@ export interface Quiet {
 
 /** A member's own hours, or else the household's night. */
 const hoursOf = ({ sleepMin, wakeMin }: Rhythm, quiet: Quiet | null): Quiet =>
-  quiet ?? { fromMin: sleepMin, untilMin: wakeMin };
+  quiet ?? { fromMin: sleepMin % 1440, untilMin: wakeMin };
 
 /** Whether somebody is not to be disturbed at a moment. */
 export function isQuiet(rhythm: Rhythm, quiet: Quiet | null, at: Millis): boolean {

@@ -8,7 +8,7 @@ import { dryShare, FULL_SHARE, mistNowMl, poolPartG, TOP_SHARE } from '../water/
 import { trackOf, waterAt } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
 import { dueCare, type DueStep } from './due.ts';
-import type { How } from './step.ts';
+import type { How, WhyWater } from './step.ts';
 import { lackingG, mightHang, withheld } from './withhold.ts';
 
 /** Turned or aired once a day; a few hours early counts. */
@@ -91,6 +91,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
       kind: 'water',
       waterMl,
       share: reservoir && !level.isPool ? level.reservoirShare : level.share,
+      why: whyWatered(sowing, round, now),
       how: level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
       peroxideMl: peroxideIn(sowing.method, waterMl)
@@ -98,6 +99,19 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
     wasAskedBefore(sowing, round) ? round.before[1] : round.at,
     round
   );
+}
+
+/** Why it is watered in this round, as it truly is. */
+function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
+  const least = dryShare(sowing.crop);
+  const [here, then] = [waterAt(sowing, now), waterAt(sowing, Math.max(now, round.nextAt))];
+  const low = (at: typeof here) =>
+    at.isPool
+      ? at.g < least * trackOf(sowing).mediumG
+      : at.reservoirShare !== null
+        ? at.reservoirShare < TOP_SHARE
+        : at.share < least;
+  return low(here) ? 'low' : low(then) ? 'soon' : 'unsure';
 }
 
 /**

@@ -261,6 +261,7 @@ function growingSteps(sowing: Projected): Step[] {
       kind: 'water',
       waterMl: null,
       share: null,
+      why: null,
       how: lightWay(sowing),
       feed: feedOf(sowing, null),
       peroxideMl: perL

@@ -43,6 +43,9 @@ export interface Feed {
   mLPerL: number | null;
 }
 
+/** Little is left; little would be left before somebody comes by again; or nobody can tell, and it might hang. */
+export type WhyWater = 'low' | 'soon' | 'unsure';
+
 /** Where water goes. */
 export type How = 'below' | 'above' | 'mist' | 'reservoir';
 
@@ -108,6 +111,8 @@ export type StepBody =
       /** Null for the whole time in light: the round says when and how much. */
       waterMl: number | null;
       share: number | null;
+      /** Why now: null for the whole time in light. */
+      why: WhyWater | null;
       how: How;
       feed: Feed | null;
       /** 3 % peroxide to add, mL; to a litre where `waterMl` is null. */

@@ -32,9 +32,14 @@ export const hardlyLasts = (projected: Projected, round: Round): boolean =>
 export const mightHang = (projected: Projected, round: Round, now: Millis): boolean =>
   lackingG(projected, round, now) > 0;
 
-/** Whether water is kept from a tray because it is cut soon and can stand it until the next round. */
+/** Whether water is kept from a tray because it is cut soon and can stand it until the next round (docs/model.md, 6). */
 export function withheld(projected: Projected, round: Round): boolean {
-  const soonCut = projected.forecast.marks.windowOpen.p50 - round.at < DRY_BEFORE_CUT_H * HOUR;
+  const { method, state, forecast } = projected;
+  // What is cut over days is watered all along.
+  if (method.taking === 'strip' || state.cuts.length > 0) return false;
+  const toCut = forecast.marks.windowOpen.p50 - round.at;
+  // It is not cut by then: it is watered again.
+  const soonCut = toCut < DRY_BEFORE_CUT_H * HOUR && toCut > -DRY_BEFORE_CUT_H * HOUR;
   const { share, sdG, capacityG } = waterAt(projected, round.nextAt);
   // It is to be cut by then: one in six may be a little dry, none is to be dead.
   return soonCut && share > WILT_SHARE && share - sdG / capacityG > WILT_SHARE / 2;

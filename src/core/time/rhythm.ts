@@ -1,19 +1,29 @@
 import { HOUR, type Millis, type Zone } from './zone.ts';
 
-/** When somebody of the household is up, and when its rounds are. Minutes are clock time past 00:00. */
+/**
+ * When somebody of the household is up, and when its rounds are. Minutes are clock time past 00:00 of the day they got up
+ * on; from 1440 on, of the night after.
+ */
 export interface Rhythm {
   zone: Zone;
+  /** Before 1440. */
   wakeMin: number;
-  /** Later than `wakeMin`, on the same day. */
+  /** Later than `wakeMin`, by less than a day. */
   sleepMin: number;
   /** Ascending; at least one, within waking hours. */
   roundsMin: readonly number[];
 }
 
+const DAY_MIN = 1440;
+
+/** A clock time as minutes of the waking day that it belongs to: before somebody got up, it is of the night after. */
+export const ofWakingDay = (minutes: number, wakeMin: number): number =>
+  minutes < wakeMin ? minutes + DAY_MIN : minutes;
+
 /** Whether somebody is up at that moment; the first and last minute count. */
 export function isWaking(rhythm: Rhythm, at: Millis): boolean {
   const minutes = rhythm.zone.minutes(at);
-  return minutes >= rhythm.wakeMin && minutes <= rhythm.sleepMin;
+  return (minutes >= rhythm.wakeMin && minutes <= rhythm.sleepMin) || minutes + DAY_MIN <= rhythm.sleepMin;
 }
 
 /** That moment where somebody is up, otherwise the next time somebody gets up. */
@@ -40,14 +50,26 @@ export function wakingNear(rhythm: Rhythm, wish: Millis, from: Millis, until: Mi
 }
 
 /** The rounds from `from` (included) to `until` (included), in order. */
-export function roundsBetween(rhythm: Rhythm, from: Millis, until: Millis): Millis[] {
-  const rounds: Millis[] = [];
-  const last = rhythm.zone.date(until);
-  for (let date = rhythm.zone.date(from); date.toString() <= last.toString(); date = date.add({ days: 1 }))
-    for (const minutes of rhythm.roundsMin) {
-      const at = rhythm.zone.at(date, minutes);
-      if (at >= from && at <= until) rounds.push(at);
-    }
+export const roundsBetween = (rhythm: Rhythm, from: Millis, until: Millis): Millis[] =>
+  datedBetween(rhythm, from, until).map(({ at }) => at);
+
+/** A round with the waking day it is of, and which of that day's it is. */
+interface Dated {
+  at: Millis;
+  day: string;
+  ordinal: number;
+}
+
+function datedBetween({ zone, roundsMin }: Rhythm, from: Millis, until: Millis): Dated[] {
+  const rounds: Dated[] = [];
+  const last = zone.date(until).toString();
+  // A round past midnight is of the day before.
+  const first = zone.date(from).subtract({ days: roundsMin.at(-1)! < DAY_MIN ? 0 : 1 });
+  for (let date = first; date.toString() <= last; date = date.add({ days: 1 }))
+    roundsMin.forEach((minutes, ordinal) => {
+      const at = zone.at(date, minutes);
+      if (at >= from && at <= until) rounds.push({ at, day: date.toString(), ordinal });
+    });
   return rounds;
 }
 
@@ -73,19 +95,14 @@ export const ROUND_LEAD_H = 2;
 
 /** The round that is being walked at a moment: the last one due, or the next within two hours. */
 export function roundAt(rhythm: Rhythm, now: Millis): Round {
-  const around = roundsBetween(rhythm, now - 4 * 24 * HOUR, now + 3 * 24 * HOUR);
+  const around = datedBetween(rhythm, now - 4 * 24 * HOUR, now + 3 * 24 * HOUR);
   let index = 2;
-  while (index + 1 < around.length && around[index + 1]! - ROUND_LEAD_H * HOUR <= now) index += 1;
-  const at = around[index]!;
-  const minutes = rhythm.zone.minutes(at);
-  const ordinal = Math.max(
-    0,
-    rhythm.roundsMin.findIndex((round) => round >= minutes - 60 && round <= minutes + 60)
-  );
+  while (index + 1 < around.length && around[index + 1]!.at - ROUND_LEAD_H * HOUR <= now) index += 1;
+  const { at, day, ordinal } = around[index]!;
   return {
-    key: `${rhythm.zone.date(at).toString()}.${ordinal}`,
+    key: `${day}.${ordinal}`,
     at,
-    nextAt: around[index + 1]!,
-    before: [around[index - 1]!, around[index - 2]!]
+    nextAt: around[index + 1]!.at,
+    before: [around[index - 1]!.at, around[index - 2]!.at]
   };
 }

@@ -74,10 +74,11 @@ export class Zone {
   }
 
   /**
-   * The moment clocks show `minutes` past 00:00 on `date`. A time the clock change skips is the moment as
+   * The moment clocks show `minutes` past 00:00 on `date`; from 1440 on, the day after. A time the clock change skips is the moment as
    * long after the change; one that comes twice is the first (Temporal's "compatible").
    */
   at(date: Temporal.PlainDate, minutes: number): Millis {
+    if (minutes >= 1440) return this.at(date.add({ days: Math.floor(minutes / 1440) }), minutes % 1440);
     const wall = Date.UTC(date.year, date.month - 1, date.day) + minutes * MINUTE;
     const before = this.offset(wall - DAY);
     if (before === this.offset(wall + DAY)) return wall - before;

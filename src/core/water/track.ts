@@ -156,7 +156,13 @@ export class WaterTrack {
   /** What a stretch of at most three hours takes by the figures, g. */
   private stepG(at: Millis, next: Millis): number {
     const air = airAt(this.placeAt(at), at);
-    return (lossGPerDay(this.sowing.areaCm2, coverAt(this.sowing, at), air) * (next - at)) / DAY;
+    const { areaCm2 } = this.sowing;
+    // What is cut loses as open medium does.
+    const cut = this.cutShareAt(at);
+    const perDay =
+      lossGPerDay(areaCm2 * (1 - cut), coverAt(this.sowing, at), air) +
+      lossGPerDay(areaCm2 * cut, 'germinating', air);
+    return (perDay * (next - at)) / DAY;
   }
 
   /** What the feel of its medium says of all its water, g: as right as it can be over a reservoir, and wet over a pool. */
@@ -189,6 +195,14 @@ export class WaterTrack {
       at = next;
     }
     return { at: until > from.at ? until : from.at, g, gg, gt, thirst, tt };
+  }
+
+  /** How much of it is cut at a moment, of what grows then. */
+  private cutShareAt(at: Millis): number {
+    const { cuts, regrowsSince } = this.sowing.state;
+    let share = 0;
+    for (const cut of cuts) if (cut.at <= at && cut.at > (regrowsSince ?? -Infinity)) share += cut.share;
+    return Math.min(1, share);
   }
 
   private placeAt(at: Millis) {

@@ -37,7 +37,7 @@ export interface Watered {
     water: readonly WaterFact[];
     /** When somebody looked at its plants. */
     looks: readonly { at: Millis }[];
-    cuts: readonly { at: Millis; netG: number }[];
+    cuts: readonly { at: Millis; netG: number; share: number }[];
     regrowsSince: Millis | null;
   };
 }

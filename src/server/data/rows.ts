@@ -107,17 +107,23 @@ const MOST_CHECKED = 5000;
 const isKnownCrop = (key: unknown, { crops }: Known): boolean =>
   typeof key === 'string' && (crops.has(key) || findCrop(key) !== undefined);
 
+const isMinute = (min: unknown, before: number): boolean =>
+  Number.isInteger(min) && (min as number) >= 0 && (min as number) < before;
+
 /** What no column can say of a row. */
 const CHECKS: Readonly<Record<string, (row: Row, known: Known) => void>> = {
   households: (row) => {
     const { zone, units, wake_min: wake, sleep_min: sleep, rounds_min: rounds } = row;
-    const times = [wake, sleep, ...(rounds as unknown[])];
+    // Bedtime and rounds may lie past midnight.
+    const times = [sleep, ...(rounds as unknown[])];
     if (typeof zone !== 'string' || !isZone(zone)) throw new WrongRow(`“${String(zone)}” is no time zone.`);
     if (units !== 'metric' && units !== 'us') throw new WrongRow(`“${String(units)}” are no units.`);
     if (
-      times.length < 3 ||
-      times.length > 8 ||
-      !times.every((min) => Number.isInteger(min) && (min as number) >= 0 && (min as number) < 1440)
+      times.length < 2 ||
+      times.length > 7 ||
+      !isMinute(wake, 1440) ||
+      (sleep as number) <= (wake as number) ||
+      !times.every((min) => isMinute(min, (wake as number) + 1440))
     )
       throw new WrongRow('Its hours and rounds are no minutes of a day.');
   },

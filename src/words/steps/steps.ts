@@ -202,6 +202,11 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
   }
 }
 
+const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
+  why === 'unsure'
+    ? `About ${left} of its water should be left, and that is not sure: lift it first, and leave it where it is heavy.`
+    : `${left} of its water is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+
 function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
   const { units } = on.locale;
   const amount = waterTitle(body, on);
@@ -212,7 +217,7 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
     return {
       title: `Fill the reservoir up: ${amount}${feed}`,
       why: sentences(
-        `${left} is left in it, and what stands over it lives from it alone.`,
+        `${left} is left in it${body.why === 'soon' ? ', too little until the next round' : ''}, and what stands over it lives from it alone.`,
         on.medium.kind === 'mesh' ? 'Stop where it touches the mesh.' : 'Stop where it is full.',
         peroxide
       ),
@@ -221,7 +226,7 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
   return {
     title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
     why: sentences(
-      `${left} of its water is left, too little until the next round.`,
+      whyWords(body.why, left),
       body.how === 'mist'
         ? 'Stop when drops hang together.'
         : body.how === 'below' && hasPool(on.medium.kind)

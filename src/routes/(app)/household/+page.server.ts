@@ -4,7 +4,7 @@ import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/method
 import { listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { check } from '$contract/schemas/check.ts';
-import { householdSchema, minutesOf, passphraseSchema } from '$contract/schemas/household.ts';
+import { householdSchema, passphraseSchema, rhythmMinutes } from '$contract/schemas/household.ts';
 import { isId } from '$contract/text.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -50,9 +50,7 @@ export const actions: Actions = {
         await changeHousehold(tx, {
           ...rest,
           methodKey: known.key,
-          wakeMin: minutesOf(wake),
-          sleepMin: minutesOf(sleep),
-          roundsMin: [morning, evening].filter(Boolean).map(minutesOf)
+          ...rhythmMinutes({ wake, sleep, morning, evening })
         });
       });
     } catch (error) {

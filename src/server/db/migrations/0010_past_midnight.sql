@@ -1,0 +1,11 @@
+-- Households that go to bed past midnight: bedtime and rounds count on from the day they got up on.
+do $$
+declare
+  old text;
+begin
+  select conname into strict old from pg_constraint
+  where conrelid = 'households'::regclass and contype = 'c' and pg_get_constraintdef(oid) like '%sleep_min%';
+  execute format('alter table households drop constraint %I', old);
+end $$;
+alter table households
+  add check (sleep_min > wake_min and sleep_min < wake_min + 1440);
