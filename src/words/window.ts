@@ -1,14 +1,40 @@
 import type { MarkForecast } from '$core/growth/forecastMark.ts';
+import { standsStill } from '$core/places/air/warmth.ts';
+import type { Projected } from '$core/sowing/project.ts';
 import { capital } from './capital.ts';
 import { daysAway, dayWords, type Locale } from './time.ts';
+
+/** A window, and whether its place is so cold or hot that none is promised. */
+export interface WindowFacts {
+  open: MarkForecast;
+  close: MarkForecast;
+  still: 'cold' | 'hot' | null;
+}
+
+/** The window of a sowing as it stands. */
+export const windowOf = ({
+  crop,
+  place,
+  forecast: { marks }
+}: Pick<Projected, 'crop' | 'place' | 'forecast'>): WindowFacts => ({
+  open: marks.windowOpen,
+  close: marks.windowClose,
+  still: standsStill(crop, place)
+});
+
+const STILL = {
+  cold: 'Too cold here: it hardly grows, and no window is promised. Move it somewhere warmer.',
+  hot: 'Too hot here: it hardly grows, and no window is promised. Move it somewhere cooler.'
+};
 
 /**
  * A window in words, with its range and never a false date:
  * “Opens Thursday, likely Wednesday to Saturday.”
  */
-export function windowWords(open: MarkForecast, close: MarkForecast, now: number, locale: Locale): string {
+export function windowWords({ open, close, still }: WindowFacts, now: number, locale: Locale): string {
   const day = (at: number) => dayWords(at, now, locale);
-  if (!Number.isFinite(open.p50)) return 'Too cold or too hot here to grow: move it.';
+  if (!open.seen && still !== null && open.p50 > now) return STILL[still];
+  if (!Number.isFinite(open.p50)) return 'It does not open as it stands: bring it to light, or move it.';
   if (open.seen) return closing(close, now, locale);
   if (open.p50 <= now) return `Likely open since ${day(open.p50)}: look for the cue.`;
   const [from, to] = [open.p10, open.p90];

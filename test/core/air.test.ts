@@ -17,6 +17,7 @@ import {
   packAir,
   unpackAir
 } from '../../src/core/places/air/series.ts';
+import { changedUsual } from '../../src/core/places/place.ts';
 import { temperatureResponse } from '../../src/core/crops/temperature.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
@@ -140,6 +141,33 @@ describe('a reading', () => {
       1e-9
     );
     expect(at16.marks.windowOpen.p50).to.be.above(at21.marks.windowOpen.p50 + 2 * DAY);
+  });
+
+  it('leaves what was before it as it was said: a changed guess, and a new sensor', () => {
+    const radish = cropOf('radish');
+    const was = project(home, radishTray(), [sown()]).forecast;
+    const until = SOWN + 2 * DAY;
+    const colder = { ...shelf, dayC: 14, nightC: 14 };
+    const guessed = { ...colder, usualBefore: changedUsual(shelf, colder, until) };
+    const later = project({ ...home, places: new Map([[shelf.id, guessed]]) }, radishTray(), [
+      sown()
+    ]).forecast;
+    for (const hours of [6, 24, 47]) {
+      const at = SOWN + hours * HOUR;
+      expect(later.clock.tau(at)).to.be.closeTo(was.clock.tau(at), 1e-9);
+      expect(airAt(guessed, at).tempC).to.equal(21);
+    }
+    expect(later.clock.tau(until + DAY) - later.clock.tau(until)).to.be.closeTo(
+      temperatureResponse(radish, 14),
+      1e-9
+    );
+    // Nothing that was changed leaves nothing behind.
+    expect(changedUsual(shelf, { ...shelf, movingAir: true }, until)).to.equal(null);
+    const sensor = measured(16, SOWN + 2 * DAY, SOWN + 6 * DAY);
+    const sensed = project(sensor, radishTray(), [sown()]).forecast;
+    const spoke = until - BIN_MS;
+    expect(sensed.clock.tau(spoke)).to.be.closeTo(was.clock.tau(spoke), 1e-9);
+    expect(sensed.clock.tau(until + DAY)).to.be.below(was.clock.tau(until + DAY));
   });
 
   it('leaves a forecast to the household’s word where a sensor has hardly spoken', () => {

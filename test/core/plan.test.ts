@@ -13,6 +13,7 @@ import { plan, READY_CHANCE, type PlanInput } from '../../src/core/sowing/plan.t
 import { hypochlorite, peroxide } from '../../src/core/supplies/seed/disinfect.ts';
 import { seedAmount } from '../../src/core/supplies/seed/amount.ts';
 import { germinationTest } from '../../src/core/supplies/seed/germinationTest.ts';
+import { spoonsWords } from '../../src/words/spoons.ts';
 import { spoonsFor } from '../../src/core/supplies/seed/spoons.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { choiceOf, planned } from '../support/choosing.ts';
@@ -42,7 +43,7 @@ describe('a plan', () => {
       for (const method of READY_METHODS) {
         const [one] = planned(choiceOf([crop], { method }));
         const { bands, open } = bandsOf(one!.projected);
-        expect(one!.plan.stalls, crop.key).to.equal(false);
+        expect(one!.plan.stalls, crop.key).to.equal(null);
         expect(one!.plan.seed.seedG).to.be.above(0);
         bands.forEach((band, index) => {
           expect(band.until, `${crop.key} ${band.kind}`).to.be.above(band.from);
@@ -89,7 +90,9 @@ describe('a plan', () => {
   });
 
   it('says where nothing grows', () => {
-    expect(plan(input({ crop: cropOf('basil'), place: steadyPlace(9) })).stalls).to.equal(true);
+    expect(plan(input({ crop: cropOf('basil'), place: steadyPlace(9) })).stalls).to.equal('cold');
+    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(32.5) })).stalls).to.equal('hot');
+    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(12) })).stalls).to.equal(null);
   });
 });
 
@@ -124,9 +127,13 @@ describe('seed', () => {
 
   it('is told in spoons and cups', () => {
     expect(spoonsFor(cropOf('radish'), 9.9)).to.deep.equal({ unit: 'tsp', count: 2.75 });
-    expect(spoonsFor(cropOf('watercress'), 0.01)).to.deep.equal({ unit: 'tsp', count: 0.25 });
+    expect(spoonsFor(cropOf('watercress'), 0.01)).to.equal(null);
+    expect(spoonsFor(cropOf('watercress'), 0.4)).to.deep.equal({ unit: 'tsp', count: 0.125 });
+    expect(spoonsWords(spoonsFor(cropOf('watercress'), 0.4))).to.equal('about ⅛ tsp');
+    expect(spoonsWords(spoonsFor(cropOf('radish'), 9.9))).to.equal('about 2¾ tsp');
+    expect(spoonsWords(null)).to.include('weigh it');
     expect(spoonsFor(cropOf('pea'), 90)).to.deep.equal({ unit: 'tbsp', count: 7.5 });
-    expect(spoonsFor(cropOf('pea'), 400).unit).to.equal('cup');
+    expect(spoonsFor(cropOf('pea'), 400)!.unit).to.equal('cup');
   });
 
   it('gives a paper-towel test its uncertainty', () => {

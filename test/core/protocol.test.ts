@@ -4,6 +4,7 @@ import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
 import type { Method } from '../../src/core/supplies/methods/method.ts';
 import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
+import { unheeded } from '../../src/core/supplies/methods/path.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
 import { differences } from '../../src/core/steps/differences.ts';
@@ -119,6 +120,13 @@ describe('a protocol', () => {
         ] as const)
           expect(has.has(always), `${of}: ${always}`).to.equal(true);
         expect(has.has('soak'), of).to.equal(crop.soakBestH > 0);
+        // Nothing of it lies in the past.
+        for (const { from, body } of steps) expect(from, `${of}: ${body.kind}`).to.be.at.least(NOW);
+        const advised = crop.disinfect === 'advised' && method.disinfect === 'none';
+        expect(bodyOf(steps, 'weigh').disinfect, of).to.deep.equal(advised ? [crop.name] : []);
+        if (crop.family === 'Poaceae' && crop.key !== 'maize-shoot')
+          for (const never of ['press', 'uncover', 'light'] as const)
+            expect(has.has(never), `${of}: ${never}`).to.equal(false);
         if (crop.gelSeed) {
           for (const never of ['rinse', 'soak', 'disinfect'] as const)
             expect(has.has(never), `${of}: ${never}`).to.equal(false);
@@ -154,7 +162,9 @@ describe('a protocol', () => {
       cover: 'weight',
       pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 },
       shared: false,
-      onTop: 0
+      onTop: 0,
+      stacks: null,
+      watch: false
     });
     expect(bodyOf(compiled({ crop: cropOf('nasturtium') }).steps, 'cover').volumeMl).to.be.closeTo(360, 1e-9);
   });
@@ -198,6 +208,37 @@ describe('a protocol', () => {
     const { waterMl } = bodyOf(compiled({ crop: cropOf('radish'), medium: 'mesh' }).steps, 'damp');
     // 1.5 cm of water and the film that the mesh itself holds, filled to nine tenths.
     expect(waterMl).to.be.closeTo(450 * 1.55 * 0.9, 1e-9);
+  });
+
+  it('fills nothing into a bare tray: a film of water, a lid, and mist every day', () => {
+    const dark = { ...PRESS, darkness: 'none' } as const;
+    for (const method of [...READY_METHODS, dark])
+      for (const crop of CROPS) {
+        const { steps, planned: plan } = compiled({ crop, method, medium: 'none' });
+        expect(kinds(steps), crop.key).not.to.include('fill');
+        expect(bodyOf(steps, 'damp')).to.include({ how: 'film' });
+        expect(plan.path.cover, crop.key).not.to.equal('none');
+        expect(plan.path.mists, crop.key).not.to.equal('never');
+        const not = unheeded(crop, method, { medium: 'none', reservoir: false });
+        if (method.germinationWater === 'shut')
+          expect(
+            not.map(({ question }) => question),
+            crop.key
+          ).to.include('germinationWater');
+      }
+  });
+
+  it('keeps coriander pressed for a day after it has rooted, and mists it', () => {
+    const { steps, planned: plan } = compiled({ crop: cropOf('cilantro') });
+    const off = steps.find(({ body }) => body.kind === 'uncover')!;
+    expect((off.from - plan.forecast.marks.rooted.p50) / HOUR).to.be.closeTo(24, 1e-6);
+    expect(plan.path.mists).to.equal('daily');
+  });
+
+  it('has large seed under nothing but a lid looked at daily', () => {
+    const light = READY_METHODS[2]!;
+    expect(bodyOf(compiled({ crop: cropOf('pea'), method: light }).steps, 'press').watch).to.equal(true);
+    expect(bodyOf(compiled({ crop: cropOf('kale'), method: light }).steps, 'press').watch).to.equal(false);
   });
 
   it('tells how long its water lasts shut', () => {

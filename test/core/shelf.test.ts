@@ -8,7 +8,9 @@ import { cuttableAt, LIKELY, movedTo, reach } from '../../src/core/sowing/reach.
 import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
 import { dividedG } from '../../src/core/shelf/weighing.ts';
-import { emptyG, loadOf, onScaleG, sowingWeightG, wrongTrayWeight } from '../../src/core/shelf/load.ts';
+import { loadOf, sowingWeightG } from '../../src/core/shelf/load.ts';
+import { footprints, onTopOf, stacksOf } from '../../src/core/shelf/stack.ts';
+import { emptyG, onScaleG, wrongTrayWeight } from '../../src/core/shelf/weight.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { MEDIA } from '../../src/core/supplies/media/medium.ts';
@@ -103,6 +105,36 @@ describe('what a shelf carries', () => {
     expect(state(g * 2)).to.equal('fine');
     expect(state(g / 0.85)).to.equal('amber');
     expect(state(g * 0.99)).to.equal('over');
+  });
+});
+
+describe('a stack', () => {
+  const stackedTrays = (cropKey: string, count: number) =>
+    project(home, radishTray({ cropKey, count, method: methodOf('stack-and-light') }), [sown()]);
+
+  it('is no higher than the seed at its bottom bears, and has a weight on each top one', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('radish', 'pea', 'kale', 'sunflower', 'mustard', 'chia'),
+        fc.integer({ min: 1, max: 24 }),
+        (key, count) => {
+          const sowing = stackedTrays(key, count);
+          const { stacks, trays } = stacksOf(sowing);
+          expect(stacks * trays).to.be.at.least(count);
+          expect((stacks - 1) * trays).to.be.below(count);
+          expect(trays - 1, key).to.be.at.most(Math.min(6, onTopOf(sowing)));
+          expect(footprints({ key, sowings: [sowing] })).to.equal(stacks);
+          const without = onScaleG(sowing, SOWN);
+          const { pressGCm2 } = sowing.path;
+          const onTops = sowingWeightG(sowing, SOWN) - without;
+          expect(onTops).to.be.closeTo(pressGCm2 * 450 * stacks, 1e-6);
+        }
+      )
+    );
+  });
+
+  it('is none where a wet tray is more than it bears: each stands alone', () => {
+    expect(stacksOf(stackedTrays('chia', 3))).to.deep.equal({ stacks: 3, trays: 1 });
   });
 });
 

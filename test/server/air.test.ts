@@ -46,7 +46,7 @@ describe('what is measured', function () {
     database = await freshDatabase();
     one = (await household('One')).id;
     other = (await household('Other')).id;
-    await inHousehold(one, (tx) => keepPlace(tx, one, sill));
+    await inHousehold(one, (tx) => keepPlace(tx, one, sill, Date.now()));
   });
   after(() => database.drop());
 
@@ -137,13 +137,20 @@ describe('places', function () {
       { kind: 'dark' }
     ];
     const places = lights.map((light, n) => ({ ...sill, id: randomUUID(), name: `Place ${n}`, light }));
+    const now = Date.now();
     const back = await inHousehold(id, async (tx) => {
-      for (const place of places) await keepPlace(tx, id, place);
-      await keepPlace(tx, id, { ...places[0]!, dayC: 24 });
+      for (const place of places) await keepPlace(tx, id, place, now);
+      await keepPlace(tx, id, { ...places[0]!, dayC: 24 }, now);
       await sureOfRating(tx, places[2]!.id);
       await orderPlaces(tx, places.map((place) => place.id).toReversed());
       return (await listPlaces(tx)).filter(({ name }) => name.startsWith('Place'));
     });
-    expect(back).to.deep.equal([{ ...places[2], ratingSure: true }, places[1], { ...places[0], dayC: 24 }]);
+    const { dayC, nightC, humidityPct } = sill;
+    expect(back).to.deep.equal([
+      { ...places[2], ratingSure: true },
+      places[1],
+      // What was usual before holds until it was changed.
+      { ...places[0], dayC: 24, usualBefore: [{ until: now, dayC, nightC, humidityPct }] }
+    ]);
   });
 });

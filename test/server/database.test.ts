@@ -79,7 +79,7 @@ describe('the database', () => {
       '0007_reminders.sql',
       '0008_people.sql',
       '0009_pantry.sql',
-      '0010_past_midnight.sql'
+      '0010_as_it_was.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -94,7 +94,7 @@ describe('what is derived', function () {
               });
             if (write.kind === 'place') {
               const [place] = await listPlaces(tx);
-              await keepPlace(tx, household, { ...place!, dayC: 15 + (n % 8) });
+              await keepPlace(tx, household, { ...place!, dayC: 15 + (n % 8) }, Date.now());
               await rebuild(tx, { placeId });
             }
             if (write.kind === 'crop') {

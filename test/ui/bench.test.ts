@@ -132,8 +132,8 @@ describe('steps in words', () => {
   });
 
   it('say how much of what', () => {
-    expect(words({ kind: 'weigh', seed: [line('Peas', 90.6)] })).to.equal('90.6 g | ');
-    expect(words({ kind: 'weigh', seed: [line('Radish', 5), line('Kale', 3)] })).to.equal(
+    expect(words({ kind: 'weigh', seed: [line('Peas', 90.6)], disinfect: [] })).to.equal('90.6 g | ');
+    expect(words({ kind: 'weigh', seed: [line('Radish', 5), line('Kale', 3)], disinfect: [] })).to.equal(
       '5 g + 3 g | Radish 5 g, Kale 3 g.'
     );
     const jar = { dryMl: 113, swollenMl: 249, waterMl: 566, jarMl: 815 };
@@ -175,12 +175,22 @@ describe('steps in words', () => {
         cover: 'weight',
         pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 },
         shared: false,
-        onTop: 0
+        onTop: 0,
+        stacks: null,
+        watch: false
       })
     ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
-    expect(words({ kind: 'press', cover: 'lid', pressing: null, shared: false, onTop: 0 })).to.equal(
-      'A lid | '
-    );
+    expect(
+      words({
+        kind: 'press',
+        cover: 'lid',
+        pressing: null,
+        shared: false,
+        onTop: 0,
+        stacks: null,
+        watch: false
+      })
+    ).to.equal('A lid | ');
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
       '135 mL of vermiculite | 3 mm thick, damped first'
     );

@@ -66,7 +66,7 @@ describe('the words of the daily care', () => {
       card({ kind: 'water', how: 'reservoir', waterMl: 352, share: 0.22, why: 'low', feed, peroxideMl: 0 })
     ).to.deep.equal({
       title: 'Fill the reservoir up: 350 mL, with 1.4 mL of feed (half strength)',
-      why: '22 % is left in it, and what stands over it lives from it alone.',
+      why: '22 % is left in it, and what stands over it lives from it alone. Stop where it touches the mesh.',
       done: 'Reservoir filled, 350 mL'
     });
     const sow = card(

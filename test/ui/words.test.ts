@@ -80,37 +80,43 @@ describe('a window in words', () => {
   const close = mark(6, 7, 8);
 
   it('has a range and never a false date', () => {
-    expect(windowWords(mark(2, 3, 5), close, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(2, 3, 5), close: close, still: null }, NOW, METRIC)).to.equal(
       'Opens Thursday, likely Wednesday to Saturday.'
     );
   });
 
   it('drops the range once it is within a day', () => {
-    expect(windowWords(mark(1.1, 1.15, 1.2), close, NOW, METRIC)).to.equal('Opens tomorrow.');
+    expect(windowWords({ open: mark(1.1, 1.15, 1.2), close: close, still: null }, NOW, METRIC)).to.equal(
+      'Opens tomorrow.'
+    );
   });
 
   it('never begins a range in the past', () => {
-    expect(windowWords(mark(-1, 1, 2), close, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(-1, 1, 2), close: close, still: null }, NOW, METRIC)).to.equal(
       'Opens tomorrow, likely today to Wednesday.'
     );
   });
 
   it('asks for a look where it is likely open and nobody has seen it', () => {
-    expect(windowWords(mark(-2, -1, 1), close, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(-2, -1, 1), close: close, still: null }, NOW, METRIC)).to.equal(
       'Likely open since yesterday: look for the cue.'
     );
   });
 
   it('tells an open window by its end, and a closed one to be cut', () => {
     const open = mark(-1, -1, -1, true);
-    expect(windowWords(open, mark(2, 3, 4), NOW, METRIC)).to.equal('Open now. Best before Thursday.');
-    expect(windowWords(open, mark(-3, -1, 0), NOW, METRIC)).to.equal(
+    expect(windowWords({ open: open, close: mark(2, 3, 4), still: null }, NOW, METRIC)).to.equal(
+      'Open now. Best before Thursday.'
+    );
+    expect(windowWords({ open: open, close: mark(-3, -1, 0), still: null }, NOW, METRIC)).to.equal(
       'Past its best since yesterday: cut what is good.'
     );
   });
 
   it('says where nothing grows', () => {
-    expect(windowWords(mark(Infinity, Infinity, Infinity), close, NOW, METRIC)).to.include('move it');
+    expect(
+      windowWords({ open: mark(Infinity, Infinity, Infinity), close: close, still: null }, NOW, METRIC)
+    ).to.include('move it');
   });
 });
 
@@ -149,7 +155,7 @@ describe('tasks in words', () => {
   const others: StepBody[] = [
     { kind: 'fill', mediumMl: 1125, depthCm: 2.5 },
     { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
-    { kind: 'press', cover: 'weight', pressing, shared: false, onTop: 0 }
+    { kind: 'press', cover: 'weight', pressing, shared: false, onTop: 0, stacks: null, watch: false }
   ];
   const on = { now: NOW, locale: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
   const words = (body: StepBody, containers = 1) =>
@@ -228,7 +234,7 @@ describe('crops in words', () => {
   it('have a cue a person can see, for all 45', () => {
     for (const crop of CROPS)
       expect(cueWords('windowOpen', crop, path, 'metric'), crop.key).to.match(
-        /^(Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
+        /^(Dome lifting|Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
       );
     expect(cueWords('windowOpen', cropOf('wheat'), path, 'us')).to.equal('5.91 to 9.45 in tall');
   });

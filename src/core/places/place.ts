@@ -1,3 +1,4 @@
+import type { Millis } from '../time/zone.ts';
 import { lampDli, lightResponse, sillDli, type Aspect } from './light.ts';
 
 export type PlaceLight =
@@ -30,8 +31,32 @@ export interface Place {
   ratedG?: number | null;
   /** Somebody has looked at the rating and says that it holds. */
   ratingSure?: boolean;
+  /** What was said of its air before that was changed, ascending; null or absent for never. It held until then. */
+  usualBefore?: readonly SaidBefore[] | null;
   /** What was measured there of late, as `packAir` makes it; the usual day and night stand in where nothing was. */
   air?: string | null;
+}
+
+/** What was said of a place's air, and until when that held. */
+export interface SaidBefore {
+  until: Millis;
+  dayC: number;
+  nightC: number;
+  humidityPct: number;
+}
+
+/** What was said of a place's air, as it held at a moment: what is changed holds from then on (docs/model.md, 3). */
+export const saidAt = (place: Place, at: Millis): Pick<SaidBefore, 'dayC' | 'nightC' | 'humidityPct'> =>
+  place.usualBefore?.find(({ until }) => at < until) ?? place;
+
+/** So many changes are remembered: nothing that stands is older. */
+const MOST_BEFORE = 30;
+
+/** What was said of a place until now, where another is said from now on; as it was where nothing changes. */
+export function changedUsual(before: Place, after: Place, now: Millis): readonly SaidBefore[] | null {
+  const { dayC, nightC, humidityPct, usualBefore = null } = before;
+  if (dayC === after.dayC && nightC === after.nightC && humidityPct === after.humidityPct) return usualBefore;
+  return [...(usualBefore ?? []), { until: now, dayC, nightC, humidityPct }].slice(-MOST_BEFORE);
 }
 
 /** A shelf's board where nobody has measured it, in cm (starting figures). */
@@ -47,7 +72,7 @@ export const boardOf = ({ widthCm, depthCm }: Place): { widthCm: number; depthCm
 export const DAY_HOURS = 16;
 
 /** Mean temperature of a place over 24 h, degC. */
-export const meanTempC = (place: Place): number =>
+export const meanTempC = (place: Pick<Place, 'dayC' | 'nightC'>): number =>
   (place.dayC * DAY_HOURS + place.nightC * (24 - DAY_HOURS)) / 24;
 
 /** Daily light integral here on a day of the year, mol m-2 d-1. */

@@ -2,7 +2,8 @@ import { frontWidthCm } from '../supplies/containers/container.ts';
 import { boardOf, type Place } from '../places/place.ts';
 import type { Projected } from '../sowing/project.ts';
 import { DAY, type Millis } from '../time/zone.ts';
-import { footprints, standingOf, type Standing } from '../sowing/standing.ts';
+import { standingOf, type Standing } from '../sowing/standing.ts';
+import { footprints } from './stack.ts';
 import { loadOf, type Load } from './load.ts';
 import { besideOf, refusedMove } from './moving.ts';
 

@@ -1,6 +1,6 @@
 import type { Standing } from '../sowing/standing.ts';
 import type { Millis } from '../time/zone.ts';
-import { onScaleG } from './load.ts';
+import { onScaleG } from './weight.ts';
 
 /**
  * What of a container's weight is each sowing's in it, g: divided as they are expected to weigh, for a scale knows

@@ -5,14 +5,16 @@ import { mediumDepthCm, mediumVolumeMl, type MediumKind } from '../supplies/medi
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf, type Path } from '../supplies/methods/path.ts';
 import { seedAmount, type SeedAmount } from '../supplies/seed/amount.ts';
+import { preparingMin } from './preparing.ts';
 import { latestBy, soonest, type SoakPlan } from './soak.ts';
 import type { Rhythm } from '../time/rhythm.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast } from '../growth/forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { yieldBelief } from '../growth/yieldLearned.ts';
 import { usualAir } from '../places/air/airAt.ts';
+import { standsStill } from '../places/air/warmth.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 
 /** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
@@ -40,6 +42,8 @@ export interface PlanInput {
   belief?: Gaussian;
   /** ln of the household's factor on the crop's yield. */
   yields?: Gaussian;
+  /** Lots that its seed is weighed from; one where not given. */
+  lots?: number;
 }
 
 /** A sowing as it would go. */
@@ -57,8 +61,8 @@ export interface Plan {
   chance: number | null;
   /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
   earliestAt: Millis | null;
-  /** Set where this place is so cold or hot for the crop that it does not grow at all. */
-  stalls: boolean;
+  /** Set where this place is so cold or hot for the crop that it hardly grows: no window is promised. */
+  stalls: 'cold' | 'hot' | null;
 }
 
 /** "Ready by" means that the window is open by then in eight of ten such sowings. */
@@ -66,8 +70,10 @@ export const READY_CHANCE = 0.8;
 
 /** Works out a sowing: seed, soak, stages and window; the same on both sides of the wire. */
 export function plan(input: PlanInput): Plan {
-  const { container, count, aim, rhythm, now } = input;
+  const { container, count, aim, rhythm } = input;
   const crop = soakedFor(input.crop, input.soakH ?? null);
+  // Seed is weighed and rinsed before it soaks: none of it lies in the past.
+  const now = input.now + preparingMin(crop, input.lots ?? 1, input.method) * MINUTE;
   const area = areaCm2(container) * count * (input.areaShare ?? 1);
   const path = input.path ?? pathOf(crop, input.method, input.medium);
   const forecastFrom = (sownAt: Millis): Forecast =>
@@ -85,15 +91,15 @@ export function plan(input: PlanInput): Plan {
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
   const soon = forecastFrom(first.sowAt);
-  const stalls = !Number.isFinite(soon.marks.windowOpen.p90);
+  const stalls = standsStill(crop, input.place);
   let soak = first;
   let expected = soon;
   let earliestAt: Millis | null = null;
-  if (aim.kind === 'by' && !stalls) {
+  if (aim.kind === 'by' && !stalls && Number.isFinite(soon.marks.windowOpen.p90)) {
     if (soon.chance('windowOpen', aim.at) < READY_CHANCE)
       earliestAt = lastRoundFrom(rhythm, readyAt(soon, first.sowAt));
     else {
-      soak = lastInTime({ ...input, crop }, forecastFrom, first, aim.at);
+      soak = lastInTime({ ...input, crop, now }, forecastFrom, first, aim.at);
       expected = forecastFrom(soak.sowAt);
     }
   }

@@ -227,6 +227,7 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
   const seedsPerCm2 = chosen * scale;
   const planned = plan({
     ...commonOf(choice, context),
+    lots: parts.length,
     crop,
     seedsPerCm2,
     germinationPct: choice.germinationPct,

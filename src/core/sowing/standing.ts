@@ -24,9 +24,3 @@ export function standingOf(sowings: readonly Projected[]): Standing[] {
     sowings: halves.sort((one, other) => first(one) - first(other))
   }));
 }
-
-/** How many footprints it takes: a stack of trays has one until they are taken apart. */
-export function footprints({ sowings: [first] }: Standing): number {
-  const { path, state, setup } = first!;
-  return path.cover === 'stacked' && state.stage === 'press' ? 1 : setup.count;
-}

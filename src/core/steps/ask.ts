@@ -41,6 +41,8 @@ export type Note =
   | { kind: 'too-much'; g: number; at: Millis }
   | { kind: 'mould-risk'; risk: MouldRisk }
   | { kind: 'scorch' }
+  /** Moving air hurts it in its first days of light. */
+  | { kind: 'still-air' }
   /** It was to begin then, and a whole round went by. */
   | { kind: 'not-begun'; at: Millis }
   | { kind: 'contradiction'; between: Contradiction }

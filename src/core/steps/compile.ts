@@ -1,7 +1,7 @@
 import { meanTempC } from '../places/place.ts';
 import { Unworkable } from '../problem.ts';
 import { isSoaked } from '../crops/crop.ts';
-import { onTopOf } from '../shelf/stack.ts';
+import { onTopOf, stacksOf } from '../shelf/stack.ts';
 import { drainHours, softAt } from '../sowing/soak.ts';
 import type { Projected } from '../sowing/project.ts';
 import { standsSince } from '../sowing/stage.ts';
@@ -15,15 +15,13 @@ import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
 import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
 import { cleaningPlan } from '../cleaning/cleaning.ts';
 import { keepingDays } from '../pantry/keeping.ts';
+import { PREPARING_MIN } from '../sowing/preparing.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
 
 /** Minutes that work at the bench takes (starting figures). */
 const WORK_MIN = {
-  weigh: 4,
-  rinse: RINSE_MIN,
-  rinseOff: 5,
   fill: 8,
   damp: 4,
   sow: 8,
@@ -37,6 +35,9 @@ const WORK_MIN = {
 const AIR_D = 2;
 /** Dry hours before a cut, where the tray can stand it. */
 const DRY_H = 12;
+
+/** What wants at least so much on it is large seed, g per cm2 (starting figure). */
+const LARGE_G_CM2 = 4;
 
 const compiled = new WeakMap<Projected, Step[]>();
 
@@ -129,12 +130,15 @@ function soaking(sowing: Projected, from: Millis, until: Millis): StepBody {
 function preparation(sowing: Projected): Timed[] {
   const { crop, method } = sowing;
   const lines = linesOf(sowing);
-  const steps: Timed[] = [[{ kind: 'weigh', seed: lines }, WORK_MIN.weigh * lines.length]];
   const wet = wettable(sowing);
   const disinfected = wet.filter((part) => part.crop.disinfect !== 'no');
   const disinfects = method.disinfect !== 'none' && disinfected.length > 0;
+  const advised = wet.flatMap((part) => (part.crop.disinfect === 'advised' ? [part.crop.name] : []));
+  const steps: Timed[] = [
+    [{ kind: 'weigh', seed: lines, disinfect: disinfects ? [] : advised }, PREPARING_MIN.weigh * lines.length]
+  ];
   if (wet.length > 0 && (disinfects || isSoaked(crop)))
-    steps.push([{ kind: 'rinse', minutes: RINSE_MIN }, WORK_MIN.rinse]);
+    steps.push([{ kind: 'rinse', minutes: RINSE_MIN }, PREPARING_MIN.rinse]);
   if (disinfects && method.disinfect !== 'none') {
     const rule = method.disinfectRule;
     steps.push(
@@ -142,7 +146,7 @@ function preparation(sowing: Projected): Timed[] {
         { kind: 'disinfect', product: method.disinfect, rule, ...solutionsFor(method, disinfected) },
         rule.minutes
       ],
-      [{ kind: 'rinse-off' }, WORK_MIN.rinseOff]
+      [{ kind: 'rinse-off' }, PREPARING_MIN.rinseOff]
     );
   }
   return steps;
@@ -207,15 +211,20 @@ function sowingSteps(sowing: Projected): Timed[] {
       {
         kind: 'press',
         cover: path.cover,
+        watch: path.cover === 'lid' && lifts(sowing),
         // Two halves lie under one weight.
         pressing: pressingOf(path, areaCm2 / setup.areaShare, setup.count),
         shared: setup.half !== null,
-        onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0
+        onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0,
+        stacks: path.cover === 'stacked' ? stacksOf(sowing) : null
       },
       WORK_MIN.press
     ]);
   return steps;
 }
+
+/** Large seed wants a weight: under nothing but a lid it lifts that, and itself out of the medium. */
+const lifts = ({ parts }: Projected): boolean => parts.some(({ crop }) => crop.pressMinGCm2 >= LARGE_G_CM2);
 
 /** Share of its water that a tray has left when its cover comes off, if nothing is added until then. */
 function shareLeft({ path, place, areaCm2, forecast, soak }: Projected, capacity: number): number {

@@ -7,9 +7,12 @@ import { DAY, type Millis } from '../time/zone.ts';
 import { dryShare } from '../water/bucket.ts';
 import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
-import { stageAt } from '../sowing/stage.ts';
+import { stageAt, standsSince } from '../sowing/stage.ts';
 import type { Note } from './ask.ts';
 import { hardlyLasts, withheld } from './withhold.ts';
+
+/** Days of light in which a crop bears no moving air (docs/model.md, crops). */
+const STILL_AIR_D: Record<string, number> = { sorrel: 7 };
 
 /** Less sure than this of its water, a tray is to be felt before it is watered. */
 const UNSURE_SHARE = 0.08;
@@ -47,6 +50,8 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const risk = mouldRisk(sowing, now);
   if (risk.level === 'high') notes.push({ kind: 'mould-risk', risk });
   if (lit && place.light.kind === 'lamp' && scorches(place.light)) notes.push({ kind: 'scorch' });
+  if (lit && place.movingAir && now - standsSince(sowing) < (STILL_AIR_D[crop.key] ?? 0) * DAY)
+    notes.push({ kind: 'still-air' });
   if (lit && withheld(sowing, round)) {
     const { share } = waterAt(sowing, round.nextAt);
     if (share < dryShare(crop)) notes.push({ kind: 'dry-hours', share });

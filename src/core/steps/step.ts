@@ -7,6 +7,7 @@ import type { Pressing } from '../supplies/methods/pressing.ts';
 import type { Disinfectant, Solution } from '../supplies/seed/disinfect.ts';
 import type { Jar } from '../supplies/seed/jar.ts';
 import type { DisinfectRule } from '../supplies/seed/rule.ts';
+import type { Stacks } from '../shelf/stack.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** All that is ever to be done to a sowing, in the order of the hands. Bench, round and list show these and no others. */
@@ -51,7 +52,8 @@ export type How = 'below' | 'above' | 'mist' | 'reservoir';
 
 /** What a step asks for. Amounts in g, mL, cm and cm2, of all its containers together. */
 export type StepBody =
-  | { kind: 'weigh'; seed: SeedLine[] }
+  /** `disinfect` names seed for which disinfecting is advised and not done. */
+  | { kind: 'weigh'; seed: SeedLine[]; disinfect: string[] }
   | { kind: 'rinse'; minutes: number }
   | {
       kind: 'disinfect';
@@ -101,8 +103,12 @@ export type StepBody =
       pressing: Pressing | null;
       /** It lies on both halves of a container. */
       shared: boolean;
+      /** It lifts its lid, and is looked at daily. */
+      watch: boolean;
       /** How many may stand on one of it in a stack. */
       onTop: number;
+      /** How its own trays stand on each other; null where they do not. */
+      stacks: Stacks | null;
     }
   | { kind: 'uncover'; off: Exclude<CoverKind, 'none'>; to: 'blackout' | 'light' }
   | { kind: 'light'; lamp: boolean }

@@ -7,6 +7,8 @@ import { MEDIA, mediumDepthCm, type MediumKind } from '../supplies/media/medium.
 import { capacityG, FULL_SHARE, lossGPerDay, poolG, poolPartG, reservoirG } from './bucket.ts';
 import { BEARS_H } from './dry.ts';
 
+/** Some trays lose so much more than is believed of them (starting figure). */
+const UNSURE = 1.2;
 /** From how much of what it holds, down to what, a tray is reckoned to last (docs/model.md, 6). */
 const DRY_SHARE = 0.1;
 
@@ -44,7 +46,7 @@ export const mediumLastsH = (setting: Setting): number =>
   ((mediumOf(setting) * (FULL_SHARE - DRY_SHARE)) / lossG(setting)) * 24;
 
 /**
- * How long it stands at nothing where one round is missed, hours. Only what lives from a pool is asked that: it has no more
+ * How long it may stand at nothing where one round is missed, hours: some lose more than is believed of them. Only what lives from a pool is asked that: it has no more
  * than what goes until the next round.
  */
 export function dryIfMissedH(setting: Setting): number {
@@ -54,15 +56,12 @@ export function dryIfMissedH(setting: Setting): number {
   const gap = (loss * gapH) / 24;
   const mediumG = mediumOf(setting);
   const given = mediumG * FULL_SHARE + Math.min(belowG(setting, gap), poolPartG(crop, mediumG, gap));
-  return Math.max(0, 2 * gapH - (given / loss) * 24);
+  return UNSURE * Math.max(0, 2 * gapH - (given / loss) * 24);
 }
-
-/** Some trays lose so much more than is believed of them (starting figure). */
-const UNSURE = 1.2;
 
 /** Whether it comes through from one round to the next, and through one that is missed. */
 const bridges = (setting: Setting): boolean =>
-  lastsH(setting) >= setting.gapH && dryIfMissedH(setting) * UNSURE <= BEARS_H[setting.crop.droughtRisk];
+  lastsH(setting) >= setting.gapH && dryIfMissedH(setting) <= BEARS_H[setting.crop.droughtRisk];
 
 /** What would make a tray last from one round to the next. */
 export type Mend =

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { ValidationError } from 'yup';
 import { checkWeighIn } from '../../core/growth/yield.ts';
-import { wrongTrayWeight } from '../../core/shelf/load.ts';
+import { wrongTrayWeight } from '../../core/shelf/weight.ts';
 import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';

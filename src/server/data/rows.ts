@@ -10,6 +10,7 @@ import { findCrop } from '../../core/crops/library.ts';
 import type { EventBody, EventType } from '../../core/sowing/event.ts';
 import { checkContainer } from '../../core/supplies/containers/check.ts';
 import type { Container } from '../../core/supplies/containers/container.ts';
+import type { SaidBefore } from '../../core/places/place.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { completed, findMethod } from '../../core/supplies/methods/ready.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
@@ -140,6 +141,13 @@ const CHECKS: Readonly<Record<string, (row: Row, known: Known) => void>> = {
     } as Container;
     const [field] = Object.keys(checkContainer(container));
     if (field) throw new WrongRow(`${field} of “${String(name)}” cannot be.`);
+  },
+  places: ({ usual_before: before, name }) => {
+    const said = (before as Partial<SaidBefore>[] | null) ?? [];
+    const isSaid = ({ until, dayC, nightC, humidityPct }: Partial<SaidBefore>) =>
+      [until, dayC, nightC, humidityPct].every((value) => Number.isFinite(value));
+    if (!said.every((one) => one !== null && typeof one === 'object' && isSaid(one)))
+      throw new WrongRow(`What was usual at “${String(name)}” before cannot be read.`);
   },
   own_crops: (row, known) => {
     const crop = completedCrop(row.figures as Crop);

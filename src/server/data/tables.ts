@@ -83,6 +83,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       night_c: must(number),
       humidity_pct: must(number),
       moving_air: must(yes),
+      usual_before: array,
       width_cm: number,
       depth_cm: number,
       rated_g: number,

@@ -1,4 +1,4 @@
-import type { Place, PlaceLight } from '../../core/places/place.ts';
+import { changedUsual, type Place, type PlaceLight, type SaidBefore } from '../../core/places/place.ts';
 import type { Aspect } from '../../core/places/light.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -21,6 +21,7 @@ export interface PlaceRow {
   depth_cm: number | null;
   rated_g: number | null;
   rating_sure: boolean;
+  usual_before: SaidBefore[] | null;
   air: string | null;
 }
 
@@ -54,6 +55,7 @@ export const placeOf = (row: PlaceRow): Place => ({
   depthCm: row.depth_cm,
   ratedG: row.rated_g,
   ratingSure: row.rating_sure,
+  ...(row.usual_before ? { usualBefore: row.usual_before } : {}),
   ...(row.air ? { air: row.air } : {})
 });
 
@@ -94,10 +96,19 @@ export async function addPlace(tx: Tx, householdId: string, place: Place): Promi
   await tx`insert into places ${tx(row)} on conflict (household_id, id) do nothing`;
 }
 
-/** Changes what is known of a place; adds it where it is new. */
-export async function keepPlace(tx: Tx, householdId: string, place: Place): Promise<void> {
+/**
+ * Changes what is known of a place, from now on; adds it where it is new.
+ * @param now the household's time
+ */
+export async function keepPlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
   await addPlace(tx, householdId, place);
-  await tx`update places set ${tx(columnsOf(place))} where id = ${place.id}`;
+  const [row] = await tx<PlaceRow[]>`select * from places where id = ${place.id} for update`;
+  const usualBefore = changedUsual(placeOf(row!), place, now);
+  const columns = {
+    ...columnsOf(place),
+    usual_before: usualBefore === null ? null : tx.json(usualBefore as never)
+  };
+  await tx`update places set ${tx(columns)} where id = ${place.id}`;
 }
 
 /** Says that a place's rating holds, for more than it was taken to carry. */

@@ -5,7 +5,8 @@
   import type { SharedSolution, SheetLine, SheetSection } from '$core/steps/sheet.ts';
   import type { LotStock } from '$core/supplies/seed/lot.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
-  import { figure, volume } from '$core/units/format.ts';
+  import { volume } from '$core/units/format.ts';
+  import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -46,10 +47,11 @@
   function seedWords({ projected, step }: SheetLine): string {
     if (step.body.kind !== 'weigh') return '';
     return step.body.seed
-      .map(({ lotId, seedG }) => {
+      .map(({ lotId, seedG, cropKey }) => {
         const lot = lots.find(({ id }) => id === lotId);
-        const { count, unit } = spoonsFor(projected.crop, seedG);
-        return `about ${figure(count)} ${unit}${lot ? `, from “${lot.name}”` : ''}`;
+        // Each part lies in a spoon as its own seed does.
+        const part = projected.parts.find(({ crop }) => crop.key === cropKey);
+        return `${spoonsWords(spoonsFor(part?.crop ?? projected.crop, seedG))}${lot ? `, from “${lot.name}”` : ''}`;
       })
       .join('; ');
   }

@@ -71,8 +71,10 @@
     'addedG' in fact
       ? `given ${volume(fact.addedG, locale.units)}`
       : 'between' in fact
-        ? `looked or lifted: ${percent(fact.between[0])} to ${percent(fact.between[1])} %`
-        : `weighed ${mass(fact.grossG, locale.units)}`;
+        ? `lifted: ${percent(fact.between[0])} to ${percent(fact.between[1])} %`
+        : 'feels' in fact
+          ? `felt: ${percent(fact.feels[0])} to ${percent(fact.feels[1])} % of what its medium holds`
+          : `weighed ${mass(fact.grossG, locale.units)}`;
   const table = $derived({
     columns: ['When', 'What', 'Left after it'],
     rows: projected.state.water.map((fact) => [

@@ -6,7 +6,7 @@
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { costWords, FINDING_NAMES, findingWords, outlookWords } from '$words/harvest.ts';
   import type { Locale } from '$words/time.ts';
-  import { windowWords } from '$words/window.ts';
+  import { windowOf, windowWords } from '$words/window.ts';
 
   let { projected, now, locale }: { projected: Projected; now: number; locale: Locale } = $props();
   const journal = useJournal();
@@ -25,7 +25,7 @@
   <h2 id="ready">Is it ready?</h2>
   <p><strong>{outlookWords(outlook, now, locale)}</strong> <span class="soft">{costWords(outlook)}</span></p>
   <p class="soft small">
-    {windowWords(projected.forecast.marks.windowOpen, projected.forecast.marks.windowClose, now, locale)}
+    {windowWords(windowOf(projected), now, locale)}
   </p>
   <ul>
     {#each FINDINGS as finding (finding)}

@@ -6,7 +6,7 @@
   import { cropNames, containersWords } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
-  import { windowWords } from '$words/window.ts';
+  import { windowOf, windowWords } from '$words/window.ts';
 
   interface Props {
     stop: Stop;
@@ -38,7 +38,7 @@
   </h3>
   {#each stop.parts as part (part.projected.setup.id)}
     {@const { projected } = part}
-    {@const { windowOpen, windowClose } = projected.forecast.marks}
+    {@const { windowOpen } = projected.forecast.marks}
     {@const stage = stageAt(projected, now)}
     <p class="soft small">
       {#if stop.parts.length > 1}<strong>{projected.crop.name}</strong>{/if}
@@ -53,7 +53,7 @@
       <p class="window" class:open={windowOpen.p50 <= now && stage === 'light' && !lost}>
         {lost
           ? 'Dry for too long: no window is promised until somebody has looked.'
-          : windowWords(windowOpen, windowClose, now, locale)}
+          : windowWords(windowOf(projected), now, locale)}
       </p>
     {/if}
   {/each}

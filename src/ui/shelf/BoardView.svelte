@@ -2,7 +2,8 @@
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { pictureOf, picturesOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
-  import { footprints, type Standing } from '$core/sowing/standing.ts';
+  import { footprints } from '$core/shelf/stack.ts';
+  import type { Standing } from '$core/sowing/standing.ts';
   import { cropNames, containersWords } from '$words/containers.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
 

@@ -5,7 +5,7 @@
   import { cropNames, containersWords } from '$words/containers.ts';
   import type { Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
-  import { windowWords } from '$words/window.ts';
+  import { windowOf, windowWords } from '$words/window.ts';
   import { laterWords, loadWords } from '$words/places.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -32,12 +32,11 @@
     <button class="chip quiet" onclick={onclose}>Close</button>
   </header>
   <p class="small">On {first.place.name}, {containersWords(first.setup)}.</p>
-  {#each standing.sowings as { setup, crop, state, forecast } (setup.id)}
+  {#each standing.sowings as one (one.setup.id)}
+    {@const { setup, crop, state } = one}
     <p class="small">
       {#if standing.sowings.length > 1}<strong>{crop.name}</strong>{/if}
-      {state.sownAt === null
-        ? ''
-        : windowWords(forecast.marks.windowOpen, forecast.marks.windowClose, now, locale)}
+      {state.sownAt === null ? '' : windowWords(windowOf(one), now, locale)}
       <a href="/tray/{setup.id}">Open it</a>
     </p>
   {/each}

@@ -15,15 +15,17 @@
   import { MEDIUM_WORDS } from '$words/media.ts';
   import { tooShortWords } from '$words/lasting.ts';
   import { pressingWords } from '$words/pressing.ts';
+  import { advisedWords } from '$words/disinfect.ts';
+  import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
-  import { figure, mass, seedMass, volume } from '$core/units/format.ts';
+  import { figure, mass, seedMass, temperature, volume } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { dayAndTime, dayWords, fromTo, type Locale } from '$words/time.ts';
   import { warmthWords } from '$words/warmth.ts';
-  import { windowWords } from '$words/window.ts';
+  import { windowOf, windowWords } from '$words/window.ts';
 
   interface Props {
     sowing: PlannedSowing;
@@ -61,7 +63,10 @@
   );
 
   const { seed } = $derived(plan);
-  const spoons = $derived(spoonsFor(crop, seedG));
+  const spoons = $derived(spoonsWords(spoonsFor(crop, seedG)));
+  const advised = $derived(
+    advisedWords(steps.flatMap(({ body }) => (body.kind === 'weigh' ? body.disinfect : [])))
+  );
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const dries = $derived(
     tooShortWords(
@@ -84,9 +89,7 @@
   <Figure
     label={own ? 'Seed, your own figure' : 'Seed'}
     value={seedMass(seedG, locale.units)}
-    beside="about {spoons.count} {spoons.unit} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(
-      seed.seedsPerCm2 * 6.4516
-    )} per in²)"
+    beside="{spoons} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(seed.seedsPerCm2 * 6.4516)} per in²)"
   >
     {#snippet working()}
       {figure(seed.areaCm2)} cm² × {figure(seed.seedsPerCm2)} seeds/cm² × {figure(crop.thousandSeedWeightG)} g per
@@ -96,6 +99,7 @@
       )} seeds. Spoons are by how this seed lies; a scale is surer.
     {/snippet}
   </Figure>
+  {#if advised}<p class="small soft">{advised}</p>{/if}
   {#if seed.weakLot}<p class="warn small">
       Less than 70 % of this lot sprouts: more seed fills the tray but the dead seed moulds. Fresher seed is
       the better answer.
@@ -136,16 +140,17 @@
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if plan.stalls}
     <p class="warn">
-      {crop.name} does not grow at this place’s warmth: it needs more than {crop.baseC} °C and less than {crop.maximumC}
-      °C. Choose another place.
+      Too {plan.stalls} here: {crop.name.toLowerCase()} hardly grows, and no window is promised. It grows between
+      {temperature(crop.baseC, locale.units)} and {temperature(crop.maximumC, locale.units)}, fastest at {temperature(
+        crop.optimumC,
+        locale.units
+      )}. Choose another place.
     </p>
   {:else}
     <div>
       <p class="label small soft">Cut</p>
       <p class="window">
-        <strong
-          >{windowWords(plan.forecast.marks.windowOpen, plan.forecast.marks.windowClose, now, locale)}</strong
-        >
+        <strong>{windowWords(windowOf(projected), now, locale)}</strong>
       </p>
       <p class="small soft">
         Best about {dayWords(plan.forecast.marks.windowBest.p50, now, locale)}; closes about {dayWords(

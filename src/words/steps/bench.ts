@@ -5,7 +5,7 @@ import type { SharedSolution } from '$core/steps/sheet.ts';
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
-import { WEAK_WORDS } from '../disinfect.ts';
+import { advisedWords, WEAK_WORDS } from '../disinfect.ts';
 import { problemWords } from '../problems.ts';
 import { pressingWords } from '../pressing.ts';
 import { dayAndTime } from '../time.ts';
@@ -42,7 +42,8 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
             : '',
           containers > 1
             ? `For each of ${containers}: ${body.seed.map(({ seedG }) => seedMass(seedG / containers, units)).join(' + ')}.`
-            : ''
+            : '',
+          advisedWords(body.disinfect)
         )
       };
     case 'rinse':
@@ -173,20 +174,35 @@ const LID: Record<BodyOf<'press'>['cover'], string> = {
   weight: 'A lid'
 };
 
-function pressAmount({ cover, pressing, onTop, shared }: BodyOf<'press'>, units: Units): Amount {
+function pressAmount(
+  { cover, pressing, watch, onTop, stacks, shared }: BodyOf<'press'>,
+  units: Units
+): Amount {
   const weight = pressing ? pressingWords(pressing, units) : null;
   const both = shared ? 'One for both halves.' : '';
   if (cover !== 'stacked')
     return weight
       ? { ...weight, more: sentences(weight.more + (shared ? '.' : ''), both) }
-      : { amount: LID[cover], more: both };
+      : {
+          amount: LID[cover],
+          more: sentences(
+            both,
+            watch ? 'Such large seed lifts its lid: look daily, and press back what rises.' : ''
+          )
+        };
+  const several = stacks !== null && stacks.stacks > 1;
   const stack =
     onTop === 0
       ? 'What it bears is less than a wet tray: it goes on top of a stack, or stands alone.'
       : `At most ${onTop} such ${onTop === 1 ? 'tray' : 'trays'} on one of it.`;
+  const top = several || onTop === 0 ? (several ? 'each top one' : 'it') : 'the top one';
   return {
-    amount: 'Stacked',
-    more: sentences(stack, weight ? `On the top one ${weight.amount}: ${weight.more}.` : '')
+    amount: several && stacks.trays > 1 ? `${stacks.stacks} stacks of ${stacks.trays} at most` : 'Stacked',
+    more: sentences(
+      stack,
+      weight ? `On ${top} ${weight.amount}: ${weight.more}.` : '',
+      'What is heaviest stands at the bottom, and the shelf carries the whole stack at one spot.'
+    )
   };
 }
 

@@ -1,4 +1,4 @@
-import { meanTempC, type Place } from '../place.ts';
+import { meanTempC, saidAt, type Place } from '../place.ts';
 import { airOf, BIN_MS, binIndex } from './series.ts';
 import type { Millis } from '../../time/zone.ts';
 
@@ -16,8 +16,17 @@ export function airAt(place: Place, at: Millis): Air {
   // What is usual takes three days of readings to work out, and a round asks for hundreds of moments.
   if (measured && measured.humidityPct !== null)
     return { tempC: measured.tempC, humidityPct: measured.humidityPct, movingAir };
-  const expected = usualAir(place);
+  const expected = isUnmeasured(place, at) ? saidAir(place, at) : usualAir(place);
   return { tempC: measured?.tempC ?? expected.tempC, humidityPct: expected.humidityPct, movingAir };
+}
+
+/** Whether it lies before anything was measured there: a new sensor says nothing of what was before it. */
+const isUnmeasured = (place: Place, at: Millis): boolean =>
+  binIndex(at) < (airOf(place)?.firstIndex ?? Infinity);
+
+function saidAir(place: Place, at: Millis): UsualAir {
+  const said = saidAt(place, at);
+  return { tempC: meanTempC(said), humidityPct: said.humidityPct, measured: false };
 }
 
 /**
@@ -56,8 +65,8 @@ function workedOut(place: Place): UsualAir {
 /** Where the warmth of a place changes between two moments: the edges of what was measured there. */
 export function warmthEdges(place: Place, from: Millis, until: Millis): Millis[] {
   const air = airOf(place);
-  if (!air) return [];
-  const edges: Millis[] = [];
+  const edges = (place.usualBefore ?? []).map((said) => said.until).filter((at) => at > from && at < until);
+  if (!air) return edges;
   const last = Math.min(air.lastIndex + 1, binIndex(until));
   for (let index = Math.max(air.firstIndex, binIndex(from) + 1); index <= last; index += 1)
     edges.push(index * BIN_MS);

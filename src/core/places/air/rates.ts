@@ -15,10 +15,7 @@ const known = new WeakMap<Place, WeakMap<Cardinals, Rates>>();
 export function warmthRates(crop: Cardinals, place: Place): Rates {
   const air = airOf(place);
   // A place that is being described changes under the hand; one with readings is as it was read.
-  if (!air) {
-    const usual = usualRate(crop, place);
-    return () => usual;
-  }
+  if (!air) return saidRates(crop, place);
   let here = known.get(place);
   if (!here) known.set(place, (here = new WeakMap()));
   let rates = here.get(crop);
@@ -42,10 +39,23 @@ function measuredRates(crop: Cardinals, place: Place, air: AirSeries): Rates {
     const bin = air.bin(index);
     rates.push(bin ? temperatureResponse(crop, bin.tempC) : undefined);
   }
-  return (at) => rates[Math.floor(at / BIN_MS) - firstIndex] ?? usual;
+  const before = saidRates(crop, place);
+  return (at) => {
+    const index = Math.floor(at / BIN_MS) - firstIndex;
+    // A new sensor says nothing of what was before it.
+    return index < 0 ? before(at) : (rates[index] ?? usual);
+  };
 }
 
-function usualRate(crop: Cardinals, place: Place): number {
+/** By what was said of a place, each as long as it held. */
+function saidRates(crop: Cardinals, place: Place): Rates {
+  const usual = usualRate(crop, place);
+  if (!place.usualBefore?.length) return () => usual;
+  const before = place.usualBefore.map((said) => ({ until: said.until, rate: usualRate(crop, said) }));
+  return (at) => before.find(({ until }) => at < until)?.rate ?? usual;
+}
+
+function usualRate(crop: Cardinals, place: Pick<Place, 'dayC' | 'nightC'>): number {
   const day = temperatureResponse(crop, place.dayC);
   const night = temperatureResponse(crop, place.nightC);
   return (day * DAY_HOURS + night * (24 - DAY_HOURS)) / 24;

@@ -32,15 +32,20 @@ export const bulkDensityGMl = (crop: Crop): number => CROP_G_ML[crop.key] ?? FAM
 
 export interface Spoons {
   unit: 'tsp' | 'tbsp' | 'cup';
-  /** To the nearest quarter (eighth of a cup). */
+  /** To the nearest quarter; under a teaspoon, and of a cup, to the nearest eighth. */
   count: number;
 }
 
-/** The spoons, or above 8 tablespoons the cups, that hold that much dry seed; at least a quarter teaspoon. */
-export function spoonsFor(crop: Crop, seedG: number): Spoons {
+/** Less than this of a teaspoon no spoon measures. */
+const LEAST_TSP = 0.09;
+
+/** The spoons, or above 8 tablespoons the cups, that hold that much dry seed; null for so little that it is to be weighed. */
+export function spoonsFor(crop: Crop, seedG: number): Spoons | null {
   const mL = seedG / bulkDensityGMl(crop);
   const teaspoons = mL / unitFactor('volume', 'tsp')!;
-  if (teaspoons < 3) return { unit: 'tsp', count: Math.max(0.25, Math.round(teaspoons * 4) / 4) };
+  if (teaspoons < LEAST_TSP) return null;
+  if (teaspoons < 1) return { unit: 'tsp', count: Math.max(0.125, Math.round(teaspoons * 8) / 8) };
+  if (teaspoons < 3) return { unit: 'tsp', count: Math.round(teaspoons * 4) / 4 };
   if (teaspoons < 24) return { unit: 'tbsp', count: Math.round((teaspoons / 3) * 4) / 4 };
   return { unit: 'cup', count: Math.round((mL / unitFactor('volume', 'cup')!) * 8) / 8 };
 }

@@ -85,7 +85,7 @@ export const actions: Actions = {
       const before = (await listPlaces(tx)).find(({ id }) => id === place.id);
       // Another rating has to be looked at anew.
       const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
-      await keepPlace(tx, household.id, { ...place, ratingSure });
+      await keepPlace(tx, household.id, { ...place, ratingSure }, householdNow(household));
       const others = (await listPlaces(tx)).map(({ id }) => id).filter((id) => id !== place.id);
       const at = kept.after === '' ? 0 : others.indexOf(kept.after ?? '') + 1 || others.length;
       await orderPlaces(tx, others.toSpliced(at, 0, place.id));

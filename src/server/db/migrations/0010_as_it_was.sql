@@ -1,3 +1,5 @@
+-- What holds from when it was entered, and hours past midnight.
+
 -- Households that go to bed past midnight: bedtime and rounds count on from the day they got up on.
 do $$
 declare
@@ -9,3 +11,7 @@ begin
 end $$;
 alter table households
   add check (sleep_min > wake_min and sleep_min < wake_min + 1440);
+
+-- What was taken for the usual warmth of a place before it was changed, as [{until, dayC, nightC, humidityPct}]: what was
+-- forecast by it is not rewritten.
+alter table places add column usual_before jsonb;

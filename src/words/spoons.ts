@@ -1,0 +1,11 @@
+import type { Spoons } from '$core/supplies/seed/spoons.ts';
+
+const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+
+/** Spoons as they are said: “about 2¾ tsp”; so little that no spoon measures it is to be weighed. */
+export function spoonsWords(spoons: Spoons | null): string {
+  if (!spoons) return 'too little for a spoon: weigh it';
+  const eighths = Math.round(spoons.count * 8);
+  const whole = Math.floor(eighths / 8);
+  return `about ${whole > 0 ? whole : ''}${EIGHTHS[eighths % 8]} ${spoons.unit}`;
+}
