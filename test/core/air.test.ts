@@ -7,6 +7,7 @@ import { readReadingsCsv } from '../../src/core/places/air/csv.ts';
 import { readTime } from '../../src/core/places/air/readTime.ts';
 import { decodeText } from '../../src/ui/data/decode.ts';
 import { readLineProtocol, type ReadLine } from '../../src/core/places/air/lineProtocol.ts';
+import { ownShareAt } from '../../src/core/places/air/silence.ts';
 import { checkReading, type Reading } from '../../src/core/places/air/reading.ts';
 import {
   airOf,
@@ -14,6 +15,7 @@ import {
   BIN_MS,
   binIndex,
   binned,
+  lastMeasuredAt,
   packAir,
   unpackAir
 } from '../../src/core/places/air/series.ts';
@@ -168,6 +170,28 @@ describe('a reading', () => {
     const spoke = until - BIN_MS;
     expect(sensed.clock.tau(spoke)).to.be.closeTo(was.clock.tau(spoke), 1e-9);
     expect(sensed.clock.tau(until + DAY)).to.be.below(was.clock.tau(until + DAY));
+  });
+
+  it('hands back to the household’s own figures once it is silent: half after a day, alone after three', () => {
+    const heard = measured(16, SOWN, SOWN + 4 * DAY).places.get(shelf.id)!;
+    const lastAt = lastMeasuredAt(heard.air!);
+    expect(lastAt).to.equal((binIndex(SOWN + 4 * DAY - BIN_MS) + 1) * BIN_MS);
+    const radish = cropOf('radish');
+    const after = (hours: number) => {
+      const ownShare = ownShareAt(lastAt, lastAt + hours * HOUR);
+      const place = { ...heard, ownShare };
+      return [usualAir(place).tempC, warmthRates(radish, place)(lastAt + 30 * DAY)];
+    };
+    const [at16, at21] = [16, 21].map((tempC) => temperatureResponse(radish, tempC)) as [number, number];
+    const near = (found: number[], tempC: number, rate: number) => {
+      expect(found[0]).to.be.closeTo(tempC, 1e-9);
+      expect(found[1]).to.be.closeTo(rate, 1e-9);
+    };
+    near(after(25), 16, at16);
+    near(after(27), 18.5, (at16 + at21) / 2);
+    near(after(73), 21, at21);
+    // What it measured stays measured.
+    expect(airAt({ ...heard, ownShare: 1 }, SOWN + DAY).tempC).to.equal(16);
   });
 
   it('leaves a forecast to the household’s word where a sensor has hardly spoken', () => {

@@ -33,6 +33,10 @@ export interface Place {
   ratingSure?: boolean;
   /** What was said of its air before that was changed, ascending; null or absent for never. It held until then. */
   usualBefore?: readonly SaidBefore[] | null;
+  /**
+   * How far the household's own figures count again, 0 to 1, since its sensor fell silent; absent for not at all.
+   */
+  ownShare?: number;
   /** What was measured there of late, as `packAir` makes it; the usual day and night stand in where nothing was. */
   air?: string | null;
 }

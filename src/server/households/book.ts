@@ -28,7 +28,8 @@ interface BookRow extends LearnedRow {
 export async function readBook(tx: Tx): Promise<HouseholdBook> {
   const [row] = await tx<BookRow[]>`
     select
-      coalesce((select json_agg(p order by p.position, p.name) from places p), '[]') as places,
+      coalesce((select json_agg(p order by p.position, p.name)
+        from (select places.*, h.clock_ahead_ms from places join households h using (household_id)) p), '[]') as places,
       coalesce((select json_agg(o.figures order by o.key) from own_crops o
         where exists (select from sowings s where s.crop_key = o.key or s.mix is not null)), '[]') as own_crops,
       coalesce((select json_agg(m order by m.name) from media m where m.retired_at is null

@@ -1,5 +1,7 @@
 import { changedUsual, type Place, type PlaceLight, type SaidBefore } from '../../core/places/place.ts';
 import type { Aspect } from '../../core/places/light.ts';
+import { ownShareAt } from '../../core/places/air/silence.ts';
+import { lastMeasuredAt } from '../../core/places/air/series.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** Columns of `places` as the database gives them. */
@@ -23,6 +25,8 @@ export interface PlaceRow {
   rating_sure: boolean;
   usual_before: SaidBefore[] | null;
   air: string | null;
+  /** How far the household's clock is ahead, ms: of the demo alone. */
+  clock_ahead_ms: number;
 }
 
 function lightOf(row: PlaceRow): PlaceLight {
@@ -56,12 +60,23 @@ export const placeOf = (row: PlaceRow): Place => ({
   ratedG: row.rated_g,
   ratingSure: row.rating_sure,
   ...(row.usual_before ? { usualBefore: row.usual_before } : {}),
-  ...(row.air ? { air: row.air } : {})
+  ...(row.air ? { air: row.air, ...silenceOf(row) } : {})
 });
+
+/** A sensor that fell silent hands back to what the household said. */
+function silenceOf({ air, clock_ahead_ms: ahead }: PlaceRow): Pick<Place, 'ownShare'> {
+  const ownShare = ownShareAt(lastMeasuredAt(air!), Date.now() + Number(ahead));
+  return ownShare > 0 ? { ownShare } : {};
+}
 
 /** The household's places, in the order a round passes them. */
 export async function listPlaces(tx: Tx): Promise<Place[]> {
-  return (await tx<PlaceRow[]>`select * from places order by position, name`).map(placeOf);
+  const rows = await tx<PlaceRow[]>`
+    select p.*, h.clock_ahead_ms
+    from places p
+    join households h using (household_id)
+    order by p.position, p.name`;
+  return rows.map(placeOf);
 }
 
 const columnsOf = (place: Place) => {
@@ -102,8 +117,8 @@ export async function addPlace(tx: Tx, householdId: string, place: Place): Promi
  */
 export async function keepPlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
   await addPlace(tx, householdId, place);
-  const [row] = await tx<PlaceRow[]>`select * from places where id = ${place.id} for update`;
-  const usualBefore = changedUsual(placeOf(row!), place, now);
+  const before = (await listPlaces(tx)).find(({ id }) => id === place.id)!;
+  const usualBefore = changedUsual(before, place, now);
   const columns = {
     ...columnsOf(place),
     usual_before: usualBefore === null ? null : tx.json(usualBefore as never)

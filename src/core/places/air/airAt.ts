@@ -31,7 +31,7 @@ function saidAir(place: Place, at: Millis): UsualAir {
 
 /**
  * What is expected where nothing is measured: the mean of the last three days of readings where there are
- * enough of them, else what the household said. A sensor knows the kitchen better than a guess of it.
+ * enough of them, else what the household said. A sensor knows the kitchen better than a guess of it, until it falls silent.
  */
 export function usualAir(place: Place): UsualAir {
   // A place that is being described changes under the hand; one with readings is as it was read.
@@ -55,10 +55,12 @@ function workedOut(place: Place): UsualAir {
   const recent = airOf(place)?.recent();
   if (!recent) return { tempC: meanTempC(place), humidityPct: place.humidityPct, measured: false };
   const damp = recent.flatMap(({ humidityPct }) => (humidityPct === null ? [] : [humidityPct]));
+  const own = place.ownShare ?? 0;
+  const mixed = (measured: number, said: number) => measured * (1 - own) + said * own;
   return {
-    tempC: mean(recent.map(({ tempC }) => tempC)),
-    humidityPct: damp.length > 0 ? mean(damp) : place.humidityPct,
-    measured: true
+    tempC: mixed(mean(recent.map(({ tempC }) => tempC)), meanTempC(place)),
+    humidityPct: damp.length > 0 ? mixed(mean(damp), place.humidityPct) : place.humidityPct,
+    measured: own < 1
   };
 }
 

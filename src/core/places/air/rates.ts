@@ -26,9 +26,12 @@ export function warmthRates(crop: Cardinals, place: Place): Rates {
 /** How fast it develops there where nothing is measured: by the last three days of readings, else by what is usual. */
 export function usualWarmthRate(crop: Cardinals, place: Place): number {
   const recent = airOf(place)?.recent();
-  return recent
-    ? recent.reduce((sum, { tempC }) => sum + temperatureResponse(crop, tempC), 0) / recent.length
-    : usualRate(crop, place);
+  const said = usualRate(crop, place);
+  if (!recent) return said;
+  const measured =
+    recent.reduce((sum, { tempC }) => sum + temperatureResponse(crop, tempC), 0) / recent.length;
+  const own = place.ownShare ?? 0;
+  return measured * (1 - own) + said * own;
 }
 
 function measuredRates(crop: Cardinals, place: Place, air: AirSeries): Rates {

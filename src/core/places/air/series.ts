@@ -128,6 +128,12 @@ export function unpackAir(packed: string): AirBin[] {
   );
 }
 
+/** When what {@link packAir} made was last measured: the end of its last stretch. */
+export function lastMeasuredAt(packed: string): Millis {
+  const [first = '', temps = ''] = packed.split(/[:/]/);
+  return (Number(first) + temps.split(',').length) * BIN_MS;
+}
+
 const series = new WeakMap<object, AirSeries | null>();
 
 /** What was measured at a place; null for nothing. Read once. */

@@ -13,6 +13,15 @@ export const SILENT_H = 26;
 export const silentSince = (lastAt: Millis, now: Millis): Millis | null =>
   now - lastAt > SILENT_H * HOUR ? lastAt : null;
 
+/** After so long what a sensor said last counts no more. */
+const FORGOTTEN_H = 72;
+
+/** How far the household's own figures stand in for a sensor that was last heard then: half from 26 h on, wholly after three days. */
+export function ownShareAt(lastAt: Millis, now: Millis): number {
+  if (silentSince(lastAt, now) === null) return 0;
+  return now - lastAt > FORGOTTEN_H * HOUR ? 1 : 0.5;
+}
+
 /** Since when a place's sensors have all been silent, by the last reading of each source; null while one speaks, or it has none. */
 export function silentAt(last: readonly { at: Millis; source: string }[], now: Millis): Millis | null {
   const devices = last.filter(({ source }) => isOfDevice(source));

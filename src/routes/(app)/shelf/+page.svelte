@@ -159,8 +159,8 @@
           {#if board.load.state === 'over'}<Caution>{CAUTIONS.load}</Caution>{/if}
           {#if since !== null}
             <p class="small warn">
-              Its sensor has been silent since {dayAndTime(since, now, locale)}: what it measured last stands
-              in.
+              Its sensor has been silent since {dayAndTime(since, now, locale)}: until it speaks again, the
+              household’s own figures stand in, and after three days alone.
             </p>
           {/if}
         </section>
