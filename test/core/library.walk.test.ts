@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { CROPS } from '../../src/core/crops/library.ts';
+import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import type { Method } from '../../src/core/supplies/methods/method.ts';
@@ -9,21 +9,30 @@ import { pictureOf } from '../../src/core/picture/picture.ts';
 import { soonest } from '../../src/core/sowing/soak.ts';
 import { project, type Projected } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
+import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { longestGapH } from '../../src/core/time/rhythm.ts';
+import { mayBeLost } from '../../src/core/water/dry.ts';
+import { tooShort } from '../../src/core/water/lasts.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { growerFollows } from '../../src/server/demo/growerFollows.ts';
-import { home, radishTray } from '../support/household.ts';
+import { home, radishTray, shelf } from '../support/household.ts';
 import { at } from '../support/rhythm.ts';
 
 const START = at('2026-11-02T15:00Z');
 
 /** A sowing of a crop by somebody who does at each round what Brote asks, and nothing else. */
-function grow(crop: Crop, method: Method, pace = 1): Projected {
-  const soak = soonest(crop, home.rhythm, START);
+function grow(
+  crop: Crop,
+  method: Method,
+  { pace = 1, medium = 'coir' as MediumKind, household = home } = {}
+): Projected {
+  const soak = soonest(crop, household.rhythm, START);
   const setup: SowingSetup = radishTray({
     cropKey: crop.key,
     method,
+    medium,
     seedsPerCm2: crop.seedsPerCm2.usual,
     soakStartAt: soak.soakStart,
     soakEndAt: soak.soakEnd,
@@ -31,7 +40,7 @@ function grow(crop: Crop, method: Method, pace = 1): Projected {
   });
   const nature = { pace, vigour: 1, thirst: 1 };
   const end = { until: START + 60 * DAY, cutWhenOpen: true };
-  return project(home, setup, growerFollows(home, setup, nature, ['somebody'], chanceFrom(7), end));
+  return project(household, setup, growerFollows(household, setup, nature, ['somebody'], chanceFrom(7), end));
 }
 
 describe('whoever does what each round asks', () => {
@@ -51,6 +60,30 @@ describe('whoever does what each round asks', () => {
         if (path.blackout) expect(state.uncoveredAt, `${crop.key} uncovered`).not.to.equal(null);
       }
     });
+
+  it('on every medium, with one round a day and with two: each comes to a cut, or it was said beforehand that it would not', () => {
+    const oneRound = { ...home, rhythm: { ...home.rhythm, roundsMin: [1200] } };
+    let told = 0;
+    for (const household of [home, oneRound])
+      for (const medium of MEDIA)
+        for (const key of ['radish', 'mustard', 'lettuce', 'pea', 'wheat', 'basil']) {
+          const crop = cropOf(key);
+          const gapH = longestGapH(household.rhythm);
+          const container = { depthCm: 5 };
+          if (tooShort({ crop, medium, container, place: shelf, gapH }, [])) {
+            told += 1;
+            continue;
+          }
+          const grown = grow(crop, READY_METHODS[0]!, { medium, household });
+          const { state, sownAt } = grown;
+          const of = `${key} on ${medium}, ${household.rhythm.roundsMin.length} a day`;
+          expect(state.cuts, of).to.have.length(1);
+          for (let when = sownAt + HOUR; when < state.endedAt!; when += 3 * HOUR)
+            expect(mayBeLost(grown, when), of).to.equal(false);
+        }
+    // Bare trays and paper with one round a day, and what a dry half day kills.
+    expect(told).to.be.within(5, 20);
+  });
 
   it('never lets a tray dry out, nor drowns it', () => {
     for (const crop of CROPS) {
@@ -88,7 +121,7 @@ describe('whoever does what each round asks', () => {
   it('finds a slow tray late and a quick one early, and is right about both by the end', () => {
     const radish = CROPS.find(({ key }) => key === 'radish')!;
     const days = [0.8, 1, 1.25].map((pace) => {
-      const { state, sownAt } = grow(radish, READY_METHODS[0]!, pace);
+      const { state, sownAt } = grow(radish, READY_METHODS[0]!, { pace: pace });
       const opened = state.seen.find(({ mark }) => mark === 'windowOpen')!.reachedAt!;
       return (opened - sownAt) / DAY;
     });

@@ -11,14 +11,14 @@
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { hasReservoir } from '$core/water/bucket.ts';
   import { tooShort } from '$core/water/lasts.ts';
-  import { isByArea } from '$core/costs/prices.ts';
-  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { hasPool } from '$core/supplies/media/below.ts';
+  import { onMediumWords, POOL_WORDS } from '$words/media.ts';
   import { tooShortWords } from '$words/lasting.ts';
   import { pressingWords } from '$words/pressing.ts';
   import { advisedWords } from '$words/disinfect.ts';
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
-  import { figure, mass, seedMass, temperature, volume } from '$core/units/format.ts';
+  import { figure, mass, seedMass, temperature } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
@@ -129,14 +129,17 @@
   <Figure
     label="Sow"
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}{isByArea(setup.medium)
-      ? `on ${MEDIUM_WORDS[setup.medium].toLowerCase()} cut to size`
-      : `on ${volume(plan.mediumMl, locale.units)} of medium`}{press?.pressing
+    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}{onMediumWords(
+      setup.medium,
+      plan.mediumMl,
+      locale.units
+    )}{press?.pressing
       ? `, pressed with ${pressingWords(press.pressing, locale.units).amount}${press.shared ? ' on both halves' : ''}`
       : ''}"
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
+  {#if hasPool(setup.medium)}<p class="small soft">{POOL_WORDS}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if plan.stalls}
     <p class="warn">
@@ -204,7 +207,8 @@
   }
   .refused {
     margin: 0;
-    padding-left: 1.1rem;
+    padding: 0;
+    list-style: none;
   }
   .window {
     font-size: 1.15rem;

@@ -92,7 +92,7 @@ const DAMP_WORDS: Record<BodyOf<'damp'>['how'], string> = {
   'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
   'from-below': 'Stand it in the water, in a tray underneath, until the top darkens; then let it drip.',
   reservoir: 'Into the reservoir, until the mesh is just wet.',
-  film: 'A film over the bottom, so that every seed lies wet and none lies under water.'
+  film: 'A film over the bottom, so that every seed lies wet and none lies under water. The tray has no holes.'
 };
 
 /** A mat, a mesh or nothing is no medium to strew. */
@@ -139,7 +139,7 @@ function fillAmount(body: BodyOf<'fill'>, on: StepOn): Amount {
   if (sized)
     return {
       amount: `${on.containers > 1 ? `${on.containers} × ` : ''}${mediumName(on.medium)}, cut to size`,
-      more: `${length(body.depthCm, units)} thick.`
+      more: `${length(body.depthCm, units)} thick, in a tray without holes.`
     };
   if ((own?.kind ?? kind) === 'mesh') return { amount: 'The mesh over its reservoir', more: '' };
   const coir =

@@ -66,6 +66,7 @@
         name="sleep"
         type="time"
         label="In bed by"
+        helper="May lie past midnight"
         value={kept('sleep', clockTimeOf(house.sleepMin))}
         error={wrong('sleep')}
       />
