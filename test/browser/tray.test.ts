@@ -91,12 +91,16 @@ describe('a tray', function () {
   it('is ticked with one request, which brings back what the page then shows', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');
-    const tick = page.locator('article.stop button.tick:not(:has-text("ready to cut"))').first();
+    const stop = page.locator('article.stop:has(button.tick:not(:has-text("ready to cut")))').first();
+    const mine = page.locator('article.stop', {
+      has: page.locator(`a[href="${await stop.locator('h3 a').first().getAttribute('href')}"]`)
+    });
+    const tick = mine.locator('button.tick:not(:has-text("ready to cut"))').first();
     const title = await tick.locator('strong').innerText();
     const asked: string[] = [];
     page.on('request', (request) => asked.push(`${request.method()} ${new URL(request.url()).pathname}`));
     await tick.click();
-    await page.locator('article.stop button.tick strong', { hasText: title }).waitFor({ state: 'detached' });
+    await mine.locator('button.tick strong', { hasText: title }).waitFor({ state: 'detached' });
     await page.waitForLoadState('networkidle');
     expect(asked).to.deep.equal(['POST /api/events']);
     // What was shown from the answer is what a page loaded anew shows.

@@ -4,8 +4,8 @@ import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE, mistNowMl, poolPartG, TOP_SHARE } from '../water/bucket.ts';
-import { trackOf, waterAt } from '../water/level.ts';
+import { dryShare, FULL_SHARE, MIST_LEAST_ML_CM2, mistNowMl, poolPartG, TOP_SHARE } from '../water/bucket.ts';
+import { trackOf, waterAt, type WaterLevel } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
 import { dueCare, type DueStep } from './due.ts';
 import type { How, WhyWater } from './step.ts';
@@ -65,32 +65,21 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
 }
 
 function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
-  const { state, crop } = sowing;
-  const midway = waterAt(sowing, Math.max(now, (round.at + round.nextAt) / 2));
-  if (midway.capacityG === 0) return null;
-  const reservoir = midway.reservoirShare !== null;
-  if (midway.isPool) {
-    // A pool is gone by the next round; what counts is what the medium itself holds then.
-    const then = waterAt(sowing, Math.max(now, round.nextAt));
-    if (then.g >= dryShare(crop) * trackOf(sowing).mediumG && !mightHang(sowing, round, now)) return null;
-  } else if (reservoir) {
-    if (waterAt(sowing, Math.max(now, round.nextAt)).reservoirShare! >= TOP_SHARE) return null;
-  } else if (midway.share >= dryShare(crop) && !mightHang(sowing, round, now)) return null;
-  if (withheld(sowing, round)) return null;
   const level = waterAt(sowing, now);
+  if (level.capacityG === 0 || !isWanting(sowing, level, round, now) || withheld(sowing, round)) return null;
   const waterMl = pourMl(sowing, round, now);
-  if (waterMl < level.capacityG * WORTH_SHARE) return null;
+  if (waterMl < worthMl(sowing, level)) return null;
   // Watered in this round already and found dry again: a step of its own, the same for whoever sees it.
-  const given = state.water.filter(
+  const given = sowing.state.water.filter(
     (fact) => 'addedG' in fact && fact.at > round.at - ROUND_LEAD_H * HOUR
   ).length;
-  const kind = reservoir && !level.isPool ? 'top' : 'water';
+  const reservoir = isReservoir(level);
   return dueCare(
-    `${kind}:${round.key}${given > 0 ? `.${given}` : ''}`,
+    `${reservoir ? 'top' : 'water'}:${round.key}${given > 0 ? `.${given}` : ''}`,
     {
       kind: 'water',
       waterMl,
-      share: reservoir && !level.isPool ? level.reservoirShare : level.share,
+      share: shareOf(level),
       why: whyWatered(sowing, round, now),
       how: level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
@@ -101,16 +90,35 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   );
 }
 
+const isReservoir = ({ reservoirShare, isPool }: WaterLevel): boolean => reservoirShare !== null && !isPool;
+
+/** How full it is said to be: its reservoir, or what feeds its stems. */
+const shareOf = (level: WaterLevel): number => (isReservoir(level) ? level.reservoirShare! : level.share);
+
+/** Less than this is not worth pouring, mL. */
+const worthMl = ({ areaCm2 }: Projected, { capacityG }: WaterLevel): number =>
+  Math.max(capacityG * WORTH_SHARE, MIST_LEAST_ML_CM2 * areaCm2);
+
+/**
+ * Whether it is to be watered in this round. A pool and a reservoir are looked at as they are by the next round, a medium
+ * midway to it; what is to get a pool in this round is a medium still.
+ */
+function isWanting(sowing: Projected, level: WaterLevel, round: Round, now: Millis): boolean {
+  const next = Math.max(now, round.nextAt);
+  if (isReservoir(level)) return waterAt(sowing, next).reservoirShare! < TOP_SHARE;
+  // Seed that roots has no stems that could hang.
+  if (stageAt(sowing, now) !== 'press' && mightHang(sowing, round, now)) return true;
+  const then = level.isPool ? next : Math.max(now, (round.at + round.nextAt) / 2);
+  return waterAt(sowing, then).g < dryShare(sowing.crop) * level.baseG;
+}
+
 /** Why it is watered in this round, as it truly is. */
 function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
   const least = dryShare(sowing.crop);
-  const [here, then] = [waterAt(sowing, now), waterAt(sowing, Math.max(now, round.nextAt))];
-  const low = (at: typeof here) =>
-    at.isPool
-      ? at.g < least * trackOf(sowing).mediumG
-      : at.reservoirShare !== null
-        ? at.reservoirShare < TOP_SHARE
-        : at.share < least;
+  const here = waterAt(sowing, now);
+  const then = waterAt(sowing, Math.max(now, round.nextAt));
+  const low = ({ g, reservoirShare }: WaterLevel) =>
+    isReservoir(here) ? reservoirShare! < TOP_SHARE : g < least * here.baseG;
   return low(here) ? 'low' : low(then) ? 'soon' : 'unsure';
 }
 
@@ -122,13 +130,13 @@ function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
 export function alongsideWater(sowing: Projected, step: DueStep, round: Round, now: Millis): DueStep | null {
   const level = waterAt(sowing, now);
   const waterMl = pourMl(sowing, round, now);
-  if (step.body.kind !== 'water' || waterMl < level.capacityG * WORTH_SHARE) return null;
+  if (step.body.kind !== 'water' || waterMl < worthMl(sowing, level)) return null;
   return {
     ...step,
     body: {
       ...step.body,
       waterMl,
-      share: level.isPool ? level.share : (level.reservoirShare ?? level.share),
+      share: shareOf(level),
       feed: step.body.feed && feedOf(sowing, waterMl),
       peroxideMl: peroxideIn(sowing.method, waterMl)
     }
@@ -139,10 +147,9 @@ export function alongsideWater(sowing: Projected, step: DueStep, round: Round, n
 function wasAskedBefore(sowing: Projected, { before: [last, first] }: Round): boolean {
   if (sowing.state.sownAt! >= first - HOUR || lastGivenAt(sowing) >= first - ROUND_LEAD_H * HOUR)
     return false;
-  const reservoir = waterAt(sowing, last).reservoirShare;
-  return reservoir !== null
-    ? reservoir < TOP_SHARE
-    : waterAt(sowing, (first + last) / 2).share < dryShare(sowing.crop);
+  const level = waterAt(sowing, last);
+  if (isReservoir(level)) return level.reservoirShare! < TOP_SHARE;
+  return waterAt(sowing, level.isPool ? last : (first + last) / 2).share < dryShare(sowing.crop);
 }
 
 /** A tray that was felt dry while its seed roots is watered up to here: seed that lies wet rots. */
@@ -172,7 +179,9 @@ function pourMl(sowing: Projected, round: Round, now: Millis): number {
 /** Where water goes: finely from above while it sprouts, then by the method, whose first may be from above. */
 function howWatered(sowing: Projected, now: Millis): How {
   const { method, state } = sowing;
-  if (stageAt(sowing, now) === 'press') return 'mist';
+  // Over a mere film there is nothing that could be watered from below.
+  const dark = stageAt(sowing, now) === 'blackout' && sowing.setup.medium === 'none';
+  if (stageAt(sowing, now) === 'press' || dark) return 'mist';
   if (method.lightWater !== 'first-above') return method.lightWater;
   const since = standsSince(sowing);
   return state.water.some((fact) => 'addedG' in fact && fact.at >= since) ? 'below' : 'above';

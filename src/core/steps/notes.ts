@@ -45,7 +45,8 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const excess = trackOf(sowing).excess.findLast(({ at }) => at > now - DAY && at <= now);
   if (excess) notes.push({ kind: 'too-much', ...excess });
   const soonDry = waterAt(sowing, round.nextAt).share < dryShare(crop) + NEAR_DRY;
-  if (lit && soonDry && level.sdG > level.capacityG * UNSURE_SHARE) notes.push({ kind: 'unsure' });
+  if (lit && soonDry && !level.isPool && level.sdG > level.capacityG * UNSURE_SHARE)
+    notes.push({ kind: 'unsure' });
   if (lit && hardlyLasts(sowing, round)) notes.push({ kind: 'thirsty' });
   const risk = mouldRisk(sowing, now);
   if (risk.level === 'high') notes.push({ kind: 'mould-risk', risk });

@@ -18,6 +18,7 @@ const HARDLY_SHARE = 0.8;
  * least that it is likely to hold then.
  */
 export function lackingG(projected: Projected, round: Round, now: Millis): number {
+  // Of a pool's all as well: it is poured off and given anew at every round, and never stands for a day.
   const { g, capacityG } = waterAt(projected, now);
   const { sdG } = waterAt(projected, round.nextAt);
   const loss = trackOf(projected).lossG(now, round.nextAt);
@@ -40,9 +41,9 @@ export function withheld(projected: Projected, round: Round): boolean {
   const toCut = forecast.marks.windowOpen.p50 - round.at;
   // It is not cut by then: it is watered again.
   const soonCut = toCut < DRY_BEFORE_CUT_H * HOUR && toCut > -DRY_BEFORE_CUT_H * HOUR;
-  const { share, sdG, capacityG } = waterAt(projected, round.nextAt);
+  const { share, sdG, baseG } = waterAt(projected, round.nextAt);
   // It is to be cut by then: one in six may be a little dry, none is to be dead.
-  return soonCut && share > WILT_SHARE && share - sdG / capacityG > WILT_SHARE / 2;
+  return soonCut && share > WILT_SHARE && share - sdG / baseG > WILT_SHARE / 2;
 }
 
 /** How finely it is looked when seedlings begin to hang. */
@@ -57,8 +58,8 @@ export function hangsAt(projected: Projected, from: Millis, until: Millis, devia
   if (state.sownAt === null || state.stage === 'ended' || waterAt(projected, from).capacityG === 0)
     return null;
   for (let at = from; at < until; at += STEP) {
-    const { g, sdG, capacityG } = waterAt(projected, at);
-    if (g - deviations * sdG < HANG_SHARE * capacityG) return at;
+    const { g, sdG, baseG } = waterAt(projected, at);
+    if (g - deviations * sdG < HANG_SHARE * baseG) return at;
   }
   return null;
 }

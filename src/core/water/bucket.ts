@@ -10,8 +10,10 @@ export type Cover = keyof typeof LOSS_MM_KPA;
 /** Moving air dries this much faster. */
 const FAN = 1.3;
 
-/** A fine mist, mL per cm2: over seed under a cover; the most of several passes in the open; the least worth asking for. */
-const MIST_ML_CM2 = { covered: 0.02, open: 0.1, least: 0.007 } as const;
+/** A fine mist, mL per cm2: over seed under a cover; the most of several passes in the open. */
+const MIST_ML_CM2 = { covered: 0.02, open: 0.1 } as const;
+/** Less is not worth asking for, mL per cm2. */
+export const MIST_LEAST_ML_CM2 = 0.007;
 /** No mist fills a medium past this share of what it holds. */
 const MIST_UP_TO = 0.95;
 
@@ -31,7 +33,7 @@ export function mistNowMl(
   // What holds nothing itself, as a mesh, is kept damp all the same.
   const room = holdsG > 0 ? MIST_UP_TO * holdsG - g : Infinity;
   const mL = Math.min(wanted, room);
-  return mL < MIST_ML_CM2.least * areaCm2 ? 0 : mL;
+  return mL < MIST_LEAST_ML_CM2 * areaCm2 ? 0 : mL;
 }
 
 /** Never filled past this share of capacity: overwatering is the commonest way to lose a tray. */
@@ -73,15 +75,17 @@ export function poolG(
   return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
 
-/**
- * So much at least of what goes until the next round is poured under a thin medium: the rest it gives itself, and a tray
- * that loses less than is believed does not stand in water for a day (starting figure).
- */
-const POOL_PART = 0.6;
+/** Losses are believed too high rather than too low: so much of them is what a pool is poured for (starting figure). */
+const POOL_FOR = 0.75;
+/** A little always stands, so that a round that comes late finds it damp. */
+const POOL_LEAST = 0.15;
 
-/** The pool that is poured for a stretch that takes so much, g: at least what the medium cannot give until it is dry. */
+/**
+ * The pool that is poured for a stretch that takes so much, g: what the medium cannot give until it is dry. With more of it
+ * the mats of a household that loses less than is believed stand in water for days.
+ */
 export const poolPartG = (crop: Pick<Crop, 'droughtRisk'>, mediumG: number, lossG: number): number =>
-  Math.max(POOL_PART * lossG, lossG - mediumG * (FULL_SHARE - dryShare(crop)));
+  Math.max(POOL_LEAST * lossG, POOL_FOR * lossG - mediumG * (FULL_SHARE - dryShare(crop)));
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
 export const hasReservoir = ({

@@ -10,7 +10,9 @@ export interface WaterLevel {
   sdG: number;
   /** All that medium and reservoir hold. */
   capacityG: number;
-  /** g over capacity, 0 to 1. */
+  /** What its share is of, g: of all it holds; over a pool, which is there to be gone, of what its medium holds. */
+  baseG: number;
+  /** How much of that is there, 0 to 1. */
   share: number;
   /** What is left in the reservoir or the pool, 0 to 1; null for none. It empties first, and keeps the medium damp. */
   reservoirShare: number | null;
@@ -41,12 +43,15 @@ export function waterAt(sowing: Watered, at: Millis): WaterLevel {
   const { g, sdG } = track.at(at);
   const full = track.fullG(at);
   const below = track.belowG(at);
+  const isPool = track.reservoirG === 0 && below > 0;
+  const baseG = isPool ? track.mediumG : full;
   return {
     g,
     sdG,
     capacityG: full,
-    share: full > 0 ? g / full : 0,
+    baseG,
+    share: baseG > 0 ? Math.min(1, g / baseG) : 0,
     reservoirShare: below > 0 ? Math.max(0, g - track.mediumG) / below : null,
-    isPool: track.reservoirG === 0 && below > 0
+    isPool
   };
 }

@@ -204,8 +204,8 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
 
 const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
   why === 'unsure'
-    ? `About ${left} of its water should be left, and that is not sure: lift it first, and leave it where it is heavy.`
-    : `${left} of its water is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+    ? `About ${left} should be left, and that is not sure: lift it first, and leave it where it is heavy.`
+    : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
 
 function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
   const { units } = on.locale;
@@ -226,7 +226,12 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
   return {
     title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
     why: sentences(
-      whyWords(body.why, left),
+      whyWords(
+        body.why,
+        body.how === 'below' && hasPool(on.medium.kind)
+          ? `${left} of what it holds itself`
+          : `${left} of its water`
+      ),
       body.how === 'mist'
         ? 'Stop when drops hang together.'
         : body.how === 'below' && hasPool(on.medium.kind)
