@@ -8,6 +8,8 @@ import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { askOf } from '../../src/core/steps/ask.ts';
 import { hasPool } from '../../src/core/supplies/media/below.ts';
+import { BIN_MS, binIndex, packAir } from '../../src/core/places/air/series.ts';
+import type { StepKind } from '../../src/core/steps/step.ts';
 import { ticked } from '../../src/core/steps/ticked.ts';
 import { mediumDepthCm, type MediumKind } from '../../src/core/supplies/media/medium.ts';
 import type { Method } from '../../src/core/supplies/methods/method.ts';
@@ -31,6 +33,8 @@ export interface Household {
   place: Place;
   /** ln of its pace against the table. */
   pace: number;
+  /** What its sensor tells at a moment, degC; null where it has none. It was never calibrated, and drifts. */
+  sensor: ((at: Millis) => number) | null;
 }
 
 /** What came of one tray that was grown by following the round. */
@@ -45,6 +49,9 @@ export interface Grown {
   drowned: boolean;
   givenG: number;
   lostG: number;
+  /** Cards that said late, and how many of them where nothing was. */
+  late: number;
+  falseLate: number;
   /** Cards that said ready, and how many of them of a tray that was not nearly so. */
   ready: number;
   falseReady: number;
@@ -56,20 +63,34 @@ const FORGETS = 0.04;
 const AREA = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as const;
 const LONGEST_D = 60;
 
+const BINS_BEFORE = 24;
+
+/** Means of three hours as a sensor told them, from three days before a sowing on. */
+function toldBy(sensor: (at: Millis) => number, from: Millis, until: Millis): string | null {
+  const bins = [];
+  for (let index = binIndex(from) - BINS_BEFORE; index < binIndex(until); index += 1)
+    bins.push({ index, tempC: sensor((index + 0.5) * BIN_MS), humidityPct: null });
+  return packAir(bins);
+}
+
 export function grow(
-  { habit, rhythm, room, place, pace }: Household,
+  { habit, rhythm, room, place: described, pace, sensor }: Household,
   learnt: Pick<HouseholdFacts, 'learned' | 'thirst'>,
   what: { crop: Crop; method: Method; medium: MediumKind },
   now: Millis,
   chance: Chance
 ): Grown | null {
   const { crop, method, medium } = what;
+  /** The place as its sensor has told of it so far. */
+  const placeAt = (at: Millis): Place =>
+    sensor ? { ...described, air: toldBy(sensor, now, at) } : described;
+  const place = described;
   // Who is told that a place is too warm for a crop sows another one.
   if (tooWarm(crop, place)) return null;
-  const facts: HouseholdFacts = {
+  let facts: HouseholdFacts = {
     rhythm,
     latitudeDeg: 43.4,
-    places: new Map([[place.id, place]]),
+    places: new Map([[place.id, placeAt(now)]]),
     ...learnt
   };
   const [planned] = planSowing(
@@ -103,7 +124,8 @@ export function grow(
     events.push({ id: chance.id(), at: Math.round(at), by: null, taskKey, body });
   let tray: Tray | null = null;
   let said: MarkForecast | null = null;
-  let [givenG, ready, falseReady] = [0, 0, 0];
+  let readAt = now;
+  let [givenG, ready, falseReady, late, falseLate] = [0, 0, 0, 0, 0];
   const silentFrom = now + (2 + chance.uniform() * 6) * DAY;
   const isSilent = (at: Millis) => habit === 'silences' && at > silentFrom && at < silentFrom + 2.2 * DAY;
   /** A mark looks as though it were there a little early or late. */
@@ -113,11 +135,23 @@ export function grow(
     const seen = is || (nearly && chance.uniform() < 0.2);
     return chance.uniform() < (habit === 'wrong' ? 0.08 : 0.01) ? !seen : seen;
   };
+  /** Said to be late where the plant is not there yet, or the medium is wet still. */
+  const isFalse = (kind: StepKind): boolean =>
+    kind === 'uncover'
+      ? plant.when('rooted') === null
+      : kind === 'light'
+        ? plant.when('lightReady') === null
+        : kind === 'water' && tray !== null && tray.share > 0.75;
   const walkedRounds = roundsBetween(rhythm, now - HOUR, now + LONGEST_D * DAY);
   for (const due of walkedRounds) {
     const at = due + chance.uniform() * 50 * MINUTE;
     tray?.live(at);
     if (chance.uniform() < FORGETS) continue;
+    // What it measured is read anew once a day.
+    if (sensor && at - readAt > 20 * HOUR) {
+      readAt = at;
+      facts = { ...facts, places: new Map([[place.id, placeAt(at)]]) };
+    }
     if (tray && isSilent(at)) {
       // By its own head, and nothing said: watered when it feels dry, and brought to light when it looks so.
       if (tray.share < 0.4) {
@@ -159,6 +193,10 @@ export function grow(
       more = asked.length > 0;
       for (const task of asked) {
         done.add(task.key);
+        if (task.late) {
+          late += 1;
+          if (isFalse(task.body.kind)) falseLate += 1;
+        }
         if (task.body.kind === 'cut') {
           ready += task.body.sure ? 1 : 0;
           if (plant.age < plant.nature.windowOpen * 0.9) falseReady += task.body.sure ? 1 : 0;
@@ -209,5 +247,20 @@ export function grow(
   const openedAt = plant.when('windowOpen');
   return openedAt === null
     ? null
-    : { setup, events, sownAt, openedAt, said, driedOut, drowned, givenG, lostG, ready, falseReady, warned };
+    : {
+        setup,
+        events,
+        sownAt,
+        openedAt,
+        said,
+        driedOut,
+        drowned,
+        givenG,
+        lostG,
+        ready,
+        falseReady,
+        late,
+        falseLate,
+        warned
+      };
 }

@@ -28,6 +28,12 @@ export function householdOf(chance: Chance, habit: Habit, rounds: 1 | 2): Househ
   const room = roomOf(chance, START - DAY, 420);
   const bias = chance.normal(0.5);
   const hygrometer = chance.uniform() < 0.5;
+  // A third have a cheap sensor: off by half a degree, and further off by the week.
+  const [sensorOff, drift] = [chance.normal(0.5), chance.normal(0.02)];
+  const sensor =
+    chance.uniform() < 0.33
+      ? (at: number) => room.at(at).tempC + sensorOff + (drift * (at - START)) / DAY
+      : null;
   const place: Place = {
     id: '00000000-0000-4000-8000-000000000001',
     name: 'Shelf',
@@ -40,6 +46,7 @@ export function householdOf(chance: Chance, habit: Habit, rounds: 1 | 2): Househ
   return {
     habit,
     room,
+    sensor,
     place,
     pace: chance.normal(0.1) + chance.normal(0.1),
     rhythm: {
@@ -95,6 +102,8 @@ export interface Told {
   givenL: number;
   lostL: number;
   falseReady: number;
+  /** Of cards that said late, how many were not. */
+  falseLate: number;
 }
 
 export function told(trays: readonly Grown[]): Told {
@@ -111,6 +120,12 @@ export function told(trays: readonly Grown[]): Told {
     drowned: share(({ drowned }) => drowned),
     givenL: sum(({ givenG }) => givenG) / 1000,
     lostL: sum(({ lostG }) => lostG) / 1000,
+    falseLate:
+      sum((tray) => tray.falseLate) /
+      Math.max(
+        1,
+        sum((tray) => tray.late)
+      ),
     falseReady:
       sum((tray) => tray.falseReady) /
       Math.max(

@@ -21,6 +21,12 @@ export function readyCue({ harvestCue, family, key }: Crop): ReadyCue {
   return harvestCue === 'cotyledon' ? 'seed-leaves' : harvestCue;
 }
 
+/** Heights that can be told of a crop that is cut by its height or its tips, cm: those from the fourth on are tall enough. */
+export const heightsOf = ({ harvestCue, heightMinCm }: Crop): number[] =>
+  harvestCue === 'height' || harvestCue === 'tips'
+    ? [0.4, 0.6, 0.8, 1, 1.2].map((share) => Math.round(share * heightMinCm))
+    : [];
+
 /** Cut at a moment, and what that gives, g. */
 export interface CutAt {
   at: Millis;

@@ -129,8 +129,17 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   const perCm = Math.sqrt(setup.seedsPerCm2);
   const grown = (age - table.rooted * 0.55) / (table.windowBest - table.rooted * 0.55);
   const span = crop.heightMaxCm - crop.heightMinCm;
+  const darkD = tooLongDarkD(projected, at);
+  // In the dark it goes on growing where its clock does not: long, thin and pale.
+  const stretched = 1 + Math.min(MOST_STRETCHED, STRETCH_A_DAY * darkD);
+  const past = smooth((age - table.windowBest) / (table.windowClose - table.windowBest));
   const heightCm =
-    (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92) * (age > table.windowBest ? 1.08 : 1);
+    Math.max(
+      darkD > 0 ? crop.heightMinCm * 0.8 : 0,
+      (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92)
+    ) *
+    stretched *
+    (1 + 0.25 * past);
   const litFor = Math.max(0, at - standsSince(projected)) / DAY;
   return {
     grains: heightCm < 2.5 ? { sizeCm, perCm, sprouted } : null,
@@ -143,10 +152,21 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
             open: smooth((age - table.rooted) / (table.windowOpen - table.rooted)),
             trueLeaf: smooth((age - table.windowOpen * 0.9) / (table.windowClose - table.windowOpen * 0.9)),
             green: smooth(0.12 + litFor / 2),
-            uneven: 0.06 + crop.durationCv * 0.6,
+            // What is long leans on its neighbours, and what is overgrown stands every which way.
+            uneven: 0.06 + crop.durationCv * 0.6 + 0.3 * (stretched - 1) + 0.15 * past,
             hang: hangOf(projected, now)
           }
   };
+}
+
+/** How much a day too long in the dark adds to its height, and how much that ever is (starting figures). */
+const STRETCH_A_DAY = 0.14;
+const MOST_STRETCHED = 0.7;
+
+/** Days that a crop meant for light has stood, or stood, in the dark after its stems were even. */
+function tooLongDarkD({ path, state, forecast }: Projected, at: Millis): number {
+  if (path.lightFrom === null || path.lightFrom === 'sown' || state.sownAt === null) return 0;
+  return Math.max(0, (state.litAt ?? at) - forecast.marks.lightReady.p50) / DAY;
 }
 
 /** Stems begin to hang as the last of it goes, and lie once it has stood dry for longer than they bear. */

@@ -112,10 +112,16 @@ async function growStory(tx: Tx, growing: Growing): Promise<void> {
       cutWhenOpen: ended,
       weighs: story.weighs ?? false
     });
-    const opensInD = (project(facts, setup, events).forecast.marks.windowOpen.p50 - now) / DAY;
-    const off = opensInD - story.opensInD;
-    if (ended || story.opensInD < 0 || story.sownAgoD !== undefined || Math.abs(off) < 0.3 || tries === 6)
-      break;
+    const { state, forecast } = project(facts, setup, events);
+    if (tries === 6) break;
+    if (ended) {
+      // A slow one that stands still is begun a day sooner.
+      if (state.stage === 'ended') break;
+      aim -= 1;
+      continue;
+    }
+    const off = (forecast.marks.windowOpen.p50 - now) / DAY - story.opensInD;
+    if (story.opensInD < 0 || story.sownAgoD !== undefined || Math.abs(off) < 0.3) break;
     aim -= off * 0.8;
   }
   events.push(

@@ -7,6 +7,9 @@
   import { lookFacts } from '$core/diagnosis/facts.ts';
   import type { Symptom } from '$core/symptoms/symptom.ts';
   import type { EventBody } from '$core/sowing/event.ts';
+  import { heightsOf } from '$core/harvest/ready.ts';
+  import { stageAt } from '$core/sowing/stage.ts';
+  import { length } from '$core/units/format.ts';
   import { roundsBetween } from '$core/time/rhythm.ts';
   import { DAY } from '$core/time/zone.ts';
   import AnswerCard from '$ui/looks/AnswerCard.svelte';
@@ -91,6 +94,8 @@
         )
       }))
   );
+  /** What is cut by its height can be told by it, once it stands. */
+  const heights = $derived(stageAt(projected, now) === 'press' ? [] : heightsOf(crop));
   const cues = $derived(sowing.sownAt === null ? [] : cuesOf(projected));
 </script>
 
@@ -141,6 +146,22 @@
             >
           </div>
         {/each}
+        {#if heights.length > 0}
+          <div class="row" role="group" aria-label="How tall it is">
+            <span class="small">It is about</span>
+            {#each heights as cm (cm)}
+              {@const tall = length(cm, locale.units)}
+              <button
+                class="chip quiet"
+                onclick={() =>
+                  record(
+                    { type: 'looked', cue: 'windowOpen', reached: cm >= crop.heightMinCm },
+                    `about ${tall}`
+                  )}>{tall}</button
+              >
+            {/each}
+          </div>
+        {/if}
       </section>
       <section>
         <h2>How damp it is</h2>
