@@ -133,13 +133,16 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   // In the dark it goes on growing where its clock does not: long, thin and pale.
   const stretched = 1 + Math.min(MOST_STRETCHED, STRETCH_A_DAY * darkD);
   const past = smooth((age - table.windowBest) / (table.windowClose - table.windowBest));
-  const heightCm =
+  const free =
     Math.max(
       darkD > 0 ? crop.heightMinCm * 0.8 : 0,
       (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92)
     ) *
     stretched *
     (1 + 0.25 * past);
+  // What lies on it holds it down.
+  const under = stageAt(projected, at) === 'press' && projected.path.cover !== 'none';
+  const heightCm = under ? Math.min(free, UNDER_COVER_CM) : free;
   const litFor = Math.max(0, at - standsSince(projected)) / DAY;
   return {
     grains: heightCm < 2.5 ? { sizeCm, perCm, sprouted } : null,
@@ -162,6 +165,9 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
 /** How much a day too long in the dark adds to its height, and how much that ever is (starting figures). */
 const STRETCH_A_DAY = 0.14;
 const MOST_STRETCHED = 0.7;
+
+/** No higher than this do stems stand under a lid or a weight. */
+const UNDER_COVER_CM = 1.5;
 
 /** Days that a crop meant for light has stood, or stood, in the dark after its stems were even. */
 function tooLongDarkD({ path, state, forecast }: Projected, at: Millis): number {

@@ -44,12 +44,15 @@
   const left = $derived((scene - width) / 2);
   const top = $derived(height - 8 - depth);
   const cellWidth = $derived(width / cells);
+  const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
+  /** Walls lean in: what stands deep in it has less room. */
+  const inset = $derived(Math.round((slant * surface) / depth));
   /** Never so thin that it could not be seen. */
   const pool = $derived(picture.poolCm > 0.02 ? Math.max(3, Math.round(picture.poolCm * 10)) : 0);
   const wet = $derived(Math.round((picture.medium?.moisture ?? 0) * fill));
   // The plants are most of a page's bytes and change by the hour: the browser draws them, into the tray
   // that came with the page, so that nothing moves.
-  const growing = $derived(cells > 1 ? cellWidth : width / sides.length);
+  const growing = $derived(cells > 1 ? cellWidth - 2 * inset : (width - 2 * inset) / sides.length);
   const standing = (side: Picture, cut: readonly number[]) =>
     page.hydrated
       ? {
@@ -74,7 +77,6 @@
   const grains = $derived(sides.map((side) => (page.hydrated ? grainsOf(side, growing / 10) : null)));
   /** Which half a cell belongs to. */
   const sideOf = (cell: number) => (cell < cells / sides.length ? 0 : 1);
-  const slant = $derived(picture.vessel === 'round' ? 14 : picture.vessel === 'cells' ? 5 : 7);
 </script>
 
 {#snippet plants(x: number, side: number, look: number, first: boolean)}
@@ -151,7 +153,6 @@
       {@const x = left + cell * cellWidth}
       {@const gap = cells > 1 ? 2 : 0}
       {#if fill > 0 && picture.medium?.kind !== 'none'}
-        {@const inset = Math.round((slant * surface) / depth)}
         <path
           class="medium {picture.medium?.kind}"
           d="M{x + gap + inset} {top + surface}H{x + cellWidth - gap - inset}L{x +
@@ -188,9 +189,9 @@
         {@const own = cell - side * Math.ceil(cells / sides.length)}
         {@const look = lookOf(side, own)}
         {@const before = Array.from({ length: own }, (_, index) => lookOf(side, index))}
-        {@render plants(x, side, look, !before.includes(look))}
+        {@render plants(x + inset, side, look, !before.includes(look))}
       {:else}
-        {#each sides as _side, side (side)}{@render plants(x + side * growing, side, 0, true)}{/each}
+        {#each sides as _side, side (side)}{@render plants(x + inset + side * growing, side, 0, true)}{/each}
       {/if}
       <path
         class="vessel"
