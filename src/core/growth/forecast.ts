@@ -51,6 +51,8 @@ export interface ForecastInput {
   uncoveredAt?: Millis | null;
   /** When it came to light, where it did. */
   litAt: Millis | null;
+  /** What is due waits so long for a round, on average, h; not at all where not given. */
+  waitH?: number;
   /** What was said of its marks, and what was not. */
   heard?: Heard;
   /** The household's belief of H + h for this crop. */
@@ -89,6 +91,7 @@ export function forecast(input: ForecastInput): Forecast {
     uncoveredAt: input.uncoveredAt ?? null,
     litAt: input.litAt,
     sownAt: input.sownAt,
+    waitH: input.waitH ?? 0,
     darkUntil: heard.darkUntil
   };
   const wayOf = waysOf(crop, sources, lighting);

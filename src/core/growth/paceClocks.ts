@@ -1,6 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Clock } from './clock.ts';
 import { tableOptimumDays } from './marks.ts';
 
@@ -14,6 +14,8 @@ export interface Lighting {
   uncoveredAt: Millis | null;
   litAt: Millis | null;
   sownAt: Millis;
+  /** What is due waits so long for somebody to come by, on average, h. */
+  waitH: number;
   /** It stood in the dark up to here at least, while it has not come to light. */
   darkUntil: Millis | null;
 }
@@ -133,11 +135,11 @@ export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
 
 /**
  * First light, as it was or as its method has it: by the days under the dome where the method counts them, else at the mark
- * that the crop waits for, never before its cover came off, nor before it was last seen in the dark. Infinity for never.
+ * that the crop waits for and somebody comes by, never before its cover came off, nor before it was last seen in the dark. Infinity for never.
  * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
  */
 export function firstLight(
-  { lightFrom, domeDays, uncoveredAt, litAt, sownAt, darkUntil }: Lighting,
+  { lightFrom, domeDays, uncoveredAt, litAt, sownAt, waitH, darkUntil }: Lighting,
   reachedAt: (mark: 'rooted' | 'lightReady') => Millis
 ): Millis {
   if (litAt !== null) return litAt;
@@ -147,5 +149,5 @@ export function firstLight(
     lightFrom === 'lightReady' && domeDays !== null
       ? (uncoveredAt ?? reachedAt('rooted')) + domeDays * DAY
       : reachedAt(lightFrom);
-  return Math.max(due, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
+  return Math.max(due + waitH * HOUR, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }

@@ -7,7 +7,7 @@ import { pathOf, type Path } from '../supplies/methods/path.ts';
 import { seedAmount, type SeedAmount } from '../supplies/seed/amount.ts';
 import { preparingMin } from './preparing.ts';
 import { latestBy, soonest, type SoakPlan } from './soak.ts';
-import type { Rhythm } from '../time/rhythm.ts';
+import { meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast } from '../growth/forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
@@ -87,6 +87,7 @@ export function plan(input: PlanInput): Plan {
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
       litAt: null,
+      waitH: meanWaitH(rhythm),
       belief: input.belief ?? NEW_HOUSEHOLD
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);

@@ -1,7 +1,7 @@
 import type { Place } from '../places/place.ts';
 import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
-import { longestGapH, type Rhythm } from '../time/rhythm.ts';
+import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
@@ -119,6 +119,7 @@ const fromSeed = (
     domeDays: path.domeDays,
     uncoveredAt: state.uncoveredAt,
     litAt: state.litAt,
+    waitH: meanWaitH(rhythm),
     heard: heardOf(state.first ?? state, path),
     belief
   });
@@ -144,6 +145,7 @@ function fromStubs(
     stays,
     lightFrom: path.lightFrom,
     litAt: path.lightFrom === null ? null : regrowsSince,
+    waitH: meanWaitH(household.rhythm),
     heard: heardOf(state, path),
     belief: said ? observe(belief, said) : belief
   });

@@ -79,6 +79,9 @@ export const longestGapH = ({ roundsMin }: Pick<Rhythm, 'roundsMin'>): number =>
     ...roundsMin.map((minutes, index) => ((roundsMin[index + 1] ?? roundsMin[0]! + 1440) - minutes) / 60)
   );
 
+/** How long what is due waits for the next round, on average, h: half the longest gap. */
+export const meanWaitH = (rhythm: Pick<Rhythm, 'roundsMin'>): number => longestGapH(rhythm) / 2;
+
 /** One round of the household: its day, which of the day's rounds it is, and the stretch it stands for. */
 export interface Round {
   /** Names the round across devices, such as `2026-11-23.1`. */
