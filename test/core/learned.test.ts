@@ -26,8 +26,8 @@ describe('what a tray teaches', () => {
   it('is how slow it was, the surer the closer the looks lie', () => {
     const wide = says([look(5, false), look(9, true)])!;
     const close = says([look(6.5, false), look(7, true)])!;
-    // Brought to light as its stems were even; nobody says so of the others, which are taken to have waited for a round.
-    const lit = [event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
+    // In light from the beginning, it waited for nobody; nobody says so of the others, which are taken to have waited for a round.
+    const lit = [event(1, { type: 'lit' })];
     const prompt = says([...lit, look(6.5, false), look(7, true)])!;
     expect(close.mean).to.be.below(prompt.mean);
     expect(prompt.mean).to.be.closeTo(Math.log(6.75 / radish.windowOpenD21), 0.01);
