@@ -21,6 +21,7 @@ const CORE = [
   'pantry',
   'cleaning',
   'steps',
+  'ahead',
   'away',
   'reminders',
   'costs',

@@ -306,4 +306,33 @@ describe('a household of one’s own', function () {
     await page.waitForURL('**/round');
     await page.getByText('No tray is under way').waitFor();
   });
+
+  it('says where more would open in a week than is eaten, and takes a later day with one touch', async () => {
+    const page = await stage.page(PHONE);
+    await begin(page, stage, 'Kitchen twelve');
+    await open(page, stage, '/household');
+    await page.getByLabel('Greens eaten a day').fill('much');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Give what you eat of greens a day').waitFor();
+    expect(await page.getByLabel('Greens eaten a day').inputValue()).to.equal('much');
+    await page.getByLabel('Greens eaten a day').fill('15 g');
+    // Somebody who goes to bed past midnight has a round there.
+    await page.getByLabel('In bed by').fill('01:30');
+    await page.getByLabel('Second round').fill('00:15');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Saved.').waitFor();
+    await reload(page);
+    expect(await page.getByLabel('Greens eaten a day').inputValue()).to.equal('15 g');
+    expect(await page.getByLabel('Second round').inputValue()).to.equal('00:15');
+    await sowRadish(page, stage);
+    await open(page, stage, '/sow');
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await page.getByText(/With this, about \d+ g open from .* You eat about 15 g a day/).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^Have it by .* instead$/ }).click();
+    await shows(page.getByText(/With this, about/), 0);
+    await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+    await page.waitForURL('**/round');
+    await shows(page.locator('article.stop'), 2);
+  });
 });

@@ -267,6 +267,17 @@ describe('how a window narrows', () => {
     const taken = narrowing(home, radishTray(), [...events, event(50, { type: 'undone', eventId: look.id })]);
     expect(taken.some(({ event: { id } }) => id === look.id)).to.equal(false);
   });
+
+  it('is told of so many looks as can be read, the first and the last among them', () => {
+    const looks = Array.from({ length: 160 }, (_, n) =>
+      event(30 + n / 2, { type: 'looked', cue: 'windowOpen', reached: false })
+    );
+    const steps = narrowing(home, radishTray(), [sown(), ...looks]);
+    expect(steps.length).to.be.within(5, 24);
+    expect(steps[0]!.event.body.type).to.equal('sown');
+    const all = project(home, radishTray(), [sown(), ...looks]).forecast.marks.windowOpen;
+    expect(steps.at(-1)!.open.p50).to.be.closeTo(all.p50, 15 * 60_000);
+  });
 });
 
 describe('the light of a place', () => {

@@ -14,6 +14,8 @@ export interface Narrowing {
 }
 
 const MOVES_IT = new Set<EventType>(['sown', 'uncovered', 'lit', 'moved', ...DEALS]);
+/** More lines than this nobody reads: of more, these are drawn, evenly among them, the first and the last. */
+const MOST_LINES = 24;
 /** What moves it less than this is not worth a line. */
 const WORTH_MS = 15 * MINUTE;
 
@@ -30,6 +32,7 @@ export function narrowing(
   const told = events
     .filter(({ id, body }) => body.type !== 'undone' && !undone.has(id))
     .sort((a, b) => a.at - b.at);
+  const drawn = evenly(told.filter(({ body }) => MOVES_IT.has(body.type)));
   const steps: Narrowing[] = [];
   const sowing = sowingOf(setup, household.ownCrops);
   const belief = learnedBelief(household.learned, sowing.crop, setup.id);
@@ -38,7 +41,7 @@ export function narrowing(
   for (const event of told) {
     take(state, event);
     const { sownAt } = state;
-    if (!MOVES_IT.has(event.body.type) || sownAt === null) continue;
+    if (!drawn.has(event) || sownAt === null) continue;
     const stays = staysOf(household, setup, state);
     const forecast = forecastFrom(household, sowing, { state, stays, sownAt, belief });
     const before = steps.at(-1)?.open;
@@ -50,4 +53,11 @@ export function narrowing(
     if (!(moved < WORTH_MS) && !Number.isNaN(moved)) steps.push({ at: event.at, open, event });
   }
   return steps;
+}
+
+/** At most so many of some events, evenly among them, with the first and the last. */
+function evenly(events: readonly SowingEvent[]): Set<SowingEvent> {
+  if (events.length <= MOST_LINES) return new Set(events);
+  const step = (events.length - 1) / (MOST_LINES - 1);
+  return new Set(Array.from({ length: MOST_LINES }, (_, n) => events[Math.round(n * step)]!));
 }

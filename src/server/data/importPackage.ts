@@ -4,6 +4,7 @@ import { settleAllAir } from '../air/air.ts';
 import { rebuild } from '../app/rebuild.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
+import { changeAppetite } from '../households/appetite.ts';
 import { changeMoney } from '../households/prices.ts';
 import { changeSettings, nameKey } from '../households/household.ts';
 import { openPackage, NotAPackage } from './openPackage.ts';
@@ -199,6 +200,7 @@ class Import {
       kWh: row.price_kwh as number | null,
       feedL: row.price_feed_l as number | null
     });
+    await changeAppetite(this.tx, row.appetite_g as number | null);
     this.settings = true;
     return 1;
   }

@@ -47,7 +47,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       method_key: must(text),
       currency: must(text),
       price_kwh: number,
-      price_feed_l: number
+      price_feed_l: number,
+      appetite_g: number
     },
     key: ['name'],
     order: ['name'],

@@ -7,6 +7,7 @@ import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { keepLot } from '../cupboard/lots.ts';
 import { keepMedium } from '../cupboard/media.ts';
+import { changeAppetite } from '../households/appetite.ts';
 import { changeMoney, keepPrice } from '../households/prices.ts';
 import { keepOwnCrop } from '../crops/ownCrops.ts';
 import { keepMethod } from '../methods/methods.ts';
@@ -85,6 +86,7 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
     swellLKg: 9,
     parts: null
   });
+  await changeAppetite(tx, 70);
   await changeMoney(tx, { currency: 'EUR', kWh: 0.28, feedL: 9.5 });
   await keepPrice(tx, householdId, { of: 'medium', key: 'coir', price: 2.4, amount: 5200, uses: 1 });
   await keepPrice(tx, householdId, { of: 'medium', key: 'seed-mix', price: 6.5, amount: 10_000, uses: 1 });

@@ -3,7 +3,7 @@
   import { enhance } from '$app/forms';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
-  import { temperature } from '$core/units/format.ts';
+  import { greensMass, temperature } from '$core/units/format.ts';
   import { untrack } from 'svelte';
   import { LATITUDES } from '$words/latitudes.ts';
   import { lightWords } from '$words/places.ts';
@@ -103,6 +103,13 @@
       value={latitude}
       oninput={(typed) => (latitude = typed)}
       error={wrong('latitudeDeg')}
+    />
+    <Field
+      name="appetite"
+      label="Greens eaten a day, all together"
+      helper="Such as 90 g: a salad is about 40, a pinch on bread 5. Brote then says where too much opens at once"
+      value={kept('appetite', data.appetiteGD === null ? '' : greensMass(data.appetiteGD, house.units))}
+      error={wrong('appetiteGD')}
     />
     <Button type="submit">Save</Button>
   </form>

@@ -1,3 +1,5 @@
+import { openings } from '$server/app/openings.ts';
+import { readAppetite } from '$server/households/appetite.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listChoices } from '$server/sowings/choices.ts';
@@ -8,17 +10,21 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, containers, kept, choices] = await Promise.all([
+    const [places, containers, kept, choices, appetiteGD] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),
       listKeptContainers(tx),
-      listChoices(tx)
+      listChoices(tx),
+      readAppetite(tx)
     ]);
     return {
       ...choices,
       places,
       containers,
       kept,
+      appetiteGD,
+      // Without an appetite nothing is too much.
+      openings: appetiteGD === null ? [] : await openings(tx),
       cropKey: url.searchParams.get('crop') ?? '',
       now: householdNow(household)
     };

@@ -12,6 +12,7 @@
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
+  import GlutNote from '$ui/sow/GlutNote.svelte';
   import CropParts from '$ui/sow/CropParts.svelte';
   import MixFit from '$ui/sow/MixFit.svelte';
   import PlaceField from '$ui/sow/PlaceField.svelte';
@@ -211,6 +212,12 @@
       readyBy: draft.when === 'by' ? draft.readyBy : null,
       shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
     };
+  }
+
+  /** Takes a day that was offered. */
+  function readyBy(at: number) {
+    draft.when = 'by';
+    draft.readyBy = isoDay(at, data.household.zone);
   }
 
   async function sow() {
@@ -503,6 +510,16 @@
 
   {#if worked.sowings.length > 0}
     <div class="stack">
+      {#if data.appetiteGD !== null}
+        <GlutNote
+          sowings={worked.sowings}
+          openings={data.openings}
+          appetiteGD={data.appetiteGD}
+          now={data.now}
+          {locale}
+          onlater={readyBy}
+        />
+      {/if}
       {#each worked.sowings as sowing, index (index)}
         <PlanResult
           {sowing}
@@ -516,7 +533,7 @@
           medium={{ kind: draft.medium, own: ownMedium }}
           chosen={index === 0 ? chosenWords : {}}
           own={draft.ownSeedG !== null}
-          onoffer={(at) => (draft.readyBy = isoDay(at, data.household.zone))}
+          onoffer={readyBy}
         />
       {/each}
       <details class="unfold" bind:open={comparing}>

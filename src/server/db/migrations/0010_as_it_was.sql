@@ -15,3 +15,12 @@ alter table households
 -- What was taken for the usual warmth of a place before it was changed, as [{until, dayC, nightC, humidityPct}]: what was
 -- forecast by it is not rewritten.
 alter table places add column usual_before jsonb;
+
+-- Greens that a household eats a day, g; null where nobody has said.
+alter table households add column appetite_g double precision check (appetite_g > 0 and appetite_g <= 100000);
+do $$
+declare
+  app name := current_setting('brote.app_role');
+begin
+  execute format('grant select (appetite_g), update (appetite_g) on households to %I', app);
+end $$;

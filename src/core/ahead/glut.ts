@@ -1,0 +1,70 @@
+import { DAY, type Millis } from '../time/zone.ts';
+import { later, openedByG, type Opening } from './opening.ts';
+
+/** A week in which more opens than is eaten. */
+export interface Glut {
+  from: Millis;
+  until: Millis;
+  /** All that opens in it, and what of that is of the sowing that is being planned. */
+  g: number;
+  addedG: number;
+  /** Days that the sowing would have to begin later for it not to be one; null where no few weeks mend it. */
+  mendD: number | null;
+}
+
+const WEEK = 7 * DAY;
+/** So much over a week's appetite is one: greens keep for a few days, and no window is sure (starting figure). */
+const OVER = 1.3;
+/** What adds less than this share of a week is not what makes it one. */
+const ADDS = 0.1;
+/** So far ahead it is looked, and so much later a start is offered. */
+const HORIZON_D = 90;
+const MOST_LATER_D = 42;
+
+const sumG = (openings: readonly Opening[], from: Millis, until: Millis): number =>
+  openings.reduce((sum, one) => sum + openedByG(one, until) - openedByG(one, from), 0);
+
+/** The fullest week that a new sowing makes too full, by what opens in it; null where it makes none so. */
+function fullest(
+  added: readonly Opening[],
+  standing: readonly Opening[],
+  appetiteGD: number,
+  now: Millis
+): Omit<Glut, 'mendD'> | null {
+  let found: Omit<Glut, 'mendD'> | null = null;
+  for (let day = 0; day < HORIZON_D; day += 1) {
+    const [from, until] = [now + day * DAY, now + day * DAY + WEEK];
+    const addedG = sumG(added, from, until);
+    const g = addedG + sumG(standing, from, until);
+    if (g > OVER * 7 * appetiteGD && addedG > ADDS * g && (!found || g > found.g))
+      found = { from, until, g, addedG };
+  }
+  return found;
+}
+
+/**
+ * Whether more would open within a week than is eaten, with a sowing that is being planned, and by how many days later it
+ * would have to begin (docs/model.md, 13).
+ * @param standing what is under way or planned already
+ * @param appetiteGD grams eaten a day; over 0
+ */
+export function glutOf(
+  added: readonly Opening[],
+  standing: readonly Opening[],
+  appetiteGD: number,
+  now: Millis
+): Glut | null {
+  const found = fullest(added, standing, appetiteGD, now);
+  if (!found) return null;
+  for (let days = 1; days <= MOST_LATER_D; days += 1)
+    if (
+      !fullest(
+        added.map((one) => later(one, days * DAY)),
+        standing,
+        appetiteGD,
+        now
+      )
+    )
+      return { ...found, mendD: days };
+  return { ...found, mendD: null };
+}

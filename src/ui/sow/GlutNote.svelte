@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { glutOf } from '$core/ahead/glut.ts';
+  import type { Opening } from '$core/ahead/opening.ts';
+  import type { PlannedSowing } from '$core/sowing/planSowing.ts';
+  import { DAY } from '$core/time/zone.ts';
+  import { glutWords } from '$words/ahead.ts';
+  import { dayWords, type Locale } from '$words/time.ts';
+
+  interface Props {
+    sowings: readonly PlannedSowing[];
+    /** What is under way or planned already. */
+    openings: readonly Opening[];
+    /** Grams eaten a day. */
+    appetiteGD: number;
+    now: number;
+    locale: Locale;
+    /** Takes a later day for it to be ready by. */
+    onlater: (at: number) => void;
+  }
+  let { sowings, openings, appetiteGD, now, locale, onlater }: Props = $props();
+
+  const added = $derived(
+    sowings.map(({ plan, projected }) => {
+      const { p10, p50, p90 } = plan.forecast.marks.windowOpen;
+      return { name: projected.crop.name, g: plan.yieldG.usual, p10, p50, p90 };
+    })
+  );
+  const glut = $derived(glutOf(added, openings, appetiteGD, now));
+  /** By then it is ready in eight of ten, begun so much later. */
+  const readyAt = $derived(glut?.mendD ? Math.max(...added.map(({ p90 }) => p90)) + glut.mendD * DAY : null);
+</script>
+
+{#if glut}
+  <div class="warn stack" role="status">
+    <p>{glutWords(glut, appetiteGD, now, locale)}</p>
+    {#if readyAt !== null && Number.isFinite(readyAt)}
+      <div>
+        <button class="chip" type="button" onclick={() => onlater(readyAt)}
+          >Have it by {dayWords(readyAt, now, locale)} instead</button
+        >
+      </div>
+    {:else}
+      <p class="small">A smaller container, or fewer of them, would suit what you eat.</p>
+    {/if}
+  </div>
+{/if}
