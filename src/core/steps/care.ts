@@ -160,7 +160,8 @@ const ROOTING_SHARE = 0.75;
  * never so little that it might hang: too much is the commonest way to lose one.
  */
 function pourMl(sowing: Projected, round: Round, now: Millis): number {
-  const { capacityG, g, sdG, isPool } = waterAt(sowing, now);
+  const level = waterAt(sowing, now);
+  const { capacityG, g, sdG, isPool } = level;
   // A pool no deeper than what goes until the next round: what stands longer drowns.
   const track = trackOf(sowing);
   const upTo = isPool
@@ -168,7 +169,7 @@ function pourMl(sowing: Projected, round: Round, now: Millis): number {
         capacityG,
         track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, round.nextAt))
       )
-    : capacityG * (stageAt(sowing, now) === 'press' ? ROOTING_SHARE : FULL_SHARE);
+    : capacityG * (stageAt(sowing, now) === 'press' && !isReservoir(level) ? ROOTING_SHARE : FULL_SHARE);
   // What is left of a pool is poured off first, unless it is this round's.
   const stale = isPool && lastGivenAt(sowing) < round.at - ROUND_LEAD_H * HOUR;
   const wanted = upTo - (stale ? Math.min(g, track.mediumG) : g);

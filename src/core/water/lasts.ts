@@ -46,8 +46,8 @@ export const mediumLastsH = (setting: Setting): number =>
   ((mediumOf(setting) * (FULL_SHARE - DRY_SHARE)) / lossG(setting)) * 24;
 
 /**
- * How long it may stand at nothing where one round is missed, hours: some lose more than is believed of them. Only what lives from a pool is asked that: it has no more
- * than what goes until the next round.
+ * How long it may stand at nothing where one round is missed, hours: some lose more than is believed of them. Only what
+ * lives from a pool is asked that: it has no more than what goes until the next round.
  */
 export function dryIfMissedH(setting: Setting): number {
   const { crop, medium, gapH, container } = setting;
