@@ -8,7 +8,6 @@ import { glutWords } from '../../src/words/ahead.ts';
 const METRIC = { zone: 'Europe/Madrid', units: 'metric' } as const;
 const NOW = Date.parse('2026-11-26T10:00Z');
 const opening = (inD: number, g: number, spreadD = 1): Opening => ({
-  name: 'Radish',
   g,
   p10: NOW + (inD - spreadD) * DAY,
   p50: NOW + inD * DAY,

@@ -24,18 +24,23 @@ const MOST_LATER_D = 42;
 const sumG = (openings: readonly Opening[], from: Millis, until: Millis): number =>
   openings.reduce((sum, one) => sum + openedByG(one, until) - openedByG(one, from), 0);
 
+/** A day from which a week is looked at, with what of what stands opens in it. */
+interface Week {
+  from: Millis;
+  until: Millis;
+  standingG: number;
+}
+
 /** The fullest week that a new sowing makes too full, by what opens in it; null where it makes none so. */
 function fullest(
   added: readonly Opening[],
-  standing: readonly Opening[],
-  appetiteGD: number,
-  now: Millis
+  weeks: readonly Week[],
+  appetiteGD: number
 ): Omit<Glut, 'mendD'> | null {
   let found: Omit<Glut, 'mendD'> | null = null;
-  for (let day = 0; day < HORIZON_D; day += 1) {
-    const [from, until] = [now + day * DAY, now + day * DAY + WEEK];
+  for (const { from, until, standingG } of weeks) {
     const addedG = sumG(added, from, until);
-    const g = addedG + sumG(standing, from, until);
+    const g = addedG + standingG;
     if (g > OVER * 7 * appetiteGD && addedG > ADDS * g && (!found || g > found.g))
       found = { from, until, g, addedG };
   }
@@ -44,7 +49,7 @@ function fullest(
 
 /**
  * Whether more would open within a week than is eaten, with a sowing that is being planned, and by how many days later it
- * would have to begin (docs/model.md, 13).
+ * would have to begin (docs/model.md).
  * @param standing what is under way or planned already
  * @param appetiteGD grams eaten a day; over 0
  */
@@ -54,17 +59,16 @@ export function glutOf(
   appetiteGD: number,
   now: Millis
 ): Glut | null {
-  const found = fullest(added, standing, appetiteGD, now);
+  // What stands is the same for every start that is tried.
+  const weeks = Array.from({ length: HORIZON_D }, (_, day): Week => {
+    const [from, until] = [now + day * DAY, now + day * DAY + WEEK];
+    return { from, until, standingG: sumG(standing, from, until) };
+  });
+  const found = fullest(added, weeks, appetiteGD);
   if (!found) return null;
-  for (let days = 1; days <= MOST_LATER_D; days += 1)
-    if (
-      !fullest(
-        added.map((one) => later(one, days * DAY)),
-        standing,
-        appetiteGD,
-        now
-      )
-    )
-      return { ...found, mendD: days };
+  for (let days = 1; days <= MOST_LATER_D; days += 1) {
+    const begun = added.map((one) => later(one, days * DAY));
+    if (!fullest(begun, weeks, appetiteGD)) return { ...found, mendD: days };
+  }
   return { ...found, mendD: null };
 }

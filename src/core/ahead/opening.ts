@@ -1,14 +1,19 @@
 import { phi, Z80 } from '../stats/normal.ts';
+import type { Forecast } from '../growth/forecast.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 
 /** What a sowing gives, and when its window is expected to open: 10, 50 and 90 % of the way. */
 export interface Opening {
-  /** What it is called. */
-  name: string;
   g: number;
   p10: Millis;
   p50: Millis;
   p90: Millis;
+}
+
+/** The opening of what gives so much, as its forecast has it. */
+export function openingOf({ marks }: Forecast, g: number): Opening {
+  const { p10, p50, p90 } = marks.windowOpen;
+  return { g, p10, p50, p90 };
 }
 
 /** Grams of it that are expected to have opened by a moment: by the spread of its window and not by its middle alone. */

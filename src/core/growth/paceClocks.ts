@@ -135,7 +135,8 @@ export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
 
 /**
  * First light, as it was or as its method has it: by the days under the dome where the method counts them, else at the mark
- * that the crop waits for and somebody comes by, never before its cover came off, nor before it was last seen in the dark. Infinity for never.
+ * that the crop waits for and somebody comes by, never before its cover came off, nor before it was last seen in the dark.
+ * Infinity for never.
  * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
  */
 export function firstLight(

@@ -15,7 +15,7 @@ import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
 import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
 import { cleaningPlan } from '../cleaning/cleaning.ts';
 import { keepingDays } from '../pantry/keeping.ts';
-import { PREPARING_MIN } from '../sowing/preparing.ts';
+import { isDisinfected, PREPARING_MIN } from '../sowing/preparing.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
 import type { SeedLine, Step, StepBody } from './step.ts';
@@ -131,8 +131,8 @@ function preparation(sowing: Projected): Timed[] {
   const { crop, method } = sowing;
   const lines = linesOf(sowing);
   const wet = wettable(sowing);
-  const disinfected = wet.filter((part) => part.crop.disinfect !== 'no');
-  const disinfects = method.disinfect !== 'none' && disinfected.length > 0;
+  const disinfected = wet.filter((part) => isDisinfected(part.crop, method));
+  const disinfects = disinfected.length > 0;
   const advised = wet.flatMap((part) => (part.crop.disinfect === 'advised' ? [part.crop.name] : []));
   const steps: Timed[] = [
     [{ kind: 'weigh', seed: lines, disinfect: disinfects ? [] : advised }, PREPARING_MIN.weigh * lines.length]

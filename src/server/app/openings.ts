@@ -1,4 +1,4 @@
-import type { Opening } from '../../core/ahead/opening.ts';
+import { openingOf, type Opening } from '../../core/ahead/opening.ts';
 import { wholeYieldG } from '../../core/harvest/expected.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { project } from '../../core/sowing/project.ts';
@@ -14,13 +14,6 @@ export async function openings(tx: Tx): Promise<Opening[]> {
   const facts = factsOf(household, book);
   return records.map((record) => {
     const sowing = project(facts, record.setup, readLog(record));
-    const { p10, p50, p90 } = sowing.forecast.marks.windowOpen;
-    return {
-      name: sowing.crop.name,
-      g: wholeYieldG(sowing).usual * (1 - sowing.state.cutShare),
-      p10,
-      p50,
-      p90
-    };
+    return openingOf(sowing.forecast, wholeYieldG(sowing).usual * (1 - sowing.state.cutShare));
   });
 }

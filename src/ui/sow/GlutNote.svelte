@@ -1,6 +1,6 @@
 <script lang="ts">
   import { glutOf } from '$core/ahead/glut.ts';
-  import type { Opening } from '$core/ahead/opening.ts';
+  import { openingOf, type Opening } from '$core/ahead/opening.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { DAY } from '$core/time/zone.ts';
   import { glutWords } from '$words/ahead.ts';
@@ -19,12 +19,7 @@
   }
   let { sowings, openings, appetiteGD, now, locale, onlater }: Props = $props();
 
-  const added = $derived(
-    sowings.map(({ plan, projected }) => {
-      const { p10, p50, p90 } = plan.forecast.marks.windowOpen;
-      return { name: projected.crop.name, g: plan.yieldG.usual, p10, p50, p90 };
-    })
-  );
+  const added = $derived(sowings.map(({ plan }) => openingOf(plan.forecast, plan.yieldG.usual)));
   const glut = $derived(glutOf(added, openings, appetiteGD, now));
   /** By then it is ready in eight of ten, begun so much later. */
   const readyAt = $derived(glut?.mendD ? Math.max(...added.map(({ p90 }) => p90)) + glut.mendD * DAY : null);

@@ -16,7 +16,7 @@ export function airAt(place: Place, at: Millis): Air {
   // What is usual takes three days of readings to work out, and a round asks for hundreds of moments.
   if (measured && measured.humidityPct !== null)
     return { tempC: measured.tempC, humidityPct: measured.humidityPct, movingAir };
-  const expected = isUnmeasured(place, at) ? saidAir(place, at) : usualAir(place);
+  const expected = isUnmeasured(place, at) ? saidAir(saidAt(place, at)) : usualAir(place);
   return { tempC: measured?.tempC ?? expected.tempC, humidityPct: expected.humidityPct, movingAir };
 }
 
@@ -24,10 +24,11 @@ export function airAt(place: Place, at: Millis): Air {
 const isUnmeasured = (place: Place, at: Millis): boolean =>
   binIndex(at) < (airOf(place)?.firstIndex ?? Infinity);
 
-function saidAir(place: Place, at: Millis): UsualAir {
-  const said = saidAt(place, at);
-  return { tempC: meanTempC(said), humidityPct: said.humidityPct, measured: false };
-}
+const saidAir = (said: Pick<Place, 'dayC' | 'nightC' | 'humidityPct'>): UsualAir => ({
+  tempC: meanTempC(said),
+  humidityPct: said.humidityPct,
+  measured: false
+});
 
 /**
  * What is expected where nothing is measured: the mean of the last three days of readings where there are
@@ -53,7 +54,7 @@ const usual = new WeakMap<Place, UsualAir>();
 
 function workedOut(place: Place): UsualAir {
   const recent = airOf(place)?.recent();
-  if (!recent) return { tempC: meanTempC(place), humidityPct: place.humidityPct, measured: false };
+  if (!recent) return saidAir(place);
   const damp = recent.flatMap(({ humidityPct }) => (humidityPct === null ? [] : [humidityPct]));
   const own = place.ownShare ?? 0;
   const mixed = (measured: number, said: number) => measured * (1 - own) + said * own;

@@ -251,25 +251,13 @@ export function sharedPath(own: Path, other: Path): Path {
   const mists = (['never', 'daily', 'twice'] as const).findLast(
     (one) => own.mists === one || other.mists === one
   )!;
+  const shared = { ...own, cover, ...pressed, pressedD, mists };
   if (own.lightFrom === null || other.lightFrom === null)
-    return {
-      ...own,
-      cover,
-      ...pressed,
-      pressedD,
-      mists,
-      blackout: true,
-      domeDays: null,
-      lightFrom: null
-    };
+    return { ...shared, blackout: true, domeDays: null, lightFrom: null };
   const blackout = own.blackout || other.blackout;
   const counted = own.blackout ? own.domeDays : other.domeDays;
   return {
-    ...own,
-    cover,
-    ...pressed,
-    pressedD,
-    mists,
+    ...shared,
     blackout,
     domeDays: blackout ? counted : null,
     lightFrom: cover === 'none' || cover === 'clear' ? 'sown' : blackout ? 'lightReady' : 'rooted'
