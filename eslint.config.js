@@ -21,10 +21,10 @@ const CORE = [
   'pantry',
   'cleaning',
   'steps',
-  'ahead',
   'away',
   'reminders',
   'costs',
+  'ahead',
   'notebook',
   'calculators',
   'picture'

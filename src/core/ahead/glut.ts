@@ -31,6 +31,12 @@ interface Week {
   standingG: number;
 }
 
+const weeksOf = (standing: readonly Opening[], now: Millis): Week[] =>
+  Array.from({ length: HORIZON_D }, (_, day): Week => {
+    const [from, until] = [now + day * DAY, now + day * DAY + WEEK];
+    return { from, until, standingG: sumG(standing, from, until) };
+  });
+
 /** The fullest week that a new sowing makes too full, by what opens in it; null where it makes none so. */
 function fullest(
   added: readonly Opening[],
@@ -60,10 +66,7 @@ export function glutOf(
   now: Millis
 ): Glut | null {
   // What stands is the same for every start that is tried.
-  const weeks = Array.from({ length: HORIZON_D }, (_, day): Week => {
-    const [from, until] = [now + day * DAY, now + day * DAY + WEEK];
-    return { from, until, standingG: sumG(standing, from, until) };
-  });
+  const weeks = weeksOf(standing, now);
   const found = fullest(added, weeks, appetiteGD);
   if (!found) return null;
   for (let days = 1; days <= MOST_LATER_D; days += 1) {
@@ -71,4 +74,45 @@ export function glutOf(
     if (!fullest(begun, weeks, appetiteGD)) return { ...found, mendD: days };
   }
   return { ...found, mendD: null };
+}
+
+/** So many containers begun on one day, that many days from now. */
+export interface Portion {
+  days: number;
+  count: number;
+}
+
+/**
+ * Several containers alike begun in turn, each as soon as it makes no week too full; null where that does not go within weeks.
+ * @param one of them
+ */
+export function spreadOf(
+  one: readonly Opening[],
+  count: number,
+  standing: readonly Opening[],
+  appetiteGD: number,
+  now: Millis
+): Portion[] | null {
+  const portions: Portion[] = [];
+  const placed: Opening[] = [];
+  let days = 0;
+  for (let n = 0; n < count; n += 1) {
+    const fits = (): boolean => {
+      const weeks = weeksOf([...standing, ...placed], now);
+      return (
+        fullest(
+          one.map((opening) => later(opening, days * DAY)),
+          weeks,
+          appetiteGD
+        ) === null
+      );
+    };
+    while (days <= MOST_LATER_D && !fits()) days += 1;
+    if (days > MOST_LATER_D) return null;
+    placed.push(...one.map((opening) => later(opening, days * DAY)));
+    const last = portions.at(-1);
+    if (last?.days === days) last.count += 1;
+    else portions.push({ days, count: 1 });
+  }
+  return portions;
 }

@@ -8,7 +8,7 @@ import { loadOf, type Load } from './load.ts';
 import { besideOf, refusedMove } from './moving.ts';
 
 /** Between two trays, so that a hand fits, in cm. */
-const GAP_CM = 2;
+export const GAP_CM = 2;
 
 /** A container, or a stack of them, where it stands on the board, from the front. */
 export interface Spot {

@@ -1,17 +1,31 @@
+import { usualYieldG } from '../growth/yield.ts';
 import type { Place } from '../places/place.ts';
 import type { Projected } from '../sowing/project.ts';
+import { isPressed } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
-import { stacksOf } from './stack.ts';
+import { stacksOf, wetTrayG } from './stack.ts';
 import { onScaleG } from './weight.ts';
+
+/** What presses on a sowing, g, as long as something does: of a stack only the uppermost has a weight on it. */
+const pressedG = (projected: Projected): number => {
+  const { setup, areaCm2: area, path } = projected;
+  const under = path.cover === 'stacked' ? (area / setup.count) * stacksOf(projected).stacks : area;
+  return path.pressGCm2 * under;
+};
+
+/** The most that a sowing still comes to weigh where it stands, g: freshly watered and pressed, or grown. */
+export function mostWeightG(projected: Projected): number {
+  const { setup, crop, areaCm2: area, state } = projected;
+  const wetG = wetTrayG(projected) * setup.count * setup.areaShare;
+  const presses = state.sownAt === null || state.stage === 'press';
+  return wetG + Math.max(presses ? pressedG(projected) : 0, usualYieldG(crop, area).usual);
+}
 
 /** What a sowing weighs where it stands, g: what a scale would show, and what presses on it. */
 export function sowingWeightG(projected: Projected, now: Millis): number {
-  const { setup, areaCm2: area, path, state } = projected;
+  const { state } = projected;
   if (state.sownAt === null || state.stage === 'ended') return 0;
-  // Of a stack only the uppermost has a weight on it.
-  const under = path.cover === 'stacked' ? (area / setup.count) * stacksOf(projected).stacks : area;
-  const pressed = state.stage === 'press' ? path.pressGCm2 * under : 0;
-  return onScaleG(projected, now) + pressed;
+  return onScaleG(projected, now) + (isPressed(projected) ? pressedG(projected) : 0);
 }
 
 /** From this share of its rating on, a shelf's load is pointed out. */

@@ -8,7 +8,7 @@ import { dryTrayG } from './weight.ts';
 const MOST_ON_TOP = 6;
 
 /** What one of a sowing's containers weighs as it is sown, wet, g. */
-function wetTrayG(sowing: Projected): number {
+export function wetTrayG(sowing: Projected): number {
   const { setup, areaCm2: area, mediumDepthCm } = sowing;
   const { firstG } = storeOf(area, mediumDepthCm, setup.medium, reservoirMlOf(setup));
   return (dryTrayG(sowing) + firstG + setup.seedG) / (setup.count * setup.areaShare);

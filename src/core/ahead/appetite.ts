@@ -1,0 +1,75 @@
+import type { Period } from '../away/period.ts';
+import { DAY, type Millis, type Zone } from '../time/zone.ts';
+import { dayOf, isAwayOn, type Horizon } from './horizon.ts';
+
+/** Somebody who eats greens, or all of a household together. */
+export interface Eater {
+  id: string;
+  name: string;
+  /** Grams a day, Monday to Sunday. */
+  gByWeekday: readonly number[];
+}
+
+/** What is thought of a crop, and which share of a week's greens it is to be. */
+export interface Taste {
+  cropKey: string;
+  taste: 'liked' | 'usual' | 'disliked';
+  /** Shares of a week, 0 to 1; null for no wish. */
+  leastShare: number | null;
+  mostShare: number | null;
+}
+
+/** Amounts for one touch, g: a household of one says what they eat without a scale (starting figures). */
+export const PORTIONS = { pinch: 5, handful: 20, salad: 60 } as const;
+export type Portion = keyof typeof PORTIONS;
+
+/** Grams that are eaten on each day: by weekday and person, nothing while nobody is at home. */
+export function appetiteOn(eaters: readonly Eater[], horizon: Horizon, away: readonly Period[]): number[] {
+  return Array.from({ length: horizon.days }, (_, index) => {
+    const date = dayOf(horizon, index);
+    if (isAwayOn(horizon, index, away)) return 0;
+    return eaters.reduce((sum, { gByWeekday }) => sum + (gByWeekday[date.dayOfWeek - 1] ?? 0), 0);
+  });
+}
+
+/** The mean of a week, g a day. */
+export const usualAppetiteG = (eaters: readonly Eater[]): number =>
+  eaters.reduce((sum, { gByWeekday }) => sum + gByWeekday.reduce((all, g) => all + g, 0), 0) / 7;
+
+/** So long a stretch, with so many takings in it, tells what is eaten (starting figures). */
+const TELLS_D = 28;
+const LEAST_TAKINGS = 6;
+/** A weekday is its own by what was eaten on it, held against the mean as though that had been seen so many times. */
+const MEAN_COUNTS = 2;
+const DAYS_OF_WEEK = 7;
+
+/**
+ * What was eaten out of pantry and trays, g on each weekday, Monday to Sunday; null while too little was recorded to tell. A
+ * weekday of which little is known is near the mean of all.
+ */
+export function eatenByWeekday(
+  takings: readonly { at: Millis; g: number }[],
+  zone: Zone,
+  now: Millis
+): number[] | null {
+  const lately = takings.filter(({ at }) => at > now - TELLS_D * DAY && at <= now);
+  if (lately.length < LEAST_TAKINGS) return null;
+  const since = Math.min(...lately.map(({ at }) => at));
+  const days = Math.max(DAYS_OF_WEEK, (now - since) / DAY);
+  const meanG = lately.reduce((sum, { g }) => sum + g, 0) / days;
+  const weeks = days / DAYS_OF_WEEK;
+  const eaten = new Float64Array(DAYS_OF_WEEK);
+  for (const { at, g } of lately) eaten[zone.date(at).dayOfWeek - 1]! += g;
+  return Array.from(eaten, (g) => (g + MEAN_COUNTS * meanG) / (weeks + MEAN_COUNTS));
+}
+
+/** What is eaten in all, shared among eaters as they said it themselves: evenly on a weekday of which nobody said anything. */
+export function sharedOut(eaters: readonly Eater[], byWeekday: readonly number[]): Eater[] {
+  return eaters.map((eater) => ({
+    ...eater,
+    gByWeekday: byWeekday.map((g, day) => {
+      const said = eaters.reduce((sum, { gByWeekday }) => sum + (gByWeekday[day] ?? 0), 0);
+      return said > 0 ? (g * (eater.gByWeekday[day] ?? 0)) / said : g / eaters.length;
+    })
+  }));
+}

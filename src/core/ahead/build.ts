@@ -1,0 +1,232 @@
+import type { Period } from '../away/period.ts';
+import type { Prices } from '../costs/prices.ts';
+import type { PantryItem } from '../pantry/item.ts';
+import { boardOf, type Place } from '../places/place.ts';
+import type { PlanContext } from '../sowing/planSowing.ts';
+import type { Projected } from '../sowing/project.ts';
+import { beginsAt } from '../sowing/soak.ts';
+import { emptyG } from '../shelf/weight.ts';
+import { standingOf } from '../sowing/standing.ts';
+import { areaCm2, type KeptContainer } from '../supplies/containers/container.ts';
+import { longestGapH } from '../time/rhythm.ts';
+import { begunNow, coursesOf, seedCostG, whyNotAt, type Course, type Growable } from './growable.ts';
+import { appetiteOn, usualAppetiteG, type Eater, type Taste } from './appetite.ts';
+import { dayIndex, dayOf, isAwayOn, type Horizon } from './horizon.ts';
+import type { AheadCrop, AheadProblem, Standing, Start } from './problem.ts';
+import { Resources } from './resources.ts';
+import { pantrySupply, supplyOf, type Supply } from './supply.ts';
+
+/** All that a household's weeks ahead follow from. */
+export interface AheadInput {
+  context: PlanContext;
+  horizon: Horizon;
+  eaters: readonly Eater[];
+  tastes: readonly Taste[];
+  away: readonly Period[];
+  /** Weekdays on which nobody has time to soak or sow, 1 for Monday to 7. */
+  daysOff: readonly number[];
+  places: readonly Place[];
+  containers: readonly KeptContainer[];
+  growables: readonly Growable[];
+  /** Under way, planned, and what standing orders will lay. */
+  sowings: readonly Projected[];
+  /** Planned sowings that stay as they are. */
+  locked: ReadonlySet<string>;
+  pantry: readonly PantryItem[];
+  prices: Prices;
+}
+
+/** A problem with what its starts stand for. */
+export interface Built {
+  problem: AheadProblem;
+  /** Of each start: how it goes, in what. Null for a sowing that is planned already. */
+  starts: ({ course: Course; container: KeptContainer } | null)[];
+  /** The sowing of each start that is planned. */
+  planned: (Projected | null)[];
+  /** Of what stands: the sowing that it is, null for what is in the pantry. */
+  standing: (Projected | null)[];
+}
+
+/** No crop is more than so much of a week where nobody said otherwise (starting figure). */
+const USUAL_SHARE = 0.5;
+/** As many of one kind may be begun on a day. */
+const MOST_A_DAY = 3;
+/** A crop is tried where it opens first, and, where there might be no room, at one place more. */
+const MOST_PLACES = 2;
+/** Every day of the next weeks may be the one; of those after them every other, for they are planned again before. */
+const NEAR_D = 21;
+const FAR_EVERY_D = 2;
+/** What has not opened to this share within the horizon feeds nobody in it. */
+const FEEDS_SHARE = 0.5;
+
+/** What a plan is made of: what stands, what may be begun on which day, and what there is of board, containers and seed. */
+export function buildProblem(input: AheadInput): Built {
+  const { horizon, context } = input;
+  const { rhythm } = context;
+  const resources = new Resources(input);
+  const crops = new Map<string, number>();
+  const tastes = new Map(input.tastes.map((taste) => [taste.cropKey, taste]));
+  const cropIndex = (key: string): number => {
+    if (!crops.has(key)) crops.set(key, crops.size);
+    return crops.get(key)!;
+  };
+  const standing: Standing[] = [];
+  const starts: Start[] = [];
+  const of: Built['starts'] = [];
+  const planned: Built['planned'] = [];
+  const whose: Built['standing'] = [];
+  const worked = Array.from({ length: horizon.days }, () => false);
+  const stands = ({ cropKey, ...supply }: Supply, sowing: Projected | null): void => {
+    standing.push({ crop: cropIndex(cropKey), ...supply });
+    whose.push(sowing);
+  };
+
+  for (const container of standingOf(input.sowings)) {
+    const { sowings } = container;
+    const begun = sowings.some(({ state }) => state.sownAt !== null || state.soakedAt !== null);
+    const first = sowings[0]!;
+    const uses = resources.of(container);
+    const works = workDaysOf(first, horizon, input);
+    // Two halves are one container: neither is begun without the other.
+    if (begun || sowings.length > 1 || sowings.some(({ setup }) => input.locked.has(setup.id))) {
+      for (const one of sowings) stands(supplyOf(one, horizon, context.now), one);
+      for (const use of uses) resources.take(use);
+      for (const day of begun ? [] : works) if (day >= 0 && day < horizon.days) worked[day] = true;
+      continue;
+    }
+    const supply = supplyOf(first, horizon, context.now);
+    starts.push({
+      crop: cropIndex(supply.cropKey),
+      placeId: first.setup.placeId,
+      containerId: '',
+      day: Math.max(0, works[0]!),
+      workDays: works.filter((day) => day >= 0 && day < horizon.days),
+      yieldG: supply.yieldG,
+      opened: supply.opened,
+      gone: supply.gone,
+      uses,
+      seedG: first.setup.seedG,
+      costG: 0,
+      sowingId: first.setup.id,
+      most: 1
+    });
+    of.push(null);
+    planned.push(first);
+  }
+  for (const item of input.pantry) {
+    const supply = pantrySupply(item, horizon, rhythm);
+    if (supply) stands(supply, null);
+  }
+
+  const gapH = longestGapH(rhythm);
+  const works = Array.from({ length: horizon.days }, (_, day) => canWork(day, input));
+  for (const growable of input.growables) {
+    if (tastes.get(growable.crop.key)?.taste === 'disliked') continue;
+    const courses = input.places
+      .filter((place) => whyNotAt(growable, place, gapH) === null)
+      .flatMap((place) => {
+        const now = begunNow(growable, place, horizon, context);
+        return now ? [{ place, ...now }] : [];
+      })
+      .sort((a, b) => a.opensAt - b.opensAt)
+      .slice(0, resources.mightBeFull ? MOST_PLACES : 1)
+      .map(({ place, planned: now }) => coursesOf(growable, place, now, horizon, context))
+      .filter((along) => along.length > 0);
+    for (const [nth, along] of courses.entries())
+      for (const container of input.containers)
+        for (const start of startsOf(along, container, resources, { ...input, works })) {
+          const every = (nth + 1) * (start.day > NEAR_D ? FAR_EVERY_D : 1);
+          if (start.day % every > 0) continue;
+          starts.push({ ...start, crop: cropIndex(growable.crop.key) });
+          of.push({ course: along.findLast(({ from }) => from <= start.day)!, container });
+          planned.push(null);
+        }
+  }
+  const keys = [...crops.keys()];
+  const appetiteG = appetiteOn(input.eaters, horizon, input.away);
+  return {
+    problem: {
+      days: horizon.days,
+      appetiteG,
+      crops: keys.map((key): AheadCrop => {
+        const taste = tastes.get(key);
+        return {
+          key,
+          liked: taste?.taste === 'liked',
+          leastShare: taste?.leastShare ?? 0,
+          mostShare: taste?.mostShare ?? (keys.length > 1 ? USUAL_SHARE : 1)
+        };
+      }),
+      standing,
+      starts,
+      resources: resources.all,
+      worked
+    },
+    starts: of,
+    planned,
+    standing: whose
+  };
+}
+
+/** Whether somebody is there, and has time, on a day. */
+const canWork = (day: number, { horizon, away, daysOff }: AheadInput): boolean =>
+  !daysOff.includes(dayOf(horizon, day).dayOfWeek) && !isAwayOn(horizon, day, away);
+
+/** The days on which a planned sowing is soaked and sown. */
+function workDaysOf({ soak, sownAt }: Projected, horizon: Horizon, { context }: AheadInput): number[] {
+  const days = [beginsAt(soak), sownAt].map((at) => dayIndex(horizon, context.rhythm, at));
+  return [...new Set(days)];
+}
+
+/** All days on which one container of a crop may be begun at a place. */
+function startsOf(
+  courses: readonly Course[],
+  container: KeptContainer,
+  resources: Resources,
+  { horizon, eaters, prices, works }: AheadInput & { works: readonly boolean[] }
+): Omit<Start, 'crop'>[] {
+  const area = areaCm2(container);
+  const found: Omit<Start, 'crop'>[] = [];
+  const owned = resources.containers(container);
+  const halfWeekG = (7 * usualAppetiteG(eaters) * USUAL_SHARE) / 2;
+  const fitsBoard = boardOf(courses[0]!.place).depthCm >= container.widthCm;
+  if (owned === 0 || !fitsBoard) return [];
+  for (let day = courses[0]!.from; day < horizon.days; day += 1) {
+    const course = courses.findLast(({ from }) => from <= day)!;
+    const { growable, place, sowD, freeD, curve } = course;
+    const workDays = [...new Set([day, day + sowD])];
+    if (workDays.some((one) => !works[one])) continue;
+    const yieldG = course.yieldGCm2 * area;
+    const opened = shifted(curve.opened, day, yieldG);
+    if (opened.at(-1)! < FEEDS_SHARE * yieldG) break;
+    const seedG = course.seedGCm2 * area;
+    found.push({
+      placeId: place.id,
+      containerId: container.id,
+      day,
+      workDays,
+      yieldG,
+      opened,
+      gone: shifted(curve.gone, day, yieldG),
+      uses: resources.wanted(growable, place, container, {
+        from: day + sowD,
+        until: day + freeD,
+        seedG,
+        loadG: course.loadGCm2 * area + emptyG(container)
+      }),
+      seedG,
+      costG: seedCostG(growable.crop, growable.lot, seedG, prices),
+      sowingId: null,
+      // More of one crop on one day than half a week's share of it would be a glut.
+      most: Math.min(owned, Math.max(1, Math.min(MOST_A_DAY, Math.floor(halfWeekG / yieldG))))
+    });
+  }
+  return found;
+}
+
+/** Shares by day of what is begun on the first, as grams of what is begun on another. */
+function shifted(shares: Float64Array, day: number, yieldG: number): Float64Array {
+  const grams = new Float64Array(shares.length);
+  for (let at = day; at < grams.length; at += 1) grams[at] = shares[at - day]! * yieldG;
+  return grams;
+}

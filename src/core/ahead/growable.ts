@@ -1,0 +1,180 @@
+import type { Crop, Density } from '../crops/crop.ts';
+import type { Prices } from '../costs/prices.ts';
+import type { Place } from '../places/place.ts';
+import { standsStill, tooWarm } from '../places/air/warmth.ts';
+import { planSowing, type PlanContext, type PlannedSowing, type SowingChoice } from '../sowing/planSowing.ts';
+import { beginsAt } from '../sowing/soak.ts';
+import { areaCm2, type Container } from '../supplies/containers/container.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { pathOf } from '../supplies/methods/path.ts';
+import { mostWeightG } from '../shelf/load.ts';
+import { emptyG } from '../shelf/weight.ts';
+import type { LotStock } from '../supplies/seed/lot.ts';
+import type { Rhythm } from '../time/rhythm.ts';
+import { DAY, type Millis } from '../time/zone.ts';
+import { tooShort } from '../water/lasts.ts';
+import { dayIndex, type Horizon } from './horizon.ts';
+import { CLEANING_D } from './room.ts';
+import { curveOf, lastCutAt, type Curve } from './supply.ts';
+
+/** A crop that may be sown, as the household sows it. */
+export interface Growable {
+  crop: Crop;
+  medium: MediumKind;
+  mediumId: string | null;
+  method: Method;
+  density: Density | number;
+  /** What its seed is taken from first; null for seed that nobody keeps. */
+  lot: LotStock | null;
+  /** Seed that there is in all, g; null where nobody keeps count. */
+  seedG: number | null;
+}
+
+/** How one container of a crop goes at a place, counted in days from when it is begun. */
+export interface Course {
+  growable: Growable;
+  place: Place;
+  /** A day from which on it may be begun so. */
+  from: number;
+  /** Days from its begin to its sowing, and until its container and place are free again. */
+  sowD: number;
+  freeD: number;
+  curve: Curve;
+  /** Per cm2 of a container. */
+  yieldGCm2: number;
+  seedGCm2: number;
+  /** The most that it comes to weigh, without its container. */
+  loadGCm2: number;
+}
+
+/** A sill's light changes with the year: followed from so many days to so many. */
+const SILL_STEP_D = 28;
+/** A course is reckoned on it, and goes by the area. */
+const USUAL: Container = {
+  name: 'Tray',
+  shape: 'rectangle',
+  lengthCm: 25,
+  widthCm: 18,
+  depthCm: 5,
+  cells: 1
+};
+
+/** Containers of it at a place, as its household sows it. */
+export function plannedFor(
+  { crop, medium, mediumId, method, density, lot }: Growable,
+  of: Pick<SowingChoice, 'place' | 'container' | 'count' | 'ownSeedG' | 'aim'>,
+  context: PlanContext
+): PlannedSowing {
+  return planSowing(
+    {
+      kind: 'one',
+      parts: [{ crop, lot, share: 1 }],
+      shareOf: 'weight',
+      staggered: false,
+      medium,
+      mediumId,
+      method,
+      density,
+      germinationPct: null,
+      soakH: null,
+      ...of
+    },
+    context
+  )[0]!;
+}
+
+/** One container of it, begun at a place from a moment on. */
+export const plannedAt = (
+  growable: Growable,
+  { place, container, at }: { place: Place; container: Container; at: Millis },
+  context: PlanContext
+): PlannedSowing =>
+  plannedFor(growable, { place, container, count: 1, ownSeedG: null, aim: { kind: 'from', at } }, context);
+
+/** Why a crop does not go at a place; null where it does. */
+export function whyNotAt(
+  { crop, medium, method }: Growable,
+  place: Place,
+  gapH: number
+): 'too-warm' | 'stands-still' | 'dark' | 'dries-out' | null {
+  if (tooWarm(crop, place)) return 'too-warm';
+  if (standsStill(crop, place)) return 'stands-still';
+  if (place.light.kind === 'dark' && pathOf(crop, method, medium).lightFrom !== null) return 'dark';
+  return tooShort({ crop, medium, container: USUAL, place, gapH }, [place]) === null ? null : 'dries-out';
+}
+
+/** One begun now at a place, and when it would open; null where it never would. */
+export function begunNow(
+  growable: Growable,
+  place: Place,
+  horizon: Horizon,
+  context: PlanContext
+): { planned: PlannedSowing; opensAt: Millis } | null {
+  const planned = plannedAt(growable, { place, container: USUAL, at: horizon.workFrom[0]! }, context);
+  const opensAt = planned.plan.forecast.marks.windowOpen.p50;
+  return planned.plan.stalls || !Number.isFinite(opensAt) ? null : { planned, opensAt };
+}
+
+/**
+ * How a crop goes at a place over a horizon: once under a lamp, at a sill anew from time to time.
+ * @param now as it goes if it is begun now
+ */
+export function coursesOf(
+  growable: Growable,
+  place: Place,
+  now: PlannedSowing,
+  horizon: Horizon,
+  context: PlanContext
+): Course[] {
+  const step = place.light.kind === 'sill' ? SILL_STEP_D : horizon.days;
+  const courses: Course[] = [];
+  for (let day = 0; day < horizon.days; day += step) {
+    const at = horizon.workFrom[day]!;
+    const planned = day === 0 ? now : plannedAt(growable, { place, container: USUAL, at }, context);
+    const course = courseFrom(growable, place, day, planned, horizon, context.rhythm);
+    if (course) courses.push(course);
+  }
+  return courses;
+}
+
+function courseFrom(
+  growable: Growable,
+  place: Place,
+  day: number,
+  { plan, setup, projected }: PlannedSowing,
+  horizon: Horizon,
+  rhythm: Rhythm
+): Course | null {
+  const { crop, method } = growable;
+  if (plan.stalls) return null;
+  const begins = dayIndex(horizon, rhythm, beginsAt(plan.soak));
+  const supper = horizon.supperAt[day]! + (begins - day) * DAY;
+  const moments = Array.from({ length: horizon.days }, (_, days) => supper + days * DAY);
+  const { forecast } = projected;
+  const lastCut = lastCutAt(projected);
+  if (!Number.isFinite(lastCut)) return null;
+  return {
+    growable,
+    place,
+    from: day === 0 ? begins : day,
+    sowD: dayIndex(horizon, rhythm, setup.sowAt) - begins,
+    freeD: dayIndex(horizon, rhythm, lastCut) - begins + 1 + CLEANING_D,
+    curve: curveOf(forecast, crop, method, moments),
+    yieldGCm2: plan.yieldG.usual / areaCm2(USUAL),
+    seedGCm2: setup.seedG / areaCm2(USUAL),
+    loadGCm2: (mostWeightG(projected) - emptyG(USUAL)) / areaCm2(USUAL)
+  };
+}
+
+/** Without prices, a gram of seed costs so many grams of greens (starting figure). */
+const SEED_COST_G = 0.1;
+
+/** What seed costs in grams of greens, at its share of the shop's price. */
+export function seedCostG(crop: Crop, lot: LotStock | null, seedG: number, { lots, shop }: Prices): number {
+  const perG = lot ? lots[lot.id] : undefined;
+  const per100 = shop[crop.key];
+  return perG !== undefined && per100 !== undefined && per100 > 0
+    ? (seedG * perG) / (per100 / 100)
+    : seedG * SEED_COST_G;
+}

@@ -1,0 +1,213 @@
+import type { Crop } from '../crops/crop.ts';
+import { findCrop } from '../crops/library.ts';
+import type { Prices } from '../costs/prices.ts';
+import type { Learned } from '../growth/learned.ts';
+import type { YieldLearned } from '../growth/yieldLearned.ts';
+import { pantryOf } from '../pantry/item.ts';
+import { factsOf, type HouseholdBookData, type HouseholdData } from '../sowing/facts.ts';
+import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
+import { movedTo } from '../sowing/reach.ts';
+import { readLog, type SowingRecord } from '../sowing/record.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
+import type { Container, KeptContainer } from '../supplies/containers/container.ts';
+import { ofSize } from '../supplies/containers/sizes.ts';
+import type { MediumKind } from '../supplies/media/medium.ts';
+import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { isGrass } from '../crops/traits.ts';
+import { holds, leftG, type LotStock } from '../supplies/seed/lot.ts';
+import type { Millis } from '../time/zone.ts';
+import type { Eater, Taste } from './appetite.ts';
+import type { Period } from '../away/period.ts';
+import type { AheadInput } from './build.ts';
+import type { Growable } from './growable.ts';
+import { horizonFrom } from './horizon.ts';
+import type { Moved } from './offers.ts';
+import { draftsOf, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
+
+/** A standing order as it is kept and sent. */
+export interface OrderData {
+  id: string;
+  cropKey: string;
+  container: Container;
+  count: number;
+  medium: MediumKind;
+  mediumId: string | null;
+  methodKey: string;
+  placeId: string;
+  ownSeedG: number | null;
+  rule: Rule;
+  fromDay: string;
+  /** Days that were begun or left out. */
+  done: readonly string[];
+}
+
+/** All that the weeks ahead follow from, plain enough to be sent, to a page and to its worker. */
+export interface AheadData {
+  household: HouseholdData;
+  /** Its usual method. */
+  methodKey: string;
+  book: HouseholdBookData;
+  /** Under way and planned. */
+  records: readonly SowingRecord[];
+  /** Those of which something is in the pantry. */
+  kept: readonly SowingRecord[];
+  learned: Learned;
+  yields: YieldLearned;
+  ownCrops: readonly Crop[];
+  methods: readonly Method[];
+  lots: readonly LotStock[];
+  containers: readonly KeptContainer[];
+  eaters: readonly Eater[];
+  tastes: readonly Taste[];
+  away: readonly Period[];
+  daysOff: readonly number[];
+  orders: readonly OrderData[];
+  /** The last sowing of each crop. */
+  latest: readonly SowingSetup[];
+  /** Planned sowings that stay as they are. */
+  locked: readonly string[];
+  prices: Prices;
+  now: Millis;
+}
+
+/** The weeks ahead as they stand, before anything is proposed. */
+export interface Ahead {
+  facts: HouseholdFacts;
+  input: AheadInput;
+  /** What standing orders lay, those that go and those that do not. */
+  drafts: Draft[];
+  /** Whether seed is kept count of at all. */
+  countsSeed: boolean;
+  moved: Moved;
+}
+
+/** Works out what a household's weeks ahead follow from. */
+export function aheadOf(
+  data: AheadData,
+  sowings: readonly Projected[] = projected(data, data.records)
+): Ahead {
+  const { household, book, now } = data;
+  const facts = factsOf(household, book);
+  const context = {
+    learned: data.learned,
+    yields: data.yields,
+    rhythm: facts.rhythm,
+    latitudeDeg: household.latitudeDeg,
+    now
+  };
+  const horizon = horizonFrom(facts.rhythm, now);
+  const orders = data.orders.flatMap((order): StandingOrder[] => {
+    const place = facts.places.get(order.placeId);
+    const growable = orderedAs(order, data);
+    return place && growable ? [{ ...order, growable, place, done: new Set(order.done) }] : [];
+  });
+  const underWay = sowings.filter(({ state }) => state.stage !== 'ended');
+  const drafts = draftsOf(orders, {
+    context,
+    horizon,
+    away: data.away,
+    sowings: underWay,
+    owned: (container) => ofSize(container, data.containers)?.owned ?? null
+  });
+  const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
+    planned ? [{ ...planned.projected, setup: { ...planned.setup, id: `${orderId} ${day}` } }] : []
+  );
+  return {
+    facts,
+    drafts,
+    countsSeed: data.lots.length > 0,
+    moved: ({ setup }, to) => {
+      const record = data.records.find((one) => one.setup.id === setup.id);
+      return record ? movedTo(facts, record.setup, readLog(record), to, now) : null;
+    },
+    input: {
+      context,
+      horizon,
+      eaters: data.eaters,
+      tastes: data.tastes,
+      away: data.away,
+      daysOff: data.daysOff,
+      places: book.places,
+      containers: data.containers,
+      growables: growablesOf(data),
+      sowings: [...underWay, ...laid],
+      locked: new Set([...data.locked, ...laid.map(({ setup }) => setup.id)]),
+      pantry: projected(data, data.kept).flatMap((one) => pantryOf(one, facts.rhythm.zone).items),
+      prices: data.prices
+    }
+  };
+}
+
+function projected({ household, book }: AheadData, records: readonly SowingRecord[]): Projected[] {
+  const facts = factsOf(household, book);
+  return records.map((record) => project(facts, record.setup, readLog(record)));
+}
+
+/** Of a crop's lots that which is used first: what keeps least, and of those the older. */
+export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
+  lots
+    .filter((lot) => leftG(lot) > 0)
+    .sort(
+      (a, b) =>
+        day(a.bestBefore).localeCompare(day(b.bestBefore)) || day(a.boughtOn).localeCompare(day(b.boughtOn))
+    );
+
+const day = (date: string | null): string => date ?? '9999';
+
+/**
+ * What a household may be proposed: crops that it has seed of, likes, or has sown before, each as it sows it; what it does not
+ * like is left out.
+ */
+export function growablesOf(data: AheadData): Growable[] {
+  const keys = new Set([
+    ...data.lots.filter(({ parts }) => parts === null).map(({ cropKey }) => cropKey),
+    ...data.tastes.filter(({ taste }) => taste !== 'disliked').map(({ cropKey }) => cropKey),
+    ...data.latest.filter(({ mix }) => mix === null).map(({ cropKey }) => cropKey)
+  ]);
+  const disliked = new Set(
+    data.tastes.filter(({ taste }) => taste === 'disliked').map(({ cropKey }) => cropKey)
+  );
+  const liked = new Set(data.tastes.filter(({ taste }) => taste === 'liked').map(({ cropKey }) => cropKey));
+  return (
+    [...keys]
+      .filter((key) => !disliked.has(key))
+      .sort()
+      .flatMap((key) => growableOf(key, data) ?? [])
+      // Cereal grasses are cut for juice, and no handful of greens: proposed to those who like them.
+      .filter(({ crop }) => !isGrass(crop) || liked.has(crop.key))
+  );
+}
+
+/** A crop as its household sows it: as it did last, or by its usual method. */
+export function growableOf(cropKey: string, data: AheadData): Growable | null {
+  const crop = findCrop(cropKey, [...data.ownCrops]);
+  if (!crop) return null;
+  const last = data.latest.find((setup) => setup.cropKey === cropKey && setup.mix === null);
+  const lots = data.lots.filter((lot) => lot.parts === null && holds(lot, cropKey));
+  const method =
+    (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
+  return {
+    crop,
+    medium: last?.medium ?? 'coir',
+    mediumId: last?.mediumId ?? null,
+    method: method ?? DEFAULT_METHOD,
+    density: last?.seedsPerCm2 ?? 'usual',
+    lot: useFirst(lots)[0] ?? null,
+    // Of a crop that no lot is kept of, nobody counts the seed.
+    seedG: lots.length > 0 ? lots.reduce((sum, lot) => sum + leftG(lot), 0) : null
+  };
+}
+
+/** A crop as a standing order lays it: one of which there is always one going is cut from all along, whatever its method says. */
+export function orderedAs(order: OrderData, data: AheadData): Growable | null {
+  const growable = growableOf(order.cropKey, data);
+  if (!growable) return null;
+  const method = findMethod(order.methodKey, [...data.methods]) ?? growable.method;
+  return {
+    ...growable,
+    medium: order.medium,
+    mediumId: order.mediumId,
+    method: order.rule.kind === 'keep' ? { ...method, taking: 'strip' } : method
+  };
+}

@@ -1,0 +1,72 @@
+import type { Built, AheadInput } from './build.ts';
+import { changesOf, type Change } from './changes.ts';
+import { eat, type DayAhead } from './eat.ts';
+import { plannedAt } from './growable.ts';
+import type { AheadPlan } from './greedy.ts';
+import { standsNow } from './problem.ts';
+import { rowsOf, type Row } from './rows.ts';
+import { usesOf, type Use } from './uses.ts';
+
+/** One change of a proposal, with all that it takes to make it so. */
+export interface Proposed extends Change {
+  /** What is begun; null for a planned sowing that is left out. */
+  begin: { cropKey: string; containerId: string; placeId: string; day: number; seedG: number } | null;
+  sowingId: string | null;
+  row: Row;
+}
+
+/** What is proposed, plain enough to be sent. */
+export interface Proposal {
+  changes: Proposed[];
+  days: DayAhead[];
+  uses: Use[];
+  missingG: number;
+  thrownG: number;
+  costG: number;
+  /** What it costs to leave all as it stands. */
+  standsG: number;
+}
+
+/** A plan as what it changes, each with how that would go. */
+export function proposalOf(
+  { problem, starts, planned }: Built,
+  plan: AheadPlan,
+  input: AheadInput
+): Proposal {
+  const { days, missingG, thrownG, costG } = plan.outcome;
+  const changes = changesOf(problem, plan).map((change): Proposed => {
+    const start = problem.starts[change.index]!;
+    const of = starts[change.index];
+    const stands = planned[change.index];
+    if (!of) {
+      const [row] = rowsOf([stands!], () => ({ kind: 'planned', locked: false, order: null }));
+      return { ...change, begin: null, sowingId: start.sowingId, row: row! };
+    }
+    const { growable, place } = of.course;
+    const at = input.horizon.workFrom[start.day]!;
+    const one = plannedAt(growable, { place, container: of.container, at }, input.context);
+    const key = `new ${change.index}`;
+    const [row] = rowsOf(
+      [{ ...one.projected, setup: { ...one.setup, id: key, count: change.count } }],
+      () => ({ kind: 'proposed', locked: false, order: null })
+    );
+    return {
+      ...change,
+      begin: {
+        cropKey: growable.crop.key,
+        containerId: of.container.id,
+        placeId: place.id,
+        day: start.day,
+        seedG: start.seedG
+      },
+      sowingId: null,
+      row: { ...row!, sowingIds: [], g: row!.g * change.count }
+    };
+  });
+  const uses = usesOf(problem, plan.counts);
+  return { changes, days, uses, missingG, thrownG, costG, standsG: eat(problem, standsNow(problem)).costG };
+}
+
+/** How much of all that could be mended a proposal leaves at most, as a share, by a cost that none can be under. */
+export const leavesShare = ({ costG, standsG }: Proposal, boundG: number): number =>
+  standsG > boundG ? Math.max(0, (costG - boundG) / (standsG - boundG)) : 0;

@@ -1,0 +1,120 @@
+import type { Crop } from '../crops/crop.ts';
+import type { Place } from '../places/place.ts';
+import { mostWeightG } from '../shelf/load.ts';
+import type { Standing } from '../sowing/standing.ts';
+import type { Container, KeptContainer } from '../supplies/containers/container.ts';
+import { sizeKey } from '../supplies/containers/sizes.ts';
+import type { AheadInput } from './build.ts';
+import type { Resource, Use } from './problem.ts';
+import { boardCm, daysTaken, frontCm, standOf } from './room.ts';
+
+/** What there is of board, containers and seed, day by day. */
+export class Resources {
+  readonly all: Resource[] = [];
+  private readonly index = new Map<string, number>();
+
+  constructor(
+    private readonly input: Pick<AheadInput, 'places' | 'containers' | 'growables' | 'horizon' | 'context'>
+  ) {
+    const { places, containers, growables, horizon } = input;
+    const always = (amount: number) => new Float64Array(horizon.days).fill(amount);
+    const widest = Math.max(18, ...containers.map(({ widthCm }) => widthCm));
+    for (const place of places) {
+      const cm = boardCm(place, widest);
+      this.add({
+        kind: 'board',
+        id: place.id,
+        name: place.name,
+        total: cm,
+        free: always(cm)
+      });
+      const { ratedG = null } = place;
+      // Where somebody looked at the rating and says that it holds, that is theirs to say.
+      if (ratedG !== null && !place.ratingSure)
+        this.add({ kind: 'load', id: place.id, name: place.name, total: ratedG, free: always(ratedG) });
+    }
+    for (const { owned, inUse, ...container } of containers)
+      this.add({
+        kind: 'container',
+        id: sizeKey(container),
+        name: container.name,
+        total: owned ?? Math.max(1, inUse),
+        free: always(owned ?? Math.max(1, inUse))
+      });
+    for (const { crop, seedG } of growables)
+      if (seedG !== null)
+        this.add({
+          kind: 'seed',
+          id: crop.key,
+          name: crop.name,
+          total: seedG,
+          free: new Float64Array([seedG])
+        });
+  }
+
+  /** Whether all containers together might not find room on one board. */
+  get mightBeFull(): boolean {
+    const fronts = this.input.containers.reduce(
+      (sum, container) => sum + frontCm(container, this.containers(container)),
+      0
+    );
+    return this.all.some(({ kind, free }) => kind === 'board' && Math.min(...free) < fronts);
+  }
+
+  private add(resource: Resource): void {
+    const key = `${resource.kind} ${resource.id}`;
+    if (this.index.has(key)) return;
+    this.index.set(key, this.all.length);
+    this.all.push(resource);
+  }
+
+  private at(kind: Resource['kind'], id: string): number | undefined {
+    return this.index.get(`${kind} ${id}`);
+  }
+
+  /** How many of a kind there are at most on any day. */
+  containers(container: Container): number {
+    const at = this.at('container', sizeKey(container));
+    return at === undefined ? 0 : Math.max(0, ...this.all[at]!.free);
+  }
+
+  /** What stands or is planned in one container takes, and until when. */
+  of(standing: Standing): Use[] {
+    const { horizon, context } = this.input;
+    const stand = standOf(standing);
+    const [from, until] = daysTaken(stand, horizon, context.rhythm);
+    const taken: [Resource['kind'], string, number][] = [
+      ['board', stand.placeId, stand.frontCm],
+      ['load', stand.placeId, standing.sowings.reduce((sum, half) => sum + mostWeightG(half), 0)],
+      ['container', stand.size, stand.count]
+    ];
+    // Its seed was taken from its lot when it was planned.
+    return taken.flatMap(([kind, id, amount]): Use[] => {
+      const resource = this.at(kind, id);
+      return resource === undefined ? [] : [{ resource, from, until, amount }];
+    });
+  }
+
+  /** What one container of a crop would take. */
+  wanted(
+    { crop }: { crop: Crop },
+    place: Place,
+    container: KeptContainer,
+    { from, until, seedG, loadG }: { from: number; until: number; seedG: number; loadG: number }
+  ): Use[] {
+    const uses: Use[] = [
+      { resource: this.at('board', place.id)!, from, until, amount: frontCm(container, 1) },
+      { resource: this.at('container', sizeKey(container))!, from, until, amount: 1 }
+    ];
+    const load = this.at('load', place.id);
+    if (load !== undefined) uses.push({ resource: load, from, until, amount: loadG });
+    const seed = this.at('seed', crop.key);
+    if (seed !== undefined) uses.push({ resource: seed, from: 0, until: 1, amount: seedG });
+    return uses;
+  }
+
+  take({ resource, from, until, amount }: Use): void {
+    const { free } = this.all[resource]!;
+    for (let day = from; day < Math.min(until, free.length); day += 1) free[day]! -= amount;
+  }
+}

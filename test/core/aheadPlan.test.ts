@@ -1,0 +1,366 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { buildProblem } from '../../src/core/ahead/build.ts';
+import { changesOf } from '../../src/core/ahead/changes.ts';
+import { eat } from '../../src/core/ahead/eat.ts';
+import { greedy } from '../../src/core/ahead/greedy.ts';
+import { better, columnsOf, modelOf, planOf } from '../../src/core/ahead/model.ts';
+import { reworked } from '../../src/core/ahead/reworked.ts';
+import { shortDays } from '../../src/core/ahead/paces.ts';
+import {
+  leftOf,
+  standsNow,
+  supplyWith,
+  type AheadProblem,
+  type Start
+} from '../../src/core/ahead/problem.ts';
+import { gapsOf, glutsOf, startFor, wishesOf } from '../../src/core/ahead/mends.ts';
+import { compare } from '../simulation/ahead.ts';
+import { solve } from '../support/solver.ts';
+import { aheadInput, container, eater, growable, shelf, twelveCrops } from '../support/ahead.ts';
+
+const DAYS = 12;
+/** Grams that open over a day or two, keep for some, and go. */
+const start = (
+  day: number,
+  {
+    leadD,
+    keepsD,
+    yieldG,
+    crop,
+    amount = 1
+  }: { leadD: number; keepsD: number; yieldG: number; crop: number; amount?: number }
+): Start => ({
+  crop,
+  placeId: 'p',
+  containerId: `c${crop}`,
+  day,
+  workDays: [day],
+  yieldG,
+  opened: Float64Array.from({ length: DAYS }, (_, at) =>
+    at < day + leadD ? 0 : at === day + leadD ? yieldG / 2 : yieldG
+  ),
+  gone: Float64Array.from({ length: DAYS }, (_, at) => (at < day + leadD + keepsD ? 0 : yieldG)),
+  uses: [{ resource: 0, from: day, until: day + leadD + 2, amount }],
+  seedG: 5,
+  costG: 0.5,
+  sowingId: null,
+  most: 2
+});
+
+/** Small households, by chance: some crops, one kind of container, appetite that changes by day. */
+const problems = (mostShares: readonly number[] = [1, 0.6]): fc.Arbitrary<AheadProblem> =>
+  fc
+    .record({
+      appetiteG: fc.array(fc.integer({ min: 0, max: 60 }), { minLength: DAYS, maxLength: DAYS }),
+      crops: fc.array(
+        fc.record({
+          leadD: fc.integer({ min: 1, max: 4 }),
+          keepsD: fc.integer({ min: 1, max: 5 }),
+          yieldG: fc.integer({ min: 20, max: 150 }),
+          liked: fc.boolean(),
+          mostShare: fc.constantFrom(...mostShares)
+        }),
+        { minLength: 1, maxLength: 2 }
+      ),
+      days: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 3 }),
+      containers: fc.integer({ min: 1, max: 2 }),
+      pantryG: fc.integer({ min: 0, max: 80 })
+    })
+    .map(({ appetiteG, crops, days, containers, pantryG }) => ({
+      days: DAYS,
+      appetiteG,
+      crops: crops.map(({ liked, mostShare }, key) => ({
+        key: String(key),
+        leastShare: 0,
+        mostShare,
+        liked
+      })),
+      standing: [
+        {
+          crop: 0,
+          yieldG: pantryG,
+          opened: new Float64Array(DAYS).fill(pantryG),
+          gone: Float64Array.from({ length: DAYS }, (_, day) => (day > 2 ? pantryG : 0))
+        }
+      ],
+      starts: crops.flatMap((crop, key) => days.map((day) => start(day, { ...crop, crop: key }))),
+      resources: [
+        {
+          kind: 'container',
+          id: 'c',
+          name: 'Tray',
+          total: containers,
+          free: new Float64Array(DAYS).fill(containers)
+        }
+      ],
+      worked: Array.from({ length: DAYS }, () => false)
+    }));
+
+const countsFor = ({ starts }: AheadProblem): fc.Arbitrary<number[]> =>
+  fc.array(fc.integer({ min: 0, max: 2 }), { minLength: starts.length, maxLength: starts.length });
+
+describe('eating what is there', () => {
+  it('eats nothing before it has opened or after it is gone, and loses no gram', () => {
+    fc.assert(
+      fc.property(
+        problems().chain((problem) => fc.tuple(fc.constant(problem), countsFor(problem))),
+        ([problem, counts]) => {
+          const { days } = eat(problem, counts);
+          const supply = supplyWith(problem, counts);
+          problem.crops.forEach((_, crop) => {
+            let eaten = 0;
+            days.forEach(({ byCrop }, day) => {
+              eaten += byCrop[crop]!;
+              expect(eaten).to.be.at.most(supply[crop]!.opened[day]! + 1e-6);
+            });
+          });
+          let [eaten, thrown] = [0, 0];
+          days.forEach((one, day) => {
+            eaten += one.eatenG;
+            thrown += one.thrownG;
+            const gone = supply.reduce((sum, of) => sum + of.gone[day]!, 0);
+            const opened = supply.reduce((sum, of) => sum + of.opened[day]!, 0);
+            expect(eaten + thrown).to.be.within(gone - 1e-6, opened + 1e-6);
+            expect(one.eatenG + one.missingG).to.be.closeTo(one.appetiteG, 1e-6);
+          });
+        }
+      )
+    );
+  });
+
+  it('throws no more where more is wanted, with the sowings fixed', () => {
+    fc.assert(
+      fc.property(
+        problems([1]).chain((problem) =>
+          fc.tuple(
+            fc.constant(problem),
+            countsFor(problem),
+            fc.integer({ min: 0, max: DAYS - 1 }),
+            fc.integer({ min: 1, max: 50 })
+          )
+        ),
+        ([problem, counts, day, moreG]) => {
+          const hungrier = {
+            ...problem,
+            appetiteG: problem.appetiteG.with(day, problem.appetiteG[day]! + moreG)
+          };
+          expect(eat(hungrier, counts).thrownG).to.be.at.most(eat(problem, counts).thrownG + 1e-6);
+        }
+      )
+    );
+  });
+});
+
+describe('the plan', function () {
+  this.timeout(120_000);
+
+  it('holds what there is of containers, at once and after looking for better', () => {
+    fc.assert(
+      fc.property(problems(), fc.boolean(), (problem, improved) => {
+        const { counts, outcome } = greedy(problem, { improved });
+        for (const left of leftOf(problem, counts)) expect(Math.min(...left)).to.be.at.least(-1e-6);
+        expect(outcome.costG).to.be.at.most(eat(problem, standsNow(problem)).costG + 1e-6);
+        expect(outcome.costG).to.be.closeTo(eat(problem, counts).costG, 1e-6);
+      })
+    );
+  });
+
+  it('never comes out dearer, over anything, or otherwise, for being reworked', () => {
+    fc.assert(
+      fc.property(problems(), (problem) => {
+        const plan = greedy(problem);
+        const { counts, outcome } = reworked(problem, plan);
+        for (const left of leftOf(problem, counts)) expect(Math.min(...left)).to.be.at.least(-1e-6);
+        counts.forEach((count, at) => expect(count).to.be.within(0, problem.starts[at]!.most));
+        expect(outcome.costG).to.be.at.most(plan.outcome.costG + 1e-6);
+        expect(outcome.costG).to.be.closeTo(eat(problem, counts).costG, 1e-6);
+        expect(reworked(problem, plan).counts).to.deep.equal(counts);
+      })
+    );
+  });
+
+  it('comes nearer to the best of all that can be by being reworked', async () => {
+    const drawn = fc.sample(problems([1]), { seed: 5, numRuns: 12 });
+    let [byRule, after, least] = [0, 0, 0];
+    for (const problem of drawn) {
+      const plan = greedy(problem);
+      byRule += plan.outcome.costG;
+      after += reworked(problem, plan).outcome.costG;
+      const solved = planOf(problem, (await solve(modelOf(problem))).columns);
+      least += better(problem, [plan, solved]).outcome.costG;
+    }
+    expect(after).to.be.at.least(least - 1e-3);
+    expect(after - least).to.be.below((byRule - least) * 0.7);
+  });
+
+  it('is a solution of the model, at the same cost', () => {
+    fc.assert(
+      fc.property(problems(), (problem) => {
+        const plan = greedy(problem);
+        const model = modelOf(problem);
+        const columns = columnsOf(problem, plan);
+        model.rows.forEach(({ columns: at, factors }, row) => {
+          const sum = at.reduce((all, column, n) => all + factors[n]! * columns[column]!, 0);
+          expect(sum).to.be.within(model.rowLower[row]! - 1e-6, model.rowUpper[row]! + 1e-6);
+        });
+        const cost = model.cost.reduce((sum, one, at) => sum + one * columns[at]!, model.offset);
+        expect(cost).to.be.closeTo(plan.outcome.costG, 1e-6);
+        expect(planOf(problem, columns).outcome.costG).to.be.closeTo(plan.outcome.costG, 1e-6);
+      })
+    );
+  });
+
+  it('is, solved, as cheap as the cheapest of all that can be: against trying everything', async () => {
+    for (const problem of fc.sample(problems([1]), { numRuns: 25, seed: 7 })) {
+      let least = Infinity;
+      const all = (counts: number[]): void => {
+        if (
+          leftOf(problem, [...counts, ...problem.starts.slice(counts.length).map(() => 0)]).some(
+            (left) => Math.min(...left) < -1e-6
+          )
+        )
+          return;
+        if (counts.length === problem.starts.length) least = Math.min(least, eat(problem, counts).costG);
+        else
+          for (let count = 0; count <= problem.starts[counts.length]!.most; count += 1)
+            all([...counts, count]);
+      };
+      all([]);
+      const { columns, proved } = await solve(modelOf(problem));
+      const plan = planOf(problem, columns);
+      expect(proved).to.equal(true);
+      expect(plan.outcome.costG).to.be.closeTo(least, 1e-3);
+      expect(better(problem, [greedy(problem), plan]).outcome.costG).to.be.closeTo(least, 1e-3);
+    }
+  });
+
+  it('proposes nothing to a plan that was given its own answer back, where that is proved best', async () => {
+    for (const problem of fc.sample(problems([1]), { numRuns: 12, seed: 11 })) {
+      const first = planOf(problem, (await solve(modelOf(problem))).columns);
+      const starts = first.counts.flatMap((count, index): Start[] =>
+        Array.from({ length: count }, (_, n) => ({
+          ...problem.starts[index]!,
+          sowingId: `${index}.${n}`,
+          costG: 0
+        }))
+      );
+      const again = {
+        ...problem,
+        starts: [...starts, ...problem.starts],
+        worked: problem.worked.map((_, day) => starts.some(({ workDays }) => workDays.includes(day)))
+      };
+      const second = planOf(again, (await solve(modelOf(again))).columns);
+      expect(changesOf(again, better(again, [second]))).to.deep.equal([]);
+    }
+  });
+});
+
+describe('weeks ahead', function () {
+  this.timeout(60_000);
+
+  it('feed a household every day from the first tray on, from lamp and sill, within board, containers and seed', () => {
+    const { problem } = buildProblem(twelveCrops());
+    const { counts, outcome } = greedy(problem);
+    for (const left of leftOf(problem, counts)) expect(Math.min(...left)).to.be.at.least(-1e-6);
+    const missing = outcome.days.slice(10).filter(({ missingG }) => missingG > 1);
+    expect(missing).to.deep.equal([]);
+    expect(
+      new Set(counts.flatMap((count, at) => (count > 0 ? [problem.starts[at]!.crop] : []))).size
+    ).to.be.above(1);
+    // Nobody can have greens from seed that was sown today.
+    expect(gapsOf(outcome.days)[0]).to.include({ from: 0 });
+  });
+
+  it('never lay more on a board than it is rated for, unless somebody says that it holds', () => {
+    const rated = (ratedG: number | null, ratingSure = false) =>
+      buildProblem(aheadInput({ eaters: [eater(120)], places: [{ ...shelf, ratedG, ratingSure }] })).problem;
+    const trays = (problem: AheadProblem) => greedy(problem).counts.reduce((sum, count) => sum + count, 0);
+    const weak = rated(3000);
+    const load = weak.resources.findIndex(({ kind }) => kind === 'load');
+    expect(Math.min(...leftOf(weak, greedy(weak).counts)[load]!)).to.be.at.least(0);
+    expect(trays(weak)).to.be.within(1, trays(rated(null)) - 1);
+    expect(trays(rated(3000, true))).to.equal(trays(rated(null)));
+    expect(trays(rated(500))).to.equal(0);
+    // What would mend it is named.
+    expect(wishesOf(weak, greedy(weak).counts).map(({ kind }) => kind)).to.include('load');
+  });
+
+  it('begin nothing where nobody is at home or has time, and feed nobody who is away', () => {
+    const input = aheadInput({
+      away: [{ fromDay: '2026-12-07', untilDay: '2026-12-13' }],
+      daysOff: [1, 2, 3]
+    });
+    const { problem } = buildProblem(input);
+    expect(problem.appetiteG.slice(11, 18)).to.deep.equal([0, 0, 0, 0, 0, 0, 0]);
+    for (const { workDays } of problem.starts)
+      for (const day of workDays) {
+        expect(day < 11 || day > 17).to.equal(true);
+        expect([1, 2, 3]).not.to.include(input.horizon.first.add({ days: day }).dayOfWeek);
+      }
+  });
+
+  it('stand still without an appetite, and do what they can for a regiment', () => {
+    const nobody = buildProblem(aheadInput({ eaters: [] })).problem;
+    expect(changesOf(nobody, greedy(nobody))).to.deep.equal([]);
+    const regiment = buildProblem(aheadInput({ eaters: [eater(20_000)] })).problem;
+    const { counts, outcome } = greedy(regiment);
+    expect(outcome.missingG).to.be.above(0);
+    expect(Math.max(...counts)).to.be.at.most(3);
+    expect(wishesOf(regiment, counts).map(({ kind }) => kind)).to.include('container');
+  });
+
+  it('have nothing to begin without seed, without a container, or with every day away', () => {
+    for (const more of [
+      { growables: [growable('radish', { seedG: 0 })] },
+      { containers: [container('Tray', [25, 18], 0)] },
+      { away: [{ fromDay: '2026-11-26', untilDay: '2027-12-31' }] },
+      { growables: [] },
+      { places: [] }
+    ]) {
+      const { problem } = buildProblem(aheadInput(more));
+      expect(greedy(problem).counts.every((count) => count === 0)).to.equal(true);
+    }
+  });
+
+  it('tell which days a tray is for, and what would fill a gap', () => {
+    const { problem } = buildProblem(aheadInput());
+    const plan = greedy(problem);
+    const changes = changesOf(problem, plan);
+    expect(changes.length).to.be.above(3);
+    for (const { index, feeds } of changes) expect(feeds!.from).to.be.at.least(problem.starts[index]!.day);
+    const [gap] = gapsOf(eat(problem, standsNow(problem)).days);
+    const mend = startFor(problem, standsNow(problem), gap!)!;
+    expect(mend.g).to.be.above(0);
+  });
+
+  it('judge a plan on drawn paces: the nearer to the edge, the more days are short', () => {
+    const { problem } = buildProblem(aheadInput({ eaters: [eater(25)] }));
+    const plan = greedy(problem);
+    const short = shortDays(problem, plan.counts);
+    const none = shortDays(problem, standsNow(problem));
+    expect(none.length).to.equal(problem.days);
+    expect(short.length).to.be.within(1, none.length - 20);
+  });
+
+  it('know a glut from a gap', () => {
+    const { problem } = buildProblem(aheadInput({ eaters: [eater(2)] }));
+    const heaped = problem.starts.map((_, index) => (index < 4 ? 1 : 0));
+    const { days } = eat(problem, heaped);
+    expect(glutsOf(days)[0]!.g).to.be.above(100);
+    expect(glutsOf(eat(problem, standsNow(problem)).days)).to.deep.equal([]);
+  });
+});
+
+describe('half a year of simulated households', function () {
+  this.timeout(60_000);
+
+  it('is short on far fewer days by the plan than by Sundays of the book, throws less away, and is no more work', () => {
+    const { sundays, orders, ahead } = compare(3, 40);
+    expect(ahead.shortDays).to.be.at.most(sundays.shortDays * 0.4);
+    expect(ahead.shortDays).to.be.at.most(orders.shortDays);
+    expect(ahead.thrownG).to.be.at.most(Math.min(sundays.thrownG * 0.5, orders.thrownG));
+    expect(ahead.hours).to.be.at.most(sundays.hours * 1.3);
+    expect(ahead.eatenG).to.be.at.least(sundays.eatenG);
+  });
+});
