@@ -164,7 +164,8 @@ describe('a protocol', () => {
       shared: false,
       onTop: 0,
       stacks: null,
-      watch: false
+      watch: false,
+      later: null
     });
     expect(bodyOf(compiled({ crop: cropOf('nasturtium') }).steps, 'cover').volumeMl).to.be.closeTo(360, 1e-9);
   });

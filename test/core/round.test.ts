@@ -57,6 +57,27 @@ describe('what a round asks for', () => {
     ).to.deep.equal(['uncover']);
   });
 
+  it('does not ask again what was just answered, and does at the next round', () => {
+    const answered = [sown(), event(40, { type: 'looked', cue: 'rooted', reached: false })];
+    expect(ask(SOWN + 40.1 * HOUR, answered).look).to.equal(null);
+    expect(ask(SOWN + 52 * HOUR, answered).look!.cue).to.equal('rooted');
+  });
+
+  it('can be told that water still stands where there is a pool, and pours no new one onto it', () => {
+    const mat: Partial<SowingSetup> = { medium: 'hemp-mat' };
+    const now = SOWN + 100 * HOUR;
+    const watered = [...lit(), event(88, { type: 'watered', waterG: 150 })];
+    expect(ask(now, lit()).feel).to.deep.equal(['dry', 'right', 'wet']);
+    expect(ask(now, watered, mat).feel).to.include('standing');
+    const poured = (events: SowingEvent[]) => {
+      const step = ask(now, events, mat).steps.find(({ body }) => body.kind === 'water');
+      return step?.body.kind === 'water' ? step.body.waterMl : 0;
+    };
+    const standing = event(99.9, { type: 'felt', moisture: 'standing' });
+    expect(poured(watered)!).to.be.above(0);
+    expect(poured([...watered, standing])).to.be.below(poured(watered)!);
+  });
+
   it('asks to uncover a tray that nobody looked at, once it has almost surely rooted', () => {
     expect(kinds(SOWN + 4 * DAY, [sown()])).to.include('uncover');
   });
@@ -151,7 +172,7 @@ describe('what a round asks for', () => {
       beginsAt: null,
       look: null,
       since: null,
-      feel: false,
+      feel: [],
       notes: []
     });
   });

@@ -37,8 +37,11 @@ describe('a world of other laws than the forecast’s', function () {
   });
 
   it('has trays on coir and mixes that live by the round, and mats that mostly do', () => {
-    for (const medium of ['coir', 'seed-mix', 'peat-perlite', 'mesh'])
-      expect(found.byMedium[medium]!.dried, medium).to.be.below(0.06);
+    // Together: of one medium there are some thirty, of which chance alone dries out two now and then.
+    const deep = ['coir', 'seed-mix', 'peat-perlite', 'mesh'].map((medium) => found.byMedium[medium]!);
+    const trays = deep.reduce((sum, told) => sum + told.trays, 0);
+    expect(trays).to.be.above(90);
+    expect(deep.reduce((sum, told) => sum + told.dried * told.trays, 0) / trays).to.be.below(0.05);
     for (const medium of ['hemp-mat', 'paper'])
       expect(found.byMedium[medium]!.dried, medium).to.be.below(0.3);
   });

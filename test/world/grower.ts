@@ -10,13 +10,15 @@ import { askOf } from '../../src/core/steps/ask.ts';
 import { hasPool } from '../../src/core/supplies/media/below.ts';
 import { BIN_MS, binIndex, packAir } from '../../src/core/places/air/series.ts';
 import type { StepKind } from '../../src/core/steps/step.ts';
-import { ticked } from '../../src/core/steps/ticked.ts';
+import { ticked, tickedIfStood } from '../../src/core/steps/ticked.ts';
 import { mediumDepthCm, type MediumKind } from '../../src/core/supplies/media/medium.ts';
 import type { Method } from '../../src/core/supplies/methods/method.ts';
 import { roundAt, roundsBetween, type Rhythm } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../../src/core/time/zone.ts';
+import { mouldRisk, type MouldLevel } from '../../src/core/diagnosis/mould.ts';
 import { tooShort } from '../../src/core/water/lasts.ts';
 import type { Chance } from '../../src/server/demo/chance.ts';
+import { Mishaps, SPOKEN_MS } from './mishaps.ts';
 import { natureOf, Plant } from './plant.ts';
 import type { Room } from './room.ts';
 import { Tray } from './tray.ts';
@@ -55,6 +57,12 @@ export interface Grown {
   /** Cards that said ready, and how many of them of a tray that was not nearly so. */
   ready: number;
   falseReady: number;
+  /** Threads were to be seen, it was lost to them, and the worst that had been said of mould before. */
+  moulded: boolean;
+  lostToMould: boolean;
+  mouldSaid: MouldLevel;
+  /** Shells clung to its leaves. */
+  clung: boolean;
   /** Brote said beforehand that it would not last. */
   warned: boolean;
 }
@@ -126,6 +134,8 @@ export function grow(
   let said: MarkForecast | null = null;
   let readAt = now;
   let [givenG, ready, falseReady, late, falseLate] = [0, 0, 0, 0, 0];
+  let [moulded, clung, mouldAt] = [false, false, -Infinity];
+  let mouldSaid: MouldLevel = 'low';
   const silentFrom = now + (2 + chance.uniform() * 6) * DAY;
   const isSilent = (at: Millis) => habit === 'silences' && at > silentFrom && at < silentFrom + 2.2 * DAY;
   /** A mark looks as though it were there a little early or late. */
@@ -161,9 +171,29 @@ export function grow(
       continue;
     }
     const round = roundAt(rhythm, due);
+    if (tray) {
+      const { level } = mouldRisk(project(facts, setup, events), at);
+      if (!moulded && (level === 'high' || mouldSaid === 'low')) mouldSaid = level;
+      // What befell it is seen by most, told by those who tell of such things, and dealt with.
+      if (tray.mishaps.mouldShows && chance.uniform() < 0.8) {
+        moulded = true;
+        tray.mishaps.wipe();
+        if (habit !== 'near-cut' && at - mouldAt > SPOKEN_MS) record(at, { type: 'saw', sight: 'mould' });
+        mouldAt = at;
+      }
+      if (tray.mishaps.clinging && chance.uniform() < 0.5) {
+        clung = true;
+        tray.mishaps.brush();
+        if (habit !== 'near-cut') record(at, { type: 'saw', sight: 'hulls' });
+      }
+    }
     let projected = project(facts, setup, events);
     const { look, feel, notes } = askOf(projected, round, at);
-    if (tray && feel) {
+    const stands = tray !== null && feel.includes('standing') && tray.standsCm > 0.1;
+    if (stands && habit !== 'near-cut' && chance.uniform() < 0.5)
+      // Who pours off what still stands sees it, and some say so.
+      record(at, { type: 'felt', moisture: 'standing' });
+    else if (tray && feel.length > 0) {
       const unsure = notes.some(
         ({ kind }) => kind === 'unsure' || kind === 'touch-it' || kind === 'may-be-lost'
       );
@@ -205,8 +235,22 @@ export function grow(
         }
         const body = ticked(task.body);
         if (!body) continue;
+        // As the card has it: where some still stands, that is poured off, said in the same touch, and less is given.
+        const stood = tickedIfStood(task.body);
+        if (stood && tray && tray.standsCm > 0.1 && chance.uniform() < 0.8) {
+          tray.pourOff();
+          for (const one of stood) {
+            if ('waterG' in one) {
+              const poured = one.waterG * Math.exp(chance.normal(0.06));
+              givenG += poured;
+              tray.pour(poured);
+            }
+            record(then + MINUTE, one, one === stood.at(-1) ? task.key : null);
+          }
+          continue;
+        }
         if (body.type === 'sown') {
-          tray = new Tray(plant, room, 450, {
+          tray = new Tray(plant, new Mishaps(crop, chance), room, 450, {
             medium,
             depthCm: mediumDepthCm(medium, AREA.depthCm),
             reservoirG: medium === 'mesh' ? 675 : 0,
@@ -236,10 +280,11 @@ export function grow(
     const opened = project(facts, setup, events).state.seen.some(
       ({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null
     );
-    if (cut || (opened && plant.when('windowOpen') !== null) || tray?.driedOut) break;
+    if (cut || (opened && plant.when('windowOpen') !== null) || tray?.driedOut || tray?.mishaps.isLost) break;
   }
   if (!tray || !said) return null;
   const { driedOut, drowned, lostG } = tray;
+  const lostToMould = tray.mishaps.isLost;
   const sownAt = events.find(({ body }) => body.type === 'sown')!.at;
   // Whatever became of it: when it would have opened.
   for (let at = events.at(-1)!.at; plant.when('windowOpen') === null && at < sownAt + 90 * DAY; at += HOUR)
@@ -261,6 +306,10 @@ export function grow(
         falseReady,
         late,
         falseLate,
+        moulded: moulded || lostToMould,
+        lostToMould,
+        mouldSaid,
+        clung,
         warned
       };
 }

@@ -48,14 +48,27 @@ export class Plant {
     private readonly forDark: boolean
   ) {}
 
-  /** @param hours that go by, with light on it or not */
-  live(now: number, hours: number, tempC: number, lit: boolean): void {
+  /** Whether it is just pushing off its shells. */
+  get sheds(): boolean {
+    const { lightReady } = this.nature;
+    return this.age > lightReady * 0.85 && this.age < lightReady * 1.25;
+  }
+
+  /**
+   * @param hours that go by, with light on it or not
+   * @param held whether shells hold its leaves shut
+   */
+  live(now: number, hours: number, tempC: number, lit: boolean, held: boolean): void {
     const stretching = !this.forDark && !lit && this.age > this.nature.lightReady;
     this.age += ((hours / 24) * speedAt(this.crop, tempC)) / (stretching ? 3.5 : 1);
     // Leaves spread by their own area, until they shade each other.
     if (this.age > this.nature.rooted)
       this.leaves +=
-        (hours / 24) * (0.15 + 1.4 * this.leaves) * (1 - this.leaves) * speedAt(this.crop, tempC);
+        (hours / 24) *
+        (0.15 + 1.4 * this.leaves) *
+        (1 - this.leaves) *
+        speedAt(this.crop, tempC) *
+        (held ? 0.6 : 1);
     for (const stage of STAGES) if (this.age >= this.nature[stage]) this.reachedAt[stage] ??= now;
   }
 

@@ -99,6 +99,10 @@ export interface Told {
   bias: number;
   dried: number;
   drowned: number;
+  /** Share that showed mould, that was lost to it, and on whose leaves shells clung. */
+  moulded: number;
+  lostToMould: number;
+  clung: number;
   givenL: number;
   lostL: number;
   falseReady: number;
@@ -118,6 +122,9 @@ export function told(trays: readonly Grown[]): Told {
     bias: median(trays.map(off)),
     dried: share(({ driedOut }) => driedOut),
     drowned: share(({ drowned }) => drowned),
+    moulded: share(({ moulded }) => moulded),
+    lostToMould: share(({ lostToMould }) => lostToMould),
+    clung: share(({ clung }) => clung),
     givenL: sum(({ givenG }) => givenG) / 1000,
     lostL: sum(({ lostG }) => lostG) / 1000,
     falseLate:
@@ -144,6 +151,8 @@ export interface Findings {
   afterTen: Record<string, Told>;
   /** Where it was said to last, by medium; and where it was said beforehand that it would not. */
   byMedium: Record<string, Told>;
+  /** By the worst that was said of mould before there was any. */
+  byMould: Record<string, Told>;
   refused: Told;
 }
 
@@ -190,6 +199,7 @@ export function study(households: number, seed: number, { ten = 0 }: { ten?: num
     byGroup: by(Object.keys(GROUPS), ({ group, late }) => (late ? group : null)),
     afterTen,
     byMedium: by(MEDIA, ({ medium, tray }) => (tray.warned ? null : medium)),
+    byMould: by(['low', 'raised', 'high'], ({ tray }) => tray.mouldSaid),
     refused: told(all.flatMap(({ tray }) => (tray.warned ? [tray] : [])))
   };
 }

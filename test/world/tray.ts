@@ -1,6 +1,7 @@
 import type { MediumKind } from '../../src/core/supplies/media/medium.ts';
 import { HOUR, type Millis } from '../../src/core/time/zone.ts';
 import { evaporationMmH } from './evaporation.ts';
+import type { Mishaps } from './mishaps.ts';
 import type { Plant } from './plant.ts';
 import type { Room } from './room.ts';
 
@@ -35,6 +36,7 @@ export class Tray {
 
   constructor(
     readonly plant: Plant,
+    readonly mishaps: Mishaps,
     private readonly room: Room,
     private readonly areaCm2: number,
     private readonly on: {
@@ -94,7 +96,13 @@ export class Tray {
       const lost = Math.min(this.water, (goes * hours * this.areaCm2) / 10);
       this.water -= lost;
       this.lostG += lost;
-      this.plant.live(next, hours, weather.tempC, this.lit);
+      this.plant.live(next, hours, weather.tempC, this.lit, this.mishaps.clinging);
+      this.mishaps.live(hours, weather, {
+        covered: this.covered,
+        stands: this.standsCm > STANDS_CM,
+        sheds: this.plant.sheds,
+        dry: this.feels < 0.3 || (!this.covered && weather.rhPct < 50)
+      });
       // Under a lid what little is there lasts; in the open, roots die.
       this.dryH = this.water < this.holdsG * 0.02 && !this.covered ? this.dryH + hours : 0;
       this.wetH = this.standsCm > STANDS_CM ? this.wetH + hours : 0;

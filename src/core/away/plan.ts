@@ -48,7 +48,15 @@ export interface AwayPlan {
 }
 
 /** Whoever comes by waters, uncovers and brings to light. They cut nothing, and begin nothing. */
-const SITS: readonly StopStep['body']['kind'][] = ['water', 'mist', 'uncover', 'light', 'turn', 'air'];
+const SITS: readonly StopStep['body']['kind'][] = [
+  'water',
+  'mist',
+  'weight',
+  'uncover',
+  'light',
+  'turn',
+  'air'
+];
 export const sits: Doing = ({ body }) => SITS.includes(body.kind);
 
 /** The rounds between two moments as whoever comes by walks them: what they do, and no looks, which they are not asked for. */

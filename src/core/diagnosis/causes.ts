@@ -1,3 +1,5 @@
+import { wasDry } from '../sowing/project.ts';
+import { traitsOf } from '../crops/traits.ts';
 import { lateCost } from '../crops/late.ts';
 import { scorches } from '../places/light.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
@@ -57,13 +59,11 @@ const mouldHours = (f: LookFacts): Evidence[] =>
   f.risk.byHours === 'low' ? [] : [{ kind: 'mould-hours', level: f.risk.byHours }];
 const warmth = (f: LookFacts): Evidence => ({ kind: 'warmth', tempC: f.tempC });
 
-/** Crops whose hulls cling however they were kept. */
-const CLINGS = new Set(['sunflower', 'beet', 'chard', 'cilantro', 'borage', 'buckwheat']);
-
 const isKeptDark = (f: LookFacts): boolean => f.projected.path.lightFrom === null;
 const crowding = (f: LookFacts): Evidence[] =>
   f.crowding > 1.2 ? [{ kind: 'crowding', times: f.crowding }] : [];
-const isPressed = (f: LookFacts): boolean => f.projected.path.pressGCm2 > 0;
+const wasPressed = ({ projected: { path, state } }: LookFacts): boolean =>
+  path.pressGCm2 > 0 && (!path.pressesLate || state.pressedAt !== null);
 
 /** Every cause that a look can come to, with how well a tray's facts fit it. */
 const CAUSES = {
@@ -145,12 +145,12 @@ const CAUSES = {
     because: f.overwatered ? [{ kind: 'overwatered' }] : [water(f)]
   }),
   unpressed: (f) => ({
-    weight: isPressed(f) ? 0.01 : f.projected.crop.pressMinGCm2 > 0 ? 0.8 : 0.15,
-    because: isPressed(f) ? [] : [{ kind: 'unpressed' }]
+    weight: wasPressed(f) ? 0.01 : f.projected.crop.pressMinGCm2 > 0 ? 0.8 : 0.15,
+    because: wasPressed(f) ? [] : [{ kind: 'unpressed' }]
   }),
   clinging: (f) => ({
-    weight: CLINGS.has(f.projected.crop.key) ? 0.75 : 0.1,
-    because: CLINGS.has(f.projected.crop.key) ? [{ kind: 'clings' }] : []
+    weight: traitsOf(f.projected.crop).clings ? 0.75 : 0.1,
+    because: traitsOf(f.projected.crop).clings ? [{ kind: 'clings' }] : []
   }),
   'dry-hulls': (f) => ({
     weight: f.mistedWhileRooting ? 0.3 : 0.35 + 0.5 * ramp(f.vpdKpa, 0.8, 1.8),
@@ -165,8 +165,8 @@ const CAUSES = {
   }),
   'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.5, 0.3), because: [water(f)] }),
   unsoaked: (f) => {
-    const { needsSoak, state } = f.projected;
-    const dry = needsSoak && state.soakedAt === null && state.drainedAt === null;
+    const { needsSoak, setup, state } = f.projected;
+    const dry = needsSoak && wasDry(setup, state);
     return { weight: dry ? 0.85 : 0.01, because: dry ? [{ kind: 'unsoaked' }] : [] };
   },
   // Seed that is too warm sleeps.

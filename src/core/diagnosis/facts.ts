@@ -5,6 +5,7 @@ import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 import { vpdKpa } from '../water/vpd.ts';
 import { mouldRisk, type MouldRisk } from './mould.ts';
+import { uncoversAt } from '../sowing/stage.ts';
 
 /** What Brote knows of a tray that bears on what somebody sees in it. */
 export interface LookFacts {
@@ -53,7 +54,7 @@ export function lookFacts(
     age: (now - sownAt) / DAY,
     waterShare: waterAt(projected, now).share,
     overwatered: trackOf(projected).excess.some(({ at }) => at > now - 72 * HOUR && at <= now),
-    daysDark: Math.max(0, darkUntil - (state.uncoveredAt ?? forecast.marks.rooted.p50)) / DAY,
+    daysDark: Math.max(0, darkUntil - uncoversAt(projected, forecast.marks.rooted.p50)) / DAY,
     mistedWhileRooting: state.water.some(
       (fact) => 'addedG' in fact && fact.at > sownAt && fact.at < (state.uncoveredAt ?? lit ?? now)
     ),

@@ -47,6 +47,10 @@ export interface ForecastInput {
   lightFrom: LightFrom;
   /** Days under the dome after rooting, where the method counts them; light then does not wait for a mark. */
   domeDays?: number | null;
+  /** Days that its cover stays on once it has rooted. */
+  coveredOnD?: number;
+  /** When it was pressed, where that comes once it has rooted and was done. */
+  pressedAt?: Millis | null;
   /** When the weight or lid came off, where it did. */
   uncoveredAt?: Millis | null;
   /** When it came to light, where it did. */
@@ -88,6 +92,8 @@ export function forecast(input: ForecastInput): Forecast {
   const lighting: Lighting = {
     lightFrom: input.lightFrom,
     domeDays: input.domeDays ?? null,
+    coveredOnD: input.coveredOnD ?? 0,
+    pressedAt: input.pressedAt ?? null,
     uncoveredAt: input.uncoveredAt ?? null,
     litAt: input.litAt,
     sownAt: input.sownAt,

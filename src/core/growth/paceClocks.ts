@@ -11,6 +11,10 @@ export const DARK_RATE = 0.25;
 export interface Lighting {
   lightFrom: LightFrom;
   domeDays: number | null;
+  /** Days that its cover stays on once it has rooted. */
+  coveredOnD: number;
+  /** When it was pressed, where that comes once it has rooted. */
+  pressedAt: Millis | null;
   uncoveredAt: Millis | null;
   litAt: Millis | null;
   sownAt: Millis;
@@ -139,16 +143,18 @@ export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
  * Infinity for never.
  * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
  */
-export function firstLight(
-  { lightFrom, domeDays, uncoveredAt, litAt, sownAt, waitH, darkUntil }: Lighting,
-  reachedAt: (mark: 'rooted' | 'lightReady') => Millis
-): Millis {
+export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lightReady') => Millis): Millis {
+  const { lightFrom, domeDays, coveredOnD, pressedAt, uncoveredAt, litAt, sownAt, waitH, darkUntil } =
+    lighting;
   if (litAt !== null) return litAt;
   if (lightFrom === null) return Infinity;
   if (lightFrom === 'sown') return sownAt;
+  const uncovers = uncoveredAt ?? (pressedAt ?? reachedAt('rooted')) + coveredOnD * DAY;
   const due =
-    lightFrom === 'lightReady' && domeDays !== null
-      ? (uncoveredAt ?? reachedAt('rooted')) + domeDays * DAY
-      : reachedAt(lightFrom);
+    lightFrom === 'rooted'
+      ? uncovers
+      : domeDays !== null
+        ? uncovers + domeDays * DAY
+        : Math.max(reachedAt('lightReady'), uncovers);
   return Math.max(due + waitH * HOUR, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }

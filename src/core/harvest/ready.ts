@@ -1,3 +1,4 @@
+import { traitsOf } from '../crops/traits.ts';
 import type { Crop } from '../crops/crop.ts';
 import { lateCost, type LateCost } from '../crops/late.ts';
 import type { EventBody } from '../sowing/event.ts';
@@ -15,8 +16,9 @@ export const FINDINGS = ['not-yet', 'ready', 'past'] as const;
 export type Finding = (typeof FINDINGS)[number];
 
 /** The cue of a crop: grasses are cut before their second leaf splits, maize shoots when they lift their dome. */
-export function readyCue({ harvestCue, family, key }: Crop): ReadyCue {
-  if (key === 'maize-shoot') return 'dome-lifting';
+export function readyCue(crop: Crop): ReadyCue {
+  const { harvestCue, family } = crop;
+  if (traitsOf(crop).staysDark) return 'dome-lifting';
   if (family === 'Poaceae') return 'second-leaf';
   return harvestCue === 'cotyledon' ? 'seed-leaves' : harvestCue;
 }

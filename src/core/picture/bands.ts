@@ -1,4 +1,5 @@
 import type { Projected } from '../sowing/project.ts';
+import { uncoversAt } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
 import type { MarkForecast } from '../growth/forecastMark.ts';
 
@@ -36,8 +37,8 @@ export function bandsOf({ soak, path, forecast, sownAt, state }: Projected): Ban
   }
   const end = windowOpen.p50;
   const { litAt } = forecast;
-  const uncoveredAt = state.uncoveredAt ?? (path.blackout ? rooted.p50 : Infinity);
-  const pressEnd = Math.min(uncoveredAt, litAt, end);
+  const uncovers = path.blackout ? uncoversAt({ path, state }, rooted.p50) : Infinity;
+  const pressEnd = Math.min(uncovers, litAt, end);
   push('press', sownAt, pressEnd, state.uncoveredAt !== null || state.litAt !== null);
   if (path.blackout) push('blackout', pressEnd, Math.min(litAt, end), state.litAt !== null);
   if (Number.isFinite(litAt)) push('light', Math.max(litAt, sownAt), end, windowOpen.seen);

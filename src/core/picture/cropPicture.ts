@@ -1,3 +1,4 @@
+import { traitsOf } from '../crops/traits.ts';
 import type { Crop } from '../crops/crop.ts';
 import { habitOf } from './habit.ts';
 import type { Picture } from './picture.ts';
@@ -18,7 +19,7 @@ export function cropPicture(crop: Crop): Picture {
       perCm: Math.sqrt(crop.seedsPerCm2.usual),
       open: 1,
       trueLeaf: crop.harvestCue === 'true-leaf' ? 0.8 : 0,
-      green: crop.key === 'maize-shoot' ? 0.1 : 1,
+      green: traitsOf(crop).staysDark ? 0.1 : 1,
       uneven: 0.06 + crop.durationCv * 0.6,
       hang: 0
     },

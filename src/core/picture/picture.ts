@@ -1,9 +1,9 @@
 import { frontWidthCm, type Shape } from '../supplies/containers/container.ts';
 import type { CoverKind } from '../supplies/methods/path.ts';
-import { stageAt, standsSince } from '../sowing/stage.ts';
+import { coverOn, stageAt, standsSince } from '../sowing/stage.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Projected } from '../sowing/project.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
@@ -175,12 +175,20 @@ function tooLongDarkD({ path, state, forecast }: Projected, at: Millis): number 
   return Math.max(0, (state.litAt ?? at) - forecast.marks.lightReady.p50) / DAY;
 }
 
+/** So long what was seen of stems holds. */
+const SEEN_MS = 4 * HOUR;
+
 /** Stems begin to hang as the last of it goes, and lie once it has stood dry for longer than they bear. */
 function hangOf(projected: Projected, now: Millis): number {
   if (projected.state.stage === 'ended') return 0;
   const { share, capacityG } = waterAt(projected, now);
   if (capacityG === 0) return 0;
-  return mayBeLost(projected, now) ? 1 : 0.6 * (1 - Math.min(1, share / TOUCH_SHARE));
+  if (mayBeLost(projected, now)) return 1;
+  // Whoever has just looked at its stems saw them stand, or said that they do not.
+  const { looks, sights } = projected.state;
+  const lately = ({ at }: { at: Millis }) => at <= now && now - at < SEEN_MS;
+  if (looks.some(lately) && !sights.some((one) => one.sight === 'fallen-dry' && lately(one))) return 0;
+  return 0.6 * (1 - Math.min(1, share / TOUCH_SHARE));
 }
 
 /** How slow this sowing is against the table, as its forecast believes it: 1 is by the book. */
@@ -195,7 +203,7 @@ function paceOf({ forecast, crop }: Projected): number {
 function coverOf(sowing: Projected, now: Millis): Picture['cover'] {
   const stage = stageAt(sowing, now);
   if (sowing.state.sownAt === null || stage === 'light' || stage === 'ended') return 'none';
-  return stage === 'blackout' ? 'dome' : sowing.path.cover;
+  return stage === 'blackout' ? 'dome' : coverOn(sowing);
 }
 
 function lightOf({ state, forecast, place }: Projected, now: Millis): Picture['light'] {

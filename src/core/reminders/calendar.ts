@@ -4,7 +4,7 @@ import { roundsAhead, type Story } from '../steps/ahead.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';
-import type { Named, ReminderBody } from './reminder.ts';
+import type { Named, OnOrder, ReminderBody } from './reminder.ts';
 import { bodyOfWalk } from './rounds.ts';
 
 /** How many days of rounds are told in full: further on, what a tray asks for is not known well enough. */
@@ -16,6 +16,7 @@ const ROUND_MIN = 15;
 export type CalendarEntry = { uid: string; from: Millis; until: Millis } & (
   | { kind: 'round'; body: Extract<ReminderBody, { type: 'round' }> }
   | ({ kind: 'soak' } & Named)
+  | ({ kind: 'order' } & OnOrder)
   /** Whole days, from the day of `from` to the day of `until`. */
   | ({ kind: 'window'; earliest: Millis; latest: Millis; bestAt: Millis; expectedG: number } & Named)
 );

@@ -28,6 +28,8 @@ export interface Reminding {
   pantry?: readonly Projected[];
   /** Sowings that ended, whose containers are to be cleaned. */
   emptied?: readonly Projected[];
+  /** What standing orders ask to begin; null for a household that has none. */
+  onOrder?: readonly Candidate[] | null;
   /** Its sowings with what happened to them, for what comes due while it is away. */
   stories?: readonly Story[];
 }
@@ -49,10 +51,20 @@ const AT_LATEST = DAY;
 export function judge(
   facts: HouseholdFacts,
   projected: readonly Projected[],
-  { told, lastTouchAt, lastRead, since, away = [], stories = [], pantry = [], emptied = [] }: Reminding,
+  {
+    told,
+    lastTouchAt,
+    lastRead,
+    since,
+    away = [],
+    stories = [],
+    pantry = [],
+    emptied = [],
+    onOrder = null
+  }: Reminding,
   now: Millis
 ): Judged {
-  if (projected.length === 0 && pantry.length === 0) return { due: [], nextAt: Infinity };
+  if (projected.length === 0 && pantry.length === 0 && !onOrder) return { due: [], nextAt: Infinity };
   const { rhythm } = facts;
   const known = new Set(told.map(({ key }) => key));
   const silent = isSilent(projected, rhythm, lastTouchAt, now);
@@ -66,7 +78,8 @@ export function judge(
     ...warmReminders(projected, places, rhythm, known, now),
     ...silentReminders(projected, places, lastRead, rhythm),
     ...leavingReminders(facts, stories, away, now),
-    ...pantryReminders(pantry, rhythm)
+    ...pantryReminders(pantry, rhythm),
+    ...(onOrder ?? [])
   ]
     .filter(({ key, until }) => !known.has(key) && until > now)
     // Whoever is away can do nothing about it; whoever looks after the trays has a page of their own.

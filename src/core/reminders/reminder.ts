@@ -19,6 +19,19 @@ export interface Named {
   placeName: string;
 }
 
+/** A sowing that a standing order lays, to be begun or left out. */
+export interface OnOrder {
+  orderId: string;
+  /** The day that its rule says, `YYYY-MM-DD`. */
+  day: string;
+  crop: string;
+  of: Named['of'];
+  placeName: string;
+  /** Whether its seed is soaked first. */
+  soaks: boolean;
+  beginsAt: Millis;
+}
+
 /** A container with what the round asks of it. Amounts as the round's own card has them. */
 export interface RoundStop extends Named {
   medium: { kind: MediumKind; mediumId: string | null };
@@ -85,6 +98,8 @@ export type ReminderBody =
       sitter: Named[];
       visits: number;
     }
+  /** A standing order asks to be begun. */
+  | ({ type: 'order' } & OnOrder)
   | { type: 'silent'; placeId: string; placeName: string; since: Millis };
 
 /** Something a household is to be told once. */

@@ -1,5 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
 import type { Rhythm } from '../time/rhythm.ts';
+import type { Millis } from '../time/zone.ts';
 import type { Aim } from './plan.ts';
 
 /**
@@ -12,6 +13,20 @@ export function aimOf(day: string | null, rhythm: Rhythm): Aim | null {
   try {
     const date = Temporal.PlainDate.from(day, { overflow: 'reject' });
     return { kind: 'by', at: rhythm.zone.at(date, rhythm.roundsMin.at(-1)!) };
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * The aim of a sowing that is begun on a day: from its first round on, or from now where that has passed.
+ * @param day `YYYY-MM-DD`
+ * @returns null for a day that does not exist
+ */
+export function beginningOn(day: string, rhythm: Rhythm, now: Millis): Aim | null {
+  try {
+    const date = Temporal.PlainDate.from(day, { overflow: 'reject' });
+    return { kind: 'from', at: Math.max(now, rhythm.zone.at(date, rhythm.roundsMin[0]!)) };
   } catch {
     return null;
   }

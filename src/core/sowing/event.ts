@@ -81,11 +81,15 @@ export type EventBody =
   | { type: 'soaked' }
   | { type: 'drained' }
   | { type: 'sown'; waterG: number }
+  /** What had rooted under a lid was pressed. */
+  | { type: 'pressed' }
   /** The weight or lid came off. */
   | { type: 'uncovered' }
   /** It came to light. */
   | { type: 'lit' }
   | { type: 'misted'; waterG: number; peroxideMl?: number }
+  /** With something of the household's own. */
+  | { type: 'sprayed'; name: string; waterG: number }
   | { type: 'watered'; waterG: number; peroxideMl?: number }
   /** Watered with feed in it; `feedMl` off the bottle, 0 where nobody has said how much that is. */
   | { type: 'fed'; waterG: number; feedMl: number; peroxideMl?: number }

@@ -4,7 +4,10 @@ import { HOUR, type Millis } from '../time/zone.ts';
 import type { Cue } from './event.ts';
 import type { SowingState } from './reduce.ts';
 
-type Grew = Pick<SowingState, 'looks' | 'dealtAt' | 'uncoveredAt' | 'litAt' | 'sownAt' | 'regrowsSince'>;
+type Grew = Pick<
+  SowingState,
+  'looks' | 'dealtAt' | 'pressedAt' | 'uncoveredAt' | 'litAt' | 'sownAt' | 'regrowsSince'
+>;
 
 /** What is done less than so long after something else is done on the same round. */
 const ROUND_H = 4;
@@ -43,7 +46,7 @@ export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>)
 
 /** While a cue is the one that is asked for; null for never. */
 function stageOf(
-  { looks, sownAt, uncoveredAt, litAt, regrowsSince }: Grew,
+  { looks, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince }: Grew,
   { blackout, lightFrom }: Pick<Path, 'blackout' | 'lightFrom'>,
   cue: Cue
 ): { from: Millis; until: Millis } | null {
@@ -51,7 +54,11 @@ function stageOf(
   // Whoever looks for a later cue has passed this one.
   const lookedAt = (...marks: Cue[]) => looks.find(({ mark }) => marks.includes(mark as Cue))?.at ?? Infinity;
   const lit = litAt ?? Infinity;
-  const rootedAt = Math.min(uncoveredAt ?? lit, seenAt('rooted'), lookedAt('lightReady', 'windowOpen'));
+  const rootedAt = Math.min(
+    pressedAt ?? uncoveredAt ?? lit,
+    seenAt('rooted'),
+    lookedAt('lightReady', 'windowOpen')
+  );
   const during = (from: Millis, until: Millis) => (from < until ? { from, until } : null);
   switch (cue) {
     case 'rooted':

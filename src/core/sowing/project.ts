@@ -4,6 +4,7 @@ import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
+import { coveredOnD } from '../supplies/methods/path.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
@@ -117,6 +118,8 @@ const fromSeed = (
     stays,
     lightFrom: path.lightFrom,
     domeDays: path.domeDays,
+    coveredOnD: coveredOnD(path),
+    pressedAt: path.pressesLate ? state.pressedAt : null,
     uncoveredAt: state.uncoveredAt,
     litAt: state.litAt,
     waitH: meanWaitH(rhythm),
@@ -152,7 +155,7 @@ function fromStubs(
 }
 
 /** Whether its seed went in dry, or is to. */
-const wasDry = ({ soakH }: SowingSetup, state: SowingState): boolean =>
+export const wasDry = ({ soakH }: Pick<SowingSetup, 'soakH'>, state: SowingState): boolean =>
   state.sownAt === null ? soakH === 0 : state.soakedAt === null && state.drainedAt === null;
 
 /** The soak as it goes: as planned until it has begun, then counted from when it did. */

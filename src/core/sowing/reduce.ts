@@ -71,6 +71,8 @@ export interface SowingState {
   soakedAt: Millis | null;
   drainedAt: Millis | null;
   sownAt: Millis | null;
+  /** When the weight was laid on, where that is done once it has rooted. */
+  pressedAt: Millis | null;
   uncoveredAt: Millis | null;
   litAt: Millis | null;
   moves: { from: Millis; placeId: string }[];
@@ -84,6 +86,8 @@ export interface SowingState {
   sights: { eventId: string; at: Millis; sight: Symptom }[];
   turnedAt: Millis | null;
   airedAt: Millis | null;
+  /** When it was last sprayed, by what with. */
+  sprayed: Map<string, Millis>;
   water: WaterFact[];
   ticked: Set<string>;
   cuts: Cut[];
@@ -98,7 +102,7 @@ export interface SowingState {
   /** What its first growth was and what was said of it, once it grows again. */
   first: Pick<
     SowingState,
-    'seen' | 'looks' | 'dealtAt' | 'sownAt' | 'uncoveredAt' | 'litAt' | 'regrowsSince'
+    'seen' | 'looks' | 'dealtAt' | 'sownAt' | 'pressedAt' | 'uncoveredAt' | 'litAt' | 'regrowsSince'
   > | null;
   kept: Kept[];
   /** What was done to its emptied container. */
@@ -139,6 +143,7 @@ export const newState = (): SowingState => ({
   soakedAt: null,
   drainedAt: null,
   sownAt: null,
+  pressedAt: null,
   uncoveredAt: null,
   litAt: null,
   moves: [],
@@ -149,6 +154,7 @@ export const newState = (): SowingState => ({
   sights: [],
   turnedAt: null,
   airedAt: null,
+  sprayed: new Map(),
   water: [],
   ticked: new Set(),
   cuts: [],
@@ -167,6 +173,7 @@ export const newState = (): SowingState => ({
 /** Whoever does one of these stands before the tray. */
 export const DEALS: ReadonlySet<EventBody['type']> = new Set([
   'misted',
+  'sprayed',
   'watered',
   'fed',
   'felt',
@@ -220,6 +227,10 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.stage = 'press';
       state.water.push({ at, addedG: body.waterG });
       return true;
+    case 'pressed':
+      if (state.pressedAt !== null || state.stage !== 'press') return false;
+      state.pressedAt = at;
+      return true;
     case 'uncovered':
       if (state.uncoveredAt !== null || state.sownAt === null) return false;
       state.uncoveredAt = at;
@@ -238,6 +249,10 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
     case 'watered':
     case 'fed':
       state.water.push({ at, addedG: body.waterG });
+      return true;
+    case 'sprayed':
+      state.sprayed.set(body.name, at);
+      state.water.push({ at, addedG: body.waterG, onLeaves: true });
       return true;
     case 'felt':
       state.water.push({ at, feels: MOISTURE[body.moisture] });
@@ -291,8 +306,8 @@ function cut(
   if (!last && state.cutShare < 0.999) return;
   if (!again) return end(state, at);
   if (state.growth === 0) {
-    const { seen, looks, dealtAt, sownAt, uncoveredAt, litAt, regrowsSince } = state;
-    state.first = { seen, looks, dealtAt, sownAt, uncoveredAt, litAt, regrowsSince };
+    const { seen, looks, dealtAt, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince } = state;
+    state.first = { seen, looks, dealtAt, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince };
   }
   state.growth += 1;
   state.regrowsSince = at;

@@ -1,4 +1,5 @@
-import type { Millis } from '../time/zone.ts';
+import { coveredOnD, type CoverKind } from '../supplies/methods/path.ts';
+import { DAY, type Millis } from '../time/zone.ts';
 import type { Projected } from './project.ts';
 import type { Stage } from './reduce.ts';
 
@@ -18,3 +19,20 @@ export const stageAt = (sowing: Staged, now: Millis): Stage =>
 
 /** Whether it sprouts with nothing over it. */
 export const isOpen = ({ path }: Pick<Projected, 'path'>): boolean => path.cover === 'none';
+
+/** What lies over it while it roots: a lid gives way to the weight where that comes late. */
+export const coverOn = ({ path, state }: Pick<Projected, 'path' | 'state'>): CoverKind =>
+  path.pressesLate && state.pressedAt !== null ? 'weight' : path.cover;
+
+/** Whether the weight lies on it now, or is on it from sowing on. */
+export const isPressed = ({ path, state }: Pick<Projected, 'path' | 'state'>): boolean =>
+  state.stage === 'press' && (!path.pressesLate || state.pressedAt !== null);
+
+/**
+ * When its weight or lid came off, or is expected to: once it has rooted, and where it is pressed for longer, after that.
+ * @param rootedAt when it has rooted, as it was seen or as it is expected
+ */
+export const uncoversAt = ({ path, state }: Pick<Projected, 'path' | 'state'>, rootedAt: Millis): Millis =>
+  state.uncoveredAt ??
+  (path.blackout ? null : state.litAt) ??
+  (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) + coveredOnD(path) * DAY;

@@ -4,10 +4,12 @@ import { CUES, type Cue } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
 import { beginsAt, sowableAt } from '../sowing/soak.ts';
-import { stageAt } from '../sowing/stage.ts';
+import { stageAt, uncoversAt } from '../sowing/stage.ts';
 import type { Look } from '../growth/looks.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
+import type { Moisture } from '../water/bucket.ts';
+import { moisturesAt } from '../water/level.ts';
 import { careSteps } from './care.ts';
 import { stepsOf, uncovering } from './compile.ts';
 import { cutStep, isCuttable } from './cut.ts';
@@ -18,6 +20,9 @@ import { keyOf } from './ticked.ts';
 
 /** A cue is looked for from this chance on of having been reached by the next round. */
 const LOOK_CHANCE = 0.05;
+
+/** Who has just answered “not yet” is not asked again before so long. */
+const ANSWERED_MS = 4 * HOUR;
 
 /** A cue worth looking for, with the chance that it has been reached. */
 export interface CueLook {
@@ -41,6 +46,8 @@ export type Note =
   | { kind: 'too-much'; g: number; at: Millis }
   | { kind: 'mould-risk'; risk: MouldRisk }
   | { kind: 'scorch' }
+  /** It was brought to light, and stands at a place that has none. */
+  | { kind: 'in-the-dark' }
   /** Moving air hurts it in its first days of light. */
   | { kind: 'still-air' }
   /** It was to begin then, and a whole round went by. */
@@ -56,8 +63,8 @@ export interface Ask {
   look: CueLook | null;
   /** What was seen in this round may have been so on the round before already: one more touch tells. */
   since: { cue: Cue; at: Millis } | null;
-  /** Whether how damp it is would help: only where the medium can be seen. */
-  feel: boolean;
+  /** What it may be told to feel like; nothing where the medium cannot be seen. */
+  feel: readonly Moisture[];
   /** When its preparation begins, while that is still to come; null once it asks for something or was begun. */
   beginsAt: Millis | null;
   notes: Note[];
@@ -67,7 +74,7 @@ export interface Ask {
 export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
   const { state, path, soak } = sowing;
   if (state.stage === 'ended')
-    return { steps: [], look: null, since: null, feel: false, beginsAt: null, notes: [] };
+    return { steps: [], look: null, since: null, feel: [], beginsAt: null, notes: [] };
   const steps = [...stageSteps(sowing, round, now), ...careSteps(sowing, round, now)].filter(
     ({ key }) => !state.ticked.has(key)
   );
@@ -76,7 +83,7 @@ export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
     steps,
     look: lookOf(sowing, round, now),
     since: sinceOf(sowing, round),
-    feel: bare,
+    feel: bare ? moisturesAt(sowing, now) : [],
     beginsAt: state.stage === 'prepare' && steps.length === 0 ? beginsAt(soak) : null,
     notes: notesOf(sowing, round, now)
   };
@@ -109,14 +116,17 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
       return ready > horizon ? [] : sow(ready);
     }
     case 'press': {
+      const rootedAt = reachedAt(sowing, 'rooted') ?? forecast.marks.rooted.p90;
       const body = uncovering(sowing);
-      const dueAt = (reachedAt(sowing, 'rooted') ?? forecast.marks.rooted.p90) + path.pressedD * DAY;
-      return body && dueAt <= now ? [dueOnce('uncover', body, dueAt, round)] : [];
+      const dueAt = uncoversAt(sowing, rootedAt);
+      // What was not pressed while it was time is not pressed any more.
+      if (dueAt <= now) return body ? [dueOnce('uncover', body, dueAt, round)] : [];
+      return path.pressesLate && state.pressedAt === null && rootedAt <= now ? once('weight', rootedAt) : [];
     }
     case 'blackout': {
       if (path.lightFrom === null) return cutSteps(sowing, round, now);
       const dueAt = domeOverAt(sowing, now);
-      const body = { kind: 'light', lamp: sowing.place.light.kind === 'lamp' } as const;
+      const body = { kind: 'light', where: sowing.place.light.kind } as const;
       return dueAt <= now ? [dueOnce('light', body, dueAt, round)] : [];
     }
     case 'light':
@@ -162,12 +172,13 @@ function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
   const { state, forecast } = sowing;
   if (state.sownAt === null) return null;
   const passed = {
-    rooted: state.regrowsSince ?? state.uncoveredAt ?? state.litAt,
+    rooted: state.regrowsSince ?? state.pressedAt ?? state.uncoveredAt ?? state.litAt,
     lightReady: state.regrowsSince ?? state.litAt,
     windowOpen: null
   };
   const next = cuesOf(sowing).find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
   if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
+  if (state.looks.some(({ mark, at }) => mark === next && at <= now && now - at < ANSWERED_MS)) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
 }

@@ -4,12 +4,20 @@ import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
-import { dryShare, FULL_SHARE, MIST_LEAST_ML_CM2, mistNowMl, poolPartG, TOP_SHARE } from '../water/bucket.ts';
+import {
+  dryShare,
+  FULL_SHARE,
+  MIST_LEAST_ML_CM2,
+  mistMl,
+  mistNowMl,
+  poolPartG,
+  TOP_SHARE
+} from '../water/bucket.ts';
 import { trackOf, waterAt, type WaterLevel } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
 import { dueCare, type DueStep } from './due.ts';
 import type { How, WhyWater } from './step.ts';
-import { lackingG, mightHang, withheld } from './withhold.ts';
+import { isNearCut, lackingG, mightHang, withheld } from './withhold.ts';
 
 /** Turned or aired once a day; a few hours early counts. */
 const ONCE_A_DAY_H = 16;
@@ -29,14 +37,33 @@ export function careSteps(sowing: Projected, round: Round, now: Millis): DueStep
   // Watered finely from above, it need not be misted.
   const mist =
     water?.body.kind === 'water' && water.body.how === 'mist' ? null : mistStep(sowing, round, now);
-  return [mist, water, ...lightSteps(sowing, round, now)].filter((step) => step !== null);
+  return [mist, water, ...spraySteps(sowing, round, now), ...lightSteps(sowing, round, now)].filter(
+    (step) => step !== null
+  );
+}
+
+/** Sprays of a household's own on what stands in light; none on mould, and none on what may soon be eaten. */
+function spraySteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { state, method, areaCm2 } = sowing;
+  if (stageAt(sowing, now) !== 'light' || isNearCut(sowing, round) || sawLately(state, ['mould'], now))
+    return [];
+  return method.sprays.flatMap(({ name, timesADay }): DueStep[] => {
+    const last = state.sprayed.get(name) ?? null;
+    const isOver = last !== null && last > round.at - (timesADay === 1 ? ONCE_A_DAY_H : ROUND_LEAD_H) * HOUR;
+    if ((timesADay === 1 && !isMorning(round)) || isOver) return [];
+    const body = { kind: 'spray', name, waterMl: mistMl(areaCm2), timesADay } as const;
+    return [dueCare(`spray:${name}:${round.key}`, body, round.at, round)];
+  });
 }
 
 const isMorning = (round: Round): boolean => round.key.endsWith('.0');
 
 /** When water was last given, in any way; the sowing where never. */
 const lastGivenAt = ({ state }: Projected): Millis =>
-  state.water.reduce((last, fact) => ('addedG' in fact ? Math.max(last, fact.at) : last), state.sownAt!);
+  state.water.reduce(
+    (last, fact) => ('addedG' in fact && !fact.onLeaves ? Math.max(last, fact.at) : last),
+    state.sownAt!
+  );
 
 function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
   const { state, path, areaCm2, crop, method } = sowing;
@@ -45,10 +72,13 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
   // Where mould was seen, its cover is opened to air and not to more water.
   if (path.cover !== 'none' && sawLately(state, ['mould'], now)) return null;
   const given = lastGivenAt(sowing);
-  const { g, capacityG } = waterAt(sowing, now);
+  // Watered finely from above in this round, it was misted.
+  if (given > round.at - ROUND_LEAD_H * HOUR) return null;
+  const { g, sdG, capacityG } = waterAt(sowing, now);
   const waterMl = mistNowMl(areaCm2, {
     covered: path.cover !== 'none',
-    g,
+    // Nor where it may well be fuller than believed: under a cover next to nothing goes, for days.
+    g: g + sdG,
     holdsG: capacityG,
     lostG: trackOf(sowing).lossG(given, Math.max(given, now))
   });
@@ -80,6 +110,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
       kind: 'water',
       waterMl,
       share: shareOf(level),
+      ifStoodMl: ifStoodMl(sowing, level, round, now),
       why: whyWatered(sowing, round, now),
       how: level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
@@ -137,6 +168,7 @@ export function alongsideWater(sowing: Projected, step: DueStep, round: Round, n
       ...step.body,
       waterMl,
       share: shareOf(level),
+      ifStoodMl: ifStoodMl(sowing, level, round, now),
       feed: step.body.feed && feedOf(sowing, waterMl),
       peroxideMl: peroxideIn(sowing.method, waterMl)
     }
@@ -162,13 +194,9 @@ const ROOTING_SHARE = 0.75;
 function pourMl(sowing: Projected, round: Round, now: Millis): number {
   const level = waterAt(sowing, now);
   const { capacityG, g, sdG, isPool } = level;
-  // A pool no deeper than what goes until the next round: what stands longer drowns.
   const track = trackOf(sowing);
   const upTo = isPool
-    ? Math.min(
-        capacityG,
-        track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, round.nextAt))
-      )
+    ? Math.min(capacityG, poolUpToG(sowing, round, now))
     : capacityG * (stageAt(sowing, now) === 'press' && !isReservoir(level) ? ROOTING_SHARE : FULL_SHARE);
   // What is left of a pool is poured off first, unless it is this round's.
   const stale = isPool && lastGivenAt(sowing) < round.at - ROUND_LEAD_H * HOUR;
@@ -176,6 +204,16 @@ function pourMl(sowing: Projected, round: Round, now: Millis): number {
   const safe = capacityG * RUN_OVER - (g + ONE_IN_TWENTY * sdG);
   return Math.min(wanted, Math.max(safe, lackingG(sowing, round, now)));
 }
+
+/** How much medium and pool together are filled up to, g: no deeper than what goes until the next round, for what stands longer drowns. */
+function poolUpToG(sowing: Projected, round: Round, now: Millis): number {
+  const track = trackOf(sowing);
+  return track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, round.nextAt));
+}
+
+/** What over a pool is enough where some of the last one still stood: then its medium is full. Null where none may stand. */
+const ifStoodMl = (sowing: Projected, { isPool }: WaterLevel, round: Round, now: Millis): number | null =>
+  isPool ? Math.max(0, poolUpToG(sowing, round, now) - trackOf(sowing).mediumG) : null;
 
 /** Where water goes: finely from above while it sprouts, then by the method, whose first may be from above. */
 function howWatered(sowing: Projected, now: Millis): How {
@@ -185,7 +223,9 @@ function howWatered(sowing: Projected, now: Millis): How {
   if (stageAt(sowing, now) === 'press' || dark) return 'mist';
   if (method.lightWater !== 'first-above') return method.lightWater;
   const since = standsSince(sowing);
-  return state.water.some((fact) => 'addedG' in fact && fact.at >= since) ? 'below' : 'above';
+  return state.water.some((fact) => 'addedG' in fact && !fact.onLeaves && fact.at >= since)
+    ? 'below'
+    : 'above';
 }
 
 /** What a tray in light asks for besides water. */

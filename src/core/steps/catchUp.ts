@@ -1,6 +1,6 @@
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
-import { stageAt } from '../sowing/stage.ts';
+import { stageAt, uncoversAt } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What a tray may have come to while nobody said anything: as it was last, or a stage further on. */
@@ -36,7 +36,7 @@ const within = (at: Millis, from: Millis, until: Millis): Millis => Math.min(Mat
 
 /** When it most likely came to that: as it is expected to, within the time that nobody said anything. */
 export function likelyAt(
-  { soak, forecast }: Pick<Projected, 'soak' | 'forecast'>,
+  { soak, forecast, path, state }: Pick<Projected, 'soak' | 'forecast' | 'path' | 'state'>,
   truth: Truth,
   since: Millis,
   now: Millis
@@ -44,7 +44,7 @@ export function likelyAt(
   const expected: Record<Truth, Millis> = {
     'as-it-was': now,
     sown: soak.sowAt,
-    uncovered: forecast.marks.rooted.p50,
+    uncovered: uncoversAt({ path, state }, forecast.marks.rooted.p50),
     lit: forecast.litAt
   };
   return within(expected[truth], since, now);
@@ -69,7 +69,8 @@ export function eventsOfTruth(
   }
   if (truth === 'sown') return events;
   if (path.blackout && state.uncoveredAt === null) {
-    const off = truth === 'uncovered' ? at : within(forecast.marks.rooted.p50, before, at);
+    const off =
+      truth === 'uncovered' ? at : within(uncoversAt({ path, state }, forecast.marks.rooted.p50), before, at);
     events.push({ at: off, body: { type: 'uncovered' } });
   }
   if (truth === 'lit') events.push({ at, body: { type: 'lit' } });

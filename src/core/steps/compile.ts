@@ -4,12 +4,13 @@ import { isSoaked } from '../crops/crop.ts';
 import { onTopOf, stacksOf } from '../shelf/stack.ts';
 import { drainHours, softAt } from '../sowing/soak.ts';
 import type { Projected } from '../sowing/project.ts';
-import { standsSince } from '../sowing/stage.ts';
-import { pressingOf } from '../supplies/methods/pressing.ts';
+import { coverOn, standsSince, uncoversAt } from '../sowing/stage.ts';
+import { pressingOf, type Pressing } from '../supplies/methods/pressing.ts';
 import { hypochlorite, peroxide } from '../supplies/seed/disinfect.ts';
 import { jarFor } from '../supplies/seed/jar.ts';
 import { RINSE_MIN } from '../supplies/seed/rinse.ts';
 import { reservoirMlOf } from '../supplies/containers/container.ts';
+import { hasPool } from '../supplies/media/below.ts';
 import { mediumVolumeMl } from '../supplies/media/medium.ts';
 import { DAY, HOUR, MINUTE, type Millis } from '../time/zone.ts';
 import { FULL_SHARE, hasReservoir, lossGPerDay, mistMl, storeOf } from '../water/bucket.ts';
@@ -18,7 +19,7 @@ import { keepingDays } from '../pantry/keeping.ts';
 import { isDisinfected, PREPARING_MIN } from '../sowing/preparing.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
-import type { SeedLine, Step, StepBody } from './step.ts';
+import type { BodyOf, SeedLine, Step, StepBody } from './step.ts';
 
 /** Minutes that work at the bench takes (starting figures). */
 const WORK_MIN = {
@@ -213,7 +214,8 @@ function sowingSteps(sowing: Projected): Timed[] {
         cover: path.cover,
         watch: path.cover === 'lid' && lifts(sowing),
         // Two halves lie under one weight.
-        pressing: pressingOf(path, areaCm2 / setup.areaShare, setup.count),
+        pressing: path.pressesLate ? null : pressingIn(sowing),
+        later: path.pressesLate ? pressingIn(sowing) : null,
         shared: setup.half !== null,
         onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0,
         stacks: path.cover === 'stacked' ? stacksOf(sowing) : null
@@ -222,6 +224,16 @@ function sowingSteps(sowing: Projected): Timed[] {
     ]);
   return steps;
 }
+
+const pressingIn = ({ path, areaCm2, setup }: Projected): Pressing | null =>
+  pressingOf(path, areaCm2 / setup.areaShare, setup.count);
+
+/** The weight that comes once it has rooted. */
+const lateWeight = (sowing: Projected): BodyOf<'weight'> => ({
+  kind: 'weight',
+  pressing: pressingIn(sowing)!,
+  shared: sowing.setup.half !== null
+});
 
 /** Large seed wants a weight: under nothing but a lid it lifts that, and itself out of the medium. */
 const lifts = ({ parts }: Projected): boolean => parts.some(({ crop }) => crop.pressMinGCm2 >= LARGE_G_CM2);
@@ -237,12 +249,14 @@ function shareLeft({ path, place, areaCm2, forecast, soak }: Projected, capacity
 }
 
 /** What takes its cover off, if it has one: the bench laid it on, the round takes it off. */
-export function uncovering({ path }: Projected): Extract<StepBody, { kind: 'uncover' }> | null {
+export function uncovering(sowing: Projected): Extract<StepBody, { kind: 'uncover' }> | null {
+  const { path } = sowing;
   if (path.cover === 'none') return null;
   return {
     kind: 'uncover',
-    off: path.cover,
-    to: path.blackout || path.lightFrom === null ? 'blackout' : 'light'
+    off: coverOn(sowing) === 'weight' ? 'weight' : path.cover,
+    to: path.blackout || path.lightFrom === null ? 'blackout' : 'light',
+    where: sowing.place.light.kind
   };
 }
 
@@ -252,8 +266,7 @@ function growingSteps(sowing: Projected): Step[] {
   if (!Number.isFinite(marks.windowOpen.p50)) return [];
   const sownAt = state.sownAt ?? soak.sowAt;
   const open = Math.max(marks.windowOpen.p50, sownAt + HOUR);
-  const rooted =
-    state.uncoveredAt ?? (path.blackout ? null : state.litAt) ?? marks.rooted.p50 + path.pressedD * DAY;
+  const rooted = uncoversAt(sowing, marks.rooted.p50);
   const dark = path.lightFrom === null;
   const stands =
     path.blackout && !dark ? litAt : Number.isFinite(standsSince(sowing)) ? standsSince(sowing) : rooted;
@@ -261,8 +274,9 @@ function growingSteps(sowing: Projected): Step[] {
   const airFrom = Math.max(stands, Math.min(dryFrom, open - AIR_D * DAY));
   const moments: [Millis, StepBody][] = [];
   const uncover = uncovering(sowing);
+  if (path.pressesLate) moments.push([state.pressedAt ?? marks.rooted.p50, lateWeight(sowing)]);
   if (uncover) moments.push([rooted, uncover]);
-  if (path.blackout && !dark) moments.push([litAt, { kind: 'light', lamp: place.light.kind === 'lamp' }]);
+  if (path.blackout && !dark) moments.push([litAt, { kind: 'light', where: place.light.kind }]);
   const perL = peroxideIn(method, 1000);
   moments.push([
     Math.min(stands, open),
@@ -270,12 +284,19 @@ function growingSteps(sowing: Projected): Step[] {
       kind: 'water',
       waterMl: null,
       share: null,
+      ifStoodMl: null,
       why: null,
       how: lightWay(sowing),
       feed: feedOf(sowing, null),
       peroxideMl: perL
     }
   ]);
+  if (!dark)
+    for (const { name, timesADay } of method.sprays)
+      moments.push([
+        Math.min(stands, open),
+        { kind: 'spray', name, waterMl: mistMl(sowing.areaCm2), timesADay }
+      ]);
   if (!dark) moments.push([Math.min(airFrom, open), { kind: 'air', drivers: [] }]);
   if (dryFrom < open) moments.push([Math.max(dryFrom, Math.min(airFrom, open)), { kind: 'dry' }]);
   // Washing, keeping and cleaning follow the cut, whenever that is.
@@ -294,8 +315,9 @@ function growingSteps(sowing: Projected): Step[] {
   return steps;
 }
 
-/** Where its water goes in light, by its method: one that has a reservoir is filled there. */
+/** Where its water goes in light: what lives from a reservoir or a pool is filled there, all else goes by its method. */
 function lightWay({ method, setup }: Projected): Extract<StepBody, { kind: 'water' }>['how'] {
   if (hasReservoir(setup)) return 'reservoir';
+  if (hasPool(setup.medium)) return 'below';
   return method.lightWater === 'first-above' ? 'above' : method.lightWater;
 }

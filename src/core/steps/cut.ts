@@ -5,8 +5,8 @@ import { mayBeLost } from '../water/dry.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
-/** From this chance on it is called ready: where somebody saw it open, looks err, and where nobody did. */
-const SEEN = 0.9;
+/** From this chance on it is called ready: where somebody saw it open, for looks err in three of a hundred, and where nobody did. */
+const SEEN = 0.97;
 const SURE = 0.98;
 
 const isOpen = ({ seen }: Projected['state']): boolean =>

@@ -15,11 +15,19 @@ const SAME_TIME = HOUR / 2;
 /** Which steps, amounts and times differ between two protocols, in the order of the hands. */
 export function differences(before: readonly Step[], after: readonly Step[]): Difference[] {
   return STEP_KINDS.flatMap((kind): Difference[] => {
-    const was = before.find(({ body }) => body.kind === kind) ?? null;
-    const is = after.find(({ body }) => body.kind === kind) ?? null;
+    const [allWas, allIs] = [before, after].map((steps) => steps.filter(({ body }) => body.kind === kind));
+    const [was = null] = allWas!;
+    const [is = null] = allIs!;
     if (!was && !is) return [];
     if (!was || !is) return [{ kind, change: is ? 'added' : 'left-out', before: was, after: is }];
-    if (!alike(was.body, is.body)) return [{ kind, change: 'amount', before: was, after: is }];
+    // Of sprays there may be several.
+    if (
+      !alike(
+        allWas!.map(({ body }) => body),
+        allIs!.map(({ body }) => body)
+      )
+    )
+      return [{ kind, change: 'amount', before: was, after: is }];
     return Math.abs(was.from - is.from) > SAME_TIME ? [{ kind, change: 'time', before: was, after: is }] : [];
   });
 }

@@ -1,3 +1,5 @@
+import { traitsOf } from '../crops/traits.ts';
+import { isTooDark } from '../shelf/board.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { scorches } from '../places/light.ts';
 import { mouldRisk } from '../diagnosis/mould.ts';
@@ -10,9 +12,6 @@ import { trackOf, waterAt } from '../water/level.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import type { Note } from './ask.ts';
 import { hardlyLasts, withheld } from './withhold.ts';
-
-/** Days of light in which a crop bears no moving air (docs/model.md, crops). */
-const STILL_AIR_D: Record<string, number> = { sorrel: 7 };
 
 /** Less sure than this of its water, a tray is to be felt before it is watered. */
 const UNSURE_SHARE = 0.08;
@@ -51,7 +50,8 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const risk = mouldRisk(sowing, now);
   if (risk.level === 'high') notes.push({ kind: 'mould-risk', risk });
   if (lit && place.light.kind === 'lamp' && scorches(place.light)) notes.push({ kind: 'scorch' });
-  if (lit && place.movingAir && now - standsSince(sowing) < (STILL_AIR_D[crop.key] ?? 0) * DAY)
+  if (lit && isTooDark([sowing], place)) notes.push({ kind: 'in-the-dark' });
+  if (lit && place.movingAir && now - standsSince(sowing) < traitsOf(crop).stillAirD * DAY)
     notes.push({ kind: 'still-air' });
   if (lit && withheld(sowing, round)) {
     const { share } = waterAt(sowing, round.nextAt);

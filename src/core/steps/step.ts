@@ -1,6 +1,7 @@
 import type { Problem } from '../problem.ts';
 import type { MouldDriver } from '../diagnosis/mould.ts';
 import { BENCH_STEPS, type BenchStep, type Cleaning } from '../sowing/event.ts';
+import type { PlaceLight } from '../places/place.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import type { CoverKind, Path } from '../supplies/methods/path.ts';
 import type { Pressing } from '../supplies/methods/pressing.ts';
@@ -13,9 +14,11 @@ import type { Millis } from '../time/zone.ts';
 /** All that is ever to be done to a sowing, in the order of the hands. Bench, round and list show these and no others. */
 export const STEP_KINDS = [
   ...BENCH_STEPS,
+  'weight',
   'uncover',
   'light',
   'water',
+  'spray',
   'turn',
   'air',
   'dry',
@@ -101,6 +104,8 @@ export type StepBody =
       cover: Exclude<CoverKind, 'none'>;
       /** What lies on it, on the uppermost of a stack; null where nothing presses. */
       pressing: Pressing | null;
+      /** What is to lie on it once it has rooted, where it is pressed late. */
+      later: Pressing | null;
       /** It lies on both halves of a container. */
       shared: boolean;
       /** It lifts its lid, and is looked at daily. */
@@ -110,13 +115,18 @@ export type StepBody =
       /** How its own trays stand on each other; null where they do not. */
       stacks: Stacks | null;
     }
-  | { kind: 'uncover'; off: Exclude<CoverKind, 'none'>; to: 'blackout' | 'light' }
-  | { kind: 'light'; lamp: boolean }
+  /** Laid on once it has rooted under its lid. */
+  | { kind: 'weight'; pressing: Pressing; shared: boolean }
+  /** `where` is the light of the place where it stands: in a dark one it is carried on. */
+  | { kind: 'uncover'; off: Exclude<CoverKind, 'none'>; to: 'blackout' | 'light'; where: PlaceLight['kind'] }
+  | { kind: 'light'; where: PlaceLight['kind'] }
   | {
       kind: 'water';
       /** Null for the whole time in light: the round says when and how much. */
       waterMl: number | null;
       share: number | null;
+      /** Where water still stood under it and was poured off, so much is enough; null where none may stand. */
+      ifStoodMl: number | null;
       /** Why now: null for the whole time in light. */
       why: WhyWater | null;
       how: How;
@@ -124,6 +134,8 @@ export type StepBody =
       /** 3 % peroxide to add, mL; to a litre where `waterMl` is null. */
       peroxideMl: number;
     }
+  /** With something of the household's own, by its name. */
+  | { kind: 'spray'; name: string; waterMl: number; timesADay: 1 | 2 }
   | { kind: 'turn' }
   | { kind: 'air'; drivers: readonly MouldDriver[] }
   | { kind: 'dry' }
@@ -154,6 +166,10 @@ export interface Step {
   from: Millis;
   until: Millis;
 }
+
+/** Whether a step brings a tray to light that stands where there is none. */
+export const leavesDark = (body: StepBody): boolean =>
+  (body.kind === 'light' || (body.kind === 'uncover' && body.to === 'light')) && body.where === 'dark';
 
 export const isBenchStep = (kind: StepKind): kind is BenchStep =>
   (BENCH_STEPS as readonly StepKind[]).includes(kind);

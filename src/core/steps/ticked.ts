@@ -18,6 +18,10 @@ export function ticked(body: StepBody): EventBody | null {
       return body.first
         ? { type: 'prepared', step: 'mist' }
         : { type: 'misted', waterG: mL(body.waterMl), ...withPeroxide(body.peroxideMl) };
+    case 'weight':
+      return { type: 'pressed' };
+    case 'spray':
+      return { type: 'sprayed', name: body.name, waterG: mL(body.waterMl) };
     case 'uncover':
       return body.to === 'blackout' ? { type: 'uncovered' } : { type: 'lit' };
     case 'light':
@@ -49,6 +53,23 @@ export function ticked(body: StepBody): EventBody | null {
     case 'clean':
       return null;
   }
+}
+
+/**
+ * What watering records where some still stood: that it was seen, and the less that was given once it was poured off, be it
+ * none.
+ * @returns null where nothing could stand
+ */
+export function tickedIfStood(body: StepBody): EventBody[] | null {
+  if (body.kind !== 'water' || body.ifStoodMl === null || body.waterMl === null) return null;
+  const part = body.waterMl > 0 ? Math.min(1, body.ifStoodMl / body.waterMl) : 0;
+  const given = ticked({
+    ...body,
+    waterMl: body.waterMl * part,
+    feed: body.feed && { ...body.feed, mL: body.feed.mL === null ? null : body.feed.mL * part },
+    peroxideMl: body.peroxideMl * part
+  });
+  return [{ type: 'felt', moisture: 'standing' }, ...(given ? [given] : [])];
 }
 
 /** Steps that bench and round both ask for: ticked in one, they are done in the other. */

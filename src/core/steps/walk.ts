@@ -10,7 +10,7 @@ import { alongsideWater } from './care.ts';
 import { isCuttable } from './cut.ts';
 import type { DueStep } from './due.ts';
 import type { BodyOf, StepBody, StepKind } from './step.ts';
-import { ticked } from './ticked.ts';
+import { ticked, tickedIfStood } from './ticked.ts';
 
 /** One sowing at a stop. */
 export interface StopPart {
@@ -20,7 +20,13 @@ export interface StopPart {
 
 /** A step at a stop, with what doing it records of each sowing that it is done to. */
 export interface StopStep extends DueStep {
-  of: { projected: Projected; records: EventBody | null; key: string }[];
+  of: {
+    projected: Projected;
+    records: EventBody | null;
+    /** What it records instead where water still stood under it; null where none could. */
+    ifStood: EventBody[] | null;
+    key: string;
+  }[];
 }
 
 /** What one container, or several alike, asks for: two halves are one stop. */
@@ -72,6 +78,7 @@ export function walk(all: readonly Projected[], round: Round, now: Millis): Walk
 const stepOf = (sowing: Projected, step: DueStep): StopStep['of'][number] => ({
   projected: sowing,
   records: ticked(step.body),
+  ifStood: tickedIfStood(step.body),
   key: step.key
 });
 
@@ -79,7 +86,7 @@ const alone = ({ projected, ask }: StopPart): StopStep[] =>
   ask.steps.map((step) => ({ ...step, of: [stepOf(projected, step)] }));
 
 /** What a hand does to a whole container at once. */
-const AT_ONCE: readonly StepKind[] = ['uncover', 'light', 'mist', 'water', 'turn', 'air'];
+const AT_ONCE: readonly StepKind[] = ['weight', 'uncover', 'light', 'mist', 'water', 'spray', 'turn', 'air'];
 
 /** Two halves of one container: what is done to it is done once, and each is soaked, sown and cut by itself. */
 function together(parts: readonly StopPart[], round: Round, now: Millis): StopStep[] {
@@ -88,21 +95,39 @@ function together(parts: readonly StopPart[], round: Round, now: Millis): StopSt
       .filter(({ body }) => !AT_ONCE.includes(body.kind))
       .map((step) => ({ ...step, key: `${projected.setup.id}:${step.key}`, of: [stepOf(projected, step)] }))
   );
-  return [...apart, ...AT_ONCE.flatMap((kind) => atOnce(kind, parts, round, now) ?? [])];
+  // One sort of spray after the other.
+  const sprays = parts.flatMap(({ ask }) =>
+    ask.steps.flatMap(({ body }) => (body.kind === 'spray' ? [body.name] : []))
+  );
+  const all = AT_ONCE.flatMap((kind) =>
+    kind === 'spray'
+      ? [...new Set(sprays)].flatMap((name) => atOnce(kind, parts, round, now, name) ?? [])
+      : (atOnce(kind, parts, round, now) ?? [])
+  );
+  return [...apart, ...all];
 }
 
-function atOnce(kind: StepKind, parts: readonly StopPart[], round: Round, now: Millis): StopStep | null {
+/** @param spray of sprays, the one that is meant */
+function atOnce(
+  kind: StepKind,
+  parts: readonly StopPart[],
+  round: Round,
+  now: Millis,
+  spray?: string
+): StopStep | null {
   const standing = parts.filter(
     ({ projected: { state } }) => state.sownAt !== null && state.stage !== 'ended'
   );
   const asking = standing.flatMap(({ projected, ask }) => {
-    const step = ask.steps.find(({ body }) => body.kind === kind);
+    const step = ask.steps.find(
+      ({ body }) => body.kind === kind && (body.kind !== 'spray' || body.name === spray)
+    );
     return step ? [{ projected, step }] : [];
   });
   const [first] = asking;
   if (!first) return null;
   // One cover lies over both: it comes off when the slower is ready.
-  if (kind === 'uncover' || kind === 'light') {
+  if (kind === 'weight' || kind === 'uncover' || kind === 'light') {
     const waits = standing.some(
       ({ projected: { state } }) =>
         state.stage === first.projected.state.stage &&
@@ -141,12 +166,17 @@ function sumOf(bodies: readonly StepBody[]): StepBody {
       fine: all.some(({ fine }) => fine)
     };
   }
+  if (first?.kind === 'spray') {
+    const all = bodies as readonly BodyOf<'spray'>[];
+    return { ...first, waterMl: sum(all, ({ waterMl }) => waterMl) };
+  }
   if (first?.kind === 'water') {
     const all = bodies as readonly BodyOf<'water'>[];
     return {
       ...first,
       waterMl: sum(all, ({ waterMl }) => waterMl ?? 0),
       share: Math.min(...all.map(({ share }) => share ?? 1)),
+      ifStoodMl: first.ifStoodMl === null ? null : sum(all, ({ ifStoodMl }) => ifStoodMl ?? 0),
       peroxideMl: sum(all, ({ peroxideMl }) => peroxideMl),
       feed: first.feed && {
         ...first.feed,

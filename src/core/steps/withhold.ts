@@ -33,6 +33,10 @@ export const hardlyLasts = (projected: Projected, round: Round): boolean =>
 export const mightHang = (projected: Projected, round: Round, now: Millis): boolean =>
   lackingG(projected, round, now) > 0;
 
+/** Whether it may be cut within half a day, or could be already: what may be eaten any hour is not sprayed any more. */
+export const isNearCut = ({ forecast }: Projected, round: Round): boolean =>
+  forecast.marks.windowOpen.p50 - round.at < DRY_BEFORE_CUT_H * HOUR;
+
 /** Whether water is kept from a tray because it is cut soon and can stand it until the next round (docs/model.md, 6). */
 export function withheld(projected: Projected, round: Round): boolean {
   const { method, state, forecast } = projected;

@@ -80,12 +80,19 @@ const POOL_FOR = 0.75;
 /** A little always stands, so that a round that comes late finds it damp. */
 const POOL_LEAST = 0.15;
 
+/** A film, which holds next to nothing itself, is reckoned to have this share left when somebody comes by again. */
+const FILM_LEFT = 0.15;
+
 /**
- * The pool that is poured for a stretch that takes so much, g: what the medium cannot give until it is dry. With more of it
- * the mats of a household that loses less than is believed stand in water for days.
+ * The pool that is poured for a stretch that takes so much, g: what the medium cannot give until it is dry, and all that a
+ * film cannot give. With more of it the mats of a household that loses less than is believed stand in water for days.
  */
 export const poolPartG = (crop: Pick<Crop, 'droughtRisk'>, mediumG: number, lossG: number): number =>
-  Math.max(POOL_LEAST * lossG, POOL_FOR * lossG - mediumG * (FULL_SHARE - dryShare(crop)));
+  Math.max(
+    POOL_LEAST * lossG,
+    POOL_FOR * lossG - mediumG * (FULL_SHARE - dryShare(crop)),
+    lossG - mediumG * (FULL_SHARE - FILM_LEFT)
+  );
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
 export const hasReservoir = ({
@@ -131,8 +138,8 @@ export function lossGPerDay(
   return (mm * areaCm2) / 10;
 }
 
-/** How a medium looks, as the interval of capacity it stands for (starting figures). */
-export const MOISTURE = { dry: [0, 0.36], right: [0.3, 0.92], wet: [0.82, 1] } as const;
+/** How a medium looks, as the interval of capacity it stands for (starting figures); or water still stands under it. */
+export const MOISTURE = { dry: [0, 0.36], right: [0.3, 0.92], wet: [0.82, 1], standing: [1, 1] } as const;
 export type Moisture = keyof typeof MOISTURE;
 
 /** How a tray weighs in the hand, which tells more than a look (starting figures). */

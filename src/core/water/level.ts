@@ -1,6 +1,6 @@
 import type { Watered } from './watered.ts';
 import type { Millis } from '../time/zone.ts';
-import { FULL_SHARE } from './bucket.ts';
+import { FULL_SHARE, type Moisture } from './bucket.ts';
 import { WaterTrack } from './track.ts';
 
 /** Water in a sowing's medium and reservoir. */
@@ -55,3 +55,9 @@ export function waterAt(sowing: Watered, at: Millis): WaterLevel {
     isPool
   };
 }
+
+const DAMPNESS: readonly Moisture[] = ['dry', 'right', 'wet'];
+
+/** What a medium can be told to look and feel like at a moment: over a pool, that water still stands there as well. */
+export const moisturesAt = (sowing: Watered, at: Millis): readonly Moisture[] =>
+  waterAt(sowing, at).isPool ? [...DAMPNESS, 'standing'] : DAMPNESS;

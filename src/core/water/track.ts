@@ -91,14 +91,16 @@ export class WaterTrack {
       gt: 0
     };
     this.known.push(now);
+    let pouredAt = -Infinity;
     let base: { g: number; variance: number; plants: number } | null = null;
     for (const fact of state.water) {
       const full = this.fullG(fact.at);
       if (full === 0) break;
-      const lastAt = now.at;
       now = this.dryTo(now, fact.at);
-      if ('addedG' in fact) now = this.pour(now, fact, lastAt);
-      else if ('between' in fact || 'feels' in fact) {
+      if ('addedG' in fact) {
+        now = this.pour(now, fact, pouredAt);
+        if (!fact.onLeaves) pouredAt = fact.at;
+      } else if ('between' in fact || 'feels' in fact) {
         const [low, high] = 'between' in fact ? fact.between.map((share) => share * full) : this.felt(fact);
         now = learn(now, truncated({ mean: now.g, variance: now.gg }, low!, high!));
       } else {
@@ -172,11 +174,12 @@ export class WaterTrack {
     return [low * this.mediumG, damp || high === 1 ? this.fullG(at) : high * this.mediumG];
   }
 
-  /** @param lastAt when anything was last given or found */
-  private pour(now: Belief, fact: WaterFact & { addedG: number }, lastAt: Millis): Belief {
+  /** @param lastAt when anything was last given */
+  private pour(now: Belief, fact: WaterFact & { addedG: number; onLeaves?: true }, lastAt: Millis): Belief {
     const full = this.fullG(fact.at);
     // What is left of a pool is poured off before there is a new one; what is added soon after goes with that.
-    const pooled = this.reservoirG === 0 && this.belowG(fact.at) > 0 && fact.at - lastAt > SAME_ROUND;
+    const pooled =
+      !fact.onLeaves && this.reservoirG === 0 && this.belowG(fact.at) > 0 && fact.at - lastAt > SAME_ROUND;
     const g = (pooled ? Math.min(now.g, this.mediumG) : now.g) + fact.addedG;
     if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
     // A little over is what drains off any tray; from a twentieth on it is worth saying.

@@ -8,7 +8,11 @@ import type { Millis } from '../time/zone.ts';
 
 /** Water that was given, or how much was found, in the order it happened. */
 export type WaterFact = { at: Millis } & (
-  | { addedG: number }
+  | {
+      addedG: number;
+      /** A breath of it on the leaves, which pours off no pool and is no watering. */
+      onLeaves?: true;
+    }
   /** Between these shares of all it holds, by its weight in the hand. */
   | { between: readonly [low: number, high: number] }
   /** Between these shares of what its medium holds, as that looks and feels: what stands below keeps it wet. */

@@ -11,6 +11,9 @@ export const sizeOf = ({ shape, lengthCm, widthCm, depthCm, cells }: Size): Size
   cells: shape === 'cells' ? cells : 1
 });
 
+/** The same for any two of one shape and size, whatever they are called. */
+export const sizeKey = (size: Size): string => Object.values(sizeOf(size)).join(' ');
+
 /** Whether two are of one shape and size, and so one container to a household. */
 export function isSameSize(a: Size, b: Size): boolean {
   const [one, other] = [sizeOf(a), sizeOf(b)];

@@ -12,8 +12,8 @@ export const QUESTIONS = {
   firstWater: ['before-seed', 'after-seed', 'from-below'],
   /** What lies on the seed of a crop that may be covered. */
   seedCover: ['bare', 'medium', 'vermiculite'],
-  /** What presses on the seed while it roots. */
-  pressing: ['weight', 'stacked', 'none'],
+  /** What presses on the seed: while it roots, or only for a day or two once it has. */
+  pressing: ['weight', 'stacked', 'late', 'none'],
   /** What follows once it has rooted: a dark dome, or light at once, or no darkness from the beginning. */
   darkness: ['dome', 'straight', 'none'],
   lightWater: ['below', 'first-above', 'mist'],
@@ -30,6 +30,13 @@ export const QUESTIONS = {
 export type Question = keyof typeof QUESTIONS;
 export type Answers = { [Q in Question]: (typeof QUESTIONS)[Q][number] };
 
+/** Something of a household's own that it sprays on what stands in light, and how often. */
+export interface Spray {
+  name: string;
+  /** At the first round of the day, or morning and evening. */
+  timesADay: 1 | 2;
+}
+
 /** One answer to each question growers disagree on; none is wrong. */
 export interface Method extends Answers {
   key: string;
@@ -40,6 +47,7 @@ export interface Method extends Answers {
   domeDays: number | null;
   /** Feed off its bottle at full strength, mL to a litre; null while nobody has read it. */
   feedMlL: number | null;
+  sprays: readonly Spray[];
   /** How seed is disinfected, where it is. */
   disinfectRule: DisinfectRule;
 }

@@ -1,4 +1,5 @@
 import type { Crop } from '../../crops/crop.ts';
+import { isGrass, traitsOf } from '../../crops/traits.ts';
 import { hasPool, isStraightIn } from '../media/below.ts';
 import type { MediumKind } from '../media/medium.ts';
 import type { Method } from './method.ts';
@@ -20,7 +21,9 @@ export interface Path {
   pressGCm2: number;
   /** What it bears at least and at most, g per cm2. */
   bearsGCm2: readonly [least: number, most: number];
-  /** Days that the weight or lid stays on once it has rooted. */
+  /** It lies under a lid alone until it has rooted, and is pressed then. */
+  pressesLate: boolean;
+  /** Days that its kind of seed stays covered once it has rooted. */
   pressedD: number;
   /** Whether a dark, domed stage follows rooting. */
   blackout: boolean;
@@ -31,15 +34,12 @@ export interface Path {
   mists: 'never' | 'daily' | 'twice';
 }
 
-/** Crops that stay dark until they are cut. */
-const DARK_TO_THE_END = new Set(['maize-shoot']);
+/** Whoever presses late does so for a day or two (starting figure). */
+const LATE_PRESSED_D = 1.5;
 
-/** Crops that stay pressed for longer than it takes to root, days: so their hulls come off (docs/model.md, crops). */
-const PRESSED_D: Record<string, number> = { cilantro: 1 };
-
-/** Cereal grasses sprout in the open, whatever is done to other seed. */
-const isGrass = ({ family, germinationLight }: Crop): boolean =>
-  family === 'Poaceae' && germinationLight === 'either';
+/** Days that the weight or lid stays on once it has rooted; pressed late, from then on. */
+export const coveredOnD = ({ pressedD, pressesLate }: Path): number =>
+  Math.max(pressedD, pressesLate ? LATE_PRESSED_D : 0);
 
 /** How thick a layer on seed is, in cm (starting figures). */
 const LAYER_CM = { none: 0.3, thin: 0.3, full: 0.8 } as const;
@@ -126,6 +126,7 @@ export function unheeded(
 function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
   const unheeded: Unheeded[] = [];
   const not = (question: Unheeded['question'], why: WhyNot) => void unheeded.push({ question, why });
+  const traits = traitsOf(crop);
   const inLight = crop.germinationLight === 'light';
   const grass = isGrass(crop);
   const bare = medium === 'none';
@@ -141,9 +142,9 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
           ? 'clear'
           : crop.gelSeed
             ? 'gel'
-            : crop.key in PRESSED_D
+            : traits.pressedD > 0
               ? 'hulls'
-              : DARK_TO_THE_END.has(crop.key)
+              : traits.staysDark
                 ? 'stays-dark'
                 : null,
     not
@@ -161,18 +162,27 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
     const nothing = {
       pressGCm2: 0,
       bearsGCm2: [0, 0],
+      pressesLate: false,
       blackout: false,
       domeDays: null,
       lightFrom: 'sown'
     } as const;
     return { path: { ...base, ...nothing, cover: inLight || bare ? 'clear' : 'none' }, unheeded };
   }
-  const cover = coverOf(crop, method, seedCover, not);
-  const presses = cover === 'weight' || cover === 'stacked';
+  const pressing = pressingFor(crop, method, seedCover, not);
+  const presses = pressing !== 'none';
+  const cover: CoverKind = pressing === 'none' || pressing === 'late' ? 'lid' : pressing;
   const pressGCm2 = presses ? (crop.pressMinGCm2 + crop.pressMaxGCm2) / 2 : 0;
   const bearsGCm2 = [crop.pressMinGCm2, crop.pressMaxGCm2] as const;
-  const dark = { ...base, cover, pressGCm2, bearsGCm2, pressedD: PRESSED_D[crop.key] ?? 0 };
-  if (DARK_TO_THE_END.has(crop.key)) {
+  const dark = {
+    ...base,
+    cover,
+    pressGCm2,
+    bearsGCm2,
+    pressesLate: pressing === 'late',
+    pressedD: traits.pressedD
+  };
+  if (traits.staysDark) {
     if (method.darkness !== 'dome') not('darkness', 'stays-dark');
     return { path: { ...dark, blackout: true, domeDays: null, lightFrom: null }, unheeded };
   }
@@ -222,17 +232,22 @@ function mistsOf(
 }
 
 /** A layer that the method adds to seed sown bare takes the press away; a crop's own layer is pressed. */
-function coverOf(crop: Crop, { pressing }: Method, layer: Path['seedCover'], not: Not): CoverKind {
-  if (pressing === 'none') return 'lid';
+function pressingFor(
+  crop: Crop,
+  { pressing }: Method,
+  layer: Path['seedCover'],
+  not: Not
+): Method['pressing'] {
+  if (pressing === 'none') return 'none';
   if (crop.pressMaxGCm2 === 0) {
     not('pressing', 'bears-none');
-    return 'lid';
+    return 'none';
   }
   if (layer !== 'none' && crop.cover === 'none') {
     not('pressing', 'layer');
-    return 'lid';
+    return 'none';
   }
-  return pressing === 'stacked' ? 'stacked' : 'weight';
+  return pressing;
 }
 
 /** Two crops side by side under one cover: the gentler weight, the thirstier misting, light when the slower is ready. */
@@ -251,7 +266,8 @@ export function sharedPath(own: Path, other: Path): Path {
   const mists = (['never', 'daily', 'twice'] as const).findLast(
     (one) => own.mists === one || other.mists === one
   )!;
-  const shared = { ...own, cover, ...pressed, pressedD, mists };
+  const pressesLate = gentler > 0 && (own.pressesLate || other.pressesLate);
+  const shared = { ...own, cover, ...pressed, pressesLate, pressedD, mists };
   if (own.lightFrom === null || other.lightFrom === null)
     return { ...shared, blackout: true, domeDays: null, lightFrom: null };
   const blackout = own.blackout || other.blackout;

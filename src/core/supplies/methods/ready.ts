@@ -11,6 +11,7 @@ const OPEN: Omit<Method, 'key' | 'name'> = {
   medium: 'coir',
   domeDays: null,
   feedMlL: null,
+  sprays: [],
   disinfectRule: STARTING_RULES.hypochlorite
 };
 
