@@ -41,7 +41,11 @@ const TABLES = [
   'away',
   'sitters',
   'turns',
-  'prices'
+  'prices',
+  'eaters',
+  'tastes',
+  'standing_orders',
+  'standing_order_days'
 ];
 
 describe('the database', () => {
@@ -79,7 +83,9 @@ describe('the database', () => {
       '0007_reminders.sql',
       '0008_people.sql',
       '0009_pantry.sql',
-      '0010_as_it_was.sql'
+      '0010_as_it_was.sql',
+      '0011_ahead.sql',
+      '0012_marked_last.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

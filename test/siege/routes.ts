@@ -108,6 +108,10 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/notebook/compare',
     '/notebook/year',
     '/pantry',
+    '/ahead',
+    '/ahead/appetite',
+    '/ahead/orders',
+    '/ahead/seed',
     '/household/money',
     '/household/data',
     '/household',
@@ -140,6 +144,9 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/notebook/year', '/notebook/year?year=2026');
   get('/notebook.csv', '/notebook.csv?text=canary&outcome=cut');
   get('/pantry.csv', '/pantry.csv');
+  get('/api/ahead/due', '/api/ahead/due');
+  get('/ahead/seed.csv', '/ahead/seed.csv');
+  get('/ahead/seed.txt', '/ahead/seed.txt');
   get('/bench/cupboard/lots.csv', '/bench/cupboard/lots.csv');
   get('/tray/[id]/story.json', `/tray/${ids.sowing}/story.json`);
   get('/household/data/package.zip', '/household/data/package.zip');
@@ -342,6 +349,38 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     }
   });
   json('/api/clock', '/api/clock', { by: 'round' });
+  json('/api/ahead', '/api/ahead', {
+    leaveOut: [{ sowingId: ids.sowing, eventId: ids.notThere }],
+    lock: [{ sowingId: ids.sowing, locked: true }],
+    orderDays: [{ orderId: ids.notThere, day: '2027-01-04', sowingId: ids.sowing }]
+  });
+  json('/api/sowings/again', '/api/sowings/again', {
+    sowingId: ids.sowing,
+    ids: { first: ids.notThere, second: ids.event, container: ids.container }
+  });
+  const put = (path: string, body: unknown, method = 'PUT') =>
+    all.push({
+      name: `${method} ${path}`,
+      sent: {
+        method,
+        path,
+        headers: own(base, by.cookie, { 'content-type': 'application/json' }),
+        body: JSON.stringify(body)
+      }
+    });
+  put('/api/ahead/appetite', { eaters: [], tastes: [], daysOff: [1] });
+  put('/api/ahead/orders', {
+    id: ids.notThere,
+    cropKey: 'radish',
+    containerId: ids.container,
+    count: 1,
+    medium: 'coir',
+    methodKey: 'press-and-dome',
+    placeId: ids.place,
+    rule: { kind: 'every', days: 7 },
+    fromDay: '2027-01-04'
+  });
+  put('/api/ahead/orders', { id: ids.notThere }, 'DELETE');
   json('/api/places/[id]/rating', `/api/places/${ids.place}/rating`, {});
   json('/api/places/[id]/readings', `/api/places/${ids.place}/readings?from=hand`, {
     readings: [{ at: null, tempC: 20.5, humidityPct: 55 }]

@@ -77,6 +77,9 @@ export async function laySiege(
 
   tell('Everything of each household, asked for as everybody else ...');
   const leaked = await leaks(base, camps);
+  // What the server itself said of an error is what explains it.
+  if (leaked.errors.length > 0)
+    leaked.errors.push(...started.output.split('\n').filter((line) => /\b50[03]: /.test(line)));
   tell(`Slow clients: ${strength.slowClients} ...`);
   const slow = await slowClients(base, camps[0], strength.slowClients, strength.slowMs);
   tell('Memory under steady load ...');

@@ -15,7 +15,11 @@ import {
   type EventType
 } from '../../core/sowing/event.ts';
 import { QUESTIONS } from '../../core/supplies/methods/method.ts';
+import { SPRAY_NAME_LETTERS } from './method.ts';
 
+const sprayName = text(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
+  'Say what it is sprayed with.'
+);
 const water = {
   waterG: number('Give the water in mL.')
     .min(0, 'Water cannot be less than 0.')
@@ -46,10 +50,12 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   soaked: yup.object({}),
   drained: yup.object({}),
   sown: yup.object(water),
+  pressed: yup.object({}),
   uncovered: yup.object({}),
   lit: yup.object({}),
   misted: yup.object({ ...water, ...doses }),
   watered: yup.object({ ...water, ...doses }),
+  sprayed: yup.object({ ...water, name: sprayName }),
   fed: yup.object({
     ...water,
     ...doses,

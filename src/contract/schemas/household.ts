@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { ofWakingDay } from '../../core/time/rhythm.ts';
 import { zoneOf } from '../../core/time/zone.ts';
-import { key, number, optionalNumber, secret, text } from './primitives.ts';
+import { key, number, secret, text } from './primitives.ts';
 
 /** A zone of the list of names: a bare offset has no clock changes, and the clock here needs them. */
 function isZone(zone: string): boolean {
@@ -111,11 +111,7 @@ export const householdSchema = yup.object({
       (value, { parent }) =>
         !value || !(dayMinutes(value, parent) - dayMinutes(parent.morning, parent) < ROUNDS_APART_MIN)
     ),
-  methodKey: key('Choose a method.').required('Choose a method.'),
-  /** Greens eaten a day, g; null where nobody says. */
-  appetiteGD: optionalNumber('Give what you eat of greens a day, such as 90 g, or leave it empty.')
-    .moreThan(0, 'Give more than nothing, or leave it empty.')
-    .max(100_000, 'That is more than 100 kg a day: give what is eaten at home.')
+  methodKey: key('Choose a method.').required('Choose a method.')
 });
 
 /** Minutes past 00:00 of a clock time such as `07:30`. */

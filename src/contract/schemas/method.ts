@@ -37,6 +37,26 @@ const disinfectRuleSchema = yup.object({
   )
 });
 
+export const SPRAY_NAME_LETTERS = 40;
+export const MOST_SPRAYS = 4;
+
+/** Sprays of a household's own; no two of one name, for each is ticked by its name. */
+const spraysSchema = yup
+  .array(
+    yup.object({
+      name: text(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
+        'Say what you spray with, or take the line away.'
+      ),
+      timesADay: yup.number().oneOf([1, 2], 'Once or twice a day.').required('Once or twice a day.')
+    })
+  )
+  .max(MOST_SPRAYS, `No more than ${MOST_SPRAYS} sprays.`)
+  .default([])
+  .test('twice', 'Two sprays have the same name: give one another name.', (sprays) => {
+    const names = (sprays ?? []).map(({ name }) => name?.trim().toLowerCase());
+    return new Set(names).size === names.length;
+  });
+
 /** A method as its form sends it. */
 export const methodSchema = yup
   .object({
@@ -50,6 +70,7 @@ export const methodSchema = yup
     feedMlL: optionalNumber('Give mL to a litre off the bottle, such as 4, or leave it empty.')
       .min(0.05, 'Give mL to a litre off the bottle, such as 4.')
       .max(200, 'Over 200 mL to a litre is no feed: check the bottle.'),
+    sprays: spraysSchema,
     disinfectRule: disinfectRuleSchema.required()
   })
   .test('rule', '', (value, context) => {

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time/zone.ts';
 import * as yup from 'yup';
 import { id, optionalDay, text } from './primitives.ts';
 import { memberName, newPassphrase, passphrase } from './household.ts';
@@ -12,7 +13,7 @@ const day = (say: string) => optionalDay(say).required(say);
 
 /** How long anybody is away at a time. */
 const MOST_DAYS = 90;
-const days = (from: string, until: string): number => (Date.parse(until) - Date.parse(from)) / 86_400_000;
+const days = (from: string, until: string): number => (Date.parse(until) - Date.parse(from)) / DAY;
 
 /** Days on which nobody is at home. */
 export const awaySchema = yup.object({

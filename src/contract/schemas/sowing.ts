@@ -130,6 +130,8 @@ export const newSowingSchema = yup.object({
     .default(null),
   /** `YYYY-MM-DD` in the household's zone; null to start now. */
   readyBy: optionalDay('This is not a date: choose one from the calendar.'),
+  /** `YYYY-MM-DD`, the day that it is begun on; null for as soon as it can be, or for what its ready day asks. */
+  beginOn: optionalDay('This is not a date: choose one from the calendar.'),
   /** What the page showed, g a sowing: where it would be other now, that is said before anything is kept. */
   shownSeedG: yup.array().of(number('Give the seed in g.').required()).max(2).nullable().default(null)
 });

@@ -21,7 +21,7 @@ export async function addReadings(
 ): Promise<number> {
   if (readings.length === 0) return 0;
   // One after the other: two devices in one place must not work out its means past each other.
-  await tx`select 1 from places where id = ${placeId} for update`;
+  await tx`select 1 from places where id = ${placeId} for no key update`;
   // Two of one moment, as a file may have, are one.
   const rows = [...new Map(readings.map((reading) => [reading.at, reading])).values()].map((reading) => ({
     household_id: householdId,

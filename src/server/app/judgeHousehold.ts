@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { orderReminders } from '../../core/ahead/orderReminders.ts';
 import { judge, type Reminding } from '../../core/reminders/due.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { project, type HouseholdFacts, type Projected } from '../../core/sowing/project.ts';
@@ -15,6 +16,7 @@ import { keepReminders, toldBefore, type KeptReminder } from '../reminders/remin
 import { isoDay } from '../../words/time.ts';
 import { listAway } from '../people/away.ts';
 import { turnsOf } from '../people/turns.ts';
+import { ordersAhead } from './ordersAhead.ts';
 import { listForRound, listInPantry } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
@@ -38,6 +40,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
+  const drafts = (await ordersAhead(tx))?.drafts ?? null;
   const all = records.map((record) => {
     const story = { setup: record.setup, events: readLog(record) };
     return { story, projected: project(facts, story.setup, story.events) };
@@ -52,6 +55,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
       stories: underWay.map(({ story }) => story),
       emptied: all.flatMap(({ projected }) => (projected.state.stage === 'ended' ? [projected] : [])),
       pantry: kept.map(({ setup, log }) => project(facts, setup, readLog({ log }))),
+      onOrder: drafts && orderReminders(drafts, facts.rhythm, now),
       away: await listAway(tx, isoDay(now, household.zone)),
       told,
       lastRead,

@@ -4,7 +4,7 @@ import { findCrop } from '../../core/crops/library.ts';
 import type { Place } from '../../core/places/place.ts';
 import { holds, lotGermination } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
-import { aimOf } from '../../core/sowing/aim.ts';
+import { aimOf, beginningOn } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
 import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../contract/schemas/sowing.ts';
@@ -73,9 +73,11 @@ export async function sow(
   });
   if (sent.mediumId && choices.media.every(({ id }) => id !== sent.mediumId))
     wrong('medium', 'This medium is not in your cupboard any more: choose another.');
-  const aim =
-    aimOf(sent.readyBy ?? null, rhythm) ??
-    wrong('readyBy', 'This is not a date: choose one from the calendar.');
+  const aim = sent.beginOn
+    ? (beginningOn(sent.beginOn, rhythm, now) ??
+      wrong('beginOn', 'This is not a date: choose one from the calendar.'))
+    : (aimOf(sent.readyBy ?? null, rhythm) ??
+      wrong('readyBy', 'This is not a date: choose one from the calendar.'));
   if (aim.kind === 'by' && aim.at < now) wrong('readyBy', 'This day has passed: choose one to come.');
 
   const container = sent.container as Container;

@@ -1,4 +1,5 @@
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+import { orderEntries } from '../../core/ahead/orderReminders.ts';
 import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { readLog } from '../../core/sowing/record.ts';
@@ -7,6 +8,7 @@ import { calendarWords } from '../../words/calendar.ts';
 import type { Tx } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
 import { findHousehold, householdNow, type Household } from '../households/household.ts';
+import { ordersAhead } from './ordersAhead.ts';
 import { editionsOf, type Edition } from '../reminders/calendar.ts';
 import { listUnderWay } from '../sowings/sowings.ts';
 
@@ -21,11 +23,14 @@ const REFRESH_S = 3600;
 export async function writeCalendar(tx: Tx, base: string): Promise<string> {
   const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
   const now = householdNow(household);
-  const entries = calendarOf(
-    factsOf(household, book),
-    records.map((record) => ({ setup: record.setup, events: readLog(record) })),
-    now
-  );
+  const entries = [
+    ...calendarOf(
+      factsOf(household, book),
+      records.map((record) => ({ setup: record.setup, events: readLog(record) })),
+      now
+    ),
+    ...orderEntries((await ordersAhead(tx))?.drafts ?? [])
+  ];
   const said = new Map(
     entries.map((entry) => [
       entry.uid,
@@ -69,8 +74,9 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
   }
 }
 
-/** A soak rings when it has to come out, a window at the first round of its first day. */
+/** A soak rings when it has to come out, what is to be begun at its beginning, a window at the first round of its first day. */
 function alarmOf(entry: CalendarEntry, { zone, roundsMin }: Household): number {
+  if (entry.kind === 'order') return entry.from;
   if (entry.kind !== 'window') return entry.until;
   const household = zoneOf(zone);
   return household.at(household.date(entry.from), roundsMin[0]!);

@@ -4,7 +4,6 @@ import { settleAllAir } from '../air/air.ts';
 import { rebuild } from '../app/rebuild.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
-import { changeAppetite } from '../households/appetite.ts';
 import { changeMoney } from '../households/prices.ts';
 import { changeSettings, nameKey } from '../households/household.ts';
 import { openPackage, NotAPackage } from './openPackage.ts';
@@ -117,7 +116,10 @@ class Import {
   }
 
   private columnsOf({ name, fields }: PackageTable, names: string[]): string[] {
-    const missing = Object.keys(fields).filter((column) => !names.includes(column));
+    // What came with a later version may not be there yet.
+    const missing = Object.keys(fields).filter(
+      (column) => fields[column]!.required && !names.includes(column)
+    );
     if (missing.length > 0)
       throw new NotAPackage(
         `data/${name}.csv lacks the column ${missing[0]}: it was changed since it was exported.`
@@ -141,7 +143,16 @@ class Import {
           rows.map((row) => ({
             ...row,
             container_id: this.containers.get(row.container_id as string) ?? row.container_id,
+            locked: row.locked ?? false,
             created_by: this.member(row.created_by)
+          }))
+        );
+      case 'standing_orders':
+        return this.insert(
+          table,
+          rows.map((row) => ({
+            ...row,
+            container_id: this.containers.get(row.container_id as string) ?? row.container_id
           }))
         );
       case 'events':
@@ -200,7 +211,8 @@ class Import {
       kWh: row.price_kwh as number | null,
       feedL: row.price_feed_l as number | null
     });
-    await changeAppetite(this.tx, row.appetite_g as number | null);
+    await this.tx`update households set days_off = ${(row.days_off as number[] | null) ?? []}
+      where household_id = current_household()`;
     this.settings = true;
     return 1;
   }

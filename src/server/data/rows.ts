@@ -2,6 +2,7 @@ import { ValidationError } from 'yup';
 import { MOMENTS } from '../../contract/schemas/primitives.ts';
 import { checkBody } from '../../contract/schemas/event.ts';
 import { check } from '../../contract/schemas/check.ts';
+import { MOST_EATEN_G, ruleSchema } from '../../contract/schemas/ahead.ts';
 import { methodSchema } from '../../contract/schemas/method.ts';
 import { isId, plainText } from '../../contract/text.ts';
 import { checkCrop } from '../../core/crops/check.ts';
@@ -158,6 +159,22 @@ const CHECKS: Readonly<Record<string, (row: Row, known: Known) => void>> = {
     known.crops.set(crop.key, crop);
   },
   methods: ({ key, name, answers }) => methodOfRow(key, name, answers),
+  eaters: ({ g_by_weekday: grams, name }) => {
+    const all = grams as unknown[];
+    if (all.length !== 7 || !all.every((g) => typeof g === 'number' && g >= 0 && g <= MOST_EATEN_G))
+      throw new WrongRow(`What ${String(name)} eats is no seven days of grams.`);
+  },
+  tastes: ({ taste, crop_key }) => {
+    if (!['liked', 'usual', 'disliked'].includes(taste as string))
+      throw new WrongRow(`“${String(taste)}” is no taste of ${String(crop_key)}.`);
+  },
+  standing_orders: (row, known) => {
+    if (!isKnownCrop(row.crop_key, known))
+      throw new WrongRow(`Nobody knows a crop “${String(row.crop_key)}” here.`);
+    isMedium(row.medium);
+    const checked = check(ruleSchema, row.rule);
+    if (!checked.ok) throw new WrongRow(Object.values(checked.errors)[0] ?? 'Its rule cannot be read.');
+  },
   media: ({ kind }) => isMedium(kind),
   lots: ({ crop_key }, known) => {
     if (!isKnownCrop(crop_key, known)) throw new WrongRow(`Nobody knows a crop “${String(crop_key)}” here.`);

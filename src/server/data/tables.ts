@@ -48,7 +48,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       currency: must(text),
       price_kwh: number,
       price_feed_l: number,
-      appetite_g: number
+      days_off: array
     },
     key: ['name'],
     order: ['name'],
@@ -178,6 +178,41 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
     without: []
   },
   {
+    name: 'eaters',
+    fields: { id: must(id), name: must(text), g_by_weekday: must(array), position: must(integer) },
+    key: ['id'],
+    order: ['position', 'id'],
+    without: []
+  },
+  {
+    name: 'tastes',
+    fields: { crop_key: must(text), taste: must(text), least_share: number, most_share: number },
+    key: ['crop_key'],
+    order: ['crop_key'],
+    without: []
+  },
+  {
+    name: 'standing_orders',
+    fields: {
+      id: must(id),
+      crop_key: must(text),
+      container_id: must(id),
+      count: must(integer),
+      medium: must(text),
+      medium_id: id,
+      method_key: must(text),
+      place_id: must(id),
+      own_seed_g: number,
+      rule: must(object),
+      from_day: must(day),
+      created_at: must(time),
+      ended_at: time
+    },
+    key: ['id'],
+    order: ['created_at', 'id'],
+    without: []
+  },
+  {
     name: 'devices',
     fields: {
       id: must(id),
@@ -252,7 +287,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       sow_at: must(time),
       created_at: must(time),
       created_by: id,
-      cleaning: must(yes)
+      cleaning: must(yes),
+      locked: yes
     },
     key: ['id'],
     order: ['created_at', 'id'],
@@ -294,6 +330,13 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
     // Two of one moment stand as they were recorded.
     order: ['sowing_id', 'at', 'seq'],
     without: ['seq']
+  },
+  {
+    name: 'standing_order_days',
+    fields: { order_id: must(id), day: must(day), sowing_id: id },
+    key: ['order_id', 'day'],
+    order: ['order_id', 'day'],
+    without: []
   },
   {
     name: 'turns',

@@ -1,5 +1,6 @@
 import { isId } from '../../contract/text.ts';
 import { Stretch, type Guarded } from './guard.ts';
+import { afterListening } from './patience.ts';
 import { LIMITS, Slots, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';
 
@@ -30,14 +31,14 @@ export function closeDb(): void {
 
 /** Rejects with {@link Unavailable} where `work` is not done in time; what it does is not stopped by that. */
 async function within<T>(ms: number, what: string, work: Promise<T>): Promise<T> {
-  let timer: NodeJS.Timeout | undefined;
+  let enough = () => {};
   const late = new Promise<never>((_resolve, reject) => {
-    timer = setTimeout(() => reject(new Unavailable(what)), ms);
+    enough = afterListening(ms, () => reject(new Unavailable(what)));
   });
   try {
     return await Promise.race([work, late]);
   } finally {
-    clearTimeout(timer);
+    enough();
   }
 }
 

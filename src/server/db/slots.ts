@@ -1,11 +1,14 @@
 import postgres from 'postgres';
 import { guarded, Stretch, type Guarded } from './guard.ts';
+import { afterListening } from './patience.ts';
 import { Unavailable } from './unavailable.ts';
 
 /** How long anything may take; past it the person is told to try again, and others are let on. */
 export const LIMITS = {
   /** For a connection: all of them may be in use. */
   waitMs: 4000,
+  /** For a connection to come about; whoever wants one waits for it no longer than `waitMs`. */
+  connectMs: 15_000,
   /** For one statement, which PostgreSQL ends itself. */
   statementMs: 8000,
   /** For a lock that another request holds. */
@@ -49,7 +52,7 @@ export class Slot {
     const pool = postgres(url, {
       max: 1,
       max_lifetime: null,
-      connect_timeout: LIMITS.waitMs / 1000,
+      connect_timeout: LIMITS.connectMs / 1000,
       onnotice: () => {},
       onclose: () => {
         told.closed = true;
@@ -113,13 +116,13 @@ export class Slots {
     }
     return new Promise<Slot>((resolve, reject) => {
       const waiter: Waiter = {
-        give: (slot) => (clearTimeout(timer), resolve(slot)),
-        refuse: (error) => (clearTimeout(timer), reject(error))
+        give: (slot) => (enough(), resolve(slot)),
+        refuse: (error) => (enough(), reject(error))
       };
-      const timer = setTimeout(() => {
+      const enough = afterListening(LIMITS.waitMs, () => {
         this.line.splice(this.line.indexOf(waiter), 1);
         reject(new Unavailable('all connections are in use'));
-      }, LIMITS.waitMs);
+      });
       this.line.push(waiter);
       this.open();
     });

@@ -7,12 +7,12 @@ import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { keepLot } from '../cupboard/lots.ts';
 import { keepMedium } from '../cupboard/media.ts';
-import { changeAppetite } from '../households/appetite.ts';
+import { keepAppetite } from '../ahead/appetite.ts';
 import { changeMoney, keepPrice } from '../households/prices.ts';
 import { keepOwnCrop } from '../crops/ownCrops.ts';
 import { keepMethod } from '../methods/methods.ts';
 
-const id = (n: number) => `0000000${n}-0000-4000-b000-000000000000`;
+const id = (n: number) => `${String(n).padStart(8, '0')}-0000-4000-b000-000000000000`;
 
 export type LotName = 'peas' | 'radish' | 'sunflower' | 'mustard' | 'broccoli' | 'basil';
 
@@ -86,7 +86,17 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
     swellLKg: 9,
     parts: null
   });
-  await changeAppetite(tx, 70);
+  await keepAppetite(tx, householdId, {
+    eaters: [
+      { id: id(9), name: 'Nela', gByWeekday: [40, 40, 40, 40, 40, 60, 60] },
+      { id: id(10), name: 'Ivo', gByWeekday: [20, 20, 20, 20, 20, 45, 45] }
+    ],
+    tastes: [
+      { cropKey: 'pea', taste: 'liked', leastShare: null, mostShare: null },
+      { cropKey: 'cilantro', taste: 'disliked', leastShare: null, mostShare: null }
+    ],
+    daysOff: []
+  });
   await changeMoney(tx, { currency: 'EUR', kWh: 0.28, feedL: 9.5 });
   await keepPrice(tx, householdId, { of: 'medium', key: 'coir', price: 2.4, amount: 5200, uses: 1 });
   await keepPrice(tx, householdId, { of: 'medium', key: 'seed-mix', price: 6.5, amount: 10_000, uses: 1 });

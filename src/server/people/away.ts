@@ -10,7 +10,7 @@ export async function listAway(tx: Tx, today: string): Promise<Period[]> {
 
 /** Marks days away; what meets or overlaps with others becomes one with them. */
 export async function addAway(tx: Tx, householdId: string, period: Period, today: string): Promise<void> {
-  await tx`select from households for update`;
+  await tx`select from households for no key update`;
   const all = joined([...(await listAway(tx, today)), period]);
   await tx`delete from away where until_day >= ${today}::date - 1`;
   for (const { fromDay, untilDay } of all)

@@ -44,7 +44,7 @@ export async function leaveHousehold(tx: Tx, memberId: string): Promise<boolean>
   // Two who leave at once do so one after the other.
   const rows = await tx<
     { id: string }[]
-  >`select id from members where left_at is null order by id for update`;
+  >`select id from members where left_at is null order by id for no key update`;
   if (rows.every(({ id }) => id === memberId)) return false;
   await tx`update members set left_at = now(), passphrase_hash = null where id = ${memberId}`;
   await tx`delete from sessions where member_id = ${memberId}`;

@@ -177,6 +177,27 @@ export async function listSowings(
   return rows.map(recordOf);
 }
 
+/** The last sowing of each crop. */
+export async function listLatest(tx: Tx): Promise<SowingSetup[]> {
+  const rows = await tx<
+    SowingRow[]
+  >`select distinct on (s.crop_key) ${columnsWith(tx, tx`null`, tx`false`)} from sowings s
+    join containers c on c.household_id = s.household_id and c.id = s.container_id
+    where s.mix is null and s.sown_at is not null order by s.crop_key, s.sown_at desc`;
+  return rows.map((row) => recordOf(row).setup);
+}
+
+/** The planned sowings that stay as they are, whatever is proposed. */
+export async function listLocked(tx: Tx): Promise<string[]> {
+  const rows = await tx<{ id: string }[]>`select id from sowings where locked and ended_at is null`;
+  return rows.map(({ id }) => id);
+}
+
+/** Keeps a planned sowing as it is, or lets it be moved again. */
+export async function lockSowing(tx: Tx, id: string, locked: boolean): Promise<void> {
+  await tx`update sowings set locked = ${locked} where id = ${id}`;
+}
+
 /** The sowings that ended, the latest first. */
 export async function listEnded(tx: Tx, limit: number): Promise<SowingRecord[]> {
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s

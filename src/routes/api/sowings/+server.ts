@@ -2,17 +2,11 @@ import { json } from '@sveltejs/kit';
 import { sow, Wrong } from '$server/app/sow.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
+import { problemOf } from '$server/requests/problem.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { check } from '$contract/schemas/check.ts';
-import type { Problem, ProblemCode } from '$contract/api.ts';
 import { newSowingSchema } from '$contract/schemas/sowing.ts';
 import type { RequestHandler } from './$types';
-
-const problemOf = (code: ProblemCode, fields: Record<string, string>): Problem => ({
-  code,
-  message: Object.values(fields)[0] ?? 'This cannot be read.',
-  fields
-});
 
 /** Adds what was chosen, worked out here as the page worked it out. Sending it again adds nothing. */
 export const POST: RequestHandler = api(async ({ request, locals }) => {

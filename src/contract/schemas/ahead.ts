@@ -1,0 +1,161 @@
+import * as yup from 'yup';
+import { Temporal } from 'temporal-polyfill';
+import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
+import { MEDIA } from '../../core/supplies/media/medium.ts';
+import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
+import { id, key, number, text } from './primitives.ts';
+
+/** More than this a day is a restaurant's. */
+export const MOST_EATEN_G = 20_000;
+const MOST_EATERS = 20;
+
+/** A day that exists, `YYYY-MM-DD`. */
+export const dayName = (say: string) =>
+  yup
+    .string()
+    .typeError(say)
+    .required(say)
+    .test('day', say, (value) => {
+      try {
+        return (
+          value !== undefined && Temporal.PlainDate.from(value, { overflow: 'reject' }).toString() === value
+        );
+      } catch {
+        return false;
+      }
+    });
+
+const weekdays = () =>
+  yup.array().of(number('Choose days of the week.').integer().min(1).max(7).required()).required();
+
+const grams = number('Give what is eaten a day, such as 60 g; 0 for none.')
+  .min(0, 'Nobody eats less than nothing: give 0 for none.')
+  .max(MOST_EATEN_G, 'Over 20 kg a day is no home: give what a day takes.')
+  .required('Give what is eaten a day, such as 60 g; 0 for none.');
+
+/** What a household eats, likes and has time for, all of it at once. */
+export const appetiteSchema = yup.object({
+  eaters: yup
+    .array()
+    .of(
+      yup
+        .object({
+          id: id().required(),
+          name: text(40, 'Keep the name under 40 letters.').required('Say who eats it, or “All of us”.'),
+          gByWeekday: yup.array().of(grams).length(7, 'A week has seven days.').required()
+        })
+        .required()
+    )
+    .max(MOST_EATERS, 'At most 20 people: put some together.')
+    .required(),
+  tastes: yup
+    .array()
+    .of(
+      yup
+        .object({
+          cropKey: key('Choose a crop.').required('Choose a crop.'),
+          taste: yup
+            .string()
+            .oneOf(['liked', 'usual', 'disliked'] as const)
+            .required(),
+          leastShare: number('Give a share from 0 to 100 %.').min(0).max(1).nullable().default(null),
+          mostShare: number('Give a share from 0 to 100 %.')
+            .min(0)
+            .max(1)
+            .nullable()
+            .default(null)
+            .test('over', 'The most is less than the least.', (most, { parent }) => {
+              const { leastShare: least } = parent as { leastShare: number | null };
+              return most === null || most === undefined || least === null || least <= most;
+            })
+        })
+        .required()
+    )
+    .max(300)
+    .required(),
+  daysOff: weekdays()
+});
+
+/** When an order comes again. */
+export const ruleSchema = yup
+  .object({
+    kind: yup
+      .string()
+      .oneOf(['every', 'weekdays', 'keep'] as const, 'Choose when it comes again.')
+      .required('Choose when it comes again.'),
+    days: number('Every how many days?')
+      .integer('Whole days: give a whole number.')
+      .when('kind', {
+        is: 'every',
+        then: (schema) =>
+          schema
+            .min(1, 'At least every day.')
+            .max(120, 'At most every 120 days.')
+            .required('Every how many days?')
+      }),
+    weekdays: yup
+      .array()
+      .of(number('Choose days of the week.').integer().min(1).max(7).required())
+      .when('kind', {
+        is: 'weekdays',
+        then: (schema) => schema.min(1, 'Choose at least one day of the week.').required()
+      })
+  })
+  .required();
+
+/** A standing order as it is sent. */
+export const orderSchema = yup.object({
+  id: id().required(),
+  cropKey: key('Choose a crop.').required('Choose a crop.'),
+  containerId: id('Choose a container.').required('Choose a container.'),
+  count: number('How many of them?')
+    .integer('Containers come whole: give a whole number.')
+    .min(SIZE_BOUNDS.count[0], 'At least one container.')
+    .max(SIZE_BOUNDS.count[1])
+    .required('How many of them?'),
+  medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
+  mediumId: id().nullable().default(null),
+  methodKey: key('Choose a method.').required('Choose a method.'),
+  placeId: id('Choose a place.').required('Choose a place.'),
+  ownSeedG: number('Give the seed in g.')
+    .moreThan(0, 'Seed must weigh more than 0 g.')
+    .max(MOST_SEED_G, MUCH_SEED)
+    .nullable()
+    .default(null),
+  rule: ruleSchema,
+  fromDay: dayName('From which day on?')
+});
+
+/** A day of an order that is begun, as a sowing, or left out. */
+const orderDay = yup.object({
+  orderId: id().required(),
+  day: dayName('Which day of the order?'),
+  sowingId: id().nullable().default(null)
+});
+
+/** What is taken of a proposal, all or nothing: what is begun, moved, left out, kept as it is. */
+export const planSchema = yup.object({
+  begin: yup.array().of(newSowingSchema.required()).max(80, 'Take at most 80 sowings at once.').default([]),
+  /** Planned sowings that are begun on another day. */
+  move: yup
+    .array()
+    .of(
+      yup
+        .object({ sowingId: id().required(), eventId: id().required(), day: dayName('To which day?') })
+        .required()
+    )
+    .max(80)
+    .default([]),
+  /** Planned sowings that are not to be begun. */
+  leaveOut: yup
+    .array()
+    .of(yup.object({ sowingId: id().required(), eventId: id().required() }).required())
+    .max(80)
+    .default([]),
+  lock: yup
+    .array()
+    .of(yup.object({ sowingId: id().required(), locked: yup.boolean().required() }).required())
+    .max(80)
+    .default([]),
+  orderDays: yup.array().of(orderDay.required()).max(80).default([])
+});

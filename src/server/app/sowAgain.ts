@@ -1,0 +1,80 @@
+import { useFirst } from '../../core/ahead/household.ts';
+import { holds, leftG } from '../../core/supplies/seed/lot.ts';
+import { isReady } from '../../core/supplies/methods/ready.ts';
+import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import type { Tx } from '../db/connection.ts';
+import type { Session } from '../sessions/sessions.ts';
+import { listChoices, type Choices } from '../sowings/choices.ts';
+import { findSowing, listSowings } from '../sowings/sowings.ts';
+import { sow, Wrong, type NewSowing } from './sow.ts';
+
+/** The lot that it was taken from while that holds enough, otherwise what is used first of the crop. */
+function lotFor(cropKey: string, lotId: string | null, seedG: number, { lots }: Choices): string | null {
+  const before = lots.find(({ id }) => id === lotId);
+  if (before && leftG(before) >= seedG) return before.id;
+  const here = useFirst(lots.filter((lot) => holds(lot, cropKey)));
+  return (here.find((lot) => leftG(lot) >= seedG) ?? here[0] ?? before)?.id ?? null;
+}
+
+/**
+ * Sows the same again from now on: crop or mix, containers, medium, method, place, its own grams and its soak. Sending it again
+ * adds nothing.
+ * @param sowingId of one half for a tray of two halves
+ * @throws Wrong where it is not there, or cannot be sown as it was
+ */
+export async function sowAgain(
+  tx: Tx,
+  session: Pick<Session, 'household' | 'memberId'>,
+  { sowingId, ids }: { sowingId: string; ids: NewSowing['ids'] }
+): Promise<{ ids: string[]; added: boolean }> {
+  const found = await findSowing(tx, sowingId);
+  if (!found) throw new Wrong('sowingId', 'This sowing is not there any more.');
+  const { setup } = found;
+  const { half } = setup;
+  const beside = half
+    ? (await listSowings(tx, { cropKey: half.besideKey })).find(
+        (one) => one.setup.half?.trayId === half.trayId && one.setup.id !== setup.id
+      )?.setup
+    : undefined;
+  if (half && !beside) throw new Wrong('sowingId', 'Its other half is not there any more: sow it anew.');
+  const halves = beside ? [setup, beside] : [setup];
+  const choices = await listChoices(tx);
+  const parts = setup.mix
+    ? setup.mix.map(({ cropKey, lotId, seedG }) => ({
+        cropKey,
+        lotId: lotFor(cropKey, lotId, seedG, choices),
+        share: seedG
+      }))
+    : halves.map(({ cropKey, lotId, seedG }) => ({
+        cropKey,
+        lotId: lotFor(cropKey, lotId, seedG, choices),
+        share: 1
+      }));
+  return sow(tx, session, {
+    ids,
+    kind: setup.mix ? 'blended' : beside ? 'halves' : 'one',
+    parts,
+    shareOf: 'weight',
+    staggered: false,
+    container: setup.container,
+    count: setup.count,
+    medium: setup.medium,
+    mediumId: choices.media.some(({ id }) => id === setup.mediumId) ? setup.mediumId : null,
+    methodKey: setup.method.key,
+    method: isReady(setup.method) ? null : setup.method,
+    placeId: setup.placeId,
+    newPlace: null,
+    ...densityOf(setup, halves),
+    germinationPct: null,
+    soakH: setup.soakH,
+    readyBy: null,
+    beginOn: null,
+    shownSeedG: null
+  } as NewSowing);
+}
+
+/** Its own grams: of two halves each its own density, which their sum has only where they are alike. */
+const densityOf = (setup: SowingSetup, halves: readonly SowingSetup[]) =>
+  halves.length > 1
+    ? { density: 'usual', seedsPerCm2: null, ownSeedG: null }
+    : { density: 'own', seedsPerCm2: setup.seedsPerCm2, ownSeedG: setup.seedG };

@@ -1,0 +1,8 @@
+import type { Problem, ProblemCode } from '../../contract/api.ts';
+
+/** What is wrong with what was sent, by field. */
+export const problemOf = (code: ProblemCode, fields: Record<string, string>): Problem => ({
+  code,
+  message: Object.values(fields)[0] ?? 'This cannot be read.',
+  fields
+});
