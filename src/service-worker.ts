@@ -8,7 +8,7 @@ import { build, files, version } from '$service-worker';
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
 
-/** The application itself, of this version. */
+/** The application itself, of this version; the solver, which weighs more than all of it, comes when it is asked for. */
 const ASSETS = `assets-${version}`;
 /** Pages as they were last seen, of whoever is signed in. */
 const PAGES = 'pages';
@@ -23,7 +23,7 @@ worker.addEventListener('install', (event) => {
   event.waitUntil(
     caches
       .open(ASSETS)
-      .then((cache) => cache.addAll([...build, ...files]))
+      .then((cache) => cache.addAll([...build.filter((path) => !path.endsWith('.wasm')), ...files]))
       .then(() => worker.skipWaiting())
   );
 });

@@ -1,6 +1,18 @@
-import type { Glut } from '$core/ahead/glut.ts';
-import { greensMass } from '$core/units/format.ts';
-import { dayWords, type Locale } from './time.ts';
+import { DAY } from '$core/time/zone.ts';
+import type { Change } from '$core/ahead/changes.ts';
+import type { Line } from '$core/ahead/lines.ts';
+import type { Glut, Portion } from '$core/ahead/glut.ts';
+import type { Stretch, Wish } from '$core/ahead/mends.ts';
+import type { Offer } from '$core/ahead/offers.ts';
+import type { Over } from '$core/ahead/uses.ts';
+import type { Shortage } from '$core/ahead/room.ts';
+import type { DayWork, Row } from '$core/ahead/rows.ts';
+import type { SeedNeed } from '$core/ahead/seedList.ts';
+import type { Rule, WhyMoved } from '$core/ahead/standingOrder.ts';
+import type { Place } from '$core/places/place.ts';
+import { greensMass, seedMass } from '$core/units/format.ts';
+import { capital } from './capital.ts';
+import { dayWords, shortDate, type Locale } from './time.ts';
 
 /** That more opens in a week than is eaten, in a sentence or two. */
 export function glutWords(
@@ -13,3 +25,214 @@ export function glutWords(
   const mass = (grams: number) => greensMass(grams, locale.units);
   return `With this, about ${mass(g)} open from ${day(from)} to ${day(until)}, ${mass(addedG)} of it from this sowing. You eat about ${mass(appetiteGD)} a day, ${mass(7 * appetiteGD)} in that time.`;
 }
+
+/** Several containers begun in turn: “Start 2 now, 2 on Sunday and 2 on Wed 3 Dec”. */
+export function spreadWords(portions: readonly Portion[], now: number, locale: Locale): string {
+  const said = portions.map(({ days, count }) => {
+    const day = dayWords(now + days * DAY, now, locale);
+    return `${count} ${days === 0 ? 'now' : days === 1 ? day : `on ${day}`}`;
+  });
+  return `Start ${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
+}
+
+/** Days of a horizon as they are named. */
+export type DayName = (day: number) => string;
+
+export const dayNames =
+  (moments: readonly number[], locale: Locale): DayName =>
+  (day) =>
+    shortDate(moments[Math.min(Math.max(day, 0), moments.length - 1)]!, locale);
+
+const span = ({ from, until }: Pick<Stretch, 'from' | 'until'>, name: DayName): string =>
+  from === until ? name(from) : `${name(from)} to ${name(until)}`;
+
+/** Too little on some days, in a sentence. */
+export const gapWords = (gap: Stretch, name: DayName, { units }: Locale): string =>
+  `Too little ${gap.from === gap.until ? 'on' : 'from'} ${span(gap, name)}: about ${greensMass(gap.g, units)} short.`;
+
+export const glutAheadWords = (glut: Stretch, name: DayName, { units }: Locale): string =>
+  `Too much by ${name(glut.until)}: about ${greensMass(glut.g, units)} would be past ${glut.from === glut.until ? 'its days then' : `their days from ${name(glut.from)} on`}.`;
+
+/** What is short for a sowing that is being planned, and when there is enough. */
+export function shortageWords(
+  { kind, laterMs, elsewhere }: Pick<Shortage, 'kind' | 'laterMs' | 'elsewhere'>,
+  place: Pick<Place, 'name'>,
+  container: string,
+  now: number,
+  locale: Locale
+): string {
+  const then =
+    laterMs === null
+      ? ''
+      : ` Begun ${Math.ceil(laterMs / DAY) === 1 ? 'a day' : `${Math.ceil(laterMs / DAY)} days`} later, from about ${dayWords(now + laterMs, now, locale)}, it goes.`;
+  switch (kind) {
+    case 'light':
+      return `${place.name} is dark: it roots there, and has to move once it needs light.${elsewhere.length === 0 ? ' No other place has room for it then.' : ''}`;
+    case 'board':
+      return `${place.name} has no room for it all the while, by what stands there and is on the list.${then}${laterMs === null && elsewhere.length === 0 ? ' Nor has any other place: a smaller container, or fewer of them, would go.' : ''}`;
+    case 'container':
+      return `${container}: more would be in use at once than there are, by what stands and is on the list.${then || ' Fewer of them would go.'}`;
+  }
+}
+
+/** That more is on the list than there is of something. */
+export function overWords({ use: { kind, name: of }, from, until }: Over, name: DayName): string {
+  const when = `${from === until ? 'on' : 'from'} ${span({ from, until }, name)}`;
+  switch (kind) {
+    case 'board':
+      return `${of} has no room for all of it ${when}: move something to another day or place.`;
+    case 'load':
+      return `${of} would carry more than it is rated for ${when}: move something to another day or place.`;
+    case 'container':
+      return `More ${of}s are on the list than there are ${when}: move something to another day.`;
+  }
+}
+
+/** What a line of a proposal asks. */
+export function lineTitle({ kind, change, instead }: Line, now: number, locale: Locale): string {
+  const { row } = change;
+  const [day, name] = [dayWords(row.beginsAt, now, locale), rowName(row).toLowerCase()];
+  if (kind === 'leave-out') return `Leave out ${name} of ${day}`;
+  const what = `${row.beginsAt < row.sownAt ? 'soak' : 'sow'} ${name}, ${row.container}`;
+  if (!instead) return `${capital(day)}: ${what}`;
+  const before = dayWords(instead.row.beginsAt, now, locale);
+  return before === day
+    ? `${capital(day)}: ${what}, at another place`
+    : `${capital(day)} instead of ${before}: ${what}`;
+}
+
+/** Why a change is proposed. */
+export function whyWords({ feeds, kind, savesThrownG }: Change, name: DayName, { units }: Locale): string {
+  if (kind === 'leave-out')
+    return savesThrownG > 1
+      ? `Nobody would eat it: about ${greensMass(savesThrownG, units)} less is thrown.`
+      : 'Nobody needs it then, and it saves a day of work.';
+  if (!feeds) return 'It takes the place of another.';
+  return `There ${feeds.from === feeds.until ? 'on' : 'from'} ${span(feeds, name)}: without it about ${greensMass(feeds.g, units)} would be missing.`;
+}
+
+/** How far the search for a plan has come, and how much more any plan could mend, in percent. */
+export function searchWords(
+  state: 'looking' | 'better' | 'best' | 'time' | 'no-solver',
+  leavesPct: number | null
+): string {
+  const most = leavesPct === null ? '' : `: no plan could mend more than ${leavesPct} % more`;
+  switch (state) {
+    case 'looking':
+      return 'Looking…';
+    case 'better':
+      return `A good plan is here already; the best is looked for${most}.`;
+    case 'best':
+      return 'This is the best there is, as far as anybody can tell today.';
+    case 'time':
+      return `As good as was found in ten seconds${most}.`;
+    case 'no-solver':
+      return 'A good plan by a simple rule: this browser could not look for a better one.';
+  }
+}
+
+const MOST_NAMED = 6;
+
+/** Days that may be short where trays run early or late. */
+export function shortDaysWords(days: readonly { day: number }[], name: DayName): string {
+  const named = days.slice(0, MOST_NAMED).map(({ day }) => name(day));
+  const more = days.length - named.length;
+  return `Trays run early and late. In more than one of five drawn paces it is short around ${named.join(', ')}${more > 0 ? ` and on ${more} days more` : ''}.`;
+}
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+export const SHORT_WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+/** The name of a weekday, 1 for Monday to 7. */
+export const weekdayName = (day: number): string => WEEKDAYS[(day + 6) % 7]!;
+
+/** What would mend what a plan cannot meet. */
+export function wishWords(wish: Wish, firstWeekday: number, { units }: Locale): string {
+  switch (wish.kind) {
+    case 'container':
+      return `One ${wish.name} more: about ${greensMass(wish.g, units)} more over these weeks.`;
+    case 'board':
+      return `Room for one more at ${wish.name}, by a second lamp or board: about ${greensMass(wish.g, units)} more.`;
+    case 'load':
+      return `Another board beside ${wish.name}, which may carry no more: about ${greensMass(wish.g, units)} more.`;
+    case 'seed':
+      return `More ${wish.name.toLowerCase()} seed: about ${greensMass(wish.g, units)} more.`;
+    case 'eat-less':
+      return `${greensMass(wish.byG, units)} less on ${weekdayName(((firstWeekday - 1 + wish.weekday) % 7) + 1)}s.`;
+  }
+}
+
+/** What is in a row, and where. */
+export const rowName = ({ crops, count }: Pick<Row, 'crops' | 'count'>): string =>
+  `${crops.join(' and ')}${count > 1 ? ` × ${count}` : ''}`;
+
+export const ROW_KINDS: Record<Row['kind'], string> = {
+  'under-way': 'growing',
+  planned: 'on the list',
+  draft: 'standing order',
+  proposed: 'proposed'
+};
+
+/** What is done on a day. */
+export function workWords({ what, row }: DayWork): string {
+  const name = rowName(row);
+  switch (what) {
+    case 'begin':
+      return row.beginsAt < row.sownAt ? `Soak ${name.toLowerCase()}` : `Sow ${name.toLowerCase()}`;
+    case 'sow':
+      return `Sow ${name.toLowerCase()}`;
+    case 'opens':
+      return `${name} opens`;
+    case 'last-cut':
+      return `Last day to cut ${name.toLowerCase()}`;
+  }
+}
+
+/** When an order comes again. */
+export function ruleWords(rule: Rule): string {
+  switch (rule.kind) {
+    case 'every':
+      return rule.days === 1 ? 'begun every day' : `begun every ${rule.days} days`;
+    case 'weekdays':
+      return `ready for ${rule.weekdays.map((day) => `${weekdayName(day)}s`).join(' and ')}`;
+    case 'keep':
+      return 'always one going';
+  }
+}
+
+/** Why it is begun on no day at all. */
+export const NONE_WORDS: Record<WhyMoved, string> = {
+  away: 'nobody is at home',
+  container: 'no container is free in time',
+  'too-near': 'too near to be ready'
+};
+
+/** Why it is begun on another day than its rule says. */
+export const MOVED_WORDS: Record<WhyMoved, string> = {
+  away: 'nobody is at home on its day',
+  container: 'it waits for a free container',
+  'too-near': 'too near to be ready'
+};
+
+/** What an offer does about a gap or a glut. */
+export function offerWords(offer: Offer, name: DayName, { units }: Locale): string {
+  const g = greensMass(offer.g, units);
+  switch (offer.kind) {
+    case 'move': {
+      const days = Math.abs(offer.days);
+      return `Begin ${offer.crop.toLowerCase()} ${days === 1 ? 'a day' : `${days} days`} ${offer.days < 0 ? 'sooner' : 'later'}: ${g} of it.`;
+    }
+    case 'cut-early':
+      return `Cut a part of the ${offer.crop.toLowerCase()} before it opens: about ${g}, which costs about ${greensMass(offer.lessG, units)} later.`;
+    case 'cool':
+      return `Hold the ${offer.crop.toLowerCase()} at ${offer.place}, where it is cooler: ${g} of it.`;
+    case 'give-away':
+      return `Give away about ${g} of ${offer.crop.toLowerCase()} while it is good, by ${name(offer.byDay)}.`;
+    case 'begin':
+      return `Begin ${rowName(offer.change.row).toLowerCase()}, ${offer.change.row.container}, on ${name(offer.change.begin?.day ?? 0)}: ${g} of it.`;
+  }
+}
+
+/** A line of what to buy. */
+export const seedLine = ({ crop, buyG, buyBy }: SeedNeed, now: number, locale: Locale): string =>
+  `${crop.name}: ${seedMass(buyG, locale.units)}${buyBy === null ? '' : buyBy <= now ? ', now' : `, by ${shortDate(buyBy, locale)}`}`;

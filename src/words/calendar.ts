@@ -2,7 +2,7 @@ import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
 import { mass } from '$core/units/format.ts';
 import { containersWords } from './containers.ts';
-import { reminderWords } from './reminders.ts';
+import { aheadPath, reminderWords } from './reminders.ts';
 import { clockTime, shortDate, type Locale } from './time.ts';
 
 /** A calendar entry in words. Days are dates: whoever reads it does so on another day. */
@@ -21,6 +21,12 @@ export function calendarWords(
         title: `Soak ${entry.crops.join(' and ').toLowerCase()}`,
         text: `Out at ${clockTime(entry.until, locale)}, then drain and rinse. ${containersWords(entry.of)}, ${entry.placeName}.`,
         path: '/bench'
+      };
+    case 'order':
+      return {
+        title: `Standing order: ${entry.soaks ? 'soak' : 'sow'} ${entry.crop.toLowerCase()}`,
+        text: `${containersWords(entry.of)}, ${entry.placeName}. It is on the list once you begin it.`,
+        path: aheadPath(entry)
       };
     case 'window': {
       const day = (at: number) => shortDate(at, locale);

@@ -6,6 +6,8 @@ export const CAUTIONS = {
     'Plain unscented product only; read its strength and date off the label. Gloves, eye protection, open window. Never together with peroxide, vinegar, ammonia or any other cleaner: toxic gas. Measure with its own marked jug, label the solution, use it once, keep it from children. Rinse the seed until no smell is left. The product’s label and your local food authority decide.',
   peroxide:
     'Over 3 % it burns skin and eyes: gloves and goggles. Food grade only. Add it to the water, in a vented container. Never with hypochlorite or vinegar. The product’s label and your local food authority decide.',
+  ownSpray:
+    'Only what may be used on food, as its label says; nothing for ornamental plants, no essential oils, no soap. What you made yourself keeps for a day. The product’s label and your local food authority decide.',
   germs:
     'Warm and wet grows germs too. Disinfecting lowers the risk and does not remove it. Clean hands and tools. Pregnant, very young, old or immune-weakened people: cook what you grow, or ask a clinician.',
   seed: 'Only untreated seed sold for sprouting or micro-greens. Dyed or dusted seed is treated: never eat it. The packet decides.',
@@ -35,11 +37,27 @@ export function stepCaution(body: StepBody): string | null {
     case 'sow':
       return CAUTIONS.dust;
     case 'light':
-      return body.lamp ? CAUTIONS.lamp : null;
+      return body.where === 'lamp' ? CAUTIONS.lamp : null;
+    case 'uncover':
+      return body.to === 'light' && body.where === 'lamp' ? CAUTIONS.lamp : null;
     case 'mist':
     case 'water':
       return body.peroxideMl > 0 ? CAUTIONS.peroxide : null;
     default:
       return null;
   }
+}
+
+/** Steps whose caution an earlier one in the same walk has said already. */
+export function repeatedCautions<S extends { body: StepBody }>(steps: readonly S[]): Set<S> {
+  const said = new Set<string>();
+  return new Set(
+    steps.filter(({ body }) => {
+      const caution = stepCaution(body);
+      if (caution === null) return false;
+      const again = said.has(caution);
+      said.add(caution);
+      return again;
+    })
+  );
 }

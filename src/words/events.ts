@@ -8,6 +8,7 @@ import type { Projected } from '$core/sowing/project.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
 import { length, mass, volume, type Units } from '$core/units/format.ts';
 import { SYMPTOM_WORDS } from './looks.ts';
+import { MOISTURE_WORDS } from './moisture.ts';
 import { measured } from './steps/amounts.ts';
 import { STEP_NAMES } from './steps/names.ts';
 import { shortDate, type Locale } from './time.ts';
@@ -61,6 +62,24 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
   }[crop.harvestCue];
 }
 
+/** What follows from a cue once it is seen: a chip says what it does. */
+export function cueThen(cue: Cue, { path }: Pick<Projected, 'path'>): string {
+  if (cue === 'windowOpen') return 'Then it can be cut.';
+  if (cue === 'lightReady')
+    return path.domeDays === null
+      ? 'Then its dome comes off.'
+      : 'Its dome stays on for the days that your method counts.';
+  if (path.pressesLate) return 'Then the lid comes off and the weight goes on.';
+  if (path.cover === 'none') return 'Then it counts as standing in light.';
+  const off = { clear: 'its clear lid', lid: 'the lid', stacked: 'the tray on it', weight: 'the weight' }[
+    path.cover
+  ];
+  const then = path.blackout || path.lightFrom === null ? ' and a dark dome goes on' : '';
+  return path.pressedD > 0
+    ? `Then it stays as it is for ${path.pressedD === 1 ? 'a day' : `${path.pressedD} days`} more, and ${off} comes off${then}.`
+    : `Then ${off} comes off${then}.`;
+}
+
 const peroxide = ({ peroxideMl }: { peroxideMl?: number }, units: Units): string =>
   peroxideMl ? `, ${measured(peroxideMl, units)} of peroxide in it` : '';
 
@@ -81,6 +100,10 @@ export function eventWords(
       return 'Drained and rinsed';
     case 'sown':
       return `Sown, on ${volume(body.waterG, units)} of water`;
+    case 'pressed':
+      return 'Weight laid on';
+    case 'sprayed':
+      return `Sprayed with ${body.name}, ${volume(body.waterG, units)}`;
     case 'uncovered':
       return 'Uncovered, dome on';
     case 'lit':
@@ -88,6 +111,7 @@ export function eventWords(
     case 'misted':
       return `Misted, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'watered':
+      if (body.waterG === 0) return 'Poured off what stood, and gave none';
       return `Watered, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'fed':
       return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${measured(body.feedMl, units)} of feed` : ' with feed'}${peroxide(body, units)}`;
@@ -96,7 +120,7 @@ export function eventWords(
     case 'looked':
       return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
     case 'felt':
-      return `Felt: ${body.moisture === 'right' ? 'damp, just right' : body.moisture}`;
+      return `Felt: ${MOISTURE_WORDS[body.moisture].told}`;
     case 'lifted':
       return `Lifted: ${body.heft === 'right' ? 'just right' : body.heft}`;
     case 'weighed':

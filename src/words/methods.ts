@@ -1,4 +1,4 @@
-import type { Answers, Question } from '$core/supplies/methods/method.ts';
+import type { Answers, Question, Spray } from '$core/supplies/methods/method.ts';
 
 interface QuestionWords<Q extends Question> {
   ask: string;
@@ -60,6 +60,10 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       stacked: {
         text: 'A stacked tray',
         turns: 'Nothing to weigh; presses less, and only under a full stack.'
+      },
+      late: {
+        text: 'A lid, then a weight',
+        turns: 'Sprouts in the dark, then pressed a day or two: nothing soft is crushed, one more step.'
       },
       none: { text: 'Nothing but a lid', turns: 'Nothing is crushed; roots may lift the seed.' }
     }
@@ -150,3 +154,11 @@ export const answerWords = <Q extends Question>(
   question: Q,
   answer: Answers[Q]
 ): { text: string; turns: string } => (QUESTION_WORDS[question] as QuestionWords<Q>).answers[answer];
+
+/** What a method sprays, in one line. */
+export const spraysWords = (sprays: readonly Spray[]): string =>
+  sprays.length === 0
+    ? 'None'
+    : sprays
+        .map(({ name, timesADay }) => `${name}, ${timesADay === 1 ? 'once a day' : 'morning and evening'}`)
+        .join('; ');

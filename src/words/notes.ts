@@ -27,6 +27,8 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
       return `Mould may start: ${note.risk.drivers.map((driver) => MOULD_WORDS[driver].toLowerCase()).join('; ')}. Air helps, and water from below only.`;
     case 'scorch':
       return 'The lamp is bright and close: over 500 µmol/m²s within 15 cm scorches leaves. Hang it higher.';
+    case 'in-the-dark':
+      return 'It needs light now, and this place is dark: move it, or it stretches and does not open.';
     case 'still-air':
       return `${crop.name} bears no fan or draught in its first week of light: turn it away until then, and give little water.`;
     case 'not-begun':

@@ -4,6 +4,8 @@ import type { PantryItem } from '$core/pantry/item.ts';
 import type { Portioned } from '$core/pantry/amounts.ts';
 import type { WhyAir } from '$core/pantry/air.ts';
 import { figure, greensMass, volume, type Units } from '$core/units/format.ts';
+import type { Surplus } from '$core/ahead/surplus.ts';
+import { edibleNote } from './edibleNote.ts';
 import { shortDate, type Locale } from './time.ts';
 
 export const PACKING_WORDS: Record<Packing, string> = {
@@ -167,4 +169,10 @@ function doseWords(
     title: `Wipe or dip in ${figure(productMl)} mL of hypochlorite (${figure(dose.productPct)} %) in ${volume(waterMl, units)} of water; ${dose.minutes} min, then rinse`,
     why: `${why} ${dose.target} ppm: the product’s label decides.`
   };
+}
+
+/** A line to go with greens that are given away: what it is, when it was cut, until when it is good, and who should not eat it. */
+export function giveWords({ item, g }: Surplus, locale: Locale): string {
+  const note = edibleNote(item.crop);
+  return `${item.crop.name}, about ${greensMass(g, locale.units)}, cut ${shortDate(item.cutAt, locale)}, cold until ${shortDate(item.bestBy, locale)}.${note ? ` ${note}` : ''}`;
 }

@@ -15,7 +15,7 @@ export function pictureWords(cropName: string, picture: Picture, units: Units): 
   if (picture.vessel === 'jar')
     return `${cropName}: seed in a jar${(picture.jarWater ?? 0) > 0.2 ? ' of water' : ''}`;
   const what = picture.stems
-    ? `stems of about ${length(picture.stems.heightCm, units)}${picture.stems.hang > 0.3 ? ' that hang for want of water' : ''}`
+    ? `stems of about ${length(Math.round(picture.stems.heightCm * 10) / 10, units)}${picture.stems.hang > 0.3 ? ' that hang for want of water' : ''}`
     : picture.grains
       ? picture.grains.sprouted > 0.2
         ? 'seed with tails'

@@ -1,5 +1,5 @@
 import type { ChannelKind } from '$contract/reminders.ts';
-import type { Named, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
+import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
@@ -35,7 +35,7 @@ export const CHANNEL_WORDS: Record<ChannelKind, string> = {
 export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> = {
   round: {
     name: 'Rounds',
-    says: 'At your rounds, with what each tray asks for. Nothing to do, no reminder.'
+    says: 'At your rounds, with what each tray asks for and standing orders lay. Nothing to do, no reminder.'
   },
   timer: { name: 'Soaks and timers', says: 'When a soak, a contact time or a drain is over, at its minute.' },
   window: {
@@ -68,6 +68,10 @@ export function stepPhrase(body: StepBody, crops: readonly string[], units: Unit
       };
       return `${amount} ${where[body.how]} ${name}`;
     }
+    case 'weight':
+      return `press ${name}`;
+    case 'spray':
+      return `spray ${name} with ${body.name}`;
     case 'uncover':
       if (body.to === 'blackout') return `${name} under a dark dome`;
       return body.off === 'clear' ? `clear lid off ${name}` : `${name} to light`;
@@ -230,6 +234,16 @@ export function reminderWords(
       };
     case 'leaving':
       return leavingReminder(body, now, locale);
+    case 'order': {
+      const name = body.crop.toLowerCase();
+      return {
+        title: `Standing order: ${body.soaks ? 'soak' : 'sow'} ${name}`,
+        summary: `${containersWords(body.of)}, ${body.placeName}: begin it ${dayAndTime(body.beginsAt, now, locale)}, or leave it out this time.`,
+        lines: [],
+        why: 'A standing order lays it.',
+        path: aheadPath(body)
+      };
+    }
     case 'silent':
       return {
         title: `The sensor at ${body.placeName} is silent`,
@@ -240,6 +254,10 @@ export function reminderWords(
       };
   }
 }
+
+/** Where a day of a standing order is begun or left out. */
+export const aheadPath = ({ orderId, day }: Pick<OnOrder, 'orderId' | 'day'>): string =>
+  `/ahead?chosen=${encodeURIComponent(`${orderId} ${day}`)}`;
 
 function windowReminder(
   body: Extract<ReminderBody, { type: 'window' }>,

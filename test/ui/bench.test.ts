@@ -177,7 +177,8 @@ describe('steps in words', () => {
         shared: false,
         onTop: 0,
         stacks: null,
-        watch: false
+        watch: false,
+        later: null
       })
     ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
     expect(
@@ -188,7 +189,8 @@ describe('steps in words', () => {
         shared: false,
         onTop: 0,
         stacks: null,
-        watch: false
+        watch: false,
+        later: null
       })
     ).to.equal('A lid | ');
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
@@ -324,6 +326,16 @@ describe('what the cupboard may be sent', () => {
     expect(say(rule({ source: ' ' }))['disinfectRule.source']).to.include('Say where');
     expect(say({ ...DEFAULT_METHOD, pressing: 'stones' }).pressing).to.include('one of the answers');
     expect(say({ ...DEFAULT_METHOD, domeDays: 40 }).domeDays).to.include('14 days');
+    const spray = (name: string, timesADay = 1) => ({ name, timesADay });
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp'), spray('Nettle', 2)] })).to.deep.equal({});
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray(' ')] })['sprays[0].name']).to.include('what you spray');
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp'), spray('kelp ')] }).sprays).to.include(
+      'same name'
+    );
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp', 5)] })['sprays[0].timesADay']).to.include('twice');
+    const old: Partial<typeof DEFAULT_METHOD> = { ...DEFAULT_METHOD };
+    delete old.sprays;
+    expect(say(old), 'of a page that does not know them').to.deep.equal({});
   });
 
   it('figures as they are typed', () => {

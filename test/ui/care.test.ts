@@ -63,7 +63,16 @@ describe('the words of the daily care', () => {
   it('say each task with its amount, and why', () => {
     const feed = { strength: 0.5, mL: 1.4, mLPerL: 4 };
     expect(
-      card({ kind: 'water', how: 'reservoir', waterMl: 352, share: 0.22, why: 'low', feed, peroxideMl: 0 })
+      card({
+        kind: 'water',
+        how: 'reservoir',
+        waterMl: 352,
+        share: 0.22,
+        ifStoodMl: null,
+        why: 'low',
+        feed,
+        peroxideMl: 0
+      })
     ).to.deep.equal({
       title: 'Fill the reservoir up: 350 mL, with 1.4 mL of feed (half strength)',
       why: '22 % is left in it, and what stands over it lives from it alone. Stop where it touches the mesh.',

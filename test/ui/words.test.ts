@@ -137,10 +137,19 @@ describe('tasks in words', () => {
     },
     drain,
     { kind: 'sow', seedG: 9.92, onWaterMl: 304 },
-    { kind: 'uncover', off: 'weight', to: 'blackout' },
-    { kind: 'light', lamp: true },
+    { kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp' },
+    { kind: 'light', where: 'lamp' },
     { kind: 'mist', waterMl: 9, fine: false, peroxideMl: 0, first: null },
-    { kind: 'water', waterMl: 124, share: 0.36, why: 'soon', how: 'below', feed: null, peroxideMl: 0 },
+    {
+      kind: 'water',
+      waterMl: 124,
+      share: 0.36,
+      ifStoodMl: 25,
+      why: 'soon',
+      how: 'below',
+      feed: null,
+      peroxideMl: 0
+    },
     {
       kind: 'cut',
       expectedG: 103,
@@ -155,7 +164,16 @@ describe('tasks in words', () => {
   const others: StepBody[] = [
     { kind: 'fill', mediumMl: 1125, depthCm: 2.5 },
     { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
-    { kind: 'press', cover: 'weight', pressing, shared: false, onTop: 0, stacks: null, watch: false }
+    {
+      kind: 'press',
+      cover: 'weight',
+      pressing,
+      shared: false,
+      onTop: 0,
+      stacks: null,
+      watch: false,
+      later: null
+    }
   ];
   const on = { now: NOW, locale: METRIC, containers: 1, medium: { kind: 'coir', own: null } } as const;
   const words = (body: StepBody, containers = 1) =>
@@ -202,7 +220,9 @@ describe('tasks in words', () => {
       'watered',
       'weighed'
     ]);
-    expect(ticked({ kind: 'uncover', off: 'lid', to: 'light' })).to.deep.equal({ type: 'lit' });
+    expect(ticked({ kind: 'uncover', off: 'lid', to: 'light', where: 'sill' })).to.deep.equal({
+      type: 'lit'
+    });
     expect(ticked(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
   });
 
@@ -221,7 +241,7 @@ describe('tasks in words', () => {
 
   it('name what lies on the seed as the method has it', () => {
     const stacked = pathOf(radish, READY_METHODS[1]!, 'coir');
-    expect(words({ kind: 'uncover', off: 'stacked', to: 'light' }).title).to.equal(
+    expect(words({ kind: 'uncover', off: 'stacked', to: 'light', where: 'sill' }).title).to.equal(
       'Take the upper tray off and bring it to light'
     );
     expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Trays parting');

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Bands } from '$core/picture/bands.ts';
-  import { zoneOf } from '$core/time/zone.ts';
+  import { DAY, zoneOf } from '$core/time/zone.ts';
   import { dayAndTime, dayWords, shortDate, type Locale } from '$words/time.ts';
 
   interface Row {
@@ -29,7 +29,7 @@
       ...rows.map(({ bands }) => (Number.isFinite(bands.close.p90) ? bands.close.p90 : bands.open.p10))
     )
   );
-  const span = $derived(Math.max(last - first, 86_400_000));
+  const span = $derived(Math.max(last - first, DAY));
   const x = (at: number) => Math.round(Math.min(1, Math.max(0, (at - first) / span)) * W * 10) / 10;
 
   /** Local midnights, thinned so that their dates do not touch. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$core/time/zone.ts';
   import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
   import type { Place } from '$core/places/place.ts';
@@ -14,7 +15,7 @@
   }
   let { place, now, locale }: Props = $props();
   const SHOWN_D = 10;
-  const from = $derived(now - SHOWN_D * 86_400_000);
+  const from = $derived(now - SHOWN_D * DAY);
   const bins = $derived((airOf(place)?.bins ?? []).filter(({ index }) => (index + 1) * BIN_MS > from));
   const shownC = (degC: number) => shownDegrees(degC, locale.units);
   /** With a break wherever nothing was measured for long. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { DAY } from '$core/time/zone.ts';
   import type { Narrowing } from '$core/sowing/narrowing.ts';
   import { dayWords, shortDate, type Locale } from '$words/time.ts';
   import Chart, { type Inks } from './Chart.svelte';
@@ -12,7 +13,6 @@
     locale: Locale;
   }
   let { steps, said, now, locale }: Props = $props();
-  const DAY = 86_400_000;
   const from = $derived(Math.min(...steps.map(({ open }) => open.p10)) - DAY);
   const until = $derived(Math.max(...steps.map(({ open }) => open.p90), from + 2 * DAY) + DAY);
   const widthD = ({ open }: Narrowing) => (open.p90 - open.p10) / DAY;

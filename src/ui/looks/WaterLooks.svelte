@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { Moisture } from '$core/water/bucket.ts';
+  import { MOISTURE_WORDS } from '$words/moisture.ts';
   import { problemWords } from '$words/problems.ts';
   import { Button, TextInput } from 'carbon-components-svelte';
   import type { EventBody } from '$core/sowing/event.ts';
@@ -7,14 +9,11 @@
 
   interface Props {
     record: (body: EventBody, words: string) => Promise<{ kind: string; say?: string }>;
+    /** What its medium can be told to look like. */
+    moistures: readonly Moisture[];
     units: Units;
   }
-  let { record, units }: Props = $props();
-  const LOOKS = [
-    { moisture: 'dry', text: 'Dry' },
-    { moisture: 'right', text: 'Damp' },
-    { moisture: 'wet', text: 'Wet' }
-  ] as const;
+  let { record, moistures, units }: Props = $props();
   const LIFTS = [
     { heft: 'light', text: 'Light' },
     { heft: 'right', text: 'Right' },
@@ -42,9 +41,9 @@
 
 <div class="row" role="group" aria-label="It looks">
   <span class="soft lead">It looks</span>
-  {#each LOOKS as { moisture, text } (moisture)}
-    <button class="chip" onclick={() => record({ type: 'felt', moisture }, `medium ${text.toLowerCase()}`)}
-      >{text}</button
+  {#each moistures as moisture (moisture)}
+    <button class="chip" onclick={() => record({ type: 'felt', moisture }, MOISTURE_WORDS[moisture].told)}
+      >{MOISTURE_WORDS[moisture].chip}</button
     >
   {/each}
 </div>

@@ -7,6 +7,7 @@
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
+  import SprayFields from './SprayFields.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
@@ -134,6 +135,7 @@
       {/if}
     </div>
   {/each}
+  <SprayFields sprays={method.sprays} {wrong} onchange={(sprays) => (method = { ...method, sprays })} />
 </div>
 
 <style>

@@ -8,7 +8,7 @@
   import { pantryOf } from '$core/pantry/item.ts';
   import type { Projected } from '$core/sowing/project.ts';
   import { cutG, wateredG } from '$core/sowing/totals.ts';
-  import { zoneOf } from '$core/time/zone.ts';
+  import { DAY, zoneOf } from '$core/time/zone.ts';
   import { figure, mass, temperature, volume, yieldPerArea } from '$core/units/format.ts';
   import CostFigure from '$ui/costs/CostFigure.svelte';
   import Figure from '$ui/fields/Figure.svelte';
@@ -38,8 +38,6 @@
   const fate = $derived(pantryOf(projected, zoneOf(locale.zone)).fate);
   const cost = $derived(costOf(projected, prices, now));
   const warmth = $derived(meanWarmthC(projected, now));
-  const DAY_MS = 86_400_000;
-
   const went = $derived(
     [
       { name: 'Eaten', g: fate.eatenG },
@@ -75,7 +73,7 @@
             ><th scope="row">{MILESTONE_WORDS[milestone]}</th><td
               >{planned === null ? '–' : shortDate(planned, locale)}</td
             ><td>{was === null ? 'not seen' : shortDate(was, locale)}</td><td class="soft small"
-              >{planned === null || was === null ? '' : offWords((was - planned) / DAY_MS)}</td
+              >{planned === null || was === null ? '' : offWords((was - planned) / DAY)}</td
             ></tr
           >
         {/each}

@@ -6,6 +6,8 @@
   import { zoneOf } from '$core/time/zone.ts';
   import type { LossReason } from '$core/sowing/event.ts';
   import type { Moisture } from '$core/water/bucket.ts';
+  import { moisturesAt } from '$core/water/level.ts';
+  import { MOISTURE_WORDS } from '$words/moisture.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import Begin from './Begin.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -38,11 +40,6 @@
     uncovered: 'Uncovered, in the dark',
     lit: 'In the light'
   };
-  const MOISTURES: readonly { moisture: Moisture; text: string }[] = [
-    { moisture: 'dry', text: 'Dry' },
-    { moisture: 'right', text: 'Right' },
-    { moisture: 'wet', text: 'Wet' }
-  ];
   const LOSSES: readonly { reason: LossReason; text: string }[] = [
     { reason: 'dried-out', text: 'Dried out' },
     { reason: 'mould', text: 'Mould' },
@@ -132,11 +129,11 @@
     {#if stands}
       <div class="row" role="group" aria-label="How damp is {name}?">
         <span class="small">The medium is</span>
-        {#each MOISTURES as one (one.moisture)}
+        {#each moisturesAt(first, now) as one (one)}
           <button
             class="chip quiet"
-            aria-pressed={moisture === one.moisture}
-            onclick={() => (moisture = moisture === one.moisture ? null : one.moisture)}>{one.text}</button
+            aria-pressed={moisture === one}
+            onclick={() => (moisture = moisture === one ? null : one)}>{MOISTURE_WORDS[one].chip}</button
           >
         {/each}
       </div>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Stop } from '$core/steps/walk.ts';
-  import type { Moisture } from '$core/water/bucket.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { MOISTURE_WORDS } from '$words/moisture.ts';
 
   /** How damp the medium of a container is, of both its halves at once. */
   interface Props {
@@ -14,22 +14,22 @@
   const sown = $derived(
     stop.parts.filter(({ projected: { state } }) => state.sownAt !== null && state.stage !== 'ended')
   );
-  const feel = $derived(sown.filter(({ ask }) => ask.feel));
-  const MOISTURES: readonly { moisture: Moisture; text: string }[] = [
-    { moisture: 'dry', text: 'Dry' },
-    { moisture: 'right', text: 'Right' },
-    { moisture: 'wet', text: 'Wet' }
-  ];
+  const feel = $derived(sown.filter(({ ask }) => ask.feel.length > 0));
+  /** The step that waters it asks for that itself. */
+  const asksStanding = $derived(stop.steps.some(({ of }) => of.some(({ ifStood }) => ifStood !== null)));
+  const chips = $derived(
+    (feel[0]?.ask.feel ?? []).filter((moisture) => moisture !== 'standing' || !asksStanding)
+  );
 </script>
 
 {#if sown.length > 0}
   <div
-    class="row look"
+    class="row look feel"
     role="group"
     aria-label={feel.length > 0 ? `How damp is ${name}?` : `More of ${name}`}
   >
     {#if unsure}<strong class="small">Touch it first:</strong>{/if}
-    {#each feel.length > 0 ? MOISTURES : [] as { moisture, text } (moisture)}
+    {#each chips as moisture (moisture)}
       <button
         class="chip quiet"
         onclick={() =>
@@ -38,8 +38,8 @@
               sowingId: projected.setup.id,
               body: { type: 'felt', moisture }
             })),
-            `${name}: medium ${moisture}`
-          )}>{text}</button
+            `${name}: ${MOISTURE_WORDS[moisture].told}`
+          )}>{MOISTURE_WORDS[moisture].chip}</button
       >
     {/each}
     {#each sown as { projected: { setup, crop } } (setup.id)}
@@ -56,5 +56,18 @@
     align-items: center;
     min-height: 2.75rem;
     padding: 0 0.4rem;
+  }
+  /* In one line with what may be felt. */
+  @media (max-width: 47.99rem) {
+    .feel {
+      gap: 0.3rem;
+    }
+    .feel .chip {
+      padding-inline: 0.75rem;
+    }
+    .closer {
+      padding: 0 0 0 0.2rem;
+      font-size: 0.9375rem;
+    }
   }
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { cueWords } from '$words/events.ts';
+  import { cueThen, cueWords } from '$words/events.ts';
   import type { Locale } from '$words/time.ts';
 
   /** The cue that would tell most: one touch for seen, one for not yet. */
@@ -58,5 +58,6 @@
           `${crop.name}: ${words.toLowerCase()}, not yet`
         )}>Not yet</button
     >
+    <span class="small soft">{cueThen(cue, part.projected)}</span>
   </div>
 {/if}

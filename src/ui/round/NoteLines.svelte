@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Place } from '$core/places/place.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import type { StopPart } from '$core/steps/walk.ts';
+  import { moveContainer } from '$ui/shelf/moveContainer.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { noteWords } from '$words/notes.ts';
   import type { Locale } from '$words/time.ts';
@@ -13,13 +15,22 @@
     locale: Locale;
     places: readonly Place[];
     named: boolean;
+    /** All that stands in its container. */
+    whole: readonly Projected[];
   }
-  let { part, now, locale, places, named }: Props = $props();
+  let { part, now, locale, places, named, whole }: Props = $props();
   const journal = useJournal();
   const { crop, path, place, setup } = $derived(part.projected);
   const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
   const notes = $derived(part.ask.notes.filter(({ kind }) => kind !== 'unsure' && kind !== 'not-begun'));
-  const warns: readonly string[] = ['may-be-lost', 'touch-it', 'too-much', 'contradiction', 'mould-risk'];
+  const warns: readonly string[] = [
+    'may-be-lost',
+    'touch-it',
+    'in-the-dark',
+    'too-much',
+    'contradiction',
+    'mould-risk'
+  ];
 </script>
 
 {#if tooWarm}<p class="note small warn">{tooWarm}</p>{/if}
@@ -40,6 +51,11 @@
           journal.record(setup.id, { type: 'felt', moisture: 'right' }, `${crop.name}: stems stand`)}
         >They stand, it is damp</button
       >
+    {/if}
+    {#if note.kind === 'in-the-dark'}
+      {#each places.filter(({ light }) => light.kind !== 'dark') as to (to.id)}
+        <button class="chip" onclick={() => void moveContainer(journal, whole, to)}>To {to.name}</button>
+      {/each}
     {/if}
     {#if note.kind === 'unlikely'}
       <button class="undo" onclick={() => journal.undo(setup.id, note.look.eventId)}>Undo</button>

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import type { Place } from '$core/places/place.ts';
+  import { leavesDark } from '$core/steps/step.ts';
   import type { StopStep } from '$core/steps/walk.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { stepCaution } from '$words/cautions.ts';
-  import { cardWords } from '$words/steps/steps.ts';
+  import { cardWords, ifStoodWords } from '$words/steps/steps.ts';
   import type { Locale } from '$words/time.ts';
   import TickFace from './TickFace.svelte';
 
@@ -17,8 +19,12 @@
     now: number;
     locale: Locale;
     media: readonly KeptMedium[];
+    /** Of the household: where what stood in the dark goes to. */
+    places: readonly Place[];
+    /** Its caution was said further up, in this round. */
+    cautioned: boolean;
   }
-  let { step, of, named, now, locale, media }: Props = $props();
+  let { step, of, named, now, locale, media, places, cautioned }: Props = $props();
   const journal = useJournal();
 
   const { body } = $derived(step);
@@ -32,11 +38,48 @@
       records ? [{ sowingId: projected.setup.id, body: records, taskKey: key }] : []
     )
   );
+  const stood = $derived(
+    step.of.flatMap(({ projected, ifStood, key }) =>
+      (ifStood ?? []).map((event, nth, all) => ({
+        sowingId: projected.setup.id,
+        body: event,
+        // Done with the last of them, and not asked for again.
+        taskKey: nth === all.length - 1 ? key : null
+      }))
+    )
+  );
+  const stoodWords = $derived(
+    ifStoodWords(body.kind === 'water' ? (body.ifStoodMl ?? 0) : 0, setup.count, locale.units)
+  );
   const caution = $derived(stepCaution(body));
+  const lit = $derived(leavesDark(body) ? places.filter(({ light }) => light.kind !== 'dark') : []);
+  /** Carried there, and in light from then on. */
+  const carry = ({ id, name }: Place) =>
+    void journal.recordAll(
+      [
+        ...step.of.map(({ projected }) => ({
+          sowingId: projected.setup.id,
+          body: { type: 'moved' as const, placeId: id }
+        })),
+        ...records
+      ],
+      `${of}: ${words.done}, ${name}`
+    );
 </script>
 
 <div class="task">
-  {#if records.length > 0}
+  {#if lit.length > 0}
+    <div class="carry">
+      <strong>{named ? `${of}: ${words.title}` : words.title}</strong>
+      <span class="small">{step.late ? 'Late. ' : ''}{words.why} It stands in the dark here. It goes to:</span
+      >
+      <div class="row">
+        {#each lit as place (place.id)}
+          <button class="chip" onclick={() => carry(place)}>{place.name}</button>
+        {/each}
+      </div>
+    </div>
+  {:else if records.length > 0}
     <TickFace
       title={named ? `${of}: ${words.title}` : words.title}
       why="{step.late ? 'Late. ' : ''}{words.why}"
@@ -49,10 +92,38 @@
       href="/tray/{setup.id}/harvest"
     />
   {/if}
-  {#if caution}<Caution>{caution}</Caution>{/if}
+  {#if stood.length > 0 && body.kind === 'water'}
+    <div class="row look stood">
+      <span class="small">Still some there?</span>
+      <button class="chip quiet" onclick={() => void journal.recordAll(stood, `${of}: ${stoodWords.done}`)}
+        >{stoodWords.chip}</button
+      >
+    </div>
+  {/if}
+  {#if caution && cautioned}
+    <details class="unfold small">
+      <summary>Caution, as above</summary>
+      <Caution>{caution}</Caution>
+    </details>
+  {:else if caution}<Caution>{caution}</Caution>{/if}
   {#if body.kind === 'soak'}
     <p class="small"><a href="/bench">All of tonight’s preparing on one sheet</a></p>
   {:else if body.kind === 'sow'}
     <p class="small"><a href="/bench">Step by step on the bench</a></p>
   {/if}
 </div>
+
+<style>
+  .stood {
+    margin-top: 0.4rem;
+    gap: 0.4rem;
+  }
+  .carry {
+    display: grid;
+    gap: 0.4rem;
+    padding: 0.6rem 0.8rem;
+    border: 1.5px solid var(--beet);
+    border-radius: 10px;
+    background: var(--paper-raised);
+  }
+</style>

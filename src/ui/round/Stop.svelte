@@ -2,7 +2,7 @@
   import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
-  import type { Stop } from '$core/steps/walk.ts';
+  import type { Stop, StopStep } from '$core/steps/walk.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -16,6 +16,7 @@
   import StepTick from './StepTick.svelte';
   import StopHead from './StopHead.svelte';
 
+  const NONE: ReadonlySet<StopStep> = new Set();
   interface Props {
     stop: Stop;
     round: Round;
@@ -27,10 +28,23 @@
     places: readonly Place[];
     /** The household's own media, as far as they are known here. */
     media?: readonly KeptMedium[];
+    /** Steps whose caution was said at an earlier one. */
+    cautioned?: ReadonlySet<StopStep>;
     /** On a page of its own, whose heading names the crop already. */
     alone?: boolean;
   }
-  let { stop, round, now, locale, members, placeName, places, media = [], alone = false }: Props = $props();
+  let {
+    stop,
+    round,
+    now,
+    locale,
+    members,
+    placeName,
+    places,
+    media = [],
+    cautioned = NONE,
+    alone = false
+  }: Props = $props();
 
   const sowings = $derived(stop.parts.map(({ projected }) => projected));
   const first = $derived(sowings[0]!);
@@ -44,7 +58,7 @@
   );
 </script>
 
-<article class="stop" aria-labelledby="stop-{stop.key}">
+<article class="stop" class:quiet aria-labelledby="stop-{stop.key}">
   <a class="picture" href="/tray/{first.setup.id}" tabindex="-1" aria-hidden="true">
     <TrayDrawing picture={pictures[0]} beside={pictures[1] ?? null} label="" />
   </a>
@@ -59,6 +73,8 @@
         {now}
         {locale}
         {media}
+        {places}
+        cautioned={cautioned.has(step)}
       />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
@@ -66,11 +82,11 @@
       <LookRow {part} {locale} named={stop.parts.length > 1} />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
-      <NoteLines {part} {now} {locale} {places} named={stop.parts.length > 1} />
+      <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
     {#if !unsure}<FeelRow {stop} {name} />{/if}
     <DoneList {sowings} {round} {locale} {members} {placeName} />
-    {#if quiet}<p class="soft small">Nothing to do in this round.</p>{/if}
+    {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
   </div>
 </article>
 
@@ -91,16 +107,28 @@
     align-self: end;
   }
   @media (max-width: 47.99rem) {
+    /* The picture beside its name, and under both what is to be done; of a tray that needs nothing one line. */
     .stop {
-      grid-template-columns: minmax(0, 1fr);
+      grid-template-columns: 9rem minmax(0, 1fr);
+      gap: 0.5rem 0.75rem;
+      padding-bottom: 0.5rem;
     }
-    .picture {
-      width: 66%;
-      max-height: 13rem;
-      justify-self: start;
+    .stop.quiet {
+      grid-template-columns: 5.5rem minmax(0, 1fr);
     }
     .what {
-      padding: 0;
+      display: contents;
+    }
+    .what > :global(*) {
+      grid-column: 1 / -1;
+    }
+    .what > :global(header) {
+      grid-column: 2;
+      align-self: center;
+    }
+    .quiet .nothing,
+    .quiet .what > :global(.feel) {
+      display: none;
     }
   }
 </style>

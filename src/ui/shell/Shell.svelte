@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
+  import Weeks from 'carbon-icons-svelte/lib/Calendar.svelte';
   import Add from 'carbon-icons-svelte/lib/AddAlt.svelte';
   import Bench from 'carbon-icons-svelte/lib/ListChecked.svelte';
   import Catalog from 'carbon-icons-svelte/lib/Catalog.svelte';
@@ -16,9 +17,11 @@
     { path: '/round', name: 'Round', icon: Walk },
     { path: '/shelf', name: 'Shelf', icon: Shelf },
     { path: '/bench', name: 'Bench', icon: Bench },
+    { path: '/ahead', name: 'Ahead', icon: Weeks },
     { path: '/sow', name: 'Sow', icon: Add },
     { path: '/pantry', name: 'Pantry', icon: Pantry },
-    { path: '/crops', name: 'Crops', icon: Catalog },
+    // On a phone it is found from the household: nine do not fit under a thumb.
+    { path: '/crops', name: 'Crops', icon: Catalog, wide: true },
     { path: '/notebook', name: 'Notebook', icon: Notebook },
     { path: '/household', name: 'Household', short: 'Home', icon: Home }
   ];
@@ -30,7 +33,7 @@
     <a class="name" href="/round"><img src="/brote.svg" alt="" width="30" height="30" /><span>Brote</span></a>
     <ul>
       {#each VIEWS as view (view.path)}
-        <li>
+        <li class:wide={'wide' in view}>
           <a href={view.path} aria-current={page.url.pathname.startsWith(view.path) ? 'page' : undefined}>
             <view.icon size={24} aria-hidden="true" />
             {#if 'short' in view}<span class="long">{view.name}</span><span class="short">{view.short}</span
@@ -135,6 +138,7 @@
       padding-bottom: env(safe-area-inset-bottom);
     }
     .name,
+    .wide,
     .long,
     .household {
       display: none;

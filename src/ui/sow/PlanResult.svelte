@@ -76,6 +76,8 @@
       )
     )
   );
+  /** Containers that there is seed for. */
+  const enough = $derived(Math.floor(count * (1 - sowing.shortG / Math.max(seedG, sowing.shortG)) + 1e-6));
   const press = $derived(steps.flatMap(({ body }) => (body.kind === 'press' ? [body] : []))[0]);
   const sowAt = $derived(dayAndTime(plan.soak.sowAt, now, locale));
 </script>
@@ -106,6 +108,7 @@
     </p>{/if}
   {#if sowing.shortG > 0}<p class="warn small">
       {seedMass(sowing.shortG, locale.units)} more than that lot holds: have more at hand, or weigh the packet again.
+      {#if count > 1 && enough > 0}It is enough for {enough}.{/if}
     </p>{/if}
   {#if crop.gelSeed}<p class="small soft">The seed coat turns to gel when wet: never soak it.</p>{/if}
 
@@ -135,7 +138,9 @@
       locale.units
     )}{press?.pressing
       ? `, pressed with ${pressingWords(press.pressing, locale.units).amount}${press.shared ? ' on both halves' : ''}`
-      : ''}"
+      : press?.later
+        ? `, under a lid; pressed with ${pressingWords(press.later, locale.units).amount}${press.shared ? ' on both halves' : ''} once it has rooted`
+        : ''}"
   />
 
   {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}

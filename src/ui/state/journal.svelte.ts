@@ -1,3 +1,4 @@
+import { DAY } from '$core/time/zone.ts';
 import { getContext, setContext } from 'svelte';
 import { v4 as newId } from 'uuid';
 import { post } from './ask.ts';
@@ -244,7 +245,7 @@ const snapshot = <T>(things: readonly T[]): T[] => JSON.parse(JSON.stringify(thi
 const toldOf = (one: Outgoing): SetAside => ({ say: NOT_TAKEN, ...one });
 
 /** A note may be so old; an older one is dated so. */
-const MOST_NOTE_AGE_MS = 29 * 24 * 3_600_000;
+const MOST_NOTE_AGE_MS = 29 * DAY;
 const UNSURE = 'This weight is far from what such a tray gives. Weigh it again on its own page.';
 
 /** What an event was, in words: what was typed, or what was touched. */

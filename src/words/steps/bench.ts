@@ -175,9 +175,10 @@ const LID: Record<BodyOf<'press'>['cover'], string> = {
 };
 
 function pressAmount(
-  { cover, pressing, watch, onTop, stacks, shared }: BodyOf<'press'>,
+  { cover, pressing, later, watch, onTop, stacks, shared }: BodyOf<'press'>,
   units: Units
 ): Amount {
+  const then = later ? pressingWords(later, units) : null;
   const weight = pressing ? pressingWords(pressing, units) : null;
   const both = shared ? 'One for both halves.' : '';
   if (cover !== 'stacked')
@@ -187,6 +188,7 @@ function pressAmount(
           amount: LID[cover],
           more: sentences(
             both,
+            then ? `Once it has rooted it is pressed with ${then.amount}: ${then.more}.` : '',
             watch ? 'Such large seed lifts its lid: look daily, and press back what rises.' : ''
           )
         };

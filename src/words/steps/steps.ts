@@ -3,7 +3,7 @@ import { isBenchStep } from '$core/steps/step.ts';
 import { hasPool } from '$core/supplies/media/below.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
-import { mass, seedMass, volume } from '$core/units/format.ts';
+import { mass, seedMass, volume, type Units } from '$core/units/format.ts';
 import { keepsWords } from '../cropWords.ts';
 import { MOULD_WORDS } from '../looks.ts';
 import { dayAndTime, dayWords, spanWords } from '../time.ts';
@@ -17,6 +17,7 @@ import {
   type StepOn
 } from './amounts.ts';
 import { benchAmount, type Amount } from './bench.ts';
+import { pressingWords } from '../pressing.ts';
 import { CLEANING_NAMES, STEP_NAMES } from './names.ts';
 
 /** A step as a card asks for it. */
@@ -38,6 +39,12 @@ const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
   reservoir: 'into the reservoir'
 };
 
+const INTO_LIGHT: Record<BodyOf<'light'>['where'], string> = {
+  lamp: 'Under the lamp',
+  sill: 'Into daylight',
+  dark: 'Into light, at another place'
+};
+
 /** What a step asks for, as lists and sheets have it. */
 export function stepAmount(body: StepBody, on: StepOn): Amount {
   if (isBench(body)) return benchAmount(body, on);
@@ -49,8 +56,15 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
           body.to === 'blackout' ? 'Dark dome on' : body.off === 'clear' ? 'Clear lid off' : 'Into the light',
         more: ''
       };
+    case 'weight':
+      return pressingWords(body.pressing, units);
+    case 'spray':
+      return {
+        amount: `${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
+        more: body.timesADay === 1 ? 'Once a day' : 'Morning and evening'
+      };
     case 'light':
-      return { amount: body.lamp ? 'Under the lamp' : 'Into daylight', more: '' };
+      return { amount: INTO_LIGHT[body.where], more: '' };
     case 'water':
       return {
         amount: body.waterMl === null ? `As it dries, ${HOW_WATERED[body.how]}` : waterTitle(body, on),
@@ -138,6 +152,24 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
         done: 'Sown'
       };
     }
+    case 'weight': {
+      const { amount, more } = pressingWords(body.pressing, units);
+      return {
+        title: `Take the lid off and press it with ${amount}`,
+        why: sentences(
+          `It has rooted: pressed for a day or two from now, it stands firm and sheds its hulls.`,
+          `${more}.`,
+          body.shared ? 'One for both halves.' : ''
+        ),
+        done: 'Pressed'
+      };
+    }
+    case 'spray':
+      return {
+        title: `Spray finely with ${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
+        why: 'Your own spray: as strong as its label or recipe says, and no wetter than a breath on the leaves.',
+        done: 'Sprayed'
+      };
     case 'uncover': {
       const what = { weight: 'weight', stacked: 'upper tray', lid: 'lid', clear: 'clear lid' }[body.off];
       return {
@@ -146,14 +178,14 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
             ? `Take the ${what} off and put a dark dome on`
             : body.off === 'clear'
               ? 'Take the clear lid off'
-              : `Take the ${what} off and bring it to light`,
+              : `Take the ${what} off and bring it to light${body.where === 'dark' ? ', to another place' : ''}`,
         why: 'It has rooted: roots hold it now, and stems need room.',
         done: body.to === 'blackout' ? 'Uncovered' : body.off === 'clear' ? 'Lid off' : 'Brought to light'
       };
     }
     case 'light':
       return {
-        title: body.lamp ? 'Dome off, under the lamp' : 'Dome off, into daylight',
+        title: `Dome off, ${INTO_LIGHT[body.where].toLowerCase()}`,
         why: 'The stems are even: light makes them green and stops them stretching.',
         done: 'Brought to light'
       };
@@ -241,4 +273,17 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
     ),
     done: `Watered ${volume(body.waterMl ?? 0, units)}`
   };
+}
+
+/** Where water still stood under a tray that was to be watered: what was enough. */
+export function ifStoodWords(
+  ifStoodMl: number,
+  containers: number,
+  units: Units
+): { chip: string; done: string } {
+  const mL = Math.round(ifStoodMl);
+  const amount = eachAndAll(mL, containers, (each) => volume(each, units));
+  return mL > 0
+    ? { chip: `Yes: poured off, gave ${amount}`, done: `water still stood, gave ${volume(mL, units)}` }
+    : { chip: 'Yes: poured off, gave none', done: 'water still stood, gave none' };
 }

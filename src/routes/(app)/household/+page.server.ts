@@ -9,8 +9,6 @@ import { isId } from '$contract/text.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';
-import { changeAppetite, readAppetite } from '$server/households/appetite.ts';
-import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
 import { endOtherSessions, endSessionById, listSessions } from '$server/sessions/sessions.ts';
 import { checkPassphrase, forgetOtherBrowsers } from '$server/sessions/signIn.ts';
@@ -19,16 +17,14 @@ import type { Actions, PageServerLoad, RequestEvent } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const { id, household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, own, appetiteGD, sessions] = await Promise.all([
+    const [places, own, sessions] = await Promise.all([
       listPlaces(tx),
       listMethods(tx),
-      readAppetite(tx),
       // In the demo everybody who looks in has one.
       household.demo ? [] : listSessions(tx)
     ]);
     return {
       places,
-      appetiteGD,
       methods: [...READY_METHODS, ...own],
       zones: Intl.supportedValuesOf('timeZone'),
       sessions,
@@ -46,11 +42,10 @@ export const actions: Actions = {
   save: form(async ({ locals }: RequestEvent, kept) => {
     const checked = check(householdSchema, {
       ...kept,
-      latitudeDeg: kept.latitudeDeg?.replace(',', '.'),
-      appetiteGD: plainNumber(kept.appetite, 'mass')
+      latitudeDeg: kept.latitudeDeg?.replace(',', '.')
     });
     if (!checked.ok) return notTaken(422, kept, checked.errors);
-    const { wake, sleep, morning, evening, appetiteGD, ...rest } = checked.value;
+    const { wake, sleep, morning, evening, ...rest } = checked.value;
     try {
       await inSession(locals, async (tx) => {
         // A method that was put away meanwhile gives way to the first ready one.
@@ -60,7 +55,6 @@ export const actions: Actions = {
           methodKey: known.key,
           ...rhythmMinutes({ wake, sleep, morning, evening })
         });
-        await changeAppetite(tx, appetiteGD ?? null);
       });
     } catch (error) {
       if (!isNameTaken(error)) throw error;

@@ -3,7 +3,7 @@
   import { enhance } from '$app/forms';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
-  import { greensMass, temperature } from '$core/units/format.ts';
+  import { temperature } from '$core/units/format.ts';
   import { untrack } from 'svelte';
   import { LATITUDES } from '$words/latitudes.ts';
   import { lightWords } from '$words/places.ts';
@@ -104,13 +104,10 @@
       oninput={(typed) => (latitude = typed)}
       error={wrong('latitudeDeg')}
     />
-    <Field
-      name="appetite"
-      label="Greens eaten a day, all together"
-      helper="Such as 90 g: a salad is about 40, a pinch on bread 5. Brote then says where too much opens at once"
-      value={kept('appetite', data.appetiteGD === null ? '' : greensMass(data.appetiteGD, house.units))}
-      error={wrong('appetiteGD')}
-    />
+    <p class="small">
+      What you eat, like and have time for stands under <a href="/ahead/appetite">Ahead</a>, crops and methods
+      under <a href="/crops">Crops</a>.
+    </p>
     <Button type="submit">Save</Button>
   </form>
 

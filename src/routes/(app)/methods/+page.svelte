@@ -2,7 +2,7 @@
   import { QUESTIONS, type Method, type Question } from '$core/supplies/methods/method.ts';
   import { READY_METHODS } from '$core/supplies/methods/ready.ts';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
-  import { answerWords, QUESTION_WORDS } from '$words/methods.ts';
+  import { answerWords, QUESTION_WORDS, spraysWords } from '$words/methods.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -48,6 +48,10 @@
           {/each}
         </tr>
       {/each}
+      <tr>
+        <th scope="row">Sprays of your own</th>
+        {#each methods as method (method.key)}<td>{spraysWords(method.sprays)}</td>{/each}
+      </tr>
     </tbody>
   </table>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { surplusOf } from '$core/ahead/surplus.ts';
   import { pantryOf } from '$core/pantry/item.ts';
   import { eatFirst, pressingOf } from '$core/pantry/order.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -8,6 +9,7 @@
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
+  import { giveWords } from '$words/pantry.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -24,6 +26,7 @@
       0
     )
   );
+  const surplus = $derived(surplusOf(items, data.eaters, data.away, factsNow(data, journal).rhythm, now));
   const pressing = $derived(items.filter((item) => pressingOf(item, zone, now) !== 'good').length);
 </script>
 
@@ -49,6 +52,15 @@
   </p>
 {:else}
   <Caution>{CAUTIONS.keeping}</Caution>
+  {#if surplus.length > 0}
+    <section aria-labelledby="give">
+      <h2 id="give">To give while it is good</h2>
+      <p class="soft small">More than you eat before it is past its days. A line to go with it:</p>
+      <ul class="give">
+        {#each surplus as one (one.item.id)}<li>{giveWords(one, locale)}</li>{/each}
+      </ul>
+    </section>
+  {/if}
   <ul>
     {#each items as item (item.id)}
       <Item {item} {zone} {now} {locale} />
@@ -64,5 +76,10 @@
   }
   .lead {
     margin-top: 1.5rem;
+  }
+  .give {
+    list-style: disc;
+    padding-left: 1.2rem;
+    margin: 0.25rem 0 0;
   }
 </style>

@@ -1,3 +1,4 @@
+import { anyOrders } from '$server/ahead/orders.ts';
 import { readBook } from '$server/households/book.ts';
 import { rhythmOf } from '$core/sowing/facts.ts';
 import { roundAt } from '$core/time/rhythm.ts';
@@ -16,13 +17,14 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   return inSession(locals, async (tx) => {
     const now = householdNow(household);
     const round = roundAt(rhythmOf(household), now).key;
-    const [records, book, unseen, judging, turns, people] = await Promise.all([
+    const [records, book, unseen, judging, turns, people, hasOrders] = await Promise.all([
       listForRound(tx),
       readBook(tx),
       unseenReminders(tx, memberId),
       readJudging(tx),
       turnsOf(tx, [round]),
-      listMembers(tx)
+      listMembers(tx),
+      anyOrders(tx)
     ]);
     return {
       ...book,
@@ -31,6 +33,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
       heard: { touchedAt: judging?.touchedAt ?? null, silence: judging?.silence ?? null },
       turn: { round, memberId: turns.get(round) ?? null },
       people,
+      hasOrders,
       now
     };
   });

@@ -7,11 +7,13 @@
   import { isUnheardOf } from '$core/steps/catchUp.ts';
   import { unheardSince } from '$core/reminders/silence.ts';
   import CatchUp from '$ui/round/CatchUp.svelte';
+  import OnOrder from '$ui/round/OnOrder.svelte';
   import Turn from '$ui/round/Turn.svelte';
   import WashUp from '$ui/cleaning/WashUp.svelte';
   import { invalidateAll } from '$app/navigation';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { repeatedCautions } from '$words/cautions.ts';
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import Outline from '$ui/round/Outline.svelte';
@@ -72,6 +74,12 @@
       }))
       .filter(({ stops }) => stops.length > 0)
   );
+  /** A caution is said once in a round, at the first step that needs it. */
+  const cautioned = $derived(
+    repeatedCautions(
+      shelves.flatMap(({ stops }) => stops.filter((stop) => !isUnheard(stop)).flatMap(({ steps }) => steps))
+    )
+  );
 </script>
 
 <!-- The server sends the facts and an outline; the browser, which must follow every tray anyway to answer
@@ -107,6 +115,7 @@
     <p>Choose a crop and a container, and Brote says how much seed, when to soak, and when you can cut.</p>
     <div><Button href="/sow">Begin the first sowing</Button></div>
   </section>
+  {#if data.hasOrders}<OnOrder />{/if}
 {:else if !page.hydrated}
   <Outline records={underWay} places={data.places} ownCrops={data.ownCrops} />
 {:else}
@@ -134,6 +143,7 @@
         <a href="/bench"><strong>{names(toPrepare)}</strong></a>
       </li>{/if}
   </ul>
+  {#if data.hasOrders}<OnOrder />{/if}
   {#each shelves as { place, stops } (place.id)}
     <section class="shelf" aria-labelledby="place-{place.id}">
       <h2 id="place-{place.id}">{place.name}</h2>
@@ -141,7 +151,16 @@
         {#if since !== null && isUnheard(stop)}
           <CatchUp {stop} {since} {now} {locale} />
         {:else}
-          <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} />
+          <Stop
+            {stop}
+            {round}
+            {now}
+            {locale}
+            {cautioned}
+            members={data.members}
+            {placeName}
+            places={data.places}
+          />
         {/if}
       {/each}
     </section>

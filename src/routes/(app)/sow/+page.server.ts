@@ -1,5 +1,5 @@
 import { openings } from '$server/app/openings.ts';
-import { readAppetite } from '$server/households/appetite.ts';
+import { readAppetite } from '$server/ahead/appetite.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { listChoices } from '$server/sowings/choices.ts';
@@ -10,12 +10,13 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, containers, kept, choices, appetiteGD] = await Promise.all([
+    const [places, containers, kept, choices, appetiteGD, standing] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),
       listKeptContainers(tx),
       listChoices(tx),
-      readAppetite(tx)
+      readAppetite(tx),
+      openings(tx)
     ]);
     return {
       ...choices,
@@ -23,8 +24,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       containers,
       kept,
       appetiteGD,
-      // Without an appetite nothing is too much.
-      openings: appetiteGD === null ? [] : await openings(tx),
+      ...standing,
       cropKey: url.searchParams.get('crop') ?? '',
       now: householdNow(household)
     };

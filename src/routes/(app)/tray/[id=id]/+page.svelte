@@ -37,6 +37,7 @@
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { moveContainer } from '$ui/shelf/moveContainer.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import SowAgain from '$ui/tray/SowAgain.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { pictureWords } from '$words/pictureWords.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
@@ -135,6 +136,7 @@
     {#if sowing.sownAt !== null}
       · sown {shortDate(sowing.sownAt, locale)}{/if}
   </p>
+  {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
 </header>
 
 {#if sowing.stage === 'ended'}

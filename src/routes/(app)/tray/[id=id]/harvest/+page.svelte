@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isGrass } from '$core/crops/traits.ts';
   import { Button, Checkbox } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
@@ -162,7 +163,7 @@
 
   <h2 class="cut">Cut</h2>
   <Caution>{CAUTIONS.cut}</Caution>
-  {#if crop.family === 'Poaceae' && crop.key !== 'maize-shoot'}<Caution>{CAUTIONS.juice}</Caution>{/if}
+  {#if isGrass(crop)}<Caution>{CAUTIONS.juice}</Caution>{/if}
   <div class="columns">
     <section class="stack">
       <p>

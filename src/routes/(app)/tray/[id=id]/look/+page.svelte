@@ -12,6 +12,7 @@
   import { length } from '$core/units/format.ts';
   import { roundsBetween } from '$core/time/rhythm.ts';
   import { DAY } from '$core/time/zone.ts';
+  import { moisturesAt } from '$core/water/level.ts';
   import AnswerCard from '$ui/looks/AnswerCard.svelte';
   import SymptomDrawing from '$ui/looks/SymptomDrawing.svelte';
   import WaterLooks from '$ui/looks/WaterLooks.svelte';
@@ -170,7 +171,7 @@
             Of the whole container, {cropNames(halves)} together.
           </p>
         {/if}
-        <WaterLooks record={ofContainer} units={locale.units} />
+        <WaterLooks record={ofContainer} moistures={moisturesAt(projected, now)} units={locale.units} />
       </section>
       {#each PAIRS as { title, of } (title)}
         <section>

@@ -1,0 +1,321 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { v4 as newId } from 'uuid';
+  import {
+    PORTIONS,
+    sharedOut,
+    usualAppetiteG,
+    type Eater,
+    type Portion,
+    type Taste
+  } from '$core/ahead/appetite.ts';
+  import { greensMass } from '$core/units/format.ts';
+  import { parseQuantity } from '$core/units/parseQuantity.ts';
+  import type { Problem } from '$contract/api.ts';
+  import AheadTabs from '$ui/ahead/AheadTabs.svelte';
+  import { ask } from '$ui/state/ask.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { problemWords } from '$words/problems.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const journal = useJournal();
+  const locale = $derived(data.household);
+  const unit = $derived(locale.units === 'us' ? 'oz' : 'g');
+
+  const DAYS = [1, 2, 3, 4, 5, 6, 7] as const;
+  const PORTION_WORDS: Record<Portion, string> = {
+    pinch: 'A pinch on bread',
+    handful: 'A handful',
+    salad: 'A salad a day'
+  };
+
+  interface Typed {
+    id: string;
+    name: string;
+    /** As typed, Monday to Sunday. */
+    grams: string[];
+  }
+  const shown = (g: number): string =>
+    greensMass(
+      g,
+      untrack(() => locale.units)
+    );
+  const typedOf = ({ id, name, gByWeekday }: Eater): Typed => ({ id, name, grams: gByWeekday.map(shown) });
+  let eaters = $state<Typed[]>(
+    untrack(() =>
+      data.eaters.length > 0
+        ? data.eaters.map(typedOf)
+        : [{ id: newId(), name: 'All of us', grams: Array.from({ length: 7 }, () => '') }]
+    )
+  );
+  let tastes = $state<Record<string, Taste>>(
+    untrack(() => Object.fromEntries(data.tastes.map((taste) => [taste.cropKey, { ...taste }])))
+  );
+  let daysOff = $state<number[]>(untrack(() => [...data.daysOff]));
+  let wrong = $state<Record<string, string>>({});
+  let failed = $state('');
+  let sending = $state(false);
+  let more = $state(false);
+
+  const read = (typed: string): number => {
+    if (typed.trim() === '') return 0;
+    const parsed = parseQuantity(typed, 'mass', unit);
+    return parsed.ok ? parsed.value : NaN;
+  };
+  const sumG = (typed: Typed): number => typed.grams.reduce((sum, one) => sum + (read(one) || 0), 0);
+  const all = $derived(eaters.reduce((sum, typed) => sum + sumG(typed), 0) / 7);
+
+  const crops = $derived(
+    data.crops.filter(({ key }) => more || data.inCupboard.includes(key) || tastes[key] !== undefined)
+  );
+  const tasteOf = (key: string): Taste =>
+    tastes[key] ?? { cropKey: key, taste: 'usual', leastShare: null, mostShare: null };
+  function feel(key: string, taste: Taste['taste']) {
+    tastes[key] = { ...tasteOf(key), taste };
+  }
+  const SHARES = [0, 0.1, 0.2, 0.3, 0.5, 0.7, 1] as const;
+  const share = (key: string, of: 'leastShare' | 'mostShare', typed: string) =>
+    (tastes[key] = { ...tasteOf(key), [of]: typed === '' ? null : Number(typed) });
+
+  function every(typed: Typed, g: number) {
+    typed.grams = typed.grams.map(() => shown(g));
+  }
+
+  /** What was eaten in truth, in place of what was said: shared among all as they said it themselves. */
+  function useEaten(byWeekday: readonly number[]) {
+    const said = eaters.map(({ id, name, grams }) => ({
+      id,
+      name,
+      gByWeekday: grams.map((one) => read(one) || 0)
+    }));
+    eaters = sharedOut(said, byWeekday).map(typedOf);
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    [wrong, failed] = [{}, ''];
+    for (const [n, { grams }] of eaters.entries())
+      for (const [day, typed] of grams.entries()) {
+        const parsed = typed.trim() === '' ? null : parseQuantity(typed, 'mass', unit);
+        if (parsed && !parsed.ok) wrong[`eaters[${n}].gByWeekday[${day}]`] = problemWords(parsed.problem);
+      }
+    if (Object.keys(wrong).length > 0) return;
+    sending = true;
+    const answer = await ask('/api/ahead/appetite', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        eaters: eaters.map(({ id, name, grams }) => ({ id, name, gByWeekday: grams.map(read) })),
+        tastes: Object.values(tastes).filter(
+          ({ taste, leastShare, mostShare }) => taste !== 'usual' || leastShare !== null || mostShare !== null
+        ),
+        daysOff
+      })
+    });
+    sending = false;
+    if (!answer || answer.status >= 500)
+      failed = 'No answer from Brote. What you typed is kept here: try again in a moment.';
+    else if (answer.status === 401) journal.signedOut = true;
+    else if (answer.ok) await goto('/ahead', { invalidateAll: true });
+    else {
+      const problem = (await answer.json()) as Problem;
+      wrong = problem.fields ?? {};
+      failed = problem.message;
+    }
+  }
+</script>
+
+<svelte:head><title>What you eat · Brote</title></svelte:head>
+
+<AheadTabs />
+<h1>What you eat</h1>
+<p class="soft">
+  Brote plans so that there is as much as this and no more. {#if data.eaten !== null}
+    By what was taken out of pantry and trays you ate about {greensMass(
+      usualAppetiteG([{ id: '', name: '', gByWeekday: data.eaten }]),
+      locale.units
+    )} a day of late, most on {weekdayName(data.eaten.indexOf(Math.max(...data.eaten)) + 1)}s.
+    <button class="chip quiet" type="button" onclick={() => useEaten(data.eaten!)}>Use that</button>
+  {/if}
+</p>
+
+<form onsubmit={save} novalidate>
+  {#each eaters as typed, n (typed.id)}
+    <fieldset>
+      <legend class="visually-hidden">{typed.name || 'Somebody'}</legend>
+      <div class="who">
+        <TextInput
+          labelText="Who"
+          bind:value={typed.name}
+          invalid={!!wrong[`eaters[${n}].name`]}
+          invalidText={wrong[`eaters[${n}].name`]}
+        />
+        {#if eaters.length > 1}
+          <button
+            class="chip quiet"
+            type="button"
+            onclick={() => (eaters = eaters.filter((one) => one.id !== typed.id))}
+            >Take {typed.name || 'them'} off</button
+          >
+        {/if}
+      </div>
+      <div class="row" role="group" aria-label="Every day, {typed.name}">
+        {#each Object.entries(PORTIONS) as [portion, g] (portion)}
+          <button class="chip" type="button" onclick={() => every(typed, g)}
+            >{PORTION_WORDS[portion as Portion]} · {greensMass(g, locale.units)}</button
+          >
+        {/each}
+      </div>
+      <div class="week">
+        {#each DAYS as day (day)}
+          <TextInput
+            labelText={SHORT_WEEKDAYS[day - 1]}
+            bind:value={typed.grams[day - 1]}
+            inputmode="decimal"
+            autocomplete="off"
+            placeholder="0 {unit}"
+            invalid={!!wrong[`eaters[${n}].gByWeekday[${day - 1}]`]}
+            invalidText={wrong[`eaters[${n}].gByWeekday[${day - 1}]`]}
+          />
+        {/each}
+      </div>
+    </fieldset>
+  {/each}
+  <div class="row">
+    <button
+      class="chip"
+      type="button"
+      onclick={() =>
+        (eaters = [...eaters, { id: newId(), name: '', grams: Array.from({ length: 7 }, () => '') }])}
+      >Somebody else eats too</button
+    >
+    <span class="soft">Together about {greensMass(all, locale.units)} a day</span>
+  </div>
+
+  <section>
+    <h2>Liked and not</h2>
+    <ul>
+      {#each crops as { key, name } (key)}
+        {@const { taste, leastShare, mostShare } = tasteOf(key)}
+        <li>
+          <span>{name}</span>
+          <div class="row" role="group" aria-label={name}>
+            <button
+              class="chip"
+              type="button"
+              aria-pressed={taste === 'liked'}
+              onclick={() => feel(key, taste === 'liked' ? 'usual' : 'liked')}>Liked</button
+            >
+            <button
+              class="chip"
+              type="button"
+              aria-pressed={taste === 'disliked'}
+              onclick={() => feel(key, taste === 'disliked' ? 'usual' : 'disliked')}>Never</button
+            >
+            {#if taste === 'liked'}
+              <Select
+                size="sm"
+                labelText="At least, of a week"
+                selected={leastShare === null ? '' : String(leastShare)}
+                on:change={(event) => share(key, 'leastShare', (event.target as HTMLSelectElement).value)}
+              >
+                <SelectItem value="" text="no wish" />
+                {#each SHARES as one (one)}{#if one > 0}<SelectItem
+                      value={String(one)}
+                      text="{one * 100} %"
+                    />{/if}{/each}
+              </Select>
+              <Select
+                size="sm"
+                labelText="At most, of a week"
+                selected={mostShare === null ? '' : String(mostShare)}
+                on:change={(event) => share(key, 'mostShare', (event.target as HTMLSelectElement).value)}
+              >
+                <SelectItem value="" text="half" />
+                {#each SHARES as one (one)}{#if one > 0}<SelectItem
+                      value={String(one)}
+                      text="{one * 100} %"
+                    />{/if}{/each}
+              </Select>
+            {/if}
+          </div>
+        </li>
+      {/each}
+    </ul>
+    {#if !more}<button class="chip quiet" type="button" onclick={() => (more = true)}
+        >All crops of the library</button
+      >{/if}
+  </section>
+
+  <section>
+    <h2>Days without time</h2>
+    <p class="soft small">
+      Nothing is proposed to be soaked or sown on them. Days away are left out by themselves.
+    </p>
+    <div class="row" role="group" aria-label="Days without time">
+      {#each DAYS as day (day)}
+        <button
+          class="chip"
+          type="button"
+          aria-pressed={daysOff.includes(day)}
+          onclick={() =>
+            (daysOff = daysOff.includes(day) ? daysOff.filter((one) => one !== day) : [...daysOff, day])}
+          >{weekdayName(day)}</button
+        >
+      {/each}
+    </div>
+  </section>
+
+  {#if failed}<p class="warn" role="alert">{failed}</p>{/if}
+  <Button type="submit" disabled={!page.hydrated || sending}>Save</Button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 1rem;
+    max-width: 52rem;
+  }
+  fieldset {
+    border: 1px solid var(--ink-faint);
+    border-radius: 8px;
+    padding: 0.9rem 1rem;
+    display: grid;
+    gap: 0.75rem;
+  }
+  .who {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    align-items: end;
+    max-width: 30rem;
+  }
+  .week {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(5rem, 1fr));
+    gap: 0.5rem;
+  }
+  ul {
+    list-style: none;
+    padding: 0;
+    margin: 0 0 0.5rem;
+  }
+  li {
+    display: grid;
+    grid-template-columns: minmax(8rem, 14rem) minmax(0, 1fr);
+    align-items: center;
+    gap: 0.5rem;
+    padding: 0.25rem 0;
+    border-top: 1px solid var(--ink-faint);
+  }
+  @media (max-width: 47.99rem) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,21 @@
+import { CROPS } from '$core/crops/library.ts';
+import { aheadData } from '$server/app/aheadData.ts';
+import { listMedia } from '$server/cupboard/media.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, depends }) => {
+  depends('brote:sowings');
+  signedIn(locals);
+  return inSession(locals, async (tx) => {
+    const [ahead, media] = await Promise.all([aheadData(tx), listMedia(tx)]);
+    const names = [...CROPS, ...ahead.ownCrops].map(({ key, name }) => ({ key, name }));
+    return {
+      ahead,
+      media,
+      crops: [...new Map(names.map((one) => [one.key, one])).values()].toSorted((a, b) =>
+        a.name.localeCompare(b.name)
+      )
+    };
+  });
+};

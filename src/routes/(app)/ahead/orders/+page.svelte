@@ -1,0 +1,132 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import { Button } from 'carbon-components-svelte';
+  import { findCrop } from '$core/crops/library.ts';
+  import type { OrderData } from '$core/ahead/household.ts';
+  import AheadTabs from '$ui/ahead/AheadTabs.svelte';
+  import OrderForm from '$ui/ahead/OrderForm.svelte';
+  import { ask } from '$ui/state/ask.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { ruleWords } from '$words/ahead.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const locale = $derived(data.household);
+  /** The order in the form: one that is there, a new one, or none. */
+  let open = $state<OrderData | 'new' | null>(null);
+  let failed = $state('');
+  const cropName = (key: string): string => findCrop(key, [...data.ahead.ownCrops])?.name ?? key;
+  const placeName = (id: string): string =>
+    data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+
+  async function end(id: string) {
+    failed = '';
+    const answer = await ask('/api/ahead/orders', {
+      method: 'DELETE',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id })
+    });
+    if (!answer?.ok) failed = 'No answer from Brote. The order goes on: try again in a moment.';
+    else await invalidateAll();
+  }
+  async function kept() {
+    open = null;
+    await invalidateAll();
+  }
+</script>
+
+<svelte:head><title>Standing orders · Brote</title></svelte:head>
+
+<AheadTabs />
+<header class="page-head">
+  <div>
+    <h1>Standing orders</h1>
+    <p class="soft">
+      The same again and again, laid into the weeks ahead until you begin it or leave it out.
+    </p>
+  </div>
+  {#if open === null && data.ahead.containers.length > 0 && data.ahead.book.places.length > 0}
+    <Button disabled={!page.hydrated} on:click={() => (open = 'new')}>New standing order</Button>
+  {/if}
+</header>
+{#if failed}<p class="warn" role="alert">{failed}</p>{/if}
+
+{#if open !== null}
+  <section class="form">
+    <h2>{open === 'new' ? 'New standing order' : cropName(open.cropKey)}</h2>
+    {#key open}
+      <OrderForm
+        data={data.ahead}
+        media={data.media}
+        crops={data.crops}
+        order={open === 'new' ? null : open}
+        {locale}
+        onkept={() => void kept()}
+      />
+    {/key}
+    <Button kind="ghost" on:click={() => (open = null)}>Leave it as it was</Button>
+  </section>
+{/if}
+
+{#if data.ahead.orders.length === 0}
+  {#if open === null}
+    <p class="lead">
+      {#if data.ahead.containers.length === 0 || data.ahead.book.places.length === 0}
+        Brote has to know a container and a place first: <a href="/sow">begin a sowing</a>, and it knows both.
+      {:else}
+        None yet. A tray of cress every four days, say, or peas for Mondays and Thursdays.
+      {/if}
+    </p>
+  {/if}
+{:else}
+  <ul>
+    {#each data.ahead.orders as order (order.id)}
+      <li>
+        <div>
+          <strong>{cropName(order.cropKey)}{order.count > 1 ? ` × ${order.count}` : ''}</strong>, {ruleWords(
+            order.rule
+          )}
+          <br /><span class="soft small">{order.container.name}, {placeName(order.placeId)}</span>
+        </div>
+        <div class="row">
+          <button class="chip" onclick={() => (open = order)}
+            >Change<span class="visually-hidden"> {cropName(order.cropKey)}</span></button
+          >
+          <button class="chip quiet" onclick={() => void end(order.id)}
+            >End it<span class="visually-hidden">: {cropName(order.cropKey)}</span></button
+          >
+        </div>
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  .form {
+    margin: 1rem 0;
+    padding: 1rem;
+    border: 1px solid var(--ink-faint);
+    border-radius: 8px;
+  }
+  .form h2 {
+    margin-top: 0;
+  }
+  .lead {
+    margin-top: 1.5rem;
+  }
+  ul {
+    list-style: none;
+    padding: 0;
+    margin: 1rem 0 0;
+    max-width: 46rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1rem;
+    justify-content: space-between;
+    align-items: center;
+    padding: 0.6rem 0;
+    border-top: 1px solid var(--ink-faint);
+  }
+</style>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  /** What the colours of the weeks ahead mean. */
+  const KEYS = [
+    ['dark', 'in the dark'],
+    ['light', 'in light'],
+    ['open', 'can be cut: the softer its edge, the less sure'],
+    ['eaten', 'eaten'],
+    ['missing', 'missing'],
+    ['thrown', 'past its days']
+  ] as const;
+</script>
+
+<p class="legend small soft">
+  {#each KEYS as [key, words] (key)}<span class="key {key}"></span> {words}
+  {/each}<br />
+  Over each place: how full it is, darker what stands there in the dark. What is on the list is dragged to another
+  day or place, or moved by arrow keys.
+</p>
+
+<style>
+  .legend {
+    margin: 0.5rem 0 0;
+  }
+  .key {
+    display: inline-block;
+    width: 1.1rem;
+    height: 0.7rem;
+    margin: 0 0.15rem 0 0.5rem;
+    border-radius: 2px;
+  }
+  .key.dark {
+    background: var(--band-dark);
+  }
+  .key.light {
+    background: var(--band-light);
+  }
+  .key.open {
+    background: linear-gradient(90deg, transparent, var(--window), transparent);
+  }
+  .key.eaten {
+    background: var(--leaf-green);
+  }
+  .key.missing {
+    border: 1px solid var(--alarm);
+    background: repeating-linear-gradient(45deg, var(--alarm) 0 2px, transparent 2px 5px);
+  }
+  .key.thrown {
+    background: var(--soil);
+  }
+</style>

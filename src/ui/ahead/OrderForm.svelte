@@ -1,0 +1,252 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { v4 as newId } from 'uuid';
+  import { aheadOf, growableOf, type AheadData, type OrderData } from '$core/ahead/household.ts';
+  import type { Draft, Rule } from '$core/ahead/standingOrder.ts';
+  import { ofSize } from '$core/supplies/containers/sizes.ts';
+  import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
+  import { readNumber } from '$core/units/parseQuantity.ts';
+  import type { Problem } from '$contract/api.ts';
+  import { ask } from '$ui/state/ask.ts';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { MOVED_WORDS, NONE_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { dayWords, isoDay, shortDate, type Locale } from '$words/time.ts';
+
+  /** A standing order, new or to be changed, with what it would lay. */
+  interface Props {
+    data: AheadData;
+    media: readonly KeptMedium[];
+    crops: readonly { key: string; name: string }[];
+    order: OrderData | null;
+    locale: Locale;
+    onkept: () => void;
+  }
+  let { data, media, crops, order, locale, onkept }: Props = $props();
+  const journal = useJournal();
+
+  const id = untrack(() => order?.id ?? newId());
+  let cropKey = $state(untrack(() => order?.cropKey ?? data.latest[0]?.cropKey ?? crops[0]!.key));
+  let containerId = $state(
+    untrack(
+      () => (order ? ofSize(order.container, data.containers)?.id : undefined) ?? data.containers[0]?.id ?? ''
+    )
+  );
+  let countTyped = $state(untrack(() => String(order?.count ?? 1)));
+  const count = $derived(readNumber(countTyped) ?? NaN);
+  let placeId = $state(
+    untrack(
+      () =>
+        order?.placeId ??
+        data.book.places.find(({ light }) => light.kind !== 'dark')?.id ??
+        data.book.places[0]?.id ??
+        ''
+    )
+  );
+  const usual = $derived(growableOf(cropKey, data));
+  let medium = $state<string>(untrack(() => order?.mediumId ?? order?.medium ?? ''));
+  let methodKey = $state(untrack(() => order?.methodKey ?? ''));
+  let kind = $state<Rule['kind']>(untrack(() => order?.rule.kind ?? 'every'));
+  let everyTyped = $state(untrack(() => String(order?.rule.kind === 'every' ? order.rule.days : 7)));
+  const every = $derived(readNumber(everyTyped) ?? NaN);
+  let weekdays = $state<number[]>(
+    untrack(() => (order?.rule.kind === 'weekdays' ? [...order.rule.weekdays] : [1, 4]))
+  );
+  let wrong = $state<Record<string, string>>({});
+  let failed = $state('');
+  let sending = $state(false);
+
+  const own = $derived(media.find((one) => one.id === medium));
+  const rule = $derived<Rule>(
+    kind === 'every' ? { kind, days: every } : kind === 'weekdays' ? { kind, weekdays } : { kind }
+  );
+  const container = $derived(data.containers.find((one) => one.id === containerId));
+  const made = $derived<OrderData | null>(
+    container && usual && placeId
+      ? {
+          id,
+          cropKey,
+          container,
+          count,
+          medium: own?.kind ?? ((medium || usual.medium) as MediumKind),
+          mediumId: own?.id ?? (medium === '' ? usual.mediumId : null),
+          methodKey: methodKey || usual.method.key,
+          placeId,
+          ownSeedG: order?.ownSeedG ?? null,
+          rule,
+          fromDay: order?.fromDay ?? isoDay(data.now, locale.zone),
+          done: order?.done ?? []
+        }
+      : null
+  );
+  const laid = $derived<Draft[]>(
+    made &&
+      page.hydrated &&
+      (kind !== 'every' || (Number.isInteger(every) && every > 0)) &&
+      Number.isInteger(count) &&
+      count > 0
+      ? aheadOf({ ...data, orders: [...data.orders.filter((one) => one.id !== id), made] }).drafts.filter(
+          ({ orderId }) => orderId === id
+        )
+      : []
+  );
+  const MOST = 5;
+
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    if (!made) return;
+    [wrong, failed, sending] = [{}, '', true];
+    const { container: _, done: __, ...plain } = made;
+    const answer = await ask('/api/ahead/orders', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...plain, containerId })
+    });
+    sending = false;
+    if (!answer || answer.status >= 500)
+      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+    else if (answer.status === 401) journal.signedOut = true;
+    else if (answer.ok) onkept();
+    else {
+      const problem = (await answer.json()) as Problem;
+      wrong = problem.fields ?? {};
+      // What is about a field stands there.
+      failed = problem.fields ? '' : problem.message;
+    }
+  }
+</script>
+
+<form onsubmit={keep} novalidate>
+  <div class="fields">
+    <Select labelText="Crop" bind:selected={cropKey} invalid={!!wrong.cropKey} invalidText={wrong.cropKey}>
+      {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
+    </Select>
+    <Select
+      labelText="Container"
+      bind:selected={containerId}
+      invalid={!!wrong.containerId}
+      invalidText={wrong.containerId}
+    >
+      {#each data.containers as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
+    </Select>
+    <TextInput
+      labelText="How many"
+      bind:value={countTyped}
+      inputmode="numeric"
+      autocomplete="off"
+      invalid={!!wrong.count}
+      invalidText={wrong.count}
+    />
+    <Select labelText="Place" bind:selected={placeId} invalid={!!wrong.placeId} invalidText={wrong.placeId}>
+      {#each data.book.places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
+    </Select>
+  </div>
+  <div class="row" role="group" aria-label="When it comes again">
+    {#each [['every', 'Every few days'], ['weekdays', 'Ready on days of the week'], ['keep', 'Always one going']] as const as [one, words] (one)}
+      <button class="chip" type="button" aria-pressed={kind === one} onclick={() => (kind = one)}
+        >{words}</button
+      >
+    {/each}
+  </div>
+  {#if kind === 'every'}
+    <div class="narrow">
+      <TextInput
+        labelText="Every how many days"
+        bind:value={everyTyped}
+        inputmode="numeric"
+        autocomplete="off"
+        invalid={!!wrong['rule.days']}
+        invalidText={wrong['rule.days']}
+      />
+    </div>
+  {:else if kind === 'weekdays'}
+    <div class="row" role="group" aria-label="Ready on">
+      {#each SHORT_WEEKDAYS as words, n (words)}
+        <button
+          class="chip"
+          type="button"
+          aria-label={weekdayName(n + 1)}
+          aria-pressed={weekdays.includes(n + 1)}
+          onclick={() =>
+            (weekdays = weekdays.includes(n + 1)
+              ? weekdays.filter((day) => day !== n + 1)
+              : [...weekdays, n + 1].toSorted())}>{words}</button
+        >
+      {/each}
+    </div>
+    {#if wrong['rule.weekdays']}<p class="warn">{wrong['rule.weekdays']}</p>{/if}
+  {/if}
+  <details class="unfold">
+    <summary>Medium and method</summary>
+    <div class="fields">
+      <Select labelText="Medium" bind:selected={medium}>
+        <SelectItem value="" text="As usual{usual ? `: ${MEDIUM_WORDS[usual.medium].toLowerCase()}` : ''}" />
+        {#each MEDIA as one (one)}<SelectItem value={one} text={MEDIUM_WORDS[one]} />{/each}
+        {#each media as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
+      </Select>
+      <Select labelText="Method" bind:selected={methodKey}>
+        <SelectItem value="" text="As usual{usual ? `: ${usual.method.name}` : ''}" />
+        {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+      </Select>
+    </div>
+  </details>
+  {#if laid.length > 0}
+    <div class="laid">
+      <p class="small soft">What it lays:</p>
+      <ul>
+        {#each laid.slice(0, MOST) as { day, beginsAt, planned, moved } (day)}
+          <li>
+            {#if planned && beginsAt !== null}
+              begins {dayWords(beginsAt, data.now, locale)}, opens {dayWords(
+                planned.plan.forecast.marks.windowOpen.p50,
+                data.now,
+                locale
+              )}{#if moved}<span class="soft small">, {MOVED_WORDS[moved]}</span>{/if}
+            {:else}
+              <span class="soft"
+                >none {rule.kind === 'weekdays' ? 'for' : 'on'}
+                {shortDate(Date.parse(`${day}T12:00Z`), locale)}: {moved
+                  ? NONE_WORDS[moved]
+                  : 'it cannot be'}</span
+              >
+            {/if}
+          </li>
+        {/each}
+      </ul>
+    </div>
+  {:else if made}
+    <p class="small soft">
+      It lays nothing within eight weeks: it needs longer, or stands too cold or too warm there.
+    </p>
+  {/if}
+  {#if failed}<p class="warn" role="alert">{failed}</p>{/if}
+  <Button type="submit" disabled={!page.hydrated || sending || !made}>Keep this order</Button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 1rem;
+    max-width: 46rem;
+    justify-items: start;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+    gap: 1rem;
+    width: 100%;
+  }
+  .narrow {
+    width: 12rem;
+  }
+  .laid ul {
+    margin: 0.25rem 0 0;
+    padding-left: 1.2rem;
+    list-style: disc;
+  }
+  .laid p {
+    margin: 0;
+  }
+</style>

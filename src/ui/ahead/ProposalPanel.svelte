@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { Line } from '$core/ahead/lines.ts';
+  import { leavesShare } from '$core/ahead/proposal.ts';
+  import { Button } from 'carbon-components-svelte';
+  import { searchWords, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
+  import type { Locale } from '$words/time.ts';
+  import type { Planner } from './planner.svelte.ts';
+  import ProposalList from './ProposalList.svelte';
+
+  /** What is proposed, how good it is as far as anybody knows, and what would mend what it leaves missing. */
+  interface Props {
+    planner: Planner;
+    lines: readonly Line[];
+    /** Those that are left by hand, by their key. */
+    left: ReadonlySet<string>;
+    placeName: (id: string) => string;
+    name: DayName;
+    /** Of the first day ahead, 1 for Monday to 7. */
+    firstWeekday: number;
+    now: number;
+    locale: Locale;
+    sending: boolean;
+    onleave: (key: string, left: boolean) => void;
+    ontake: () => void;
+  }
+  let { planner, lines, left, placeName, name, firstWeekday, now, locale, sending, onleave, ontake }: Props =
+    $props();
+
+  /** How much more could be mended at most, in percent; null while nobody knows. */
+  const leavesPct = $derived(
+    planner.proposal && planner.progress && Number.isFinite(planner.progress.boundG)
+      ? Math.ceil(leavesShare(planner.proposal, planner.progress.boundG) * 100)
+      : null
+  );
+  const many = $derived(lines.filter(({ key }) => !left.has(key)).length);
+  const state = $derived(
+    !planner.proposal ? 'looking' : planner.working ? 'better' : (planner.done?.why ?? 'no-solver')
+  );
+</script>
+
+<section class="proposal" aria-labelledby="proposal">
+  <h2 id="proposal">Proposed</h2>
+  <p role="status">{searchWords(state, leavesPct)}</p>
+  {#if planner.proposal}
+    {#if lines.length === 0}
+      <p>Nothing would be better than what stands.</p>
+    {:else}
+      <ProposalList {lines} {left} {placeName} {name} {now} {locale} {onleave} />
+    {/if}
+    {#if planner.done && planner.done.short.length > 0}
+      <p class="small">{shortDaysWords(planner.done.short, name)}</p>
+    {/if}
+    {#if planner.done && planner.done.wishes.length > 0}
+      <h3>What would mend what is still missing</h3>
+      <ul class="plain">
+        {#each planner.done.wishes as wish, n (n)}<li>{wishWords(wish, firstWeekday, locale)}</li>{/each}
+      </ul>
+    {/if}
+  {/if}
+  <div class="row">
+    {#if many > 0}
+      <Button disabled={sending} on:click={ontake}
+        >Take {many === 1 ? 'this change' : `these ${many} changes`}</Button
+      >
+    {/if}
+    {#if planner.working}<Button kind="tertiary" on:click={() => planner.settle()}
+        >Enough: stop looking</Button
+      >{/if}
+    <Button kind="ghost" on:click={() => planner.clear()}>Put it away</Button>
+  </div>
+</section>
+
+<style>
+  .proposal {
+    margin: 1rem 0;
+    padding: 1rem;
+    border: 1px solid var(--ink-faint);
+    border-radius: 8px;
+    background: var(--paper-raised);
+  }
+  h2 {
+    margin-top: 0;
+  }
+  .plain {
+    padding-left: 1.2rem;
+    list-style: disc;
+  }
+  @media print {
+    .proposal {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,109 @@
+import type { AheadData } from '$core/ahead/household.ts';
+import type { Mending } from '$core/ahead/offers.ts';
+import type { Proposal } from '$core/ahead/proposal.ts';
+import { newPlanner } from './newPlanner.ts';
+import type { Asked, Told } from './planning.ts';
+import type { Progress } from './solver.ts';
+
+type Done = Extract<Told, { kind: 'done' }>;
+
+/** A better plan is drawn no sooner after the last: somebody reads that, and works the page meanwhile. */
+const READ_MS = 1500;
+
+/** Looks for the best plan in a worker of its own, and shows what it has so far. Any change ends it. */
+export class Planner {
+  proposal = $state.raw<Proposal | null>(null);
+  progress = $state<Progress | null>(null);
+  done = $state.raw<Done | null>(null);
+  mendings = $state.raw<Mending[] | null>(null);
+  working = $state(false);
+  private worker: Worker | null = null;
+  /** A better one that waits for the last to be read. */
+  private next: { proposal: Proposal; timer: ReturnType<typeof setTimeout> } | null = null;
+  private shownAt = -Infinity;
+
+  /** @param data all of it plain, as it was when it was asked for */
+  start(data: AheadData): void {
+    if (this.working) this.stop();
+    this.proposal = null;
+    this.done = null;
+    this.progress = null;
+    this.working = true;
+    this.ask('propose', data);
+  }
+
+  /** What mends what stands: looked for while nothing else is. */
+  mend(data: AheadData): void {
+    if (this.working) return;
+    this.mendings = null;
+    this.ask('mend', data);
+  }
+
+  private ask(what: Asked['what'], data: AheadData): void {
+    // It stays for the next question: one that is warm answers at once.
+    this.worker ??= newPlanner();
+    this.worker.onmessage = ({ data: told }: MessageEvent<Told>) => this.hear(told);
+    // A worker that could not even begin leaves what stands.
+    this.worker.onerror = () => {
+      this.settle();
+      this.done = { kind: 'done', why: 'no-solver', progress: null, short: [], wishes: [] };
+    };
+    this.worker.postMessage({ what, data } satisfies Asked);
+  }
+
+  private hear(told: Told): void {
+    if (told.kind === 'proposal') this.offer(told.proposal);
+    else if (told.kind === 'mendings') {
+      this.mendings = told.mendings;
+    } else if (told.kind === 'progress') this.progress = told.progress;
+    else {
+      this.showNext();
+      this.done = told;
+      if (told.progress) this.progress = told.progress;
+      this.working = false;
+    }
+  }
+
+  private offer(proposal: Proposal): void {
+    const wait = this.proposal ? this.shownAt + READ_MS - performance.now() : 0;
+    if (this.next) this.next.proposal = proposal;
+    else if (wait > 0) this.next = { proposal, timer: setTimeout(() => this.showNext(), wait) };
+    else this.show(proposal);
+  }
+
+  private show(proposal: Proposal): void {
+    this.proposal = proposal;
+    this.shownAt = performance.now();
+  }
+
+  private showNext(): void {
+    if (!this.next) return;
+    const { proposal, timer } = this.next;
+    clearTimeout(timer);
+    this.next = null;
+    this.show(proposal);
+  }
+
+  /** Ends the search with the best that was found. */
+  settle(): void {
+    this.showNext();
+    this.stop();
+  }
+
+  /** Ends the search; what is shown stays, and nothing takes its place any more. */
+  stop(): void {
+    if (this.next) clearTimeout(this.next.timer);
+    this.next = null;
+    this.worker?.terminate();
+    this.worker = null;
+    this.working = false;
+  }
+
+  /** Ends it, and puts what it proposed away. */
+  clear(): void {
+    if (this.working) this.stop();
+    this.proposal = null;
+    this.done = null;
+    this.progress = null;
+  }
+}

@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { shortagesOf, standOf, type Stand } from '$core/ahead/room.ts';
+  import type { Place } from '$core/places/place.ts';
+  import type { PlannedSowing } from '$core/sowing/planSowing.ts';
+  import { standingOf } from '$core/sowing/standing.ts';
+  import type { KeptContainer } from '$core/supplies/containers/container.ts';
+  import { ofSize } from '$core/supplies/containers/sizes.ts';
+  import { shortageWords } from '$words/ahead.ts';
+  import { dayWords, type Locale } from '$words/time.ts';
+
+  /** What is short for a sowing where and when it is to stand, with the nearest that goes. */
+  interface Props {
+    sowings: readonly PlannedSowing[];
+    place: Place;
+    places: readonly Place[];
+    /** What stands, or will by what is on the list. */
+    stands: readonly Stand[];
+    kept: readonly KeptContainer[];
+    now: number;
+    locale: Locale;
+    /** Takes another place, or a later day for it to be ready by. */
+    onplace: (place: Place) => void;
+    onlater: (at: number) => void;
+  }
+  let { sowings, place, places, stands, kept, now, locale, onplace, onlater }: Props = $props();
+
+  const MOST = 3;
+  const shortages = $derived(
+    standingOf(sowings.map(({ setup, projected }) => ({ ...projected, setup }))).flatMap((standing) => {
+      const [first] = standing.sowings;
+      const owned = ofSize(first!.setup.container, [...kept])?.owned ?? null;
+      const needsLight = standing.sowings.some(({ path }) => path.lightFrom !== null);
+      return shortagesOf(standOf(standing), needsLight, { place, places, stands, owned }).map((short) => ({
+        ...short,
+        size: first!.setup.container.name,
+        // Begun so much later, it is ready in eight of ten by then.
+        readyAt:
+          short.laterMs === null
+            ? null
+            : Math.max(...standing.sowings.map(({ forecast }) => forecast.marks.windowOpen.p90)) +
+              short.laterMs
+      }));
+    })
+  );
+</script>
+
+{#each shortages as short, n (n)}
+  <div class="warn stack" role="status">
+    <p>{shortageWords(short, place, short.size, now, locale)}</p>
+    {#if short.elsewhere.length > 0 || short.readyAt !== null}
+      <div class="row">
+        {#each short.elsewhere.slice(0, MOST) as other (other.id)}
+          <button class="chip" type="button" onclick={() => onplace(other)}>Put it at {other.name}</button>
+        {/each}
+        {#if short.readyAt !== null && Number.isFinite(short.readyAt)}
+          <button class="chip" type="button" onclick={() => onlater(short.readyAt!)}
+            >Have it by {dayWords(short.readyAt, now, locale)} instead</button
+          >
+        {/if}
+      </div>
+    {/if}
+  </div>
+{/each}

@@ -1,0 +1,60 @@
+import { findCrop } from '$core/crops/library.ts';
+import type { Crop } from '$core/crops/crop.ts';
+import type { Place } from '$core/places/place.ts';
+import { USUAL_PLACE } from '$core/places/usual.ts';
+import type { Container, Shape } from '$core/supplies/containers/container.ts';
+import type { Method } from '$core/supplies/methods/method.ts';
+import { leftG, type LotStock } from '$core/supplies/seed/lot.ts';
+import type { Draft } from './draft.ts';
+
+/** What each shape is to begin with. */
+export const SHAPES: Record<Shape, Container> = {
+  rectangle: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
+  round: { name: 'Round pot', shape: 'round', lengthCm: 16, widthCm: 16, depthCm: 8, cells: 1 },
+  cells: { name: 'Cell tray', shape: 'cells', lengthCm: 5, widthCm: 5, depthCm: 5, cells: 6 }
+};
+
+/** A place of one's own to begin with, where there is none yet. */
+const FIRST_PLACE: Place = {
+  id: '',
+  name: 'Kitchen sill',
+  light: { kind: 'sill', aspect: 'midday', back: false },
+  ...USUAL_PLACE
+};
+
+/** A form as it is first shown: as the household sowed last, where it has sown. */
+export function firstDraft(of: {
+  cropKey: string | null;
+  ownCrops: readonly Crop[];
+  lots: readonly LotStock[];
+  methods: readonly Method[];
+  household: { methodKey: string };
+  containers: readonly Container[];
+  places: readonly Place[];
+}): Draft {
+  const cropKey = findCrop(of.cropKey ?? '', [...of.ownCrops])?.key ?? '';
+  const lot = of.lots.find((one) => one.cropKey === cropKey && leftG(one) > 0);
+  const method = of.methods.find(({ key }) => key === of.household.methodKey) ?? of.methods[0]!;
+  return {
+    kind: 'one',
+    parts: [{ cropKey, lotId: lot?.id ?? '', share: '1' }],
+    shareOf: 'weight',
+    staggered: false,
+    container: { ...(of.containers[0] ?? SHAPES.rectangle) },
+    containerName: '',
+    count: '1',
+    medium: method.medium,
+    mediumId: '',
+    methodKey: method.key,
+    method: null,
+    placeId: of.places[0]?.id ?? 'new',
+    newPlace: of.places.length > 0 ? null : { ...FIRST_PLACE },
+    density: 'usual',
+    ownDensity: '',
+    germination: '',
+    ownSeedG: null,
+    soak: '',
+    when: 'now',
+    readyBy: ''
+  };
+}

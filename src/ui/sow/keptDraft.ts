@@ -1,0 +1,29 @@
+import type { Draft } from './draft.ts';
+
+/** A form that was begun and not sent, with when it was last changed. */
+export interface KeptDraft {
+  at: number;
+  draft: Draft;
+}
+
+/** What a household's form is kept under, in this window alone; another shape of it has another number. */
+const keyOf = (householdId: string): string => `brote.draft.3.${householdId}`;
+
+/** Keeps a form as it stands; one that is as it was first shown is not worth keeping. */
+export function keepDraft(householdId: string, draft: Draft, first: Draft, at: number): void {
+  if (JSON.stringify(draft) === JSON.stringify(first)) return;
+  sessionStorage.setItem(keyOf(householdId), JSON.stringify({ at, draft } satisfies KeptDraft));
+}
+
+/** The form that was begun; null for none, or for one that cannot be read any more. */
+export function readDraft(householdId: string): KeptDraft | null {
+  try {
+    const kept = JSON.parse(sessionStorage.getItem(keyOf(householdId)) ?? 'null') as KeptDraft | null;
+    return kept && typeof kept.at === 'number' && kept.draft ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
+/** It was sent, or is begun afresh. */
+export const dropDraft = (householdId: string): void => sessionStorage.removeItem(keyOf(householdId));

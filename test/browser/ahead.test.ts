@@ -1,0 +1,233 @@
+import { expect } from 'chai';
+import type { Locator, Page } from 'playwright-core';
+import {
+  DESK,
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  PHONE,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
+
+const SETTLED = /This is the best|As good as was found|by a simple rule/;
+
+/** Asks for eight weeks and waits until there is something to take. */
+async function proposed(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Propose eight weeks' }).click();
+  await page.getByRole('button', { name: /^Take (this change|these \d+ changes)$/ }).waitFor();
+}
+
+/** Takes a row and carries it over a place, so many days later, without letting go. */
+async function drag(page: Page, row: Locator, place: string, days: number): Promise<void> {
+  await row.hover();
+  await page.mouse.down();
+  const { x, y, width, height } = (await row.boundingBox())!;
+  const [fromX, day] = [x + width / 2, width / 56];
+  // Once it is on its way nothing about it moves any more.
+  await page.mouse.move(fromX + day, y + height / 2, { steps: 3 });
+  const over = (await page.getByRole('img', { name: `How full ${place} is` }).boundingBox())!;
+  await page.mouse.move(fromX + days * day, over.y + over.height / 2, { steps: 6 });
+}
+
+describe('the weeks ahead', function () {
+  this.timeout(180_000);
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('lay a standing order for fixed days, which the round asks to begin, and leave one out', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/ahead/orders');
+    await page.getByRole('button', { name: 'New standing order' }).click();
+    await page.getByLabel('Crop', { exact: true }).selectOption({ label: 'Garden cress' });
+    await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
+    await page.getByLabel('Every how many days').fill('0');
+    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByText('At least every day.').waitFor();
+    await page.getByLabel('Every how many days').fill('4');
+    await page.getByText(/^begins today/).waitFor();
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByText('begun every 4 days').waitFor();
+
+    await open(page, stage, '/round');
+    await page.getByText(/On standing order: Garden cress/).waitFor();
+    await page.getByRole('link', { name: 'Begin it or leave it out' }).click();
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByText('Garden cress is on the list.').waitFor();
+    await open(page, stage, '/round');
+    await page
+      .locator('article.stop')
+      .filter({ hasText: /Garden cress/ })
+      .filter({ hasText: /to be prepared/ })
+      .first()
+      .waitFor();
+    await shows(page.getByText(/On standing order: Garden cress/), 0);
+
+    await open(page, stage, '/ahead/orders');
+    await page.getByRole('button', { name: /^End it/ }).click();
+    await page.getByText('None yet.').waitFor();
+  });
+
+  for (const [what, crop, days] of [
+    ['cuts on two fixed days', 'Garden cress', ['Monday', 'Thursday']],
+    ['a slow crop every week, begun weeks before it is wished for', 'Basil', ['Sunday']]
+  ] as const)
+    it(`lay ${what}, by days of the week alone`, async () => {
+      const page = await stage.page(PHONE);
+      await open(page, stage, '/ahead/orders');
+      await page.getByRole('button', { name: 'New standing order' }).click();
+      await page.getByLabel('Crop', { exact: true }).selectOption({ label: crop });
+      await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
+      await page.getByRole('button', { name: 'Ready on days of the week' }).click();
+      const group = page.getByRole('group', { name: 'Ready on' });
+      for (const chip of await group.getByRole('button').all()) {
+        const day = (await chip.getAttribute('aria-label'))!;
+        const wished = (days as readonly string[]).includes(day);
+        if ((await chip.getAttribute('aria-pressed')) !== String(wished)) await chip.click();
+      }
+      await page
+        .getByText(/^begins .*, opens /)
+        .first()
+        .waitFor();
+      await page.getByRole('button', { name: 'Keep this order' }).click();
+      await page
+        .getByText(`ready for ${days.map((day) => `${day}s`).join(' and ')}`, { exact: false })
+        .waitFor();
+      await open(page, stage, '/ahead');
+      await page
+        .getByText(new RegExp(`^(Sow|Soak) ${crop.toLowerCase()}`))
+        .first()
+        .waitFor();
+      await open(page, stage, '/ahead/orders');
+      await page.getByRole('button', { name: /^End it/ }).click();
+      await page.getByText('None yet.').waitFor();
+    });
+
+  it('begin a first order of six trays in turn, and sow the same again with one touch', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/sow?crop=radish');
+    await page.getByText('Blue tray 25 × 18', { exact: true }).click();
+    await page.getByLabel('How many', { exact: false }).first().fill('6');
+    await page.getByText(/With this, about .* open from/).waitFor();
+    await page.getByText(/^Blue tray: more would be in use at once than there are/).waitFor();
+    await page.getByText(/^Trolley, top tier has no room for it/).waitFor();
+    await page.getByRole('button', { name: /^Start \d now, .* and \d on / }).click();
+    await page.waitForURL('**/ahead');
+    expect(await page.getByRole('button', { name: /^Radish.*on the list/ }).count()).to.be.above(1);
+
+    await open(page, stage, '/notebook?outcome=cut');
+    await page.locator('th[scope=row] a').first().click();
+    await page.getByRole('button', { name: 'Sow the same again' }).click();
+    await page.waitForURL('**/round');
+  });
+
+  it('are planned in one go: said what is eaten, proposed, one left, taken, one moved by keys, and away for a week', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/ahead/appetite');
+    await page.getByRole('group', { name: 'Every day, Nela' }).getByText('A handful').click();
+    await page.getByRole('button', { name: 'Take Ivo off' }).click();
+    await page.getByRole('group', { name: 'Sunflower shoots', exact: true }).getByText('Never').click();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL('**/ahead');
+    await expectAccessible(page);
+
+    await proposed(page);
+    await page.getByText(SETTLED).waitFor({ timeout: 60_000 });
+    await page.getByText(/^Greens on 5\d of 56 days, as proposed$/).waitFor();
+    const list = page.locator('.proposal');
+    expect(await list.getByText(/(soak|sow) sunflower/i).count()).to.equal(0);
+    expect(await list.getByText(/without it about/).count()).to.be.above(2);
+    const many = await list.getByRole('checkbox').count();
+    await list.getByRole('checkbox').last().uncheck();
+    await expectAccessible(page);
+    await page
+      .getByRole('button', { name: new RegExp(`^Take (this change|these ${many - 1} changes)$`) })
+      .click();
+    await page.getByText(/^Taken: /).waitFor();
+
+    // By keys: two days later, and it stays there.
+    const planned = page.getByRole('button', { name: /on the list: begins/ }).last();
+    const label = (await planned.getAttribute('aria-label'))!;
+    await planned.focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await page.getByText(/, and stays there\.$/).waitFor();
+    const name = label.split(',')[0]!;
+    await page
+      .getByRole('button', { name: new RegExp(`^${name}.*kept as it is`) })
+      .first()
+      .waitFor();
+
+    // To another place, from the panel of what is chosen.
+    const chosen = page.getByRole('region', { name: /^Chosen: / });
+    const first = page.getByRole('button', { name: /on the list: begins/ }).first();
+    await first.click();
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Trolley, bottom tier' });
+    await page.getByText(/ goes to Trolley, bottom tier, and stays there\.$/).waitFor();
+    await chosen.getByText('Trolley, bottom tier · on the list').waitFor();
+
+    // Dragged to a place and a day at once, on a screen that shows both; what comes of it is said while it is dragged.
+    await page.setViewportSize({ width: 1280, height: 2400 });
+    await drag(page, page.getByRole('button', { name: /on the list: begins/ }).first(), 'Stairwell sill', 3);
+    await chosen.getByText(/Stairwell sill · on the list/).waitFor();
+    // The browser drags nothing of its own meanwhile, such as a link that came to lie under the hand.
+    const isDragged = () =>
+      page.evaluate(() =>
+        document.body.dispatchEvent(new DragEvent('dragstart', { bubbles: true, cancelable: true }))
+      );
+    expect(await isDragged()).to.equal(false);
+    await page.mouse.up();
+    expect(await isDragged()).to.equal(true);
+    await page.getByText(/ goes to Stairwell sill and begins .*, and stays there\.$/).waitFor();
+    await chosen.getByText(/Stairwell sill/).waitFor();
+
+    await page.setViewportSize(DESK.viewport);
+
+    // By keys to the next place, and let be.
+    const other = page.getByRole('button', { name: /on the list: begins.*arrows move/ }).first();
+    const where = await other.getAttribute('aria-label');
+    await other.focus();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Escape');
+    expect(await other.getAttribute('aria-label')).to.equal(where);
+
+    // Away: nobody eats, and nothing is begun on those days.
+    await open(page, stage, '/household/away');
+    await page.getByLabel('First day away').fill('2027-02-08');
+    await page.getByLabel('Last day away').fill('2027-02-14');
+    await page.getByRole('button', { name: 'See what that means' }).click();
+    await page.getByRole('button', { name: 'Mark these days' }).click();
+    await page.getByRole('heading', { name: 'Away Mon 8 Feb to Sun 14 Feb' }).waitFor();
+    await open(page, stage, '/ahead');
+    await page.getByText(/^Greens on \d+ of 49 days/).waitFor();
+  });
+
+  it('tell seed to buy as text and as CSV, and what to give while it is good', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/ahead/seed');
+    await page.getByRole('row').nth(1).waitFor();
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+    const text = await (await page.request.get(`${stage.url}ahead/seed.txt`)).text();
+    expect(text).to.match(/enough of everything|: [\d.]+ k?g/);
+    const csv = await (await page.request.get(`${stage.url}ahead/seed.csv`)).text();
+    expect(csv.split('\n')[0]!.trim()).to.match(/crop,need_g,have_g,buy_g,buy_by$/);
+    await open(page, stage, '/ahead');
+    await page.getByText('Day by day').waitFor();
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+    await open(page, stage, '/ahead/appetite');
+    await page.getByLabel('Mon').first().fill('much');
+    await page.getByRole('button', { name: 'Save' }).click();
+    expect(await page.getByLabel('Mon').first().inputValue()).to.equal('much');
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+  });
+});
