@@ -11,6 +11,7 @@ import { closeDb, inHousehold } from '../src/server/db/connection.ts';
 import { rebuild } from '../src/server/app/rebuild.ts';
 import { seedDemo } from '../src/server/demo/seedDemo.ts';
 import { SESSION_COOKIE, startSession } from '../src/server/sessions/sessions.ts';
+import { planInPage, weeksAhead } from './lib/benchAhead.ts';
 import { coreFigures, median } from './lib/benchCore.ts';
 import { backupFigures, fillNotebook, packageFigures } from './lib/benchNotebook.ts';
 import { reminderFigures } from './lib/benchReminders.ts';
@@ -202,13 +203,18 @@ function studyOtherLaws(): void {
       `  ${name}: ${told.trays} trays; median error ${percent(told.error)} of the days, ${percent(told.covered)} within the range, bias ${percent(told.bias)}; dried out ${percent(told.dried)}, drowned ${percent(told.drowned)}; ${told.givenL.toFixed(0)} L given, ${told.lostL.toFixed(0)} L lost; false among cards that said ready ${percent(told.falseReady)}, late ${percent(told.falseLate)}`
     );
   say(
-    `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread), four trays each. By habit of tapping, from the second tray on:`
+    `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread, mould and clinging shells), four trays each. By habit of tapping, from the second tray on:`
   );
   for (const [name, told] of Object.entries(found.byHabit)) line(name, told);
   say('By crop group:');
   for (const [name, told] of Object.entries(found.byGroup)) line(name, told);
   say('The tenth and eleventh tray of radish, by habit:');
   for (const [name, told] of Object.entries(found.afterTen)) line(name, told);
+  say('By the worst that was said of mould before any was seen:');
+  for (const [name, { trays, moulded, lostToMould, clung }] of Object.entries(found.byMould))
+    say(
+      `  ${name}: ${trays} trays; showed mould ${percent(moulded)}, lost to it ${percent(lostToMould)}; shells clung to ${percent(clung)}`
+    );
   say('By medium, where nothing was said against it when it was planned:');
   for (const [name, told] of Object.entries(found.byMedium)) line(name, told);
   line('where it was said that it would dry out, and sown all the same', found.refused);
@@ -290,6 +296,8 @@ await runCommand(async () => {
   coreFigures();
   studyHouseholds();
   studyOtherLaws();
+  await weeksAhead();
+  await planInPage();
   await serverTimes();
   await notebook();
   await firstView();

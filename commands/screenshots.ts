@@ -73,6 +73,13 @@ await runCommand(async () => {
   await shoot('round', 'round');
   await shoot('round-phone', 'round', { phone: true });
   await shoot('sow', 'sow?crop=pea');
+  await shoot('ahead', 'ahead', {
+    before: async (open) => {
+      await open.getByRole('button', { name: 'Propose eight weeks' }).click();
+      await open.getByRole('button', { name: /^Take/ }).waitFor();
+      await open.locator('.weeks').evaluate((weeks) => weeks.scrollIntoView());
+    }
+  });
   await shoot('bench', 'bench');
   await shoot('cupboard', 'bench/cupboard');
   await shoot('methods', 'methods');
@@ -88,7 +95,6 @@ await runCommand(async () => {
     before: (open) => open.getByLabel('Full bowl on the scale (g)').fill('104')
   });
   await shoot('crops', 'crops');
-  await shoot('crop', 'crops/sunflower');
   await shoot('notebook', 'notebook?outcome=cut');
   await shoot('pantry-phone', 'pantry', { phone: true });
   const pair = await browser.newPage();
@@ -148,7 +154,7 @@ await runCommand(async () => {
   await shoot('catch-up-phone', 'round', {
     phone: true,
     before: async (open) => {
-      const dark = open.locator('article.stop', { hasText: 'Still stretching in the dark' }).first();
+      const dark = open.locator('article.stop', { hasText: /Still (rooting|stretching)/ }).first();
       await dark.getByRole('button', { name: 'In the light' }).click();
       await dark.evaluate((stop) => stop.scrollIntoView());
     }

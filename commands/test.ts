@@ -8,7 +8,12 @@ import { runCommand, say } from './lib/say.ts';
 interface Count {
   passed: number;
   failed: number;
+  /** What failed, as it was printed: said once more at the end, for the middle of a long run is easily lost. */
+  said?: string;
 }
+
+/** Of a run that broke off, so much of its end is told again. */
+const BROKE_OFF_CHARS = 2000;
 
 /** Runs a program of the project's packages, and shows what it printed once it is done: two run at a time. */
 function run(
@@ -36,7 +41,7 @@ async function whole(name: string, steps: [program: string, ...args: string[]][]
   for (const [program, ...args] of steps)
     if ((await run(program, args)).code !== 0) {
       say(`\n${name}: failed`);
-      return { passed: 0, failed: 1 };
+      return { passed: 0, failed: 1, said: `${name}: failed` };
     }
   say(`\n${name}: passed`);
   return { passed: 1, failed: 0 };
@@ -61,7 +66,10 @@ async function mocha(
   const plain = output.replace(/\u001b\[[0-9;]*m/g, '');
   const number = (word: string) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(plain)?.[1] ?? 0);
   const failed = number('failing');
-  return { passed: number('passing'), failed: code !== 0 && failed === 0 ? 1 : failed };
+  if (code === 0 && failed === 0) return { passed: number('passing'), failed };
+  const from = plain.search(/^\s*\d+ failing$/m);
+  const said = from < 0 ? `${folder} broke off:\n${plain.slice(-BROKE_OFF_CHARS)}` : plain.slice(from);
+  return { passed: number('passing'), failed: Math.max(1, failed), said: `${folder}:\n${said}` };
 }
 
 await runCommand(async () => {
@@ -98,7 +106,8 @@ await runCommand(async () => {
   } finally {
     cluster.stop();
   }
-  const sum = (of: keyof Count) => counts.reduce((total, count) => total + count[of], 0);
+  const sum = (of: 'passed' | 'failed') => counts.reduce((total, count) => total + count[of], 0);
+  for (const { said } of counts) if (said) say(`\n${said}`);
   say(`\n${sum('passed')} passed, ${sum('failed')} failed`);
   process.exitCode = sum('failed') > 0 ? 1 : 0;
 });
