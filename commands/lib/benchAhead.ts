@@ -182,7 +182,7 @@ async function plannedHere(data: Awaited<ReturnType<typeof aheadData>>): Promise
   const asked = performance.now();
   const heard: Heard[] = [];
   await answer(
-    { what: 'propose', data },
+    { what: 'propose', question: 1, data },
     () => loadHighs(),
     (told) => heard.push({ at: performance.now() - asked, kind: told.kind, bound: boundOf(told) })
   );

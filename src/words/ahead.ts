@@ -233,6 +233,9 @@ export function offerWords(offer: Offer, name: DayName, { units }: Locale): stri
   }
 }
 
+/** Opens the other things that would mend a gap or a glut. */
+export const moreWaysWords = (many: number): string => (many === 1 ? 'Another way' : `${many} other ways`);
+
 /** A line of what to buy. */
 export const seedLine = ({ crop, buyG, buyBy }: SeedNeed, now: number, locale: Locale): string =>
   `${crop.name}: ${seedMass(buyG, locale.units)}${buyBy === null ? '' : buyBy <= now ? ', now' : `, by ${shortDate(buyBy, locale)}`}`;

@@ -209,6 +209,33 @@ describe('the weeks ahead', function () {
     await page.getByText(/^Greens on \d+ of 49 days/).waitFor();
   });
 
+  it('stay where they are while what mends a gap is looked for, for a hand may be on its way to them', async () => {
+    const page = await stage.page(DESK);
+    // What is asked of the planner is held back until it is let go.
+    await page.addInitScript(`{
+      const post = Worker.prototype.postMessage;
+      const held = [];
+      Worker.prototype.postMessage = function (asked) { held.push(() => post.call(this, asked)); };
+      globalThis.letGo = () => held.splice(0).forEach((send) => send());
+    }`);
+    await open(page, stage, '/ahead');
+    const looking = page.getByText('Looking for the smallest thing that mends it.');
+    await looking.first().waitFor();
+    const top = async () => (await page.locator('.weeks').boundingBox())!.y;
+    const before = await top();
+    await page.evaluate('letGo()');
+    await shows(looking, 0);
+    await page
+      .getByText(/ of it\.$|while it is good, by /)
+      .first()
+      .waitFor();
+    expect(await top()).to.equal(before);
+    const more = page.getByRole('button', { name: /Another way|other ways/ }).first();
+    await more.click();
+    expect(await more.getAttribute('aria-expanded')).to.equal('true');
+    expect(await top()).to.be.above(before);
+  });
+
   it('tell seed to buy as text and as CSV, and what to give while it is good', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/ahead/seed');

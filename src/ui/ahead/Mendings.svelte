@@ -1,13 +1,14 @@
 <script lang="ts">
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import type { Proposed } from '$core/ahead/proposal.ts';
-  import { offerWords, type DayName } from '$words/ahead.ts';
+  import { moreWaysWords, offerWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
 
-  /** Gaps and gluts of what stands, each with the smallest things that mend it. */
+  /** Gaps and gluts of what stands, each with the smallest thing that mends it, and the others behind a touch. */
   interface Props {
     said: readonly { from: number; of: 'gap' | 'glut'; words: string }[];
-    mendings: readonly Mending[];
+    /** Null while they are looked for: their room is kept, so that what stands below is not moved under a hand. */
+    mendings: readonly Mending[] | null;
     name: DayName;
     locale: Locale;
     onmove: (sowingId: string, days: number) => void;
@@ -16,29 +17,57 @@
   let { said, mendings, name, locale, onmove, onbegin }: Props = $props();
   const MOST = 3;
   const offersFor = (from: number, of: 'gap' | 'glut'): readonly Offer[] =>
-    mendings.find((one) => one.from === from && one.of === of)?.offers.slice(0, MOST) ?? [];
+    mendings?.find((one) => one.from === from && one.of === of)?.offers.slice(0, MOST) ?? [];
+  /** What shows all of its offers; closed again as soon as they are others. */
+  let opened = $state.raw<{ key: string; of: readonly Mending[] } | null>(null);
+  const isOpen = (key: string): boolean => opened?.key === key && opened.of === mendings;
 </script>
+
+{#snippet act(offer: Offer)}
+  <span class="small words">{offerWords(offer, name, locale)}</span>
+  {#if offer.kind === 'move'}
+    <button class="chip" onclick={() => onmove(offer.sowingId, offer.days)}>Do that</button>
+  {:else if offer.kind === 'begin'}
+    <button class="chip" onclick={() => onbegin(offer.change)}>Do that</button>
+  {:else if offer.kind === 'cut-early'}
+    <a class="chip" href="/tray/{offer.sowingId}/harvest">Cut it</a>
+  {:else if offer.kind === 'cool'}
+    <a class="chip" href="/shelf">Move it</a>
+  {:else}
+    <a class="chip" href="/pantry">To the pantry</a>
+  {/if}
+{/snippet}
 
 <ul>
   {#each said as { from, of, words } (`${of} ${from}`)}
+    {@const key = `${of} ${from}`}
+    {@const [first, ...others] = offersFor(from, of)}
     <li>
       <p class={of}>{words}</p>
-      {#each offersFor(from, of) as offer, n (n)}
-        <div class="offer">
-          <span class="small">{offerWords(offer, name, locale)}</span>
-          {#if offer.kind === 'move'}
-            <button class="chip" onclick={() => onmove(offer.sowingId, offer.days)}>Do that</button>
-          {:else if offer.kind === 'begin'}
-            <button class="chip" onclick={() => onbegin(offer.change)}>Do that</button>
-          {:else if offer.kind === 'cut-early'}
-            <a class="chip" href="/tray/{offer.sowingId}/harvest">Cut it</a>
-          {:else if offer.kind === 'cool'}
-            <a class="chip" href="/shelf">Move it</a>
-          {:else}
-            <a class="chip" href="/pantry">To the pantry</a>
+      <div class="offer">
+        {#if first}
+          {@render act(first)}
+          {#if others.length > 0}
+            <button
+              class="chip quiet"
+              aria-expanded={isOpen(key)}
+              onclick={() => (opened = isOpen(key) ? null : { key, of: mendings! })}
+              >{moreWaysWords(others.length)}</button
+            >
           {/if}
-        </div>
-      {/each}
+        {:else}
+          <span class="small soft words"
+            >{mendings === null
+              ? 'Looking for the smallest thing that mends it.'
+              : 'No one change mends it. A proposal of eight weeks looks at all of them together.'}</span
+          >
+        {/if}
+      </div>
+      {#if isOpen(key)}
+        {#each others as offer, n (n)}
+          <div class="offer">{@render act(offer)}</div>
+        {/each}
+      {/if}
     </li>
   {/each}
 </ul>
@@ -50,7 +79,7 @@
     margin: 0.75rem 0 1rem;
   }
   li {
-    padding: 0.4rem 0;
+    padding: 0.25rem 0;
   }
   p {
     margin: 0;
@@ -61,11 +90,15 @@
     border-color: var(--soil);
   }
   .offer {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
-    gap: 1rem;
+    display: flex;
+    gap: 0.5rem;
     align-items: center;
-    max-width: 44rem;
-    padding: 0.2rem 0 0 1rem;
+    max-width: 52rem;
+    /* As high as a button, with or without one. */
+    min-height: 2.75rem;
+    padding-left: 1rem;
+  }
+  .words {
+    flex: 1;
   }
 </style>

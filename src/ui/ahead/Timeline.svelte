@@ -297,6 +297,7 @@
   .weeks {
     display: grid;
     grid-template-columns: 11.5rem minmax(0, 1fr);
+    user-select: none;
   }
   .head {
     height: 28px;

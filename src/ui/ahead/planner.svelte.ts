@@ -18,6 +18,7 @@ export class Planner {
   mendings = $state.raw<Mending[] | null>(null);
   working = $state(false);
   private worker: Worker | null = null;
+  private question = 0;
   /** A better one that waits for the last to be read. */
   private next: { proposal: Proposal; timer: ReturnType<typeof setTimeout> } | null = null;
   private shownAt = -Infinity;
@@ -46,15 +47,16 @@ export class Planner {
     // A worker that could not even begin leaves what stands.
     this.worker.onerror = () => {
       this.settle();
+      this.mendings ??= [];
       this.done = { kind: 'done', why: 'no-solver', progress: null, short: [], wishes: [] };
     };
-    this.worker.postMessage({ what, data } satisfies Asked);
+    this.worker.postMessage({ what, question: (this.question += 1), data } satisfies Asked);
   }
 
   private hear(told: Told): void {
     if (told.kind === 'proposal') this.offer(told.proposal);
     else if (told.kind === 'mendings') {
-      this.mendings = told.mendings;
+      if (told.question === this.question) this.mendings = told.mendings;
     } else if (told.kind === 'progress') this.progress = told.progress;
     else {
       this.showNext();

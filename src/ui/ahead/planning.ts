@@ -10,10 +10,10 @@ import { shortDays } from '$core/ahead/paces.ts';
 import type { Highs } from 'highs';
 import { solveModel, type Progress } from './solver.ts';
 
-/** What the planner tells on its way. */
+/** What the planner tells on its way; mendings with the number of their question, for an older one is of what no longer stands. */
 export type Told =
   | { kind: 'proposal'; proposal: Proposal }
-  | { kind: 'mendings'; mendings: Mending[] }
+  | { kind: 'mendings'; question: number; mendings: Mending[] }
   | { kind: 'progress'; progress: Progress }
   /** Nothing better is looked for any more, and why. */
   | {
@@ -31,6 +31,8 @@ const GAP = 0.005;
 /** What it is asked: what mends what stands, or a plan. */
 export interface Asked {
   what: 'mend' | 'propose';
+  /** Its number: told back with the answer. */
+  question: number;
   data: AheadData;
 }
 
@@ -39,7 +41,7 @@ export interface Asked {
  * @param loadHighs the solver, fetched once the first plan is told
  */
 export async function answer(
-  { what, data }: Asked,
+  { what, question, data }: Asked,
   loadHighs: () => Promise<Highs>,
   tell: (told: Told) => void
 ): Promise<void> {
@@ -47,7 +49,7 @@ export async function answer(
   const built = buildProblem(input);
   const { problem } = built;
   if (what === 'mend') {
-    tell({ kind: 'mendings', mendings: mendingsOf(built, input, moved) });
+    tell({ kind: 'mendings', question, mendings: mendingsOf(built, input, moved) });
     return;
   }
   const propose = (plan: AheadPlan): void =>

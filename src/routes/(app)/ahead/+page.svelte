@@ -106,12 +106,12 @@
   const standing = $derived(planner.proposal && left.size === 0 ? allRows : rows);
   const hungry = $derived(outcome.days.some(({ appetiteG }) => appetiteG > 0));
   /** What is said above the weeks. Under a hand that drags nothing may jump: it is said anew once that has let go. */
-  const atRest = (): { gaps: Stretch[]; gluts: Stretch[]; overs: Over[]; mendings: readonly Mending[] } => ({
+  const atRest = (): { gaps: Stretch[]; gluts: Stretch[]; overs: Over[]; mendings: readonly Mending[] | null } => ({
     gaps: gapsOf(days),
     gluts: glutsOf(days),
     // Of each the first: what comes later changes with it.
     overs: oversOf(uses).filter((over, at, all) => all.findIndex(({ use }) => use === over.use) === at),
-    mendings: planner.mendings ?? []
+    mendings: planner.mendings
   });
   let before: ReturnType<typeof atRest> | null = null;
   const above = $derived(dragged !== null && before ? before : (before = atRest()));
