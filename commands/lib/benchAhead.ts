@@ -175,7 +175,7 @@ export async function planInPage(): Promise<void> {
 async function plannedHere(data: Awaited<ReturnType<typeof aheadData>>): Promise<Heard[]> {
   const { default: loadHighs } = await import('highs');
   await answer(
-    { what: 'mend', data },
+    { what: 'mend', question: 0, data },
     () => loadHighs(),
     () => {}
   );

@@ -106,7 +106,12 @@
   const standing = $derived(planner.proposal && left.size === 0 ? allRows : rows);
   const hungry = $derived(outcome.days.some(({ appetiteG }) => appetiteG > 0));
   /** What is said above the weeks. Under a hand that drags nothing may jump: it is said anew once that has let go. */
-  const atRest = (): { gaps: Stretch[]; gluts: Stretch[]; overs: Over[]; mendings: readonly Mending[] | null } => ({
+  const atRest = (): {
+    gaps: Stretch[];
+    gluts: Stretch[];
+    overs: Over[];
+    mendings: readonly Mending[] | null;
+  } => ({
     gaps: gapsOf(days),
     gluts: glutsOf(days),
     // Of each the first: what comes later changes with it.
