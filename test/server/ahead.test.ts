@@ -27,7 +27,7 @@ import { keepContainer, changeContainer } from '../../src/server/sowings/contain
 import { appetiteSchema, orderSchema, planSchema } from '../../src/contract/schemas/ahead.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { beginBodies, orderBody } from '../../src/ui/ahead/beginBody.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
 /** What is begun at once is begun a moment later where it is stored. */
@@ -46,7 +46,7 @@ const KALE = {
 
 describe('the weeks ahead, stored', function () {
   this.timeout(60_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let home: { id: string; placeId: string };
   const containerId = randomUUID();
   const session = () => sessionOf(home.id);

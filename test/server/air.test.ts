@@ -13,7 +13,7 @@ import {
 import { inHousehold, outside } from '../../src/server/db/connection.ts';
 import { keepPlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
 import type { Place } from '../../src/core/places/place.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
 import { household } from '../support/settings.ts';
 
@@ -39,7 +39,7 @@ const sill: Place = {
 
 describe('what is measured', function () {
   this.timeout(30_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let one: string;
   let other: string;
   before(async () => {
@@ -122,7 +122,7 @@ describe('what is measured', function () {
 
 describe('places', function () {
   this.timeout(30_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let id: string;
   before(async () => {
     database = await freshDatabase();

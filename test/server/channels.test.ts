@@ -8,7 +8,7 @@ import { Worker } from '../../src/server/jobs/worker.ts';
 import { readUnsubscribe, unsubscribeToken } from '../../src/server/reminders/unsubscribe.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { DAY, HOUR, MINUTE } from '../../src/core/time/zone.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { event } from '../support/household.ts';
 import { refusal } from '../support/refusal.ts';
 import { BASE, Reminded, sendAll } from '../support/reminded.ts';
@@ -19,7 +19,7 @@ const MORNING = Date.parse('2026-11-05T06:30Z');
 const SECRET = 'whsec_MfKQ9r8GKYqrTwjUPD8ILPZIo2LaLaSw';
 
 describe('a reminder on its way', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let outside: Outside;
   let homes = 0;
   const before_ = { ...process.env };

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import postgres from 'postgres';
 import { inHousehold, LIMITS, outside, type Tx } from '../../src/server/db/connection.ts';
 import { Unavailable } from '../../src/server/db/unavailable.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
 import { household } from '../support/settings.ts';
 import { until } from '../support/started.ts';
@@ -17,7 +17,7 @@ const failure = (work: Promise<unknown>): Promise<unknown> =>
 
 describe('the connection', function () {
   this.timeout(60_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let admin: postgres.Sql;
   let home: string;
   const usual = { ...LIMITS };

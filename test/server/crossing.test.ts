@@ -9,7 +9,7 @@ import { keepPlace, listPlaces } from '../../src/server/households/places.ts';
 import { addAway, removeAway } from '../../src/server/people/away.ts';
 import { holdJudging, noteJudged } from '../../src/server/reminders/judging.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { radishTray } from '../support/household.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
@@ -18,7 +18,7 @@ const TRAYS = 4;
 
 describe('writes that cross', function () {
   this.timeout(60_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   before(async () => {
     database = await freshDatabase();
   });

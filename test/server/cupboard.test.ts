@@ -23,12 +23,12 @@ import {
 } from '../../src/server/sowings/containers.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
 import { addSowing, findSowing, listInPreparation } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';
 import { household, settings } from '../support/settings.ts';
 
 describe('what a household keeps', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let one: { id: string; placeId: string };
   let other: { id: string; placeId: string };
   before(async () => {

@@ -9,7 +9,7 @@ import { addSowing, findSowing, listEnded, listUnderWay } from '../../src/server
 import { listPlaces } from '../../src/server/households/places.ts';
 import { listContainers } from '../../src/server/sowings/containers.ts';
 import { changeHousehold, moveClock } from '../../src/server/households/household.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';
 import { household, settings } from '../support/settings.ts';
@@ -49,7 +49,7 @@ const TABLES = [
 ];
 
 describe('the database', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let one: { id: string; placeId: string };
   let other: { id: string; placeId: string };
   before(async () => {

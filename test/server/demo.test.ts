@@ -12,7 +12,7 @@ import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { openSession, startSession } from '../../src/server/sessions/sessions.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import { listEnded, listUnderWay } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 
 // Whatever the hour and season it is started in, the demo must show the same scenes.
 for (const start of [
@@ -25,7 +25,7 @@ for (const start of [
   describe(`the demo started ${start}`, function () {
     this.timeout(60_000);
     const now = Date.parse(start);
-    let database: Awaited<ReturnType<typeof freshDatabase>>;
+    let database: TestDatabase;
     let underWay: Projected[];
     let ended: Projected[];
     let rhythm: ReturnType<typeof rhythmOf>;

@@ -17,12 +17,12 @@ import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing, listForRound, listInPantry, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import { findHousehold } from '../../src/server/households/household.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { radishTray } from '../support/household.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
 describe('what is harvested', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let home: { id: string; placeId: string };
   const containerId = randomUUID();
   const began = Date.now() - 12 * DAY;

@@ -12,12 +12,12 @@ import { householdFacts } from '../../src/server/households/facts.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { event, radishTray, SOWN } from '../support/household.ts';
 import { household } from '../support/settings.ts';
 
 describe('what is kept of what trays taught', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let home: { id: string; placeId: string };
   before(async () => {
     database = await freshDatabase();

@@ -14,7 +14,7 @@ import { LEFT_OUT, PACKAGE_TABLES } from '../../src/server/data/tables.ts';
 import { plainCell, safeCell } from '../../src/server/data/cells.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { listSowings } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household } from '../support/settings.ts';
 
 const NOW = Date.parse('2026-11-23T14:40Z');
@@ -22,7 +22,7 @@ const LIMIT_MS = 60_000;
 
 describe('the open package of a household', function () {
   this.timeout(120_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let demo: string;
   let folder: string;
   before(async () => {

@@ -11,13 +11,13 @@ import { addSowing } from '../../src/server/sowings/sowings.ts';
 import type { EventBody } from '../../src/core/sowing/event.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household as newHousehold, sessionOf } from '../support/settings.ts';
 import { radishTray } from '../support/household.ts';
 
 describe('what is derived', function () {
   this.timeout(120_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   before(async () => {
     database = await freshDatabase();
   });

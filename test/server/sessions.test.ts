@@ -19,7 +19,7 @@ import {
   waitForNewHousehold,
   type Caller
 } from '../../src/server/sessions/signIn.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
 import { household, PASSPHRASE } from '../support/settings.ts';
 
@@ -34,7 +34,7 @@ const caller = (more: Partial<Caller> = {}): Caller => ({
 
 describe('signing in', function () {
   this.timeout(60_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let owner: postgres.Sql;
   let id: string;
   before(async () => {

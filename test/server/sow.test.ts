@@ -18,7 +18,7 @@ import { findSowing } from '../../src/server/sowings/sowings.ts';
 import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
 /** Grams that a protocol has somebody weigh, line by line, and sow. */
@@ -29,7 +29,7 @@ const gramsOf = (steps: readonly Step[]) => ({
 
 describe('a sowing that is shown', function () {
   this.timeout(120_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let home: { id: string; placeId: string };
   const lots = new Map<string, string>();
   const session = () => sessionOf(home.id);

@@ -9,12 +9,12 @@ import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing, findSowing } from '../../src/server/sowings/sowings.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { radishTray } from '../support/household.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
 describe('a touch', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let home: { id: string; placeId: string };
   before(async () => {
     database = await freshDatabase();

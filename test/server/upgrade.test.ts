@@ -6,12 +6,12 @@ import { migrate } from '../../src/server/db/migrate.ts';
 import { addSowing, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY } from '../../src/core/time/zone.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { radishTray, SOWN } from '../support/household.ts';
 import { household } from '../support/settings.ts';
 
 describe('a database of before containers had numbers', () => {
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   before(async () => {
     database = await freshDatabase();
   });

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import { killWorkers, type WorkersKilled } from '../siege/workers.ts';
-import { freshDatabase } from '../support/database.ts';
+import { freshDatabase, type TestDatabase } from '../support/database.ts';
 
 describe('workers that are killed', function () {
   this.timeout(90_000);
-  let database: Awaited<ReturnType<typeof freshDatabase>>;
+  let database: TestDatabase;
   let came: WorkersKilled;
   before(async () => {
     database = await freshDatabase();

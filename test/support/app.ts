@@ -2,12 +2,12 @@ import type { Server } from 'node:http';
 import { serve } from '../../commands/lib/web.ts';
 import { pitch, type Camp } from '../siege/camp.ts';
 import { ask, type Came, type Sent } from '../siege/ask.ts';
-import { freshDatabase } from './database.ts';
+import { freshDatabase, type TestDatabase } from './database.ts';
 
 /** The built application on a database of its own, without a browser before it. */
 export interface App {
   base: URL;
-  database: Awaited<ReturnType<typeof freshDatabase>>;
+  database: TestDatabase;
   /** Sends a request as it is; headers of nobody in particular. */
   send(sent: Partial<Sent> & { path: string }): Promise<Came>;
   /** A household with one of everything. */

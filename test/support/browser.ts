@@ -7,16 +7,17 @@ import { serve } from '../../commands/lib/web.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { moveClock } from '../../src/server/households/household.ts';
-import { freshDatabase } from './database.ts';
+import { filledDatabase, freshDatabase, type TestDatabase } from './database.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** The demo's clock in tests, whatever the hour they run at: a winter morning, 10:40 in its household. */
 const MORNING = Date.parse('2027-01-12T09:40Z');
 
-async function seedAt(now: number, ownerUrl: string): Promise<void> {
-  const id = await seedDemo(now, ownerUrl);
-  await inHousehold(id, (tx) => moveClock(tx, now - Date.now()));
+async function demoDatabase(now: number): Promise<TestDatabase> {
+  const database = await filledDatabase('demo', (ownerUrl) => seedDemo(now, ownerUrl));
+  await inHousehold(database.told, (tx) => moveClock(tx, now - Date.now()));
+  return database;
 }
 
 /** The built application with a browser before it. */
@@ -37,10 +38,9 @@ export const DESK = { viewport: { width: 1280, height: 800 } };
 
 /** @param demo whether the server lets anyone into its demo, as `npm run demo` does */
 export async function setStage(demo: boolean): Promise<Stage> {
-  const database = await freshDatabase();
+  const database = demo ? await demoDatabase(MORNING) : await freshDatabase();
   process.env.BROTE_DEMO = demo ? '1' : '';
   process.env.BROTE_OPEN = '1';
-  if (demo) await seedAt(MORNING, database.ownerUrl);
   const served = await serve('127.0.0.1', 0);
   const { url } = served;
   let { server } = served;
