@@ -223,7 +223,7 @@ export function offerWords(offer: Offer, name: DayName, { units }: Locale): stri
       return `Begin ${offer.crop.toLowerCase()} ${days === 1 ? 'a day' : `${days} days`} ${offer.days < 0 ? 'sooner' : 'later'}: ${g} of it.`;
     }
     case 'cut-early':
-      return `Cut a part of the ${offer.crop.toLowerCase()} before it opens: about ${g}, which costs about ${greensMass(offer.lessG, units)} later.`;
+      return `Cut a part of the ${offer.crop.toLowerCase()} early: about ${g}, which costs about ${greensMass(offer.lessG, units)} later.`;
     case 'cool':
       return `Hold the ${offer.crop.toLowerCase()} at ${offer.place}, where it is cooler: ${g} of it.`;
     case 'give-away':

@@ -47,17 +47,3 @@ export function stepCaution(body: StepBody): string | null {
       return null;
   }
 }
-
-/** Steps whose caution an earlier one in the same walk has said already. */
-export function repeatedCautions<S extends { body: StepBody }>(steps: readonly S[]): Set<S> {
-  const said = new Set<string>();
-  return new Set(
-    steps.filter(({ body }) => {
-      const caution = stepCaution(body);
-      if (caution === null) return false;
-      const again = said.has(caution);
-      said.add(caution);
-      return again;
-    })
-  );
-}

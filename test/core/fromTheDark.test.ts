@@ -7,7 +7,6 @@ import { leavesDark } from '../../src/core/steps/step.ts';
 import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
-import { repeatedCautions, stepCaution } from '../../src/words/cautions.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
 const cupboard = {
@@ -52,16 +51,5 @@ describe('a tray that sprouts in a cupboard', () => {
     expect(asks(90, lit, { cropKey: 'maize-shoot' }).notes.map(({ kind }) => kind)).not.to.include(
       'in-the-dark'
     );
-  });
-});
-
-describe('cautions of a round', () => {
-  it('are said at the first step that needs them, and that of a lamp however a tray comes under it', () => {
-    const under = { body: { kind: 'light', where: 'lamp' } } as const;
-    const straight = { body: { kind: 'uncover', off: 'stacked', to: 'light', where: 'lamp' } } as const;
-    const soak = { body: { kind: 'turn' } } as const;
-    expect(stepCaution(straight.body)).to.equal(stepCaution(under.body)).and.not.to.equal(null);
-    expect([...repeatedCautions([soak, straight, under, soak])]).to.deep.equal([under]);
-    expect(stepCaution({ kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp' })).to.equal(null);
   });
 });

@@ -12,6 +12,7 @@ import { containersWords, cropNames } from '../../words/containers.ts';
 import { picturesWords } from '../../words/pictureWords.ts';
 import { reminderWords } from '../../words/reminders.ts';
 import { cardWords } from '../../words/steps/steps.ts';
+import { sentences } from '../../words/steps/amounts.ts';
 import { clockTime, dayAndTime, dayWords, shortDate } from '../../words/time.ts';
 import type { Tx } from '../db/connection.ts';
 import { findHousehold, householdNow } from '../households/household.ts';
@@ -115,8 +116,8 @@ function sitterStop(
     steps: stop.steps
       .filter((step) => sits(step, now))
       .map((step) => {
-        const { title, why } = cardWords(step, on);
-        return { key: step.key, title, why, caution: stepCaution(step.body) };
+        const { title, why, how } = cardWords(step, on);
+        return { key: step.key, title, why: sentences(why, how), caution: stepCaution(step.body) };
       }),
     done: moments.map((at) => ({
       words: `Done ${dayWords(at, now, household)} ${clockTime(at, household)}`,

@@ -111,7 +111,7 @@ export const UNDER_WAY: Story[] = [
 /** Prepared this evening, together. */
 export const TONIGHT: Story[] = [
   story('pea', 'tray', 'middle', 0, { medium: 'seed-mix', lot: 'peas' }),
-  story('sunflower', 'pot', 'sill', 0, { method: 'careful-start', lot: 'sunflower' }),
+  story('sunflower', 'pot', 'bottom', 0, { method: 'careful-start', lot: 'sunflower' }),
   story('radish', 'pot', 'bottom', 0, { lot: 'radish' })
 ];
 

@@ -6,6 +6,7 @@
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { stepCaution } from '$words/cautions.ts';
+  import { sentences } from '$words/steps/amounts.ts';
   import { cardWords, ifStoodWords } from '$words/steps/steps.ts';
   import type { Locale } from '$words/time.ts';
   import TickFace from './TickFace.svelte';
@@ -23,8 +24,10 @@
     places: readonly Place[];
     /** Its caution was said further up, in this round. */
     cautioned: boolean;
+    /** How it is done was said further up, too. */
+    shown: boolean;
   }
-  let { step, of, named, now, locale, media, places, cautioned }: Props = $props();
+  let { step, of, named, now, locale, media, places, cautioned, shown }: Props = $props();
   const journal = useJournal();
 
   const { body } = $derived(step);
@@ -51,6 +54,7 @@
   const stoodWords = $derived(
     ifStoodWords(body.kind === 'water' ? (body.ifStoodMl ?? 0) : 0, setup.count, locale.units)
   );
+  const why = $derived(sentences(step.late ? 'Late.' : '', words.why, shown ? '' : words.how));
   const caution = $derived(stepCaution(body));
   const lit = $derived(leavesDark(body) ? places.filter(({ light }) => light.kind !== 'dark') : []);
   /** Carried there, and in light from then on. */
@@ -71,8 +75,7 @@
   {#if lit.length > 0}
     <div class="carry">
       <strong>{named ? `${of}: ${words.title}` : words.title}</strong>
-      <span class="small">{step.late ? 'Late. ' : ''}{words.why} It stands in the dark here. It goes to:</span
-      >
+      <span class="small">{why} It stands in the dark here. It goes to:</span>
       <div class="row">
         {#each lit as place (place.id)}
           <button class="chip" onclick={() => carry(place)}>{place.name}</button>
@@ -82,15 +85,11 @@
   {:else if records.length > 0}
     <TickFace
       title={named ? `${of}: ${words.title}` : words.title}
-      why="{step.late ? 'Late. ' : ''}{words.why}"
+      {why}
       onclick={() => void journal.recordAll(records, `${of}: ${words.done}`)}
     />
   {:else}
-    <TickFace
-      title={named ? `${of}: ${words.title}` : words.title}
-      why={words.why}
-      href="/tray/{setup.id}/harvest"
-    />
+    <TickFace title={named ? `${of}: ${words.title}` : words.title} {why} href="/tray/{setup.id}/harvest" />
   {/if}
   {#if stood.length > 0 && body.kind === 'water'}
     <div class="row look stood">

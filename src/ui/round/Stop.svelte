@@ -7,6 +7,7 @@
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { picturesWords } from '$words/pictureWords.ts';
+  import type { SaidBefore } from '$words/steps/saidOnce.ts';
   import type { Locale } from '$words/time.ts';
   import Begin from './Begin.svelte';
   import DoneList from './DoneList.svelte';
@@ -28,8 +29,8 @@
     places: readonly Place[];
     /** The household's own media, as far as they are known here. */
     media?: readonly KeptMedium[];
-    /** Steps whose caution was said at an earlier one. */
-    cautioned?: ReadonlySet<StopStep>;
+    /** Steps of which an earlier one has said what is the same for all. */
+    said?: SaidBefore<StopStep>;
     /** On a page of its own, whose heading names the crop already. */
     alone?: boolean;
   }
@@ -42,7 +43,7 @@
     placeName,
     places,
     media = [],
-    cautioned = NONE,
+    said = { caution: NONE, how: NONE },
     alone = false
   }: Props = $props();
 
@@ -74,7 +75,8 @@
         {locale}
         {media}
         {places}
-        cautioned={cautioned.has(step)}
+        cautioned={said.caution.has(step)}
+        shown={said.how.has(step)}
       />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
@@ -109,12 +111,12 @@
   @media (max-width: 47.99rem) {
     /* The picture beside its name, and under both what is to be done; of a tray that needs nothing one line. */
     .stop {
-      grid-template-columns: 9rem minmax(0, 1fr);
-      gap: 0.5rem 0.75rem;
-      padding-bottom: 0.5rem;
+      grid-template-columns: 8rem minmax(0, 1fr);
+      gap: 0.4rem 0.75rem;
+      padding-block: 0.5rem;
     }
     .stop.quiet {
-      grid-template-columns: 5.5rem minmax(0, 1fr);
+      grid-template-columns: 4.5rem minmax(0, 1fr);
     }
     .what {
       display: contents;
@@ -129,6 +131,9 @@
     .quiet .nothing,
     .quiet .what > :global(.feel) {
       display: none;
+    }
+    .quiet .what > :global(header h3) {
+      font-size: 1.1rem;
     }
   }
 </style>

@@ -75,4 +75,15 @@
   .window.open {
     font-weight: 650;
   }
+  @media (max-width: 47.99rem) {
+    h3 {
+      font-size: 1.2rem;
+    }
+    p {
+      line-height: 1.25;
+    }
+    .window {
+      font-size: 0.9375rem;
+    }
+  }
 </style>

@@ -16,7 +16,9 @@
 
 {#snippet face(box: Snippet, cut: boolean)}
   <span class="box" class:cut aria-hidden="true">{@render box()}</span>
-  <span><strong>{title}</strong><span class="why small">{why}</span></span>
+  <span
+    ><strong>{title}</strong>{#if why}<span class="why small">{why}</span>{/if}</span
+  >
 {/snippet}
 {#snippet check()}<Checkmark size={24} />{/snippet}
 {#snippet knife()}<Cut size={24} />{/snippet}
@@ -69,6 +71,16 @@
   .why {
     display: block;
     color: var(--ink-soft);
+  }
+  @media (max-width: 47.99rem) {
+    .tick {
+      gap: 0.7rem;
+      padding: 0.3rem 0.5rem;
+    }
+    strong,
+    .why {
+      line-height: 1.25;
+    }
   }
   /* On paper an empty box, for a pencil. */
   @media print {

@@ -26,6 +26,8 @@ export interface CardWords {
   title: string;
   /** Why, in one line. */
   why: string;
+  /** How it is done, the same for every tray of the kind: said once in a round. */
+  how: string;
   /** What the undo line says once it is done. */
   done: string;
 }
@@ -106,8 +108,38 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
 const waterTitle = (body: BodyOf<'water'>, { containers, locale }: StepOn): string =>
   eachAndAll(body.waterMl ?? 0, containers, (mL) => volume(mL, locale.units));
 
+/** How a step of the round is done, whichever tray it is for; nothing where its title says it all. */
+export function stepHow(body: StepBody, medium: StepOn['medium']['kind']): string {
+  switch (body.kind) {
+    case 'spray':
+      return 'Your own spray: as strong as its label or recipe says, and no wetter than a breath on the leaves.';
+    case 'mist':
+      return 'The seed is to stay damp, not wet.';
+    case 'turn':
+      return 'A window lights it from one side: turned daily, it stands straight.';
+    case 'air':
+      return 'An open window nearby or a small fan dries the stems before the cut.';
+    case 'cut':
+      return `${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`;
+    case 'water':
+      if (body.how === 'reservoir') return '';
+      if (body.how === 'mist') return 'Stop when drops hang together.';
+      return body.how === 'below' && hasPool(medium)
+        ? 'Pour off first what still stands in the tray. This may stand: it is gone by the next round.'
+        : 'Pour off what stands after ten minutes.';
+    default:
+      return '';
+  }
+}
+
 /** A step as a card asks for it: the same amounts as the list, as an order and with its reason. */
-export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): CardWords {
+export const cardWords = (step: Pick<DueStep, 'body' | 'with'>, on: StepOn): CardWords => ({
+  ...ownWords(step, on),
+  how: stepHow(step.body, on.medium.kind)
+});
+
+/** What is said of this step and no other. */
+function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWords, 'how'> {
   const { body } = step;
   const { now, locale } = on;
   const { units } = locale;
@@ -167,7 +199,7 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
     case 'spray':
       return {
         title: `Spray finely with ${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
-        why: 'Your own spray: as strong as its label or recipe says, and no wetter than a breath on the leaves.',
+        why: '',
         done: 'Sprayed'
       };
     case 'uncover': {
@@ -192,7 +224,7 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
     case 'mist':
       return {
         title: `Mist ${body.fine ? 'as finely as you can' : 'finely'}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
-        why: sentences('The seed is to stay damp, not wet.', sprayWords(body.peroxideMl)),
+        why: sentences(sprayWords(body.peroxideMl)),
         done: 'Misted'
       };
     case 'water':
@@ -200,13 +232,13 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
     case 'turn':
       return {
         title: 'Turn it half round',
-        why: 'A window lights it from one side: turned daily, it stands straight.',
+        why: '',
         done: 'Turned'
       };
     case 'air':
       return {
         title: 'Let air at it for an hour',
-        why: `${MOULD_WORDS[body.drivers[0] ?? 'covered']}: an open window nearby or a small fan dries the stems before the cut.`,
+        why: `${MOULD_WORDS[body.drivers[0] ?? 'covered']}.`,
         done: 'Aired'
       };
     case 'cut':
@@ -218,8 +250,7 @@ export function cardWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Car
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
           body.past
             ? `It closed about ${dayWords(body.closesAt, now, locale)}.`
-            : `${body.sure || body.cutShare > 0 ? '' : 'Look whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`,
-          `${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`
+            : `${body.sure || body.cutShare > 0 ? '' : 'Look whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`
         ),
         done: 'Cut'
       };
@@ -239,7 +270,7 @@ const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
     ? `About ${left} should be left, and that is not sure: lift it first, and leave it where it is heavy.`
     : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
 
-function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
+function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
   const { units } = on.locale;
   const amount = waterTitle(body, on);
   const feed = body.feed ? `, ${feedWords(body.feed, units)}` : '';
@@ -264,11 +295,6 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): CardWords {
           ? `${left} of what it holds itself`
           : `${left} of its water`
       ),
-      body.how === 'mist'
-        ? 'Stop when drops hang together.'
-        : body.how === 'below' && hasPool(on.medium.kind)
-          ? 'Pour off first what still stands in the tray. This may stand: it is gone by the next round.'
-          : 'Pour off what stands after ten minutes.',
       peroxide
     ),
     done: `Watered ${volume(body.waterMl ?? 0, units)}`

@@ -13,7 +13,7 @@
   import { invalidateAll } from '$app/navigation';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { repeatedCautions } from '$words/cautions.ts';
+  import { saidBefore } from '$words/steps/saidOnce.ts';
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import Outline from '$ui/round/Outline.svelte';
@@ -74,9 +74,9 @@
       }))
       .filter(({ stops }) => stops.length > 0)
   );
-  /** A caution is said once in a round, at the first step that needs it. */
-  const cautioned = $derived(
-    repeatedCautions(
+  /** A caution, and how something is done, are said once in a round: at the first step that needs them. */
+  const said = $derived(
+    saidBefore(
       shelves.flatMap(({ stops }) => stops.filter((stop) => !isUnheard(stop)).flatMap(({ steps }) => steps))
     )
   );
@@ -156,7 +156,7 @@
             {round}
             {now}
             {locale}
-            {cautioned}
+            {said}
             members={data.members}
             {placeName}
             places={data.places}
@@ -196,6 +196,18 @@
   }
   .shelf :global(.stop + .stop) {
     border-top: 1.5px solid var(--ink-faint);
+  }
+  @media (max-width: 47.99rem) {
+    .above {
+      margin-top: 0.5rem;
+      padding: 0.5rem 0;
+    }
+    .shelf {
+      margin-top: 0.9rem;
+    }
+    .shelf h2 {
+      font-size: 0.9375rem;
+    }
   }
   .empty {
     margin-top: 2rem;
