@@ -116,7 +116,8 @@ export function searchWords(
   state: 'looking' | 'better' | 'best' | 'time' | 'no-solver',
   leavesPct: number | null
 ): string {
-  const most = leavesPct === null ? '' : `: no plan could mend more than ${leavesPct} % more`;
+  const most =
+    leavesPct === null || leavesPct >= 100 ? '' : `: of what could be mended at most ${leavesPct} % is left`;
   switch (state) {
     case 'looking':
       return 'Looking…';
@@ -232,6 +233,15 @@ export function offerWords(offer: Offer, name: DayName, { units }: Locale): stri
       return `Begin ${rowName(offer.change.row).toLowerCase()}, ${offer.change.row.container}, on ${name(offer.change.begin?.day ?? 0)}: ${g} of it.`;
   }
 }
+
+/** What was taken of a proposal: how many sowings are begun, and how many planned ones are not. */
+export const takenWords = (begun: number, leftOut: number): string =>
+  `Taken: ${[
+    begun > 0 ? (begun === 1 ? 'one sowing is on the list' : `${begun} sowings are on the list`) : '',
+    leftOut > 0 ? (leftOut === 1 ? 'one is not begun' : `${leftOut} are not begun`) : ''
+  ]
+    .filter(Boolean)
+    .join(', ')}.`;
 
 /** Opens the other things that would mend a gap or a glut. */
 export const moreWaysWords = (many: number): string => (many === 1 ? 'Another way' : `${many} other ways`);

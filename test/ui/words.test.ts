@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { takenWords } from '../../src/words/ahead.ts';
 import type { EventBody } from '../../src/core/sowing/event.ts';
 import { newState } from '../../src/core/sowing/reduce.ts';
 import { MEDIUM_WORDS } from '../../src/words/media.ts';
@@ -117,6 +118,14 @@ describe('a window in words', () => {
     expect(
       windowWords({ open: mark(Infinity, Infinity, Infinity), close: close, still: null }, NOW, METRIC)
     ).to.include('move it');
+  });
+});
+
+describe('the weeks ahead in words', () => {
+  it('tell what was taken of a proposal', () => {
+    expect(takenWords(1, 0)).to.equal('Taken: one sowing is on the list.');
+    expect(takenWords(3, 2)).to.equal('Taken: 3 sowings are on the list, 2 are not begun.');
+    expect(takenWords(0, 1)).to.equal('Taken: one is not begun.');
   });
 });
 

@@ -24,6 +24,8 @@ export interface Outcome {
 export interface Eaten {
   missing: number;
   thrown: number;
+  /** Over a crop's most share of a week, for want of another, or under its least. */
+  offShare: number;
   /** Of crops that are liked. */
   liked: number;
 }
@@ -41,7 +43,11 @@ export interface AsOf {
 
 /** How to go through the days, and what to tell on the way. */
 interface Along {
-  onDay?: (day: number, missing: number, eaten: Float64Array, thrown: Float64Array) => void;
+  onDay?: (
+    day: number,
+    missing: number,
+    on: { eaten: Float64Array; thrown: Float64Array; beyond: number }
+  ) => void;
   /** At the begin of each week. */
   onWeek?: (asOf: AsOf) => void;
   /** Goes on from there, where nothing is otherwise before. */
@@ -56,6 +62,8 @@ interface Table {
   ofWeek: Float64Array;
   /** The most of each crop in this week, g. */
   mostG: Float64Array;
+  /** All that is wanted in this week, g. */
+  weekG: number;
   byCrop: Float64Array;
   /** Of each crop, the first day by which more has to be eaten than was. */
   due: Int32Array;
@@ -63,12 +71,17 @@ interface Table {
   left: number;
   soFar: number;
   liked: number;
+  offShare: number;
 }
+
+/** What a crop is held to: its least or its most share of the days of a week so far, the most of the whole week, or nothing. */
+type Held = 'least' | 'day' | 'week' | 'none';
 
 /**
  * Eats day by day what goes first, within each crop's share of a week: nothing before it has opened or after it is gone. A
- * crop that may be half of a week is half of each day of it while there is another, so that some is left for its end.
- * Where no shares bind no other order leaves less missing, or throws less away.
+ * crop that may be half of a week is half of each day of it while there is another, so that some is left for its end; and
+ * where there is no other it is eaten all the same. No other order leaves less missing, and where no shares bind none throws
+ * less away.
  */
 export function eatSupply(
   problem: Pick<AheadProblem, 'days' | 'crops' | 'appetiteG'>,
@@ -83,26 +96,36 @@ export function eatSupply(
     spent: from ? Float64Array.from(from.spent) : new Float64Array(many),
     ofWeek: new Float64Array(many),
     mostG: new Float64Array(many),
+    weekG: 0,
     byCrop: new Float64Array(many),
     due: new Int32Array(many),
     left: 0,
     soFar: 0,
-    liked: from?.eaten.liked ?? 0
+    liked: from?.eaten.liked ?? 0,
+    offShare: from?.eaten.offShare ?? 0
   };
   const { spent, byCrop } = table;
   const past = new Float64Array(many);
   const shared = crops.some(({ mostShare }) => mostShare < 1);
+  const wished = crops.some(({ leastShare }) => leastShare > 0);
   let { missing, thrown } = from?.eaten ?? { missing: 0, thrown: 0 };
   for (let day = from?.day ?? 0; day < days; day += 1) {
     if (day % WEEK === 0) {
+      if (wished && day > (from?.day ?? 0)) endWeek(table);
       beginWeek(table, day);
-      onWeek?.({ day, spent: Float64Array.from(spent), eaten: { missing, thrown, liked: table.liked } });
+      const { liked, offShare } = table;
+      onWeek?.({ day, spent: Float64Array.from(spent), eaten: { missing, thrown, liked, offShare } });
     }
     table.left = appetiteG[day]!;
     table.soFar += table.left;
     byCrop.fill(0);
-    if (shared) eatUp(table, day, true);
-    eatUp(table, day, false);
+    if (wished) eatUp(table, day, 'least');
+    if (shared) eatUp(table, day, 'day');
+    eatUp(table, day, 'week');
+    const within = table.left;
+    if (shared) eatUp(table, day, 'none');
+    const beyond = within - table.left;
+    table.offShare += beyond;
     past.fill(0);
     for (let crop = 0; crop < many; crop += 1) {
       const gone = supply[crop]!.gone[day]! - spent[crop]!;
@@ -113,9 +136,17 @@ export function eatSupply(
     }
     const lacks = table.left > NOTHING ? table.left : 0;
     missing += lacks;
-    onDay?.(day, lacks, byCrop, past);
+    onDay?.(day, lacks, { eaten: byCrop, thrown: past, beyond });
   }
-  return { missing, thrown, liked: table.liked };
+  if (wished) endWeek(table);
+  return { missing, thrown, liked: table.liked, offShare: table.offShare };
+}
+
+/** What was wanted of a crop in a week that is over, and not eaten. */
+function endWeek(table: Table): void {
+  const { crops } = table.problem;
+  for (let crop = 0; crop < crops.length; crop += 1)
+    table.offShare += Math.max(0, crops[crop]!.leastShare * table.weekG - table.ofWeek[crop]!);
 }
 
 function beginWeek(table: Table, day: number): void {
@@ -131,17 +162,25 @@ function beginWeek(table: Table, day: number): void {
     const share = crops[crop]!.mostShare;
     mostG[crop] = share >= 1 ? Infinity : share * week;
   }
+  table.weekG = week;
   table.soFar = 0;
 }
 
-/** Eats until nothing is wanted or there is nothing more, each crop up to its share of the week, or of the day as well. */
-function eatUp(table: Table, day: number, ofDay: boolean): void {
+/** What may be eaten of a crop in this week by now, g. */
+function heldTo({ problem, mostG, soFar }: Table, crop: number, held: Held): number {
+  const { leastShare, mostShare } = problem.crops[crop]!;
+  if (held === 'none') return Infinity;
+  if (held === 'week') return mostG[crop]!;
+  return held === 'least' ? leastShare * soFar : Math.min(mostG[crop]!, mostShare * soFar);
+}
+
+/** Eats until nothing is wanted or there is nothing more, each crop up to what it is held to. */
+function eatUp(table: Table, day: number, held: Held): void {
   const {
     problem: { days, crops },
     supply,
     spent,
     ofWeek,
-    mostG,
     byCrop,
     due
   } = table;
@@ -151,8 +190,7 @@ function eatUp(table: Table, day: number, ofDay: boolean): void {
       const { opened, gone } = supply[crop]!;
       const there = opened[day]! - spent[crop]!;
       if (there <= NOTHING) continue;
-      const share = ofDay ? Math.min(mostG[crop]!, crops[crop]!.mostShare * table.soFar) : mostG[crop]!;
-      const free = share - ofWeek[crop]!;
+      const free = heldTo(table, crop, held) - ofWeek[crop]!;
       if (free <= NOTHING) continue;
       while (due[crop]! < days && gone[due[crop]!]! - spent[crop]! <= NOTHING) due[crop]! += 1;
       // Of what goes on one day, what is liked is eaten first.
@@ -173,7 +211,7 @@ function eatUp(table: Table, day: number, ofDay: boolean): void {
 /** How the days go with so many begun. */
 export function eat(problem: AheadProblem, counts: Counts): Outcome {
   const days: DayAhead[] = [];
-  const onDay: Along['onDay'] = (day, missingG, eaten, thrown) => {
+  const onDay: Along['onDay'] = (day, missingG, { eaten, thrown }) => {
     const appetiteG = problem.appetiteG[day]!;
     days.push({
       appetiteG,
@@ -189,8 +227,8 @@ export function eat(problem: AheadProblem, counts: Counts): Outcome {
 }
 
 /** What missing and thrown grams cost, g. */
-export const eatingCostG = ({ missing, thrown, liked }: Eaten): number =>
-  WEIGHTS.missing * missing + WEIGHTS.thrown * thrown - LIKED_G * liked;
+export const eatingCostG = ({ missing, thrown, offShare, liked }: Eaten): number =>
+  WEIGHTS.missing * missing + WEIGHTS.thrown * thrown + WEIGHTS.share * offShare - LIKED_G * liked;
 
 /** What a plan costs, by what comes of it, g. */
 export function costOf(

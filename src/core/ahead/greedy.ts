@@ -19,6 +19,7 @@ const ROUNDS = 2;
 export function greedy(problem: AheadProblem, { improved = true }: { improved?: boolean } = {}): AheadPlan {
   const search = new Search(problem, 'narrow');
   search.fill();
+  if (improved) search.leaveOut();
   for (let round = 0; improved && round < ROUNDS && search.improve(); round += 1);
   return { counts: search.counts, outcome: eat(problem, search.counts) };
 }

@@ -1,4 +1,4 @@
-import { costOf, eat, type DayAhead } from './eat.ts';
+import { eat } from './eat.ts';
 import type { AheadPlan } from './greedy.ts';
 import { LIKED_G, standsNow, supplyWith, WEIGHTS, type AheadProblem } from './problem.ts';
 
@@ -26,12 +26,12 @@ interface Layout {
   ahead(crop: number, day: number): number;
   missing(day: number): number;
   works: ReadonlyMap<number, number>;
-  short: number;
+  /** Under its least share of a week, and over its most, g. */
+  short(crop: number, week: number): number;
+  beyond(crop: number, week: number): number;
 }
 
 const WEEK = 7;
-/** A crop that is to have a least share of a week and has not costs half as much as no greens at all (starting figure). */
-const SHORT_G = WEIGHTS.missing / 2;
 
 type Term = readonly [column: number, factor: number];
 type Row = (lower: number, terms: readonly Term[], upper: number) => void;
@@ -173,8 +173,11 @@ function layOut(
   for (let day = 0; day < days; day += 1) column(WEIGHTS.missing);
   const workDays = [...new Set(starts.flatMap((start) => start.workDays))].filter((day) => !worked[day]);
   const works = new Map(workDays.map((day) => [day, column(WEIGHTS.workDay, 1, true)]));
-  const short = first + 4 * block + days + works.size;
-  for (let n = 0; n < crops.length * Math.ceil(days / WEEK); n += 1) column(SHORT_G);
+  const weeks = Math.ceil(days / WEEK);
+  const shares = first + 4 * block + days + works.size;
+  for (let n = 0; n < 2 * crops.length * weeks; n += 1) column(WEIGHTS.share);
+  const ofShare = (nth: number) => (crop: number, week: number) =>
+    shares + (nth * crops.length + crop) * weeks + week;
   const of = (nth: number) => (crop: number, day: number) => first + nth * block + crop * days + day;
   return {
     eaten: of(0),
@@ -183,26 +186,31 @@ function layOut(
     ahead: of(3),
     missing: (day) => first + 4 * block + day,
     works,
-    short
+    short: ofShare(0),
+    beyond: ofShare(1)
   };
 }
 
-function sharesHold({ days, crops, appetiteG }: AheadProblem, { eaten, short }: Layout, row: Row): void {
+function sharesHold(
+  { days, crops, appetiteG }: AheadProblem,
+  { eaten, short, beyond }: Layout,
+  row: Row
+): void {
   const weeks = Math.ceil(days / WEEK);
   for (let week = 0; week < weeks; week += 1) {
     const [from, until] = [week * WEEK, Math.min(days, (week + 1) * WEEK)];
     const wanted = appetiteG.slice(from, until).reduce((sum, g) => sum + g, 0);
     crops.forEach(({ leastShare, mostShare }, crop) => {
       const inWeek = Array.from({ length: until - from }, (_, n): Term => [eaten(crop, from + n), 1]);
-      if (mostShare < 1) row(-Infinity, inWeek, mostShare * wanted);
-      if (leastShare > 0) row(leastShare * wanted, [...inWeek, [short + crop * weeks + week, 1]], Infinity);
+      if (mostShare < 1) row(-Infinity, [...inWeek, [beyond(crop, week), -1]], mostShare * wanted);
+      if (leastShare > 0) row(leastShare * wanted, [...inWeek, [short(crop, week), 1]], Infinity);
     });
   }
 }
 
 /** A plan as the columns of its model: what a solver may start from. */
 export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan): Float64Array {
-  const { days, crops, starts, worked } = problem;
+  const { days, crops, starts, worked, appetiteG } = problem;
   const model = new Float64Array(modelSize(problem));
   const layout = layOutOf(problem);
   counts.forEach((count, at) => (model[at] = count));
@@ -221,6 +229,15 @@ export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
     }
   }
   outcome.days.forEach(({ missingG }, day) => (model[layout.missing(day)] = missingG));
+  for (let week = 0; week * WEEK < days; week += 1) {
+    const [from, until] = [week * WEEK, (week + 1) * WEEK];
+    const wanted = appetiteG.slice(from, until).reduce((sum, g) => sum + g, 0);
+    crops.forEach(({ leastShare, mostShare }, crop) => {
+      const eaten = outcome.days.slice(from, until).reduce((sum, { byCrop }) => sum + byCrop[crop]!, 0);
+      model[layout.short(crop, week)] = Math.max(0, leastShare * wanted - eaten);
+      model[layout.beyond(crop, week)] = Math.max(0, eaten - mostShare * wanted);
+    });
+  }
   starts.forEach(({ workDays }, at) => {
     if (counts[at]! > 0)
       for (const day of workDays) {
@@ -242,36 +259,13 @@ const modelSize = (problem: AheadProblem): number => {
   return next;
 };
 
-/** The plan that a solution of its model is, with greens eaten as the model has it or better. */
+/**
+ * The plan that a solution of its model is. Of the solution only what is begun is taken: what comes of that is worked out as it
+ * is everywhere else, so that what is promised for a plan is what is shown once it is taken.
+ */
 export function planOf(problem: AheadProblem, columns: ArrayLike<number>): AheadPlan {
-  const layout = layOutOf(problem);
   const counts = problem.starts.map((_, at) => Math.round(columns[at]!));
-  const byEating = eat(problem, counts);
-  const days = problem.appetiteG.map((appetiteG, day): DayAhead => {
-    const on = (of: 'eaten' | 'thrown') =>
-      problem.crops.map((_, crop) => Math.max(0, columns[layout[of](crop, day)]!));
-    const byCrop = on('eaten');
-    const thrownByCrop = on('thrown');
-    const eatenG = byCrop.reduce((sum, g) => sum + g, 0);
-    return {
-      appetiteG,
-      eatenG,
-      missingG: Math.max(0, appetiteG - eatenG),
-      thrownG: thrownByCrop.reduce((sum, g) => sum + g, 0),
-      byCrop,
-      thrownByCrop
-    };
-  });
-  const missing = days.reduce((sum, day) => sum + day.missingG, 0);
-  const thrown = days.reduce((sum, day) => sum + day.thrownG, 0);
-  const liked = days.reduce(
-    (sum, { byCrop }) => sum + byCrop.reduce((all, g, crop) => all + (problem.crops[crop]!.liked ? g : 0), 0),
-    0
-  );
-  const costG = costOf(problem, counts, { missing, thrown, liked });
-  return costG < byEating.costG - 1e-6
-    ? { counts, outcome: { days, missingG: missing, thrownG: thrown, costG } }
-    : { counts, outcome: byEating };
+  return { counts, outcome: eat(problem, counts) };
 }
 
 /** The better of two plans; the first where they are alike, and what stands where nothing is better than that. */

@@ -1,7 +1,10 @@
 import type { Supply } from './supply.ts';
 
-/** What is weighed against what, all in grams of greens (docs/model.md, 13). */
-export const WEIGHTS = { missing: 10, thrown: 1, workDay: 5, change: 3 } as const;
+/**
+ * What is weighed against what, all in grams of greens (docs/model.md, 13). `share`: a gram over a crop's most share of a week or
+ * under its least, half as bad as no greens at all (starting figure): nobody goes without while a tray stands ready.
+ */
+export const WEIGHTS = { missing: 10, thrown: 1, workDay: 5, change: 3, share: 5 } as const;
 
 /** What a gram of a crop that is liked is worth over one of another, g (starting figure). */
 export const LIKED_G = 0.3;

@@ -26,6 +26,7 @@ export function reworked(
 ): AheadPlan {
   const search = new Search(problem, 'wide');
   search.restore(counts);
+  search.leaveOut();
   search.grow();
   for (let round = 0; round < ROUNDS && search.improve(); round += 1);
   search.grow();

@@ -32,6 +32,7 @@ interface Stretch {
 /** A plan under way, with what it supplies and leaves, so that one start more or less is tried in no time. */
 export class Search {
   readonly counts: number[];
+  /** Of what is wanted on each day, what nothing is there for, or only more of a crop than its share, g. */
   missing: Float64Array;
   private readonly supply: Grams[];
   private readonly left: Float64Array[];
@@ -40,7 +41,7 @@ export class Search {
   private readonly days: Int32Array;
   /** What eating costs, which is what a start more or less changes first. */
   private cost: number;
-  private eaten: Eaten = { missing: 0, thrown: 0, liked: 0 };
+  private eaten: Eaten = { missing: 0, thrown: 0, offShare: 0, liked: 0 };
   /** How eating stands at the begin of each week. */
   private readonly weeks: AsOf[] = [];
   /** New starts of one crop in one kind of container at one place, in the order of their days. */
@@ -85,7 +86,7 @@ export class Search {
   private reckon(): number {
     this.weeks.length = 0;
     this.eaten = eatSupply(this.problem, this.supply, {
-      onDay: (day, missing) => (this.missing[day] = missing),
+      onDay: (day, missing, { beyond }) => (this.missing[day] = missing + beyond),
       onWeek: (asOf) => this.weeks.push(asOf)
     });
     return eatingCostG(this.eaten);
@@ -156,6 +157,25 @@ export class Search {
       if (best < 0) return;
       this.put(best, 1);
       this.cost = this.reckon();
+    }
+  }
+
+  /** Leaves out what is planned already and saves more than it gives, the most first. */
+  leaveOut(): void {
+    for (;;) {
+      let [best, bestG] = [-1, -NOTHING];
+      const before = this.cost;
+      this.problem.starts.forEach(({ sowingId }, index) => {
+        if (sowingId === null || this.counts[index] === 0) return;
+        const saved = this.beginG(index, -1);
+        this.put(index, -1);
+        const byG = this.reckon() + saved - before;
+        this.put(index, 1);
+        if (byG < bestG) [best, bestG] = [index, byG];
+      });
+      if (best >= 0) this.put(best, -1);
+      this.cost = this.reckon();
+      if (best < 0) return;
     }
   }
 

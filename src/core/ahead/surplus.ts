@@ -46,7 +46,7 @@ export function surplusOf(
     },
     kept.map(({ supply }) => supply),
     {
-      onDay: (_day, _missing, _eaten, past) => past.forEach((g, index) => (thrown[index]! += g))
+      onDay: (_day, _missing, { thrown: past }) => past.forEach((g, index) => (thrown[index]! += g))
     }
   );
   return kept.flatMap(({ item }, index) =>

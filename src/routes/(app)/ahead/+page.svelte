@@ -27,7 +27,7 @@
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
-  import { dayNames, gapWords, glutAheadWords, overWords, rowName } from '$words/ahead.ts';
+  import { dayNames, gapWords, glutAheadWords, overWords, rowName, takenWords } from '$words/ahead.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -146,14 +146,8 @@
   async function take() {
     const begin = beginBodies(present, taken, dayName);
     const leaveOut = taken.flatMap(({ sowingId }) => (sowingId ? [{ sowingId, eventId: newId() }] : []));
-    const many = takenLines.length;
     planner.stop();
-    if (
-      await deeds.send(
-        { begin, leaveOut },
-        many === 1 ? 'Taken: it is on the list.' : `Taken: ${many} changes are on the list.`
-      )
-    ) {
+    if (await deeds.send({ begin, leaveOut }, takenWords(begin.length, leaveOut.length))) {
       planner.clear();
       left = new Set();
     }
