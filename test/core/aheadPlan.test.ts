@@ -6,7 +6,9 @@ import { eat } from '../../src/core/ahead/eat.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
 import { better, columnsOf, modelOf, planOf } from '../../src/core/ahead/model.ts';
 import { reworked } from '../../src/core/ahead/reworked.ts';
+import { plannedFor } from '../../src/core/ahead/growable.ts';
 import { shortDays } from '../../src/core/ahead/paces.ts';
+import { proposalOf } from '../../src/core/ahead/proposal.ts';
 import {
   leftOf,
   standsNow,
@@ -418,6 +420,34 @@ describe('weeks ahead', function () {
     const [gap] = gapsOf(eat(problem, standsNow(problem)).days);
     const mend = startFor(problem, standsNow(problem), gap!)!;
     expect(mend.g).to.be.above(0);
+  });
+
+  it('promise of a proposal what its sowings, each planned by itself, then come to', () => {
+    const input = twelveCrops();
+    const built = buildProblem(input);
+    const proposal = proposalOf(built, greedy(built.problem), input);
+    const taken = proposal.changes.map(({ begin, count }, nth) => {
+      const one = input.growables.find(({ crop }) => crop.key === begin!.cropKey)!;
+      const { projected } = plannedFor(
+        one,
+        {
+          place: input.places.find(({ id }) => id === begin!.placeId)!,
+          container: input.containers.find(({ id }) => id === begin!.containerId)!,
+          count,
+          ownSeedG: null,
+          aim: { kind: 'from', at: input.horizon.workFrom[begin!.day]! }
+        },
+        input.context
+      );
+      return { ...projected, setup: { ...projected.setup, id: `taken ${nth}` } };
+    });
+    expect(taken.length).to.be.above(10);
+    const { problem } = buildProblem({ ...input, sowings: taken, growables: [] });
+    const { days } = eat(problem, standsNow(problem));
+    days.forEach(({ missingG, thrownG }, day) => {
+      expect(missingG, `missing on ${day}`).to.be.closeTo(proposal.days[day]!.missingG, 1e-6);
+      expect(thrownG, `thrown on ${day}`).to.be.closeTo(proposal.days[day]!.thrownG, 1e-6);
+    });
   });
 
   it('judge a plan on drawn paces: the nearer to the edge, the more days are short', () => {

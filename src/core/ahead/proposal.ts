@@ -5,6 +5,7 @@ import { plannedAt } from './growable.ts';
 import type { AheadPlan } from './greedy.ts';
 import { standsNow } from './problem.ts';
 import { rowsOf, type Row } from './rows.ts';
+import { supplyOf, type Supply } from './supply.ts';
 import { usesOf, type Use } from './uses.ts';
 
 /** One change of a proposal, with all that it takes to make it so. */
@@ -33,7 +34,8 @@ export function proposalOf(
   plan: AheadPlan,
   input: AheadInput
 ): Proposal {
-  const { days, missingG, thrownG, costG } = plan.outcome;
+  /** What is begun, forecast for its own day: while plans are weighed, days near each other are taken for alike. */
+  const own = new Map<number, Supply>();
   const changes = changesOf(problem, plan).map((change): Proposed => {
     const start = problem.starts[change.index]!;
     const of = starts[change.index];
@@ -45,6 +47,7 @@ export function proposalOf(
     const { growable, place } = of.course;
     const at = input.horizon.workFrom[start.day]!;
     const one = plannedAt(growable, { place, container: of.container, at }, input.context);
+    own.set(change.index, supplyOf(one.projected, input.horizon, input.context.now));
     const key = `new ${change.index}`;
     const [row] = rowsOf(
       [{ ...one.projected, setup: { ...one.setup, id: key, count: change.count } }],
@@ -63,8 +66,17 @@ export function proposalOf(
       row: { ...row!, sowingIds: [], g: row!.g * change.count }
     };
   });
-  const uses = usesOf(problem, plan.counts);
-  return { changes, days, uses, missingG, thrownG, costG, standsG: eat(problem, standsNow(problem)).costG };
+  const forecast = problem.starts.map((start, index) => ({ ...start, ...own.get(index) }));
+  const { days, missingG, thrownG } = eat({ ...problem, starts: forecast }, plan.counts);
+  return {
+    changes,
+    days,
+    uses: usesOf(problem, plan.counts),
+    missingG,
+    thrownG,
+    costG: plan.outcome.costG,
+    standsG: eat(problem, standsNow(problem)).costG
+  };
 }
 
 /** How much of all that could be mended a proposal leaves at most, as a share, by a cost that none can be under. */
