@@ -423,7 +423,9 @@ describe('weeks ahead', function () {
   });
 
   it('promise of a proposal what its sowings, each planned by itself, then come to', () => {
-    const input = twelveCrops();
+    // By a window, where no two weeks of winter are alike.
+    const window = { ...shelf, light: { kind: 'sill', aspect: 'midday', back: false } } as const;
+    const input = { ...twelveCrops(), places: [window] };
     const built = buildProblem(input);
     const proposal = proposalOf(built, greedy(built.problem), input);
     const taken = proposal.changes.map(({ begin, count }, nth) => {
@@ -441,7 +443,7 @@ describe('weeks ahead', function () {
       );
       return { ...projected, setup: { ...projected.setup, id: `taken ${nth}` } };
     });
-    expect(taken.length).to.be.above(10);
+    expect(taken.length).to.be.above(5);
     const { problem } = buildProblem({ ...input, sowings: taken, growables: [] });
     const { days } = eat(problem, standsNow(problem));
     days.forEach(({ missingG, thrownG }, day) => {
