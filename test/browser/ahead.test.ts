@@ -221,6 +221,10 @@ describe('the weeks ahead', function () {
     await open(page, stage, '/ahead');
     const looking = page.getByText('Looking for the smallest thing that mends it.');
     await looking.first().waitFor();
+    // A search for a plan that is broken off takes nothing away: what mends is asked for again.
+    await page.getByRole('button', { name: 'Propose eight weeks' }).click();
+    await page.getByRole('button', { name: 'Put it away' }).click();
+    await looking.first().waitFor();
     const top = async () => (await page.locator('.weeks').boundingBox())!.y;
     const before = await top();
     await page.evaluate('letGo()');

@@ -70,14 +70,14 @@ export async function filledDatabase(
       select floor(extract(epoch from pg_postmaster_start_time()))::text as run`;
     const filled = `brote_filled_${what}`;
     await admin`select pg_advisory_lock(${FILLED_LOCK})`;
-    const database = await ensureDatabase(adminUrl, filled, folder);
     const said = async (): Promise<string[]> =>
       (
         await admin<{ said: string | null }[]>`
           select shobj_description(oid, 'pg_database') as said from pg_database where datname = ${filled}`
       )[0]?.said?.split(' ') ?? [];
-    if ((await said())[0] !== run) {
-      await ensureDatabase(adminUrl, filled, folder, true);
+    const isOfThisRun = (await said())[0] === run;
+    const database = await ensureDatabase(adminUrl, filled, folder, !isOfThisRun);
+    if (!isOfThisRun) {
       await use(database);
       const known = await fill(database.ownerUrl);
       closeDb();

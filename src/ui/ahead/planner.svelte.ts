@@ -19,6 +19,8 @@ export class Planner {
   working = $state(false);
   private worker: Worker | null = null;
   private question = 0;
+  /** Of what mends it: the question that is not answered yet. */
+  private unanswered = $state<number | null>(null);
   /** A better one that waits for the last to be read. */
   private next: { proposal: Proposal; timer: ReturnType<typeof setTimeout> } | null = null;
   private shownAt = -Infinity;
@@ -37,10 +39,16 @@ export class Planner {
   mend(data: AheadData): void {
     if (this.working) return;
     this.mendings = null;
-    this.ask('mend', data);
+    this.unanswered = this.ask('mend', data);
   }
 
-  private ask(what: Asked['what'], data: AheadData): void {
+  /** Whether it is known, or looked for, what mends what stands: a search that was broken off has to be asked again. */
+  get mends(): boolean {
+    return this.mendings !== null || this.unanswered !== null;
+  }
+
+  /** @returns the number of the question */
+  private ask(what: Asked['what'], data: AheadData): number {
     // It stays for the next question: one that is warm answers at once.
     this.worker ??= newPlanner();
     this.worker.onmessage = ({ data: told }: MessageEvent<Told>) => this.hear(told);
@@ -50,13 +58,17 @@ export class Planner {
       this.mendings ??= [];
       this.done = { kind: 'done', why: 'no-solver', progress: null, short: [], wishes: [] };
     };
-    this.worker.postMessage({ what, question: (this.question += 1), data } satisfies Asked);
+    this.question += 1;
+    this.worker.postMessage({ what, question: this.question, data } satisfies Asked);
+    return this.question;
   }
 
   private hear(told: Told): void {
     if (told.kind === 'proposal') this.offer(told.proposal);
     else if (told.kind === 'mendings') {
-      if (told.question === this.question) this.mendings = told.mendings;
+      if (told.question !== this.unanswered) return;
+      this.mendings = told.mendings;
+      this.unanswered = null;
     } else if (told.kind === 'progress') this.progress = told.progress;
     else {
       this.showNext();
@@ -98,6 +110,7 @@ export class Planner {
     this.next = null;
     this.worker?.terminate();
     this.worker = null;
+    this.unanswered = null;
     this.working = false;
   }
 

@@ -184,7 +184,8 @@
       data.ahead.away,
       data.ahead.orders
     ]);
-    if (!page.hydrated || now === asked || planner.working || planner.proposal || !hungry) return;
+    if (!page.hydrated || planner.working || planner.proposal || !hungry) return;
+    if (now === asked && planner.mends) return;
     asked = now;
     planner.mend($state.snapshot(present) as AheadData);
   });
