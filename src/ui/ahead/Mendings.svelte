@@ -101,4 +101,12 @@
   .words {
     flex: 1;
   }
+  @media (max-width: 47.99rem) {
+    .offer {
+      flex-wrap: wrap;
+    }
+    .words {
+      flex-basis: 100%;
+    }
+  }
 </style>

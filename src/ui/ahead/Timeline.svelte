@@ -9,7 +9,9 @@
   import BandRow from './BandRow.svelte';
   import Grams from './Grams.svelte';
   import { DATES, HEADING, laneAt, lanesOf, ROW } from './lanes.ts';
+  import { heightClass } from './fullness.ts';
   import { scaleOf } from './scale.ts';
+  import UseBars from './UseBars.svelte';
 
   /** Where a row is dragged to: days later, negative for sooner, and another place; null where it stays at its own. */
   export interface To {
@@ -154,7 +156,6 @@
       else onchoose(row.key);
     } else if (event.key === 'Escape') letGo();
   }
-  const heightClass = (share: number) => (share > 1.001 ? 'over' : share >= 0.999 ? 'full' : 'used');
   const label = (row: Row): string =>
     `${rowName(row)}, ${row.container}, ${ROW_KINDS[row.kind]}${row.locked ? ', kept as it is' : ''}: begins ${shortDate(row.beginsAt, locale)}, opens ${shortDate(row.open.p50, locale)}${isMovable(row) ? '. Left and right arrows move it by a day, up and down to another place; Enter keeps that.' : ''}`;
 </script>
@@ -271,23 +272,7 @@
       </svg>
       <Grams {days} {scale} height={110} />
       {#each containers as { id, name, shares: of } (id)}
-        <svg
-          width={scale.width}
-          height={USE}
-          viewBox="0 0 {scale.width} {USE}"
-          role="img"
-          aria-label="How many {name}s are taken"
-        >
-          {#each of as share, day (day)}
-            <rect
-              class={heightClass(share)}
-              x={day * scale.dayWidth}
-              y={USE - 2 - Math.min(1, share) * (USE - 4)}
-              width={scale.dayWidth + 0.5}
-              height={Math.min(1, share) * (USE - 4)}
-            />
-          {/each}
-        </svg>
+        <UseBars {name} shares={of} {scale} height={USE} />
       {/each}
     </div>
   </div>

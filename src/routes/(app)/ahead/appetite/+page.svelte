@@ -79,8 +79,12 @@
     tastes[key] = { ...tasteOf(key), taste };
   }
   const SHARES = [0, 0.1, 0.2, 0.3, 0.5, 0.7, 1] as const;
-  const share = (key: string, of: 'leastShare' | 'mostShare', typed: string) =>
-    (tastes[key] = { ...tasteOf(key), [of]: typed === '' ? null : Number(typed) });
+  const SHARE_WORDS = {
+    leastShare: { label: 'At least, of a week', none: 'no wish' },
+    mostShare: { label: 'At most, of a week', none: 'half' }
+  } as const;
+  const wish = (key: string, of: keyof typeof SHARE_WORDS, chosen: string) =>
+    (tastes[key] = { ...tasteOf(key), [of]: chosen === '' ? null : Number(chosen) });
 
   function every(typed: Typed, g: number) {
     typed.grams = typed.grams.map(() => shown(g));
@@ -129,6 +133,21 @@
     }
   }
 </script>
+
+{#snippet share(key: string, of: keyof typeof SHARE_WORDS, chosen: number | null)}
+  <Select
+    size="sm"
+    labelText={SHARE_WORDS[of].label}
+    selected={chosen === null ? '' : String(chosen)}
+    on:change={(event) => wish(key, of, (event.target as HTMLSelectElement).value)}
+  >
+    <SelectItem value="" text={SHARE_WORDS[of].none} />
+    {#each SHARES as one (one)}{#if one > 0}<SelectItem
+          value={String(one)}
+          text="{one * 100} %"
+        />{/if}{/each}
+  </Select>
+{/snippet}
 
 <svelte:head><title>What you eat · Brote</title></svelte:head>
 
@@ -199,6 +218,10 @@
 
   <section>
     <h2>Liked and not</h2>
+    <p class="soft small">
+      Plans keep each crop to half of a week, or to what you say of one you like. On a day with nothing else
+      it is eaten all the same.
+    </p>
     <ul>
       {#each crops as { key, name } (key)}
         {@const { taste, leastShare, mostShare } = tasteOf(key)}
@@ -218,30 +241,8 @@
               onclick={() => feel(key, taste === 'disliked' ? 'usual' : 'disliked')}>Never</button
             >
             {#if taste === 'liked'}
-              <Select
-                size="sm"
-                labelText="At least, of a week"
-                selected={leastShare === null ? '' : String(leastShare)}
-                on:change={(event) => share(key, 'leastShare', (event.target as HTMLSelectElement).value)}
-              >
-                <SelectItem value="" text="no wish" />
-                {#each SHARES as one (one)}{#if one > 0}<SelectItem
-                      value={String(one)}
-                      text="{one * 100} %"
-                    />{/if}{/each}
-              </Select>
-              <Select
-                size="sm"
-                labelText="At most, of a week"
-                selected={mostShare === null ? '' : String(mostShare)}
-                on:change={(event) => share(key, 'mostShare', (event.target as HTMLSelectElement).value)}
-              >
-                <SelectItem value="" text="half" />
-                {#each SHARES as one (one)}{#if one > 0}<SelectItem
-                      value={String(one)}
-                      text="{one * 100} %"
-                    />{/if}{/each}
-              </Select>
+              {@render share(key, 'leastShare', leastShare)}
+              {@render share(key, 'mostShare', mostShare)}
             {/if}
           </div>
         </li>
