@@ -1,4 +1,4 @@
-import { LIKED_G, supplyWith, WEIGHTS, type AheadProblem, type Counts, type Grams } from './problem.ts';
+import { LIKED_G, supplyWith, WEEK, WEIGHTS, type AheadProblem, type Counts, type Grams } from './problem.ts';
 
 /** A day as it is expected to go, g. */
 export interface DayAhead {
@@ -11,6 +11,13 @@ export interface DayAhead {
   byCrop: number[];
   thrownByCrop: number[];
 }
+
+/** Less than this share of a day's appetite missing is no lack (starting figure). */
+const SHORT_SHARE = 0.25;
+
+/** Whether a day has too little to eat, for its gap to be told. */
+export const isShort = ({ missingG, appetiteG }: Pick<DayAhead, 'missingG' | 'appetiteG'>): boolean =>
+  appetiteG > 0 && missingG > SHORT_SHARE * appetiteG;
 
 export interface Outcome {
   days: DayAhead[];
@@ -30,7 +37,6 @@ export interface Eaten {
   liked: number;
 }
 
-const WEEK = 7;
 /** Less than this is nothing, g. */
 const NOTHING = 1e-9;
 

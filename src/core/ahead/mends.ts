@@ -1,4 +1,4 @@
-import { eat, type DayAhead } from './eat.ts';
+import { eat, isShort, type DayAhead } from './eat.ts';
 import { greedy } from './greedy.ts';
 import { fits, leftOf, type AheadProblem, type Counts } from './problem.ts';
 
@@ -9,8 +9,6 @@ export interface Stretch {
   g: number;
 }
 
-/** Less than this share of a day's appetite missing is no gap (starting figure). */
-const GAP_SHARE = 0.25;
 /** Less than this thrown in a row is no glut, g (starting figure). */
 const GLUT_G = 10;
 /** Two stretches so near are one. */
@@ -31,7 +29,7 @@ function stretches(days: readonly number[], counts: (g: number, day: number) => 
 export const gapsOf = (days: readonly DayAhead[]): Stretch[] =>
   stretches(
     days.map(({ missingG }) => missingG),
-    (g, day) => g > GAP_SHARE * days[day]!.appetiteG && g > 0
+    (_g, day) => isShort(days[day]!)
   );
 
 /** The stretches in which greens would be thrown. */

@@ -1,6 +1,6 @@
 import { eat } from './eat.ts';
 import type { AheadPlan } from './greedy.ts';
-import { LIKED_G, standsNow, supplyWith, WEIGHTS, type AheadProblem } from './problem.ts';
+import { LIKED_G, standsNow, supplyWith, WEEK, weeksOf, WEIGHTS, type AheadProblem } from './problem.ts';
 
 /** A mixed-integer linear model as solvers take it: columns with bounds and costs, rows between bounds, both sparse. */
 export interface LinearModel {
@@ -30,8 +30,6 @@ interface Layout {
   short(crop: number, week: number): number;
   beyond(crop: number, week: number): number;
 }
-
-const WEEK = 7;
 
 type Term = readonly [column: number, factor: number];
 type Row = (lower: number, terms: readonly Term[], upper: number) => void;
@@ -191,28 +189,22 @@ function layOut(
   };
 }
 
-function sharesHold(
-  { days, crops, appetiteG }: AheadProblem,
-  { eaten, short, beyond }: Layout,
-  row: Row
-): void {
-  const weeks = Math.ceil(days / WEEK);
-  for (let week = 0; week < weeks; week += 1) {
-    const [from, until] = [week * WEEK, Math.min(days, (week + 1) * WEEK)];
-    const wanted = appetiteG.slice(from, until).reduce((sum, g) => sum + g, 0);
-    crops.forEach(({ leastShare, mostShare }, crop) => {
+function sharesHold(problem: AheadProblem, { eaten, short, beyond }: Layout, row: Row): void {
+  weeksOf(problem).forEach(({ from, until, wantedG }, week) =>
+    problem.crops.forEach(({ leastShare, mostShare }, crop) => {
       const inWeek = Array.from({ length: until - from }, (_, n): Term => [eaten(crop, from + n), 1]);
-      if (mostShare < 1) row(-Infinity, [...inWeek, [beyond(crop, week), -1]], mostShare * wanted);
-      if (leastShare > 0) row(leastShare * wanted, [...inWeek, [short(crop, week), 1]], Infinity);
-    });
-  }
+      if (mostShare < 1) row(-Infinity, [...inWeek, [beyond(crop, week), -1]], mostShare * wantedG);
+      if (leastShare > 0) row(leastShare * wantedG, [...inWeek, [short(crop, week), 1]], Infinity);
+    })
+  );
 }
 
 /** A plan as the columns of its model: what a solver may start from. */
 export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan): Float64Array {
-  const { days, crops, starts, worked, appetiteG } = problem;
-  const model = new Float64Array(modelSize(problem));
-  const layout = layOutOf(problem);
+  const { days, crops, starts, worked } = problem;
+  let columns = starts.length;
+  const layout = layOut(problem, () => columns++);
+  const model = new Float64Array(columns);
   counts.forEach((count, at) => (model[at] = count));
   const supply = supplyWith(problem, counts);
   for (const crop of crops.keys()) {
@@ -229,15 +221,13 @@ export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
     }
   }
   outcome.days.forEach(({ missingG }, day) => (model[layout.missing(day)] = missingG));
-  for (let week = 0; week * WEEK < days; week += 1) {
-    const [from, until] = [week * WEEK, (week + 1) * WEEK];
-    const wanted = appetiteG.slice(from, until).reduce((sum, g) => sum + g, 0);
+  weeksOf(problem).forEach(({ from, until, wantedG }, week) =>
     crops.forEach(({ leastShare, mostShare }, crop) => {
       const eaten = outcome.days.slice(from, until).reduce((sum, { byCrop }) => sum + byCrop[crop]!, 0);
-      model[layout.short(crop, week)] = Math.max(0, leastShare * wanted - eaten);
-      model[layout.beyond(crop, week)] = Math.max(0, eaten - mostShare * wanted);
-    });
-  }
+      model[layout.short(crop, week)] = Math.max(0, leastShare * wantedG - eaten);
+      model[layout.beyond(crop, week)] = Math.max(0, eaten - mostShare * wantedG);
+    })
+  );
   starts.forEach(({ workDays }, at) => {
     if (counts[at]! > 0)
       for (const day of workDays) {
@@ -247,17 +237,6 @@ export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
   });
   return model;
 }
-
-function layOutOf(problem: AheadProblem): Layout {
-  let next = problem.starts.length;
-  return layOut(problem, () => next++);
-}
-
-const modelSize = (problem: AheadProblem): number => {
-  let next = problem.starts.length;
-  layOut(problem, () => next++);
-  return next;
-};
 
 /**
  * The plan that a solution of its model is. Of the solution only what is begun is taken: what comes of that is worked out as it

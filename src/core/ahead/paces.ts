@@ -1,12 +1,10 @@
 import { phi, phiInverse } from '../stats/normal.ts';
-import { eat } from './eat.ts';
+import { eat, isShort } from './eat.ts';
 import type { AheadProblem, Counts, Start } from './problem.ts';
 
 /** So many paces a plan is judged on, and a day short in more than this share of them is said (docs/model.md, 13). */
 const DRAWS = 20;
 const TOO_OFTEN = 0.2;
-/** Less than this share of a day's appetite missing is no short day. */
-const SHORT_SHARE = 0.25;
 /** How much of how one tray runs is its household's own, as a correlation (starting figure). */
 const TOGETHER = 0.6;
 
@@ -18,8 +16,8 @@ export function shortDays(problem: AheadProblem, counts: Counts): { day: number;
   for (let draw = 0; draw < DRAWS; draw += 1) {
     const household = phiInverse((draw + 0.5) / DRAWS);
     const drawn = drawPace({ ...problem, starts: begun }, household, draw);
-    eat(drawn, of).days.forEach(({ missingG, appetiteG }, day) => {
-      if (missingG > SHORT_SHARE * appetiteG && appetiteG > 0) often[day]! += 1 / DRAWS;
+    eat(drawn, of).days.forEach((one, day) => {
+      if (isShort(one)) often[day]! += 1 / DRAWS;
     });
   }
   return [...often].flatMap((share, day) => (share > TOO_OFTEN ? [{ day, share }] : []));

@@ -82,6 +82,19 @@ export interface AheadProblem {
   worked: readonly boolean[];
 }
 
+/** Days of a week of a horizon, which begins with its first day. */
+export const WEEK = 7;
+
+/** The weeks of a horizon, the last day of each not included, with all that is wanted in them, g. */
+export const weeksOf = ({
+  days,
+  appetiteG
+}: Pick<AheadProblem, 'days' | 'appetiteG'>): { from: number; until: number; wantedG: number }[] =>
+  Array.from({ length: Math.ceil(days / WEEK) }, (_, week) => {
+    const [from, until] = [week * WEEK, Math.min(days, (week + 1) * WEEK)];
+    return { from, until, wantedG: appetiteG.slice(from, until).reduce((sum, g) => sum + g, 0) };
+  });
+
 /** How many of each start are begun. */
 export type Counts = readonly number[];
 

@@ -80,7 +80,5 @@ export function proposalOf(
 }
 
 /** How much of all that could be mended a proposal leaves at most, as a share, by a cost that none can be under. */
-export const leavesShare = (
-  { costG, standsG }: Pick<Proposal, 'costG' | 'standsG'>,
-  boundG: number
-): number => (standsG > boundG ? Math.max(0, (costG - boundG) / (standsG - boundG)) : 0);
+export const leavesShare = ({ costG, standsG }: Proposal, boundG: number): number =>
+  standsG > boundG ? Math.max(0, (costG - boundG) / (standsG - boundG)) : 0;

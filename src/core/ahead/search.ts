@@ -118,15 +118,15 @@ export class Search {
     return this.counts[index]! < start.most && fits(this.left, start);
   }
 
-  /** Cost of eating with one more of a start. */
-  private tried(index: number): number {
+  /** Cost of eating with one more of a start, or one less. */
+  private tried(index: number, times: 1 | -1 = 1): number {
     const start = this.problem.starts[index]!;
-    addTo(this.supply[start.crop]!, start, 1);
+    addTo(this.supply[start.crop]!, start, times);
     // Up to the week in which it opens everything goes as it went.
     const opens = start.opened.findIndex((g) => g > 0);
     const from = opens < 0 ? undefined : this.weeks.findLast(({ day }) => day <= opens);
     const eaten = eatSupply(this.problem, this.supply, { from });
-    addTo(this.supply[start.crop]!, start, -1);
+    addTo(this.supply[start.crop]!, start, -times);
     return eatingCostG(eaten);
   }
 
@@ -147,36 +147,26 @@ export class Search {
 
   /** Begins whatever mends anything, of whichever day, the most first. */
   grow(): void {
-    for (;;) {
-      let [best, bestG] = [-1, -NOTHING];
-      this.problem.starts.forEach(({ sowingId }, index) => {
-        if (sowingId !== null || !this.canAdd(index)) return;
-        const byG = this.tried(index) + this.beginG(index, 1) - this.cost;
-        if (byG < bestG) [best, bestG] = [index, byG];
-      });
-      if (best < 0) return;
-      this.put(best, 1);
-      this.cost = this.reckon();
-    }
+    while (this.mendBest(({ sowingId }, index) => sowingId === null && this.canAdd(index), 1));
   }
 
   /** Leaves out what is planned already and saves more than it gives, the most first. */
   leaveOut(): void {
-    for (;;) {
-      let [best, bestG] = [-1, -NOTHING];
-      const before = this.cost;
-      this.problem.starts.forEach(({ sowingId }, index) => {
-        if (sowingId === null || this.counts[index] === 0) return;
-        const saved = this.beginG(index, -1);
-        this.put(index, -1);
-        const byG = this.reckon() + saved - before;
-        this.put(index, 1);
-        if (byG < bestG) [best, bestG] = [index, byG];
-      });
-      if (best >= 0) this.put(best, -1);
-      this.cost = this.reckon();
-      if (best < 0) return;
-    }
+    while (this.mendBest(({ sowingId }, index) => sowingId !== null && this.counts[index]! > 0, -1));
+  }
+
+  /** Begins one more, or one less, of the start that mends most by it. @returns whether any mends anything */
+  private mendBest(may: (start: Start, index: number) => boolean, times: 1 | -1): boolean {
+    let [best, bestG] = [-1, -NOTHING];
+    this.problem.starts.forEach((start, index) => {
+      if (!may(start, index)) return;
+      const byG = this.tried(index, times) + this.beginG(index, times) - this.cost;
+      if (byG < bestG) [best, bestG] = [index, byG];
+    });
+    if (best < 0) return false;
+    this.put(best, times);
+    this.cost = this.reckon();
+    return true;
   }
 
   /** Leaves out new starts of some days. @returns whether there were any */

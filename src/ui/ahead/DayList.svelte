@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import type { DayAhead } from '$core/ahead/eat.ts';
+  import { isShort, type DayAhead } from '$core/ahead/eat.ts';
   import type { DayWork } from '$core/ahead/rows.ts';
   import { greensMass } from '$core/units/format.ts';
   import { workWords } from '$words/ahead.ts';
@@ -34,15 +34,13 @@
     return days < 2 ? `${capital(dayWords(at, now, locale))}, ${date}` : date;
   };
   const told = $derived(
-    days.map(({ appetiteG, eatenG, missingG }, day) =>
-      away[day]
-        ? 'nobody at home'
-        : appetiteG === 0
-          ? ''
-          : missingG > appetiteG * 0.25
-            ? `${greensMass(eatenG, locale.units)} of ${greensMass(appetiteG, locale.units)}`
-            : greensMass(appetiteG, locale.units)
-    )
+    days.map((one, day) => {
+      const { appetiteG, eatenG } = one;
+      if (away[day]) return 'nobody at home';
+      if (appetiteG === 0) return '';
+      const wanted = greensMass(appetiteG, locale.units);
+      return isShort(one) ? `${greensMass(eatenG, locale.units)} of ${wanted}` : wanted;
+    })
   );
   const isTold = (day: number): boolean =>
     works[day]!.length > 0 || day === 0 || told[day] !== told[day - 1] || days[day]!.thrownG > 5;
@@ -55,7 +53,7 @@
       {#if isTold(day)}
         <li>
           <h3>{named(at)}</h3>
-          <p class="small" class:short={days[day]!.missingG > days[day]!.appetiteG * 0.25}>
+          <p class="small" class:short={isShort(days[day]!)}>
             {told[day]}{#if days[day]!.thrownG > 5}
               · {greensMass(days[day]!.thrownG, locale.units)} past its days{/if}
           </p>

@@ -7,11 +7,10 @@
   import { SHORT_WEEKDAYS, ROW_KINDS, rowName } from '$words/ahead.ts';
   import { shortDate, type Locale } from '$words/time.ts';
   import BandRow from './BandRow.svelte';
+  import Bars from './Bars.svelte';
   import Grams from './Grams.svelte';
   import { DATES, HEADING, laneAt, lanesOf, ROW } from './lanes.ts';
-  import { heightClass } from './fullness.ts';
   import { scaleOf } from './scale.ts';
-  import UseBars from './UseBars.svelte';
 
   /** Where a row is dragged to: days later, negative for sooner, and another place; null where it stays at its own. */
   export interface To {
@@ -160,15 +159,6 @@
     `${rowName(row)}, ${row.container}, ${ROW_KINDS[row.kind]}${row.locked ? ', kept as it is' : ''}: begins ${shortDate(row.beginsAt, locale)}, opens ${shortDate(row.open.p50, locale)}${isMovable(row) ? '. Left and right arrows move it by a day, up and down to another place; Enter keeps that.' : ''}`;
 </script>
 
-{#snippet bar(top: number, day: number, share: number, kind: string)}
-  <rect
-    class={kind}
-    x={day * scale.dayWidth}
-    y={top + HEADING - 4 - Math.min(1, share) * (HEADING - 10)}
-    width={scale.dayWidth + 0.5}
-    height={Math.min(1, share) * (HEADING - 10)}
-  />
-{/snippet}
 <!-- What comes to lie under a hand that has pressed, a link for one, is not dragged off by the browser itself. -->
 <svelte:document
   ondragstart={(event) => {
@@ -213,12 +203,12 @@
             <rect class="target" x="0" y={lane.top} width={scale.width} height={lane.bottom - lane.top} />
           {/if}
           <g role="img" aria-label="How full {lane.name} is">
-            {#each boards.get(lane.placeId)?.shares ?? [] as share, day (day)}
-              {@render bar(lane.top, day, share, heightClass(share))}
-            {/each}
-            {#each boards.get(lane.placeId)?.dark ?? [] as share, day (day)}
-              {#if share > 0}{@render bar(lane.top, day, share, 'in-dark')}{/if}
-            {/each}
+            {#if boards.has(lane.placeId)}
+              {@const { shares, dark } = boards.get(lane.placeId)!}
+              {@const on = { scale, bottom: lane.top + HEADING - 4, height: HEADING - 10 }}
+              <Bars {shares} {...on} />
+              <Bars shares={dark} {...on} dark />
+            {/if}
           </g>
           <line
             class="board"
@@ -272,7 +262,15 @@
       </svg>
       <Grams {days} {scale} height={110} />
       {#each containers as { id, name, shares: of } (id)}
-        <UseBars {name} shares={of} {scale} height={USE} />
+        <svg
+          width={scale.width}
+          height={USE}
+          viewBox="0 0 {scale.width} {USE}"
+          role="img"
+          aria-label="How many {name}s are taken"
+        >
+          <Bars shares={of} {scale} bottom={USE - 2} height={USE - 4} />
+        </svg>
       {/each}
     </div>
   </div>
@@ -372,17 +370,5 @@
     fill: var(--beet-soft);
     stroke: var(--focus);
     stroke-width: 2;
-  }
-  .used {
-    fill: var(--ink-faint);
-  }
-  .full {
-    fill: var(--ink-soft);
-  }
-  .in-dark {
-    fill: var(--band-dark);
-  }
-  .over {
-    fill: var(--alarm);
   }
 </style>

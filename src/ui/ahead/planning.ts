@@ -1,8 +1,6 @@
 import { buildProblem } from '$core/ahead/build.ts';
 import { greedy, type AheadPlan } from '$core/ahead/greedy.ts';
 import { reworked } from '$core/ahead/reworked.ts';
-import { eat } from '$core/ahead/eat.ts';
-import { standsNow } from '$core/ahead/problem.ts';
 import { leavesShare, proposalOf, type Proposal } from '$core/ahead/proposal.ts';
 import { aheadOf, type AheadData } from '$core/ahead/household.ts';
 import { mendingsOf, type Mending } from '$core/ahead/offers.ts';
@@ -56,13 +54,16 @@ export async function answer(
     tell({ kind: 'mendings', question, mendings: mendingsOf(built, input, moved) });
     return;
   }
-  const propose = (plan: AheadPlan): void =>
-    tell({ kind: 'proposal', proposal: proposalOf(built, plan, input) });
+  const propose = (plan: AheadPlan): Proposal => {
+    const proposal = proposalOf(built, plan, input);
+    tell({ kind: 'proposal', proposal });
+    return proposal;
+  };
   const atOnce = better(problem, [greedy(problem, { improved: false })]);
-  propose(atOnce);
+  let proposed = propose(atOnce);
   const byRule = greedy(problem);
   let best = better(problem, [atOnce, byRule, reworked(problem, byRule)]);
-  if (best !== atOnce) propose(best);
+  if (best !== atOnce) proposed = propose(best);
   let why: Extract<Told, { kind: 'done' }>['why'] = 'no-solver';
   let progress: Progress | null = null;
   try {
@@ -76,11 +77,10 @@ export async function answer(
     const found = better(problem, [best, plan, reworked(problem, plan, { stretches: 0 })]);
     if (found.outcome.costG < best.outcome.costG) {
       best = found;
-      propose(best);
+      proposed = propose(best);
     }
-    const standsG = eat(problem, standsNow(problem)).costG;
-    const left = leavesShare({ costG: best.outcome.costG, standsG }, solved.progress.boundG);
-    why = solved.proved && left <= BEST_LEAVES ? 'best' : 'time';
+    const isBest = solved.proved && leavesShare(proposed, solved.progress.boundG) <= BEST_LEAVES;
+    why = isBest ? 'best' : 'time';
     ({ progress } = solved);
   } catch {
     // Without memory or WebAssembly the plan by rule stands, and that is said.

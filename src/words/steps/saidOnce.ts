@@ -1,11 +1,12 @@
 import type { StepBody } from '$core/steps/step.ts';
+import type { MediumKind } from '$core/supplies/media/medium.ts';
 import { stepCaution } from '../cautions.ts';
 import { stepHow } from './steps.ts';
 
 /** A step of a walk, with what its tray is filled with. */
 interface Walked {
   body: StepBody;
-  of: readonly { projected: { setup: { medium: Parameters<typeof stepHow>[1] } } }[];
+  of: readonly { projected: { setup: { medium: MediumKind } } }[];
 }
 
 /** Of the steps of a walk: whose caution, and whose way of doing it, an earlier one has said already. */

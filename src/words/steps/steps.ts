@@ -1,6 +1,7 @@
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
 import { hasPool } from '$core/supplies/media/below.ts';
+import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { mass, seedMass, volume, type Units } from '$core/units/format.ts';
@@ -109,7 +110,7 @@ const waterTitle = (body: BodyOf<'water'>, { containers, locale }: StepOn): stri
   eachAndAll(body.waterMl ?? 0, containers, (mL) => volume(mL, locale.units));
 
 /** How a step of the round is done, whichever tray it is for; nothing where its title says it all. */
-export function stepHow(body: StepBody, medium: StepOn['medium']['kind']): string {
+export function stepHow(body: StepBody, medium: MediumKind): string {
   switch (body.kind) {
     case 'spray':
       return 'Your own spray: as strong as its label or recipe says, and no wetter than a breath on the leaves.';

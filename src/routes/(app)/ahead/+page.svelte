@@ -3,7 +3,7 @@
   import { Button } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
   import { buildProblem } from '$core/ahead/build.ts';
-  import { eat } from '$core/ahead/eat.ts';
+  import { eat, isShort } from '$core/ahead/eat.ts';
   import { aheadOf, type AheadData } from '$core/ahead/household.ts';
   import { dayIndex, dayOf, isAwayOn } from '$core/ahead/horizon.ts';
   import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
@@ -120,10 +120,8 @@
   });
   let before: ReturnType<typeof atRest> | null = null;
   const above = $derived(dragged !== null && before ? before : (before = atRest()));
-  const fedDays = $derived(
-    days.filter(({ missingG, appetiteG }) => appetiteG > 0 && missingG <= appetiteG * 0.25).length
-  );
   const eatingDays = $derived(days.filter(({ appetiteG }) => appetiteG > 0).length);
+  const fedDays = $derived(eatingDays - days.filter(isShort).length);
   const placeName = (id: string): string =>
     data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
 
