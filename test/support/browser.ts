@@ -120,11 +120,12 @@ export async function reload(page: Page): Promise<void> {
   await scripted(page);
 }
 
-/** Does what records something, and waits until the server has answered: for what is asked of the server next. */
+/** Does what records something, and waits until the server has answered and the page shows what it said. */
 export async function recorded(page: Page, touch: () => Promise<void>): Promise<void> {
   const answer = page.waitForResponse('**/api/events');
   await touch();
   await answer;
+  await page.locator('[aria-busy="true"]').waitFor({ state: 'detached' });
 }
 
 /** Waits until so many of these are there, no more and no fewer: for what comes and goes by an answer under way. */

@@ -5,7 +5,8 @@
   const waiting = $derived(journal.waiting ? journal.outgoing.length : 0);
 </script>
 
-<div class="bar" aria-live="polite">
+<!-- Busy until the server has answered and the page shows it: what was done is then told once. -->
+<div class="bar" aria-live="polite" aria-busy={journal.outgoing.length > waiting}>
   {#if journal.refused}
     <div class="line alarm">
       <span>{journal.refused}</span><button class="chip" onclick={() => (journal.refused = null)}
