@@ -7,6 +7,7 @@ import {
   open,
   PHONE,
   setStage,
+  settled,
   type Stage
 } from '../support/browser.ts';
 import { keyboard, pointer } from '../support/hand.ts';
@@ -79,6 +80,7 @@ describe('the first tray, from clone to plate', function () {
         if (!taken) break;
         await hand.press(mine.getByRole('button', { name: /^Undo/ }));
         await mine.getByText('Day 0 · rooting, covered').waitFor({ state: 'detached' });
+        await settled(page);
       }
 
       // Does each round what the round asks, and looks where it asks to look.
@@ -89,6 +91,7 @@ describe('the first tray, from clone to plate', function () {
           const label = await mine.locator('button.tick strong').first().innerText();
           await hand.press(mine.locator('button.tick').first());
           await mine.locator('button.tick strong', { hasText: label }).waitFor({ state: 'detached' });
+          await settled(page);
           chips.push(label);
         }
         const look = mine
@@ -100,6 +103,7 @@ describe('the first tray, from clone to plate', function () {
           const words = await look.innerText();
           await hand.press(look);
           await mine.getByText(`Looked: ${words.toLowerCase()}`).first().waitFor();
+          await settled(page);
           round -= 1;
           chips.push(words);
           await move(page, '+6 h');

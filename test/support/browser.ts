@@ -125,6 +125,11 @@ export async function recorded(page: Page, touch: () => Promise<void>): Promise<
   const answer = page.waitForResponse('**/api/events');
   await touch();
   await answer;
+  await settled(page);
+}
+
+/** Waits until the page shows what the server said of all that was touched. */
+export async function settled(page: Page): Promise<void> {
   await page.locator('[aria-busy="true"]').waitFor({ state: 'detached' });
 }
 
