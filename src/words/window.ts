@@ -42,6 +42,17 @@ export function windowWords({ open, close, still }: WindowFacts, now: number, lo
   return `Opens ${day(open.p50)}, likely ${day(Math.max(from, now))} to ${day(to)}.`;
 }
 
+/** The same in a few words, for a tray that needs nothing: “opens Wednesday to Saturday”. */
+export function windowBrief(facts: WindowFacts, now: number, locale: Locale): string {
+  const { open, still } = facts;
+  const day = (at: number) => dayWords(at, now, locale);
+  if (!open.seen && still !== null && open.p50 > now) return `too ${still} here to open`;
+  if (!Number.isFinite(open.p50)) return 'does not open as it stands';
+  if (open.seen || open.p50 <= now) return windowWords(facts, now, locale);
+  const [from, to] = [Math.max(open.p10, now), open.p90];
+  return daysAway(to, from, locale.zone) === 0 ? `opens ${day(to)}` : `opens ${day(from)} to ${day(to)}`;
+}
+
 function closing(close: MarkForecast, now: number, locale: Locale): string {
   if (close.p50 <= now) return `Past its best since ${dayWords(close.p50, now, locale)}: cut what is good.`;
   return `Open now. Best before ${capital(dayWords(close.p50, now, locale))}.`

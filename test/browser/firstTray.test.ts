@@ -76,7 +76,7 @@ describe('the first tray, from clone to plate', function () {
       const mine = page.locator(`article:has(#${title})`);
       for (const taken of [true, false]) {
         await hand.press(mine.getByRole('button', { name: /Sow 2.99 g/ }));
-        await mine.getByText('Day 0 · rooting, covered').waitFor();
+        await mine.getByText('Day 0 · rooting, covered').waitFor({ state: 'attached' });
         if (!taken) break;
         await hand.press(mine.getByRole('button', { name: /^Undo/ }));
         await mine.getByText('Day 0 · rooting, covered').waitFor({ state: 'detached' });
@@ -100,7 +100,7 @@ describe('the first tray, from clone to plate', function () {
           .first();
         const asks = (await mine.getByRole('button', { name: 'Not yet' }).count()) > 0;
         if (asks && round % 2 === 1) {
-          const words = await look.innerText();
+          const words = await look.locator('.words').innerText();
           await hand.press(look);
           await mine.getByText(`Looked: ${words.toLowerCase()}`).first().waitFor();
           await settled(page);

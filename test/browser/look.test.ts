@@ -42,6 +42,21 @@ describe('a closer look', function () {
     await card.filter({ hasText: 'Damping off' }).waitFor({ state: 'detached' });
   });
 
+  it('waits on a phone behind one touch, where a stop asks for nothing of it', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/round');
+    const stop = page
+      .locator('article.stop', { has: page.getByRole('button', { name: /^More of/ }) })
+      .first();
+    const closer = stop.getByRole('link', { name: /Look closer/ });
+    await closer.waitFor({ state: 'hidden' });
+    await stop.getByRole('button', { name: /^More of/ }).tap();
+    await closer.waitFor();
+    await expectFitsThumb(page);
+    await stop.getByRole('button', { name: /^More of/ }).tap();
+    await closer.waitFor({ state: 'hidden' });
+  });
+
   it('is entered late for yesterday, and two looks that disagree are both kept until one is undone', async () => {
     const page = await stage.page();
     const tray = await trayOf(page, stage, 'Arugula');

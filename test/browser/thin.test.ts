@@ -87,7 +87,7 @@ async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 | 2): Pr
       } else if ((await stood.count()) > 0 && round % 4 === 3)
         await recorded(page, () => stood.first().click());
       else if ((await looks.count()) > 0) {
-        const words = await looks.locator('button').first().innerText();
+        const words = await looks.locator('.words').first().innerText();
         const seen = days >= COMES_D.find(([of]) => of.test(words))![1];
         await recorded(page, () =>
           looks

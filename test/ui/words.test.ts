@@ -20,7 +20,7 @@ import { pressingWords } from '../../src/words/pressing.ts';
 import { pictureWords } from '../../src/words/pictureWords.ts';
 import { cueWords, eventWords, LOSS_WORDS } from '../../src/words/events.ts';
 import { clockTime, dayAndTime, dayWords, fromTo, isoDay, spanWords } from '../../src/words/time.ts';
-import { windowWords } from '../../src/words/window.ts';
+import { windowBrief, windowWords } from '../../src/words/window.ts';
 import { at } from '../support/rhythm.ts';
 
 const METRIC = { zone: 'Europe/Madrid', units: 'metric' } as const;
@@ -112,6 +112,17 @@ describe('a window in words', () => {
     expect(windowWords({ open: open, close: mark(-3, -1, 0), still: null }, NOW, METRIC)).to.equal(
       'Past its best since yesterday: cut what is good.'
     );
+  });
+
+  it('is its range alone in the line of a tray that needs nothing', () => {
+    const brief = (open: MarkForecast, still: 'cold' | 'hot' | null = null) =>
+      windowBrief({ open, close, still }, NOW, METRIC);
+    expect(brief(mark(2, 3, 5))).to.equal('opens Wednesday to Saturday');
+    expect(brief(mark(-1, 1, 2))).to.equal('opens today to Wednesday');
+    expect(brief(mark(1.1, 1.15, 1.2))).to.equal('opens tomorrow');
+    expect(brief(mark(2, 3, 5), 'cold')).to.equal('too cold here to open');
+    expect(brief(mark(Infinity, Infinity, Infinity))).to.equal('does not open as it stands');
+    expect(brief(mark(-2, -1, 1))).to.equal('Likely open since yesterday: look for the cue.');
   });
 
   it('says where nothing grows', () => {

@@ -40,14 +40,19 @@
   {@const words = cueWords(cue, crop, path, locale.units)}
   <div class="row look" role="group" aria-label="Look at {crop.name}">
     {#if named}<strong class="small">{crop.name}</strong>{/if}
+    <!-- A chip says what it does. -->
     <button
       class="chip"
+      aria-describedby="then-{setup.id}"
       onclick={() =>
         journal.record(
           setup.id,
           { type: 'looked', cue, reached: true },
           `${crop.name}: ${words.toLowerCase()}`
-        )}>{words}</button
+        )}
+      ><span class="words">{words}</span><span class="then" aria-hidden="true" id="then-{setup.id}"
+        >{cueThen(cue, part.projected)}</span
+      ></button
     >
     <button
       class="chip quiet"
@@ -58,6 +63,31 @@
           `${crop.name}: ${words.toLowerCase()}, not yet`
         )}>Not yet</button
     >
-    <span class="small soft">{cueThen(cue, part.projected)}</span>
   </div>
 {/if}
+
+<style>
+  .chip:has(.then) {
+    display: inline-flex;
+    flex-direction: column;
+    flex: 0 1 auto;
+    max-width: 26rem;
+    padding-block: 0.3rem;
+    border-radius: 1.4rem;
+    line-height: 1.2;
+    text-align: start;
+  }
+  .then {
+    color: var(--ink-soft);
+    font-size: 0.8125rem;
+    font-weight: 400;
+  }
+  @media (max-width: 47.99rem) {
+    .look {
+      flex-wrap: nowrap;
+    }
+    .chip.quiet {
+      flex: none;
+    }
+  }
+</style>

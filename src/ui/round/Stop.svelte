@@ -53,6 +53,8 @@
   const pictures = $derived(picturesOf(sowings, now));
   /** How damp it is must be felt before it is watered: asked for first. */
   const unsure = $derived(stop.parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')));
+  const isSown = $derived(sowings.some(({ state }) => state.sownAt !== null && state.stage !== 'ended'));
+  let more = $state(false);
   const quiet = $derived(
     stop.steps.length === 0 &&
       stop.parts.every(({ ask }) => !ask.look && ask.notes.every(({ kind }) => kind !== 'not-begun'))
@@ -64,7 +66,13 @@
     <TrayDrawing picture={pictures[0]} beside={pictures[1] ?? null} label="" />
   </a>
   <div class="what stack">
-    <StopHead {stop} {now} {locale} {alone} picture={picturesWords(name, pictures, locale.units)} />
+    <StopHead {stop} {now} {locale} {alone} {quiet} picture={picturesWords(name, pictures, locale.units)} />
+    {#if isSown && !unsure && !alone}
+      <!-- At the width of a phone what is only offered waits behind a touch. -->
+      <button class="more" aria-expanded={more} aria-label="More of {name}" onclick={() => (more = !more)}
+        >{more ? 'Less' : 'More'}</button
+      >
+    {/if}
     {#if unsure}<FeelRow {stop} {name} unsure />{/if}
     {#each stop.steps as step (step.key)}
       <StepTick
@@ -86,7 +94,7 @@
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
-    {#if !unsure}<FeelRow {stop} {name} />{/if}
+    {#if !unsure}<div class="offered" class:more={more || alone}><FeelRow {stop} {name} /></div>{/if}
     <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
   </div>
@@ -108,6 +116,9 @@
   .picture {
     align-self: end;
   }
+  .more:is(button) {
+    display: none;
+  }
   @media (max-width: 47.99rem) {
     /* The picture beside its name, and under both what is to be done; of a tray that needs nothing one line. */
     .stop {
@@ -116,7 +127,8 @@
       padding-block: 0.5rem;
     }
     .stop.quiet {
-      grid-template-columns: 4.5rem minmax(0, 1fr);
+      grid-template-columns: 3.5rem minmax(0, 1fr);
+      padding-block: 0.25rem;
     }
     .what {
       display: contents;
@@ -124,16 +136,41 @@
     .what > :global(*) {
       grid-column: 1 / -1;
     }
+    .picture {
+      grid-area: 1 / 1;
+    }
     .what > :global(header) {
-      grid-column: 2;
+      grid-area: 1 / 2;
       align-self: center;
     }
-    .quiet .nothing,
-    .quiet .what > :global(.feel) {
+    .what > .more:is(button) {
+      display: block;
+      grid-area: 1 / 2;
+      place-self: start end;
+      margin-top: -0.55rem;
+      min-width: 2.75rem;
+      min-height: 2.75rem;
+      padding: 0;
+      border: 0;
+      background: none;
+      color: var(--beet);
+      font-size: 0.9375rem;
+      text-align: end;
+      text-decoration: underline;
+    }
+    .quiet .what > :global(header) {
+      line-height: 1.3;
+    }
+    .stop:not(.quiet) .what > :global(header:has(+ button) h3),
+    .quiet .what > :global(header:has(+ button)) {
+      padding-inline-end: 3.25rem;
+    }
+    .offered:not(.more),
+    .quiet .nothing {
       display: none;
     }
     .quiet .what > :global(header h3) {
-      font-size: 1.1rem;
+      font-size: 1.05rem;
     }
   }
 </style>

@@ -6,17 +6,19 @@
   import { cropNames, containersWords } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
-  import { windowOf, windowWords } from '$words/window.ts';
+  import { windowBrief, windowOf, windowWords } from '$words/window.ts';
 
   interface Props {
     stop: Stop;
     now: number;
     locale: Locale;
     alone: boolean;
+    /** It asks for nothing: at the width of a phone in a line. */
+    quiet: boolean;
     /** What the drawing shows, for those who cannot see it. */
     picture: string;
   }
-  let { stop, now, locale, alone, picture }: Props = $props();
+  let { stop, now, locale, alone, quiet, picture }: Props = $props();
 
   const first = $derived(stop.parts[0]!.projected);
   const names = $derived(cropNames(stop.parts.map(({ projected }) => projected)));
@@ -25,11 +27,20 @@
     const stage = stageWords(stageAt(projected, now), projected.path);
     if (projected.state.sownAt !== null) return `Day ${dayOf(projected, now)} · ${stage}`;
     if (ask.beginsAt === null) return stage;
-    return `${stage}, ${projected.soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(ask.beginsAt, now, locale)}`;
+    return `${stage}, ${begins(projected, ask.beginsAt)}`;
+  }
+
+  const begins = ({ soak }: StopPart['projected'], at: number): string =>
+    `${soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(at, now, locale)}`;
+
+  function brief({ projected, ask }: StopPart): string {
+    if (projected.state.sownAt === null && ask.beginsAt !== null) return begins(projected, ask.beginsAt);
+    if (projected.state.sownAt === null || mayBeLost(projected, now)) return standing({ projected, ask });
+    return windowBrief(windowOf(projected), now, locale);
   }
 </script>
 
-<header>
+<header class:quiet={quiet && !alone}>
   <h3 id="stop-{stop.key}" class:visually-hidden={alone}>
     {#if alone}{names} now{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index >
         0
@@ -57,6 +68,11 @@
       </p>
     {/if}
   {/each}
+  {#if quiet && !alone}
+    <p class="brief soft small">
+      · {containersWords(first.setup)} · {stop.parts.map(brief).join(' · ')}
+    </p>
+  {/if}
 </header>
 
 <style>
@@ -75,7 +91,18 @@
   .window.open {
     font-weight: 650;
   }
+  .brief {
+    display: none;
+  }
   @media (max-width: 47.99rem) {
+    .quiet > * {
+      display: none;
+    }
+    .quiet > h3,
+    .quiet > .brief {
+      display: inline;
+      line-height: 1.35;
+    }
     h3 {
       font-size: 1.2rem;
     }

@@ -198,6 +198,18 @@
     border-top: 1.5px solid var(--ink-faint);
   }
   @media (max-width: 47.99rem) {
+    /* What is to be done begins as high as it can. */
+    .page-head {
+      flex-wrap: nowrap;
+      align-items: start;
+    }
+    .page-head > .row {
+      flex: none;
+      flex-direction: column;
+    }
+    h1 {
+      font-size: 1.5rem;
+    }
     .above {
       margin-top: 0.5rem;
       padding: 0.5rem 0;
