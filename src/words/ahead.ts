@@ -67,7 +67,7 @@ export function shortageWords(
       : ` Begun ${Math.ceil(laterMs / DAY) === 1 ? 'a day' : `${Math.ceil(laterMs / DAY)} days`} later, from about ${dayWords(now + laterMs, now, locale)}, it goes.`;
   switch (kind) {
     case 'light':
-      return `${place.name} is dark: it roots there, and has to move once it needs light.${elsewhere.length === 0 ? ' No other place has room for it then.' : ''}`;
+      return `${place.name} is dark: it roots there, and there is no place with light to carry it to.${elsewhere.length === 0 ? ' No other place has room for it then.' : ''}`;
     case 'board':
       return `${place.name} has no room for it all the while, by what stands there and is on the list.${then}${laterMs === null && elsewhere.length === 0 ? ' Nor has any other place: a smaller container, or fewer of them, would go.' : ''}`;
     case 'container':
@@ -87,6 +87,15 @@ export function overWords({ use: { kind, name: of }, from, until }: Over, name: 
       return `More ${of}s are on the list than there are ${when}: move something to another day.`;
   }
 }
+
+/** Where it is begun, and where it is carried to light. */
+export const whereWords = (
+  { placeId, lightPlaceId }: Pick<Row, 'placeId' | 'lightPlaceId'>,
+  placeName: (id: string) => string
+): string =>
+  lightPlaceId === null
+    ? placeName(placeId)
+    : `${placeName(placeId)}, at first light to ${placeName(lightPlaceId)}`;
 
 /** What a line of a proposal asks. */
 export function lineTitle({ kind, change, instead }: Line, now: number, locale: Locale): string {

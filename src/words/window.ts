@@ -15,11 +15,12 @@ export interface WindowFacts {
 export const windowOf = ({
   crop,
   place,
+  carriedTo,
   forecast: { marks }
-}: Pick<Projected, 'crop' | 'place' | 'forecast'>): WindowFacts => ({
+}: Pick<Projected, 'crop' | 'place' | 'carriedTo' | 'forecast'>): WindowFacts => ({
   open: marks.windowOpen,
   close: marks.windowClose,
-  still: standsStill(crop, place)
+  still: standsStill(crop, place) ?? (carriedTo && standsStill(crop, carriedTo))
 });
 
 const STILL = {

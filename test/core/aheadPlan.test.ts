@@ -240,6 +240,7 @@ describe('weeks ahead', function () {
         one,
         {
           place: input.places.find(({ id }) => id === begin!.placeId)!,
+          lightPlace: null,
           container: input.containers.find(({ id }) => id === begin!.containerId)!,
           count,
           ownSeedG: null,

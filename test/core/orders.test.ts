@@ -23,6 +23,7 @@ const order = (rule: Rule, more: Partial<StandingOrder> = {}): StandingOrder => 
   container: container('Tray', [25, 18], 4),
   count: 1,
   place: shelf,
+  lightPlace: null,
   ownSeedG: null,
   rule,
   fromDay: '2026-11-26',

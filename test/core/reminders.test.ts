@@ -42,6 +42,7 @@ function sowing(
       mediumId: null,
       method: methodOf('press-and-wait'),
       place: shelf,
+      lightPlace: null,
       density: 'usual',
       ownSeedG: null,
       germinationPct: null,

@@ -20,7 +20,7 @@ const short = (
   wanted: Stand,
   stands: readonly Stand[],
   { place = shelf, owned = null as number | null, needsLight = true, places = [shelf, dark, sill] } = {}
-) => shortagesOf(wanted, needsLight, { place, places, stands, owned });
+) => shortagesOf([{ ...wanted, placeId: place.id }], needsLight, { places, stands, owned });
 
 // 90 cm wide and 40 deep: two rows of three trays.
 const FULL = Array.from({ length: 6 }, (_, n) => stand(0, 5 + n));

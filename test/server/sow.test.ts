@@ -12,13 +12,14 @@ import type { Step } from '../../src/core/steps/step.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { listPlaces } from '../../src/server/households/places.ts';
+import { addPlace, listPlaces } from '../../src/server/households/places.ts';
 import { listChoices } from '../../src/server/sowings/choices.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
 import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
+import { steadyPlace } from '../support/rhythm.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
 /** Grams that a protocol has somebody weigh, line by line, and sow. */
@@ -31,12 +32,25 @@ describe('a sowing that is shown', function () {
   this.timeout(120_000);
   let database: TestDatabase;
   let home: { id: string; placeId: string };
+  const cupboard = {
+    ...steadyPlace(19),
+    id: randomUUID(),
+    name: 'Cupboard',
+    light: { kind: 'dark' }
+  } as const;
+  const sill = {
+    ...steadyPlace(16),
+    id: randomUUID(),
+    name: 'Sill',
+    light: { kind: 'sill', aspect: 'away', back: false }
+  } as const;
   const lots = new Map<string, string>();
   const session = () => sessionOf(home.id);
   before(async () => {
     database = await freshDatabase();
     home = await household('Upstairs');
     await inHousehold(home.id, async (tx) => {
+      for (const place of [cupboard, sill]) await addPlace(tx, home.id, place);
       for (const [index, { key }] of CROPS.entries()) {
         const id = randomUUID();
         lots.set(key, id);
@@ -70,6 +84,8 @@ describe('a sowing that is shown', function () {
       kind: fc.constantFrom('one', 'halves', 'blended' as const),
       crops: fc.uniqueArray(fc.constantFrom(...keys), { minLength: 4, maxLength: 4 }),
       parts: fc.integer({ min: 2, max: 4 }),
+      dark: fc.boolean(),
+      toSill: fc.boolean(),
       withLot: fc.array(fc.boolean(), { minLength: 4, maxLength: 4 }),
       share: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 4, maxLength: 4 }),
       shareOf: fc.constantFrom('weight', 'count' as const),
@@ -114,7 +130,8 @@ describe('a sowing that is shown', function () {
       mediumId: '',
       methodKey: made.method.key,
       method: null,
-      placeId: home.placeId,
+      placeId: made.dark ? cupboard.id : home.placeId,
+      lightPlaceId: made.toSill ? sill.id : '',
       newPlace: null,
       density: made.density as Draft['density'],
       ownDensity: made.ownDensity,
@@ -142,6 +159,7 @@ describe('a sowing that is shown', function () {
       medium: draft.medium,
       methodKey: draft.methodKey,
       placeId: draft.placeId,
+      lightPlaceId: worked.sowings[0]!.setup.lightPlaceId,
       density: draft.density,
       seedsPerCm2: draft.density === 'own' ? Number(draft.ownDensity) : null,
       ownSeedG: draft.ownSeedG,
@@ -182,6 +200,7 @@ describe('a sowing that is shown', function () {
           expect(setup.seedG).to.be.closeTo(shown.setup.seedG, 1e-6);
           expect(setup.seedsPerCm2).to.be.closeTo(shown.setup.seedsPerCm2, 1e-9);
           expect(setup.areaShare).to.equal(shown.setup.areaShare);
+          expect(setup.lightPlaceId).to.equal(shown.setup.lightPlaceId);
           expect(setup.mix?.map(({ cropKey }) => cropKey)).to.deep.equal(
             shown.setup.mix?.map(({ cropKey }) => cropKey)
           );

@@ -137,7 +137,7 @@ const bookG = ({ input }: Home, key: string): number => {
 function sown({ pace, gives, chance, input }: Home, of: Growable, now: Millis): Tray {
   const { projected, plan } = plannedAt(
     of,
-    { place: input.places[0]!, container: TRAY, at: now },
+    { where: { place: input.places[0]!, lightPlace: null }, container: TRAY, at: now },
     { ...input.context, now }
   );
   const own = Math.exp(pace + chance.normal(of.crop.durationCv));

@@ -16,6 +16,7 @@ export const start = (
 ): Start => ({
   crop,
   placeId: 'p',
+  lightPlaceId: null,
   containerId: `c${crop}`,
   day,
   workDays: [day],

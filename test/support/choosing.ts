@@ -21,6 +21,7 @@ export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {
     mediumId: null,
     method,
     place: steadyPlace(21),
+    lightPlace: null,
     density: 'usual',
     ownSeedG: null,
     germinationPct: null,

@@ -31,6 +31,7 @@ export const radishTray = (more: Partial<SowingSetup> = {}): SowingSetup => ({
   lotId: null,
   method: DEFAULT_METHOD,
   placeId: shelf.id,
+  lightPlaceId: null,
   seedsPerCm2: 2.5,
   germinationPct: null,
   seedG: 11.8,

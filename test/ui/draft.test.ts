@@ -33,6 +33,7 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   methodKey: 'press-and-wait',
   method: null,
   placeId: place.id,
+  lightPlaceId: '',
   newPlace: null,
   density: 'usual',
   ownDensity: '',

@@ -113,6 +113,7 @@ export function grow(
       mediumId: null,
       method,
       place,
+      lightPlace: null,
       density: 'usual',
       ownSeedG: null,
       germinationPct: null,

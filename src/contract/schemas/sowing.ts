@@ -99,6 +99,8 @@ export const newSowingSchema = yup.object({
   /** Where this sowing differs from its method: the method as it is to be for it. */
   method: methodSchema.nullable().default(null),
   placeId: id('Choose a place.').required('Choose a place.'),
+  /** Of what sprouts in the dark, where it is carried as it comes to light; null for where it grows fastest. */
+  lightPlaceId: optionalId(),
   newPlace: placeSchema.nullable().default(null),
   density: yup
     .string()

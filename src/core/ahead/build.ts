@@ -9,7 +9,15 @@ import { emptyG } from '../shelf/weight.ts';
 import { standingOf } from '../sowing/standing.ts';
 import { areaCm2, type KeptContainer } from '../supplies/containers/container.ts';
 import { longestGapH } from '../time/rhythm.ts';
-import { begunNow, coursesOf, seedCostG, whyNotAt, type Course, type Growable } from './growable.ts';
+import {
+  begunNow,
+  coursesOf,
+  seedCostG,
+  whyNotAt,
+  type Course,
+  type Growable,
+  type Where
+} from './growable.ts';
 import { appetiteOn, usualAppetiteG, type Eater, type Taste } from './appetite.ts';
 import { dayIndex, dayOf, isAwayOn, type Horizon } from './horizon.ts';
 import type { AheadCrop, AheadProblem, Standing, Start } from './problem.ts';
@@ -97,7 +105,8 @@ export function buildProblem(input: AheadInput): Built {
     const supply = supplyOf(first, horizon, context.now);
     starts.push({
       crop: cropIndex(supply.cropKey),
-      placeId: first.setup.placeId,
+      placeId: first.place.id,
+      lightPlaceId: first.carriedTo?.id ?? null,
       containerId: '',
       day: Math.max(0, works[0]!),
       workDays: works.filter((day) => day >= 0 && day < horizon.days),
@@ -120,17 +129,29 @@ export function buildProblem(input: AheadInput): Built {
 
   const gapH = longestGapH(rhythm);
   const works = Array.from({ length: horizon.days }, (_, day) => canWork(day, input));
+  const darkPlaces = input.places.filter(({ light }) => light.kind === 'dark');
   for (const growable of input.growables) {
     if (tastes.get(growable.crop.key)?.taste === 'disliked') continue;
-    const courses = input.places
-      .filter((place) => whyNotAt(growable, place, gapH) === null)
-      .flatMap((place) => {
-        const now = begunNow(growable, place, horizon, context);
-        return now ? [{ place, ...now }] : [];
-      })
-      .sort((a, b) => a.opensAt - b.opensAt)
-      .slice(0, resources.mightBeFull ? MOST_PLACES : 1)
-      .map(({ place, planned: now }) => coursesOf(growable, place, now, horizon, context))
+    const soonest = (wheres: readonly Where[], most: number) =>
+      wheres
+        .filter((where) => whyNotAt(growable, where, gapH) === null)
+        .flatMap((where) => begunNow(growable, where, horizon, context) ?? [])
+        .sort((a, b) => a.opensAt - b.opensAt)
+        .slice(0, most);
+    const crowded = resources.mightBeFull;
+    const staying = soonest(
+      input.places.map((place) => ({ place, lightPlace: null })),
+      crowded ? MOST_PLACES : 1
+    );
+    // Where light is short, it may sprout in the dark and be carried to where it would have stood.
+    const carried = crowded
+      ? soonest(
+          staying.flatMap(({ where }) => darkPlaces.map((place) => ({ place, lightPlace: where.place }))),
+          1
+        )
+      : [];
+    const courses = [...staying, ...carried]
+      .map(({ where, planned: now }) => coursesOf(growable, where, now, horizon, context))
       .filter((along) => along.length > 0);
     for (const [nth, along] of courses.entries())
       for (const container of input.containers)
@@ -189,11 +210,13 @@ function startsOf(
   const found: Omit<Start, 'crop'>[] = [];
   const owned = resources.containers(container);
   const halfWeekG = (7 * usualAppetiteG(eaters) * USUAL_SHARE) / 2;
-  const fitsBoard = boardOf(courses[0]!.place).depthCm >= container.widthCm;
+  const { where } = courses[0]!;
+  const along = where.lightPlace ? [where.place, where.lightPlace] : [where.place];
+  const fitsBoard = along.every((place) => boardOf(place).depthCm >= container.widthCm);
   if (owned === 0 || !fitsBoard) return [];
   for (let day = courses[0]!.from; day < horizon.days; day += 1) {
     const course = courses.findLast(({ from }) => from <= day)!;
-    const { growable, place, sowD, freeD, curve } = course;
+    const { growable, sowD, freeD, curve } = course;
     const workDays = [...new Set([day, day + sowD])];
     if (workDays.some((one) => !works[one])) continue;
     const yieldG = course.yieldGCm2 * area;
@@ -201,16 +224,15 @@ function startsOf(
     if (opened.at(-1)! < FEEDS_SHARE * yieldG) break;
     const seedG = course.seedGCm2 * area;
     found.push({
-      placeId: place.id,
+      placeId: where.place.id,
+      lightPlaceId: where.lightPlace?.id ?? null,
       containerId: container.id,
       day,
       workDays,
       yieldG,
       opened,
       gone: shifted(curve.gone, day, yieldG),
-      uses: resources.wanted(growable, place, container, {
-        from: day + sowD,
-        until: day + freeD,
+      uses: resources.wanted(growable, staysOf(course, day), container, {
         seedG,
         loadG: course.loadGCm2 * area + emptyG(container)
       }),
@@ -223,6 +245,18 @@ function startsOf(
   }
   return found;
 }
+
+/** Where it stands from which day to which: on the day it is carried, at both. */
+const staysOf = (
+  { where: { place, lightPlace }, sowD, litD, freeD }: Course,
+  day: number
+): { place: Place; from: number; until: number }[] =>
+  lightPlace
+    ? [
+        { place, from: day + sowD, until: day + litD + 1 },
+        { place: lightPlace, from: day + litD, until: day + freeD }
+      ]
+    : [{ place, from: day + sowD, until: day + freeD }];
 
 /** Shares by day of what is begun on the first, as grams of what is begun on another. */
 function shifted(shares: Float64Array, day: number, yieldG: number): Float64Array {

@@ -2,6 +2,7 @@ import type { Crop, Density } from '../crops/crop.ts';
 import type { Prices } from '../costs/prices.ts';
 import type { Place } from '../places/place.ts';
 import { standsStill, tooWarm } from '../places/air/warmth.ts';
+import { leavesForLight } from '../sowing/carried.ts';
 import { planSowing, type PlanContext, type PlannedSowing, type SowingChoice } from '../sowing/planSowing.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
@@ -31,14 +32,21 @@ export interface Growable {
   seedG: number | null;
 }
 
+/** Where it is begun, and where it is carried as it comes to light: null where it stays. */
+export interface Where {
+  place: Place;
+  lightPlace: Place | null;
+}
+
 /** How one container of a crop goes at a place, counted in days from when it is begun. */
 export interface Course {
   growable: Growable;
-  place: Place;
+  where: Where;
   /** A day from which on it may be begun so. */
   from: number;
-  /** Days from its begin to its sowing, and until its container and place are free again. */
+  /** Days from its begin to its sowing, to the day it is carried to light, and until its container and place are free again. */
   sowD: number;
+  litD: number;
   freeD: number;
   curve: Curve;
   /** Per cm2 of a container. */
@@ -63,7 +71,7 @@ const USUAL: Container = {
 /** Containers of it at a place, as its household sows it. */
 export function plannedFor(
   { crop, medium, mediumId, method, density, lot }: Growable,
-  of: Pick<SowingChoice, 'place' | 'container' | 'count' | 'ownSeedG' | 'aim'>,
+  of: Pick<SowingChoice, 'place' | 'lightPlace' | 'container' | 'count' | 'ownSeedG' | 'aim'>,
   context: PlanContext
 ): PlannedSowing {
   return planSowing(
@@ -87,33 +95,40 @@ export function plannedFor(
 /** One container of it, begun at a place from a moment on. */
 export const plannedAt = (
   growable: Growable,
-  { place, container, at }: { place: Place; container: Container; at: Millis },
+  { where, container, at }: { where: Where; container: Container; at: Millis },
   context: PlanContext
 ): PlannedSowing =>
-  plannedFor(growable, { place, container, count: 1, ownSeedG: null, aim: { kind: 'from', at } }, context);
+  plannedFor(growable, { ...where, container, count: 1, ownSeedG: null, aim: { kind: 'from', at } }, context);
 
 /** Why a crop does not go at a place; null where it does. */
 export function whyNotAt(
   { crop, medium, method }: Growable,
-  place: Place,
+  { place, lightPlace }: Where,
   gapH: number
 ): 'too-warm' | 'stands-still' | 'dark' | 'dries-out' | null {
-  if (tooWarm(crop, place)) return 'too-warm';
-  if (standsStill(crop, place)) return 'stands-still';
-  if (place.light.kind === 'dark' && pathOf(crop, method, medium).lightFrom !== null) return 'dark';
-  return tooShort({ crop, medium, container: USUAL, place, gapH }, [place]) === null ? null : 'dries-out';
+  const along = lightPlace ? [place, lightPlace] : [place];
+  if (along.some((one) => tooWarm(crop, one))) return 'too-warm';
+  if (along.some((one) => standsStill(crop, one))) return 'stands-still';
+  const path = pathOf(crop, method, medium);
+  if (lightPlace ? !leavesForLight(place, path) : place.light.kind === 'dark' && path.lightFrom !== null)
+    return 'dark';
+  // Leaves lose most: it lasts as it lasts in light.
+  const last = lightPlace ?? place;
+  return tooShort({ crop, medium, container: USUAL, place: last, gapH }, [last]) === null
+    ? null
+    : 'dries-out';
 }
 
 /** One begun now at a place, and when it would open; null where it never would. */
 export function begunNow(
   growable: Growable,
-  place: Place,
+  where: Where,
   horizon: Horizon,
   context: PlanContext
-): { planned: PlannedSowing; opensAt: Millis } | null {
-  const planned = plannedAt(growable, { place, container: USUAL, at: horizon.workFrom[0]! }, context);
+): { where: Where; planned: PlannedSowing; opensAt: Millis } | null {
+  const planned = plannedAt(growable, { where, container: USUAL, at: horizon.workFrom[0]! }, context);
   const opensAt = planned.plan.forecast.marks.windowOpen.p50;
-  return planned.plan.stalls || !Number.isFinite(opensAt) ? null : { planned, opensAt };
+  return planned.plan.stalls || !Number.isFinite(opensAt) ? null : { where, planned, opensAt };
 }
 
 /**
@@ -122,17 +137,17 @@ export function begunNow(
  */
 export function coursesOf(
   growable: Growable,
-  place: Place,
+  where: Where,
   now: PlannedSowing,
   horizon: Horizon,
   context: PlanContext
 ): Course[] {
-  const step = place.light.kind === 'sill' ? SILL_STEP_D : horizon.days;
+  const step = (where.lightPlace ?? where.place).light.kind === 'sill' ? SILL_STEP_D : horizon.days;
   const courses: Course[] = [];
   for (let day = 0; day < horizon.days; day += step) {
     const at = horizon.workFrom[day]!;
-    const planned = day === 0 ? now : plannedAt(growable, { place, container: USUAL, at }, context);
-    const course = courseFrom(growable, place, day, planned, horizon, context.rhythm);
+    const planned = day === 0 ? now : plannedAt(growable, { where, container: USUAL, at }, context);
+    const course = courseFrom(growable, where, day, planned, horizon, context.rhythm);
     if (course) courses.push(course);
   }
   return courses;
@@ -140,7 +155,7 @@ export function coursesOf(
 
 function courseFrom(
   growable: Growable,
-  place: Place,
+  where: Where,
   day: number,
   { plan, setup, projected }: PlannedSowing,
   horizon: Horizon,
@@ -156,9 +171,10 @@ function courseFrom(
   if (!Number.isFinite(lastCut)) return null;
   return {
     growable,
-    place,
+    where,
     from: day === 0 ? begins : day,
     sowD: dayIndex(horizon, rhythm, setup.sowAt) - begins,
+    litD: where.lightPlace ? dayIndex(horizon, rhythm, forecast.litAt) - begins : 0,
     freeD: dayIndex(horizon, rhythm, lastCut) - begins + 1 + CLEANING_D,
     curve: curveOf(forecast, crop, method, moments),
     yieldGCm2: plan.yieldG.usual / areaCm2(USUAL),

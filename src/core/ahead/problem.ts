@@ -34,6 +34,8 @@ export interface Start {
   /** Index of its crop. */
   crop: number;
   placeId: string;
+  /** Where it is carried as it comes to light; null where it stays. */
+  lightPlaceId: string | null;
   containerId: string;
   /** On which it is begun. */
   day: number;

@@ -8,10 +8,20 @@ import { rowsOf, type Row } from './rows.ts';
 import { supplyOf, type Supply } from './supply.ts';
 import { usesOf, type Use } from './uses.ts';
 
+/** What is begun, where, and where it is carried to light: null where it stays. */
+export interface Begun {
+  cropKey: string;
+  containerId: string;
+  placeId: string;
+  lightPlaceId: string | null;
+  day: number;
+  seedG: number;
+}
+
 /** One change of a proposal, with all that it takes to make it so. */
 export interface Proposed extends Change {
   /** What is begun; null for a planned sowing that is left out. */
-  begin: { cropKey: string; containerId: string; placeId: string; day: number; seedG: number } | null;
+  begin: Begun | null;
   sowingId: string | null;
   row: Row;
 }
@@ -44,9 +54,9 @@ export function proposalOf(
       const [row] = rowsOf([stands!], () => ({ kind: 'planned', locked: false, order: null }));
       return { ...change, begin: null, sowingId: start.sowingId, row: row! };
     }
-    const { growable, place } = of.course;
+    const { growable, where } = of.course;
     const at = input.horizon.workFrom[start.day]!;
-    const one = plannedAt(growable, { place, container: of.container, at }, input.context);
+    const one = plannedAt(growable, { where, container: of.container, at }, input.context);
     own.set(change.index, supplyOf(one.projected, input.horizon, input.context.now));
     const key = `new ${change.index}`;
     const [row] = rowsOf(
@@ -58,7 +68,8 @@ export function proposalOf(
       begin: {
         cropKey: growable.crop.key,
         containerId: of.container.id,
-        placeId: place.id,
+        placeId: where.place.id,
+        lightPlaceId: where.lightPlace?.id ?? null,
         day: start.day,
         seedG: start.seedG
       },

@@ -6,7 +6,7 @@ import type { Container, KeptContainer } from '../supplies/containers/container.
 import { sizeKey } from '../supplies/containers/sizes.ts';
 import type { AheadInput } from './build.ts';
 import type { Resource, Use } from './problem.ts';
-import { boardCm, daysTaken, frontCm, standOf } from './room.ts';
+import { boardCm, daysTaken, frontCm, standOf, standsOf, type Stand } from './room.ts';
 
 /** What there is of board, containers and seed, day by day. */
 export class Resources {
@@ -81,33 +81,41 @@ export class Resources {
   /** What stands or is planned in one container takes, and until when. */
   of(standing: Standing): Use[] {
     const { horizon, context } = this.input;
-    const stand = standOf(standing);
-    const [from, until] = daysTaken(stand, horizon, context.rhythm);
-    const taken: [Resource['kind'], string, number][] = [
-      ['board', stand.placeId, stand.frontCm],
-      ['load', stand.placeId, standing.sowings.reduce((sum, half) => sum + mostWeightG(half), 0)],
-      ['container', stand.size, stand.count]
-    ];
+    const weightG = standing.sowings.reduce((sum, half) => sum + mostWeightG(half), 0);
+    const whole = standOf(standing);
+    const taken = standsOf(standing).flatMap((stand): [Resource['kind'], string, number, Stand][] => [
+      ['board', stand.placeId, stand.frontCm, stand],
+      ['load', stand.placeId, weightG, stand]
+    ]);
     // Its seed was taken from its lot when it was planned.
-    return taken.flatMap(([kind, id, amount]): Use[] => {
-      const resource = this.at(kind, id);
-      return resource === undefined ? [] : [{ resource, from, until, amount }];
-    });
+    return [...taken, ['container', whole.size, whole.count, whole] as const].flatMap(
+      ([kind, id, amount, stand]): Use[] => {
+        const resource = this.at(kind, id);
+        const [from, until] = daysTaken(stand, horizon, context.rhythm);
+        return resource === undefined ? [] : [{ resource, from, until, amount }];
+      }
+    );
   }
 
-  /** What one container of a crop would take. */
+  /** What one container of a crop would take, place by place. */
   wanted(
     { crop }: { crop: Crop },
-    place: Place,
+    stays: readonly { place: Place; from: number; until: number }[],
     container: KeptContainer,
-    { from, until, seedG, loadG }: { from: number; until: number; seedG: number; loadG: number }
+    { seedG, loadG }: { seedG: number; loadG: number }
   ): Use[] {
-    const uses: Use[] = [
-      { resource: this.at('board', place.id)!, from, until, amount: frontCm(container, 1) },
-      { resource: this.at('container', sizeKey(container))!, from, until, amount: 1 }
-    ];
-    const load = this.at('load', place.id);
-    if (load !== undefined) uses.push({ resource: load, from, until, amount: loadG });
+    const whole = { from: stays[0]!.from, until: stays.at(-1)!.until };
+    const uses = stays.map(({ place, from, until }): Use => ({
+      resource: this.at('board', place.id)!,
+      from,
+      until,
+      amount: frontCm(container, 1)
+    }));
+    uses.push({ resource: this.at('container', sizeKey(container))!, ...whole, amount: 1 });
+    for (const { place, from, until } of stays) {
+      const load = this.at('load', place.id);
+      if (load !== undefined) uses.push({ resource: load, from, until, amount: loadG });
+    }
     const seed = this.at('seed', crop.key);
     if (seed !== undefined) uses.push({ resource: seed, from: 0, until: 1, amount: seedG });
     return uses;

@@ -49,6 +49,20 @@ export function standOf(standing: Standing): Stand {
   };
 }
 
+/** The same board by board: where it sprouts in the dark, and from first light on where it is carried. */
+export function standsOf(standing: Standing): Stand[] {
+  const whole = standOf(standing);
+  const { carriedTo } = standing.sowings[0]!;
+  // Of two halves, the slower decides.
+  const litAt = Math.max(...standing.sowings.map(({ forecast }) => forecast.litAt));
+  if (carriedTo === null || !(litAt < whole.until)) return [whole];
+  const at = Math.max(whole.from, litAt);
+  return [
+    { ...whole, until: at },
+    { ...whole, placeId: carriedTo.id, from: at }
+  ];
+}
+
 /** The days of a horizon on which a stand takes its place and its containers: from the first, up to the second. */
 export function daysTaken(
   { from, until }: Pick<Stand, 'from' | 'until'>,
@@ -62,6 +76,8 @@ export function daysTaken(
 /** What there is too little of for a sowing, and the nearest that goes. */
 export interface Shortage {
   kind: 'board' | 'container' | 'light';
+  /** Where; of containers, where it is sown. */
+  placeId: string;
   /** So much later there is enough, ms; null where there is none within weeks, or time mends nothing. */
   laterMs: number | null;
   /** Other places in light that have room for it as it is. */
@@ -73,48 +89,73 @@ const MOST_LATER = 42 * DAY;
 
 /**
  * Whether a sowing finds room, a light place and containers all the while it stands.
- * @param wanted as it would stand
+ * @param wanted as it would stand, board by board: more than one where it is carried to light
  * @param needsLight whether it comes to light at some time
  * @param owned how many there are of its size; null where nobody has counted
  */
 export function shortagesOf(
-  wanted: Stand,
+  wanted: readonly Stand[],
   needsLight: boolean,
-  {
-    place,
-    places,
-    stands,
-    owned
-  }: { place: Place; places: readonly Place[]; stands: readonly Stand[]; owned: number | null }
+  { places, stands, owned }: { places: readonly Place[]; stands: readonly Stand[]; owned: number | null }
 ): Shortage[] {
-  const hasRoom = (at: Place, by = 0): boolean =>
+  const first = wanted[0]!;
+  const whole = { ...first, until: wanted.at(-1)!.until };
+  const placeOf = new Map(places.map((place) => [place.id, place]));
+  const hasRoom = (at: Place, stand: Stand, by = 0): boolean =>
     fits(
       stands.filter(({ placeId }) => placeId === at.id),
-      wanted,
+      stand,
       by,
       (one) => one.frontCm,
       boardCm(
         at,
         Math.max(
-          wanted.widthCm,
+          stand.widthCm,
           ...stands.filter(({ placeId }) => placeId === at.id).map((one) => one.widthCm)
         )
       )
     );
-  const alike = stands.filter(({ size }) => size === wanted.size);
+  const alike = stands.filter(({ size }) => size === first.size);
   const hasContainers = (by = 0): boolean =>
-    owned === null || fits(alike, wanted, by, (one) => one.count, owned);
-  const elsewhere = places.filter(
-    (other) => other.id !== place.id && (other.light.kind !== 'dark' || !needsLight) && hasRoom(other)
-  );
-  const first = (goes: (by: number) => boolean): number | null => {
-    const over = stands.map(({ until }) => until - wanted.from).filter((by) => by > 0 && by <= MOST_LATER);
+    owned === null || fits(alike, whole, by, (one) => one.count, owned);
+  /** What is carried on later may sprout anywhere; all else that needs light stands in it. */
+  const elsewhere = (stand: Stand): Place[] =>
+    places.filter(
+      (other) =>
+        other.id !== stand.placeId &&
+        (other.light.kind !== 'dark' || !needsLight || (wanted.length > 1 && stand === first)) &&
+        hasRoom(other, stand)
+    );
+  const soonest = (goes: (by: number) => boolean): number | null => {
+    const over = wanted
+      .flatMap(({ from }) => stands.map(({ until }) => until - from))
+      .filter((by) => by > 0 && by <= MOST_LATER);
     return over.sort((a, b) => a - b).find(goes) ?? null;
   };
   const found: Shortage[] = [];
-  if (place.light.kind === 'dark' && needsLight) found.push({ kind: 'light', laterMs: null, elsewhere });
-  if (!hasRoom(place)) found.push({ kind: 'board', laterMs: first((by) => hasRoom(place, by)), elsewhere });
-  if (!hasContainers()) found.push({ kind: 'container', laterMs: first(hasContainers), elsewhere: [] });
+  const short = (
+    kind: Shortage['kind'],
+    { placeId }: Stand,
+    laterMs: number | null,
+    other: Place[]
+  ): void => {
+    found.push({ kind, placeId, laterMs, elsewhere: other });
+  };
+  const isDark = (stand: Stand): boolean => placeOf.get(stand.placeId)?.light.kind === 'dark';
+  if (needsLight && wanted.every(isDark)) short('light', first, null, elsewhere(first));
+  const goes = (stand: Stand, by = 0): boolean => {
+    const place = placeOf.get(stand.placeId);
+    return place === undefined || hasRoom(place, stand, by);
+  };
+  for (const stand of wanted)
+    if (!goes(stand))
+      short(
+        'board',
+        stand,
+        soonest((by) => wanted.every((one) => goes(one, by))),
+        elsewhere(stand)
+      );
+  if (!hasContainers()) short('container', first, soonest(hasContainers), []);
   return found;
 }
 

@@ -20,6 +20,8 @@ export interface Row {
   sowingIds: readonly string[];
   crops: readonly string[];
   placeId: string;
+  /** Where it is carried as it comes to light; null where it stays. */
+  lightPlaceId: string | null;
   container: string;
   count: number;
   /** The front of board that it takes, cm. */
@@ -56,6 +58,7 @@ export function rowsOf(
       sowingIds: halves.map((half) => half.setup.id),
       crops: halves.map(({ crop }) => crop.name),
       placeId: first.place.id,
+      lightPlaceId: first.carriedTo?.id ?? null,
       container: setup.container.name,
       count: setup.count,
       frontCm: frontCm(setup.container, footprints({ key, sowings: halves })),

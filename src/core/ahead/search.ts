@@ -62,9 +62,9 @@ export class Search {
       if (this.counts[index]! > 0) for (const day of workDays) this.works[day]! += 1;
     });
     const alike = new Map<string, number[]>();
-    problem.starts.forEach(({ crop, containerId, placeId, sowingId }, index) => {
+    problem.starts.forEach(({ crop, containerId, placeId, lightPlaceId, sowingId }, index) => {
       if (sowingId !== null) return;
-      const key = `${crop} ${containerId} ${placeId}`;
+      const key = `${crop} ${containerId} ${placeId} ${lightPlaceId}`;
       if (!alike.has(key)) alike.set(key, []);
       alike.get(key)!.push(index);
     });

@@ -27,6 +27,8 @@ export interface StandingOrder {
   container: Container;
   count: number;
   place: Place;
+  /** Where it is carried as it comes to light, of what sprouts in the dark. */
+  lightPlace: Place | null;
   ownSeedG: number | null;
   rule: Rule;
   /** `YYYY-MM-DD`, from which on it holds. */
@@ -202,10 +204,10 @@ function keptGoing(order: StandingOrder, around: OrderContext, taken: Taken): Dr
 const closesAt = ({ forecast }: Pick<Projected, 'forecast'>): Millis => forecast.marks.windowClose.p50;
 
 const planOf = (
-  { growable, container, count, place, ownSeedG }: StandingOrder,
+  { growable, container, count, place, lightPlace, ownSeedG }: StandingOrder,
   aim: { kind: 'from' | 'by'; at: Millis },
   context: PlanContext
-): PlannedSowing => plannedFor(growable, { container, count, place, ownSeedG, aim }, context);
+): PlannedSowing => plannedFor(growable, { container, count, place, lightPlace, ownSeedG, aim }, context);
 
 const isAway = (day: number, { horizon, away }: OrderContext): boolean => isAwayOn(horizon, day, away);
 

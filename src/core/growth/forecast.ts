@@ -16,6 +16,7 @@ import {
   clockOn,
   firstLight,
   waysOf,
+  type Clocks,
   type Lighting,
   type PaceClock,
   type Sources,
@@ -44,6 +45,8 @@ export interface ForecastInput {
   headStart?: number;
   /** At least one; the first holds from sowing on, whatever its `from`. */
   stays: readonly Stay[];
+  /** Where it is carried as it comes to light, where it stands in the dark until then. */
+  carriedTo?: Place | null;
   lightFrom: LightFrom;
   /** Days under the dome after rooting, where the method counts them; light then does not wait for a mark. */
   domeDays?: number | null;
@@ -267,8 +270,8 @@ const head = ({ unsoaked, headStart = 0 }: ForecastInput): number =>
  * The clock of warmth alone and that of warmth and light, in stretches of one rate: a new one at each move, every three
  * hours that were measured, and daily while a sill's light changes.
  */
-function sourcesOf(input: ForecastInput): Sources {
-  const { sownAt, stays, crop } = input;
+function clocksOf(input: ForecastInput, stays: readonly Stay[]): Clocks {
+  const { sownAt, crop } = input;
   const edges = new Set([sownAt]);
   stays.forEach((stay, index) => {
     const from = Math.max(stay.from, sownAt);
@@ -294,3 +297,8 @@ function sourcesOf(input: ForecastInput): Sources {
   }
   return { warm: new Clock(warm, head(input)), lit: new Clock(lit, 0) };
 }
+
+const sourcesOf = (input: ForecastInput): Sources => ({
+  ...clocksOf(input, input.stays),
+  then: input.carriedTo ? clocksOf(input, [{ from: -Infinity, place: input.carriedTo }]) : null
+});

@@ -24,12 +24,18 @@ export interface Lighting {
   darkUntil: Millis | null;
 }
 
-/** The clocks that a sowing's own are put together from, in optimum days. */
-export interface Sources {
+/** The clocks of where a sowing stands, in optimum days. */
+export interface Clocks {
   /** Of warmth alone, from sowing on. */
   warm: Clock;
   /** Of warmth and light, as though light had been there from sowing on. */
   lit: Clock;
+}
+
+/** The clocks that a sowing's own are put together from. */
+export interface Sources extends Clocks {
+  /** Of the place that it is carried to as it comes to light; null where it stays. */
+  then: Clocks | null;
 }
 
 /**
@@ -40,6 +46,10 @@ export interface Sources {
 export interface Way {
   /** Dark to the end: warmth alone all the way. */
   inDark: boolean;
+  /** From here on it stands where it is carried to; Infinity where it stays. */
+  carriedAt: Millis;
+  /** Optimum days by which the clock of warmth here is ahead then of that over there. */
+  ahead: number;
   /** Its stems are even. */
   readyTau: number;
   readyAt: Millis;
@@ -57,6 +67,8 @@ export interface Way {
 /** By warmth alone, all the way. */
 export const WARM: Way = {
   inDark: true,
+  carriedAt: Infinity,
+  ahead: 0,
   readyTau: 0,
   readyAt: Infinity,
   beginsAt: Infinity,
@@ -67,30 +79,47 @@ export const WARM: Way = {
   warmOpen: Infinity
 };
 
+/** Carried as it comes to light, its warmth is that of here before and of there afterwards. */
+class Warmth {
+  private readonly atCarry: number;
+  readonly ahead: number;
+  constructor(
+    private readonly here: Clock,
+    private readonly there: Clock,
+    private readonly carriedAt: Millis
+  ) {
+    const isCarried = Number.isFinite(carriedAt);
+    this.atCarry = isCarried ? here.tau(carriedAt) : Infinity;
+    this.ahead = isCarried ? this.atCarry - there.tau(carriedAt) : 0;
+  }
+
+  tau(at: Millis): number {
+    return at <= this.carriedAt ? this.here.tau(at) : this.there.tau(at) + this.ahead;
+  }
+
+  when(tau: number): Millis {
+    return tau <= this.atCarry ? this.here.when(tau) : this.there.when(tau - this.ahead);
+  }
+}
+
 /** The way of each pace, ln against the table: both switches stand at its own stages. */
-export function waysOf(crop: Crop, { warm, lit }: Sources, lighting: Lighting): (pace: number) => Way {
+export function waysOf(crop: Crop, sources: Sources, lighting: Lighting): (pace: number) => Way {
   const table = tableOptimumDays(crop);
   const inDark = lighting.lightFrom === null && lighting.litAt === null;
+  const { warm: here, then } = sources;
+  const { warm: there, lit } = then ?? sources;
   return (pace) => {
     const k = Math.exp(pace);
     const readyTau = table.lightReady * k;
     const openTau = table.windowOpen * k;
-    const readyAt = warm.when(readyTau);
     if (inDark) {
-      const openAt = warm.when(openTau);
-      return {
-        inDark,
-        readyTau,
-        readyAt,
-        beginsAt: Infinity,
-        stretched: 0,
-        litFrom: 0,
-        openTau,
-        openAt,
-        warmOpen: openTau
-      };
+      const readyAt = here.when(readyTau);
+      return { ...WARM, readyTau, readyAt, openTau, openAt: here.when(openTau), warmOpen: openTau };
     }
-    const litAt = firstLight(lighting, (mark) => (mark === 'rooted' ? warm.when(table.rooted * k) : readyAt));
+    const litAt = firstLight(lighting, (mark) => here.when(mark === 'rooted' ? table.rooted * k : readyTau));
+    const carriedAt = then === null ? Infinity : litAt;
+    const warm = new Warmth(here, there, carriedAt);
+    const readyAt = warm.when(readyTau);
     // Light before its stems are even neither slows nor speeds.
     const beginsAt = Math.max(readyAt, litAt);
     const isLit = Number.isFinite(beginsAt);
@@ -101,20 +130,47 @@ export function waysOf(crop: Crop, { warm, lit }: Sources, lighting: Lighting): 
     const openAt =
       stretched >= need ? warm.when(readyTau + need / DARK_RATE) : lit.when(litFrom + need - stretched);
     const warmOpen = Number.isFinite(openAt) ? warm.tau(openAt) : Infinity;
-    return { inDark, readyTau, readyAt, beginsAt, stretched, litFrom, openTau, openAt, warmOpen };
+    const { ahead } = warm;
+    return {
+      inDark,
+      carriedAt,
+      ahead,
+      readyTau,
+      readyAt,
+      beginsAt,
+      stretched,
+      litFrom,
+      openTau,
+      openAt,
+      warmOpen
+    };
   };
 }
 
-/**
- * Optimum days at a moment, on one way.
- * @param warmTau what the clock of warmth shows then, and `litTau` that of warmth and light
- */
-export function tauOn(way: Way, at: Millis, warmTau: number, litTau: number): number {
-  if (way.inDark || at <= way.readyAt) return warmTau;
-  if (at > way.openAt) return way.openTau + warmTau - way.warmOpen;
+/** What the clocks of a sowing show at a moment, optimum days. */
+export interface Shown {
+  /** Of warmth where it stands, and where it is carried to. */
+  here: number;
+  there: number;
+  /** Of warmth and light, where it comes to light. */
+  lit: number;
+}
+
+export function shownAt({ warm, lit, then }: Sources, at: Millis): Shown {
+  const here = warm.tau(at);
+  return then === null
+    ? { here, there: here, lit: lit.tau(at) }
+    : { here, there: then.warm.tau(at), lit: then.lit.tau(at) };
+}
+
+/** Optimum days at a moment, on one way. */
+export function tauOn(way: Way, at: Millis, { here, there, lit }: Shown): number {
+  const warm = at <= way.carriedAt ? here : there + way.ahead;
+  if (way.inDark || at <= way.readyAt) return warm;
+  if (at > way.openAt) return way.openTau + warm - way.warmOpen;
   return at <= way.beginsAt
-    ? way.readyTau + DARK_RATE * (warmTau - way.readyTau)
-    : way.readyTau + way.stretched + litTau - way.litFrom;
+    ? way.readyTau + DARK_RATE * (warm - way.readyTau)
+    : way.readyTau + way.stretched + lit - way.litFrom;
 }
 
 /** The clock of one pace. */
@@ -125,17 +181,21 @@ export interface PaceClock {
   when(tau: number): Millis;
 }
 
-export const clockOn = (way: Way, { warm, lit }: Sources): PaceClock => ({
-  tau: (at) => tauOn(way, at, warm.tau(at), lit.tau(at)),
-  when: (tau) => {
-    const { inDark, readyTau, stretched, litFrom, openTau, openAt, warmOpen } = way;
-    if (inDark || tau <= readyTau) return warm.when(tau);
-    if (tau > openTau) return Number.isFinite(openAt) ? warm.when(warmOpen + tau - openTau) : Infinity;
-    return tau <= readyTau + stretched
-      ? warm.when(readyTau + (tau - readyTau) / DARK_RATE)
-      : lit.when(litFrom + tau - readyTau - stretched);
-  }
-});
+export function clockOn(way: Way, sources: Sources): PaceClock {
+  const { warm: there, lit } = sources.then ?? sources;
+  const warm = new Warmth(sources.warm, there, way.carriedAt);
+  return {
+    tau: (at) => tauOn(way, at, shownAt(sources, at)),
+    when: (tau) => {
+      const { inDark, readyTau, stretched, litFrom, openTau, openAt, warmOpen } = way;
+      if (inDark || tau <= readyTau) return warm.when(tau);
+      if (tau > openTau) return Number.isFinite(openAt) ? warm.when(warmOpen + tau - openTau) : Infinity;
+      return tau <= readyTau + stretched
+        ? warm.when(readyTau + (tau - readyTau) / DARK_RATE)
+        : lit.when(litFrom + tau - readyTau - stretched);
+    }
+  };
+}
 
 /**
  * First light, as it was or as its method has it: by the days under the dome where the method counts them, else at the mark

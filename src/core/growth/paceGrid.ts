@@ -3,7 +3,7 @@ import type { Millis } from '../time/zone.ts';
 import type { Interval } from './looks.ts';
 import { LOOKED_SD, STAGE_SD } from './pace.ts';
 import type { Mark } from './marks.ts';
-import { tauOn, WARM, type Sources, type Way } from './paceClocks.ts';
+import { shownAt, tauOn, WARM, type Sources, type Way } from './paceClocks.ts';
 
 /** Weights under this share of all are not reckoned with. */
 const NEGLIGIBLE = 1e-9;
@@ -35,7 +35,9 @@ export class PaceGrid {
   /** Light has no part in what comes before it: those marks go by warmth alone, however early it came. */
   private waysFor(mark: Mark): readonly Way[] {
     return mark === 'rooted' || mark === 'lightReady'
-      ? (this.warmWays ??= this.ways.map(() => WARM))
+      ? (this.warmWays ??= this.ways.map(({ carriedAt, ahead }) =>
+          Number.isFinite(carriedAt) ? { ...WARM, carriedAt, ahead } : WARM
+        ))
       : this.ways;
   }
 
@@ -44,11 +46,10 @@ export class PaceGrid {
     const { paces, sources } = this;
     const ways = this.waysFor(mark);
     const expected = Math.log(this.table[mark]);
-    const warm = sources.warm.tau(at);
-    const lit = sources.lit.tau(at);
+    const shown = shownAt(sources, at);
     const by = new Float64Array(paces.length);
     for (let index = 0; index < by.length; index += 1) {
-      const tau = tauOn(ways[index]!, at, warm, lit);
+      const tau = tauOn(ways[index]!, at, shown);
       if (tau > 0) by[index] = phi((Math.log(tau) - expected - paces[index]!) / LOOKED_SD);
     }
     return by;
@@ -74,12 +75,11 @@ export class PaceGrid {
     const counted = countedOf(weights);
     const expected = Math.log(this.table[mark]);
     return (at) => {
-      const warm = sources.warm.tau(at);
-      const lit = sources.lit.tau(at);
+      const shown = shownAt(sources, at);
       let sum = 0;
       for (let place = 0; place < counted.length; place += 1) {
         const index = counted[place]!;
-        const tau = tauOn(ways[index]!, at, warm, lit);
+        const tau = tauOn(ways[index]!, at, shown);
         if (tau > 0) sum += weights[index]! * phiQuick((Math.log(tau) - expected - paces[index]!) / STAGE_SD);
       }
       return sum;
@@ -104,13 +104,12 @@ export class PaceGrid {
       const part = intervals.findIndex(({ until }) => at <= until);
       const { agrees } = intervals[part]!;
       if (agrees === 0) return upTo[part]! / all;
-      const warm = sources.warm.tau(at);
-      const lit = sources.lit.tau(at);
+      const shown = shownAt(sources, at);
       const before = ends[part - 1];
       let sum = 0;
       for (let place = 0; place < counted.length; place += 1) {
         const index = counted[place]!;
-        const tau = tauOn(ways[index]!, at, warm, lit);
+        const tau = tauOn(ways[index]!, at, shown);
         if (tau <= 0) continue;
         const by = phiQuick((Math.log(tau) - expected - paces[index]!) / LOOKED_SD) - (before?.[index] ?? 0);
         if (by > 0) sum += weights[index]! * by;

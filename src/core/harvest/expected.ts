@@ -1,7 +1,6 @@
-import { placeAt } from '../growth/forecast.ts';
 import { crowdOf, cutAtShare, heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { airAt, usualAir } from '../places/air/airAt.ts';
-import type { Projected } from '../sowing/project.ts';
+import { standsAt, type Projected } from '../sowing/project.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 
 /** A stand that grows again from its stubs gives so much of what its first growth did (starting figure). */
@@ -35,13 +34,15 @@ function workedOut(sowing: Projected): UsualYield {
 }
 
 /** What heat leaves of its yield: the mean of its days until its window opens. */
-export function heatOf({ crop, stays, sownAt, state, forecast }: Projected): number {
-  if (stays.every(({ place }) => !place.air && usualAir(place).tempC <= crop.keepBelowC)) return 1;
+export function heatOf(sowing: Projected): number {
+  const { crop, stays, carriedTo, sownAt, state, forecast } = sowing;
+  const places = [...stays.map(({ place }) => place), ...(carriedTo ? [carriedTo] : [])];
+  if (places.every((place) => !place.air && usualAir(place).tempC <= crop.keepBelowC)) return 1;
   const end = Math.min(forecast.marks.windowOpen.p50, state.endedAt ?? Infinity, sownAt + MOST_D * DAY);
   let [sum, days] = [0, 0];
   for (let day = sownAt; day < end; day += DAY) {
     let warmth = 0;
-    for (let at = day; at < day + DAY; at += SAMPLE) warmth += airAt(placeAt(stays, at), at).tempC;
+    for (let at = day; at < day + DAY; at += SAMPLE) warmth += airAt(standsAt(sowing, at), at).tempC;
     sum += heatFactor(crop, (warmth * SAMPLE) / DAY);
     days += 1;
   }

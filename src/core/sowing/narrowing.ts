@@ -1,6 +1,6 @@
 import type { EventType, SowingEvent } from './event.ts';
 import { learnedBelief } from '../growth/learned.ts';
-import { forecastFrom, staysOf, type HouseholdFacts } from './project.ts';
+import { forecastFrom, followed, type HouseholdFacts } from './project.ts';
 import { DEALS, newState, take } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
 import { MINUTE, type Millis } from '../time/zone.ts';
@@ -42,8 +42,7 @@ export function narrowing(
     take(state, event);
     const { sownAt } = state;
     if (!drawn.has(event) || sownAt === null) continue;
-    const stays = staysOf(household, setup, state);
-    const forecast = forecastFrom(household, sowing, { state, stays, sownAt, belief });
+    const forecast = forecastFrom(household, sowing, followed(household, sowing, state, sownAt, belief));
     const before = steps.at(-1)?.open;
     const open = forecast.marks.windowOpen;
     const moved = before

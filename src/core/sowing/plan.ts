@@ -3,7 +3,7 @@ import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
 import { mediumDepthCm, mediumVolumeMl, type MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf, type Path } from '../supplies/methods/path.ts';
+import { coveredOnD, pathOf, type Path } from '../supplies/methods/path.ts';
 import { seedAmount, type SeedAmount } from '../supplies/seed/amount.ts';
 import { preparingMin } from './preparing.ts';
 import { latestBy, soonest, type SoakPlan } from './soak.ts';
@@ -31,6 +31,8 @@ export interface PlanInput {
   medium: MediumKind;
   method: Method;
   place: Place;
+  /** Of what is sown in the dark, where it is carried as it comes to light. */
+  carriedTo?: Place | null;
   /** How it goes, where that is not its method's way with this crop alone: two halves of one container go one way. */
   path?: Path;
   seedsPerCm2: number;
@@ -70,7 +72,7 @@ export const READY_CHANCE = 0.8;
 
 /** Works out a sowing: seed, soak, stages and window; the same on both sides of the wire. */
 export function plan(input: PlanInput): Plan {
-  const { container, count, aim, rhythm } = input;
+  const { container, count, aim, rhythm, carriedTo = null } = input;
   const crop = soakedFor(input.crop, input.soakH ?? null);
   // Seed is weighed and rinsed before it soaks: none of it lies in the past.
   const now = input.now + preparingMin(crop, input.lots ?? 1, input.method) * MINUTE;
@@ -84,15 +86,17 @@ export function plan(input: PlanInput): Plan {
       sownAt,
       unsoaked: needsSoak(input.crop) && input.soakH === 0,
       stays: [{ from: sownAt, place: input.place }],
+      carriedTo,
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
+      coveredOnD: coveredOnD(path),
       litAt: null,
       waitH: meanWaitH(rhythm),
       belief: input.belief ?? NEW_HOUSEHOLD
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
   const soon = forecastFrom(first.sowAt);
-  const stalls = standsStill(crop, input.place);
+  const stalls = standsStill(crop, input.place) ?? (carriedTo && standsStill(crop, carriedTo));
   let soak = first;
   let expected = soon;
   let earliestAt: Millis | null = null;
@@ -114,7 +118,7 @@ export function plan(input: PlanInput): Plan {
     mediumMl: mediumVolumeMl(area, depth, input.medium),
     yieldG: standYieldG(crop, area, {
       crowd: input.seedsPerCm2 / crop.seedsPerCm2.usual,
-      heat: heatFactor(crop, usualAir(input.place).tempC),
+      heat: heatThere(crop, input, soak.sowAt, expected),
       factor: yields
     }),
     yields,
@@ -122,6 +126,21 @@ export function plan(input: PlanInput): Plan {
     earliestAt,
     stalls
   };
+}
+
+/** What heat leaves of its yield: by the days at either place, where it is carried. */
+function heatThere(
+  crop: Crop,
+  { place, carriedTo = null }: Pick<PlanInput, 'place' | 'carriedTo'>,
+  sownAt: Millis,
+  { litAt, marks }: Forecast
+): number {
+  const here = heatFactor(crop, usualAir(place).tempC);
+  const opensAt = marks.windowOpen.p50;
+  if (!carriedTo || !Number.isFinite(opensAt)) return here;
+  const there = heatFactor(crop, usualAir(carriedTo).tempC);
+  const share = Math.min(1, (litAt - sownAt) / (opensAt - sownAt));
+  return here * share + there * (1 - share);
 }
 
 /** The first last round of a day from a moment on: what is ready at bedtime is for the day after. */

@@ -1,10 +1,11 @@
 import type { Place } from '../places/place.ts';
+import { leavesForLight } from './carried.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import type { Crop, Density } from '../crops/crop.ts';
 import { leftG, lotGermination, type LotStock } from '../supplies/seed/lot.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf, sharedPath } from '../supplies/methods/path.ts';
+import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
 import { NEW_THIRST } from '../water/thirst.ts';
 import type { Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
@@ -47,6 +48,8 @@ export interface SowingChoice {
   mediumId: string | null;
   method: Method;
   place: Place;
+  /** Of what is sown in the dark, where it is carried as it comes to light; null where it is not. */
+  lightPlace: Place | null;
   /** By the crop's own figures, or seeds per cm2. */
   density: Density | number;
   /** Grams of one's own for all of it, which win over the density; null for what is worked out. */
@@ -95,6 +98,10 @@ const commonOf = (
   { rhythm, latitudeDeg, now }: PlanContext
 ) => ({ container, count, medium, method, place, aim, soakH, rhythm, latitudeDeg, now });
 
+/** Where it is carried from the dark, if at all. */
+const carriedFrom = ({ place, lightPlace }: SowingChoice, path: Path): Place | null =>
+  leavesForLight(place, path) ? lightPlace : null;
+
 /** Seed beyond what its lots hold, g: parts of one packet draw on it together. */
 function shortOf(
   parts: readonly ChosenPart[],
@@ -112,25 +119,27 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
   const areaShare = 1 / parts.length;
   const area = areaCm2(choice.container) * choice.count * areaShare;
   const paths = parts.map(({ crop }) => pathOf(crop, choice.method, choice.medium));
-  const halves = parts.map((part, index) => {
-    const germinationPct = germinationOf(choice, part);
-    const own = choice.ownSeedG === null ? null : choice.ownSeedG * areaShare;
-    return {
-      crop: part.crop,
-      areaShare,
-      germinationPct,
-      // Two halves are one container: they go one way.
-      path: paths.reduce((path, other) => (other === path ? path : sharedPath(path, other)), paths[index]!),
-      seedsPerCm2:
-        own === null
-          ? typeof density === 'number'
-            ? density
-            : part.crop.seedsPerCm2[density]
-          : densityOf(part.crop, area, own, germinationPct ?? undefined),
-      belief: learnedBelief(context.learned, part.crop),
-      yields: yieldBelief(context.yields, part.crop.key)
-    };
-  });
+  const halves = parts
+    .map((part, index) => {
+      const germinationPct = germinationOf(choice, part);
+      const own = choice.ownSeedG === null ? null : choice.ownSeedG * areaShare;
+      return {
+        crop: part.crop,
+        areaShare,
+        germinationPct,
+        // Two halves are one container: they go one way.
+        path: paths.reduce((path, other) => (other === path ? path : sharedPath(path, other)), paths[index]!),
+        seedsPerCm2:
+          own === null
+            ? typeof density === 'number'
+              ? density
+              : part.crop.seedsPerCm2[density]
+            : densityOf(part.crop, area, own, germinationPct ?? undefined),
+        belief: learnedBelief(context.learned, part.crop),
+        yields: yieldBelief(context.yields, part.crop.key)
+      };
+    })
+    .map((half) => ({ ...half, carriedTo: carriedFrom(choice, half.path) }));
   const plans = planHalves(commonOf(choice, context), halves, kind === 'halves' && staggered);
   return plans.map((planned, index) => {
     const part = parts[index]!;
@@ -166,6 +175,7 @@ function withSetup(
 ): PlannedSowing {
   const { container, count, medium, mediumId, method, place, soakH, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
+  const carriedTo = carriedFrom(choice, plan.path);
   const setup: SowingSetup = {
     ...of,
     id: '',
@@ -175,6 +185,7 @@ function withSetup(
     mediumId,
     method,
     placeId: place.id,
+    lightPlaceId: carriedTo?.id ?? null,
     soakStartAt: soakStart,
     soakEndAt: soakEnd,
     sowAt,
@@ -193,6 +204,7 @@ function withSetup(
       sownAt: sowAt,
       place,
       stays: [{ from: -Infinity, place }],
+      carriedTo,
       forecast: plan.forecast,
       firstGrowth: null,
       yields: plan.yields,
@@ -229,6 +241,7 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     ...commonOf(choice, context),
     lots: parts.length,
     crop,
+    carriedTo: carriedFrom(choice, pathOf(crop, choice.method, choice.medium)),
     seedsPerCm2,
     germinationPct: choice.germinationPct,
     belief: learnedBelief(context.learned, crop),

@@ -1,9 +1,10 @@
 import type { Place } from '../places/place.ts';
+import { carriedTo } from './carried.ts';
 import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
-import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
+import { forecast, placeAt, type Forecast, type Stay } from '../growth/forecast.ts';
 import { coveredOnD } from '../supplies/methods/path.ts';
 import { learnedBelief, type Learned } from '../growth/learned.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
@@ -38,6 +39,8 @@ export interface Projected extends Sowing {
   sownAt: Millis;
   place: Place;
   stays: Stay[];
+  /** Where it is carried as it comes to light, while it stands in the dark for that; null where it stays. */
+  carriedTo: Place | null;
   forecast: Forecast;
   /** Of its first growth, where it grows again from its stubs: what it taught of its crop's pace it taught then. */
   firstGrowth: Forecast | null;
@@ -65,14 +68,15 @@ export function project(
   const state = reduceEvents(events);
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;
-  const stays = staysOf(household, setup, state);
-  const from = { state, stays, sownAt, belief };
+  const from = followed(household, sowing, state, sownAt, belief);
+  const { stays } = from;
   return {
     ...sowing,
     state,
     soak,
     sownAt,
     stays,
+    carriedTo: from.carriedTo,
     place: stays.at(-1)!.place,
     gapH: longestGapH(household.rhythm),
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
@@ -83,7 +87,7 @@ export function project(
 }
 
 /** @throws Error where it stands in a place that does not exist */
-export const staysOf = (household: HouseholdFacts, setup: SowingSetup, { moves }: SowingState): Stay[] =>
+const staysOf = (household: HouseholdFacts, setup: SowingSetup, { moves }: SowingState): Stay[] =>
   [{ from: -Infinity, placeId: setup.placeId }, ...moves].map(({ from, placeId }) => {
     const place = household.places.get(placeId);
     if (!place) throw new Error(`Sowing ${setup.id} stands in a place that does not exist.`);
@@ -93,8 +97,23 @@ export const staysOf = (household: HouseholdFacts, setup: SowingSetup, { moves }
 interface Followed {
   state: SowingState;
   stays: Stay[];
+  carriedTo: Place | null;
   sownAt: Millis;
   belief: Gaussian;
+}
+
+/** What its forecast follows from, as its state has it. */
+export function followed(
+  household: HouseholdFacts,
+  sowing: Sowing,
+  state: SowingState,
+  sownAt: Millis,
+  belief: Gaussian
+): Followed {
+  const { rhythm, latitudeDeg, places } = household;
+  const stays = staysOf(household, sowing.setup, state);
+  const here = { latitudeDeg, zone: rhythm.zone, sownAt };
+  return { state, stays, carriedTo: carriedTo(sowing, state, stays, places, here), sownAt, belief };
 }
 
 /** What is expected of a sowing as its state has it: from its seed, or from its stubs once it grows again. */
@@ -106,7 +125,7 @@ export const forecastFrom = (household: HouseholdFacts, sowing: Sowing, followed
 const fromSeed = (
   { rhythm, latitudeDeg }: HouseholdFacts,
   { setup, crop, path, needsSoak }: Sowing,
-  { state, stays, sownAt, belief }: Followed
+  { state, stays, carriedTo, sownAt, belief }: Followed
 ): Forecast =>
   forecast({
     crop,
@@ -116,6 +135,7 @@ const fromSeed = (
     // Drained seed has been in water, whether somebody ticked that or not.
     unsoaked: needsSoak && wasDry(setup, state),
     stays,
+    carriedTo,
     lightFrom: path.lightFrom,
     domeDays: path.domeDays,
     coveredOnD: coveredOnD(path),
@@ -172,3 +192,7 @@ function soakPlan({ rhythm }: HouseholdFacts, { setup, crop }: Sowing, state: So
 export function dayOf(projected: Pick<Projected, 'sownAt'>, now: Millis): number {
   return Math.floor((now - projected.sownAt) / DAY);
 }
+
+/** Where a sowing stands at a moment: as it stood, and as it is to be carried. */
+export const standsAt = ({ stays, carriedTo, forecast }: Projected, at: Millis): Place =>
+  carriedTo !== null && at >= forecast.litAt ? carriedTo : placeAt(stays, at);

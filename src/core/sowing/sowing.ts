@@ -24,6 +24,8 @@ export interface SowingSetup {
   /** As it was when the sowing was planned: changing a method later does not change what stands. */
   method: Method;
   placeId: string;
+  /** Of what is sown in the dark, where it is carried as it comes to light; null where that was not said. */
+  lightPlaceId: string | null;
   seedsPerCm2: number;
   germinationPct: number | null;
   seedG: number;

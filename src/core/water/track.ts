@@ -73,7 +73,7 @@ export class WaterTrack {
     const { mediumG, reservoirG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
-    const { place } = sowing.stays.at(-1)!;
+    const place = sowing.carriedTo ?? sowing.stays.at(-1)!.place;
     this.poolG = poolG(
       areaCm2,
       { medium: setup.medium, reservoirMl: reservoirMlOf(setup) },
@@ -211,7 +211,8 @@ export class WaterTrack {
   }
 
   private placeAt(at: Millis) {
-    const { stays } = this.sowing;
+    const { stays, carriedTo, forecast } = this.sowing;
+    if (carriedTo !== null && at >= forecast.litAt) return carriedTo;
     let index = stays.length - 1;
     while (index > 0 && stays[index]!.from > at) index -= 1;
     return stays[index]!.place;

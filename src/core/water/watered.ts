@@ -1,3 +1,4 @@
+import type { Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Forecast, Stay } from '../growth/forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
@@ -30,6 +31,8 @@ export interface Watered {
   /** When it was sown, or is to be. */
   sownAt: Millis;
   stays: readonly Stay[];
+  /** Where it is carried as it comes to light; null where it stays. */
+  carriedTo: Place | null;
   forecast: Forecast;
   /** The longest gap between two rounds of its household, hours. */
   gapH: number;

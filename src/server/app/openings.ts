@@ -1,5 +1,5 @@
 import { openingOf, type Opening } from '../../core/ahead/opening.ts';
-import { standOf, type Stand } from '../../core/ahead/room.ts';
+import { standsOf, type Stand } from '../../core/ahead/room.ts';
 import { wholeYieldG } from '../../core/harvest/expected.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { project } from '../../core/sowing/project.ts';
@@ -19,6 +19,6 @@ export async function openings(tx: Tx): Promise<{ openings: Opening[]; stands: S
     openings: sowings.map((sowing) =>
       openingOf(sowing.forecast, wholeYieldG(sowing).usual * (1 - sowing.state.cutShare))
     ),
-    stands: standingOf(sowings).map(standOf)
+    stands: standingOf(sowings).flatMap(standsOf)
   };
 }

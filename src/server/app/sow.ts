@@ -4,6 +4,7 @@ import { findCrop } from '../../core/crops/library.ts';
 import type { Place } from '../../core/places/place.ts';
 import { holds, lotGermination } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
+import { brightestFor } from '../../core/sowing/carried.ts';
 import { aimOf, beginningOn } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
@@ -59,6 +60,10 @@ export async function sow(
   const place =
     places.find(({ id }) => id === sent.placeId) ??
     wrong('placeId', 'This place is no longer there: choose another.');
+  const carriedTo = sent.lightPlaceId ? places.find(({ id }) => id === sent.lightPlaceId) : null;
+  if (carriedTo === undefined) return wrong('lightPlaceId', 'This place is no longer there: choose another.');
+  if (carriedTo?.light.kind === 'dark')
+    wrong('lightPlaceId', `${carriedTo.name} is dark too: choose a place with light.`);
   const method = (sent.method ??
     choices.methods.find(({ key }) => key === sent.methodKey) ??
     wrong('methodKey', 'This method is no longer there: choose another.')) as Method;
@@ -94,6 +99,13 @@ export async function sow(
     mediumId: sent.mediumId ?? null,
     method,
     place,
+    lightPlace:
+      carriedTo ??
+      brightestFor(parts[0]!.crop, places, {
+        latitudeDeg: household.latitudeDeg,
+        zone: rhythm.zone,
+        sownAt: now
+      }),
     density: sent.density === 'own' ? (sent.seedsPerCm2 ?? NaN) : sent.density,
     ownSeedG: sent.ownSeedG ?? null,
     germinationPct: sent.germinationPct ?? null,

@@ -63,6 +63,7 @@ export async function sowAgain(
     methodKey: setup.method.key,
     method: isReady(setup.method) ? null : setup.method,
     placeId: setup.placeId,
+    lightPlaceId: setup.lightPlaceId,
     newPlace: null,
     ...densityOf(setup, halves),
     germinationPct: null,

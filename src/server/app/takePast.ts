@@ -99,6 +99,7 @@ function setupOf(
     mediumId: null,
     method: completed(method),
     placeId: place.id,
+    lightPlaceId: null,
     seedsPerCm2: densityOf(crop, area, seedG),
     germinationPct: null,
     seedG,

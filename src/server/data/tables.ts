@@ -277,6 +277,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       method_key: must(text),
       method: object,
       place_id: must(id),
+      light_place_id: id,
       seeds_per_cm2: must(number),
       germination_pct: number,
       seed_g: must(number),

@@ -174,6 +174,7 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
     mix: null,
     method: METHODS.get(story.method) ?? methodOf(story.method),
     placeId: story.place.id,
+    lightPlaceId: null,
     seedsPerCm2,
     germinationPct: null,
     seedG: Math.round(seedG * 10) / 10,

@@ -16,6 +16,7 @@ interface SowingRow extends ContainerRow {
   medium: MediumKind;
   method_key: string;
   place_id: string;
+  light_place_id: string | null;
   seeds_per_cm2: number;
   germination_pct: number | null;
   seed_g: number;
@@ -54,6 +55,7 @@ function recordOf(row: SowingRow): SowingRecord {
       mediumId: row.medium_id,
       method: methodOfRow(row),
       placeId: row.place_id,
+      lightPlaceId: row.light_place_id,
       seedsPerCm2: row.seeds_per_cm2,
       germinationPct: row.germination_pct,
       seedG: row.seed_g,
@@ -78,7 +80,7 @@ function recordOf(row: SowingRow): SowingRecord {
  * @param which of its events
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
-  s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
+  s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, s.cleaning, s.to_clean, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
@@ -166,7 +168,7 @@ export async function listSowings(
   { placeId = undefined, cropKey = undefined, endedAfter = undefined, ids = undefined }: Which = {}
 ): Promise<SowingRecord[]> {
   const stood = placeId
-    ? tx`(s.place_id = ${placeId} or exists (select from events e where e.household_id = s.household_id
+    ? tx`(s.place_id = ${placeId} or s.light_place_id = ${placeId} or exists (select from events e where e.household_id = s.household_id
         and e.sowing_id = s.id and e.type = 'moved' and e.body->>'placeId' = ${placeId}))`
     : tx`true`;
   const of = cropKey ? tx`(s.crop_key = ${cropKey} or s.mix @> ${tx.json([{ cropKey }])})` : tx`true`;
@@ -258,11 +260,11 @@ export async function addSowing(
   const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
   const no = await numberFor(tx, containerId, setup);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
-  await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+  await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, light_place_id, seeds_per_cm2,
       germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, tray_id, tray_no,
       created_at, created_by)
     values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.method.key},
-      ${setup.placeId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
+      ${setup.placeId}, ${setup.lightPlaceId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
       ${setup.areaShare}, ${setup.mix === null ? null : tx.json(setup.mix as never)}, ${setup.lotId}, ${setup.mediumId},
       ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)},
       ${setup.soakH}, ${setup.half?.trayId ?? null}, ${no}, ${new Date(by.at)}, ${by.memberId})

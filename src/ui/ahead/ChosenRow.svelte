@@ -13,7 +13,8 @@
     row: Row;
     horizon: Horizon;
     rhythm: Rhythm;
-    placeName: string;
+    /** Where it stands, and where it is carried. */
+    where: string;
     places: readonly Place[];
     onplace: (placeId: string) => void;
     sending: boolean;
@@ -29,7 +30,7 @@
     row,
     horizon,
     rhythm,
-    placeName,
+    where,
     places,
     onplace,
     sending,
@@ -46,7 +47,7 @@
 </script>
 
 <section class="chosen" aria-label="Chosen: {rowName(row)}">
-  <h2>{rowName(row)} <span class="soft small">{row.container}, {placeName} · {ROW_KINDS[row.kind]}</span></h2>
+  <h2>{rowName(row)} <span class="soft small">{row.container}, {where} · {ROW_KINDS[row.kind]}</span></h2>
   <p>
     {row.begun === 'no' ? `Begins ${day(row.beginsAt)}. ` : ''}Opens {day(row.open.p50)}, likely {day(
       row.open.p10

@@ -3,7 +3,7 @@
   import { isShort, type DayAhead } from '$core/ahead/eat.ts';
   import type { DayWork } from '$core/ahead/rows.ts';
   import { greensMass } from '$core/units/format.ts';
-  import { workWords } from '$words/ahead.ts';
+  import { whereWords, workWords } from '$words/ahead.ts';
   import { capital } from '$words/capital.ts';
   import { daysAway, dayWords, shortDate, type Locale } from '$words/time.ts';
 
@@ -62,7 +62,7 @@
               {#each works[day]! as work, n (n)}
                 <li>
                   {workWords(work)}{#if work.what === 'begin'}<span class="soft small"
-                      >, {work.row.container}, {placeName(work.row.placeId)}</span
+                      >, {work.row.container}, {whereWords(work.row, placeName)}</span
                     >{/if}
                 </li>
               {/each}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Line } from '$core/ahead/lines.ts';
-  import { lineTitle, whyWords, type DayName } from '$words/ahead.ts';
+  import { lineTitle, whereWords, whyWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
 
   /** What a proposal would change, each with its why, to take or to leave. */
@@ -29,7 +29,7 @@
         <span>
           <strong>{lineTitle(line, now, locale)}</strong>
           <span class="soft small"
-            >{placeName(line.change.row.placeId)}. {whyWords(line.change, name, locale)}</span
+            >{whereWords(line.change.row, placeName)}. {whyWords(line.change, name, locale)}</span
           >
         </span>
       </label>

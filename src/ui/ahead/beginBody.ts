@@ -28,6 +28,7 @@ const bodyOf = (
     container: Container;
     count: number;
     placeId: string;
+    lightPlaceId?: string | null;
     lotId: string | null;
     beginOn: string;
     order?: OrderData;
@@ -48,6 +49,7 @@ const bodyOf = (
     // What is always going is cut in strips: that is kept with the sowing.
     method: of.order?.rule.kind === 'keep' ? growable.method : null,
     placeId: of.placeId,
+    lightPlaceId: of.lightPlaceId ?? null,
     density: typeof density === 'number' ? 'own' : density,
     seedsPerCm2: typeof density === 'number' ? density : null,
     ownSeedG: of.order?.ownSeedG ?? null,
@@ -66,6 +68,7 @@ export function beginBodies(data: AheadData, changes: readonly Proposed[], dayNa
         container,
         count,
         placeId: begin.placeId,
+        lightPlaceId: begin.lightPlaceId,
         lotId: lots.take(begin.cropKey, begin.seedG * count),
         beginOn: dayName(begin.day)
       })

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
-  import type { Projected } from '$core/sowing/project.ts';
+  import { standsAt, type Projected } from '$core/sowing/project.ts';
   import { DAY, HOUR } from '$core/time/zone.ts';
   import { MARKS, type Mark } from '$core/growth/marks.ts';
   import { temperature } from '$core/units/format.ts';
@@ -107,7 +107,7 @@
     ])
   });
   function warmthAt(at: number): number {
-    const { place } = projected.stays.findLast((stay) => stay.from <= at) ?? projected.stays[0]!;
+    const place = standsAt(projected, at);
     return airOf(place)?.bin(Math.floor(at / BIN_MS))?.tempC ?? (place.dayC * 2 + place.nightC) / 3;
   }
 </script>

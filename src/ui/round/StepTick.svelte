@@ -56,7 +56,15 @@
   );
   const why = $derived(sentences(step.late ? 'Late.' : '', words.why, shown ? '' : words.how));
   const caution = $derived(stepCaution(body));
-  const lit = $derived(leavesDark(body) ? places.filter(({ light }) => light.kind !== 'dark') : []);
+  const carriedTo = $derived(step.of[0]!.projected.carriedTo);
+  /** Where it was to go comes first. */
+  const lit = $derived(
+    leavesDark(body)
+      ? places
+          .filter(({ light }) => light.kind !== 'dark')
+          .sort((a, b) => Number(b.id === carriedTo?.id) - Number(a.id === carriedTo?.id))
+      : []
+  );
   /** Carried there, and in light from then on. */
   const carry = ({ id, name }: Place) =>
     void journal.recordAll(
@@ -78,7 +86,9 @@
       <span class="small">{why} It stands in the dark here. It goes to:</span>
       <div class="row">
         {#each lit as place (place.id)}
-          <button class="chip" onclick={() => carry(place)}>{place.name}</button>
+          <button class={['chip', { quiet: place.id !== carriedTo?.id }]} onclick={() => carry(place)}
+            >{place.name}</button
+          >
         {/each}
       </div>
     </div>

@@ -67,11 +67,15 @@
   const advised = $derived(
     advisedWords(steps.flatMap(({ body }) => (body.kind === 'weigh' ? body.disinfect : [])))
   );
-  const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
+  /** Where it stands in light. */
+  const lit = $derived(projected.carriedTo ?? place);
+  const tooWarm = $derived(
+    warmthWords(crop, place, places, locale.units) || warmthWords(crop, lit, places, locale.units)
+  );
   const dries = $derived(
     tooShortWords(
       tooShort(
-        { crop, medium: setup.medium, container: setup.container, place, gapH: projected.gapH },
+        { crop, medium: setup.medium, container: setup.container, place: lit, gapH: projected.gapH },
         places
       )
     )

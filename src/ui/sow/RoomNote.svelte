@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { shortagesOf, standOf, type Stand } from '$core/ahead/room.ts';
+  import { shortagesOf, standsOf, type Stand } from '$core/ahead/room.ts';
   import type { Place } from '$core/places/place.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { standingOf } from '$core/sowing/standing.ts';
@@ -19,7 +19,8 @@
     now: number;
     locale: Locale;
     /** Takes another place, or a later day for it to be ready by. */
-    onplace: (place: Place) => void;
+    /** `light` for where it is carried to. */
+    onplace: (place: Place, light: boolean) => void;
     onlater: (at: number) => void;
   }
   let { sowings, place, places, stands, kept, now, locale, onplace, onlater }: Props = $props();
@@ -30,8 +31,10 @@
       const [first] = standing.sowings;
       const owned = ofSize(first!.setup.container, [...kept])?.owned ?? null;
       const needsLight = standing.sowings.some(({ path }) => path.lightFrom !== null);
-      return shortagesOf(standOf(standing), needsLight, { place, places, stands, owned }).map((short) => ({
+      const all = places.some(({ id }) => id === place.id) ? places : [...places, place];
+      return shortagesOf(standsOf(standing), needsLight, { places: all, stands, owned }).map((short) => ({
         ...short,
+        at: all.find(({ id }) => id === short.placeId) ?? place,
         size: first!.setup.container.name,
         // Begun so much later, it is ready in eight of ten by then.
         readyAt:
@@ -46,11 +49,13 @@
 
 {#each shortages as short, n (n)}
   <div class="warn stack" role="status">
-    <p>{shortageWords(short, place, short.size, now, locale)}</p>
+    <p>{shortageWords(short, short.at, short.size, now, locale)}</p>
     {#if short.elsewhere.length > 0 || short.readyAt !== null}
       <div class="row">
         {#each short.elsewhere.slice(0, MOST) as other (other.id)}
-          <button class="chip" type="button" onclick={() => onplace(other)}>Put it at {other.name}</button>
+          <button class="chip" type="button" onclick={() => onplace(other, short.placeId !== place.id)}
+            >{short.placeId === place.id ? 'Put it at' : 'Carry it to'} {other.name}</button
+          >
         {/each}
         {#if short.readyAt !== null && Number.isFinite(short.readyAt)}
           <button class="chip" type="button" onclick={() => onlater(short.readyAt!)}

@@ -48,6 +48,7 @@ export function firstDraft(of: {
     methodKey: method.key,
     method: null,
     placeId: of.places[0]?.id ?? 'new',
+    lightPlaceId: '',
     newPlace: of.places.length > 0 ? null : { ...FIRST_PLACE },
     density: 'usual',
     ownDensity: '',

@@ -32,6 +32,7 @@ export function sowBody(draft: Draft, worked: Worked, ids: FormIds) {
     methodKey: draft.methodKey,
     method: draft.method,
     placeId: draft.newPlace?.id ?? draft.placeId,
+    lightPlaceId: worked.sowings[0]?.setup.lightPlaceId ?? null,
     newPlace: draft.newPlace,
     density: draft.density,
     seedsPerCm2: typeof worked.choice?.density === 'number' ? worked.choice.density : null,

@@ -27,7 +27,15 @@
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
-  import { dayNames, gapWords, glutAheadWords, overWords, rowName, takenWords } from '$words/ahead.ts';
+  import {
+    dayNames,
+    gapWords,
+    glutAheadWords,
+    overWords,
+    rowName,
+    takenWords,
+    whereWords
+  } from '$words/ahead.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -306,7 +314,7 @@
       {horizon}
       rhythm={facts.rhythm}
       sending={deeds.sending}
-      placeName={placeName(chosen.placeId)}
+      where={whereWords(chosen, placeName)}
       places={data.ahead.book.places}
       onplace={(placeId) => void put(chosen!, { days: 0, placeId })}
       {locale}

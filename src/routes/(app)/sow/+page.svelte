@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, TextInput } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
   import type { Place } from '$core/places/place.ts';
@@ -59,6 +59,8 @@
     now: data.now
   });
   const worked = $derived(workOut(draft, context));
+  /** Where it is carried to light, of what is to sprout in the dark. */
+  const carriedTo = $derived(worked.sowings[0]?.projected.carriedTo ?? null);
   let comparing = $state(false);
   const elsewhere = $derived(
     data.places
@@ -121,8 +123,9 @@
     draft.newPlace ?? data.places.find(({ id }) => id === draft.placeId) ?? data.places[0]!
   );
   /** Takes a place that was offered. */
-  function takePlace({ id }: Pick<Place, 'id'>) {
-    [draft.newPlace, draft.placeId] = [null, id];
+  function takePlace({ id }: Pick<Place, 'id'>, light = false) {
+    if (light) draft.lightPlaceId = id;
+    else [draft.newPlace, draft.placeId] = [null, id];
   }
 
   /** Takes a day that was offered. */
@@ -236,6 +239,19 @@
       units={data.household.units}
       {wrong}
     />
+    {#if carriedTo}
+      <Select
+        labelText="At first light it goes to"
+        selected={carriedTo.id}
+        on:change={(event) => (draft.lightPlaceId = (event.target as HTMLSelectElement).value)}
+        invalid={!!wrong.lightPlaceId}
+        invalidText={wrong.lightPlaceId}
+      >
+        {#each data.places.filter(({ light }) => light.kind !== 'dark') as { id, name } (id)}
+          <SelectItem value={id} text={name} />
+        {/each}
+      </Select>
+    {/if}
 
     <Choice
       legend="When"

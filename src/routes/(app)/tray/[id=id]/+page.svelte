@@ -299,6 +299,9 @@
       >
         {#each data.places as place (place.id)}<SelectItem value={place.id} text={placeWords(place)} />{/each}
       </Select>
+      {#if projected.carriedTo}
+        <p class="small soft">At first light it goes to {projected.carriedTo.name}: reckoned with so far.</p>
+      {/if}
       <details class="give-up">
         <summary>Give this tray up</summary>
         <div class="stack">
