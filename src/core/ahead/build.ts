@@ -216,7 +216,7 @@ function startsOf(
   if (owned === 0 || !fitsBoard) return [];
   for (let day = courses[0]!.from; day < horizon.days; day += 1) {
     const course = courses.findLast(({ from }) => from <= day)!;
-    const { growable, sowD, freeD, curve } = course;
+    const { growable, sowD, curve } = course;
     const workDays = [...new Set([day, day + sowD])];
     if (workDays.some((one) => !works[one])) continue;
     const yieldG = course.yieldGCm2 * area;
