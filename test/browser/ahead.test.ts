@@ -240,6 +240,32 @@ describe('the weeks ahead', function () {
     expect(await top()).to.be.above(before);
   });
 
+  it('have what sprouts in a cupboard carried to light: as it was said, and back to where it was to stand', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/shelf/new');
+    await page.getByLabel('Name', { exact: true }).fill('Hall cupboard');
+    await page.getByRole('radio', { name: /^Dark/ }).check();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL('**/shelf');
+    await open(page, stage, '/sow?crop=kale');
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Hall cupboard' });
+    await page.getByLabel('At first light it goes to').selectOption({ label: 'Stairwell sill' });
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.waitForURL('**/round');
+    await open(page, stage, '/ahead');
+    const kale = page.getByRole('button', { name: /^Kale, .*on the list/ });
+    await kale.filter({ hasText: 'in light: Stairwell sill' }).click();
+    const chosen = page.getByRole('region', { name: 'Chosen: Kale' });
+    await chosen.getByText('Hall cupboard, at first light to Stairwell sill · on the list').waitFor();
+
+    // Planned for a place with light, it sprouts in the cupboard and comes back there.
+    await chosen.getByLabel('Place', { exact: true }).selectOption({ label: 'Trolley, bottom tier' });
+    await chosen.getByText(/Trolley, bottom tier · on the list/).waitFor();
+    await chosen.getByLabel('Place', { exact: true }).selectOption({ label: 'Hall cupboard' });
+    await chosen.getByText('Hall cupboard, at first light to Trolley, bottom tier · on the list').waitFor();
+  });
+
   it('tell seed to buy as text and as CSV, and what to give while it is good', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/ahead/seed');

@@ -43,7 +43,10 @@ async function chooses(page: Page, stage: Stage, { crop, medium, method, place }
   await open(page, stage, `/sow?crop=${crop}`);
   await page.getByLabel('Length (cm)').fill('20');
   await page.getByLabel('Width (cm)').fill('10');
-  if (place) await page.getByLabel('Place', { exact: true }).selectOption({ label: place });
+  if (place) {
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: place });
+    await page.getByLabel('At first light it goes to').selectOption({ label: 'Balcony sill' });
+  }
   await page.getByText('Medium, method, density, own figures').click();
   await page.getByLabel('Medium', { exact: true }).selectOption({ label: medium });
   if (method) await page.getByLabel('Method', { exact: true }).selectOption({ label: method });
@@ -166,6 +169,8 @@ describe('trays on little or nothing, taken to their cut by what each round asks
     const sprayed = days(/Spray finely with Nettle water/);
     expect(new Set(sprayed.map(Math.floor)).size).to.be.above(1);
     expect(new Set(days(/It stands in the dark here\. It goes to:/)).size).to.equal(1);
+    // Where it was said to go stands first.
+    expect(told.find((line) => /It goes to:/.test(line))).to.match(/It goes to: Balcony sill/);
     expect(told.join('\n')).not.to.match(/this place is dark/);
     expect(told.at(-1)).to.match(READY).and.not.match(/Spray/);
   });

@@ -155,8 +155,9 @@
       else onchoose(row.key);
     } else if (event.key === 'Escape') letGo();
   }
+  const placeName = (id: string): string => places.find((place) => place.id === id)?.name ?? '';
   const label = (row: Row): string =>
-    `${rowName(row)}, ${row.container}, ${ROW_KINDS[row.kind]}${row.locked ? ', kept as it is' : ''}: begins ${shortDate(row.beginsAt, locale)}, opens ${shortDate(row.open.p50, locale)}${isMovable(row) ? '. Left and right arrows move it by a day, up and down to another place; Enter keeps that.' : ''}`;
+    `${rowName(row)}, ${row.container}, ${ROW_KINDS[row.kind]}${row.locked ? ', kept as it is' : ''}${row.lightPlaceId === null ? '' : `, in light at ${placeName(row.lightPlaceId)}`}: begins ${shortDate(row.beginsAt, locale)}, opens ${shortDate(row.open.p50, locale)}${isMovable(row) ? '. Left and right arrows move it by a day, up and down to another place; Enter keeps that.' : ''}`;
 </script>
 
 <!-- What comes to lie under a hand that has pressed, a link for one, is not dragged off by the browser itself. -->
@@ -257,6 +258,11 @@
           >
             <rect class="line" x="0" {y} width={scale.width} height={ROW} />
             <BandRow {row} {scale} y={y + (ROW - BAND) / 2} height={BAND} />
+            {#if row.lightPlaceId !== null && Number.isFinite(row.lastCutAt)}
+              <text class="date" x={scale.x(row.lastCutAt) + 3 * scale.dayWidth} y={y + ROW / 2 + 4}
+                >in light: {placeName(row.lightPlaceId)}</text
+              >
+            {/if}
           </g>
         {/each}
       </svg>
