@@ -155,7 +155,8 @@ export function grow(
         : kind === 'water' && tray !== null && tray.share > 0.75;
   const walkedRounds = roundsBetween(rhythm, now - HOUR, now + LONGEST_D * DAY);
   for (const due of walkedRounds) {
-    const at = due + chance.uniform() * 50 * MINUTE;
+    // Whole milliseconds, as a log has them: half of one later, and what a look brings would not be due yet.
+    const at = Math.round(due + chance.uniform() * 50 * MINUTE);
     tray?.live(at);
     if (chance.uniform() < FORGETS) continue;
     // What it measured is read anew once a day.
