@@ -140,7 +140,7 @@ function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
       mediumId: null,
       method: INPUT.method,
       lightPlaceId: null,
-    placeId: PLACE.id,
+      placeId: PLACE.id,
       seedsPerCm2: 2.1,
       germinationPct: null,
       seedG: 9.9,
@@ -193,7 +193,10 @@ function learningTimes(): void {
     };
     const thirst = {
       ended: null,
-      underWay: learned.underWay.map(({ sowingId, message }) => ({ sowingId, message }))
+      underWay: learned.underWay.map(({ sowingId }) => ({
+        sowingId,
+        message: { mean: 0.05, variance: 0.03 }
+      }))
     };
     return () => {
       // As a page is read: facts of its own, then every sowing's belief.

@@ -86,7 +86,8 @@ describe('the database', () => {
       '0010_as_it_was.sql',
       '0011_ahead.sql',
       '0012_marked_last.sql',
-      '0013_to_light.sql'
+      '0013_to_light.sql',
+      '0014_telling.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
-import { learnedBelief, messageOf } from '../../src/core/growth/learned.ts';
+import { relied, tellingOf } from '../../src/core/growth/telling.ts';
+import { learnedBelief, messageOf, reliableOf } from '../../src/core/growth/learned.ts';
 import { learn, beliefFor } from '../../src/core/growth/learn.ts';
 import { thirstBelief } from '../../src/core/water/thirst.ts';
 import { observe } from '../../src/core/stats/gaussian.ts';
@@ -68,7 +69,14 @@ describe('what is kept of what trays taught', () => {
     const message = (day: number) =>
       messageOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), { asIfNew: true }))!;
     const all = [message(8), message(7.5)].reduce(observe, message(7));
-    const truth = beliefFor(learn([{ cropKey: 'radish', message: all }]), 'radish');
+    // Whoever told whenever it came to it is relied on as far as that goes.
+    const reliable = (day: number) =>
+      reliableOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), { asIfNew: true }))!;
+    const sure = [reliable(8), reliable(7.5)].reduce(observe, reliable(7));
+    const { trust } = tellingOf(Array.from({ length: 3 }, () => ({ told: ['windowOpen'], left: [] })));
+    expect(trust).to.be.within(0.1, 0.9);
+    const said = relied(all, sure, trust)!;
+    const truth = beliefFor(learn([{ cropKey: 'radish', message: said }]), 'radish');
     const belief = learnedBelief(kept, cropOf('radish'));
     expect(belief.mean).to.be.closeTo(truth.mean, 1e-6);
     expect(belief.variance).to.be.closeTo(truth.variance, 1e-6);
@@ -94,7 +102,15 @@ describe('what is kept of what trays taught', () => {
 
   it('is seen by its own household alone', async () => {
     const other = await household('Downstairs');
-    expect((await inHousehold(other.id, listLessons)).learned).to.deep.equal({ ended: [], underWay: [] });
+    expect((await inHousehold(other.id, listLessons)).learned).to.deep.equal({
+      ended: [],
+      underWay: [],
+      cues: [
+        [0, 0],
+        [0, 0],
+        [0, 0]
+      ]
+    });
   });
 
   it('keeps what each sowing said of how fast water goes, and starts the next one from it', async () => {

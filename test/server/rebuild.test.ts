@@ -24,7 +24,8 @@ describe('what is derived', function () {
   after(() => database.drop());
 
   const derived = (tx: Tx) =>
-    tx`select id, ended_at, pace_mean, pace_variance, thirst_mean, thirst_variance from sowings order by id`;
+    tx`select id, ended_at, pace_mean, pace_variance, reliable_mean, reliable_variance, cues_told, cues_left, thirst_mean, thirst_variance
+      from sowings order by id`;
 
   /** One write, as somebody makes it. */
   type Write =

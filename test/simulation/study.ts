@@ -7,7 +7,8 @@ import { tableOptimumDays } from '../../src/core/growth/marks.ts';
 import { DAY } from '../../src/core/time/zone.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
 import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
-import { messageOf } from '../../src/core/growth/learned.ts';
+import { messageOf, reliableOf } from '../../src/core/growth/learned.ts';
+import { cuesOf } from '../../src/core/sowing/cues.ts';
 import { chanceFrom, type Chance } from '../../src/server/demo/chance.ts';
 import { radishTray } from '../support/household.ts';
 import { hiddenHousehold, START, type HiddenHousehold } from './household.ts';
@@ -108,7 +109,13 @@ export function growInTurn(household: HiddenHousehold, crop: Crop, chance: Chanc
     trays.push(tray);
     const projected = project(household.known(tray.endedAt), setup, tray.events, { asIfNew: true });
     const [pace, thirst] = [messageOf(projected), thirstOf(projected)];
-    if (pace) paces.push({ sowingId: setup.id, cropKey: crop.key, message: pace });
+    paces.push({
+      sowingId: setup.id,
+      cropKey: crop.key,
+      message: pace,
+      reliable: reliableOf(projected),
+      cues: cuesOf(projected.state, projected.path)
+    });
     if (thirst) thirsts.push({ sowingId: setup.id, message: thirst });
     sowAt = tray.endedAt + APART_D * DAY;
   }

@@ -1,4 +1,5 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
+import type { Learned } from '../../src/core/growth/learned.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../src/core/sowing/planSowing.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { at, rhythm, steadyPlace } from './rhythm.ts';
@@ -32,9 +33,13 @@ export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {
 };
 
 /** What comes of a choice, for a household that has learned nothing yet. */
-export const planned = (choice: SowingChoice, now = MONDAY): PlannedSowing[] =>
+export const planned = (
+  choice: SowingChoice,
+  now = MONDAY,
+  learned: Learned = { ended: [], underWay: [] }
+): PlannedSowing[] =>
   planSowing(choice, {
-    learned: { ended: [], underWay: [] },
+    learned,
     yields: [],
     rhythm: rhythm(),
     latitudeDeg: 43.4,

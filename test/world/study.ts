@@ -1,6 +1,7 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
-import { messageOf } from '../../src/core/growth/learned.ts';
+import { messageOf, reliableOf } from '../../src/core/growth/learned.ts';
+import { cuesOf } from '../../src/core/sowing/cues.ts';
 import type { Place } from '../../src/core/places/place.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
@@ -81,7 +82,13 @@ export function growInTurn(
     };
     const projected = project(facts, one.setup, one.events, { asIfNew: true });
     const [pace, thirst] = [messageOf(projected), thirstOf(projected)];
-    if (pace) paces.push({ sowingId: one.setup.id, cropKey: crop.key, message: pace });
+    paces.push({
+      sowingId: one.setup.id,
+      cropKey: crop.key,
+      message: pace,
+      reliable: reliableOf(projected),
+      cues: cuesOf(projected.state, projected.path)
+    });
     if (thirst) thirsts.push({ sowingId: one.setup.id, message: thirst });
     now = Math.max(one.openedAt, one.events.at(-1)!.at) + APART_D * DAY;
   }

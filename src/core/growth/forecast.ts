@@ -9,7 +9,7 @@ import type { Gaussian } from '../stats/gaussian.ts';
 import { phi } from '../stats/normal.ts';
 import { quantile, type MarkForecast } from './forecastMark.ts';
 import { NEW_HOUSEHOLD } from './learn.ts';
-import { intervalsOf, NOTHING_HEARD, type Heard, type Interval, type Look } from './looks.ts';
+import { intervalsOf, NOTHING_HEARD, type Answering, type Heard, type Interval, type Look } from './looks.ts';
 import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
 import { messageFrom, momentsOf, normed, pacePrior, STAGE_SD, type Prior } from './pace.ts';
 import {
@@ -23,6 +23,7 @@ import {
   type Way
 } from './paceClocks.ts';
 import { PaceGrid, type OnGrid } from './paceGrid.ts';
+import { ANYBODY, leavesOf, RELIABLE, type CueMark, type Telling } from './telling.ts';
 
 /** Where a sowing stood from a moment on. */
 export interface Stay {
@@ -62,6 +63,8 @@ export interface ForecastInput {
   waitH?: number;
   /** What was said of its marks, and what was not. */
   heard?: Heard;
+  /** How its household tells, as far as that is known. */
+  telling?: Telling | undefined;
   /** The household's belief of H + h for this crop. */
   belief: Gaussian;
 }
@@ -77,8 +80,10 @@ export interface Forecast {
   chance(mark: Mark, at: Millis): number;
   /** How likely what a look says is by all the rest, its own errors left out. */
   likelihoodOf(look: Look): number;
-  /** What it says of its household with its crop; null while that is nothing. */
+  /** What it says of its household with its crop, taken for anybody's; null while that is nothing. */
   message(): Gaussian | null;
+  /** The same taken for somebody's who is to be relied on where they told, and who says nothing by silence where they did not. */
+  reliable(): Gaussian | null;
 }
 
 /** How far ahead a sill's light is followed day by day; after that it stays as it is. */
@@ -92,6 +97,7 @@ export function forecast(input: ForecastInput): Forecast {
   const { crop, heard = NOTHING_HEARD } = input;
   const table = tableOptimumDays(crop);
   const sources = sourcesOf(input);
+  const prior = pacePrior(input.belief, crop.durationCv);
   const lighting: Lighting = {
     lightFrom: input.lightFrom,
     domeDays: input.domeDays ?? null,
@@ -101,13 +107,13 @@ export function forecast(input: ForecastInput): Forecast {
     litAt: input.litAt,
     sownAt: input.sownAt,
     waitH: input.waitH ?? 0,
-    darkUntil: heard.darkUntil
+    darkUntil: heard.darkUntil,
+    untold: untoldOf(input, prior, sources, table)
   };
   const wayOf = waysOf(crop, sources, lighting);
-  const prior = pacePrior(input.belief, crop.durationCv);
   const grid = new PaceGrid(prior.paces, table, sources, wayOf);
   const offered = isOffered(prior, wayOf, sources, table);
-  const said = saidOf(heard, offered);
+  const said = saidOf(heard, offered, answeringBy(input.telling));
   const told = toldOn(grid, said);
   const weights = weighed(prior, [...told.values()]);
   const pace = momentsOf(prior.paces, weights);
@@ -150,13 +156,22 @@ export function forecast(input: ForecastInput): Forecast {
         [...told.values()].filter(({ mark }) => mark !== look.mark)
       );
       const looks = heard.looks.filter(({ eventId }) => eventId !== look.eventId);
-      const rest = saidOf({ ...heard, looks }, offered).get(look.mark);
+      const rest = saidOf({ ...heard, looks }, offered, answeringBy(input.telling)).get(look.mark);
       const by = rest
         ? grid.seenChance(others, grid.hear(look.mark, rest))(look.at)
         : grid.plainChance(others, look.mark)(look.at);
       return look.reached ? by : 1 - by;
     },
-    message: () => messageOf(crop, said, sources, wayOf)
+    message: () => messageOf(crop, saidOf(heard, offered), sources, wayOf),
+    reliable: () => {
+      const told = new Set(heard.looks.map(({ mark }) => mark));
+      return messageOf(
+        crop,
+        saidOf(heard, offered, (mark) => (told.has(mark) ? RELIABLE : SAYS_NOTHING)),
+        sources,
+        wayOf
+      );
+    }
   };
 }
 
@@ -229,14 +244,47 @@ function dayBefore({ looks, silent }: Heard, mark: Mark): Millis[] {
   return silent[mark]?.some((at) => at >= since - DAY / 4 && at < first.at) ? [] : [since];
 }
 
+/** A stage of which nobody speaks is asked for by its 90 %: then the cover comes off, and the tray comes to light, so late. */
+const LATE_SD = 1.2816;
+
+function untoldOf(
+  { telling, litAt }: ForecastInput,
+  { paces, weights }: Prior,
+  { warm }: Sources,
+  table: Record<Mark, number>
+): NonNullable<Lighting['untold']> {
+  if (!telling || litAt !== null) return {};
+  const { mean, sd } = momentsOf(paces, weights);
+  const late = Math.exp(mean + LATE_SD * Math.hypot(sd, STAGE_SD));
+  const of = (mark: 'rooted' | 'lightReady') => ({
+    chance: Math.max(0, 1 - telling.answers[mark] / ANYBODY.answers),
+    askedAt: warm.when(table[mark] * late)
+  });
+  return { rooted: of('rooted'), lightReady: of('lightReady') };
+}
+
+/** Whose silence means nothing. */
+const SAYS_NOTHING: Answering = { answers: 0, leaves: 1 };
+
+const answeringBy =
+  (telling: Telling | undefined) =>
+  (mark: Mark): Answering => {
+    const answers = telling?.answers[mark as CueMark];
+    return answers === undefined ? ANYBODY : { answers, leaves: leavesOf(answers) };
+  };
+
 /** What was said of each mark, and what was not although it was offered; marks of which nothing was are left out. */
-const saidOf = (heard: Heard, offered: (mark: Mark, at: Millis) => boolean): Said =>
+const saidOf = (
+  heard: Heard,
+  offered: (mark: Mark, at: Millis) => boolean,
+  answering: (mark: Mark) => Answering = () => ANYBODY
+): Said =>
   new Map(
     MARKS.flatMap((mark) => {
       const silent = [...(heard.silent[mark] ?? []), ...dayBefore(heard, mark)].filter((at) =>
         offered(mark, at)
       );
-      const intervals = intervalsOf({ ...heard, silent: { [mark]: silent } }, mark);
+      const intervals = intervalsOf({ ...heard, silent: { [mark]: silent } }, mark, answering(mark));
       return intervals.length > 0 ? [[mark, intervals] as const] : [];
     })
   );

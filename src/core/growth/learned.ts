@@ -3,21 +3,35 @@ import type { Forecast } from './forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
 import { beliefFor, beliefWithout, learn, type HouseholdBelief } from './learn.ts';
+import { relied, tellingOf, type CueCounts, type Cues, type Telling } from './telling.ts';
 
 /** What a household has seen of its crops' pace, small enough to go with every page. */
 export interface Learned {
   /** Sowings that ended, put together by crop. */
   ended: readonly CropLearned[];
   /** Those under way, one by one, so that none is told what it said itself. */
-  underWay: readonly { sowingId: string; cropKey: string; message: Gaussian }[];
+  underWay: readonly SowingLearned[];
+  /** What was told and left of the cues of those that ended. */
+  cues?: CueCounts;
 }
 
-export interface CropLearned {
+/** What a sowing, or several of one crop together, said of H + h. */
+export interface Said {
   cropKey: string;
-  /** All its sowings as one observation of H + h. */
-  message: Gaussian;
+  /** Taken for anybody's, as one observation; null for nothing. */
+  message: Gaussian | null;
+  /** Taken for somebody's who is to be relied on; null or absent for nothing. */
+  reliable?: Gaussian | null;
+}
+
+export interface CropLearned extends Said {
   /** How many sowings that is. */
   trays: number;
+}
+
+export interface SowingLearned extends Said {
+  sowingId: string;
+  cues?: Cues;
 }
 
 /**
@@ -33,20 +47,40 @@ export const messageOf = ({
   firstGrowth: Forecast | null;
 }): Gaussian | null => (firstGrowth ?? forecast).message();
 
+/** The same, taken for somebody's who is to be relied on. */
+export const reliableOf = ({
+  forecast,
+  firstGrowth
+}: {
+  forecast: Forecast;
+  firstGrowth: Forecast | null;
+}): Gaussian | null => (firstGrowth ?? forecast).reliable();
+
 interface Known {
   belief: HouseholdBelief;
-  own: ReadonlyMap<string, { cropKey: string; message: Gaussian }>;
+  telling: Telling;
+  own: ReadonlyMap<string, { cropKey: string; message: Gaussian | null; cues: Cues | undefined }>;
 }
 
 /** Worked out once for all the sowings of a page, not once for each of them. */
 const known = new WeakMap<Learned, Known>();
 
+const cuesOf = ({ underWay }: Learned): Cues[] => underWay.flatMap(({ cues }) => cues ?? []);
+
 function knownOf(learned: Learned): Known {
   let found = known.get(learned);
   if (!found) {
     const { ended, underWay } = learned;
-    const own = new Map(underWay.map(({ sowingId, cropKey, message }) => [sowingId, { cropKey, message }]));
-    known.set(learned, (found = { belief: learn([...ended, ...underWay]), own }));
+    const telling = tellingOf(cuesOf(learned), learned.cues);
+    const messageOf = ({ message, reliable = null }: Said) => relied(message, reliable, telling.trust);
+    const own = new Map(
+      underWay.map((one) => [one.sowingId, { cropKey: one.cropKey, message: messageOf(one), cues: one.cues }])
+    );
+    const said = [...ended, ...underWay].flatMap((one) => {
+      const message = messageOf(one);
+      return message ? [{ cropKey: one.cropKey, message }] : [];
+    });
+    known.set(learned, (found = { belief: learn(said), telling, own }));
   }
   return found;
 }
@@ -57,9 +91,20 @@ const NOTHING: Learned = { ended: [], underWay: [] };
 export function learnedBelief(learned: Learned | undefined, crop: Crop, exceptId?: string): Gaussian {
   const { belief, own } = knownOf(learned ?? NOTHING);
   const mine = exceptId === undefined ? undefined : own.get(exceptId);
-  return mine?.cropKey === crop.key
+  return mine?.message && mine.cropKey === crop.key
     ? beliefWithout(belief, crop.key, mine.message)
     : beliefFor(belief, crop.key);
+}
+
+/** How the household tells what it sees, leaving out what one sowing shows of that itself. */
+export function learnedTelling(learned: Learned, exceptId?: string): Telling {
+  const { telling, own } = knownOf(learned);
+  const mine = exceptId === undefined ? undefined : own.get(exceptId)?.cues;
+  if (!mine || mine.told.length + mine.left.length === 0) return telling;
+  return tellingOf(
+    cuesOf(learned).filter((cues) => cues !== mine),
+    learned.cues
+  );
 }
 
 /** What a household has learned of one crop, for people. */

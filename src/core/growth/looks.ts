@@ -1,5 +1,6 @@
 import type { Millis } from '../time/zone.ts';
 import type { Mark } from './marks.ts';
+import { ANYBODY } from './telling.ts';
 
 /** What one look said of a mark. */
 export interface Look {
@@ -22,9 +23,11 @@ export const NOTHING_HEARD: Heard = { looks: [], silent: {}, darkUntil: null };
 
 /** A look errs so often, either way (docs/model.md, 5). */
 const ERRS = 0.03;
-/** Of those who answer, so many leave a mark untouched that is there; so many do not answer at all. */
-const LEAVES_IT = 0.25;
-const ANSWERS = 0.8;
+/** Of those who answer, so many leave a mark untouched that is there; so many answer at all. */
+export interface Answering {
+  answers: number;
+  leaves: number;
+}
 
 /** A stretch in which a mark may have been reached, with how well that agrees with all that was said of it. */
 export interface Interval {
@@ -43,7 +46,11 @@ const ALIKE = 0.003;
  * all that was said given that it fell there. Silences of one mark hang together: who answers is one person for all of
  * them.
  */
-export function intervalsOf({ looks, silent }: Heard, mark: Mark): Interval[] {
+export function intervalsOf(
+  { looks, silent }: Heard,
+  mark: Mark,
+  { answers, leaves }: Answering = ANYBODY
+): Interval[] {
   const said = looks.filter((look) => look.mark === mark);
   const unsaid = silent[mark] ?? [];
   if (said.length + unsaid.length === 0) return [];
@@ -57,7 +64,7 @@ export function intervalsOf({ looks, silent }: Heard, mark: Mark): Interval[] {
   for (const { reached } of points)
     if (reached === null) left += 1;
     else looked *= reached ? 1 - ERRS : ERRS;
-  const agreesNow = () => looked * (ANSWERS * LEAVES_IT ** left + 1 - ANSWERS);
+  const agreesNow = () => looked * (answers * leaves ** left + 1 - answers);
   const all: Interval[] = [{ from: -Infinity, until: points[0]!.at, agrees: agreesNow() }];
   points.forEach(({ at, reached }, index) => {
     if (reached === null) left -= 1;

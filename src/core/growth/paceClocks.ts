@@ -22,6 +22,8 @@ export interface Lighting {
   waitH: number;
   /** It stood in the dark up to here at least, while it has not come to light. */
   darkUntil: Millis | null;
+  /** How likely its household leaves a cue untold, over what is taken of anybody, and when the round then asks without it. */
+  untold?: Partial<Record<'rooted' | 'lightReady', { chance: number; askedAt: Millis }>>;
 }
 
 /** The clocks of where a sowing stands, in optimum days. */
@@ -206,15 +208,20 @@ export function clockOn(way: Way, sources: Sources): PaceClock {
 export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lightReady') => Millis): Millis {
   const { lightFrom, domeDays, coveredOnD, pressedAt, uncoveredAt, litAt, sownAt, waitH, darkUntil } =
     lighting;
+  const dealtWithAt = (mark: 'rooted' | 'lightReady'): Millis => {
+    const at = reachedAt(mark);
+    const { chance, askedAt } = lighting.untold?.[mark] ?? { chance: 0, askedAt: at };
+    return chance > 0 && askedAt > at ? at + chance * (askedAt - at) : at;
+  };
   if (litAt !== null) return litAt;
   if (lightFrom === null) return Infinity;
   if (lightFrom === 'sown') return sownAt;
-  const uncovers = uncoveredAt ?? (pressedAt ?? reachedAt('rooted')) + coveredOnD * DAY;
+  const uncovers = uncoveredAt ?? (pressedAt ?? dealtWithAt('rooted')) + coveredOnD * DAY;
   const due =
     lightFrom === 'rooted'
       ? uncovers
       : domeDays !== null
         ? uncovers + domeDays * DAY
-        : Math.max(reachedAt('lightReady'), uncovers);
+        : Math.max(dealtWithAt('lightReady'), uncovers);
   return Math.max(due + waitH * HOUR, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }

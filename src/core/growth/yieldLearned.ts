@@ -1,13 +1,12 @@
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
 import { beliefFor, learn, type HouseholdBelief } from './learn.ts';
-import type { CropLearned } from './learned.ts';
 
 /** How far yields lie apart on the log scale (docs/model.md, 11): households, crops within one, and trays. */
 export const YIELD_SPREAD = { household: 0.25, crop: 0.15, tray: 0.2 } as const;
 
 /** What a household's weighed trays said of its yields, crop by crop: ln of what they gave over what was expected. */
-export type YieldLearned = readonly CropLearned[];
+export type YieldLearned = readonly { cropKey: string; message: Gaussian; trays: number }[];
 
 const known = new WeakMap<YieldLearned, HouseholdBelief>();
 const NOTHING: YieldLearned = [];

@@ -1,5 +1,5 @@
 import type { EventType, SowingEvent } from './event.ts';
-import { learnedBelief } from '../growth/learned.ts';
+import { learnedBelief, learnedTelling } from '../growth/learned.ts';
 import { forecastFrom, followed, type HouseholdFacts } from './project.ts';
 import { DEALS, newState, take } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
@@ -36,13 +36,15 @@ export function narrowing(
   const steps: Narrowing[] = [];
   const sowing = sowingOf(setup, household.ownCrops);
   const belief = learnedBelief(household.learned, sowing.crop, setup.id);
+  const telling = household.learned && learnedTelling(household.learned, setup.id);
   // One state is carried through the looks: to begin anew at each would cost their square.
   const state = newState();
   for (const event of told) {
     take(state, event);
     const { sownAt } = state;
     if (!drawn.has(event) || sownAt === null) continue;
-    const forecast = forecastFrom(household, sowing, followed(household, sowing, state, sownAt, belief));
+    const from = followed(household, sowing, state, sownAt, belief, telling);
+    const forecast = forecastFrom(household, sowing, from);
     const before = steps.at(-1)?.open;
     const open = forecast.marks.windowOpen;
     const moved = before

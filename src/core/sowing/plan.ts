@@ -10,6 +10,7 @@ import { latestBy, soonest, type SoakPlan } from './soak.ts';
 import { meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { forecast, type Forecast } from '../growth/forecast.ts';
+import type { Telling } from '../growth/telling.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { yieldBelief } from '../growth/yieldLearned.ts';
@@ -42,6 +43,8 @@ export interface PlanInput {
   latitudeDeg: number;
   now: Millis;
   belief?: Gaussian;
+  /** How the household tells what it sees. */
+  telling?: Telling;
   /** ln of the household's factor on the crop's yield. */
   yields?: Gaussian;
   /** Lots that its seed is weighed from; one where not given. */
@@ -92,6 +95,7 @@ export function plan(input: PlanInput): Plan {
       coveredOnD: coveredOnD(path),
       litAt: null,
       waitH: meanWaitH(rhythm),
+      telling: input.telling,
       belief: input.belief ?? NEW_HOUSEHOLD
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);

@@ -19,7 +19,7 @@ import { densityOf } from '../supplies/seed/amount.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { longestGapH, type Rhythm } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
-import { learnedBelief, type Learned } from '../growth/learned.ts';
+import { learnedBelief, learnedTelling, type Learned } from '../growth/learned.ts';
 
 /** How several crops share a container: not at all, side by side as sowings of their own, or as one blend of seed. */
 export type SowingKind = 'one' | 'halves' | 'blended';
@@ -95,8 +95,20 @@ export function planSowing(choice: SowingChoice, context: PlanContext): PlannedS
 
 const commonOf = (
   { container, count, medium, method, place, aim, soakH }: SowingChoice,
-  { rhythm, latitudeDeg, now }: PlanContext
-) => ({ container, count, medium, method, place, aim, soakH, rhythm, latitudeDeg, now });
+  { learned, rhythm, latitudeDeg, now }: PlanContext
+) => ({
+  container,
+  count,
+  medium,
+  method,
+  place,
+  aim,
+  soakH,
+  telling: learnedTelling(learned),
+  rhythm,
+  latitudeDeg,
+  now
+});
 
 /** Where it is carried from the dark, if at all. */
 const carriedFrom = ({ place, lightPlace }: SowingChoice, path: Path): Place | null =>

@@ -6,7 +6,8 @@ import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { forecast, placeAt, type Forecast, type Stay } from '../growth/forecast.ts';
 import { coveredOnD } from '../supplies/methods/path.ts';
-import { learnedBelief, type Learned } from '../growth/learned.ts';
+import type { Telling } from '../growth/telling.ts';
+import { learnedBelief, learnedTelling, type Learned } from '../growth/learned.ts';
 import { tableOptimumDays } from '../growth/marks.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
@@ -68,7 +69,8 @@ export function project(
   const state = reduceEvents(events);
   const soak = soakPlan(household, sowing, state);
   const sownAt = state.sownAt ?? soak.sowAt;
-  const from = followed(household, sowing, state, sownAt, belief);
+  const telling = asIfNew || !household.learned ? undefined : learnedTelling(household.learned, setup.id);
+  const from = followed(household, sowing, state, sownAt, belief, telling);
   const { stays } = from;
   return {
     ...sowing,
@@ -100,6 +102,7 @@ interface Followed {
   carriedTo: Place | null;
   sownAt: Millis;
   belief: Gaussian;
+  telling: Telling | undefined;
 }
 
 /** What its forecast follows from, as its state has it. */
@@ -108,12 +111,14 @@ export function followed(
   sowing: Sowing,
   state: SowingState,
   sownAt: Millis,
-  belief: Gaussian
+  belief: Gaussian,
+  telling?: Telling
 ): Followed {
   const { rhythm, latitudeDeg, places } = household;
   const stays = staysOf(household, sowing.setup, state);
   const here = { latitudeDeg, zone: rhythm.zone, sownAt };
-  return { state, stays, carriedTo: carriedTo(sowing, state, stays, places, here), sownAt, belief };
+  const carried = carriedTo(sowing, state, stays, places, here);
+  return { state, stays, carriedTo: carried, sownAt, belief, telling };
 }
 
 /** What is expected of a sowing as its state has it: from its seed, or from its stubs once it grows again. */
@@ -125,7 +130,7 @@ export const forecastFrom = (household: HouseholdFacts, sowing: Sowing, followed
 const fromSeed = (
   { rhythm, latitudeDeg }: HouseholdFacts,
   { setup, crop, path, needsSoak }: Sowing,
-  { state, stays, carriedTo, sownAt, belief }: Followed
+  { state, stays, carriedTo, sownAt, belief, telling }: Followed
 ): Forecast =>
   forecast({
     crop,
@@ -144,6 +149,7 @@ const fromSeed = (
     litAt: state.litAt,
     waitH: meanWaitH(rhythm),
     heard: heardOf(state.first ?? state, path),
+    telling,
     belief
   });
 
@@ -154,7 +160,7 @@ function fromStubs(
   followed: Followed,
   regrowsSince: Millis
 ): Forecast {
-  const { state, stays, belief } = followed;
+  const { state, stays, belief, telling } = followed;
   const { crop, path } = sowing;
   const first = fromSeed(household, sowing, followed);
   const said = first.message();
@@ -170,6 +176,7 @@ function fromStubs(
     litAt: path.lightFrom === null ? null : regrowsSince,
     waitH: meanWaitH(household.rhythm),
     heard: heardOf(state, path),
+    telling,
     belief: said ? observe(belief, said) : belief
   });
 }

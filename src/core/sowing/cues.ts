@@ -1,0 +1,19 @@
+import { CUE_MARKS, type CueMark, type Cues } from '../growth/telling.ts';
+import type { Path } from '../supplies/methods/path.ts';
+import type { SowingState } from './reduce.ts';
+
+/** Of a sowing's cues: what its household told, and what it left although the sowing went on past it. */
+export function cuesOf(state: SowingState, { blackout }: Pick<Path, 'blackout'>): Cues {
+  const { looks, uncoveredAt, litAt } = state.first ?? state;
+  const isTold = (mark: CueMark): boolean => looks.some((look) => look.mark === mark);
+  const isPast: Record<CueMark, boolean> = {
+    rooted: uncoveredAt !== null || litAt !== null || isTold('lightReady') || isTold('windowOpen'),
+    // Without a dark dome nobody is asked for it.
+    lightReady: blackout && (litAt !== null || isTold('windowOpen')),
+    windowOpen: state.cuts.length > 0
+  };
+  return {
+    told: CUE_MARKS.filter(isTold),
+    left: CUE_MARKS.filter((mark) => !isTold(mark) && isPast[mark])
+  };
+}
