@@ -4,6 +4,7 @@ import { cropOf } from '../../src/core/crops/library.ts';
 import { learnedBelief, learnedTelling, type Learned } from '../../src/core/growth/learned.ts';
 import {
   ANYBODY,
+  countsOf,
   CUE_MARKS,
   leavesOf,
   RELIABLE,
@@ -43,14 +44,14 @@ describe('how a household tells what it sees', () => {
   });
 
   it('is reliable of who tells each cue, and of who tells one and leaves the others, for that one', () => {
-    const always = tellingOf(times(all, 12));
+    const always = tellingOf(countsOf(times(all, 12)));
     expect(Math.min(...Object.values(always.answers))).to.be.above(0.96);
     expect(always.trust).to.equal(1);
-    const late = tellingOf(times(nearCut, 12));
+    const late = tellingOf(countsOf(times(nearCut, 12)));
     expect(late.answers.windowOpen).to.be.above(0.96);
     expect(Math.max(late.answers.rooted, late.answers.lightReady)).to.be.below(0.15);
     expect(late.trust).to.equal(1);
-    const now = tellingOf([...times(all, 6), ...times({ told: [], left: CUE_MARKS }, 6)]);
+    const now = tellingOf(countsOf([...times(all, 6), ...times({ told: [], left: CUE_MARKS }, 6)]));
     expect(now.trust).to.equal(0);
   });
 
@@ -65,14 +66,14 @@ describe('how a household tells what it sees', () => {
         ];
         const count = (of: typeof told, mark: string) => of.filter((one) => one === mark).length;
         const ended = CUE_MARKS.map((mark) => [count(told, mark), count(left, mark)] as const);
-        expect(tellingOf([], ended)).to.deep.equal(tellingOf(sowings));
+        expect(tellingOf(countsOf([], ended))).to.deep.equal(tellingOf(countsOf(sowings)));
         // One that is left never makes it surer, one that is told never less likely to be told.
         for (const mark of CUE_MARKS) {
-          const before = tellingOf(sowings);
-          const less = tellingOf([...sowings, { told: [], left: [mark] }]);
+          const before = tellingOf(countsOf(sowings));
+          const less = tellingOf(countsOf([...sowings, { told: [], left: [mark] }]));
           expect(less.trust).to.be.at.most(before.trust + 1e-12);
           expect(less.answers[mark]).to.be.at.most(before.answers[mark]);
-          const more = tellingOf([...sowings, { told: [mark], left: [] }]);
+          const more = tellingOf(countsOf([...sowings, { told: [mark], left: [] }]));
           expect(more.answers[mark]).to.be.at.least(before.answers[mark]);
         }
       })
@@ -101,7 +102,7 @@ describe('how a household tells what it sees', () => {
       underWay: [{ sowingId: own, cropKey: 'radish', message: null, cues: nearCut }]
     };
     expect(learnedTelling(learned, own)).to.deep.equal(tellingOf([]));
-    expect(learnedTelling(learned)).to.deep.equal(tellingOf([nearCut]));
+    expect(learnedTelling(learned)).to.deep.equal(tellingOf(countsOf([nearCut])));
   });
 });
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
-import { relied, tellingOf } from '../../src/core/growth/telling.ts';
+import { countsOf, relied, tellingOf } from '../../src/core/growth/telling.ts';
 import { learnedBelief, messageOf, reliableOf } from '../../src/core/growth/learned.ts';
 import { learn, beliefFor } from '../../src/core/growth/learn.ts';
 import { thirstBelief } from '../../src/core/water/thirst.ts';
@@ -73,7 +73,9 @@ describe('what is kept of what trays taught', () => {
     const reliable = (day: number) =>
       reliableOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), { asIfNew: true }))!;
     const sure = [reliable(8), reliable(7.5)].reduce(observe, reliable(7));
-    const { trust } = tellingOf(Array.from({ length: 3 }, () => ({ told: ['windowOpen'], left: [] })));
+    const { trust } = tellingOf(
+      countsOf(Array.from({ length: 3 }, () => ({ told: ['windowOpen'], left: [] })))
+    );
     expect(trust).to.be.within(0.1, 0.9);
     const said = relied(all, sure, trust)!;
     const truth = beliefFor(learn([{ cropKey: 'radish', message: said }]), 'radish');

@@ -3,7 +3,15 @@ import type { Forecast } from './forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
 import { beliefFor, beliefWithout, learn, type HouseholdBelief } from './learn.ts';
-import { relied, tellingOf, type CueCounts, type Cues, type Telling } from './telling.ts';
+import {
+  countsOf,
+  countsWithout,
+  relied,
+  tellingOf,
+  type CueCounts,
+  type Cues,
+  type Telling
+} from './telling.ts';
 
 /** What a household has seen of its crops' pace, small enough to go with every page. */
 export interface Learned {
@@ -58,6 +66,7 @@ export const reliableOf = ({
 
 interface Known {
   belief: HouseholdBelief;
+  cues: CueCounts;
   telling: Telling;
   own: ReadonlyMap<string, { cropKey: string; message: Gaussian | null; cues: Cues | undefined }>;
 }
@@ -65,13 +74,15 @@ interface Known {
 /** Worked out once for all the sowings of a page, not once for each of them. */
 const known = new WeakMap<Learned, Known>();
 
-const cuesOf = ({ underWay }: Learned): Cues[] => underWay.flatMap(({ cues }) => cues ?? []);
-
 function knownOf(learned: Learned): Known {
   let found = known.get(learned);
   if (!found) {
     const { ended, underWay } = learned;
-    const telling = tellingOf(cuesOf(learned), learned.cues);
+    const cues = countsOf(
+      underWay.flatMap((one) => one.cues ?? []),
+      learned.cues
+    );
+    const telling = tellingOf(cues);
     const messageOf = ({ message, reliable = null }: Said) => relied(message, reliable, telling.trust);
     const own = new Map(
       underWay.map((one) => [one.sowingId, { cropKey: one.cropKey, message: messageOf(one), cues: one.cues }])
@@ -80,7 +91,7 @@ function knownOf(learned: Learned): Known {
       const message = messageOf(one);
       return message ? [{ cropKey: one.cropKey, message }] : [];
     });
-    known.set(learned, (found = { belief: learn(said), telling, own }));
+    known.set(learned, (found = { belief: learn(said), cues, telling, own }));
   }
   return found;
 }
@@ -98,13 +109,9 @@ export function learnedBelief(learned: Learned | undefined, crop: Crop, exceptId
 
 /** How the household tells what it sees, leaving out what one sowing shows of that itself. */
 export function learnedTelling(learned: Learned, exceptId?: string): Telling {
-  const { telling, own } = knownOf(learned);
+  const { cues, telling, own } = knownOf(learned);
   const mine = exceptId === undefined ? undefined : own.get(exceptId)?.cues;
-  if (!mine || mine.told.length + mine.left.length === 0) return telling;
-  return tellingOf(
-    cuesOf(learned).filter((cues) => cues !== mine),
-    learned.cues
-  );
+  return mine && mine.told.length + mine.left.length > 0 ? tellingOf(countsWithout(cues, mine)) : telling;
 }
 
 /** What a household has learned of one crop, for people. */

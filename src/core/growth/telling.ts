@@ -39,16 +39,31 @@ export const leavesOf = (answers: number): number => {
   return ANYBODY.leaves + Math.min(1, Math.max(0, share)) * (RELIABLE.leaves - ANYBODY.leaves);
 };
 
+/** What was told and left of each cue, of sowings that ended and of others one by one. */
+export const countsOf = (sowings: readonly Cues[], ended: CueCounts = []): CueCounts =>
+  CUE_MARKS.map((mark, at) => {
+    const [told, left] = ended[at] ?? [0, 0];
+    return [
+      sowings.reduce((sum, one) => sum + Number(one.told.includes(mark)), told),
+      sowings.reduce((sum, one) => sum + Number(one.left.includes(mark)), left)
+    ];
+  });
+
+/** The same without one of the sowings. */
+export const countsWithout = (counts: CueCounts, own: Cues): CueCounts =>
+  counts.map(([told, left], at) => [
+    told - Number(own.told.includes(CUE_MARKS[at]!)),
+    left - Number(own.left.includes(CUE_MARKS[at]!))
+  ]);
+
 /**
  * How a household tells, by its sowings so far: a later stage that was seen while an earlier cue was left untouched says that
  * it does not tell that one. Somebody who looks only near the cut is relied on there, and not before.
  */
-export function tellingOf(sowings: readonly Cues[], ended: CueCounts = []): Telling {
+export function tellingOf(counts: CueCounts): Telling {
   let [sum, weight] = [ANYBODY.answers * BEFORE, BEFORE as number];
   const each = CUE_MARKS.map((mark, at) => {
-    const [before, leftBefore] = ended[at] ?? [0, 0];
-    const told = before + sowings.filter((one) => one.told.includes(mark)).length;
-    const left = leftBefore + sowings.filter((one) => one.left.includes(mark)).length;
+    const [told, left] = counts[at] ?? [0, 0];
     const answers = (ANYBODY.answers * BEFORE + told) / (BEFORE + told + left);
     sum += told * answers;
     weight += told;
