@@ -178,6 +178,12 @@ describe('first light of who tells no cue', () => {
       expect(silent.marks[mark].p50).to.be.closeTo(anybody.marks[mark].p50, 1000);
   });
 
+  it('is expected at once where the cue was told this time', () => {
+    const events = [event(50, { type: 'uncovered' }), looked(70, 'lightReady')];
+    const [anybody, silent] = [follow(undefined, events), follow(mute, events)];
+    expect(silent.litAt).to.be.closeTo(anybody.litAt, 2 * HOUR);
+  });
+
   it('is planned as it then goes', () => {
     for (const learned of [mute, known(times(nearCut, 5)), known(times(all, 5))])
       for (const key of ['radish', 'cilantro', 'basil']) {

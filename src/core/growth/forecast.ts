@@ -248,7 +248,7 @@ function dayBefore({ looks, silent }: Heard, mark: Mark): Millis[] {
 const LATE_SD = 1.2816;
 
 function untoldOf(
-  { telling, litAt }: ForecastInput,
+  { telling, litAt, heard = NOTHING_HEARD }: ForecastInput,
   { paces, weights }: Prior,
   { warm }: Sources,
   table: Record<Mark, number>
@@ -256,8 +256,10 @@ function untoldOf(
   if (!telling || litAt !== null) return {};
   const { mean, sd } = momentsOf(paces, weights);
   const late = Math.exp(mean + LATE_SD * Math.hypot(sd, STAGE_SD));
+  const isSaid = (mark: Mark) => heard.looks.some((look) => look.mark === mark && look.reached);
   const of = (mark: 'rooted' | 'lightReady') => ({
-    chance: Math.max(0, 1 - telling.answers[mark] / ANYBODY.answers),
+    // What was said is dealt with then.
+    chance: isSaid(mark) ? 0 : Math.max(0, 1 - telling.answers[mark] / ANYBODY.answers),
     askedAt: warm.when(table[mark] * late)
   });
   return { rooted: of('rooted'), lightReady: of('lightReady') };

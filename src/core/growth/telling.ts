@@ -4,7 +4,7 @@ import type { Gaussian } from '../stats/gaussian.ts';
 export const CUE_MARKS = ['rooted', 'lightReady', 'windowOpen'] as const;
 export type CueMark = (typeof CUE_MARKS)[number];
 
-/** Of one sowing: marks of which something was said, and marks that were passed and left untouched round after round. */
+/** Of one sowing: marks of which something was said, and marks that it went past without. */
 export interface Cues {
   told: readonly CueMark[];
   left: readonly CueMark[];
