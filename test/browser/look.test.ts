@@ -45,15 +45,14 @@ describe('a closer look', function () {
   it('waits on a phone behind one touch, where a stop asks for nothing of it', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/round');
-    const stop = page
-      .locator('article.stop', { has: page.getByRole('button', { name: /^More of/ }) })
-      .first();
+    const more = page.getByRole('button', { name: /^(More|Less) of/ }).first();
+    const stop = page.locator('article.stop', { has: more }).first();
     const closer = stop.getByRole('link', { name: /Look closer/ });
     await closer.waitFor({ state: 'hidden' });
-    await stop.getByRole('button', { name: /^More of/ }).tap();
+    await more.tap();
     await closer.waitFor();
     await expectFitsThumb(page);
-    await stop.getByRole('button', { name: /^More of/ }).tap();
+    await more.tap();
     await closer.waitFor({ state: 'hidden' });
   });
 

@@ -57,7 +57,10 @@
   let more = $state(false);
   const quiet = $derived(
     stop.steps.length === 0 &&
-      stop.parts.every(({ ask }) => !ask.look && ask.notes.every(({ kind }) => kind !== 'not-begun'))
+      stop.parts.every(
+        ({ ask }) =>
+          !ask.look && ask.notes.every(({ kind }) => kind !== 'not-begun' && kind !== 'may-be-lost')
+      )
   );
 </script>
 
@@ -69,8 +72,8 @@
     <StopHead {stop} {now} {locale} {alone} {quiet} picture={picturesWords(name, pictures, locale.units)} />
     {#if isSown && !unsure && !alone}
       <!-- At the width of a phone what is only offered waits behind a touch. -->
-      <button class="more" aria-expanded={more} aria-label="More of {name}" onclick={() => (more = !more)}
-        >{more ? 'Less' : 'More'}</button
+      <button class="more" aria-expanded={more} onclick={() => (more = !more)}
+        >{more ? 'Less' : 'More'}<span class="visually-hidden">&nbsp;of {name}</span></button
       >
     {/if}
     {#if unsure}<FeelRow {stop} {name} unsure />{/if}
@@ -94,7 +97,7 @@
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
-    {#if !unsure}<div class="offered" class:more={more || alone}><FeelRow {stop} {name} /></div>{/if}
+    {#if !unsure}<div class="offered" class:unfolded={more || alone}><FeelRow {stop} {name} /></div>{/if}
     <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
   </div>
@@ -116,7 +119,7 @@
   .picture {
     align-self: end;
   }
-  .more:is(button) {
+  .more {
     display: none;
   }
   @media (max-width: 47.99rem) {
@@ -143,7 +146,7 @@
       grid-area: 1 / 2;
       align-self: center;
     }
-    .what > .more:is(button) {
+    .what > .more {
       display: block;
       grid-area: 1 / 2;
       place-self: start end;
@@ -165,7 +168,7 @@
     .quiet .what > :global(header:has(+ button)) {
       padding-inline-end: 3.25rem;
     }
-    .offered:not(.more),
+    .offered:not(.unfolded),
     .quiet .nothing {
       display: none;
     }

@@ -35,7 +35,7 @@
 
   function brief({ projected, ask }: StopPart): string {
     if (projected.state.sownAt === null && ask.beginsAt !== null) return begins(projected, ask.beginsAt);
-    if (projected.state.sownAt === null || mayBeLost(projected, now)) return standing({ projected, ask });
+    if (projected.state.sownAt === null) return standing({ projected, ask });
     return windowBrief(windowOf(projected), now, locale);
   }
 </script>
