@@ -20,7 +20,7 @@
   {@const { cue, at } = part.ask.since}
   {@const words = cueWords(cue, crop, path, locale.units)}
   <div class="row look" role="group" aria-label="Since when: {words.toLowerCase()}, {crop.name}">
-    <span class="small soft">{words}:</span>
+    <span class="small soft">{named ? `${crop.name}, ${words.toLowerCase()}` : words}:</span>
     {#each [{ reached: false, since: 'since the last round' }, { reached: true, since: 'longer' }] as one (one.since)}
       <button
         class="chip quiet"

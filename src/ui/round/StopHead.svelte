@@ -70,7 +70,9 @@
   {/each}
   {#if quiet && !alone}
     <p class="brief soft small">
-      · {containersWords(first.setup)} · {stop.parts.map(brief).join(' · ')}
+      · {containersWords(first.setup)} · {stop.parts
+        .map((part) => (stop.parts.length > 1 ? `${part.projected.crop.name} ${brief(part)}` : brief(part)))
+        .join(' · ')}
     </p>
   {/if}
 </header>
