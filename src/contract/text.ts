@@ -1,3 +1,5 @@
+import { Temporal } from 'temporal-polyfill';
+
 const ID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const KEY = /^[a-z0-9][a-z0-9-]{0,79}$/;
 
@@ -6,6 +8,17 @@ export const isId = (sent: unknown): sent is string => typeof sent === 'string' 
 
 /** Whether it is a key as crops and methods have: small letters, digits and hyphens. */
 export const isKey = (sent: unknown): sent is string => typeof sent === 'string' && KEY.test(sent);
+
+/** Whether it is a day that a calendar has, `YYYY-MM-DD`, of a year that anything here can be of. The one place that says so. */
+export function isDay(sent: unknown): sent is string {
+  if (typeof sent !== 'string' || !/^\d{4}-\d{2}-\d{2}$/.test(sent)) return false;
+  try {
+    const { year } = Temporal.PlainDate.from(sent, { overflow: 'reject' });
+    return year >= 1990 && year < 2100;
+  } catch {
+    return false;
+  }
+}
 
 /**
  * Text as it is kept: composed, without what no database takes (NUL) and no screen shows (half of a surrogate

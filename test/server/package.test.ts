@@ -170,7 +170,7 @@ describe('the open package of a household', function () {
   it('takes nothing where a row is wrong, and says which', async () => {
     const { id } = await household('Shed');
     const columns = Object.keys(PACKAGE_TABLES.find(({ name }) => name === 'lots')!.fields);
-    const row = (crop: string, weighed: string) =>
+    const row = (crop: string, weighed: string, bought = '') =>
       columns
         .map(
           (column) =>
@@ -179,6 +179,7 @@ describe('the open package of a household', function () {
               crop_key: crop,
               name: 'Tin',
               weighed_g: weighed,
+              bought_on: bought,
               weighed_at: '2026-01-02T03:04:05Z'
             })[column] ?? ''
         )
@@ -201,12 +202,15 @@ describe('the open package of a household', function () {
         columns.join(','),
         row('radish', '100'),
         row('moonweed', '100'),
-        row('radish', 'much')
+        row('radish', 'much'),
+        // Days that no calendar has, or no database.
+        row('radish', '100', '2026-02-30'),
+        row('radish', '100', '0000-01-01')
       ].join('\n')
     });
     const wrong = await refused(id, 'wrong.zip');
     if (!(wrong instanceof WrongRows)) throw wrong;
-    expect(wrong.rows.map(({ line }) => line)).to.deep.equal([3, 4]);
+    expect(wrong.rows.map(({ line }) => line)).to.deep.equal([3, 4, 5, 6]);
     expect(wrong.rows[0]!.say).to.include('moonweed');
     expect(await inHousehold(id, (tx) => tx`select * from lots`)).to.have.length(0);
   });

@@ -193,6 +193,8 @@ describe('what is sent', function () {
       });
       expect(lot.status, day).to.equal(422);
       expect(lot.text).to.include('Choose a date.');
+      // What was never marked cannot be unmarked, and is no fault.
+      expect((await form('/household/away?/unmark', { fromDay: day })).status, day).to.be.below(400);
     }
     for (const figure of [1e-320, 1e308, -1, 'x', {}, [], null])
       expect(

@@ -1,8 +1,8 @@
 import * as yup from 'yup';
-import { Temporal } from 'temporal-polyfill';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
+import { isDay } from '../text.ts';
 import { id, key, number, text } from './primitives.ts';
 
 /** More than this a day is a restaurant's. */
@@ -10,20 +10,7 @@ export const MOST_EATEN_G = 20_000;
 const MOST_EATERS = 20;
 
 /** A day that exists, `YYYY-MM-DD`. */
-export const dayName = (say: string) =>
-  yup
-    .string()
-    .typeError(say)
-    .required(say)
-    .test('day', say, (value) => {
-      try {
-        return (
-          value !== undefined && Temporal.PlainDate.from(value, { overflow: 'reject' }).toString() === value
-        );
-      } catch {
-        return false;
-      }
-    });
+export const dayName = (say: string) => yup.string().typeError(say).required(say).test('day', say, isDay);
 
 const weekdays = () =>
   yup.array().of(number('Choose days of the week.').integer().min(1).max(7).required()).required();

@@ -1,8 +1,7 @@
 import * as yup from 'yup';
-import { Temporal } from 'temporal-polyfill';
 import { askComma } from '../../core/units/parseQuantity.ts';
 import { problemWords } from '../../words/problems.ts';
-import { isId, isKey, plainText } from '../text.ts';
+import { isDay, isId, isKey, plainText } from '../text.ts';
 
 /** What is asked of a typed number whose comma can be both; null where it is clear. */
 const commaWords = (typed: unknown): string | null => {
@@ -72,13 +71,3 @@ export const optionalDay = (say: string) =>
 /** A moment, in milliseconds since 1970. */
 export const moment = (say = 'This time cannot be: check the date of this device.') =>
   number(say).integer(say).min(MOMENTS[0], say).max(MOMENTS[1], say);
-
-function isDay(sent: string): boolean {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(sent)) return false;
-  try {
-    const { year } = Temporal.PlainDate.from(sent, { overflow: 'reject' });
-    return year >= 1990 && year < 2100;
-  } catch {
-    return false;
-  }
-}

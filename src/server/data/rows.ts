@@ -4,7 +4,7 @@ import { checkBody } from '../../contract/schemas/event.ts';
 import { check } from '../../contract/schemas/check.ts';
 import { MOST_EATEN_G, ruleSchema } from '../../contract/schemas/ahead.ts';
 import { methodSchema } from '../../contract/schemas/method.ts';
-import { isId, plainText } from '../../contract/text.ts';
+import { isDay, isId, plainText } from '../../contract/text.ts';
 import { checkCrop } from '../../core/crops/check.ts';
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import { findCrop } from '../../core/crops/library.ts';
@@ -28,7 +28,6 @@ export class WrongRow extends Error {
 }
 
 const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d{1,6})?Z$/;
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** A cell as what its column holds. @throws WrongRow where it is not that */
 function valueOf(column: string, { type, id, required }: Field, cell: string): unknown {
@@ -52,7 +51,7 @@ function valueOf(column: string, { type, id, required }: Field, cell: string): u
     case 'boolean':
       return cell === 'true' ? true : cell === 'false' ? false : wrong('yes or no, “true” or “false”');
     case 'date':
-      return DAY.test(cell) && !Number.isNaN(Date.parse(cell)) ? cell : wrong('day such as 2026-11-23');
+      return isDay(cell) ? cell : wrong('day such as 2026-11-23');
     case 'datetime': {
       const at = Date.parse(cell);
       return TIME.test(cell) && at >= MOMENTS[0] && at <= MOMENTS[1]

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
 import { awaySchema, sitterSchema } from '$contract/schemas/people.ts';
-import { isId } from '$contract/text.ts';
+import { isDay, isId } from '$contract/text.ts';
 import { absenceOf } from '$core/away/period.ts';
 import { rhythmOf } from '$core/sowing/facts.ts';
 import { awayOutlook } from '$server/app/awayOutlook.ts';
@@ -71,7 +71,7 @@ export const actions: Actions = {
     redirect(303, '/household/away');
   }),
   unmark: form(async ({ locals }: RequestEvent, { fromDay = '' }) => {
-    if (/^\d{4}-\d{2}-\d{2}$/.test(fromDay)) await inSession(locals, (tx) => removeAway(tx, fromDay));
+    if (isDay(fromDay)) await inSession(locals, (tx) => removeAway(tx, fromDay));
     return done('unmarked');
   }),
   sitter: form(async ({ locals, url }: RequestEvent, kept) => {
