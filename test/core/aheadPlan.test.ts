@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { buildProblem } from '../../src/core/ahead/build.ts';
+import { buildProblem, type AheadInput } from '../../src/core/ahead/build.ts';
 import { changesOf } from '../../src/core/ahead/changes.ts';
 import { eat } from '../../src/core/ahead/eat.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
@@ -8,13 +8,34 @@ import { better, columnsOf, modelOf, planOf } from '../../src/core/ahead/model.t
 import { reworked } from '../../src/core/ahead/reworked.ts';
 import { plannedFor } from '../../src/core/ahead/growable.ts';
 import { shortDays } from '../../src/core/ahead/paces.ts';
-import { proposalOf } from '../../src/core/ahead/proposal.ts';
+import { proposalOf, type Proposal } from '../../src/core/ahead/proposal.ts';
+import { oversOf, usesOf } from '../../src/core/ahead/uses.ts';
+import type { Projected } from '../../src/core/sowing/project.ts';
 import { leftOf, standsNow, type AheadProblem, type Start } from '../../src/core/ahead/problem.ts';
 import { gapsOf, glutsOf, startFor, wishesOf } from '../../src/core/ahead/mends.ts';
 import { compare } from '../simulation/ahead.ts';
 import { solve } from '../support/solver.ts';
 import { aheadInput, container, eater, growable, shelf, twelveCrops } from '../support/ahead.ts';
 import { cheapestOf, problems, start } from '../support/aheadProblems.ts';
+
+/** The sowings of a proposal, each planned by itself as it is when it is taken. */
+const takenOf = (input: AheadInput, { changes }: Proposal): Projected[] =>
+  changes.map(({ begin, count }, nth) => {
+    const place = (id: string | null) => input.places.find((one) => one.id === id) ?? null;
+    const { projected } = plannedFor(
+      input.growables.find(({ crop }) => crop.key === begin!.cropKey)!,
+      {
+        place: place(begin!.placeId)!,
+        lightPlace: place(begin!.lightPlaceId),
+        container: input.containers.find(({ id }) => id === begin!.containerId)!,
+        count,
+        ownSeedG: null,
+        aim: { kind: 'from', at: input.horizon.workFrom[begin!.day]! }
+      },
+      input.context
+    );
+    return { ...projected, setup: { ...projected.setup, id: `taken ${nth}` } };
+  });
 
 describe('the plan', function () {
   this.timeout(120_000);
@@ -234,22 +255,7 @@ describe('weeks ahead', function () {
     const input = { ...twelveCrops(), places: [window] };
     const built = buildProblem(input);
     const proposal = proposalOf(built, greedy(built.problem), input);
-    const taken = proposal.changes.map(({ begin, count }, nth) => {
-      const one = input.growables.find(({ crop }) => crop.key === begin!.cropKey)!;
-      const { projected } = plannedFor(
-        one,
-        {
-          place: input.places.find(({ id }) => id === begin!.placeId)!,
-          lightPlace: null,
-          container: input.containers.find(({ id }) => id === begin!.containerId)!,
-          count,
-          ownSeedG: null,
-          aim: { kind: 'from', at: input.horizon.workFrom[begin!.day]! }
-        },
-        input.context
-      );
-      return { ...projected, setup: { ...projected.setup, id: `taken ${nth}` } };
-    });
+    const taken = takenOf(input, proposal);
     expect(taken.length).to.be.above(5);
     const { problem } = buildProblem({ ...input, sowings: taken, growables: [] });
     const { days } = eat(problem, standsNow(problem));
@@ -257,6 +263,21 @@ describe('weeks ahead', function () {
       expect(missingG, `missing on ${day}`).to.be.closeTo(proposal.days[day]!.missingG, 1e-6);
       expect(thrownG, `thrown on ${day}`).to.be.closeTo(proposal.days[day]!.thrownG, 1e-6);
     });
+  });
+
+  it('take no more than there is once they are taken: by a window in winter, and from a cupboard', () => {
+    const window = { ...shelf, light: { kind: 'sill', aspect: 'midday', back: false } } as const;
+    const closet = { ...shelf, id: 'closet', light: { kind: 'dark' } } as const;
+    const narrow = { ...shelf, widthCm: 60 };
+    for (const places of [[window], [narrow], [{ ...window, widthCm: 60 }, closet], [narrow, closet]]) {
+      const input = { ...twelveCrops(), places, eaters: [eater(150)] };
+      const built = buildProblem(input);
+      const taken = takenOf(input, proposalOf(built, greedy(built.problem), input));
+      expect(taken.length).to.be.at.least(10);
+      const { problem } = buildProblem({ ...input, sowings: taken, growables: [] });
+      const overs = oversOf(usesOf(problem, standsNow(problem)));
+      expect(overs.map(({ use, from, until }) => `${use.name} ${from} to ${until}`)).to.deep.equal([]);
+    }
   });
 
   it('judge a plan on drawn paces: the nearer to the edge, the more days are short', () => {

@@ -144,13 +144,19 @@ export function coursesOf(
 ): Course[] {
   const step = (where.lightPlace ?? where.place).light.kind === 'sill' ? SILL_STEP_D : horizon.days;
   const courses: Course[] = [];
-  for (let day = 0; day < horizon.days; day += step) {
+  // Begun today it may be evening already, and on all other days in the morning: half a day moves the day it is carried on.
+  const first = where.lightPlace ? 1 : step;
+  for (let day = 0; day < horizon.days; day += day === 0 ? first : step) {
     const at = horizon.workFrom[day]!;
     const planned = day === 0 ? now : plannedAt(growable, { where, container: USUAL, at }, context);
     const course = courseFrom(growable, where, day, planned, horizon, context.rhythm);
     if (course) courses.push(course);
   }
-  return courses;
+  // Days between are forecast anew once they are taken: room is held for the longer of both ends.
+  return courses.map((course, nth) => ({
+    ...course,
+    freeD: Math.max(course.freeD, courses[nth + 1]?.freeD ?? 0)
+  }));
 }
 
 function courseFrom(
