@@ -9,6 +9,9 @@ import { reworked } from '../../src/core/ahead/reworked.ts';
 import { plannedFor } from '../../src/core/ahead/growable.ts';
 import { shortDays } from '../../src/core/ahead/paces.ts';
 import { proposalOf, type Proposal } from '../../src/core/ahead/proposal.ts';
+import { daysTaken, standOf, standsOf } from '../../src/core/ahead/room.ts';
+import { standingOf } from '../../src/core/sowing/standing.ts';
+import type { KeptContainer } from '../../src/core/supplies/containers/container.ts';
 import { oversOf, usesOf } from '../../src/core/ahead/uses.ts';
 import type { Projected } from '../../src/core/sowing/project.ts';
 import { leftOf, standsNow, type AheadProblem, type Start } from '../../src/core/ahead/problem.ts';
@@ -277,6 +280,49 @@ describe('weeks ahead', function () {
       const { problem } = buildProblem({ ...input, sowings: taken, growables: [] });
       const overs = oversOf(usesOf(problem, standsNow(problem)));
       expect(overs.map(({ use, from, until }) => `${use.name} ${from} to ${until}`)).to.deep.equal([]);
+    }
+  });
+
+  it('hold board and container of whatever may be begun for as long as it then stands', () => {
+    const dim = {
+      ...shelf,
+      light: { kind: 'sill', aspect: 'side', back: false },
+      dayC: 19,
+      nightC: 15
+    } as const;
+    const closet = { ...shelf, id: 'closet', light: { kind: 'dark' } } as const;
+    for (const lit of [dim, { ...shelf, widthCm: 60 }]) {
+      const input = { ...twelveCrops(), places: [lit, closet] };
+      const { problem, starts } = buildProblem(input);
+      const [{ id: size }] = input.containers as [KeptContainer];
+      problem.starts.forEach((start, index) => {
+        if (start.day % 3 > 0 || start.containerId !== size) return;
+        const { where, growable } = starts[index]!.course;
+        const at = input.horizon.workFrom[start.day]!;
+        const { projected } = plannedFor(
+          growable,
+          {
+            ...where,
+            container: input.containers[0]!,
+            count: 1,
+            ownSeedG: null,
+            aim: { kind: 'from', at }
+          },
+          input.context
+        );
+        const [standing] = standingOf([projected]);
+        const own = [...standsOf(standing!), standOf(standing!)].map((stand) =>
+          daysTaken(stand, input.horizon, input.context.rhythm)
+        );
+        own.forEach(([from, until], nth) => {
+          const use = start.uses[nth]!;
+          expect(use.from, `${growable.crop.key} of day ${start.day}`).to.be.at.most(from);
+          expect(
+            Math.min(problem.days, use.until),
+            `${growable.crop.key} of day ${start.day}`
+          ).to.be.at.least(until);
+        });
+      });
     }
   });
 

@@ -142,7 +142,8 @@ export function coursesOf(
   horizon: Horizon,
   context: PlanContext
 ): Course[] {
-  const step = (where.lightPlace ?? where.place).light.kind === 'sill' ? SILL_STEP_D : horizon.days;
+  const bySun = (where.lightPlace ?? where.place).light.kind === 'sill';
+  const step = bySun ? SILL_STEP_D : horizon.days;
   const courses: Course[] = [];
   // Begun today it may be evening already, and on all other days in the morning: half a day moves the day it is carried on.
   const first = where.lightPlace ? 1 : step;
@@ -152,10 +153,11 @@ export function coursesOf(
     const course = courseFrom(growable, where, day, planned, horizon, context.rhythm);
     if (course) courses.push(course);
   }
-  // Days between are forecast anew once they are taken: room is held for the longer of both ends.
+  // Days between are forecast anew once they are taken: room is held for the longer of both ends, and a day more for the darkest
+  // of the year between them.
   return courses.map((course, nth) => ({
     ...course,
-    freeD: Math.max(course.freeD, courses[nth + 1]?.freeD ?? 0)
+    freeD: Math.max(course.freeD, courses[nth + 1]?.freeD ?? 0) + (bySun ? 1 : 0)
   }));
 }
 
