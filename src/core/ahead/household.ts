@@ -5,7 +5,7 @@ import type { Learned } from '../growth/learned.ts';
 import type { YieldLearned } from '../growth/yieldLearned.ts';
 import { pantryOf } from '../pantry/item.ts';
 import { factsOf, type HouseholdBookData, type HouseholdData } from '../sowing/facts.ts';
-import { brightestFor } from '../sowing/carried.ts';
+import { lightPlaceFor } from '../sowing/carried.ts';
 import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { readLog, type SowingRecord } from '../sowing/record.ts';
@@ -103,7 +103,7 @@ export function aheadOf(
     const growable = orderedAs(order, data);
     if (!place || !growable) return [];
     const here = { latitudeDeg: household.latitudeDeg, zone: facts.rhythm.zone, sownAt: now };
-    const lightPlace = brightestFor(growable.crop, facts.places.values(), here);
+    const lightPlace = lightPlaceFor(growable.crop, null, facts.places.values(), here);
     return [{ ...order, growable, place, lightPlace, done: new Set(order.done) }];
   });
   const underWay = sowings.filter(({ state }) => state.stage !== 'ended');

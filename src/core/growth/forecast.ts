@@ -35,6 +35,12 @@ export interface Stay {
 export const placeAt = (stays: readonly Stay[], at: Millis): Place =>
   (stays.findLast(({ from }) => from <= at) ?? stays[0]!).place;
 
+/** The same as it is to be carried, too. */
+export const standsAt = (
+  { stays, carriedTo, forecast }: { stays: readonly Stay[]; carriedTo: Place | null; forecast: Forecast },
+  at: Millis
+): Place => (carriedTo !== null && at >= forecast.litAt ? carriedTo : placeAt(stays, at));
+
 export interface ForecastInput {
   crop: Crop;
   zone: Zone;

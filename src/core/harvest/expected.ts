@@ -1,6 +1,7 @@
+import { standsAt } from '../growth/forecast.ts';
 import { crowdOf, cutAtShare, heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { airAt, usualAir } from '../places/air/airAt.ts';
-import { standsAt, type Projected } from '../sowing/project.ts';
+import type { Projected } from '../sowing/project.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 
 /** A stand that grows again from its stubs gives so much of what its first growth did (starting figure). */

@@ -19,7 +19,7 @@ export const leavesForLight = ({ light }: Place, { lightFrom }: Pick<Path, 'ligh
   light.kind === 'dark' && (lightFrom === 'rooted' || lightFrom === 'lightReady');
 
 /** Of some places that with light in which a crop grows fastest; null where none has any. */
-export function brightestFor(
+function brightestFor(
   crop: Crop,
   places: Iterable<Place>,
   { latitudeDeg, zone, sownAt }: Here
@@ -32,6 +32,18 @@ export function brightestFor(
     if (!best || rate > best.rate) best = { place, rate };
   }
   return best?.place ?? null;
+}
+
+/** Where a crop is carried: as was chosen, where that has light, else where it grows fastest. */
+export function lightPlaceFor(
+  crop: Crop,
+  chosenId: string | null,
+  places: Iterable<Place>,
+  here: Here
+): Place | null {
+  const all = [...places];
+  const chosen = all.find(({ id, light }) => id === chosenId && light.kind !== 'dark');
+  return chosen ?? brightestFor(crop, all, here);
 }
 
 /**
@@ -47,8 +59,5 @@ export function carriedTo(
 ): Place | null {
   if (litAt !== null || !leavesForLight(stays.at(-1)!.place, path)) return null;
   const before = stays.findLast(({ place }) => place.light.kind !== 'dark')?.place;
-  const planned = setup.lightPlaceId ? places.get(setup.lightPlaceId) : undefined;
-  return (
-    before ?? (planned && planned.light.kind !== 'dark' ? planned : brightestFor(crop, places.values(), here))
-  );
+  return before ?? lightPlaceFor(crop, setup.lightPlaceId, places.values(), here);
 }

@@ -4,7 +4,7 @@ import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
-import { forecast, placeAt, type Forecast, type Stay } from '../growth/forecast.ts';
+import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
 import { coveredOnD } from '../supplies/methods/path.ts';
 import type { Telling } from '../growth/telling.ts';
 import { learnedBelief, learnedTelling, type Learned } from '../growth/learned.ts';
@@ -199,7 +199,3 @@ function soakPlan({ rhythm }: HouseholdFacts, { setup, crop }: Sowing, state: So
 export function dayOf(projected: Pick<Projected, 'sownAt'>, now: Millis): number {
   return Math.floor((now - projected.sownAt) / DAY);
 }
-
-/** Where a sowing stands at a moment: as it stood, and as it is to be carried. */
-export const standsAt = ({ stays, carriedTo, forecast }: Projected, at: Millis): Place =>
-  carriedTo !== null && at >= forecast.litAt ? carriedTo : placeAt(stays, at);

@@ -1,3 +1,4 @@
+import { standsAt } from '../growth/forecast.ts';
 import type { Watered, WaterFact } from './watered.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
@@ -158,7 +159,7 @@ export class WaterTrack {
 
   /** What a stretch of at most three hours takes by the figures, g. */
   private stepG(at: Millis, next: Millis): number {
-    const air = airAt(this.placeAt(at), at);
+    const air = airAt(standsAt(this.sowing, at), at);
     const { areaCm2 } = this.sowing;
     // What is cut loses as open medium does.
     const cut = this.cutShareAt(at);
@@ -208,14 +209,6 @@ export class WaterTrack {
     let share = 0;
     for (const cut of cuts) if (cut.at <= at && cut.at > (regrowsSince ?? -Infinity)) share += cut.share;
     return Math.min(1, share);
-  }
-
-  private placeAt(at: Millis) {
-    const { stays, carriedTo, forecast } = this.sowing;
-    if (carriedTo !== null && at >= forecast.litAt) return carriedTo;
-    let index = stays.length - 1;
-    while (index > 0 && stays[index]!.from > at) index -= 1;
-    return stays[index]!.place;
   }
 }
 

@@ -4,7 +4,7 @@ import { findCrop } from '../../core/crops/library.ts';
 import type { Place } from '../../core/places/place.ts';
 import { holds, lotGermination } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
-import { brightestFor } from '../../core/sowing/carried.ts';
+import { lightPlaceFor } from '../../core/sowing/carried.ts';
 import { aimOf, beginningOn } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
@@ -99,13 +99,11 @@ export async function sow(
     mediumId: sent.mediumId ?? null,
     method,
     place,
-    lightPlace:
-      carriedTo ??
-      brightestFor(parts[0]!.crop, places, {
-        latitudeDeg: household.latitudeDeg,
-        zone: rhythm.zone,
-        sownAt: now
-      }),
+    lightPlace: lightPlaceFor(parts[0]!.crop, sent.lightPlaceId ?? null, places, {
+      latitudeDeg: household.latitudeDeg,
+      zone: rhythm.zone,
+      sownAt: now
+    }),
     density: sent.density === 'own' ? (sent.seedsPerCm2 ?? NaN) : sent.density,
     ownSeedG: sent.ownSeedG ?? null,
     germinationPct: sent.germinationPct ?? null,

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
-  import { standsAt, type Projected } from '$core/sowing/project.ts';
+  import { standsAt } from '$core/growth/forecast.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import { DAY, HOUR } from '$core/time/zone.ts';
   import { MARKS, type Mark } from '$core/growth/marks.ts';
   import { temperature } from '$core/units/format.ts';

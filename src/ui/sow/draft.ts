@@ -8,7 +8,7 @@ import { lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
 import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { Method } from '$core/supplies/methods/method.ts';
 import type { ShareOf } from '$core/crops/shares.ts';
-import { brightestFor } from '$core/sowing/carried.ts';
+import { lightPlaceFor } from '$core/sowing/carried.ts';
 import { aimOf } from '$core/sowing/aim.ts';
 import {
   planSowing,
@@ -134,7 +134,11 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
     mediumId: draft.mediumId || null,
     method,
     place,
-    lightPlace: lightPlaceOf(draft, crops, context),
+    lightPlace: lightPlaceFor(crops[0]!, draft.lightPlaceId, context.places, {
+      latitudeDeg: context.latitudeDeg,
+      zone: rhythm.zone,
+      sownAt: now
+    }),
     density: draft.density === 'own' ? own : draft.density,
     ownSeedG: draft.ownSeedG,
     germinationPct: typed,
@@ -142,16 +146,6 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
     aim
   };
   return { sowings: planSowing(choice, context), choice, method, wrong, count };
-}
-
-/** Where what sprouts in the dark is carried: as chosen, else where it grows fastest. */
-function lightPlaceOf(
-  { lightPlaceId }: Draft,
-  [crop]: readonly Crop[],
-  { places, latitudeDeg, rhythm, now }: DraftContext
-): Place | null {
-  const chosen = places.find(({ id, light }) => id === lightPlaceId && light.kind !== 'dark');
-  return chosen ?? brightestFor(crop!, places, { latitudeDeg, zone: rhythm.zone, sownAt: now });
 }
 
 function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string, string>): Crop[] | null {
