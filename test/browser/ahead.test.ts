@@ -31,8 +31,7 @@ async function drag(page: Page, row: Locator, place: string, days: number): Prom
   await page.mouse.move(fromX + days * day, over.y + over.height / 2, { steps: 6 });
 }
 
-describe('the weeks ahead', function () {
-  this.timeout(180_000);
+describe('the weeks ahead', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);
@@ -138,7 +137,7 @@ describe('the weeks ahead', function () {
     await expectAccessible(page);
 
     await proposed(page);
-    await page.getByText(SETTLED).waitFor({ timeout: 60_000 });
+    await page.getByText(SETTLED).waitFor();
     await page.getByText(/^Greens on 5\d of 56 days, as proposed$/).waitFor();
     const list = page.locator('.proposal');
     expect(await list.getByText(/(soak|sow) sunflower/i).count()).to.equal(0);

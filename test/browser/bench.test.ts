@@ -13,8 +13,7 @@ import {
   type Stage
 } from '../support/browser.ts';
 
-describe('the sheet of the bench', function () {
-  this.timeout(180_000);
+describe('the sheet of the bench', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);
@@ -127,8 +126,7 @@ describe('the sheet of the bench', function () {
   });
 });
 
-describe('what the bench works with', function () {
-  this.timeout(180_000);
+describe('what the bench works with', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

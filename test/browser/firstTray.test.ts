@@ -23,8 +23,7 @@ async function move(page: Page, button: string): Promise<void> {
   );
 }
 
-describe('the first tray, from clone to plate', function () {
-  this.timeout(240_000);
+describe('the first tray, from clone to plate', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

@@ -36,8 +36,7 @@ async function sowRadish(page: Page, stage: Stage): Promise<void> {
 
 const firstTray = (page: Page) => page.locator('article.stop h3 a').first().getAttribute('href');
 
-describe('a household of one’s own', function () {
-  this.timeout(120_000);
+describe('a household of one’s own', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(false);

@@ -17,8 +17,7 @@ const trayOf = async (page: Page, stage: Stage, crop: string): Promise<string> =
 };
 const answers = (page: Page) => page.getByLabel('What it most likely is', { exact: true });
 
-describe('a closer look', function () {
-  this.timeout(120_000);
+describe('a closer look', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

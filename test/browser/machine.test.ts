@@ -8,8 +8,7 @@ const assets = (kind: RegExp): string[] =>
     .filter((file) => file.isFile() && kind.test(file.name))
     .map((file) => readFileSync(join(file.parentPath, file.name), 'utf8'));
 
-describe('what leaves the machine', function () {
-  this.timeout(60_000);
+describe('what leaves the machine', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

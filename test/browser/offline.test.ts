@@ -6,9 +6,9 @@ import { chromium, type BrowserContext, type Page } from 'playwright-core';
 import postgres from 'postgres';
 import { PHONE, setStage, type Stage } from '../support/browser.ts';
 import { until } from '../support/started.ts';
+import { SHOWN_MS } from '../support/patience.ts';
 
-describe('without a network', function () {
-  this.timeout(40_000);
+describe('without a network', () => {
   let stage: Stage;
   let sql: postgres.Sql;
   const folder = mkdtempSync(join(tmpdir(), 'brote-phone-'));
@@ -25,7 +25,7 @@ describe('without a network', function () {
       ...PHONE
     });
     const page = phone.pages()[0] ?? (await phone.newPage());
-    page.setDefaultTimeout(30_000);
+    page.setDefaultTimeout(SHOWN_MS);
     return page;
   };
   const ready = (page: Page) =>
@@ -85,7 +85,7 @@ describe('without a network', function () {
 
     await stage.back();
     await page.getByRole('button', { name: 'Try now' }).click();
-    expect(await until(events, (many) => many > before, 20_000)).to.be.greaterThan(before);
+    expect(await until(events, (many) => many > before)).to.be.greaterThan(before);
     const sent = await events();
     await page.getByText(/kept here until/).waitFor({ state: 'detached' });
     await phone.close();
@@ -138,8 +138,7 @@ describe('without a network', function () {
         await push();
         return shown();
       },
-      (all) => all.length > 0,
-      20_000
+      (all) => all.length > 0
     );
     expect(found).to.deep.equal([{ title: payload.title, body: payload.body, tag: 'one' }]);
   });
@@ -157,8 +156,7 @@ describe('without a network', function () {
     });
     const left = await until(
       () => page.evaluate(async () => (await (await caches.open('pages')).keys()).length),
-      (many) => many === 0,
-      20_000
+      (many) => many === 0
     );
     expect(left).to.equal(0);
   });

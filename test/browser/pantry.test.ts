@@ -12,8 +12,7 @@ import {
 } from '../support/browser.ts';
 import { keyboard } from '../support/hand.ts';
 
-describe('from the cut to the plate', function () {
-  this.timeout(180_000);
+describe('from the cut to the plate', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);
@@ -175,7 +174,7 @@ describe('from the cut to the plate', function () {
     await page.getByText('This is no package of Brote').waitFor();
     await chooser.setInputFiles({ name: 'brote.zip', mimeType: 'application/zip', buffer: before });
     await page.getByRole('button', { name: 'Take it in' }).click();
-    await page.getByText(/Taken in: \d+ sowings/).waitFor({ timeout: 30_000 });
+    await page.getByText(/Taken in: \d+ sowings/).waitFor();
     const [again] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name: 'The whole household' }).click()

@@ -9,6 +9,7 @@ import { freePort } from '../../commands/lib/freePort.ts';
 import { blocksOf } from '../support/operations.ts';
 import { scripted } from '../support/browser.ts';
 import { Ground, until, type Started } from '../support/started.ts';
+import { SHOWN_MS } from '../support/patience.ts';
 
 const NAME = 'greens.example.test';
 const VIEWS = [
@@ -24,8 +25,7 @@ const VIEWS = [
   'household'
 ];
 
-describe('behind Debian’s nginx with its defaults and HTTPS', function () {
-  this.timeout(180_000);
+describe('behind Debian’s nginx with its defaults and HTTPS', () => {
   let ground: Ground;
   let brote: Started;
   let nginx: ChildProcess;
@@ -74,7 +74,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
         const socket = connect(port, '127.0.0.1', () => (socket.destroy(), resolve(true)));
         socket.on('error', () => resolve(false));
       });
-    expect(await until(answers, Boolean, 10_000)).to.equal(true);
+    expect(await until(answers, Boolean)).to.equal(true);
     browser = await chromium.launch({
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [
@@ -91,7 +91,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', function () {
       serviceWorkers: 'block'
     });
     page = await context.newPage();
-    page.setDefaultTimeout(30_000);
+    page.setDefaultTimeout(SHOWN_MS);
     page.on('pageerror', (error) => troubles.push(error.message));
     page.on('response', (response) => {
       if (response.status() >= 500) troubles.push(`${response.status()} ${response.url()}`);

@@ -5,8 +5,7 @@ import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } 
 
 const SILL = '/shelf/00000004-0000-4000-a000-000000000000';
 
-describe('readings', function () {
-  this.timeout(120_000);
+describe('readings', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

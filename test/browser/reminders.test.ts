@@ -16,8 +16,7 @@ import {
 } from '../support/browser.ts';
 import { until } from '../support/started.ts';
 
-describe('reminders', function () {
-  this.timeout(60_000);
+describe('reminders', () => {
   let stage: Stage;
   let outside: Outside;
   let worker: Worker;
@@ -66,8 +65,7 @@ describe('reminders', function () {
     await page.getByRole('button', { name: 'Next round' }).press('Enter');
     const pushed = await until(
       async () => outside.push.pushes,
-      (all) => all.length > 0,
-      20_000
+      (all) => all.length > 0
     );
     const { title, body, path } = JSON.parse(pushed[0]!.text) as Record<string, string>;
     expect(title).to.equal('Round of 20:30');

@@ -20,8 +20,7 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.up();
 }
 
-describe('the shelf', function () {
-  this.timeout(120_000);
+describe('the shelf', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

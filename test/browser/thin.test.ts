@@ -108,8 +108,7 @@ async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 | 2): Pr
   return told;
 }
 
-describe('trays on little or nothing, taken to their cut by what each round asks', function () {
-  this.timeout(240_000);
+describe('trays on little or nothing, taken to their cut by what each round asks', () => {
   let stage: Stage;
   beforeEach(async () => {
     stage = await setStage(true);

@@ -10,8 +10,7 @@ const trayOf = async (page: Page, crop: string, more = ''): Promise<string> =>
     .first()
     .getAttribute('href'))!;
 
-describe('a tray', function () {
-  this.timeout(120_000);
+describe('a tray', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);
@@ -217,8 +216,7 @@ describe('a tray', function () {
   });
 });
 
-describe('the library', function () {
-  this.timeout(60_000);
+describe('the library', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(true);

@@ -68,8 +68,7 @@ const write = async (page: Page, text: string) => {
   await page.getByRole('button', { name: 'Write it down' }).click();
 };
 
-describe('what a phone has waiting', function () {
-  this.timeout(120_000);
+describe('what a phone has waiting', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(false);
@@ -163,8 +162,7 @@ describe('what a phone has waiting', function () {
   });
 });
 
-describe('who is signed in', function () {
-  this.timeout(120_000);
+describe('who is signed in', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(false);
@@ -219,8 +217,7 @@ describe('who is signed in', function () {
   });
 });
 
-describe('nobody is hurt', function () {
-  this.timeout(120_000);
+describe('nobody is hurt', () => {
   let stage: Stage;
   before(async () => {
     stage = await setStage(false);

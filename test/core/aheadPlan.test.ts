@@ -40,9 +40,7 @@ const takenOf = (input: AheadInput, { changes }: Proposal): Projected[] =>
     return { ...projected, setup: { ...projected.setup, id: `taken ${nth}` } };
   });
 
-describe('the plan', function () {
-  this.timeout(120_000);
-
+describe('the plan', () => {
   it('holds what there is of containers, at once and after looking for better', () => {
     fc.assert(
       fc.property(problems(), fc.boolean(), (problem, improved) => {
@@ -174,9 +172,7 @@ describe('the plan', function () {
   });
 });
 
-describe('weeks ahead', function () {
-  this.timeout(60_000);
-
+describe('weeks ahead', () => {
   it('feed a household every day from the first tray on, from lamp and sill, within board, containers and seed', () => {
     const { problem } = buildProblem(twelveCrops());
     const { counts, outcome } = greedy(problem);
@@ -344,9 +340,7 @@ describe('weeks ahead', function () {
   });
 });
 
-describe('half a year of simulated households', function () {
-  this.timeout(60_000);
-
+describe('half a year of simulated households', () => {
   it('is short on far fewer days by the plan than by Sundays of the book, throws less away, and is no more work', () => {
     const { sundays, orders, ahead } = compare(3, 40);
     expect(ahead.shortDays).to.be.at.most(sundays.shortDays * 0.4);

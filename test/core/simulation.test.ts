@@ -2,8 +2,7 @@ import { expect } from 'chai';
 import { study, type Findings } from '../simulation/study.ts';
 
 // Fewer households than the bench has, so with room for chance: it is the bench that reports the figures.
-describe('sixty households that nobody knows', function () {
-  this.timeout(120_000);
+describe('sixty households that nobody knows', () => {
   let found: Findings;
   before(() => {
     found = study(60, 7);

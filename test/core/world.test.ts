@@ -5,8 +5,7 @@ import { study, type Findings } from '../world/study.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 
 // A world that shares none of the forecast's laws; fewer households than the bench has, so with room for chance.
-describe('a world of other laws than the forecast’s', function () {
-  this.timeout(240_000);
+describe('a world of other laws than the forecast’s', () => {
   let found: Findings;
   before(() => {
     found = study(60, 5);

@@ -44,8 +44,7 @@ const KALE = {
   ownSeedG: null
 } as const;
 
-describe('the weeks ahead, stored', function () {
-  this.timeout(60_000);
+describe('the weeks ahead, stored', () => {
   let database: TestDatabase;
   let home: { id: string; placeId: string };
   const containerId = randomUUID();

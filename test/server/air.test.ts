@@ -37,8 +37,7 @@ const sill: Place = {
   ratingSure: false
 };
 
-describe('what is measured', function () {
-  this.timeout(30_000);
+describe('what is measured', () => {
   let database: TestDatabase;
   let one: string;
   let other: string;
@@ -120,8 +119,7 @@ describe('what is measured', function () {
   });
 });
 
-describe('places', function () {
-  this.timeout(30_000);
+describe('places', () => {
   let database: TestDatabase;
   let id: string;
   before(async () => {

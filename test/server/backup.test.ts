@@ -8,8 +8,7 @@ import { own, pitch } from '../siege/camp.ts';
 import { blocksOf } from '../support/operations.ts';
 import { Ground, Started } from '../support/started.ts';
 
-describe('what operators are told', function () {
-  this.timeout(180_000);
+describe('what operators are told', () => {
   let ground: Ground;
   let fresh: Ground;
   before(async () => {

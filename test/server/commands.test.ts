@@ -5,8 +5,7 @@ import { expect } from 'chai';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { Ground, type Started } from '../support/started.ts';
 
-describe('the start command', function () {
-  this.timeout(120_000);
+describe('the start command', () => {
   let ground: Ground;
   let data: string;
   let port: number;

@@ -16,8 +16,7 @@ import { household, sessionOf } from '../support/settings.ts';
 const ROUNDS = 30;
 const TRAYS = 4;
 
-describe('writes that cross', function () {
-  this.timeout(60_000);
+describe('writes that cross', () => {
   let database: TestDatabase;
   before(async () => {
     database = await freshDatabase();

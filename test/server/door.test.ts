@@ -6,8 +6,7 @@ import { FORM, formBody, own, type Camp } from '../siege/camp.ts';
 import type { Came } from '../siege/ask.ts';
 import { startApp, type App } from '../support/app.ts';
 
-describe('the way in', function () {
-  this.timeout(60_000);
+describe('the way in', () => {
   let app: App;
   let camp: Camp;
   before(async () => {

@@ -3,8 +3,7 @@ import postgres from 'postgres';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { Ground, type Started } from '../support/started.ts';
 
-describe('a database of the operator’s', function () {
-  this.timeout(120_000);
+describe('a database of the operator’s', () => {
   let ground: Ground;
   let other: Ground;
   let admin: postgres.Sql;

@@ -20,8 +20,7 @@ import { household } from '../support/settings.ts';
 const NOW = Date.parse('2026-11-23T14:40Z');
 const LIMIT_MS = 60_000;
 
-describe('the open package of a household', function () {
-  this.timeout(120_000);
+describe('the open package of a household', () => {
   let database: TestDatabase;
   let demo: string;
   let folder: string;

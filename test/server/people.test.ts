@@ -25,8 +25,7 @@ const MORNING = Date.parse('2026-11-05T06:30Z');
 let addresses = 0;
 const caller = () => ({ address: `192.0.2.${(addresses += 1)}`, agent: 'Firefox on Linux', known: null });
 
-describe('the people of a household', function () {
-  this.timeout(60_000);
+describe('the people of a household', () => {
   let app: App;
   before(async () => (app = await startApp()));
   after(() => app.close());

@@ -15,8 +15,7 @@ import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household as newHousehold, sessionOf } from '../support/settings.ts';
 import { radishTray } from '../support/household.ts';
 
-describe('what is derived', function () {
-  this.timeout(120_000);
+describe('what is derived', () => {
   let database: TestDatabase;
   before(async () => {
     database = await freshDatabase();

@@ -16,8 +16,7 @@ import {
 import type { Came } from '../siege/ask.ts';
 import { startApp, type App } from '../support/app.ts';
 
-describe('what is sent', function () {
-  this.timeout(60_000);
+describe('what is sent', () => {
   let app: App;
   let camp: Camp;
   before(async () => {

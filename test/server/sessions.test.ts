@@ -32,8 +32,7 @@ const caller = (more: Partial<Caller> = {}): Caller => ({
   ...more
 });
 
-describe('signing in', function () {
-  this.timeout(60_000);
+describe('signing in', () => {
   let database: TestDatabase;
   let owner: postgres.Sql;
   let id: string;

@@ -28,8 +28,7 @@ const gramsOf = (steps: readonly Step[]) => ({
   sown: steps.flatMap(({ body }) => (body.kind === 'sow' ? [body.seedG] : []))
 });
 
-describe('a sowing that is shown', function () {
-  this.timeout(120_000);
+describe('a sowing that is shown', () => {
   let database: TestDatabase;
   let home: { id: string; placeId: string };
   const cupboard = {

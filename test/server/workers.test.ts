@@ -2,8 +2,7 @@ import { expect } from 'chai';
 import { killWorkers, type WorkersKilled } from '../siege/workers.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 
-describe('workers that are killed', function () {
-  this.timeout(90_000);
+describe('workers that are killed', () => {
   let database: TestDatabase;
   let came: WorkersKilled;
   before(async () => {

@@ -5,6 +5,8 @@ import { ask, type Came } from './ask.ts';
 import { own, JSON_TYPE, type Camp } from './camp.ts';
 import { Dice, mutated } from './mutate.ts';
 import { targets } from './routes.ts';
+import { HANG_MS } from '../support/patience.ts';
+import { until } from '../support/started.ts';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -141,12 +143,15 @@ export interface Kills {
   slowestBackMs: number;
 }
 
+/** Writes that are acknowledged before each kill, and after the last one. */
+const WRITES_BETWEEN = 12;
+
 /** Writes without pause while something is killed again and again, and counts what was acknowledged. */
 export async function killing(
   base: URL,
   camp: Camp,
   kill: (n: number) => Promise<void>,
-  { times, writers, backMs }: { times: number; writers: number; backMs: number }
+  { times, writers }: { times: number; writers: number }
 ): Promise<Kills> {
   const found: Kills = {
     kills: 0,
@@ -185,7 +190,6 @@ export async function killing(
           found.odd.push(`${came.status} ${came.text.slice(0, 200)}`);
           break;
         }
-        if (!writing && tries > 400) break;
         found.repeated += 1;
         await pause(60);
       }
@@ -193,8 +197,17 @@ export async function killing(
     }
   };
   const writersDone = Promise.all(Array.from({ length: writers }, (_, writer) => write(writer)));
+  const moreWritten = async () => {
+    const goal = taken.length + WRITES_BETWEEN;
+    await until(
+      () => Promise.resolve(taken.length),
+      (many) => many >= goal || found.odd.length > 0
+    );
+  };
   for (let n = 0; n < times; n += 1) {
-    await pause(150 + ((n * 97) % 200));
+    await moreWritten();
+    // At any moment of what is under way.
+    await pause((n * 97) % 200);
     await kill(n);
     found.kills += 1;
     const since = performance.now();
@@ -203,15 +216,15 @@ export async function killing(
       if (came.status === 503 || came.status === 200)
         found.slowestHealthMs = Math.max(found.slowestHealthMs, came.ms);
       if (came.status === 200 && performance.now() - since > 100) break;
-      if (performance.now() - since > backMs) {
-        found.odd.push(`not back after ${backMs} ms`);
+      if (performance.now() - since > HANG_MS) {
+        found.odd.push(`not back after ${HANG_MS} ms`);
         break;
       }
       await pause(25);
     }
     found.slowestBackMs = Math.max(found.slowestBackMs, performance.now() - since);
   }
-  await pause(300);
+  await moreWritten();
   writing = false;
   await writersDone;
   found.acknowledged = taken.length;
@@ -236,8 +249,10 @@ export interface Slow {
   left: number;
 }
 
-/** Opens lines that say what they want a letter at a time, and asks beside them as others do. */
-export async function slowClients(base: URL, camp: Camp, clients: number, heldMs: number): Promise<Slow> {
+const SLOW_PAUSE_MS = 60;
+
+/** Opens lines that say what they want a letter at a time, and asks beside them as others do, so many times. */
+export async function slowClients(base: URL, camp: Camp, clients: number, requests: number): Promise<Slow> {
   let left = clients;
   const sockets = Array.from({ length: clients }, (_, n) => {
     const socket = connect(Number(base.port), base.hostname);
@@ -258,11 +273,10 @@ export async function slowClients(base: URL, camp: Camp, clients: number, heldMs
     return socket;
   });
   const times: number[] = [];
-  const end = performance.now() + heldMs;
-  while (performance.now() < end) {
+  while (times.length < requests) {
     const came = await ask(base, { method: 'GET', path: '/api/bench', headers: own(base, camp.cookie) });
     times.push(came.status === 200 ? came.ms : Infinity);
-    await pause(Math.max(20, heldMs / 400));
+    await pause(SLOW_PAUSE_MS);
   }
   times.sort((a, b) => a - b);
   const stayed = left;
@@ -280,27 +294,20 @@ export interface Memory {
   quarters: number[];
 }
 
-/** Asks for pages and data without pause, and looks at what the server holds. */
-export async function memory(base: URL, camp: Camp, pid: () => number, ms: number): Promise<Memory> {
+/** Asks for pages and data without pause, so many times, and looks at what the server holds. */
+export async function memory(base: URL, camp: Camp, pid: () => number, requests: number): Promise<Memory> {
   const paths = ['/round', '/round/__data.json', '/shelf', '/api/bench', '/sow', `/tray/${camp.ids.sowing}`];
   const held: number[] = [];
-  let asked = 0;
-  let going = true;
-  const work = async (worker: number) => {
-    for (let n = worker; going; n += 1) {
-      await ask(base, { method: 'GET', path: paths[n % paths.length]!, headers: own(base, camp.cookie) });
-      asked += 1;
-    }
-  };
-  const workers = Promise.all([0, 1, 2, 3].map(work));
-  for (const end = performance.now() + ms; performance.now() < end;) {
-    await pause(ms / 60);
-    held.push(memoryMb(pid()));
-  }
-  going = false;
-  await workers;
+  const all = Array.from({ length: requests }, (_, n) => n);
+  await inParallel(all, 4, async (n) => {
+    await ask(base, { method: 'GET', path: paths[n % paths.length]!, headers: own(base, camp.cookie) });
+    if (n % Math.ceil(requests / 60) === 0) held.push(memoryMb(pid()));
+  });
   const quarter = Math.floor(held.length / 4);
   const middle = (values: number[]) =>
     [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-  return { asked, quarters: [0, 1, 2, 3].map((n) => middle(held.slice(n * quarter, (n + 1) * quarter))) };
+  return {
+    asked: all.length,
+    quarters: [0, 1, 2, 3].map((n) => middle(held.slice(n * quarter, (n + 1) * quarter)))
+  };
 }

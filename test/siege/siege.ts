@@ -16,15 +16,16 @@ import {
   type Slow
 } from './phases.ts';
 
-/** How long and how hard; bounded in requests and in time. */
+/** How hard, in requests and kills: a slow machine takes longer and does as much. */
 export interface Strength {
   mutations: number;
   backendKills: number;
   webKills: number;
   postmasterKills: number;
   slowClients: number;
-  slowMs: number;
-  memoryMs: number;
+  /** Requests beside the slow clients. */
+  slowRequests: number;
+  memoryRequests: number;
   seed: number;
 }
 
@@ -35,8 +36,8 @@ export const WHOLE: Strength = {
   webKills: 10,
   postmasterKills: 10,
   slowClients: 200,
-  slowMs: 25_000,
-  memoryMs: 300_000,
+  slowRequests: 400,
+  memoryRequests: 50_000,
   seed: 20_261_125
 };
 
@@ -48,8 +49,8 @@ export const SHORT: Strength = {
   webKills: 1,
   postmasterKills: 2,
   slowClients: 60,
-  slowMs: 2000,
-  memoryMs: 3000
+  slowRequests: 30,
+  memoryRequests: 300
 };
 
 export interface Siege {
@@ -81,9 +82,9 @@ export async function laySiege(
   if (leaked.errors.length > 0)
     leaked.errors.push(...started.output.split('\n').filter((line) => /\b50[03]: /.test(line)));
   tell(`Slow clients: ${strength.slowClients} ...`);
-  const slow = await slowClients(base, camps[0], strength.slowClients, strength.slowMs);
+  const slow = await slowClients(base, camps[0], strength.slowClients, strength.slowRequests);
   tell('Memory under steady load ...');
-  const held = await memory(base, camps[0], () => started.webPid(), strength.memoryMs);
+  const held = await memory(base, camps[0], () => started.webPid(), strength.memoryRequests);
   const kills = {} as Siege['kills'];
   tell('Killing database backends under writers ...');
   const [, , , port] = postmaster();
@@ -98,7 +99,7 @@ export async function laySiege(
     async () => {
       await admin`select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'brote'`;
     },
-    { times: strength.backendKills, writers: 4, backMs: 10_000 }
+    { times: strength.backendKills, writers: 4 }
   );
   await admin.end();
   tell('Killing the web server under writers ...');
@@ -106,18 +107,14 @@ export async function laySiege(
     base,
     camps[0],
     () => Promise.resolve(void process.kill(started.webPid(), 'SIGKILL')),
-    {
-      times: strength.webKills,
-      writers: 4,
-      backMs: 40_000
-    }
+    { times: strength.webKills, writers: 4 }
   );
   tell('Killing the database under writers ...');
   kills.postmaster = await killing(
     base,
     camps[0],
     () => Promise.resolve(void process.kill(Number(postmaster()[0]), 'SIGKILL')),
-    { times: strength.postmasterKills, writers: 4, backMs: 40_000 }
+    { times: strength.postmasterKills, writers: 4 }
   );
   tell(`${strength.mutations} requests changed by chance ...`);
   const changed = await mutations(base, camps, strength.mutations, strength.seed);

@@ -55,11 +55,13 @@ export async function killWorkers(
       const child = workers[index]!;
       // At any moment of its work: by how many have been told, and a little by chance.
       const before = told();
-      await until(
-        async () => told(),
-        (now) => now > before,
-        50 + Math.random() * 200
-      );
+      await Promise.race([
+        until(
+          async () => told(),
+          (now) => now > before
+        ),
+        new Promise((resolve) => setTimeout(resolve, 50 + Math.random() * 200))
+      ]);
       const gone = new Promise((resolve) => child.once('exit', resolve));
       child.kill('SIGKILL');
       await gone;
@@ -76,8 +78,7 @@ export async function killWorkers(
       new Set(outside.hook.calls.map(({ body }) => (body as { household: string }).household)).size;
     await until(
       async () => heard(),
-      (many) => many >= homes.length,
-      30_000
+      (many) => many >= homes.length
     );
     for (const { id, body } of outside.hook.calls) {
       const { household, reminders } = body as { household: string; reminders: { key: string }[] };

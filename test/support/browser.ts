@@ -8,6 +8,7 @@ import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { moveClock } from '../../src/server/households/household.ts';
 import { filledDatabase, freshDatabase, type TestDatabase } from './database.ts';
+import { SHOWN_MS } from './patience.ts';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -70,7 +71,7 @@ export async function setStage(demo: boolean): Promise<Stage> {
       });
       contexts.push(context);
       const page = await context.newPage();
-      page.setDefaultTimeout(30_000);
+      page.setDefaultTimeout(SHOWN_MS);
       page.on('pageerror', (error) => troubles.push(`script: ${error.message}`));
       page.on('console', (message) => {
         if (message.type() === 'error' && !/status of 4\d\d|ERR_INTERNET_DISCONNECTED/.test(message.text()))

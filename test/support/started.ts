@@ -2,6 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { HANG_MS } from './patience.ts';
 
 /** A command of the project as a person starts it, with its own data and port. */
 export class Started {
@@ -82,16 +83,16 @@ export class Ground {
   }
 }
 
-/** Asks until the answer is as hoped, or the time is up: what is waited for has no moment of its own. */
-export async function until<T>(
-  what: () => Promise<T>,
-  hoped: (answer: T) => boolean,
-  ms: number
-): Promise<T> {
-  const end = performance.now() + ms;
+/**
+ * Asks again and again until the answer is as expected. A slow machine only takes longer.
+ * @throws Error with the last answer where it never comes
+ */
+export async function until<T>(what: () => Promise<T>, expected: (answer: T) => boolean): Promise<T> {
+  const end = performance.now() + HANG_MS;
   for (;;) {
     const answer = await what();
-    if (hoped(answer) || performance.now() > end) return answer;
+    if (expected(answer)) return answer;
+    if (performance.now() > end) throw new Error(`Waited in vain; the last answer was ${String(answer)}.`);
     await new Promise((resolve) => setTimeout(resolve, 50));
   }
 }
