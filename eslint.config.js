@@ -99,6 +99,21 @@ export default ts.config(
     rules: { '@typescript-eslint/no-non-null-assertion': 'error' }
   },
   {
+    // A stream or promise whose failure nobody hears ends the process, and everybody's requests with it.
+    files: ['src/server/**/*.ts', 'src/routes/**/*.ts', 'src/hooks*.ts', 'commands/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='pipe']",
+          message: 'Use `piped` or `pipeline`: a bare pipe lets an error of its source end the process.'
+        }
+      ]
+    }
+  },
+  {
     // SQL stands in src/server alone.
     files: ['src/ui/**', 'src/routes/**'],
     rules: { 'no-restricted-imports': ['error', { paths: ['postgres'] }] }

@@ -52,7 +52,7 @@ async function whole(name: string, steps: [program: string, ...args: string[]][]
 async function mocha(
   folder: string,
   env: Record<string, string> = {},
-  { jobs = 1 }: { jobs?: number } = {}
+  { jobs = 1, timeoutMs = 0 }: { jobs?: number; timeoutMs?: number } = {}
 ): Promise<Count> {
   const { code, output } = await run(
     'mocha/bin/mocha.js',
@@ -60,7 +60,7 @@ async function mocha(
       `${folder}/**/*.test.ts`,
       '--forbid-only',
       '--timeout',
-      String(TEST_MS),
+      String(timeoutMs),
       '--color',
       ...(jobs > 1 ? ['--parallel', '--jobs', String(jobs)] : [])
     ],
@@ -104,9 +104,12 @@ await runCommand(async () => {
     counts.push(await mocha('test/core'), await mocha('test/ui'));
   };
   try {
-    await Promise.all([still(), mocha('test/server', env).then((count) => counts.push(count))]);
+    await Promise.all([
+      still(),
+      mocha('test/server', env, { timeoutMs: TEST_MS }).then((count) => counts.push(count))
+    ]);
     // A browser waits for its server, and the server for its browser: three pairs keep two cores busy.
-    counts.push(await mocha('test/browser', env, { jobs: 3 }));
+    counts.push(await mocha('test/browser', env, { jobs: 3, timeoutMs: TEST_MS }));
   } finally {
     cluster.stop();
   }

@@ -2,7 +2,9 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
 import type { Cluster } from './cluster.ts';
 import { Plain, say } from './say.ts';
-import type { FromWeb } from './webProcess.ts';
+import type { FromService, Role } from './serviceProcess.ts';
+
+const NAMES: Readonly<Record<Role, string>> = { web: 'web server', worker: 'worker' };
 
 /** One that ran for so long had started well: the next wait is the shortest again, ms. */
 const WELL_MS = 30_000;
@@ -29,28 +31,50 @@ class Backoff {
   }
 }
 
-/** A web server in a process of its own, started again whenever it ends, until it is told to. */
-export class WebServer {
+/** A process that answers nothing for so long is stuck: it is ended and started again, s. */
+const STUCK_S = 15;
+
+/** Where the web server listens. */
+export interface Listening {
+  host: string;
+  port: number;
+}
+
+/** The web server or the worker, in a process of its own, started again whenever it ends or is stuck, until it is ended. */
+export class Service {
   private child: ChildProcess | null = null;
   private ending = false;
   private ran = false;
   private readonly backoff = new Backoff();
+  /** Seconds since it last answered, as far as this process could listen; null while it starts. */
+  private silentS: number | null = null;
+  private readonly watch = setInterval(() => this.look(), 1000);
 
   private constructor(
-    private readonly host: string,
-    private port: number
+    private readonly role: Role,
+    private readonly args: string[]
   ) {}
 
   /** @throws Plain where it cannot listen there */
-  static async start(host: string, port: number): Promise<{ web: WebServer; url: string }> {
-    const web = new WebServer(host, port);
-    const url = await web.begin();
-    // Wherever a free port was asked for, it comes back on the one it was given.
-    web.port = Number(new URL(url).port || 80);
+  static async web({ host, port }: Listening): Promise<{ web: Service; url: string }> {
+    const web = new Service('web', [host, String(port)]);
+    const url = await web.first();
+    // Where any free port was asked for, it comes back on the one it was given.
+    web.args[1] = new URL(url).port || '80';
     return { web, url };
   }
 
-  /** Starts it anew, as where the database has moved. */
+  /**
+   * @param base where people reach Brote
+   * @throws Plain where it cannot start
+   */
+  static async worker(base: string): Promise<Service> {
+    const worker = new Service('worker', [base]);
+    await worker.first();
+    return worker;
+  }
+
+  /** Starts it again, as where the database has moved. */
   renew(): void {
     this.child?.kill('SIGTERM');
   }
@@ -58,6 +82,7 @@ export class WebServer {
   /** Ends it, and waits for that. */
   async end(): Promise<void> {
     this.ending = true;
+    clearInterval(this.watch);
     const { child } = this;
     if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
@@ -68,14 +93,26 @@ export class WebServer {
     clearTimeout(late);
   }
 
+  private async first(): Promise<string> {
+    try {
+      return await this.begin();
+    } catch (error) {
+      clearInterval(this.watch);
+      throw error;
+    }
+  }
+
   private begin(): Promise<string> {
-    const child = fork(join(import.meta.dirname, 'webProcess.ts'), [this.host, String(this.port)], {
+    const child = fork(join(import.meta.dirname, 'serviceProcess.ts'), [this.role, ...this.args], {
       execArgv: ['--import', 'tsx'],
       stdio: ['ignore', 'inherit', 'inherit', 'ipc']
     });
     this.child = child;
+    this.silentS = null;
     return new Promise((resolve, reject) => {
-      child.on('message', (message: FromWeb) => {
+      child.on('message', (message: FromService) => {
+        this.silentS = 0;
+        if (message.kind === 'answer') return;
         if (message.kind === 'failed') {
           // Where it never ran, a sentence says why, and it is not tried again.
           if (!this.ran) this.ending = true;
@@ -86,15 +123,28 @@ export class WebServer {
         resolve(message.url);
       });
       child.once('exit', (code, signal) => {
-        reject(new Error(`The web server ended before it had started (${signal ?? code}).`));
-        void this.ended(signal ?? `code ${code}`);
+        reject(new Error(`The ${NAMES[this.role]} ended before it had started (${signal ?? code}).`));
+        this.ended(signal ?? `code ${code}`).catch(() => {});
       });
     });
   }
 
+  /** Asks whether it still listens. Seconds in which this process stood still itself count as one. */
+  private look(): void {
+    const { child } = this;
+    if (this.silentS === null || !child?.connected) return;
+    this.silentS += 1;
+    if (this.silentS > STUCK_S) {
+      say(`${new Date().toISOString()} The ${NAMES[this.role]} has not answered for ${STUCK_S} s.`);
+      this.silentS = null;
+      child.kill('SIGKILL');
+    } else child.send('ask');
+  }
+
   private async ended(how: string): Promise<void> {
+    this.silentS = null;
     if (this.ending) return;
-    say(`${new Date().toISOString()} The web server ended (${how}) and is started again.`);
+    say(`${new Date().toISOString()} The ${NAMES[this.role]} ended (${how}) and is started again.`);
     await this.backoff.wait();
     // What goes wrong is told when it ends, which brings us here again.
     if (!this.ending) await this.begin().catch(() => {});
@@ -128,6 +178,6 @@ export function watchOver(cluster: Cluster, onmoved: () => void): () => void {
       }
     }
   };
-  void watch();
+  watch().catch((error: unknown) => console.error(new Date().toISOString(), error));
   return () => (watching = false);
 }

@@ -7,8 +7,8 @@ import { ensurePostgres } from './packages.ts';
 import { claim } from './running.ts';
 import { say } from './say.ts';
 import { serverSecrets } from './serverSecrets.ts';
-import { WebServer, watchOver } from './supervise.ts';
-import { webAddress } from './web.ts';
+import { Service, watchOver } from './supervise.ts';
+import { baseOf, rolesOf, webAddress } from './web.ts';
 
 interface Options {
   data: DataName;
@@ -23,13 +23,14 @@ interface Options {
 
 /**
  * Brings everything up, says where, keeps it up, and takes it down again on Ctrl-C. The web server and the private
- * database are processes of their own; whichever ends is started again.
+ * database are processes of their own, and so is the worker; whichever ends is started again.
  */
 export async function upAndRunning({ data, fill, fresh, serving, greeting }: Options): Promise<void> {
-  const { host, port } = webAddress();
+  const listening = webAddress();
+  const roles = rolesOf();
   const folder = dataFolder(data);
   let cluster: Cluster | null = null;
-  let web: WebServer | null = null;
+  const services: Service[] = [];
   let unwatch = () => {};
   let release = () => {};
   const down = () => {
@@ -45,10 +46,12 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     say('\nStopping ...');
     unwatch();
     closeDb();
-    void Promise.resolve(web?.end()).finally(() => {
-      down();
-      process.exit(0);
-    });
+    endServices()
+      .catch((error: unknown) => console.error(error))
+      .finally(() => {
+        down();
+        process.exit(0);
+      });
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
   try {
@@ -60,19 +63,26 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     Object.assign(process.env, await serverSecrets(database.ownerUrl));
     if (fill) await fill(database);
     closeDb();
-    const served = await WebServer.start(host, port);
-    web = served.web;
+    const served = roles.includes('web') ? await Service.web(listening) : null;
+    if (served) services.push(served.web);
+    const base = baseOf(served?.url ?? null);
+    if (roles.includes('worker')) services.push(await Service.worker(base));
     if (cluster) unwatch = watchOver(cluster, moved);
-    claimed.announce(served.url);
-    await serving?.(served.url);
+    const url = served?.url ?? base;
+    claimed.announce(url);
+    await serving?.(url);
     closeDb();
-    say(`\n${greeting(served.url)}\nCtrl-C stops it.`);
+    say(`\n${greeting(url)}\nCtrl-C stops it.`);
   } catch (error) {
     // What Ctrl-C broke off is no failure.
     if (stopping) return;
-    await web?.end();
+    await endServices();
     down();
     throw error;
+  }
+
+  async function endServices(): Promise<void> {
+    await Promise.all(services.map((service) => service.end()));
   }
 
   async function openDatabase(): Promise<Database> {
@@ -82,11 +92,11 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     return ensureDatabase(cluster.adminUrl, 'brote', folder, fresh);
   }
 
-  /** The database came back on another port: the web server is told by being started anew. */
+  /** The database came back on another port: who uses it learns that by being started again. */
   function moved(): void {
     const address = new URL(process.env.BROTE_APP_URL ?? '');
     address.port = new URL(cluster?.adminUrl ?? address).port;
     process.env.BROTE_APP_URL = address.href;
-    web?.renew();
+    for (const service of services) service.renew();
   }
 }

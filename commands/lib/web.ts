@@ -3,7 +3,9 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { MOST_FILE_BYTES } from '../../src/server/requests/body.ts';
 import { atTheDoor } from './door.ts';
+import { watchHolds } from './holds.ts';
 import { Plain } from './say.ts';
+import type { Role } from './serviceProcess.ts';
 
 const DEFAULT_PORT = 4180;
 /** Whoever takes longer to say what they want is hung up on: slow lines hold nothing up for the others. */
@@ -15,6 +17,11 @@ const LIMITS = {
   maxHeaderSize: 16_384
 };
 
+/** One request that keeps all others waiting for longer is logged, ms. */
+const HOLD_MS = 250;
+/** A path whose last parts let whoever holds them in. */
+const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe)\/).*/;
+
 /** Where the web server listens: `HOST` and `PORT`, by default loopback alone. */
 export function webAddress(): { host: string; port: number } {
   const host = process.env.HOST || '127.0.0.1';
@@ -24,12 +31,21 @@ export function webAddress(): { host: string; port: number } {
   return { host, port };
 }
 
-/** What a process does: `BROTE_ROLE` splits what is one by default over several machines. */
-export function roleOf(): 'both' | 'web' | 'worker' {
+/** What a start runs: `BROTE_ROLE` splits over several machines what one machine runs by default. */
+export function rolesOf(): Role[] {
   const role = process.env.BROTE_ROLE || 'both';
-  if (role !== 'both' && role !== 'web' && role !== 'worker')
-    throw new Plain(`BROTE_ROLE is “web”, “worker”, or left out for both; not “${role}”.`);
-  return role;
+  if (role === 'both') return ['web', 'worker'];
+  if (role === 'web' || role === 'worker') return [role];
+  throw new Plain(`BROTE_ROLE is “web”, “worker”, or left out for both; not “${role}”.`);
+}
+
+/** Where people reach Brote, as reminders name it, with a slash at its end. @throws Plain where nobody says */
+export function baseOf(servedAt: string | null): string {
+  const base = process.env.ORIGIN ? `${process.env.ORIGIN.replace(/\/+$/, '')}/` : servedAt;
+  if (base) return base;
+  throw new Plain(
+    'A worker by itself must know where people reach Brote: set ORIGIN, such as ORIGIN=https://brote.home.arpa.'
+  );
 }
 
 /** Serves the built application. @throws Plain where the port is taken */
@@ -41,8 +57,14 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
   const { handler } = (await import(pathToFileURL(join(process.cwd(), 'build/handler.js')).href)) as {
     handler: RequestListener;
   };
+  const underWay = new Set<string>();
   const server = createServer(LIMITS, (request, response) => {
-    if (atTheDoor(request, response)) handler(request, response);
+    if (!atTheDoor(request, response)) return;
+    // Without what follows the path: that may be somebody's words, or a secret.
+    const what = `${request.method} ${(request.url ?? '').split(/[?#]/, 1)[0]!.replace(SECRET_PART, '$1...')}`;
+    underWay.add(what);
+    response.once('close', () => underWay.delete(what));
+    handler(request, response);
   });
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: { code?: string }) => {
@@ -65,6 +87,11 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
     });
     server.listen(port, host, resolve);
   });
+  watchHolds(Number(process.env.BROTE_HOLD_MS || HOLD_MS), (heldMs) =>
+    console.error(
+      `${new Date().toISOString()} Everybody waited for ${Math.round(heldMs)} ms while this was answered: ${[...underWay].join(', ') || 'nothing any more'}`
+    )
+  );
   const actual = (server.address() as { port: number }).port;
   const shown = host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host;
   return { url: `http://${shown}:${actual}/`, server };

@@ -29,7 +29,7 @@ export async function startOutside(port = 0): Promise<Outside> {
   const push = new PushService(() => url);
   const hook = new WebhookReceiver();
   const server = createServer((request, response) => {
-    void readBody(request).then((body) => {
+    readBody(request).then((body) => {
       const path = new URL(request.url ?? '/', 'http://outside').pathname.split('/').slice(1);
       const end = (status: number, type: string, text: string) => {
         response.writeHead(status, {

@@ -56,6 +56,7 @@ export interface Problems {
   'file-no-columns': { names: readonly string[] };
   'file-day-or-month': { typed: string };
   // Past sowings
+  'past-too-many': { lines: number; most: number };
   'past-no-header': Record<never, never>;
   'past-no-columns': { names: readonly string[] };
   'past-no-crop': { typed: string };

@@ -82,6 +82,8 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
     `The first line names ${names.join(', ')}: one must be a time and one a temperature, such as: time,temperature,humidity`,
   'file-day-or-month': ({ typed }) =>
     `“${typed}” can be read as day and month or as month and day, and no line of the file tells which. Export it with days such as 2026-04-03, or 3.4.2026.`,
+  'past-too-many': ({ lines, most }) =>
+    `This list has ${lines} lines. Import at most ${most} at a time: split the file.`,
   'past-no-header': () => 'The first line must name the columns, such as: crop,sown,harvested,grams',
   'past-no-columns': ({ names }) =>
     `The first line names ${names.join(', ')}: say which column is the crop, and which the day it was sown.`,

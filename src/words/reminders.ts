@@ -329,3 +329,15 @@ function leavingReminder(
     path: '/household/away'
   };
 }
+
+/** Whether what a stored reminder says can be put into words. */
+export function isWordable(body: unknown): boolean {
+  try {
+    const words = reminderWords(body as ReminderBody, 0, { zone: 'UTC', units: 'metric' });
+    return Object.values(words)
+      .flat()
+      .every((text) => !/undefined|NaN|Infinity|\[object/.test(String(text)));
+  } catch {
+    return false;
+  }
+}

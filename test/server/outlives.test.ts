@@ -27,7 +27,7 @@ describe('what is started', () => {
   it('tells the truth as long as its database is dead, and has it back without help', async () => {
     const started = ground.start();
     const url = await started.ready();
-    const web = started.webPid();
+    const web = started.pidOf('web');
     for (let turn = 0; turn < 2; turn += 1) {
       // Nobody starts it again while the command stands still.
       started.child.kill('SIGSTOP');
@@ -48,7 +48,7 @@ describe('what is started', () => {
       }
       expect(await well(url)).to.equal('200 brote');
     }
-    expect(started.webPid(), 'the same web server all the while').to.equal(web);
+    expect(started.pidOf('web'), 'the same web server all the while').to.equal(web);
     await started.says(/The database had ended and was started again/);
     expect(await ground.stop(started)).to.equal(0);
     expect(workingIn(cluster())).to.deep.equal([]);
@@ -57,11 +57,11 @@ describe('what is started', () => {
   it('has its web server back, and leaves none behind when it is killed itself', async () => {
     const started = ground.start();
     const url = await started.ready();
-    const first = started.webPid();
+    const first = started.pidOf('web');
     process.kill(first, 'SIGKILL');
     expect(await well(url)).to.equal('200 brote');
     await started.says(/The web server ended \(SIGKILL\) and is started again/);
-    const second = started.webPid();
+    const second = started.pidOf('web');
     expect(second).not.to.equal(first);
     started.child.kill('SIGKILL');
     await started.exit;

@@ -84,7 +84,7 @@ export async function laySiege(
   tell(`Slow clients: ${strength.slowClients} ...`);
   const slow = await slowClients(base, camps[0], strength.slowClients, strength.slowRequests);
   tell('Memory under steady load ...');
-  const held = await memory(base, camps[0], () => started.webPid(), strength.memoryRequests);
+  const held = await memory(base, camps[0], () => started.pidOf('web'), strength.memoryRequests);
   const kills = {} as Siege['kills'];
   tell('Killing database backends under writers ...');
   const [, , , port] = postmaster();
@@ -106,7 +106,7 @@ export async function laySiege(
   kills.web = await killing(
     base,
     camps[0],
-    () => Promise.resolve(void process.kill(started.webPid(), 'SIGKILL')),
+    () => Promise.resolve(void process.kill(started.pidOf('web'), 'SIGKILL')),
     { times: strength.webKills, writers: 4 }
   );
   tell('Killing the database under writers ...');

@@ -31,9 +31,9 @@ export class Started {
     });
   }
 
-  /** The number of its web server's process, as it is now. */
-  webPid(): number {
-    const { stdout } = spawnSync('pgrep', ['-P', String(this.child.pid), '-f', 'webProcess'], {
+  /** The number of one of its processes, as it is now. */
+  pidOf(role: 'web' | 'worker'): number {
+    const { stdout } = spawnSync('pgrep', ['-P', String(this.child.pid), '-f', `serviceProcess.ts ${role}`], {
       encoding: 'utf8'
     });
     return Number(stdout.trim().split('\n')[0]);

@@ -12,8 +12,13 @@ const MOST_EATERS = 20;
 /** A day that exists, `YYYY-MM-DD`. */
 export const dayName = (say: string) => yup.string().typeError(say).required(say).test('day', say, isDay);
 
-const weekdays = () =>
-  yup.array().of(number('Choose days of the week.').integer().min(1).max(7).required()).required();
+/** Days of the week, 1 for Monday. */
+export const weekdays = () =>
+  yup
+    .array()
+    .of(number('Choose days of the week.').integer().min(1).max(7).required())
+    .max(7, 'A week has seven days.')
+    .required();
 
 const grams = number('Give what is eaten a day, such as 60 g; 0 for none.')
   .min(0, 'Nobody eats less than nothing: give 0 for none.')
@@ -29,7 +34,12 @@ export const appetiteSchema = yup.object({
         .object({
           id: id().required(),
           name: text(40, 'Keep the name under 40 letters.').required('Say who eats it, or “All of us”.'),
-          gByWeekday: yup.array().of(grams).length(7, 'A week has seven days.').required()
+          gByWeekday: yup
+            .array()
+            .of(grams)
+            .length(7, 'A week has seven days.')
+            .max(7, 'A week has seven days.')
+            .required()
         })
         .required()
     )
@@ -58,7 +68,7 @@ export const appetiteSchema = yup.object({
         })
         .required()
     )
-    .max(300)
+    .max(300, 'At most 300 crops.')
     .required(),
   daysOff: weekdays()
 });
@@ -83,6 +93,7 @@ export const ruleSchema = yup
     weekdays: yup
       .array()
       .of(number('Choose days of the week.').integer().min(1).max(7).required())
+      .max(7, 'A week has seven days.')
       .when('kind', {
         is: 'weekdays',
         then: (schema) => schema.min(1, 'Choose at least one day of the week.').required()
@@ -120,9 +131,13 @@ const orderDay = yup.object({
   sowingId: id().nullable().default(null)
 });
 
+/** Changes of each kind that are taken at once. */
+const MOST_CHANGES = 80;
+const MANY_CHANGES = `Take at most ${MOST_CHANGES} changes at once.`;
+
 /** What is taken of a proposal, all or nothing: what is begun, moved, left out, kept as it is. */
 export const planSchema = yup.object({
-  begin: yup.array().of(newSowingSchema.required()).max(80, 'Take at most 80 sowings at once.').default([]),
+  begin: yup.array().of(newSowingSchema.required()).max(MOST_CHANGES, MANY_CHANGES).default([]),
   /** Planned sowings that are begun on another day. */
   move: yup
     .array()
@@ -131,18 +146,18 @@ export const planSchema = yup.object({
         .object({ sowingId: id().required(), eventId: id().required(), day: dayName('To which day?') })
         .required()
     )
-    .max(80)
+    .max(MOST_CHANGES, MANY_CHANGES)
     .default([]),
   /** Planned sowings that are not to be begun. */
   leaveOut: yup
     .array()
     .of(yup.object({ sowingId: id().required(), eventId: id().required() }).required())
-    .max(80)
+    .max(MOST_CHANGES, MANY_CHANGES)
     .default([]),
   lock: yup
     .array()
     .of(yup.object({ sowingId: id().required(), locked: yup.boolean().required() }).required())
-    .max(80)
+    .max(MOST_CHANGES, MANY_CHANGES)
     .default([]),
-  orderDays: yup.array().of(orderDay.required()).max(80).default([])
+  orderDays: yup.array().of(orderDay.required()).max(MOST_CHANGES, MANY_CHANGES).default([])
 });

@@ -1,4 +1,6 @@
+import { tooLongIn } from './lengths.ts';
 import * as yup from 'yup';
+import { ValidationError } from 'yup';
 import { SYMPTOMS } from '../../core/symptoms/symptom.ts';
 import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
 import { id, moment, number, text } from './primitives.ts';
@@ -44,6 +46,9 @@ const washing = yup
   .oneOf(WASHINGS, 'Say whether it was washed.')
   .required('Say whether it was washed.');
 const packings = PACKINGS.filter((packing) => packing !== 'plate');
+
+/** Pieces of the drawn tray that can be cut one by one. */
+const MOST_PIECES = 20_000;
 
 const bodies: Record<EventType, yup.AnyObjectSchema> = {
   prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
@@ -93,7 +98,9 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
       .moreThan(0, 'Say how much of it was cut.')
       .max(1, 'No more than all of it can be cut.'),
     last: yup.boolean().required(),
-    pieces: yup.array(number('Touch what was cut.').integer().min(0).max(20_000).required()).max(20_000),
+    pieces: yup
+      .array(number('Touch what was cut.').integer().min(0).max(MOST_PIECES).required())
+      .max(MOST_PIECES, 'Touch fewer pieces at once.'),
     again: yup.boolean(),
     handling: yup
       .object({
@@ -123,6 +130,9 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   undone: yup.object({ eventId: id().required() })
 };
 
+/** The schema of each kind of event's body. */
+export const bodySchemas: Readonly<Record<EventType, yup.AnyObjectSchema>> = bodies;
+
 /** One event as it is sent. `sure` says that an implausible weight was asked about and stands. */
 export const eventSchema = yup.object({
   id: id().required(),
@@ -145,6 +155,9 @@ export const eventSchema = yup.object({
  * @throws ValidationError naming what is wrong
  */
 export function checkBody(sent: { type: EventType }): EventBody {
-  const body = bodies[sent.type].validateSync(sent, { stripUnknown: true });
+  const schema = bodies[sent.type];
+  const tooLong = tooLongIn(schema, sent);
+  if (tooLong) throw new ValidationError(tooLong.message, undefined, tooLong.path);
+  const body = schema.validateSync(sent, { stripUnknown: true });
   return { ...body, type: sent.type } as EventBody;
 }

@@ -4,7 +4,7 @@ import { zoneOf } from '../../core/time/zone.ts';
 import { key, number, secret, text } from './primitives.ts';
 
 /** A zone of the list of names: a bare offset has no clock changes, and the clock here needs them. */
-function isZone(zone: string): boolean {
+export function isZone(zone: string): boolean {
   if (!/^[A-Za-z][A-Za-z0-9_+/-]*$/.test(zone)) return false;
   try {
     zoneOf(zone);

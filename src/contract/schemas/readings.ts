@@ -3,6 +3,7 @@ import { number } from './primitives.ts';
 
 /** Most readings in one go: a device that was long without a connection sends what it has in parts. */
 export const MOST_READINGS = 5000;
+export const MANY_READINGS = `Send at most ${MOST_READINGS} readings at once.`;
 
 const reading = yup.object({
   /** ISO time, or milliseconds since 1970; now where it is left out. */
@@ -20,5 +21,5 @@ export const readingsSchema = yup.object({
     .array()
     .of(reading.required())
     .required('Send {"readings": [{"at": "2026-11-23T07:30Z", "tempC": 20.5, "humidityPct": 55}]}.')
-    .max(MOST_READINGS, `At most ${MOST_READINGS} readings in one go: send them in parts.`)
+    .max(MOST_READINGS, MANY_READINGS)
 });

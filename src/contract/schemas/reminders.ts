@@ -44,6 +44,7 @@ export const kindsSchema = yup.object({
       typeof sent === 'string' ? sent.split(',').filter(Boolean) : sent
     )
     .of(yup.string().oneOf(REMINDER_KINDS).required())
+    .max(REMINDER_KINDS.length)
     .required()
 });
 

@@ -27,6 +27,9 @@ export type PastField = (typeof PAST_FIELDS)[number];
 /** Which column says what: its index, or -1 for none. */
 export type PastColumns = Record<PastField, number>;
 
+/** More lines than a home writes in twenty years; longer lists are split. */
+export const MOST_PAST_LINES = 2000;
+
 /** How people head such columns. */
 const HEADS: Record<PastField, RegExp> = {
   crop: /^(crop|plant|variety|what|cultivo|kultur|sorte|culture)/i,
@@ -93,6 +96,9 @@ export function readPastCsv(
   { by, order, now }: { by: PastColumns | null; order: DayOrder | null; now: Millis }
 ): ReadPast {
   const body = text.replace(/^\uFEFF/, '').trimStart();
+  const lines = body.match(/\n/g)?.length ?? 0;
+  if (lines > MOST_PAST_LINES)
+    return { ok: false, problem: problem('past-too-many', { lines, most: MOST_PAST_LINES }), columns: [] };
   if (body.includes('\u0000')) return { ok: false, problem: problem('file-no-text'), columns: [] };
   const [header = ''] = body.split(/\r?\n/, 1);
   const delimiter = ['\t', ';', ','].find((one) => header.includes(one));

@@ -5,6 +5,7 @@ import { reduceEvents } from '../../core/sowing/reduce.ts';
 import { DAY, type Millis } from '../../core/time/zone.ts';
 import { airBetween, CARRIED_D } from '../air/air.ts';
 import type { Tx } from '../db/connection.ts';
+import { Breath } from '../requests/breath.ts';
 import { derivedOf, keepDerived } from '../sowings/derived.ts';
 
 /**
@@ -14,7 +15,11 @@ import { derivedOf, keepDerived } from '../sowings/derived.ts';
 export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly SowingRecord[]): Promise<void> {
   const airs = new Map<string, string | null>();
   const derived = [];
-  for (const record of records) derived.push(derivedOf(await factsUntil(tx, facts, record, airs), record));
+  const breath = new Breath();
+  for (const record of records) {
+    derived.push(derivedOf(await factsUntil(tx, facts, record, airs), record));
+    await breath.taken();
+  }
   await keepDerived(tx, derived);
 }
 

@@ -24,6 +24,7 @@ import type { Session } from '../sessions/sessions.ts';
 import { insertEvents, knownEvents, type KnownEvent } from '../sowings/events.ts';
 import { listLessons } from '../sowings/learned.ts';
 import { holdSowings, type FoundSowing } from '../sowings/sowings.ts';
+import { Breath } from '../requests/breath.ts';
 import { derive } from './derive.ts';
 import { tooHeavyMove } from './move.ts';
 
@@ -49,7 +50,12 @@ export async function recordEvents(
   sent: readonly unknown[]
 ): Promise<RecordedBatch> {
   const now = householdNow(household);
-  const read = sent.map((one) => readTouch(one, memberId, now));
+  const breath = new Breath();
+  const read: ReturnType<typeof readTouch>[] = [];
+  for (const one of sent) {
+    read.push(readTouch(one, memberId, now));
+    await breath.taken();
+  }
   const touches = read.filter((one): one is Touch => 'event' in one);
   const ids = [...new Set(touches.map(({ sowingId }) => sowingId))];
   const [found, known, book] = await Promise.all([
@@ -77,6 +83,7 @@ export async function recordEvents(
     const same = before
       ? { id: event.id, sowingId: before.sowingId, body: before.event.body }
       : known.find(({ id }) => id === event.id);
+    await breath.taken();
     const problem = same
       ? conflict(one, same)
       : await problemOf(tx, one, records.get(sowingId), { facts, units: household.units, now });

@@ -5,6 +5,7 @@ import { stringify } from 'csv-stringify';
 import { ZipFile } from 'yazl';
 import type { Tx } from '../db/connection.ts';
 import { rowsOf } from '../db/rows.ts';
+import { piped } from './piped.ts';
 import { FORMAT, LEFT_OUT, LEFT_OUT_OF, PACKAGE_TABLES, type Field, type PackageTable } from './tables.ts';
 
 /** The same household makes the same bytes: an archive says no time of its own. */
@@ -16,9 +17,13 @@ const NO_TIME = new Date(Date.UTC(1980, 0, 1));
  */
 export async function exportPackage(tx: Tx, file: string): Promise<void> {
   const zip = new ZipFile();
-  const written = pipeline(zip.outputStream, createWriteStream(file));
+  const broken = new AbortController();
   // Where one table breaks off, so does the whole.
-  const failed = new Promise<never>((_resolve, reject) => zip.on('error', reject));
+  let why: unknown = null;
+  zip.on('error', (error) => {
+    why ??= error;
+    broken.abort();
+  });
   const options = { mtime: NO_TIME, forceDosTimestamp: true, compress: true } as const;
   zip.addBuffer(Buffer.from(`${JSON.stringify(datapackage(), null, 2)}\n`), 'datapackage.json', options);
   for (const table of PACKAGE_TABLES)
@@ -26,7 +31,11 @@ export async function exportPackage(tx: Tx, file: string): Promise<void> {
       give(null, csvOf(tx, table));
     });
   zip.end();
-  await Promise.race([written, failed]);
+  try {
+    await pipeline(zip.outputStream, createWriteStream(file), { signal: broken.signal });
+  } catch (error) {
+    throw why ?? error;
+  }
 }
 
 export const fileOf = ({ name }: PackageTable): string => `data/${name}.csv`;
@@ -40,7 +49,8 @@ function csvOf(tx: Tx, { name, fields, order }: PackageTable): Readable {
   const lines = async function* () {
     for await (const rows of rowsOf<Record<string, string | null>>(tx, query as never)) yield* rows;
   };
-  return Readable.from(lines()).pipe(
+  return piped(
+    Readable.from(lines()),
     stringify({ header: true, columns: Object.keys(fields), record_delimiter: 'unix' })
   );
 }

@@ -6,7 +6,9 @@ import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 import { changeMoney } from '../households/prices.ts';
 import { changeSettings, nameKey } from '../households/household.ts';
-import { openPackage, NotAPackage } from './openPackage.ts';
+import { NotAPackage } from './notAPackage.ts';
+import { openPackage } from './openPackage.ts';
+import { piped } from './piped.ts';
 import { rowOf, WrongRow, type Known, type Row } from './rows.ts';
 import { PACKAGE_TABLES, type Field, type PackageTable } from './tables.ts';
 
@@ -25,7 +27,9 @@ export class WrongRows extends Error {
   }
 }
 
+/** Rows that are written at once, and how many bytes of them at most. */
 const BATCH = 500;
+const BATCH_BYTES = 1024 * 1024;
 /** More than so many wrong rows are one and the same mistake. */
 const MOST_WRONG = 20;
 const MOST_ROW = 256 * 1024;
@@ -60,7 +64,7 @@ type Aliases = Map<string, string>;
 class Import {
   readonly wrong: { file: string; line: number; say: string }[] = [];
   settings = false;
-  private readonly known: Known = { crops: new Map() };
+  private readonly known: Known = { crops: new Map(), checkedBodies: new Map() };
   private readonly members: Aliases = new Map();
   private readonly containers: Aliases = new Map();
   private readonly sowings = new Set<string>();
@@ -78,7 +82,8 @@ class Import {
       batch = [];
     };
     const file = `data/${table.name}.csv`;
-    const lines = stream.pipe(
+    const lines = piped(
+      stream,
       parse({
         columns: (names: string[]) => this.columnsOf(table, names),
         bom: true,
@@ -86,12 +91,11 @@ class Import {
         info: true
       })
     );
-    // A stream that breaks off would end the process: it ends what is piped from it instead.
-    stream.on('error', (error) => lines.destroy(error));
+    let batchFrom = 0;
     try {
       for await (const { record, info } of lines as AsyncIterable<{
         record: Record<string, string>;
-        info: { lines: number };
+        info: { lines: number; bytes: number };
       }>) {
         seen += 1;
         try {
@@ -101,7 +105,9 @@ class Import {
           this.wrong.push({ file, line: info.lines, say: error.message });
           if (this.wrong.length >= MOST_WRONG) throw new WrongRows(this.wrong);
         }
-        if (batch.length >= BATCH) await take();
+        if (batch.length < BATCH && info.bytes - batchFrom < BATCH_BYTES) continue;
+        await take();
+        batchFrom = info.bytes;
       }
     } catch (error) {
       const { code } = error as CsvError;

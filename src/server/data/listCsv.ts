@@ -1,6 +1,7 @@
 import { Readable } from 'node:stream';
 import { stringify } from 'csv-stringify';
 import { safeCell } from './cells.ts';
+import { piped } from './piped.ts';
 
 /** A figure stays one; a text is safe from being taken for a formula. */
 export type Cell = string | number | null;
@@ -20,7 +21,7 @@ export function csvAnswer(
       for (const row of batch)
         yield row.map((cell) => (typeof cell === 'string' ? safeCell(cell) : (cell ?? '')));
   };
-  const file = Readable.from(lines()).pipe(stringify());
+  const file = piped(Readable.from(lines()), stringify());
   return new Response(Readable.toWeb(file) as ReadableStream, {
     headers: {
       'content-type': 'text/csv; charset=utf-8',

@@ -1,18 +1,17 @@
 import type { Readable } from 'node:stream';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { FORMAT, PACKAGE_TABLES } from './tables.ts';
+import { checkedEntry, damaged } from './checkedEntry.ts';
 import { fileOf } from './exportPackage.ts';
-
-/** A package that is none, or is not taken: told with what to do. */
-export class NotAPackage extends Error {
-  override readonly name = 'NotAPackage';
-}
+import { NotAPackage } from './notAPackage.ts';
 
 /** What an archive may come to, all of it together; a household of decades is under a tenth of it. */
 const MOST_BYTES = 1024 ** 3;
 /** Text is never packed closer than so; what claims to be swells to fill the disk. */
 const MOST_RATIO = 200;
 const SMALL = 1024 * 1024;
+/** A package has one entry a table; a program that packs it again may add folders. */
+const MOST_ENTRIES = 100;
 
 const NONE = 'This is no package of Brote: choose the file that was exported under Data, as it is.';
 
@@ -37,6 +36,10 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
   let bytes = 0;
   return new Promise((resolve, reject) => {
     const refuse = (say: string) => reject(new NotAPackage(say));
+    if (zip.entryCount > MOST_ENTRIES)
+      return refuse(
+        `There are ${zip.entryCount} files and folders in this archive, and a package has fewer than ${MOST_ENTRIES}: nothing of it was read.`
+      );
     zip.on('error', (error: Error) =>
       refuse(
         /relative path|absolute path|invalid characters/.test(error.message)
@@ -63,11 +66,16 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
 }
 
 const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
-  new Promise((resolve, reject) =>
-    zip.openReadStream(entry, (error, stream) =>
-      error ? reject(new NotAPackage(NONE, { cause: error })) : resolve(stream)
-    )
-  );
+  new Promise((resolve, reject) => {
+    try {
+      zip.openReadStream(entry, (error, stream) =>
+        error ? reject(damaged(entry.fileName, error)) : resolve(checkedEntry(stream, entry))
+      );
+    } catch (error) {
+      // What cannot be at all, such as an unknown way of packing, is thrown.
+      reject(damaged(entry.fileName, error));
+    }
+  });
 
 /**
  * Opens a package and looks at what it says of itself, before anything of it is read.

@@ -1,5 +1,5 @@
 import { createReadStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
@@ -15,9 +15,19 @@ export async function temporary(name: string): Promise<Temporary> {
   return { file: join(folder, name), remove: () => rm(folder, { recursive: true, force: true }) };
 }
 
-/** Answers with a temporary file, which is gone once it was sent or nobody waits for it any more. */
-export function fileAnswer({ file, remove }: Temporary, headers: Record<string, string>): Response {
+/**
+ * Answers with a temporary file, which is gone once it was sent or nobody waits for it any more. Its length is told
+ * beforehand, so that a browser knows a download that was cut off from a whole one.
+ */
+export async function fileAnswer(
+  { file, remove }: Temporary,
+  headers: Record<string, string>
+): Promise<Response> {
+  const { size } = await stat(file);
   const stream = createReadStream(file);
-  stream.on('close', () => void remove());
-  return new Response(Readable.toWeb(stream) as ReadableStream, { headers });
+  // What cannot be removed is left to the machine, which empties its folder for temporary files.
+  stream.on('close', () => remove().catch(() => {}));
+  return new Response(Readable.toWeb(stream) as ReadableStream, {
+    headers: { ...headers, 'content-length': String(size) }
+  });
 }

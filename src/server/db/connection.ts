@@ -1,7 +1,7 @@
 import { isId } from '../../contract/text.ts';
 import { Stretch, type Guarded } from './guard.ts';
 import { afterListening } from './patience.ts';
-import { LIMITS, Slots, type Slot } from './slots.ts';
+import { LANES, LIMITS, Slots, type Lane, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';
 
 export { LIMITS };
@@ -9,24 +9,27 @@ export { LIMITS };
 /** One household's transaction, or a query outside of any household. */
 export type Tx = Guarded;
 
-let shared: Slots | null = null;
+const shared = new Map<Lane, Slots>();
 
 /**
  * The application's connections, made on first use from `BROTE_APP_URL`, which the start command sets.
  * @throws Error where the server was started without it
  */
-function slots(): Slots {
+function slots(lane: Lane): Slots {
   const url = process.env.BROTE_APP_URL;
   if (!url) throw new Error('BROTE_APP_URL is not set: start Brote with `npm start`, which sets it.');
-  if (shared && shared.url !== url) shared.end();
-  if (shared?.url !== url) shared = new Slots(url);
-  return shared;
+  const open = shared.get(lane);
+  if (open?.url === url) return open;
+  open?.end();
+  const opened = new Slots(url, LANES[lane]);
+  shared.set(lane, opened);
+  return opened;
 }
 
 /** Ends the application's connections; the next use opens new ones. */
 export function closeDb(): void {
-  shared?.end();
-  shared = null;
+  for (const slots of shared.values()) slots.end();
+  shared.clear();
 }
 
 /** Rejects with {@link Unavailable} where `work` is not done in time; what it does is not stopped by that. */
@@ -53,11 +56,12 @@ function told(error: unknown): unknown {
  * @param end takes back what the work began, where it failed
  */
 async function onSlot<T>(
+  lane: Lane,
   limitMs: number,
   work: (tx: Tx, stretch: Stretch) => Promise<T>,
   end?: (tx: Tx) => Promise<unknown>
 ): Promise<T> {
-  const from = slots();
+  const from = slots(lane);
   let slot: Slot;
   try {
     slot = await from.take();
@@ -98,7 +102,7 @@ export const outside = <T>(
   within(
     limitMs,
     'it did not answer in time',
-    onSlot(limitMs, async (tx) => work(tx))
+    onSlot('pages', limitMs, async (tx) => work(tx))
   );
 
 /**
@@ -107,17 +111,20 @@ export const outside = <T>(
  * `work` is sent.
  * @param householdId a UUID
  * @param limitMs how long the whole of it may take
+ * @param lane which connections it may use
  * @throws Unavailable where the database is away, busy or too slow; then nothing of it was kept, or all
  */
 export async function inHousehold<T>(
   householdId: string,
   work: (tx: Tx) => Promise<T>,
-  limitMs = LIMITS.transactionMs
+  limitMs = LIMITS.transactionMs,
+  lane: Lane = 'pages'
 ): Promise<T> {
   if (!isId(householdId)) throw new TypeError('A household is named by a UUID.');
   let begun = false;
   const transaction = () =>
     onSlot(
+      lane,
       limitMs,
       async (tx, stretch) => {
         // One message, so that it costs one round trip; the id is a UUID and nothing else.

@@ -21,7 +21,7 @@ export class Stretch {
       }
     );
     this.running.add(settled);
-    void settled.then(() => this.running.delete(settled));
+    settled.then(() => this.running.delete(settled)).catch(() => {});
   }
 
   /** Resolves when nothing is under way any more. */

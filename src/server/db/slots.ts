@@ -17,8 +17,12 @@ export const LIMITS = {
   transactionMs: 15_000
 };
 
-/** Connections at most; small, as a household's server is, and as a PostgreSQL shared with others allows. */
-const MOST = 10;
+/**
+ * Connections at most, by what they are for; few, as a household's server is small and a PostgreSQL may be shared. Imports
+ * and exports have their own, so that none of them keeps a page waiting.
+ */
+export const LANES = { pages: 10, long: 2 };
+export type Lane = keyof typeof LANES;
 
 /**
  * One connection, which is used until it closes and never after. Postgres.js (3.4.9) can keep a pool of its own, but
@@ -90,7 +94,7 @@ export class Slot {
     if (this.stretch) this.stretch.over ??= new Unavailable('the connection was lost');
     if (this.closed) return;
     this.closed = true;
-    void this.pool.end({ timeout: 0 });
+    this.pool.end({ timeout: 0 }).catch(() => {});
   }
 }
 
@@ -106,7 +110,10 @@ export class Slots {
   private readonly line: Waiter[] = [];
   private opening = 0;
 
-  constructor(readonly url: string) {}
+  constructor(
+    readonly url: string,
+    private readonly most: number
+  ) {}
 
   /** A connection for one stretch of work. @throws Unavailable where none is free in time, or none can be had */
   take(): Promise<Slot> {
@@ -151,7 +158,7 @@ export class Slots {
   /** Opens a connection for somebody in line, where there may be one more. */
   private open(): void {
     for (const slot of this.all) if (slot.closed) this.all.delete(slot);
-    if (this.line.length <= this.opening || this.all.size + this.opening >= MOST) return;
+    if (this.line.length <= this.opening || this.all.size + this.opening >= this.most) return;
     this.opening += 1;
     Slot.open(this.url).then(
       (slot) => {

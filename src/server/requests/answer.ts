@@ -1,6 +1,7 @@
 import { fail, isHttpError, isRedirect, json, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
 import { RETRY_AFTER_S } from '../db/unavailable.ts';
 import { readForm, Unreadable, type Fields } from './body.ts';
+import { Busy } from './longWork.ts';
 import { AWAY, isAway } from './session.ts';
 
 /** What an API answers where it does not do what was asked. */
@@ -20,6 +21,8 @@ const UNKEEPABLE = 'Something in this cannot be kept: check its figures and name
 function toldOf(failure: unknown): { status: number; told: Told } | null {
   if (failure instanceof Unreadable)
     return { status: failure.status, told: { message: failure.message, code: 'unreadable' } };
+  if (failure instanceof Busy)
+    return { status: failure.status, told: { message: failure.message, code: 'busy' } };
   if (isAway(failure)) return { status: 503, told: { message: AWAY, code: 'away' } };
   if (isUnkeepable(failure)) {
     console.error(failure);

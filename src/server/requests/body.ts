@@ -6,8 +6,11 @@ import { plainText } from '../../contract/text.ts';
 export const MOST_BYTES = 2 * 1024 * 1024;
 /** What a file may bring that is taken in, packed. */
 export const MOST_FILE_BYTES = 64 * 1024 * 1024;
-/** No form and no message of ours lies deeper. */
+/** What a form may bring, in bytes; the largest is a crop of one's own, under 10 kB. */
+const MOST_FORM_BYTES = 256 * 1024;
+/** No form and no message of ours lies deeper, or holds more values; 5000 readings are 20 001. */
 const DEEPEST = 12;
+const MOST_VALUES = 100_000;
 /** Names that would change what an object is, rather than what it holds. */
 const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'toJSON', 'valueOf']);
 
@@ -36,20 +39,20 @@ function whyUnread(error: unknown, otherwise: string): Unreadable {
 }
 
 /** What is over the limit is kept no further, and read to its end: whoever sends it would not hear the answer otherwise. */
-async function bytesOf(request: Request): Promise<Uint8Array<ArrayBuffer>> {
+async function bytesOf(request: Request, most = MOST_BYTES): Promise<Uint8Array<ArrayBuffer>> {
   const parts: Uint8Array[] = [];
   let bytes = 0;
   for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     bytes += part.byteLength;
-    if (bytes <= MOST_BYTES) parts.push(part);
+    if (bytes <= most) parts.push(part);
     else parts.length = 0;
   }
-  if (bytes > MOST_BYTES) throw tooMuch(MOST_BYTES);
+  if (bytes > most) throw tooMuch(most);
   return new Uint8Array(Buffer.concat(parts));
 }
 
 const tooMuch = (most: number): Unreadable =>
-  new Unreadable(413, `This is over ${most / 1024 / 1024} MB: send it in parts.`);
+  new Unreadable(413, `This is over ${Math.round(most / 1024)} kB. Send it in smaller parts.`);
 
 /**
  * Writes a body that is a file to a file, piece by piece.
@@ -102,17 +105,20 @@ export function parseJson(text: string): unknown {
   } catch {
     throw new Unreadable(400, 'This is no JSON: it cannot be read.');
   }
-  return cleaned(sent, 0);
+  return cleaned(sent, 0, { left: MOST_VALUES });
 }
 
-function cleaned(value: unknown, depth: number): unknown {
+function cleaned(value: unknown, depth: number, values: { left: number }): unknown {
+  values.left -= 1;
+  if (values.left < 0)
+    throw new Unreadable(413, 'There are too many values in this JSON. Send it in smaller parts.');
   if (typeof value === 'string') return plainText(value);
   if (value === null || typeof value !== 'object') return value;
   if (depth >= DEEPEST) throw new Unreadable(422, 'This JSON lies too deep: no message of ours does.');
-  if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1));
+  if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1, values));
   return Object.fromEntries(
     Object.entries(value).flatMap(([name, one]) =>
-      NO_NAMES.has(name) ? [] : [[plainText(name), cleaned(one, depth + 1)]]
+      NO_NAMES.has(name) ? [] : [[plainText(name), cleaned(one, depth + 1, values)]]
     )
   );
 }
@@ -126,7 +132,7 @@ export async function readForm(request: Request): Promise<Fields> {
     throw new Unreadable(415, 'This address takes a form: open its page and send it from there.');
   let form: FormData;
   try {
-    form = await new Response(await bytesOf(request), {
+    form = await new Response(await bytesOf(request, MOST_FORM_BYTES), {
       headers: { 'content-type': request.headers.get('content-type') ?? '' }
     }).formData();
   } catch (error) {

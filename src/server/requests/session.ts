@@ -2,6 +2,7 @@ import { error, isHttpError } from '@sveltejs/kit';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { isPassing } from '../db/unavailable.ts';
 import type { Session } from '../sessions/sessions.ts';
+import { longWork } from './longWork.ts';
 
 /** What is told where the database is away or too slow. */
 export const AWAY =
@@ -13,16 +14,29 @@ export function signedIn(locals: App.Locals): Session {
   return locals.session;
 }
 
+/** Runs work in the household of the request. What may be tried again is told as a 503. */
+export async function inSession<T>(locals: App.Locals, work: (tx: Tx) => Promise<T>): Promise<T> {
+  return available(() => inHousehold(signedIn(locals).household.id, work));
+}
+
+/** How long an import or export may take; one of a household of decades takes seconds. */
+const LONG_MS = 10 * 60_000;
+
 /**
- * Runs work in the household of the request. What may be tried again is told as a 503.
- * @param limitMs how long it may take, where that is longer than a page
+ * Runs an import or export in the household of the request, beside what pages do.
+ * @param first what is done before a connection is taken, such as reading what is sent
+ * @throws Busy where another one has to end first
  */
-export async function inSession<T>(
+export async function inLongSession<T>(
   locals: App.Locals,
   work: (tx: Tx) => Promise<T>,
-  limitMs?: number
+  first: () => Promise<unknown> = () => Promise.resolve()
 ): Promise<T> {
-  return available(() => inHousehold(signedIn(locals).household.id, work, limitMs));
+  const { id } = signedIn(locals).household;
+  return longWork(id, async () => {
+    await first();
+    return available(() => inHousehold(id, work, LONG_MS, 'long'));
+  });
 }
 
 /** Runs work on the database. What may be tried again is told as a 503. */

@@ -15,7 +15,7 @@ export type CheckedReading =
   { ok: true; reading: Reading } | { ok: false; problem: Problem; fahrenheit: number | null };
 
 /** What the air of a room with trays in it can be. */
-const AIR_BOUNDS = { tempC: [-10, 50], humidityPct: [1, 100] } as const;
+export const AIR_BOUNDS = { tempC: [-10, 50], humidityPct: [1, 100] } as const;
 /** A device's clock may run this far ahead of the household's. */
 const MOST_AHEAD = 10 * MINUTE;
 /** Older readings change no tray that still stands. */

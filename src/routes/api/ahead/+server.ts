@@ -5,14 +5,14 @@ import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { problemOf } from '$server/requests/problem.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
-import { check } from '$contract/schemas/check.ts';
+import { checkLists } from '$server/requests/checkLists.ts';
 import { planSchema } from '$contract/schemas/ahead.ts';
 import type { RequestHandler } from './$types';
 
 /** Takes what was chosen of a plan, all of it or nothing. Sending it again changes nothing. */
 export const POST: RequestHandler = api(async ({ request, locals }) => {
   const session = signedIn(locals);
-  const checked = check(planSchema, await readJson(request));
+  const checked = await checkLists(planSchema, await readJson(request));
   if (!checked.ok) return json(problemOf('wrong', checked.errors), { status: 422 });
   try {
     return json({ added: await inSession(locals, (tx) => takePlan(tx, session, checked.value)) });

@@ -15,9 +15,12 @@ import { parseJson, readText, Unreadable } from '$server/requests/body.ts';
 import { available } from '$server/requests/session.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
-import { check } from '$contract/schemas/check.ts';
-import { MOST_READINGS, readingsSchema } from '$contract/schemas/readings.ts';
+import { checkLists } from '$server/requests/checkLists.ts';
+import { MANY_READINGS, MOST_READINGS, readingsSchema } from '$contract/schemas/readings.ts';
 import type { RequestHandler } from './$types';
+
+/** Lines of line protocol, comments and empty ones among them. */
+const MOST_LINES = 2 * MOST_READINGS;
 
 const unknown = () =>
   json(
@@ -58,7 +61,7 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
   const text = await readText(request);
   let lines: ReadLine[];
   if (type.includes('json')) {
-    const checked = check(readingsSchema, listed(parseJson(text)));
+    const checked = await checkLists(readingsSchema, listed(parseJson(text)));
     if (!checked.ok)
       return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
     lines = linesOf(checked.value.readings, zoneOf(household.zone), now);
@@ -66,15 +69,13 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
     const precision = url.searchParams.get('precision') ?? 'ns';
     if (!Object.hasOwn(PRECISIONS, precision))
       return json({ message: 'precision is one of ns, us, ms, s.', code: 'wrong' }, { status: 422 });
+    if ((text.match(/\n/g)?.length ?? 0) > MOST_LINES) throw new Unreadable(413, MANY_READINGS);
     lines = readLineProtocol(text, precision as Precision, now);
   }
   if (lines.length === 0)
     return json({ message: 'There is no reading in what was sent.', code: 'wrong' }, { status: 422 });
   if (lines.length > MOST_READINGS)
-    return json(
-      { message: `At most ${MOST_READINGS} readings in one go: send them in parts.`, code: 'too-many' },
-      { status: 422 }
-    );
+    return json({ message: MANY_READINGS, code: 'too-many' }, { status: 422 });
   const { taken, refused } = sift(lines, now);
   const [first] = refused;
   const added = await available(() =>

@@ -3,7 +3,7 @@ import { emptyHousehold } from '$server/data/empty.ts';
 import { LEFT_OUT, LEFT_OUT_OF } from '$server/data/tables.ts';
 import { nameKey } from '$server/households/household.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
-import { inSession, signedIn } from '$server/requests/session.ts';
+import { inLongSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({
@@ -18,7 +18,7 @@ export const actions: Actions = {
       return notTaken(422, kept, {
         name: `Write “${household.name}”, the name of this household, to say that you mean it.`
       });
-    await inSession(locals, emptyHousehold, 60_000);
+    await inLongSession(locals, emptyHousehold);
     return taken({ done: 'emptied' });
   })
 };

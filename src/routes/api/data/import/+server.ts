@@ -1,22 +1,24 @@
 import { json } from '@sveltejs/kit';
 import { importPackage, WrongRows } from '$server/data/importPackage.ts';
-import { NotAPackage } from '$server/data/openPackage.ts';
+import { NotAPackage } from '$server/data/notAPackage.ts';
 import { temporary } from '$server/data/temporary.ts';
 import { api } from '$server/requests/answer.ts';
 import { readFile } from '$server/requests/body.ts';
-import { inSession, signedIn } from '$server/requests/session.ts';
+import { inLongSession, signedIn } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
-
-const LIMIT_MS = 10 * 60_000;
 
 /** Takes a package in, sent as it is: all of it or nothing. */
 export const POST: RequestHandler = api(async ({ request, locals }) => {
   const { household } = signedIn(locals);
   const sent = await temporary('package.zip');
   try {
-    await readFile(request, sent.file);
-    const imported = await inSession(locals, (tx) => importPackage(tx, household.id, sent.file), LIMIT_MS);
-    return json(imported);
+    return json(
+      await inLongSession(
+        locals,
+        (tx) => importPackage(tx, household.id, sent.file),
+        () => readFile(request, sent.file)
+      )
+    );
   } catch (error) {
     if (error instanceof NotAPackage) return json({ code: 'wrong', message: error.message }, { status: 422 });
     if (error instanceof WrongRows)

@@ -9,10 +9,8 @@ import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { householdNow } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
-import { inSession, signedIn } from '$server/requests/session.ts';
+import { inLongSession, inSession, signedIn } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
-
-const LIMIT_MS = 120_000;
 
 /** Reads a CSV of past sowings: says what it finds in each line, and where it is told to, takes those that can be read. */
 export const POST: RequestHandler = api(async ({ request, locals }) => {
@@ -21,20 +19,16 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   if (!checked.ok) return json({ code: 'wrong', message: Object.values(checked.errors)[0] }, { status: 422 });
   const { text, by, order, take } = checked.value;
   try {
-    return await inSession(
-      locals,
-      async (tx) => {
-        const read = readPastCsv(text, zoneOf(household.zone), withOwnCrops(await ownCropsOf(tx)), {
-          by: by as PastColumns | null,
-          order: order ?? null,
-          now: householdNow(household)
-        });
-        if (!take || read.ok !== true) return json(read);
-        const past = read.lines.flatMap((line) => (line.ok ? [line.past] : []));
-        return json({ ...read, added: await takePast(tx, household, memberId, past) });
-      },
-      LIMIT_MS
-    );
+    const crops = withOwnCrops(await inSession(locals, ownCropsOf));
+    const read = readPastCsv(text, zoneOf(household.zone), crops, {
+      by: by as PastColumns | null,
+      order: order ?? null,
+      now: householdNow(household)
+    });
+    if (!take || read.ok !== true) return json(read);
+    const past = read.lines.flatMap((line) => (line.ok ? [line.past] : []));
+    const added = await inLongSession(locals, (tx) => takePast(tx, household, memberId, past));
+    return json({ ...read, added });
   } catch (error) {
     if (!(error instanceof NoPlace)) throw error;
     return json(

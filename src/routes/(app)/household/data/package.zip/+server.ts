@@ -1,17 +1,14 @@
 import { exportPackage } from '$server/data/exportPackage.ts';
 import { fileAnswer, temporary } from '$server/data/temporary.ts';
 import { api } from '$server/requests/answer.ts';
-import { inSession } from '$server/requests/session.ts';
+import { inLongSession } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
-
-/** A household of decades takes seconds. */
-const LIMIT_MS = 10 * 60_000;
 
 /** All that the household wrote down. Written to a file first: no connection waits for a slow line. */
 export const GET: RequestHandler = api(async ({ locals }) => {
   const package_ = await temporary('brote.zip');
   try {
-    await inSession(locals, (tx) => exportPackage(tx, package_.file), LIMIT_MS);
+    await inLongSession(locals, (tx) => exportPackage(tx, package_.file));
   } catch (error) {
     await package_.remove();
     throw error;

@@ -4,7 +4,7 @@ import { takeReadings } from '$server/app/takeReadings.ts';
 import { linesOf, sift } from '$server/air/take.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
-import { check } from '$contract/schemas/check.ts';
+import { checkLists } from '$server/requests/checkLists.ts';
 import { readingsSchema } from '$contract/schemas/readings.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
@@ -14,7 +14,7 @@ import type { RequestHandler } from './$types';
 /** Takes readings that somebody typed or read from a file. */
 export const POST: RequestHandler = api(async ({ request, locals, params, url }) => {
   const { household } = signedIn(locals);
-  const checked = check(readingsSchema, await readJson(request));
+  const checked = await checkLists(readingsSchema, await readJson(request));
   if (!checked.ok) return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
   const now = householdNow(household);
   const { taken, refused } = sift(linesOf(checked.value.readings, zoneOf(household.zone), now), now);

@@ -1,15 +1,17 @@
-// The process that answers requests and sends reminders, or one of both where `BROTE_ROLE` says `web` or `worker`. The
-// command that started it starts it again where it ends, and ends it.
+// A process that answers requests (`web`) or judges households and sends reminders (`worker`). The command that started it
+// starts it again where it ends or is stuck, and ends it.
 import { closeDb } from '../../src/server/db/connection.ts';
 import { isLost } from '../../src/server/db/unavailable.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
 import { Plain } from './say.ts';
-import { roleOf, serve } from './web.ts';
+import { serve } from './web.ts';
 
-/** What it tells the command. */
-export type FromWeb = { kind: 'serving'; url: string } | { kind: 'failed'; say: string };
+export type Role = 'web' | 'worker';
+/** What it tells the command; an answer only says that it still listens. */
+export type FromService =
+  { kind: 'serving'; url: string } | { kind: 'failed'; say: string } | { kind: 'answer' };
 
-const tell = (message: FromWeb): void => void process.send?.(message);
+const tell = (message: FromService): void => void process.send?.(message);
 const log = (what: string) => (error: unknown) => {
   // A program that went wrong in a way nobody foresaw is not to be trusted with the next request.
   console.error(new Date().toISOString(), what, error);
@@ -28,16 +30,9 @@ process.on('SIGINT', () => {});
 process.on('SIGHUP', () => {});
 
 try {
-  const role = roleOf();
-  const served =
-    role === 'worker' ? null : await serve(process.argv[2] ?? '127.0.0.1', Number(process.argv[3]));
-  // Where people reach it: what reminders lead to.
-  const base = process.env.ORIGIN ? `${process.env.ORIGIN.replace(/\/+$/, '')}/` : served?.url;
-  if (!base)
-    throw new Plain(
-      'A worker by itself must know where people reach Brote: set ORIGIN, such as ORIGIN=https://brote.home.arpa.'
-    );
-  const worker = role === 'web' ? null : new Worker(base).start();
+  const [, , role, ...args] = process.argv;
+  const served = role === 'web' ? await serve(args[0] ?? '127.0.0.1', Number(args[1])) : null;
+  const worker = role === 'worker' ? new Worker(args[0] ?? '').start() : null;
   const end = () => {
     const { server } = served ?? {};
     server?.close();
@@ -45,16 +40,19 @@ try {
     // for longer is sent again by another, under the same id.
     setTimeout(() => server?.closeAllConnections(), 1000).unref();
     server?.closeIdleConnections();
-    void worker?.stop();
+    worker?.stop().catch(log('stopping'));
     setTimeout(() => {
       closeDb();
       process.exit(0);
     }, 1200);
   };
-  process.on('message', (message) => message === 'end' && end());
+  process.on('message', (message) => {
+    if (message === 'end') end();
+    else tell({ kind: 'answer' });
+  });
   process.on('disconnect', end);
   process.on('SIGTERM', end);
-  tell({ kind: 'serving', url: served?.url ?? base });
+  tell({ kind: 'serving', url: served?.url ?? '' });
 } catch (error) {
   if (!(error instanceof Plain)) throw error;
   tell({ kind: 'failed', say: error.message });

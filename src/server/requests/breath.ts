@@ -1,0 +1,16 @@
+import { setImmediate } from 'node:timers/promises';
+
+/** Work goes on for so long before others are answered, ms. */
+const MOST_MS = 25;
+
+/** Keeps long work in this process from holding up everybody else. */
+export class Breath {
+  private since = performance.now();
+
+  /** To be awaited between two pieces of work: lets others be answered where it has gone on for long enough. */
+  async taken(): Promise<void> {
+    if (performance.now() - this.since < MOST_MS) return;
+    await setImmediate();
+    this.since = performance.now();
+  }
+}
