@@ -19,8 +19,10 @@ const LIMITS = {
 
 /** One request that keeps all others waiting for longer is logged, ms. */
 const HOLD_MS = 250;
+/** A hold is noticed within this of its end, ms. */
+const NOTICED_MS = 200;
 /** A path whose last parts let whoever holds them in. */
-const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe)\/).*/;
+const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe|confirm)\/).*/;
 
 /** Where the web server listens: `HOST` and `PORT`, by default loopback alone. */
 export function webAddress(): { host: string; port: number } {
@@ -63,7 +65,8 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
     // Without what follows the path: that may be somebody's words, or a secret.
     const what = `${request.method} ${(request.url ?? '').split(/[?#]/, 1)[0]!.replace(SECRET_PART, '$1...')}`;
     underWay.add(what);
-    response.once('close', () => underWay.delete(what));
+    // A while after its answer: a hold is noticed only once it is over.
+    response.once('close', () => setTimeout(() => underWay.delete(what), NOTICED_MS).unref());
     handler(request, response);
   });
   await new Promise<void>((resolve, reject) => {

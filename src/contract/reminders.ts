@@ -18,6 +18,8 @@ export interface ShownChannel {
   kinds: ReminderKind[];
   /** Nothing goes there any more, until it is turned on again. */
   broken: boolean;
+  /** Nothing goes there yet: whoever reads mail at that address has not confirmed it. */
+  confirmed: boolean;
   /** Why the last try failed; null where it went. */
   said: string | null;
   lastSentAt: number | null;

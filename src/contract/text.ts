@@ -20,6 +20,23 @@ export function isDay(sent: unknown): sent is string {
   }
 }
 
+/** A name in one line, without characters that no screen shows; joiners stay, as some scripts and pictures are written with them. */
+export const plainName = (sent: string): string =>
+  plainText(sent)
+    .replace(/(?![\u200c\u200d])\p{Cf}/gu, '')
+    .replace(/[\p{Cc}\p{Z}]+/gu, ' ')
+    .trim();
+
+/** What a name is compared by: neither case, blanks, nor what no screen shows tells two names apart. */
+export const nameKey = (name: string): string =>
+  name
+    .normalize('NFKC')
+    .replace(/\p{Default_Ignorable_Code_Point}/gu, '')
+    .replace(/[\p{Cc}\p{Z}]+/gu, ' ')
+    .trim()
+    .toLowerCase()
+    .normalize('NFKC');
+
 /**
  * Text as it is kept: composed, without what no database takes (NUL) and no screen shows (half of a surrogate
  * pair, control characters but tab and line ends). The one place that decides it.

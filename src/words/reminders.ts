@@ -244,6 +244,16 @@ export function reminderWords(
         path: aheadPath(body)
       };
     }
+    case 'member-removed':
+      return {
+        title: `${body.by} removed ${body.name} from the household`,
+        summary: `${body.name} is signed out everywhere, and invitations and sitters’ addresses ${body.name} made no longer work.`,
+        lines: [
+          'Change the household’s passphrase under Settings if it should not be known outside: every device that signs in with it is then asked again.'
+        ],
+        why: 'Everybody in the household is told when somebody is removed.',
+        path: '/household/people'
+      };
     case 'silent':
       return {
         title: `The sensor at ${body.placeName} is silent`,

@@ -10,7 +10,7 @@ import {
   type Rule,
   type StandingOrder
 } from '../../src/core/ahead/standingOrder.ts';
-import { orderEntries, orderReminders } from '../../src/core/ahead/orderReminders.ts';
+import { onOrderOf, orderEntries, orderReminders } from '../../src/core/ahead/orderReminders.ts';
 import { judge } from '../../src/core/reminders/due.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { LotStock } from '../../src/core/supplies/seed/lot.ts';
@@ -113,7 +113,7 @@ describe('standing orders', () => {
 describe('what standing orders remind of', () => {
   it('is each day of a rule once, at a round no later than its beginning, and nothing weeks ahead', () => {
     const drafts = draftsOf([order({ kind: 'every', days: 1 })], around({ owned: () => 60 }));
-    const told = orderReminders(drafts, RHYTHM, NOW);
+    const told = orderReminders(onOrderOf(drafts), RHYTHM, NOW);
     expect(told.length).to.be.within(1, 3);
     expect(new Set(told.map(({ key }) => key)).size).to.equal(told.length);
     for (const { body, dueAt, until } of told) {
@@ -127,7 +127,7 @@ describe('what standing orders remind of', () => {
   it('reaches a household in which nothing grows yet, and is told once', () => {
     const facts = { rhythm: RHYTHM, places: new Map() } as never;
     const drafts = draftsOf([order({ kind: 'every', days: 10 })], around());
-    const onOrder = orderReminders(drafts, RHYTHM, NOW);
+    const onOrder = orderReminders(onOrderOf(drafts), RHYTHM, NOW);
     const by = { told: [], lastTouchAt: NOW, lastRead: [], since: NOW - DAY, onOrder };
     const { due } = judge(facts, [], by, NOW + 3 * HOUR);
     expect(due.map(({ key }) => key)).to.deep.equal(['order:order:2026-11-26']);
@@ -140,13 +140,13 @@ describe('what standing orders remind of', () => {
 
   it('stands in the calendar on each of its days, by a name that stays', () => {
     const drafts = draftsOf([order({ kind: 'every', days: 10 })], around());
-    const entries = orderEntries(drafts);
+    const entries = orderEntries(onOrderOf(drafts));
     expect(entries.map(({ uid }) => uid).slice(0, 2)).to.deep.equal([
       'order-order-2026-11-26',
       'order-order-2026-12-06'
     ]);
     expect(
-      orderEntries(draftsOf([order({ kind: 'every', days: 10 })], around({ owned: () => 0 })))
+      orderEntries(onOrderOf(draftsOf([order({ kind: 'every', days: 10 })], around({ owned: () => 0 }))))
     ).to.deep.equal([]);
   });
 });

@@ -5,7 +5,7 @@ import { outsideSettings, startOutside, type Outside } from '../../commands/stan
 import { postOut } from '../../src/server/jobs/channels/outgoing.ts';
 import { backoffMs } from '../../src/server/jobs/deliver.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
-import { readUnsubscribe, unsubscribeToken } from '../../src/server/reminders/unsubscribe.ts';
+import { channelToken, readChannelToken } from '../../src/server/reminders/channelToken.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { DAY, HOUR, MINUTE } from '../../src/core/time/zone.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
@@ -65,9 +65,14 @@ describe('a reminder on its way', () => {
     const list = mail!.headers.get('list') as { unsubscribe: { url: string } };
     expect(mail!.text).to.contain(list.unsubscribe.url);
     const token = list.unsubscribe.url.split('/').at(-1)!;
-    expect(readUnsubscribe(token)).to.deep.equal({ householdId: home.id, channelId: channel });
-    expect(readUnsubscribe(`${token.slice(0, -2)}AA`)).to.equal(null);
-    expect(readUnsubscribe(unsubscribeToken(home.id, channel).replace(channel, home.id))).to.equal(null);
+    expect(readChannelToken('unsubscribe', token)).to.deep.equal({
+      householdId: home.id,
+      channelId: channel
+    });
+    expect(readChannelToken('unsubscribe', `${token.slice(0, -2)}AA`)).to.equal(null);
+    expect(
+      readChannelToken('unsubscribe', channelToken('unsubscribe', home.id, channel).replace(channel, home.id))
+    ).to.equal(null);
   });
 
   it('is told once, however often it is judged, and by however many at once', async () => {

@@ -155,7 +155,7 @@ describe('the people of a household', () => {
     const tray = await home.sow({}, thirsty());
     const id = randomUUID();
     const sitter = { id, name: 'Aunt Milla', fromAt: MORNING - DAY, untilAt: MORNING + 4 * DAY };
-    const token = (await inHousehold(home.id, (tx) => addSitter(tx, home.id, sitter)))!;
+    const token = (await inHousehold(home.id, (tx) => addSitter(tx, home.id, sitter, home.memberId)))!;
     const path = `/sitter/${token}`;
     const page = await app.send({ path });
     expect(page.status).to.equal(200);
@@ -191,7 +191,7 @@ describe('the people of a household', () => {
     const home = await begin();
     const id = randomUUID();
     const token = (await inHousehold(home.id, (tx) =>
-      addSitter(tx, home.id, { id, name: 'Milla', fromAt: MORNING, untilAt: MORNING + DAY })
+      addSitter(tx, home.id, { id, name: 'Milla', fromAt: MORNING, untilAt: MORNING + DAY }, home.memberId)
     ))!;
     expect(await openSitter(token)).to.deep.equal({ householdId: home.id, sitterId: id });
     await home.clock(MORNING + DAY + 1000);
@@ -205,8 +205,8 @@ describe('the people of a household', () => {
   it('end mail by the link in it, with one touch or by their mail program', async () => {
     const home = await begin();
     const channel = await home.channel('mail', { to: 'nela@balcony.example' });
-    const { unsubscribeToken } = await import('../../src/server/reminders/unsubscribe.ts');
-    const path = `/unsubscribe/${unsubscribeToken(home.id, channel)}`;
+    const { channelToken } = await import('../../src/server/reminders/channelToken.ts');
+    const path = `/unsubscribe/${channelToken('unsubscribe', home.id, channel)}`;
     expect((await app.send({ path })).text).to.contain('End it');
     // Looking at it ends nothing.
     expect((await home.state(channel)).broken).to.equal(false);

@@ -6,7 +6,7 @@ import { markDemo } from '../../src/server/demo/markDemo.ts';
 import { memberNamed, moveClock } from '../../src/server/households/household.ts';
 import { deliver } from '../../src/server/jobs/deliver.ts';
 import { claimDeliveries } from '../../src/server/reminders/deliveries.ts';
-import { addChannel, type Channel } from '../../src/server/reminders/channels.ts';
+import { addChannel, confirmChannel, type Channel } from '../../src/server/reminders/channels.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
@@ -67,9 +67,11 @@ export class Reminded {
     kinds: Channel['kinds'] = [...REMINDER_KINDS]
   ): Promise<string> {
     const id = randomUUID();
-    await inHousehold(this.id, (tx) =>
-      addChannel(tx, this.id, { id, memberId: this.memberId, kind, name: kind, address, kinds } as Channel)
-    );
+    await inHousehold(this.id, async (tx) => {
+      const { memberId } = this;
+      await addChannel(tx, this.id, { id, memberId, kind, name: kind, address, kinds } as Channel);
+      await confirmChannel(tx, id);
+    });
     return id;
   }
 

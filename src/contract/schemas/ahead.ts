@@ -3,7 +3,7 @@ import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
 import { isDay } from '../text.ts';
-import { id, key, number, text } from './primitives.ts';
+import { id, key, nameText, number } from './primitives.ts';
 
 /** More than this a day is a restaurant's. */
 export const MOST_EATEN_G = 20_000;
@@ -33,7 +33,7 @@ export const appetiteSchema = yup.object({
       yup
         .object({
           id: id().required(),
-          name: text(40, 'Keep the name under 40 letters.').required('Say who eats it, or “All of us”.'),
+          name: nameText(40, 'Keep the name under 40 letters.').required('Say who eats it, or “All of us”.'),
           gByWeekday: yup
             .array()
             .of(grams)

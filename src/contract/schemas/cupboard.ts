@@ -1,13 +1,13 @@
 import * as yup from 'yup';
 import { KEPT_MEDIA } from '../../core/supplies/media/medium.ts';
-import { id, key, number, optionalDay, optionalNumber, text } from './primitives.ts';
+import { id, key, nameText, number, optionalDay, optionalNumber } from './primitives.ts';
 
 const optional = (what: string, low: number, high: number) =>
   optionalNumber(`Give the ${what} as a number, or leave it empty.`)
     .min(low, `The ${what} must be at least ${low}.`)
     .max(high, `The ${what} must be at most ${high}.`);
 const name = (example: string) =>
-  text(60, 'Keep the name under 60 letters.').required(
+  nameText(60, 'Keep the name under 60 letters.').required(
     `Give it a name to tell it apart, such as “${example}”.`
   );
 const day = optionalDay('Choose a date.');
@@ -64,7 +64,7 @@ export const mediumSchema = yup.object({
     .of(
       yup
         .object({
-          name: text(60).required('Name each part.'),
+          name: nameText(60).required('Name each part.'),
           parts: number('Give each part its number.')
             .moreThan(0, 'Give each part its number.')
             .max(1000, 'At most 1000 parts.')

@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { ofWakingDay } from '../../core/time/rhythm.ts';
 import { zoneOf } from '../../core/time/zone.ts';
-import { key, number, secret, text } from './primitives.ts';
+import { key, nameText, number, secret, text } from './primitives.ts';
 
 /** A zone of the list of names: a bare offset has no clock changes, and the clock here needs them. */
 export function isZone(zone: string): boolean {
@@ -14,7 +14,7 @@ export function isZone(zone: string): boolean {
   }
 }
 
-const name = text(80, 'Keep the name under 80 letters.').required('Give the household a name.');
+const name = nameText(80, 'Keep the name under 80 letters.').required('Give the household a name.');
 const zone = text(60)
   .required('Choose the time zone you live in.')
   .test('zone', 'Choose a time zone from the list.', (value) => isZone(value ?? ''));
@@ -22,7 +22,7 @@ const units = yup
   .string()
   .oneOf(['metric', 'us'] as const, 'Choose metric or US units.')
   .required('Choose metric or US units.');
-export const memberName = text(40).required('Say who you are, so that others see who did what.');
+export const memberName = nameText(40).required('Say who you are, so that others see who did what.');
 export const newPassphrase = secret()
   .required('Choose a passphrase: everyone in the household signs in with it.')
   .min(8, 'Use at least 8 characters; three unrelated words are good.')
@@ -42,7 +42,7 @@ export const newHouseholdSchema = yup.object({
 
 /** Signing in. */
 export const signInSchema = yup.object({
-  name: text(80, 'A household’s name has at most 80 letters.').required('Which household?'),
+  name: nameText(80, 'A household’s name has at most 80 letters.').required('Which household?'),
   memberName,
   passphrase
 });

@@ -4,7 +4,7 @@ import { QUESTIONS, type Answers, type Question } from '../../core/supplies/meth
 import { checkRule, HARD_BOUNDS } from '../../core/supplies/seed/disinfect.ts';
 import { readNumber } from '../../core/units/parseQuantity.ts';
 import { problemWords } from '../../words/problems.ts';
-import { key, number, optionalNumber, text } from './primitives.ts';
+import { key, nameText, number, optionalNumber, text } from './primitives.ts';
 
 const figure = (what: string, low: number, high: number) =>
   number(`Give the ${what} as a number.`)
@@ -44,7 +44,7 @@ export const MOST_SPRAYS = 4;
 const spraysSchema = yup
   .array(
     yup.object({
-      name: text(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
+      name: nameText(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
         'Say what you spray with, or take the line away.'
       ),
       timesADay: yup.number().oneOf([1, 2], 'Once or twice a day.').required('Once or twice a day.')
@@ -62,7 +62,7 @@ export const methodSchema = yup
   .object({
     ...answers,
     key: key('This form is broken: reload the page.').max(60).required(),
-    name: text(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
+    name: nameText(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
     medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
     domeDays: optionalNumber('Give days, such as 2, or leave it empty.')
       .min(0.5, 'Give days, such as 2; or leave it empty for as long as it takes.')

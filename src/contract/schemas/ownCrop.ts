@@ -1,8 +1,8 @@
 import * as yup from 'yup';
 import { FIGURE_KEYS, FIGURES, type FigureKey } from '../../core/crops/figures.ts';
-import { text } from './primitives.ts';
+import { nameText } from './primitives.ts';
 
-const words = (most: number) => text(most).default('');
+const words = (most: number) => nameText(most).default('');
 /** A figure that has only some answers, or is yes or no, as its form sends it. */
 const answerOf = (key: FigureKey): yup.AnySchema => {
   const figure = FIGURES[key];

@@ -1,6 +1,6 @@
 import { DAY } from '../../core/time/zone.ts';
 import * as yup from 'yup';
-import { id, optionalDay, text } from './primitives.ts';
+import { id, nameText, optionalDay } from './primitives.ts';
 import { memberName, newPassphrase, passphrase } from './household.ts';
 
 /** Somebody who takes an invitation. */
@@ -30,7 +30,7 @@ export const awaySchema = yup.object({
 /** Whoever looks after the trays. */
 export const sitterSchema = yup.object({
   id: id().required(),
-  name: text(40).required('Say who comes by, so that you see what they did.'),
+  name: nameText(40).required('Say who comes by, so that you see what they did.'),
   fromDay: day('Choose their first day.'),
   untilDay: day('Choose their last day.').test(
     'order',

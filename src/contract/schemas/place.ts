@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { id, number, text } from './primitives.ts';
+import { id, nameText, number } from './primitives.ts';
 
 const temperature = (what: string) =>
   number(`Give the ${what} temperature.`)
@@ -34,7 +34,7 @@ const lamp = {
 /** A place where trays stand. */
 export const placeSchema = yup.object({
   id: id().required(),
-  name: text(60, 'Keep the name under 60 letters.').required('Name the place, such as “Kitchen sill”.'),
+  name: nameText(60, 'Keep the name under 60 letters.').required('Name the place, such as “Kitchen sill”.'),
   light: yup
     .object({
       kind: yup
@@ -77,6 +77,6 @@ export const placeSchema = yup.object({
 /** A device of a place as its form sends it. */
 export const deviceSchema = yup.object({
   id: id().required(),
-  device: text(60, 'Name it, in at most 60 letters.').required('Name it, in at most 60 letters.'),
+  device: nameText(60, 'Name it, in at most 60 letters.').required('Name it, in at most 60 letters.'),
   placeId: id('Keep the place first, then add what measures there.').required()
 });

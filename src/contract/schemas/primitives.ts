@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { askComma } from '../../core/units/parseQuantity.ts';
 import { problemWords } from '../../words/problems.ts';
-import { isDay, isId, isKey, plainText } from '../text.ts';
+import { isDay, isId, isKey, plainName, plainText } from '../text.ts';
 
 /** What is asked of a typed number whose comma can be both; null where it is clear. */
 const commaWords = (typed: unknown): string | null => {
@@ -20,6 +20,10 @@ export const text = (most: number, say = `Keep it under ${most} letters.`) =>
     .transform((_value: unknown, sent: unknown) => (typeof sent === 'string' ? plainText(sent).trim() : sent))
     .typeError('Write this as text.')
     .max(most, say);
+
+/** A name: text in one line. */
+export const nameText = (most: number, say?: string) =>
+  text(most, say).transform((value: unknown) => (typeof value === 'string' ? plainName(value) : value));
 
 /** A passphrase: as typed, blanks and all. */
 export const secret = () => yup.string().typeError('Write this as text.');

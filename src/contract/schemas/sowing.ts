@@ -5,7 +5,7 @@ import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';
 import { problemWords } from '../../words/problems.ts';
 import { methodSchema } from './method.ts';
-import { id, key, number, optionalDay, text } from './primitives.ts';
+import { id, key, nameText, number, optionalDay } from './primitives.ts';
 import { placeSchema } from './place.ts';
 
 const size = number('Give each size as a number.').required('Give each size as a number.');
@@ -18,7 +18,9 @@ export const MUCH_SEED = 'Over 5 kg of seed is no home sowing: check the sizes.'
 const optionalId = () => id().nullable().default(null);
 const containerSchema = yup
   .object({
-    name: text(60, 'Keep the name under 60 letters.').required('Name the container, such as “Blue tray”.'),
+    name: nameText(60, 'Keep the name under 60 letters.').required(
+      'Name the container, such as “Blue tray”.'
+    ),
     shape: yup
       .string()
       .oneOf(['rectangle', 'round', 'cells'] as const)

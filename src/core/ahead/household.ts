@@ -24,7 +24,7 @@ import type { AheadInput } from './build.ts';
 import type { Growable } from './growable.ts';
 import { horizonFrom } from './horizon.ts';
 import type { Moved } from './offers.ts';
-import { draftsOf, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
+import { finished, layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
 
 /** A standing order as it is kept and sent. */
 export interface OrderData {
@@ -83,11 +83,21 @@ export interface Ahead {
   moved: Moved;
 }
 
-/** Works out what a household's weeks ahead follow from. */
-export function aheadOf(
+/** What standing orders lay, and what it follows from. */
+export interface OrdersAhead {
+  facts: HouseholdFacts;
+  context: AheadInput['context'];
+  horizon: AheadInput['horizon'];
+  /** Under way and planned. */
+  underWay: Projected[];
+  drafts: Draft[];
+}
+
+/** What a household's standing orders lay into the weeks ahead, in steps of one order each. */
+export function* ordersOf(
   data: AheadData,
   sowings: readonly Projected[] = projected(data, data.records)
-): Ahead {
+): Generator<void, OrdersAhead, void> {
   const { household, book, now } = data;
   const facts = factsOf(household, book);
   const context = {
@@ -107,13 +117,23 @@ export function aheadOf(
     return [{ ...order, growable, place, lightPlace, done: new Set(order.done) }];
   });
   const underWay = sowings.filter(({ state }) => state.stage !== 'ended');
-  const drafts = draftsOf(orders, {
+  const drafts = yield* layDrafts(orders, {
     context,
     horizon,
     away: data.away,
     sowings: underWay,
     owned: (container) => ofSize(container, data.containers)?.owned ?? null
   });
+  return { facts, context, horizon, underWay, drafts };
+}
+
+/** Works out what a household's weeks ahead follow from. */
+export function aheadOf(
+  data: AheadData,
+  sowings: readonly Projected[] = projected(data, data.records)
+): Ahead {
+  const { book, now } = data;
+  const { facts, context, horizon, underWay, drafts } = finished(ordersOf(data, sowings));
   const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
     planned ? [{ ...planned.projected, setup: { ...planned.setup, id: `${orderId} ${day}` } }] : []
   );

@@ -5,7 +5,9 @@ import { roundAt, type Rhythm } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import type { Draft } from './standingOrder.ts';
 
-/** What a draft says of itself; nothing of one that cannot be begun. */
+/** What drafts say of themselves, those that can be begun. */
+export const onOrderOf = (drafts: readonly Draft[]): OnOrder[] => drafts.flatMap(onOrder);
+
 function onOrder({ orderId, day, planned, beginsAt }: Draft): OnOrder[] {
   if (!planned || beginsAt === null) return [];
   const { crop, place } = planned.projected;
@@ -27,8 +29,8 @@ function onOrder({ orderId, day, planned, beginsAt }: Draft): OnOrder[] {
  * What standing orders are to be reminded of: at the round at which each is begun, once for each day of
  * its rule.
  */
-export function orderReminders(drafts: readonly Draft[], rhythm: Rhythm, now: Millis): Candidate[] {
-  return drafts.flatMap(onOrder).flatMap((one): Candidate[] => {
+export function orderReminders(onOrder: readonly OnOrder[], rhythm: Rhythm, now: Millis): Candidate[] {
+  return onOrder.flatMap((one): Candidate[] => {
     if (one.beginsAt > now + 1.5 * DAY) return [];
     const round = roundAt(rhythm, one.beginsAt);
     return [
@@ -47,8 +49,8 @@ export function orderReminders(drafts: readonly Draft[], rhythm: Rhythm, now: Mi
 const BEGIN_MIN = 15;
 
 /** What standing orders lay, as a calendar has it: each on the day on which it is to be begun. */
-export const orderEntries = (drafts: readonly Draft[]): CalendarEntry[] =>
-  drafts.flatMap(onOrder).map((one) => ({
+export const orderEntries = (onOrder: readonly OnOrder[]): CalendarEntry[] =>
+  onOrder.map((one) => ({
     uid: `order-${one.orderId}-${one.day}`,
     kind: 'order',
     from: one.beginsAt,

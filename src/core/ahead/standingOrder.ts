@@ -71,8 +71,28 @@ const DAYS_OF_WEEK = 7;
  * free and for somebody at home, and says so.
  */
 export function draftsOf(orders: readonly StandingOrder[], around: OrderContext): Draft[] {
+  return finished(layDrafts(orders, around));
+}
+
+/** The same in steps, an order each, for whoever has other things to do in between. */
+export function* layDrafts(
+  orders: readonly StandingOrder[],
+  around: OrderContext
+): Generator<void, Draft[], void> {
   const taken = new Taken(around);
-  return orders.flatMap((order) => layOut(order, around, taken)).sort((a, b) => standsAt(a) - standsAt(b));
+  const drafts: Draft[] = [];
+  for (const order of orders) {
+    drafts.push(...layOut(order, around, taken));
+    yield;
+  }
+  return drafts.sort((a, b) => standsAt(a) - standsAt(b));
+}
+
+/** What a computation in steps comes to, done at once. */
+export function finished<T>(steps: Generator<unknown, T, void>): T {
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
 }
 
 /** When a draft is begun, or was to be. */

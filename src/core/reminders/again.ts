@@ -13,10 +13,11 @@ export function stillMatters(
   facts: HouseholdFacts,
   projected: readonly Projected[],
   reminding: Reminding,
-  { key, dueAt, until }: Reminder,
+  { key, dueAt, until, body }: Reminder,
   now: Millis
 ): ReminderBody | null {
   if (now >= until) return null;
+  if (body.type === 'member-removed') return body;
   const own = ownKey(key);
   const { due } = judge(
     facts,

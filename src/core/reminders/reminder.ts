@@ -100,6 +100,8 @@ export type ReminderBody =
     }
   /** A standing order asks to be begun. */
   | ({ type: 'order' } & OnOrder)
+  /** Somebody was removed from the household. */
+  | { type: 'member-removed'; name: string; by: string }
   | { type: 'silent'; placeId: string; placeName: string; since: Millis };
 
 /** Something a household is to be told once. */

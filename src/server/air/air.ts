@@ -1,7 +1,7 @@
 import { BIN_MS, binIndex, binned, packAir, type AirBin } from '../../core/places/air/series.ts';
-import type { Reading } from '../../core/places/air/reading.ts';
+import { OLDEST_READING_H, type Reading } from '../../core/places/air/reading.ts';
 import { DAY } from '../../core/time/zone.ts';
-import type { Tx } from '../db/connection.ts';
+import { outside, type Tx } from '../db/connection.ts';
 
 /** A place carries what was measured within these days: longer than any tray but the slowest stands. */
 export const CARRIED_D = 35;
@@ -74,8 +74,9 @@ async function settleAir(
 /** How much of a place's readings are gone through at once. */
 const SETTLED_BINS = 800;
 
-/** Works the means of all places out anew from their readings, as where many were taken in at once. */
+/** Works the means of all places out again from their readings, as where many were imported at once. */
 export async function settleAllAir(tx: Tx, householdId: string): Promise<void> {
+  await tx`update places set thinned_until = null where thinned_until is not null`;
   const places = await tx<{ place_id: string; first: Date; last: Date }[]>`
     select place_id, min(at) as first, max(at) as last from readings group by place_id`;
   for (const { place_id, first, last } of places)
@@ -129,13 +130,15 @@ export interface LastReading extends Reading {
   source: string;
 }
 
-/** The latest reading of each place and source. */
+/** The latest reading of each place and source, each found by an index: there may be a million readings. */
 export async function lastReadings(tx: Tx): Promise<LastReading[]> {
   const rows = await tx<
     { place_id: string; source: string; at: Date; temp_c: number; humidity_pct: number | null }[]
-  >`select p.id as place_id, r.source, r.at, r.temp_c, r.humidity_pct from places p
-    cross join lateral (select distinct on (source) source, at, temp_c, humidity_pct from readings
-      where household_id = p.household_id and place_id = p.id order by source, at desc) r`;
+  >`select p.id as place_id, s.source, r.at, r.temp_c, r.humidity_pct
+    from places p
+    cross join (select id::text as source from devices union all values ('hand'), ('file')) s
+    cross join lateral (select at, temp_c, humidity_pct from readings
+      where household_id = p.household_id and place_id = p.id and source = s.source order by at desc limit 1) r`;
   return rows.map(({ place_id, source, at, temp_c, humidity_pct }) => ({
     placeId: place_id,
     source,
@@ -143,4 +146,21 @@ export async function lastReadings(tx: Tx): Promise<LastReading[]> {
     tempC: temp_c,
     humidityPct: humidity_pct
   }));
+}
+
+/** Readings older than this are thinned to hourly means: any device could have sent them again until then. */
+export const THINNED_AFTER_D = OLDEST_READING_H / 24;
+/** Days of a place that are thinned in one statement. */
+const THINNED_DAYS = 30;
+
+/**
+ * Thins the old readings of the place that waits longest, of whichever household.
+ * @returns whether there was one
+ */
+export async function thinReadings(now: number): Promise<boolean> {
+  const before = new Date(now - THINNED_AFTER_D * DAY);
+  const [row] = await outside(
+    (sql) => sql<{ thinned: boolean }[]>`select thin_readings(${before}, ${THINNED_DAYS}) as thinned`
+  );
+  return row!.thinned;
 }

@@ -40,7 +40,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
-  const drafts = (await ordersAhead(tx))?.drafts ?? null;
+  const onOrder = await ordersAhead(tx);
   const all = records.map((record) => {
     const story = { setup: record.setup, events: readLog(record) };
     return { story, projected: project(facts, story.setup, story.events) };
@@ -55,7 +55,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
       stories: underWay.map(({ story }) => story),
       emptied: all.flatMap(({ projected }) => (projected.state.stage === 'ended' ? [projected] : [])),
       pantry: kept.map(({ setup, log }) => project(facts, setup, readLog({ log }))),
-      onOrder: drafts && orderReminders(drafts, facts.rhythm, now),
+      onOrder: onOrder && orderReminders(onOrder, facts.rhythm, now),
       away: await listAway(tx, isoDay(now, household.zone)),
       told,
       lastRead,

@@ -130,16 +130,18 @@ function sitterStop(
  * Records what a sitter ticked: the same as a member's tick records, under the sitter's name. Ticked twice from one page it is
  * done once.
  * @param nonce of the page that it was ticked on, a UUID
- * @returns false where it is not asked for any more
+ * @returns false where it is not asked for any more, or their days have not begun
  */
 export async function sitterTick(
   tx: Tx,
   sitterId: string,
   { stopKey, stepKey, nonce }: { stopKey: string; stepKey: string; nonce: string }
 ): Promise<boolean> {
+  const sitter = await findSitter(tx, sitterId);
   const standing = await standingNow(tx, await readJudging(tx));
   const { household, facts, projected } = standing;
   const now = householdNow(household);
+  if (!sitter || now < sitter.fromAt) return false;
   const stop = walk(projected, roundAt(facts.rhythm, now), now).stops.find(({ key }) => key === stopKey);
   const step = stop?.steps.find((one) => one.key === stepKey);
   if (!step || !sits(step, now)) return false;
@@ -174,6 +176,8 @@ export async function sitterUndo(
   if (own.length === 0) return;
   const household = await findHousehold(tx);
   const now = householdNow(household);
+  const sitter = await findSitter(tx, sitterId);
+  if (!sitter || now < sitter.fromAt) return;
   await recordEvents(
     tx,
     { household, memberId: sitterId },

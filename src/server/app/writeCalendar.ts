@@ -29,7 +29,7 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
       records.map((record) => ({ setup: record.setup, events: readLog(record) })),
       now
     ),
-    ...orderEntries((await ordersAhead(tx))?.drafts ?? [])
+    ...orderEntries((await ordersAhead(tx)) ?? [])
   ];
   const said = new Map(
     entries.map((entry) => [

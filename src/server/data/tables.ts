@@ -92,7 +92,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
     },
     key: ['id'],
     order: ['position', 'id'],
-    without: ['air']
+    without: ['air', 'thinned_until']
   },
   {
     name: 'containers',
@@ -255,7 +255,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       from_at: must(time),
       until_at: must(time),
       created_at: must(time),
-      revoked_at: time
+      revoked_at: time,
+      made_by: id
     },
     key: ['id'],
     order: ['id'],

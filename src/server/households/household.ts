@@ -1,3 +1,4 @@
+import { nameKey } from '../../contract/text.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -58,9 +59,6 @@ export const householdNow = (household: Household): number =>
 
 /** Whether a write failed for a name that another household has. */
 export const isNameTaken = (error: unknown): boolean => (error as { code?: string }).code === '23505';
-
-/** Names are compared folded: case, accents' form and outer blanks aside. */
-export const nameKey = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
 
 /** Adds a household. The transaction must have been opened for its id. */
 export async function addHousehold(

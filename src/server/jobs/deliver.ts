@@ -16,7 +16,7 @@ import {
 } from '../reminders/deliveries.ts';
 import { readJudging } from '../reminders/judging.ts';
 import { remindersOf, type KeptReminder } from '../reminders/reminders.ts';
-import { unsubscribeToken } from '../reminders/unsubscribe.ts';
+import { channelToken } from '../reminders/channelToken.ts';
 import type { Message, MessagePart } from './channels/channel.ts';
 import { sendOn } from './channels/registry.ts';
 
@@ -67,9 +67,11 @@ async function messageOf(
   tx: Tx,
   householdId: string,
   id: string,
-  { channel, reminders, createdAt }: Delivery,
+  { channel, isConfirmed, reminders, createdAt }: Delivery,
   base: string
 ): Promise<Message | null> {
+  // An address that nobody confirmed is asked to, and told nothing.
+  if (!isConfirmed && reminders.length > 0) return null;
   const [kept, household, media] = await Promise.all([
     remindersOf(tx, reminders),
     findHousehold(tx),
@@ -90,14 +92,19 @@ async function messageOf(
     id,
     householdId,
     household: household.name,
-    title: !first
-      ? 'A test from Brote'
-      : parts.length === 1
-        ? first.words.title
-        : `${first.words.title}, and ${parts.length - 1} more`,
+    title: !isConfirmed
+      ? 'Confirm your address for Brote'
+      : !first
+        ? 'A test from Brote'
+        : parts.length === 1
+          ? first.words.title
+          : `${first.words.title}, and ${parts.length - 1} more`,
     parts,
     base,
-    unsubscribe: new URL(`/unsubscribe/${unsubscribeToken(householdId, channel.id)}`, base).href,
+    unsubscribe: new URL(`/unsubscribe/${channelToken('unsubscribe', householdId, channel.id)}`, base).href,
+    confirm: isConfirmed
+      ? null
+      : new URL(`/confirm/${channelToken('confirm', householdId, channel.id)}`, base).href,
     ttlS: kept.length === 0 ? 600 : (Math.max(...kept.map(({ until }) => until)) - now) / 1000
   };
 }

@@ -1,3 +1,4 @@
+import { thinReadings } from '../air/air.ts';
 import { judgeHousehold } from '../app/judgeHousehold.ts';
 import { isPassing } from '../db/unavailable.ts';
 import { claimDeliveries } from '../reminders/deliveries.ts';
@@ -6,6 +7,7 @@ import { deliver } from './deliver.ts';
 
 /** How often it is looked whether anything is due: one index entry each, where nothing is. */
 const LOOK_MS = 1000;
+const THIN_MS = 60 * 60_000;
 /** So many households are judged, and so many messages are under way, in one process at a time. */
 const AT_ONCE = 4;
 const UNDER_WAY = 16;
@@ -52,7 +54,7 @@ export class Worker {
   ) {}
 
   start(): this {
-    this.loop = Promise.all([this.judging(), this.sending()]).then(() => {});
+    this.loop = Promise.all([this.judging(), this.sending(), this.thinning()]).then(() => {});
     return this;
   }
 
@@ -97,7 +99,15 @@ export class Worker {
     }
   }
 
-  private pause(): Promise<void> {
+  /** Thins old readings, once an hour as far as there are any. */
+  private async thinning(): Promise<void> {
+    while (!this.stopping) {
+      const [more] = await this.orNothing(async () => [await thinReadings(Date.now())]);
+      if (!more) await this.pause(THIN_MS);
+    }
+  }
+
+  private pause(ms = LOOK_MS): Promise<void> {
     if (this.stopping) return Promise.resolve();
     return new Promise((resolve) => {
       const wake = () => {
@@ -105,7 +115,7 @@ export class Worker {
         this.waking.delete(wake);
         resolve();
       };
-      const timer = setTimeout(wake, LOOK_MS);
+      const timer = setTimeout(wake, ms);
       this.waking.add(wake);
     });
   }

@@ -1,5 +1,5 @@
 import type { Tx } from '../db/connection.ts';
-import { nameKey } from '../households/household.ts';
+import { nameKey } from '../../contract/text.ts';
 
 /** Somebody of the household. */
 export interface Member {
@@ -37,20 +37,22 @@ export async function hasPassphrase(tx: Tx, memberId: string): Promise<boolean> 
 }
 
 /**
- * Takes a member out of the household: signed out everywhere, reminded nowhere. What they did keeps their name.
- * @returns false where they are the last
+ * Takes a member out of the household: signed out everywhere, reminded nowhere, and what they invited others with is worth
+ * nothing any more. What they did keeps their name.
+ * @returns false where they are the last, or are not there
  */
 export async function leaveHousehold(tx: Tx, memberId: string): Promise<boolean> {
   // Two who leave at once do so one after the other.
   const rows = await tx<
     { id: string }[]
   >`select id from members where left_at is null order by id for no key update`;
-  if (rows.every(({ id }) => id === memberId)) return false;
+  if (rows.length < 2 || rows.every(({ id }) => id !== memberId)) return false;
   await tx`update members set left_at = now(), passphrase_hash = null where id = ${memberId}`;
   await tx`delete from sessions where member_id = ${memberId}`;
   await tx`delete from channels where member_id = ${memberId}`;
   await tx`delete from feeds where member_id = ${memberId}`;
   await tx`delete from turns where member_id = ${memberId}`;
   await tx`delete from invites where made_by = ${memberId} and used_at is null`;
+  await tx`update sitters set revoked_at = now() where made_by = ${memberId} and revoked_at is null`;
   return true;
 }

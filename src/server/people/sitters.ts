@@ -14,12 +14,13 @@ export interface Sitter {
 export async function addSitter(
   tx: Tx,
   householdId: string,
-  { id, name, fromAt, untilAt }: Sitter
+  { id, name, fromAt, untilAt }: Sitter,
+  madeBy: string
 ): Promise<string | null> {
   const token = newToken();
   const { count } = await tx`
-    insert into sitters (household_id, id, name, token_hash, from_at, until_at)
-    values (${householdId}, ${id}, ${name}, ${tokenHash(token)}, ${new Date(fromAt)}, ${new Date(untilAt)})
+    insert into sitters (household_id, id, name, token_hash, from_at, until_at, made_by)
+    values (${householdId}, ${id}, ${name}, ${tokenHash(token)}, ${new Date(fromAt)}, ${new Date(untilAt)}, ${madeBy})
     on conflict do nothing`;
   return count > 0 ? token : null;
 }

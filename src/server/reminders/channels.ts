@@ -14,9 +14,6 @@ export type Channel = {
   };
 }[ChannelKind];
 
-/** How many a member may have: more would be a way to send to strangers. */
-export const MOST_CHANNELS = 12;
-
 /** A channel with when its member wants to be left alone. */
 export interface ListeningChannel {
   id: string;
@@ -37,7 +34,7 @@ export async function listeningChannels(tx: Tx): Promise<ListeningChannel[]> {
     }[]
   >`select c.id, c.member_id, c.kinds, m.quiet_from_min, m.quiet_until_min from channels c
     join members m on m.household_id = c.household_id and m.id = c.member_id
-    where c.broken_at is null`;
+    where c.broken_at is null and (c.kind <> 'mail' or c.confirmed_at is not null)`;
   return rows.map(({ id, member_id, kinds, quiet_from_min, quiet_until_min }) => ({
     id,
     memberId: member_id,
@@ -58,11 +55,12 @@ export async function listChannels(tx: Tx, memberId: string): Promise<ShownChann
       name: string;
       kinds: ReminderKind[];
       broken_at: Date | null;
+      confirmed: boolean;
       said: string | null;
       sent_at: Date | null;
       waiting: number;
     }[]
-  >`select c.id, c.kind, c.name, c.kinds, c.broken_at, c.said,
+  >`select c.id, c.kind, c.name, c.kinds, c.broken_at, (c.kind <> 'mail' or c.confirmed_at is not null) as confirmed, c.said,
       (select max(d.sent_at) from deliveries d where d.household_id = c.household_id and d.channel_id = c.id) as sent_at,
       (select count(*)::int from deliveries d where d.household_id = c.household_id and d.channel_id = c.id and d.state = 'pending') as waiting
     from channels c where c.member_id = ${memberId} order by c.created_at, c.id`;
@@ -72,22 +70,26 @@ export async function listChannels(tx: Tx, memberId: string): Promise<ShownChann
     name: row.name,
     kinds: row.kinds,
     broken: row.broken_at !== null,
+    confirmed: row.confirmed,
     said: row.said,
     lastSentAt: row.sent_at?.getTime() ?? null,
     waiting: row.waiting
   }));
 }
 
-/** Adds a channel; adding it again leaves it as it is. @returns false where the member has too many */
-export async function addChannel(tx: Tx, householdId: string, channel: Channel): Promise<boolean> {
-  const [count] = await tx<{ many: number }[]>`
-    select count(*)::int as many from channels where member_id = ${channel.memberId} and id <> ${channel.id}`;
-  if (count!.many >= MOST_CHANNELS) return false;
+/** Adds a channel; adding it again leaves it as it is. */
+export async function addChannel(tx: Tx, householdId: string, channel: Channel): Promise<void> {
   await tx`insert into channels (household_id, id, member_id, kind, name, address, kinds)
     values (${householdId}, ${channel.id}, ${channel.memberId}, ${channel.kind}, ${channel.name},
       ${tx.json(channel.address as never)}, ${channel.kinds})
     on conflict (household_id, id) do nothing`;
-  return true;
+}
+
+/** Whoever reads mail at a channel's address has said so. @returns whether it is there */
+export async function confirmChannel(tx: Tx, id: string): Promise<boolean> {
+  return (
+    (await tx`update channels set confirmed_at = coalesce(confirmed_at, now()) where id = ${id}`).count > 0
+  );
 }
 
 /** The channel of a browser's endpoint: one that subscribes again has the same one. */

@@ -43,6 +43,8 @@ export async function addDeliveries(
 /** A message with where it goes, as it stands. */
 export interface Delivery {
   channel: Channel;
+  /** Whoever reads mail there said that it may be written to; true for other channels. */
+  isConfirmed: boolean;
   failures: number;
   reminders: string[];
   createdAt: number;
@@ -59,12 +61,14 @@ export async function findPending(tx: Tx, id: string): Promise<Delivery | null> 
       name: string;
       address: Channel['address'];
       kinds: Channel['kinds'];
+      is_confirmed: boolean;
       failures: number;
       reminders: string[];
       created_at: Date;
       tries: number;
     }[]
-  >`select d.channel_id, c.member_id, c.kind, c.name, c.address, c.kinds, c.failures, d.reminders, d.created_at, d.tries
+  >`select d.channel_id, c.member_id, c.kind, c.name, c.address, c.kinds,
+      (c.kind <> 'mail' or c.confirmed_at is not null) as is_confirmed, c.failures, d.reminders, d.created_at, d.tries
     from deliveries d
     join channels c on c.household_id = d.household_id and c.id = d.channel_id
     where d.id = ${id} and d.state = 'pending' and c.broken_at is null`;
@@ -72,6 +76,7 @@ export async function findPending(tx: Tx, id: string): Promise<Delivery | null> 
   const { channel_id, member_id, kind, name, address, kinds } = row;
   return {
     channel: { id: channel_id, memberId: member_id, kind, name, address, kinds } as Channel,
+    isConfirmed: row.is_confirmed,
     failures: row.failures,
     reminders: row.reminders,
     createdAt: row.created_at.getTime(),

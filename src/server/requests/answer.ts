@@ -1,4 +1,5 @@
 import { fail, isHttpError, isRedirect, json, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
+import { limitWords } from '../../words/limits.ts';
 import { RETRY_AFTER_S } from '../db/unavailable.ts';
 import { readForm, Unreadable, type Fields } from './body.ts';
 import { Busy } from './longWork.ts';
@@ -16,6 +17,14 @@ function isUnkeepable(failure: unknown): boolean {
   return name === 'PostgresError' && /^(22|23)/.test(code ?? '');
 }
 
+/** The code and detail with which the database refuses what is past a household's limits. */
+function overLimit(failure: unknown): Told | null {
+  const { code, detail } = (failure ?? {}) as { code?: string; detail?: string };
+  if (code !== 'BR001') return null;
+  const [table = '', most = ''] = (detail ?? '').split(' ');
+  return { message: limitWords(table, Number(most)), code: 'full' };
+}
+
 const UNKEEPABLE = 'Something in this cannot be kept: check its figures and names, and send it again.';
 
 function toldOf(failure: unknown): { status: number; told: Told } | null {
@@ -24,6 +33,8 @@ function toldOf(failure: unknown): { status: number; told: Told } | null {
   if (failure instanceof Busy)
     return { status: failure.status, told: { message: failure.message, code: 'busy' } };
   if (isAway(failure)) return { status: 503, told: { message: AWAY, code: 'away' } };
+  const full = overLimit(failure);
+  if (full) return { status: 409, told: full };
   if (isUnkeepable(failure)) {
     console.error(failure);
     return { status: 422, told: { message: UNKEEPABLE, code: 'wrong' } };

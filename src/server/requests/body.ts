@@ -8,9 +8,12 @@ export const MOST_BYTES = 2 * 1024 * 1024;
 export const MOST_FILE_BYTES = 64 * 1024 * 1024;
 /** What a form may bring, in bytes; the largest is a crop of one's own, under 10 kB. */
 const MOST_FORM_BYTES = 256 * 1024;
+/** Fields of a form, and letters of one of them. */
+const MOST_FIELDS = 300;
+const LONGEST_FIELD = 20_000;
 /** No form and no message of ours lies deeper, or holds more values; 5000 readings are 20 001. */
 const DEEPEST = 12;
-const MOST_VALUES = 100_000;
+const MOST_VALUES = 60_000;
 /** Names that would change what an object is, rather than what it holds. */
 const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'toJSON', 'valueOf']);
 
@@ -75,6 +78,24 @@ export async function readFile(request: Request, file: string): Promise<void> {
   if (bytes === 0) throw new Unreadable(400, 'This file is empty: choose another.');
 }
 
+/**
+ * How many values JSON holds, told by its commas and brackets outside of texts. Reading a body of brackets takes a hundred
+ * times as long as counting them.
+ */
+function valuesOf(json: string): number {
+  let [values, within] = [1, false];
+  for (let at = 0; at < json.length; at += 1) {
+    const sign = json.charCodeAt(at);
+    if (within) {
+      if (sign === BACKSLASH) at += 1;
+      else if (sign === QUOTE) within = false;
+    } else if (sign === QUOTE) within = true;
+    else if (sign === COMMA || sign === SQUARE || sign === CURLY) values += 1;
+  }
+  return values;
+}
+const [QUOTE, BACKSLASH, COMMA, SQUARE, CURLY] = ['"', '\\', ',', '[', '{'].map((sign) => sign.charCodeAt(0));
+
 /** A body as plain text. @throws Unreadable where it is empty, too long or breaks off */
 export async function readText(request: Request): Promise<string> {
   let text: string;
@@ -99,26 +120,25 @@ export async function readJson(request: Request): Promise<unknown> {
 
 /** JSON of a text. @throws Unreadable where it is none, or too deep */
 export function parseJson(text: string): unknown {
+  if (valuesOf(text) > MOST_VALUES)
+    throw new Unreadable(413, 'There are too many values in this JSON. Send it in smaller parts.');
   let sent: unknown;
   try {
     sent = JSON.parse(text);
   } catch {
     throw new Unreadable(400, 'This is no JSON: it cannot be read.');
   }
-  return cleaned(sent, 0, { left: MOST_VALUES });
+  return cleaned(sent, 0);
 }
 
-function cleaned(value: unknown, depth: number, values: { left: number }): unknown {
-  values.left -= 1;
-  if (values.left < 0)
-    throw new Unreadable(413, 'There are too many values in this JSON. Send it in smaller parts.');
+function cleaned(value: unknown, depth: number): unknown {
   if (typeof value === 'string') return plainText(value);
   if (value === null || typeof value !== 'object') return value;
   if (depth >= DEEPEST) throw new Unreadable(422, 'This JSON lies too deep: no message of ours does.');
-  if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1, values));
+  if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1));
   return Object.fromEntries(
     Object.entries(value).flatMap(([name, one]) =>
-      NO_NAMES.has(name) ? [] : [[plainText(name), cleaned(one, depth + 1, values)]]
+      NO_NAMES.has(name) ? [] : [[plainText(name), cleaned(one, depth + 1)]]
     )
   );
 }
@@ -139,8 +159,12 @@ export async function readForm(request: Request): Promise<Fields> {
     throw whyUnread(error, 'This form broke off on its way: send it again.');
   }
   const fields: Fields = {};
+  let count = 0;
   for (const [name, value] of form) {
     if (typeof value !== 'string') throw new Unreadable(422, 'This form takes no files.');
+    count += 1;
+    if (count > MOST_FIELDS || name.length > LONGEST_FIELD || value.length > LONGEST_FIELD)
+      throw new Unreadable(413, 'A text in this form is too long. Shorten it and send the form again.');
     if (!NO_NAMES.has(name)) fields[plainText(name)] = plainText(value);
   }
   return fields;

@@ -104,6 +104,11 @@ export async function endOtherSessions(tx: Tx, kept: string): Promise<void> {
   await tx`delete from sessions where id <> ${kept}`;
 }
 
+/** Ends every session of the household but one, of members who sign in with the household's passphrase. */
+export async function endSharedSessions(tx: Tx, but: string): Promise<void> {
+  await tx`delete from sessions where id <> ${but} and not has_passphrase(member_id)`;
+}
+
 /** Whether there is any household on this server yet. */
 export async function anyHousehold(limitMs?: number): Promise<boolean> {
   const [row] = await outside((sql) => sql<{ any_household: boolean }[]>`select any_household()`, limitMs);

@@ -1,5 +1,5 @@
 import { outside, type Tx } from '../db/connection.ts';
-import { nameKey } from '../households/household.ts';
+import { nameKey } from '../../contract/text.ts';
 import { waitFor } from './attempts.ts';
 import { isPassphrase } from './passphrase.ts';
 import { newToken, startSession } from './sessions.ts';

@@ -17,15 +17,17 @@
   const toggled = (kind: ReminderKind): string =>
     REMINDER_KINDS.filter((one) => (one === kind) !== channel.kinds.includes(one)).join(',');
   const state = $derived(
-    channel.broken
-      ? 'Nothing goes here any more.'
-      : channel.waiting > 0 && channel.said
-        ? 'Trying again.'
-        : channel.waiting > 0
-          ? 'One is on its way.'
-          : channel.lastSentAt !== null
-            ? `Last sent ${dayAndTime(channel.lastSentAt + aheadMs, now, locale)}.`
-            : 'Nothing was sent here yet.'
+    !channel.confirmed
+      ? 'Not confirmed yet. Open the mail Brote sent there and confirm the address.'
+      : channel.broken
+        ? 'Nothing goes here any more.'
+        : channel.waiting > 0 && channel.said
+          ? 'Trying again.'
+          : channel.waiting > 0
+            ? 'One is on its way.'
+            : channel.lastSentAt !== null
+              ? `Last sent ${dayAndTime(channel.lastSentAt + aheadMs, now, locale)}.`
+              : 'Nothing was sent here yet.'
   );
 </script>
 
@@ -39,7 +41,9 @@
       <form method="POST" action="?/test" use:enhance>
         <input type="hidden" name="channel" value={channel.id} />
         <button class="chip"
-          >{channel.broken ? 'Try it again' : 'Send a test'}<span class="visually-hidden">
+          >{channel.broken ? 'Try it again' : channel.confirmed ? 'Send a test' : 'Send that mail again'}<span
+            class="visually-hidden"
+          >
             to {channel.name}</span
           ></button
         >

@@ -19,7 +19,7 @@ export const AIR_BOUNDS = { tempC: [-10, 50], humidityPct: [1, 100] } as const;
 /** A device's clock may run this far ahead of the household's. */
 const MOST_AHEAD = 10 * MINUTE;
 /** Older readings change no tray that still stands. */
-const OLDEST_READING_H = 24 * 90;
+export const OLDEST_READING_H = 24 * 90;
 
 /**
  * Checks a reading: what cannot be the air of a room is refused with what to do, and where it would make

@@ -10,7 +10,12 @@ import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { endOtherSessions, endSessionById, listSessions } from '$server/sessions/sessions.ts';
+import {
+  endOtherSessions,
+  endSessionById,
+  endSharedSessions,
+  listSessions
+} from '$server/sessions/sessions.ts';
 import { checkPassphrase, forgetOtherBrowsers } from '$server/sessions/signIn.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -89,7 +94,7 @@ export const actions: Actions = {
     const hash = await hashPassphrase(checked.value.passphraseNew);
     await inSession(locals, async (tx) => {
       await tx`select change_passphrase(${hash})`;
-      await endOtherSessions(tx, id);
+      await endSharedSessions(tx, id);
       await forgetOtherBrowsers(tx, caller.known);
     });
     return done('passphrase');

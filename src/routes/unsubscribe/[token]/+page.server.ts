@@ -1,19 +1,20 @@
 import { error } from '@sveltejs/kit';
 import { inHousehold } from '$server/db/connection.ts';
 import { unsubscribe } from '$server/reminders/channels.ts';
-import { readUnsubscribe } from '$server/reminders/unsubscribe.ts';
+import { readChannelToken } from '$server/reminders/channelToken.ts';
 import { form } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = ({ params }) => {
-  if (!readUnsubscribe(params.token)) error(404, 'This address is not whole: take it from the mail again.');
+  if (!readChannelToken('unsubscribe', params.token))
+    error(404, 'This address is not whole: take it from the mail again.');
 };
 
 export const actions: Actions = {
   /** Ends it, for whoever holds the mail; ending it again is fine. Mail programs send this by themselves (RFC 8058). */
   default: form(async ({ params }: RequestEvent) => {
-    const named = readUnsubscribe(params.token);
+    const named = readChannelToken('unsubscribe', params.token);
     if (!named) error(404, 'This address is not whole: take it from the mail again.');
     await available(() => inHousehold(named.householdId, (tx) => unsubscribe(tx, named.channelId)));
     return { ended: true };

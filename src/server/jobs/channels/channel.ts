@@ -23,6 +23,8 @@ export interface Message {
   base: string;
   /** Takes this channel away without signing in. */
   unsubscribe: string;
+  /** Where whoever reads it confirms that it may be written to; null where that was done, or need not be. */
+  confirm: string | null;
   /** Seconds for which it is of use. */
   ttlS: number;
 }

@@ -28,8 +28,13 @@ function transport(): Transporter {
 
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
+const asksWords = (household: string): string =>
+  `The household “${household}” asked Brote to send reminders about its trays to this address.`;
+const NOT_YOU = 'Not you? Do nothing: no more mail comes.';
+
 /** A message as plain text. */
-export function mailText({ household, parts, base, unsubscribe }: Message): string {
+export function mailText({ household, parts, base, unsubscribe, confirm }: Message): string {
+  if (confirm) return `${asksWords(household)}\n\nConfirm this address: ${confirm}\n\n${NOT_YOU}`;
   const said = parts.map(({ words }) =>
     [
       words.title,
@@ -47,7 +52,7 @@ export function mailText({ household, parts, base, unsubscribe }: Message): stri
 }
 
 /** A message as HTML: plain enough for any mail program, and for a screen in a dark kitchen. */
-export function mailHtml({ household, parts, base, unsubscribe }: Message): string {
+export function mailHtml({ household, parts, base, unsubscribe, confirm }: Message): string {
   const link = (path: string, text: string, style: string) =>
     `<a href="${escaped(new URL(path, base).href)}" style="${style}">${text}</a>`;
   const button =
@@ -65,9 +70,16 @@ ${words.lines.length > 0 ? `<ul style="padding-left:20px;margin:0 0 16px">${word
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta name="color-scheme" content="light dark"></head>
 <body style="margin:0;background:#fbf8f0;color:#2a2520;font-family:system-ui,sans-serif;line-height:1.45">
 <div style="max-width:560px;margin:0 auto;padding:16px 20px 32px">
-${said || '<h1 style="font-size:22px">It works</h1><p style="font-size:17px">Mail from Brote reaches you here.</p>'}
+${
+  confirm
+    ? `<h1 style="font-size:22px">Confirm your address</h1>
+<p style="font-size:17px">${escaped(asksWords(household))}</p>
+<p style="margin:16px 0">${link(confirm, 'Confirm this address', button)}</p>
+<p style="font-size:14px;color:#5d5449">${NOT_YOU}</p>`
+    : `${said || '<h1 style="font-size:22px">It works</h1><p style="font-size:17px">Mail from Brote reaches you here.</p>'}
 <p style="font-size:14px;color:#5d5449;border-top:1px solid #d8cfc2;padding-top:16px;margin-top:32px">Brote, for ${escaped(household)}<br>
-${link('/household/reminders', 'Change what is sent', 'color:#7a1f4e')} &middot; ${link(unsubscribe, 'No more mail here', 'color:#7a1f4e')}</p>
+${link('/household/reminders', 'Change what is sent', 'color:#7a1f4e')} &middot; ${link(unsubscribe, 'No more mail here', 'color:#7a1f4e')}</p>`
+}
 </div></body></html>`;
 }
 

@@ -75,14 +75,14 @@ export const actions: Actions = {
     return done('unmarked');
   }),
   sitter: form(async ({ locals, url }: RequestEvent, kept) => {
-    const { household } = signedIn(locals);
+    const { household, memberId } = signedIn(locals);
     const checked = check(sitterSchema, kept);
     if (!checked.ok) return notTaken(422, kept, checked.errors);
     const { id, name, fromDay, untilDay } = checked.value;
     const { leavesAt, backAt } = absenceOf({ fromDay, untilDay }, rhythmOf(household));
     if (backAt < householdNow(household)) return notTaken(422, kept, { untilDay: 'These days have passed.' });
     const token = await inSession(locals, (tx) =>
-      addSitter(tx, household.id, { id, name, fromAt: leavesAt, untilAt: backAt + GRACE_MS })
+      addSitter(tx, household.id, { id, name, fromAt: leavesAt, untilAt: backAt + GRACE_MS }, memberId)
     );
     return done('sitter', token ? { name, address: new URL(`/sitter/${token}`, url).href } : null);
   }),

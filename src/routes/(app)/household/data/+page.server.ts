@@ -1,7 +1,7 @@
 import { householdNow } from '$server/households/household.ts';
 import { emptyHousehold } from '$server/data/empty.ts';
 import { LEFT_OUT, LEFT_OUT_OF } from '$server/data/tables.ts';
-import { nameKey } from '$server/households/household.ts';
+import { nameKey } from '../../../../contract/text.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inLongSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';

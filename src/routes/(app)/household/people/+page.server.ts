@@ -3,6 +3,7 @@ import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
 import { ownPassphraseSchema } from '$contract/schemas/people.ts';
 import { isId } from '$contract/text.ts';
+import { removeMember } from '$server/app/removeMember.ts';
 import { addInvite, INVITE_DAYS, listInvites, removeInvite } from '$server/people/invites.ts';
 import { hasPassphrase, leaveHousehold, listMembers, setPassphrase } from '$server/people/members.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
@@ -57,6 +58,17 @@ export const actions: Actions = {
     const hash = await hashPassphrase(checked.value.own);
     await inSession(locals, (tx) => setPassphrase(tx, memberId, hash));
     return done('passphrase');
+  }),
+  remove: form(async ({ locals }: RequestEvent, { member = '' }) => {
+    const session = signedIn(locals);
+    if (!isId(member) || member === session.memberId)
+      return notTaken(
+        422,
+        {},
+        { remove: 'Choose somebody else. To go yourself, leave the household below.' }
+      );
+    await inSession(locals, (tx) => removeMember(tx, session, member));
+    return done('removed');
   }),
   leave: form(async (event: RequestEvent) => {
     const { locals } = event;

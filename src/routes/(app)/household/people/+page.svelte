@@ -24,9 +24,34 @@
     <h2 id="members-title">In this household</h2>
     <ul>
       {#each data.members as member (member.id)}
-        <li><strong>{member.name}</strong>{member.id === data.member.id ? ', you' : ''}</li>
+        <li class="member">
+          <span><strong>{member.name}</strong>{member.id === data.member.id ? ', you' : ''}</span>
+          {#if member.id !== data.member.id}
+            <details>
+              <summary>Remove<span class="visually-hidden"> {member.name}</span></summary>
+              <form method="POST" action="?/remove" use:enhance class="stack">
+                <input type="hidden" name="member" value={member.id} />
+                <p class="small">
+                  {member.name} is signed out everywhere and can no longer sign in under this name. Invitations
+                  and sitters’ addresses {member.name} made stop working. Everybody in the household is told. What
+                  {member.name} did stays in the logs.
+                </p>
+                <div>
+                  <Button type="submit" kind="danger-tertiary">Remove {member.name}</Button>
+                </div>
+              </form>
+            </details>
+          {/if}
+        </li>
       {/each}
     </ul>
+    {#if done === 'removed'}
+      <p role="status">
+        Removed. If they know the household’s passphrase, <a href="/household">change it under Settings</a>:
+        every device that signs in with it is then asked again.
+      </p>
+    {/if}
+    {#if wrong('remove')}<p class="warn" role="alert">{wrong('remove')}</p>{/if}
     <p class="soft small">The log of each tray says who did what.</p>
     <h3>Invite somebody</h3>
     {#if invite}
@@ -106,6 +131,24 @@
     padding: 0;
     display: grid;
     gap: 0.5rem;
+  }
+  .member {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: baseline;
+    gap: 0.25rem 1rem;
+  }
+  .member summary {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+    cursor: pointer;
+    text-decoration: underline;
+  }
+  .member details[open] {
+    flex-basis: 100%;
+    padding-bottom: 0.75rem;
   }
   .invite {
     display: flex;

@@ -1,5 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { roundAt } from '$core/time/rhythm.ts';
+import { rhythmOf } from '$core/sowing/facts.ts';
+import { householdNow } from '$server/households/household.ts';
 import { ordersAhead } from '$server/app/ordersAhead.ts';
 import { api } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -7,22 +9,12 @@ import type { RequestHandler } from './$types';
 
 /** What standing orders lay that is to be begun before the next round. */
 export const GET: RequestHandler = api(async ({ locals }) => {
-  signedIn(locals);
-  const ahead = await inSession(locals, ordersAhead);
-  if (!ahead) return json({ due: [] });
-  const { drafts, facts, input } = ahead;
-  const { nextAt } = roundAt(facts.rhythm, input.context.now);
+  const { household } = signedIn(locals);
+  const onOrder = (await inSession(locals, ordersAhead)) ?? [];
+  const { nextAt } = roundAt(rhythmOf(household), householdNow(household));
   return json({
-    due: drafts.flatMap(({ orderId, day, beginsAt, planned }) =>
-      planned && beginsAt !== null && beginsAt < nextAt
-        ? [
-            {
-              key: `${orderId} ${day}`,
-              crop: planned.projected.crop.name,
-              container: planned.setup.container.name
-            }
-          ]
-        : []
-    )
+    due: onOrder
+      .filter(({ beginsAt }) => beginsAt < nextAt)
+      .map(({ orderId, day, crop, of }) => ({ key: `${orderId} ${day}`, crop, container: of.container.name }))
   });
 });

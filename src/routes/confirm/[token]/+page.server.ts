@@ -1,0 +1,26 @@
+import { error } from '@sveltejs/kit';
+import { inHousehold } from '$server/db/connection.ts';
+import { readChannelToken } from '$server/reminders/channelToken.ts';
+import { confirmChannel } from '$server/reminders/channels.ts';
+import { form } from '$server/requests/answer.ts';
+import { available } from '$server/requests/session.ts';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+const BROKEN = 'This address is incomplete. Copy all of it from the mail.';
+
+export const load: PageServerLoad = ({ params }) => {
+  if (!readChannelToken('confirm', params.token)) error(404, BROKEN);
+};
+
+export const actions: Actions = {
+  /** By a press: mail programs open addresses by themselves, to look for harm in them. */
+  default: form(async ({ params }: RequestEvent) => {
+    const named = readChannelToken('confirm', params.token);
+    if (!named) error(404, BROKEN);
+    const there = await available(() =>
+      inHousehold(named.householdId, (tx) => confirmChannel(tx, named.channelId))
+    );
+    if (!there) error(404, 'This mail address was removed from Brote. Add it again under Reminders.');
+    return { confirmed: true };
+  })
+};

@@ -1,0 +1,44 @@
+import { randomUUID } from 'node:crypto';
+import { DAY } from '../../core/time/zone.ts';
+import type { Tx } from '../db/connection.ts';
+import { householdNow } from '../households/household.ts';
+import { leaveHousehold, listMembers } from '../people/members.ts';
+import { readJudging } from '../reminders/judging.ts';
+import { keepReminders } from '../reminders/reminders.ts';
+import type { Session } from '../sessions/sessions.ts';
+import { putOnTheirWay, standingNow } from './judgeHousehold.ts';
+
+/** Those who stay are reminded of it for so long. */
+const TOLD_D = 14;
+
+/**
+ * Removes a member from the household, and tells all who stay who did it. Doing it again changes nothing.
+ * @returns false where they are not there, or are the one who asks
+ */
+export async function removeMember(
+  tx: Tx,
+  { household, memberId, memberName }: Session,
+  who: string
+): Promise<boolean> {
+  const removed = (await listMembers(tx)).find(({ id }) => id === who);
+  if (!removed || who === memberId || !(await leaveHousehold(tx, who))) return false;
+  const now = householdNow(household);
+  const standing = await standingNow(tx, await readJudging(tx));
+  const told = await keepReminders(
+    tx,
+    household.id,
+    [
+      {
+        id: randomUUID(),
+        key: `member-removed ${who}`,
+        kind: 'trouble',
+        dueAt: now,
+        until: now + TOLD_D * DAY,
+        body: { type: 'member-removed', name: removed.name, by: memberName }
+      }
+    ],
+    now
+  );
+  await putOnTheirWay(tx, standing, told, now);
+  return true;
+}
