@@ -8,7 +8,8 @@ import { unheardSince } from '../../src/core/reminders/silence.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
-import { roundsAhead } from '../../src/core/steps/ahead.ts';
+import { goThroughInSteps } from '../../src/core/steps/ahead.ts';
+import { finished } from '../../src/core/time/inSteps.ts';
 import { eventsOfTruth, isUnheardOf, likelyAt, truthsOf } from '../../src/core/steps/catchUp.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
@@ -124,17 +125,18 @@ describe('days away', () => {
     }
     // Whoever does it keeps it damp.
     const cilantro = stories[1]!;
-    const done = roundsAhead(home, [cilantro], SOWN + 5 * DAY, absence.backAt, sits).flatMap(
-      ({ at: when, walk }) =>
-        walk.stops.flatMap(({ steps }) =>
-          steps
-            .filter((step) => sits(step, when))
-            .flatMap(({ of, key }) =>
-              of.flatMap(({ records }) =>
-                records ? [event(0, records, { at: when + 60_000, taskKey: key })] : []
-              )
+    const done = finished(
+      goThroughInSteps(home, [cilantro], SOWN + 5 * DAY, absence.backAt, sits)
+    ).rounds.flatMap(({ at: when, walk }) =>
+      walk.stops.flatMap(({ steps }) =>
+        steps
+          .filter((step) => sits(step, when))
+          .flatMap(({ of, key }) =>
+            of.flatMap(({ records }) =>
+              records ? [event(0, records, { at: when + 60_000, taskKey: key })] : []
             )
-        )
+          )
+      )
     );
     const kept = project(home, cilantro.setup, [...cilantro.events, ...done]);
     for (let when = absence.leavesAt; when < absence.backAt; when += 6 * HOUR)
@@ -176,7 +178,7 @@ const roundEvents = (
   until: number
 ): SowingEvent[] => [
   ...stories[0]!.events,
-  ...roundsAhead(facts, stories, from, until).flatMap(({ at: when, walk }) =>
+  ...finished(goThroughInSteps(facts, stories, from, until)).rounds.flatMap(({ at: when, walk }) =>
     walk.stops.flatMap(({ steps }) =>
       steps.flatMap(({ of, key }) =>
         of.flatMap(({ records }) => (records ? [event(0, records, { at: when + 60_000, taskKey: key })] : []))

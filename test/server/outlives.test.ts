@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Writable } from 'node:stream';
 import { expect } from 'chai';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { isRunning, markOf, workingIn } from '../../commands/lib/process.ts';
@@ -120,13 +121,18 @@ describe('what is started', () => {
       const first = ground.start();
       await first.ready();
       await ground.stop(first);
-      // A child that its parent never asks about stays in the table, dead.
-      const parent = spawn('sh', ['-c', 'sleep 0 & echo $!; exec sleep 600'], {
-        stdio: ['ignore', 'pipe', 'ignore']
+      // A child that its parent never asks about stays in the table, dead. It ends once its parent is no shell any more.
+      const parent = spawn('sh', ['-c', 'head -c 1 <&3 >/dev/null & echo $!; exec sleep 600'], {
+        stdio: ['ignore', 'pipe', 'ignore', 'pipe']
       });
       const zombie = Number(
-        await new Promise((resolve) => parent.stdout.once('data', (chunk) => resolve(String(chunk))))
+        await new Promise((resolve) => parent.stdout!.once('data', (chunk) => resolve(String(chunk))))
       );
+      await until(
+        () => Promise.resolve(readFileSync(`/proc/${parent.pid}/comm`, 'utf8').trim()),
+        (name) => name === 'sleep'
+      );
+      (parent.stdio[3] as Writable).end('x');
       await until(
         () => Promise.resolve(isRunning(zombie)),
         (runs) => !runs

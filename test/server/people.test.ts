@@ -103,8 +103,8 @@ describe('the people of a household', () => {
     const his = randomUUID();
     await inHousehold(
       home.id,
-      (tx) => tx`insert into channels (household_id, id, member_id, kind, name, address, kinds)
-      values (${home.id}, ${his}, ${tobi}, 'mail', 'tobi', '{"to": "tobi@balcony.example"}', '{round}')`
+      (tx) => tx`insert into channels (household_id, id, member_id, kind, name, address, kinds, confirmed_at)
+      values (${home.id}, ${his}, ${tobi}, 'mail', 'tobi', '{"to": "tobi@balcony.example"}', '{round}', now())`
     );
     const session = async () =>
       ({ household: await inHousehold(home.id, findHousehold), memberId: home.memberId }) as never;

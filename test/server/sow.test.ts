@@ -223,8 +223,11 @@ describe('a sowing that is shown', () => {
           if (draft.ownSeedG !== null && draft.kind !== 'halves')
             expect(shown.setup.seedG).to.be.closeTo(draft.ownSeedG, 1e-6);
         }
-        // A household has room for so many under way.
-        await inHousehold(home.id, (tx) => tx`update sowings set ended_at = now()`);
+        // A household has room for so many.
+        await inHousehold(home.id, async (tx) => {
+          await tx`update sowings set ended_at = now()`;
+          await tx`update containers set retired_at = now()`;
+        });
       }),
       { numRuns: 150 }
     );

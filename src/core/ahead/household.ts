@@ -17,6 +17,7 @@ import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { isGrass } from '../crops/traits.ts';
 import { holds, leftG, type LotStock } from '../supplies/seed/lot.ts';
+import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
 import type { Eater, Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
@@ -24,7 +25,7 @@ import type { AheadInput } from './build.ts';
 import type { Growable } from './growable.ts';
 import { horizonFrom } from './horizon.ts';
 import type { Moved } from './offers.ts';
-import { finished, layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
+import { layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
 
 /** A standing order as it is kept and sent. */
 export interface OrderData {

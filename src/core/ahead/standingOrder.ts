@@ -5,6 +5,7 @@ import type { Projected } from '../sowing/project.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf } from '../sowing/standing.ts';
 import type { Container } from '../supplies/containers/container.ts';
+import { finished } from '../time/inSteps.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Period } from '../away/period.ts';
 import { plannedFor, type Growable } from './growable.ts';
@@ -79,40 +80,49 @@ export function* layDrafts(
   orders: readonly StandingOrder[],
   around: OrderContext
 ): Generator<void, Draft[], void> {
+  const laid = { ...around, days: daysLaid(orders, around.horizon.days) };
   const taken = new Taken(around);
   const drafts: Draft[] = [];
   for (const order of orders) {
-    drafts.push(...layOut(order, around, taken));
+    drafts.push(...layOut(order, laid, taken));
     yield;
   }
   return drafts.sort((a, b) => standsAt(a) - standsAt(b));
 }
 
-/** What a computation in steps comes to, done at once. */
-export function finished<T>(steps: Generator<unknown, T, void>): T {
-  let step = steps.next();
-  while (!step.done) step = steps.next();
-  return step.value;
+/** More than so many a kitchen never has in the weeks ahead; past it they are laid for fewer days. */
+const MOST_DRAFTS = 200;
+
+/** For how many days orders are laid: all of them, but where so many come so often that nobody could follow. */
+function daysLaid(orders: readonly StandingOrder[], days: number): number {
+  const perDay = orders.reduce((sum, { rule }) => {
+    if (rule.kind === 'every') return sum + 1 / Math.max(1, rule.days);
+    return sum + (rule.kind === 'weekdays' ? rule.weekdays.length / DAYS_OF_WEEK : 1 / DAYS_OF_WEEK);
+  }, 0);
+  return Math.min(days, Math.max(1, Math.floor(MOST_DRAFTS / perDay)));
 }
 
 /** When a draft is begun, or was to be. */
 const standsAt = ({ beginsAt, day }: Draft): Millis => beginsAt ?? Date.parse(day);
 
-function layOut(order: StandingOrder, around: OrderContext, taken: Taken): Draft[] {
+/** What orders are laid against, and for how many days. */
+type Laying = OrderContext & { days: number };
+
+function layOut(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
   const { rule } = order;
   if (rule.kind === 'every') return everyDays(order, rule.days, around, taken);
   if (rule.kind === 'weekdays') return forWeekdays(order, rule.weekdays, around, taken);
   return keptGoing(order, around, taken);
 }
 
-function everyDays(order: StandingOrder, days: number, around: OrderContext, taken: Taken): Draft[] {
+function everyDays(order: StandingOrder, days: number, around: Laying, taken: Taken): Draft[] {
   const { horizon } = around;
   const from = horizon.first.until(Temporal.PlainDate.from(order.fromDay), { largestUnit: 'days' }).days;
   const step = Math.max(1, Math.round(days));
   const drafts: Draft[] = [];
   // What was missed before today is made up for today.
   const first = from >= 0 ? from : from + Math.floor(-from / step) * step;
-  for (let due = first; due < horizon.days; due += step) {
+  for (let due = first; due < around.days; due += step) {
     const day = dayOf(horizon, due).toString();
     if (order.done.has(day)) continue;
     drafts.push(laid(order, day, Math.max(0, due), around, taken));
@@ -142,12 +152,12 @@ function laid(order: StandingOrder, day: string, due: number, around: OrderConte
 function forWeekdays(
   order: StandingOrder,
   weekdays: readonly number[],
-  around: OrderContext,
+  around: Laying,
   taken: Taken
 ): Draft[] {
   const { horizon, context } = around;
   const drafts: Draft[] = [];
-  for (let due = 0; due < horizon.days; due += 1) {
+  for (let due = 0; due < around.days; due += 1) {
     const date = dayOf(horizon, due);
     const day = date.toString();
     if (!weekdays.includes(date.dayOfWeek) || day < order.fromDay || order.done.has(day)) continue;
@@ -185,7 +195,7 @@ function forWeekdays(
 }
 
 /** The next is begun so that it opens, in the middle of what is expected, as the one before closes: a tray is cut from all along. */
-function keptGoing(order: StandingOrder, around: OrderContext, taken: Taken): Draft[] {
+function keptGoing(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
   const { horizon, context, sowings } = around;
   const mine = sowings.filter(({ setup }) => setup.cropKey === order.growable.crop.key);
   let overAt = Math.max(context.now, ...mine.map(closesAt).filter(Number.isFinite));
@@ -205,7 +215,7 @@ function keptGoing(order: StandingOrder, around: OrderContext, taken: Taken): Dr
     if (!Number.isFinite(opensIn)) return drafts;
     const wish = goesOn ? overAt - opensIn : horizon.workFrom[from]!;
     const due = Math.max(from, dayIndex(horizon, context.rhythm, wish));
-    if (due >= horizon.days) return drafts;
+    if (due >= around.days) return drafts;
     const day = dayOf(horizon, due).toString();
     if (order.done.has(day)) {
       // Left out, or begun and in the sowings already: on to the next day.

@@ -7,7 +7,8 @@ import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import { AHEAD_D, goThrough, roundsAhead, type Doing, type RoundAhead, type Story } from '../steps/ahead.ts';
+import { AHEAD_D, type Doing, type RoundAhead, type Story, goThroughInSteps } from '../steps/ahead.ts';
+import { finished } from '../time/inSteps.ts';
 import type { StopStep } from '../steps/walk.ts';
 import { hangsAt } from '../steps/withhold.ts';
 import { DAY, type Millis } from '../time/zone.ts';
@@ -60,13 +61,14 @@ const SITS: readonly StopStep['body']['kind'][] = [
 export const sits: Doing = ({ body }) => SITS.includes(body.kind);
 
 /** The rounds between two moments as whoever comes by walks them: what they do, and no looks, which they are not asked for. */
-export const sittersRounds = (
+export function* sittersRounds(
   facts: HouseholdFacts,
   stories: readonly Story[],
   from: Millis,
   until: Millis
-): RoundAhead[] =>
-  roundsAhead(facts, stories, from, until, sits)
+): Generator<void, RoundAhead[], void> {
+  const { rounds } = yield* goThroughInSteps(facts, stories, from, until, sits);
+  return rounds
     .map(({ at, walk }) => ({
       at,
       walk: {
@@ -81,6 +83,7 @@ export const sittersRounds = (
       }
     }))
     .filter(({ walk }) => walk.stops.length > 0);
+}
 
 /** A tray stands this much warmer than where it would wait, or the move is not worth it, degC. */
 const COOLER_C = 2;
@@ -88,20 +91,29 @@ const COOLER_C = 2;
 /**
  * What comes due while a household is away: it walks every round until it leaves; then nobody, or a sitter.
  */
-export function awayPlan(
+export const awayPlan = (
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  absence: Absence,
+  now: Millis
+): AwayPlan => finished(awayPlanInSteps(facts, stories, absence, now));
+
+/** The same in steps of a round each. */
+export function* awayPlanInSteps(
   facts: HouseholdFacts,
   stories: readonly Story[],
   { leavesAt, backAt }: Absence,
   now: Millis
-): AwayPlan {
+): Generator<void, AwayPlan, void> {
   // What stands now will not stand then.
   if (leavesAt - now > AHEAD_D * DAY) return { trays: [], rounds: [] };
-  const before = now < leavesAt ? goThrough(facts, stories, now, leavesAt).stories : [...stories];
+  const before =
+    now < leavesAt ? (yield* goThroughInSteps(facts, stories, now, leavesAt)).stories : [...stories];
   const from = Math.max(now, leavesAt);
   const alone = before
     .map(({ setup, events }) => project(facts, setup, events))
     .filter(({ state }) => state.stage !== 'ended');
-  const rounds = sittersRounds(facts, before, from, backAt - 1);
+  const rounds = yield* sittersRounds(facts, before, from, backAt - 1);
   const notBegun = new Set(
     stories.filter(({ events }) => reduceEvents(events).stage === 'prepare').map(({ setup }) => setup.id)
   );

@@ -1,6 +1,6 @@
 import { isSoaked } from '../crops/crop.ts';
 import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
-import { roundsAhead, type Story } from '../steps/ahead.ts';
+import { goThroughInSteps, type Story } from '../steps/ahead.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';
@@ -21,16 +21,19 @@ export type CalendarEntry = { uid: string; from: Millis; until: Millis } & (
   | ({ kind: 'window'; earliest: Millis; latest: Millis; bestAt: Millis; expectedG: number } & Named)
 );
 
-/** The household's days to come: rounds with their content, soaks, and harvest windows. */
-export function calendarOf(facts: HouseholdFacts, stories: readonly Story[], now: Millis): CalendarEntry[] {
-  const rounds = roundsAhead(facts, stories, now - 12 * 60 * MINUTE, now + ROUND_DAYS * DAY).flatMap(
-    ({ at, walk }): CalendarEntry[] => {
-      const body = bodyOfWalk(walk);
-      return body
-        ? [{ uid: `round-${body.roundKey}`, kind: 'round', from: at, until: at + ROUND_MIN * MINUTE, body }]
-        : [];
-    }
-  );
+/** The household's days to come: rounds with their content, soaks, and harvest windows; in steps of a round each. */
+export function* calendarOf(
+  facts: HouseholdFacts,
+  stories: readonly Story[],
+  now: Millis
+): Generator<void, CalendarEntry[], void> {
+  const ahead = yield* goThroughInSteps(facts, stories, now - 12 * 60 * MINUTE, now + ROUND_DAYS * DAY);
+  const rounds = ahead.rounds.flatMap(({ at, walk }): CalendarEntry[] => {
+    const body = bodyOfWalk(walk);
+    return body
+      ? [{ uid: `round-${body.roundKey}`, kind: 'round', from: at, until: at + ROUND_MIN * MINUTE, body }]
+      : [];
+  });
   const standing = stories
     .map(({ setup, events }) => project(facts, setup, events))
     .filter(({ state }) => state.stage !== 'ended');

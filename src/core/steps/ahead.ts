@@ -27,27 +27,20 @@ export const AHEAD_D = 60;
 export const doesAll: Doing = () => true;
 
 /**
- * The rounds between two moments as they are expected, each after the ones before it: the same walk as today's, on trays to
- * which was done what `doing` says. Cues are not looked for, so stages go by what is expected.
+ * The rounds between two moments as they are expected, each after the ones before it, and how the sowings stand once they were
+ * walked: the same walk as today's, on trays to which was done what `doing` says. Cues are not looked for, so stages go by what
+ * is expected. In steps of a round each, for whoever has other things to do in between.
  */
-export const roundsAhead = (
+export function* goThroughInSteps(
   facts: HouseholdFacts,
   stories: readonly Story[],
   from: Millis,
   until: Millis,
   doing: Doing = doesAll
-): RoundAhead[] => goThrough(facts, stories, from, until, doing).rounds;
-
-/** The rounds between two moments, and how the sowings stand once they were walked. */
-export function goThrough(
-  facts: HouseholdFacts,
-  stories: readonly Story[],
-  from: Millis,
-  until: Millis,
-  doing: Doing = doesAll
-): { rounds: RoundAhead[]; stories: Story[] } {
+): Generator<void, { rounds: RoundAhead[]; stories: Story[] }, void> {
   let standing: Story[] = [...stories];
-  const rounds = roundsBetween(facts.rhythm, from, Math.min(until, from + AHEAD_D * DAY)).map((at) => {
+  const rounds: RoundAhead[] = [];
+  for (const at of roundsBetween(facts.rhythm, from, Math.min(until, from + AHEAD_D * DAY))) {
     const projected = standing
       .map(({ setup, events }) => project(facts, setup, events))
       .filter(({ state }) => state.stage !== 'ended');
@@ -62,8 +55,9 @@ export function goThrough(
           ? story
           : { ...story, events: [...story.events, ...own.map(({ event }) => event)] };
       });
-    return { at, walk: here };
-  });
+    rounds.push({ at, walk: here });
+    yield;
+  }
   return { rounds, stories: standing };
 }
 

@@ -1,15 +1,21 @@
 import { absenceOf, type Period } from '../../core/away/period.ts';
-import { awayPlan } from '../../core/away/plan.ts';
+import { awayPlanInSteps } from '../../core/away/plan.ts';
 import { namedOf } from '../../core/reminders/named.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import type { AwayOutlook } from '../../contract/away.ts';
 import { householdNow } from '../households/household.ts';
+import { Breath } from '../requests/breath.ts';
 import type { Standing } from './judgeHousehold.ts';
 
 /** What days away mean for the trays that stand now. */
-export function awayOutlook({ household, facts, reminding }: Standing, period: Period): AwayOutlook {
+export async function awayOutlook(
+  { household, facts, reminding }: Standing,
+  period: Period
+): Promise<AwayOutlook> {
   const absence = absenceOf(period, facts.rhythm);
-  const { trays, rounds } = awayPlan(facts, reminding.stories ?? [], absence, householdNow(household));
+  const { trays, rounds } = await new Breath().through(
+    awayPlanInSteps(facts, reminding.stories ?? [], absence, householdNow(household))
+  );
   return {
     ...period,
     ...absence,

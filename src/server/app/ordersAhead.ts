@@ -25,12 +25,9 @@ export async function ordersAhead(tx: Tx): Promise<readonly OnOrder[] | null> {
   const key = createHash('sha256').update(JSON.stringify(ground)).digest('base64');
   const known = cached.get(key);
   if (known && now >= known.at && now - known.at < FRESH_MS) return known.onOrder;
-  const breath = new Breath();
-  const laying = ordersOf(data);
-  let step = laying.next();
-  for (; !step.done; step = laying.next()) await breath.taken();
+  const { drafts } = await new Breath().through(ordersOf(data));
   if (cached.size >= MOST_CACHED) cached.clear();
-  const onOrder = onOrderOf(step.value.drafts);
+  const onOrder = onOrderOf(drafts);
   cached.set(key, { at: now, onOrder });
   return onOrder;
 }

@@ -3,7 +3,7 @@ import { picturesOf } from '../../core/picture/picture.ts';
 import type { Picture } from '../../core/picture/picture.ts';
 import { sits, sittersRounds } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
-import { AHEAD_D, goThrough } from '../../core/steps/ahead.ts';
+import { AHEAD_D, goThroughInSteps } from '../../core/steps/ahead.ts';
 import { walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
@@ -20,6 +20,7 @@ import { findSitter } from '../people/sitters.ts';
 import { readJudging } from '../reminders/judging.ts';
 import { standingNow, type Standing } from './judgeHousehold.ts';
 import { eventsBy } from '../sowings/events.ts';
+import { Breath } from '../requests/breath.ts';
 import { recordEvents } from './recordEvents.ts';
 
 /** What a sitter sees of one container. */
@@ -62,16 +63,18 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   const from = Math.max(round.nextAt, sitter.fromAt);
   // So far ahead nothing of today stands any more.
   const near = from - now < AHEAD_D * DAY ? sitter.untilAt : from;
-  const { stories } = goThrough(facts, reminding.stories ?? [], round.nextAt, from - 1);
-  const ahead = sittersRounds(facts, stories, from, Math.min(near, from + 21 * DAY)).map(
-    ({ at, walk: next }) => {
-      const body = bodyOfWalk(next);
-      return {
-        when: `${shortDate(at, household)}, ${clockTime(at, household)}`,
-        lines: body ? reminderWords(body, at, household, book.media).lines : []
-      };
-    }
+  const breath = new Breath();
+  const { stories } = await breath.through(
+    goThroughInSteps(facts, reminding.stories ?? [], round.nextAt, from - 1)
   );
+  const rounds = await breath.through(sittersRounds(facts, stories, from, Math.min(near, from + 21 * DAY)));
+  const ahead = rounds.map(({ at, walk: next }) => {
+    const body = bodyOfWalk(next);
+    return {
+      when: `${shortDate(at, household)}, ${clockTime(at, household)}`,
+      lines: body ? reminderWords(body, at, household, book.media).lines : []
+    };
+  });
   return {
     name: sitter.name,
     round: `${shortDate(now, household)}, round of ${clockTime(round.at, household)}`,

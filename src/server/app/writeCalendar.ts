@@ -8,6 +8,7 @@ import { calendarWords } from '../../words/calendar.ts';
 import type { Tx } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
 import { findHousehold, householdNow, type Household } from '../households/household.ts';
+import { Breath } from '../requests/breath.ts';
 import { ordersAhead } from './ordersAhead.ts';
 import { editionsOf, type Edition } from '../reminders/calendar.ts';
 import { listUnderWay } from '../sowings/sowings.ts';
@@ -24,11 +25,13 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
   const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
   const now = householdNow(household);
   const entries = [
-    ...calendarOf(
-      factsOf(household, book),
-      records.map((record) => ({ setup: record.setup, events: readLog(record) })),
-      now
-    ),
+    ...(await new Breath().through(
+      calendarOf(
+        factsOf(household, book),
+        records.map((record) => ({ setup: record.setup, events: readLog(record) })),
+        now
+      )
+    )),
     ...orderEntries((await ordersAhead(tx)) ?? [])
   ];
   const said = new Map(

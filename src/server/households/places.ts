@@ -117,8 +117,8 @@ export async function addPlace(tx: Tx, householdId: string, place: Place): Promi
  */
 export async function keepPlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
   await addPlace(tx, householdId, place);
-  // Two that change it at once do so one after the other: neither's word of before is lost.
-  await tx`select 1 from places where id = ${place.id} for no key update`;
+  // Two that change places at once do so one after the other, and in one order, for whoever saves one may move the others.
+  await tx`select 1 from places order by id for no key update`;
   const before = (await listPlaces(tx)).find(({ id }) => id === place.id)!;
   const usualBefore = changedUsual(before, place, now);
   const columns = {

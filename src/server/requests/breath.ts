@@ -13,4 +13,13 @@ export class Breath {
     await setImmediate();
     this.since = performance.now();
   }
+
+  /** What a computation in steps comes to, with breath taken between them. */
+  async through<T>(steps: Generator<unknown, T, void>): Promise<T> {
+    for (;;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      await this.taken();
+    }
+  }
 }

@@ -26,7 +26,7 @@ create function hold_to_limit() returns trigger
 create constraint trigger within_limit after insert on places
   deferrable initially deferred for each row execute function hold_to_limit('40', 'true');
 create constraint trigger within_limit after insert or update of retired_at on containers
-  deferrable initially deferred for each row when (new.retired_at is null) execute function hold_to_limit('100', 'retired_at is null');
+  deferrable initially deferred for each row when (new.retired_at is null) execute function hold_to_limit('200', 'retired_at is null');
 create constraint trigger within_limit after insert or update of retired_at on own_crops
   deferrable initially deferred for each row when (new.retired_at is null) execute function hold_to_limit('100', 'retired_at is null');
 create constraint trigger within_limit after insert or update of retired_at on methods

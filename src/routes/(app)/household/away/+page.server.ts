@@ -32,11 +32,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     const standing = await standingNow(tx, await readJudging(tx));
     const [marked, sitters] = await Promise.all([listAway(tx, today), listSitters(tx, now)]);
     return {
-      marked: marked.map((period) => awayOutlook(standing, period)),
+      marked: await Promise.all(marked.map((period) => awayOutlook(standing, period))),
       /** Days that are only looked at. */
       preview:
         asked.ok && asked.value.untilDay >= today
-          ? awayOutlook(standing, { fromDay: asked.value.fromDay, untilDay: asked.value.untilDay })
+          ? await awayOutlook(standing, { fromDay: asked.value.fromDay, untilDay: asked.value.untilDay })
           : null,
       wrong: {
         ...wrong,
