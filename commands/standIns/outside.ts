@@ -29,31 +29,33 @@ export async function startOutside(port = 0): Promise<Outside> {
   const push = new PushService(() => url);
   const hook = new WebhookReceiver();
   const server = createServer((request, response) => {
-    readBody(request).then((body) => {
-      const path = new URL(request.url ?? '/', 'http://outside').pathname.split('/').slice(1);
-      const end = (status: number, type: string, text: string) => {
-        response.writeHead(status, {
-          'content-type': `${type}; charset=utf-8`,
-          'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-src 'self'"
-        });
-        response.end(text);
-      };
-      if (request.method === 'POST' && path[0] === 'push')
-        return end(push.take(path[1] ?? '', request.headers, body), 'text/plain', '');
-      if (request.method === 'POST' && path[0] === 'subscribe')
-        return end(200, 'application/json', JSON.stringify(push.subscribe()));
-      if (request.method === 'POST' && path[0] === 'trust') {
-        hook.trust(body.toString());
-        return end(204, 'text/plain', '');
-      }
-      if (request.method === 'POST' && path[0] === 'hook')
-        return end(hook.take(request.headers, body.toString()), 'text/plain', '');
-      if (path[0] === 'mail') {
-        const one = mail.mails[Number(path[1])];
-        return one ? end(200, 'text/html', mailPage(one)) : end(404, 'text/plain', 'No such mail.');
-      }
-      return end(200, 'text/html', readerPage(mail.mails, push.pushes, hook.calls));
-    });
+    readBody(request)
+      .then((body) => {
+        const path = new URL(request.url ?? '/', 'http://outside').pathname.split('/').slice(1);
+        const end = (status: number, type: string, text: string) => {
+          response.writeHead(status, {
+            'content-type': `${type}; charset=utf-8`,
+            'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-src 'self'"
+          });
+          response.end(text);
+        };
+        if (request.method === 'POST' && path[0] === 'push')
+          return end(push.take(path[1] ?? '', request.headers, body), 'text/plain', '');
+        if (request.method === 'POST' && path[0] === 'subscribe')
+          return end(200, 'application/json', JSON.stringify(push.subscribe()));
+        if (request.method === 'POST' && path[0] === 'trust') {
+          hook.trust(body.toString());
+          return end(204, 'text/plain', '');
+        }
+        if (request.method === 'POST' && path[0] === 'hook')
+          return end(hook.take(request.headers, body.toString()), 'text/plain', '');
+        if (path[0] === 'mail') {
+          const one = mail.mails[Number(path[1])];
+          return one ? end(200, 'text/html', mailPage(one)) : end(404, 'text/plain', 'No such mail.');
+        }
+        return end(200, 'text/html', readerPage(mail.mails, push.pushes, hook.calls));
+      })
+      .catch(() => response.destroy());
   });
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);

@@ -7,12 +7,7 @@ import { isZone } from '../../contract/schemas/household.ts';
 import { methodSchema } from '../../contract/schemas/method.ts';
 import { ownCropWordsSchema } from '../../contract/schemas/ownCrop.ts';
 import { placeSchema } from '../../contract/schemas/place.ts';
-import {
-  CURRENCIES,
-  mediumPriceSchema,
-  moneySchema,
-  shopPriceSchema
-} from '../../contract/schemas/prices.ts';
+import { mediumPriceSchema, moneySchema, shopPriceSchema } from '../../contract/schemas/prices.ts';
 import { MOST_SEED_G, MOST_SOAK_H } from '../../contract/schemas/sowing.ts';
 import { isDay, isId, isKey } from '../../contract/text.ts';
 import { isWordable } from '../../words/reminders.ts';

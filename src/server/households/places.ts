@@ -102,6 +102,9 @@ const columnsOf = (place: Place) => {
   };
 };
 
+/** Any number, the same in every process: a household's places are changed by one at a time. */
+const PLACES_LOCK = 4_180_231;
+
 /** Adds a place at the end of the round, or leaves it as it is where its id is known. */
 export async function addPlace(tx: Tx, householdId: string, place: Place): Promise<void> {
   const [last] = await tx<
@@ -116,9 +119,11 @@ export async function addPlace(tx: Tx, householdId: string, place: Place): Promi
  * @param now the household's time
  */
 export async function keepPlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
+  // One after the other, for whoever saves a place may move the others: locked row by row, two would wait each for the other.
+  await tx`select pg_advisory_xact_lock(hashtextextended(${`places ${householdId}`}, ${PLACES_LOCK}))`;
   await addPlace(tx, householdId, place);
-  // Two that change places at once do so one after the other, and in one order, for whoever saves one may move the others.
-  await tx`select 1 from places order by id for no key update`;
+  // Who sends readings holds the place while they are taken.
+  await tx`select 1 from places where id = ${place.id} for no key update`;
   const before = (await listPlaces(tx)).find(({ id }) => id === place.id)!;
   const usualBefore = changedUsual(before, place, now);
   const columns = {
