@@ -1,9 +1,12 @@
 import type { Session } from '$server/sessions/sessions.ts';
+import type { Unreadable } from '$server/data/sound.ts';
 
 declare global {
   namespace App {
     interface Locals {
       session: Session | null;
+      /** Records that this request could not read. */
+      unreadable: Unreadable[];
     }
     interface Error {
       message: string;

@@ -1,4 +1,6 @@
+import { createHash } from 'node:crypto';
 import { building } from '$app/environment';
+import { FOR_HEADER, NOBODY } from '$contract/copies.ts';
 import { redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
 import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
 import { isForeign } from '$server/door/origin.ts';
@@ -21,6 +23,7 @@ const isOpen = (pathname: string): boolean => OPEN_PATHS.includes(pathname) || i
 
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
+  event.locals.unreadable = [];
   if (building) return resolve(event);
   const { pathname } = event.url;
   if (pathname !== DEVICE_PATH && !isFromMail(pathname) && isForeign(event.request, event.url))
@@ -51,6 +54,9 @@ export const handle: Handle = async ({ event, resolve }) => {
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%brote.theme%', attribute)
   });
+  // By it a browser knows whose copies it holds.
+  response.headers.set(FOR_HEADER, ownerOf(event.locals.session));
+  if (event.url.protocol === 'https:') response.headers.set('strict-transport-security', 'max-age=31536000');
   // What it preloads is named in the page as well; as a header it outgrows what a proxy holds.
   response.headers.delete('link');
   if (response.status === 503) response.headers.set('retry-after', String(RETRY_AFTER_S));
@@ -58,6 +64,15 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-store');
   return response;
 };
+
+/** Who a page is for, in a form that says nothing of them. */
+const ownerOf = (session: App.Locals['session']): string =>
+  session
+    ? createHash('sha256')
+        .update(`${session.household.id} ${session.memberId}`)
+        .digest('base64url')
+        .slice(0, 22)
+    : NOBODY;
 
 /** Opens the session of a request, or in the demo lets anyone in. */
 async function letIn(event: RequestEvent): Promise<void> {

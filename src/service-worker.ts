@@ -3,6 +3,7 @@
 /// <reference lib="esnext" />
 /// <reference lib="webworker" />
 import { build, files, version } from '$service-worker';
+import { FOR_HEADER, forgets, NOBODY, QUEUE_DB, QUEUE_STORE } from './contract/copies.ts';
 
 // Keeps what was loaded for when the network is away, and shows what is pushed. It decides nothing about growing.
 
@@ -43,7 +44,8 @@ worker.addEventListener('fetch', (event) => {
   if (url.origin !== location.origin) return;
   // Whoever signs out, or another who signs in, leaves nothing behind.
   if (request.method !== 'GET') {
-    if (['/sign-out', '/sign-in', '/welcome'].includes(url.pathname)) event.waitUntil(forget());
+    const what = forgets(url);
+    if (what) event.waitUntil(forget(what));
     return;
   }
   if (url.pathname.startsWith('/_app/immutable/') || files.includes(url.pathname)) {
@@ -56,9 +58,43 @@ worker.addEventListener('fetch', (event) => {
 /** Counts who used this device: what was asked for by one is not kept for the next. */
 let turn = 0;
 
-function forget(): Promise<boolean> {
+/** Forgets the copies of pages; and what was touched and not sent, where whoever touched it goes. */
+async function forget(what: 'copies' | 'all'): Promise<void> {
   turn += 1;
-  return caches.delete(PAGES);
+  await caches.delete(PAGES);
+  if (what === 'all') await emptyQueue();
+}
+
+function emptyQueue(): Promise<void> {
+  return new Promise((resolve) => {
+    const opening = indexedDB.open(QUEUE_DB);
+    opening.onerror = () => resolve();
+    opening.onsuccess = () => {
+      const db = opening.result;
+      const end = () => {
+        db.close();
+        resolve();
+      };
+      if (!db.objectStoreNames.contains(QUEUE_STORE)) return end();
+      const tx = db.transaction(QUEUE_STORE, 'readwrite');
+      tx.objectStore(QUEUE_STORE).clear();
+      tx.oncomplete = tx.onerror = tx.onabort = end;
+    };
+  });
+}
+
+/** Under which key the copies say whose they are. */
+const OWNER_KEY = '/owner';
+
+/** Whether an answer may be stored: copies of somebody else are forgotten first, and nobody's are not stored at all. */
+async function isOwners(answer: Response): Promise<boolean> {
+  const owner = answer.headers.get(FOR_HEADER);
+  if (owner === null) return false;
+  const known = await (await caches.open(PAGES)).match(OWNER_KEY).then((kept) => kept?.text());
+  if (known !== undefined && known !== owner) await forget('copies');
+  if (owner === NOBODY) return false;
+  await (await caches.open(PAGES)).put(OWNER_KEY, new Response(owner));
+  return true;
 }
 
 const isData = (url: URL): boolean => url.pathname.endsWith('/__data.json');
@@ -94,14 +130,17 @@ const keyOf = (url: URL): string => (isData(url) ? `${viewOf(url)}/__data.json` 
 
 async function keep(url: URL, answer: Response, asked: number): Promise<void> {
   if (answer.redirected && new URL(answer.url).pathname === '/sign-in') {
-    await forget();
+    await forget('copies');
     return;
   }
+  if (asked !== turn || !(await isOwners(answer))) return;
+  // Forgotten just now for this one's sake, it is this one's turn.
+  const since = turn;
   const type = answer.headers.get('content-type') ?? '';
   if (answer.status !== 200 || !/html|json/.test(type)) return;
   // Part of a view's data is no use by itself.
   if (isData(url) && url.searchParams.get('x-sveltekit-invalidated')?.includes('0')) return;
-  await store(keyOf(url), answer, asked);
+  await store(keyOf(url), answer, since);
 }
 
 async function store(key: string, answer: Response, asked: number): Promise<void> {

@@ -87,7 +87,10 @@ describe('the database', () => {
       '0011_ahead.sql',
       '0012_marked_last.sql',
       '0013_to_light.sql',
-      '0014_telling.sql'
+      '0014_telling.sql',
+      '0015_limits.sql',
+      '0016_people.sql',
+      '0017_readings.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

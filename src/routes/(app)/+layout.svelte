@@ -6,6 +6,7 @@
   import Shell from '$ui/shell/Shell.svelte';
   import SignInAgain from '$ui/shell/SignInAgain.svelte';
   import TimeBar from '$ui/shell/TimeBar.svelte';
+  import UnreadableNotice from '$ui/shell/UnreadableNotice.svelte';
   import UndoBar from '$ui/shell/UndoBar.svelte';
   import TimerBar from '$ui/timers/TimerBar.svelte';
   import { ask } from '$ui/state/ask.ts';
@@ -107,6 +108,7 @@
   {/if}
   <TimerBar locale={data.household} />
   <FormSay />
+  <UnreadableNotice records={data.unreadable} />
   <AsideList now={data.now} locale={data.household} />
   {@render children()}
 </Shell>

@@ -1,23 +1,36 @@
 import { usualAppetiteG, type Eater, type Taste } from '../../core/ahead/appetite.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** Who eats greens in the transaction's household, and how much. */
 export async function listEaters(tx: Tx): Promise<Eater[]> {
-  return tx<Eater[]>`select id, name, g_by_weekday as "gByWeekday" from eaters order by position, id`;
+  const rows = await tx<{ id: string; name: string; g_by_weekday: number[] }[]>`
+    select id, name, g_by_weekday from eaters order by position, id`;
+  return soundRows(tx, 'eaters', rows).map(({ id, name, g_by_weekday }) => ({
+    id,
+    name,
+    gByWeekday: g_by_weekday
+  }));
 }
 
 /** What it thinks of its crops. */
 export async function listTastes(tx: Tx): Promise<Taste[]> {
-  return tx<Taste[]>`
-    select crop_key as "cropKey", taste, least_share as "leastShare", most_share as "mostShare"
-    from tastes order by crop_key`;
+  const rows = await tx<
+    { crop_key: string; taste: Taste['taste']; least_share: number | null; most_share: number | null }[]
+  >`select crop_key, taste, least_share, most_share from tastes order by crop_key`;
+  return soundRows(tx, 'tastes', rows).map(({ crop_key, taste, least_share, most_share }) => ({
+    cropKey: crop_key,
+    taste,
+    leastShare: least_share,
+    mostShare: most_share
+  }));
 }
 
 /** Weekdays on which nobody has time, 1 for Monday. */
 export async function readDaysOff(tx: Tx): Promise<number[]> {
   const [row] = await tx<{ days_off: number[] }[]>`
     select days_off from households where household_id = current_household()`;
-  return row?.days_off ?? [];
+  return (row?.days_off ?? []).filter((day) => Number.isInteger(day) && day >= 1 && day <= 7);
 }
 
 /** Grams of greens that the household eats on a usual day; null where nobody has said. */

@@ -2,7 +2,8 @@ import type { OrderData } from '../../core/ahead/household.ts';
 import type { Rule } from '../../core/ahead/standingOrder.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { Tx } from '../db/connection.ts';
-import { containerOf, type ContainerRow } from '../sowings/containers.ts';
+import { soundRows } from '../data/sound.ts';
+import { containerOf, soundContainers, type ContainerRow } from '../sowings/containers.ts';
 
 interface OrderRow extends ContainerRow {
   id: string;
@@ -28,7 +29,7 @@ export async function listOrders(tx: Tx): Promise<OrderData[]> {
     from standing_orders o
     join containers c on c.household_id = o.household_id and c.id = o.container_id
     where o.ended_at is null order by o.created_at, o.id`;
-  return rows.map((row) => ({
+  return soundRows(tx, 'standing_orders', soundContainers(tx, rows)).map((row) => ({
     id: row.id,
     cropKey: row.crop_key,
     container: containerOf(row),

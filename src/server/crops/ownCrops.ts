@@ -1,4 +1,6 @@
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
+import { CROPS, findCrop } from '../../core/crops/library.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** A crop the household added, or a library crop with its own figures. */
@@ -10,13 +12,24 @@ export interface OwnCrop {
 
 /** The household's own crops, those put away left out unless a sowing may still be of them. */
 export async function listOwnCrops(tx: Tx, { retired = false } = {}): Promise<OwnCrop[]> {
-  const rows = await tx<{ figures: Crop; based_on: string }[]>`select figures, based_on from own_crops
+  const rows = await tx<OwnCropRow[]>`select key, figures, based_on from own_crops
     where ${retired} or retired_at is null order by key`;
-  return rows.map(({ figures, based_on }) => ({
-    crop: completedCrop(figures),
-    basedOn: based_on
-  }));
+  return cropsOf(tx, rows);
 }
+
+export interface OwnCropRow {
+  key: string;
+  figures: Crop;
+  based_on: string;
+}
+
+/** Own crops from their rows; one that cannot be read goes by the figures of the crop it was made from. */
+export const cropsOf = (tx: Tx, rows: readonly OwnCropRow[]): OwnCrop[] =>
+  soundRows(tx, 'own_crops', rows, ({ key, based_on, figures }) => {
+    const base = findCrop(based_on) ?? CROPS[0]!;
+    const name = typeof figures?.name === 'string' ? figures.name : base.name;
+    return { key, based_on: base.key, figures: { ...base, key, name } };
+  }).map(({ figures, based_on }) => ({ crop: completedCrop(figures), basedOn: based_on }));
 
 /** The crops alone, with those put away: what following old sowings needs. */
 export const ownCropsOf = async (tx: Tx): Promise<Crop[]> =>

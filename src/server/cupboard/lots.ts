@@ -1,4 +1,5 @@
 import type { Lot, LotPart, LotStock } from '../../core/supplies/seed/lot.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface LotRow {
@@ -34,7 +35,7 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
       l.test_sprouted, l.test_of,
       coalesce((select sum(t.seed_g) from taken t where t.lot_id = l.id and t.created_at >= l.weighed_at), 0) as taken_g
     from lots l where l.retired_at is null order by l.crop_key, l.best_before nulls last, l.name`;
-  return rows.map((row) => ({
+  return soundRows(tx, 'lots', rows).map((row) => ({
     id: row.id,
     cropKey: row.crop_key,
     parts: row.parts,

@@ -1,5 +1,6 @@
 import type { KeptMedium, MediumKind } from '../../core/supplies/media/medium.ts';
 import type { MediumPart } from '../../core/supplies/media/coir.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 export interface MediumRow {
@@ -23,7 +24,7 @@ export const mediumOf = ({ id, name, kind, swell_l_kg, parts }: MediumRow): Kept
 export async function listMedia(tx: Tx): Promise<KeptMedium[]> {
   const rows = await tx<MediumRow[]>`select id, name, kind, swell_l_kg, parts from media
     where retired_at is null order by name`;
-  return rows.map(mediumOf);
+  return soundRows(tx, 'media', rows).map(mediumOf);
 }
 
 /** Adds a medium or changes it. */

@@ -2,6 +2,7 @@ import { changedUsual, type Place, type PlaceLight, type SaidBefore } from '../.
 import type { Aspect } from '../../core/places/light.ts';
 import { ownShareAt } from '../../core/places/air/silence.ts';
 import { lastMeasuredAt } from '../../core/places/air/series.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** Columns of `places` as the database gives them. */
@@ -76,8 +77,37 @@ export async function listPlaces(tx: Tx): Promise<Place[]> {
     from places p
     join households h using (household_id)
     order by p.position, p.name`;
-  return rows.map(placeOf);
+  return placesOf(tx, rows);
 }
+
+/** Places from their rows; what cannot be read of one gives way to what is usual in a kitchen. */
+export const placesOf = (tx: Tx, rows: readonly PlaceRow[]): Place[] =>
+  soundRows(tx, 'places', rows, (row) => ({
+    ...USUAL,
+    id: row.id,
+    name: String(row.name),
+    clock_ahead_ms: 0
+  })).map(placeOf);
+
+const USUAL: Omit<PlaceRow, 'id' | 'name' | 'clock_ahead_ms'> = {
+  light_kind: 'sill',
+  lamp_ppfd: null,
+  lamp_hours: null,
+  lamp_watts: null,
+  lamp_distance_cm: null,
+  sill_aspect: 'side',
+  sill_back: false,
+  day_c: 21,
+  night_c: 18,
+  humidity_pct: 50,
+  moving_air: false,
+  width_cm: null,
+  depth_cm: null,
+  rated_g: null,
+  rating_sure: false,
+  usual_before: null,
+  air: null
+};
 
 const columnsOf = (place: Place) => {
   const lamp = place.light.kind === 'lamp' ? place.light : null;

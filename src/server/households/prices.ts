@@ -1,5 +1,6 @@
 import type { MediumPrice, Prices } from '../../core/costs/prices.ts';
 import type { SeedTaken } from '../../core/costs/seedYear.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** What the transaction's household pays. */
@@ -15,7 +16,7 @@ export async function readPrices(tx: Tx): Promise<Prices> {
   ]);
   const media: Record<string, MediumPrice> = {};
   const shop: Record<string, number> = {};
-  for (const { of, key, price, amount, uses } of rows)
+  for (const { of, key, price, amount, uses } of soundRows(tx, 'prices', rows))
     if (of === 'medium') media[key] = { price, amount, uses };
     else shop[key] = (price / amount) * 100;
   return {

@@ -1,5 +1,6 @@
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { completed } from '../../core/supplies/methods/ready.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 interface MethodRow {
@@ -13,7 +14,7 @@ export async function listMethods(tx: Tx): Promise<Method[]> {
   const rows = await tx<
     MethodRow[]
   >`select key, name, answers from methods where retired_at is null order by name`;
-  return rows.map(({ key, name, answers }) => completed({ ...answers, key, name }));
+  return soundRows(tx, 'methods', rows).map(({ key, name, answers }) => completed({ ...answers, key, name }));
 }
 
 /** Adds a method or changes it; sowings keep the method as it was when they were planned. */

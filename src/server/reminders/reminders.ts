@@ -1,5 +1,6 @@
 import type { Reminder, ReminderBody, ReminderKind, Told } from '../../core/reminders/reminder.ts';
 import type { ToldReminder } from '../../contract/reminders.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** What was told is kept for so long: longer than the slowest tray stands. */
@@ -8,7 +9,7 @@ const KEPT = '120 days';
 /** What the household was told before. */
 export async function toldBefore(tx: Tx): Promise<Told[]> {
   const rows = await tx<{ key: string; opens_at: number | null }[]>`
-    select key, (body->>'opensAt')::float8 as opens_at from reminders`;
+    select key, case when jsonb_typeof(body->'opensAt') = 'number' then (body->>'opensAt')::float8 end as opens_at from reminders`;
   return rows.map(({ key, opens_at }) => ({ key, opensAt: opens_at }));
 }
 
@@ -59,7 +60,7 @@ export async function remindersOf(tx: Tx, ids: readonly string[]): Promise<KeptR
   if (ids.length === 0) return [];
   const rows = await tx<ReminderRow[]>`
     select id, key, kind, due_at, until_at, told_at, body from reminders where id in ${tx(ids)} order by due_at, key`;
-  return rows.map(({ id, key, kind, due_at, until_at, body }) => ({
+  return soundRows(tx, 'reminders', rows).map(({ id, key, kind, due_at, until_at, body }) => ({
     id,
     key,
     kind,
@@ -75,7 +76,12 @@ export async function listReminders(tx: Tx, memberId: string, most: number): Pro
     select id, key, kind, due_at, until_at, told_at, body from reminders
     where for_member is null or for_member = ${memberId}
     order by told_at desc, key limit ${most}`;
-  return rows.map(({ id, kind, told_at, body }) => ({ id, kind, toldAt: told_at.getTime(), body }));
+  return soundRows(tx, 'reminders', rows).map(({ id, kind, told_at, body }) => ({
+    id,
+    kind,
+    toldAt: told_at.getTime(),
+    body
+  }));
 }
 
 /** How many reminders came since a member last looked at them. */

@@ -1,4 +1,5 @@
 import { error, isHttpError } from '@sveltejs/kit';
+import { gatherUnreadable } from '../data/sound.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { isPassing } from '../db/unavailable.ts';
 import type { Session } from '../sessions/sessions.ts';
@@ -16,7 +17,12 @@ export function signedIn(locals: App.Locals): Session {
 
 /** Runs work in the household of the request. What may be tried again is told as a 503. */
 export async function inSession<T>(locals: App.Locals, work: (tx: Tx) => Promise<T>): Promise<T> {
-  return available(() => inHousehold(signedIn(locals).household.id, work));
+  return available(() =>
+    inHousehold(signedIn(locals).household.id, (tx) => {
+      gatherUnreadable(tx, locals.unreadable);
+      return work(tx);
+    })
+  );
 }
 
 /** How long an import or export may take; one of a household of decades takes seconds. */

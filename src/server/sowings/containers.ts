@@ -1,4 +1,5 @@
 import type { Container, KeptContainer, Shape } from '../../core/supplies/containers/container.ts';
+import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
 export interface ContainerRow {
@@ -26,6 +27,20 @@ export function containerOf(row: ContainerRow): Container {
   };
 }
 
+/** Rows with a container in them; where that cannot be read, a usual tray stands in. */
+export const soundContainers = <R extends ContainerRow>(tx: Tx, rows: readonly R[]): R[] =>
+  soundRows(tx, 'containers', rows, (row) => ({ ...row, ...USUAL_TRAY, name: String(row.name) }));
+
+const USUAL_TRAY: Omit<ContainerRow, 'name'> = {
+  shape: 'rectangle',
+  length_cm: 25,
+  width_cm: 18,
+  depth_cm: 5,
+  cells: 1,
+  reservoir_ml: null,
+  empty_g: null
+};
+
 /** The household's containers, those used last first. */
 export async function listContainers(tx: Tx): Promise<Container[]> {
   const rows = await tx<ContainerRow[]>`
@@ -33,7 +48,7 @@ export async function listContainers(tx: Tx): Promise<Container[]> {
     left join (select container_id, max(created_at) as used_at from sowings group by container_id) s on s.container_id = c.id
     where c.retired_at is null
     order by s.used_at desc nulls last, c.name`;
-  return rows.map(containerOf);
+  return soundContainers(tx, rows).map(containerOf);
 }
 
 /** The id of the household's container of that shape and size, added under `id` where it has none. */
@@ -75,7 +90,7 @@ export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
         group by container_id, coalesce(tray_id, id)) tray
       group by container_id) used on used.container_id = c.id
     where c.retired_at is null order by c.name`;
-  return rows.map((row) => ({
+  return soundContainers(tx, rows).map((row) => ({
     ...containerOf(row),
     id: row.id,
     emptyG: row.empty_g ?? null,

@@ -7,7 +7,9 @@ import type { MixPart } from '../../core/crops/blend.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { freeNumber } from '../../core/supplies/containers/numbering.ts';
 import type { Tx } from '../db/connection.ts';
-import { containerOf, keepContainer, type ContainerRow } from './containers.ts';
+import { faultOf, logFault } from '../data/faultOf.ts';
+import { note } from '../data/sound.ts';
+import { containerOf, keepContainer, soundContainers, type ContainerRow } from './containers.ts';
 
 interface SowingRow extends ContainerRow {
   id: string;
@@ -36,6 +38,8 @@ interface SowingRow extends ContainerRow {
   cleaning: boolean;
   to_clean: boolean;
   log: string;
+  /** Keys of the household's own crops. */
+  own_keys: string[];
 }
 
 /** A method that was changed or made by the household is kept with the sowing; a ready one by its key. */
@@ -74,6 +78,28 @@ function recordOf(row: SowingRow): SowingRecord {
   };
 }
 
+const recordsOf = (tx: Tx, rows: readonly SowingRow[]): SowingRecord[] =>
+  soundSowings(tx, rows).map(recordOf);
+
+/** What was found of a sowing's row, and the row it was found of. */
+const verdicts = new Map<string, { of: string; fault: string | null }>();
+const MOST_VERDICTS = 2000;
+
+/** Those that can be followed; the others are noted, for the page to name. */
+function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
+  return soundContainers(tx, rows).filter((row) => {
+    const of = JSON.stringify(row);
+    let known = verdicts.get(row.id);
+    if (known?.of !== of) {
+      known = { of, fault: faultOf('sowings', row as never, new Set(row.own_keys)) ?? logFault(row.log) };
+      if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
+      verdicts.set(row.id, known);
+    }
+    if (known.fault !== null) note(tx, 'sowings', { id: row.id, name: row.crop_key }, known.fault);
+    return known.fault === null;
+  });
+}
+
 /**
  * A log is put together as text: the database's own JSON functions take twice as long over it.
  * @param by what stands for who did it
@@ -81,7 +107,7 @@ function recordOf(row: SowingRow): SowingRecord {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, s.cleaning, s.to_clean, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
     and o.container_id = s.container_id and (o.ended_at is null or o.to_clean) and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
@@ -112,7 +138,7 @@ export async function listUnderWay(tx: Tx): Promise<SowingRecord[]> {
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     join places p on p.household_id = s.household_id and p.id = s.place_id
     where s.ended_at is null order by p.position, s.sow_at, s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** What a round passes: the sowings under way, and those whose emptied containers are to be cleaned. */
@@ -121,7 +147,7 @@ export async function listForRound(tx: Tx): Promise<SowingRecord[]> {
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     join places p on p.household_id = s.household_id and p.id = s.place_id
     where s.ended_at is null or s.to_clean order by p.position, s.sow_at, s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** The sowings of which something is in the pantry. */
@@ -129,7 +155,7 @@ export async function listInPantry(tx: Tx): Promise<SowingRecord[]> {
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where s.in_pantry order by s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** Some of the household's sowings by their ids, in the order they were sown. */
@@ -138,7 +164,7 @@ export async function findSowings(tx: Tx, ids: readonly string[]): Promise<Sowin
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where s.id in ${tx(ids)} order by coalesce(s.sown_at, s.sow_at), s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** The sowings under way whose seed is not on its medium yet. */
@@ -150,7 +176,7 @@ export async function listInPreparation(tx: Tx): Promise<SowingRecord[]> {
         and not exists (select from events u where u.household_id = e.household_id and u.sowing_id = e.sowing_id
           and u.type = 'undone' and u.body->>'eventId' = e.id::text))
     order by s.sow_at, s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** Some of the household's sowings: by the place they stood in at any time, by a crop of theirs, by when they ended. */
@@ -176,7 +202,7 @@ export async function listSowings(
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where ${stood} and ${of} and ${ended} and ${ids ? tx`s.id in ${tx(ids)}` : tx`true`} order by s.id`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** The last sowing of each crop. */
@@ -186,7 +212,7 @@ export async function listLatest(tx: Tx): Promise<SowingSetup[]> {
   >`select distinct on (s.crop_key) ${columnsWith(tx, tx`null`, tx`false`)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where s.mix is null and s.sown_at is not null order by s.crop_key, s.sown_at desc`;
-  return rows.map((row) => recordOf(row).setup);
+  return recordsOf(tx, rows).map(({ setup }) => setup);
 }
 
 /** The planned sowings that stay as they are, whatever is proposed. */
@@ -205,7 +231,7 @@ export async function listEnded(tx: Tx, limit: number): Promise<SowingRecord[]> 
   const rows = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where s.ended_at is not null order by s.ended_at desc, s.id limit ${limit}`;
-  return rows.map(recordOf);
+  return recordsOf(tx, rows);
 }
 
 /** A sowing with the moment it was put on the list: nothing happened to it before. */
@@ -213,13 +239,14 @@ export interface FoundSowing extends SowingRecord {
   begunAt: Millis;
 }
 
-const foundOf = (row: SowingRow): FoundSowing => ({ ...recordOf(row), begunAt: row.created_at.getTime() });
+const foundsOf = (tx: Tx, rows: readonly SowingRow[]): FoundSowing[] =>
+  soundSowings(tx, rows).map((row) => ({ ...recordOf(row), begunAt: row.created_at.getTime() }));
 
 /** One sowing of the household, or null: another household's is no more there than one that never was. */
 export async function findSowing(tx: Tx, id: string): Promise<FoundSowing | null> {
   const [row] = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id = ${id}`;
-  return row ? foundOf(row) : null;
+  return row ? (foundsOf(tx, [row])[0] ?? null) : null;
 }
 
 /** The other half of a sowing's container, until that is clean again; null where there is none. */
@@ -228,7 +255,7 @@ export async function findBeside(tx: Tx, { id, half }: SowingSetup): Promise<Sow
   const [row] = await tx<SowingRow[]>`select ${columns(tx)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
     where s.tray_id = ${half.trayId} and s.id <> ${id} and (s.ended_at is null or s.to_clean)`;
-  return row ? recordOf(row) : null;
+  return row ? (recordsOf(tx, [row])[0] ?? null) : null;
 }
 
 /** Some sowings of the household, held until the transaction ends: what is derived of each is written by one at a time. */
@@ -239,7 +266,7 @@ export async function holdSowings(tx: Tx, ids: readonly string[]): Promise<Found
     tx<SowingRow[]>`select ${columns(tx)} from sowings s
       join containers c on c.household_id = s.household_id and c.id = s.container_id where s.id in ${tx(ids)}`
   ]);
-  return rows.map(foundOf);
+  return foundsOf(tx, rows);
 }
 
 /** The number its first container is to bear: the other half's, or the first that is free. */

@@ -1,7 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb';
-
-const NAME = 'brote';
-const STORE = 'queue';
+import { QUEUE_DB, QUEUE_STORE } from '$contract/copies.ts';
 
 /** Where something stands that is kept in the browser: on its way, or set aside. */
 export type Shelf = 'outgoing' | 'aside';
@@ -34,15 +32,18 @@ export class Queue<T> {
     this.opened =
       typeof indexedDB === 'undefined'
         ? Promise.resolve(null)
-        : openDB(NAME, 1, {
-            upgrade: (db) => void db.createObjectStore(STORE, { keyPath: ['key', 'id'] })
+        : openDB(QUEUE_DB, 1, {
+            upgrade: (db) => void db.createObjectStore(QUEUE_STORE, { keyPath: ['key', 'id'] })
           }).catch(() => null);
   }
 
-  /** What is kept, the oldest first; with what an earlier version kept elsewhere. */
+  /** What is kept, the oldest first; with what an earlier version kept elsewhere. What another household touched is let go. */
   load(): Promise<Record<Shelf, T[]>> {
     return this.inTurn(async (db) => {
-      const all = db ? ((await db.getAll(STORE)) as Kept<T>[]).filter(({ key }) => key === this.key) : [];
+      const held = db ? ((await db.getAll(QUEUE_STORE)) as Kept<T>[]) : [];
+      // Another household's: whoever touched it is not here any more, and nobody else is to see or send it.
+      for (const { key, id } of held) if (key !== this.key) await db!.delete(QUEUE_STORE, [key, id]);
+      const all = held.filter(({ key }) => key === this.key);
       const of = (shelf: Shelf) =>
         all
           .filter((one) => one.shelf === shelf)
@@ -59,7 +60,7 @@ export class Queue<T> {
   put(shelf: Shelf, things: readonly T[]): Promise<void> {
     return this.inTurn(async (db) => {
       if (!db || things.length === 0) return;
-      const tx = db.transaction(STORE, 'readwrite', { durability: 'strict' });
+      const tx = db.transaction(QUEUE_STORE, 'readwrite', { durability: 'strict' });
       for (const what of things) {
         const kept: Kept<T> = { key: this.key, shelf, order: (this.order += 1), id: this.idOf(what), what };
         void tx.store.put(kept);
@@ -72,7 +73,7 @@ export class Queue<T> {
   remove(ids: readonly string[]): Promise<void> {
     return this.inTurn(async (db) => {
       if (!db || ids.length === 0) return;
-      const tx = db.transaction(STORE, 'readwrite');
+      const tx = db.transaction(QUEUE_STORE, 'readwrite');
       for (const id of ids) void tx.store.delete([this.key, id]);
       await tx.done;
     });

@@ -5,7 +5,7 @@
   import { buildProblem } from '$core/ahead/build.ts';
   import { eat, isShort } from '$core/ahead/eat.ts';
   import { aheadOf, type AheadData } from '$core/ahead/household.ts';
-  import { dayIndex, dayOf, isAwayOn } from '$core/ahead/horizon.ts';
+  import { dayIndex, dayOf, horizonFrom, isAwayOn } from '$core/ahead/horizon.ts';
   import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
   import { darkSharesOf, oversOf, usesOf, type Over } from '$core/ahead/uses.ts';
   import { linesOf } from '$core/ahead/lines.ts';
@@ -53,7 +53,7 @@
   });
 
   /** The same days, whatever is dragged. */
-  const fixed = $derived(aheadOf(present, []).input.horizon);
+  const fixed = $derived(horizonFrom(facts.rhythm, data.ahead.now));
   /** A planned sowing on its way to another day or place, as it is dragged. */
   let dragged = $state.raw<{ key: string; to: To } | null>(null);
   const shown = $derived(

@@ -38,10 +38,10 @@ create constraint trigger within_limit after insert or update of retired_at on l
 create constraint trigger within_limit after insert or update of retired_at on devices
   deferrable initially deferred for each row when (new.retired_at is null) execute function hold_to_limit('40', 'retired_at is null');
 create constraint trigger within_limit after insert or update of ended_at on standing_orders
-  deferrable initially deferred for each row when (new.ended_at is null) execute function hold_to_limit('40', 'ended_at is null');
+  deferrable initially deferred for each row when (new.ended_at is null) execute function hold_to_limit('24', 'ended_at is null');
 -- Planned and under way together.
 create constraint trigger within_limit after insert on sowings
-  deferrable initially deferred for each row execute function hold_to_limit('120', 'ended_at is null');
+  deferrable initially deferred for each row execute function hold_to_limit('80', 'ended_at is null');
 create constraint trigger within_limit after insert on members
   deferrable initially deferred for each row execute function hold_to_limit('30', 'left_at is null');
 create constraint trigger within_limit after insert on invites

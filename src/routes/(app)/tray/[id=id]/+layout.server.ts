@@ -34,6 +34,8 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
         };
       })
     : null;
+  if (!found && locals.unreadable.some(({ id }) => id === params.id))
+    error(422, 'The record of this tray could not be read. A backup brings it back as it was.');
   // The same answer for a tray that never was and for another household's.
   if (!found) error(404, 'There is no such tray here.');
   return found;
