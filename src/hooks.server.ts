@@ -5,7 +5,7 @@ import { redirect, type Handle, type HandleServerError, type RequestEvent } from
 import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
 import { isForeign } from '$server/door/origin.ts';
 import { AWAY_PAGE } from '$server/door/pages.ts';
-import { AWAY } from '$server/requests/session.ts';
+import { awayWords } from '$server/requests/session.ts';
 import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
 
@@ -36,7 +36,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   } catch (error) {
     if (!isPassing(error)) throw error;
     console.error(`503: ${(error as Error).message}`);
-    return away(event);
+    return away(event, error);
   }
   if (!event.locals.session && !isOpen(pathname)) {
     if (pathname.startsWith('/api/'))
@@ -97,7 +97,7 @@ async function enterDemo(event: RequestEvent): Promise<void> {
   event.locals.session = await openSession(token);
 }
 
-function away({ request, isDataRequest, url }: RequestEvent): Response {
+function away({ request, isDataRequest, url }: RequestEvent, failure: unknown): Response {
   const headers = { 'retry-after': String(RETRY_AFTER_S), 'cache-control': 'no-store' };
   const wantsPage = !isDataRequest && !url.pathname.startsWith('/api/') && request.method === 'GET';
   return wantsPage
@@ -105,18 +105,13 @@ function away({ request, isDataRequest, url }: RequestEvent): Response {
         status: 503,
         headers: { ...headers, 'content-type': 'text/html; charset=utf-8' }
       })
-    : Response.json({ message: AWAY, code: 'away' }, { status: 503, headers });
+    : Response.json(awayWords(failure), { status: 503, headers });
 }
 
 export const handleError: HandleServerError = ({ error, status, message }) => {
   if (status < 500) return { message: status === 404 ? message : plainly(status, message) };
   console.error(error);
-  const full = (error as { code?: string } | null)?.code === '53100';
-  return {
-    message: full
-      ? 'The disk of the machine that Brote runs on is full. Nothing saved is lost; free some space and try again.'
-      : 'Something went wrong here. Nothing you saved is lost; try again in a moment.'
-  };
+  return { message: 'Something went wrong here. Nothing you saved is lost; try again in a moment.' };
 };
 
 /** What SvelteKit refuses by itself, in words that say what to do. */

@@ -31,7 +31,8 @@ process.on('SIGHUP', () => {});
 
 try {
   const [, , role, ...args] = process.argv;
-  const served = role === 'web' ? await serve(args[0] ?? '127.0.0.1', Number(args[1])) : null;
+  const served =
+    role === 'web' ? await serve(args[0] ?? '127.0.0.1', Number(args[1]), { tellsHolds: true }) : null;
   const worker = role === 'worker' ? new Worker(args[0] ?? '').start() : null;
   const end = () => {
     const { server } = served ?? {};

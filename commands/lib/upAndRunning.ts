@@ -89,6 +89,7 @@ export async function upAndRunning({ data, fill, fresh, serving, greeting }: Opt
     const given = process.env.DATABASE_URL;
     if (given && data === 'home') return operatorsDatabase(given, folder);
     cluster = await startCluster(ensurePostgres(), folder, data === 'home');
+    process.env.BROTE_DATABASE_FOLDER = folder;
     return ensureDatabase(cluster.adminUrl, 'brote', folder, fresh);
   }
 

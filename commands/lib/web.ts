@@ -50,8 +50,16 @@ export function baseOf(servedAt: string | null): string {
   );
 }
 
-/** Serves the built application. @throws Plain where the port is taken */
-export async function serve(host: string, port: number): Promise<{ url: string; server: Server }> {
+/**
+ * Serves the built application.
+ * @param tellsHolds logs what keeps everybody else waiting: where nothing but requests is done in this process
+ * @throws Plain where the port is taken
+ */
+export async function serve(
+  host: string,
+  port: number,
+  { tellsHolds = false } = {}
+): Promise<{ url: string; server: Server }> {
   // SvelteKit tells a form of its own from a foreign one by the origin, which over plain HTTP it must be told.
   process.env.PROTOCOL_HEADER ||= 'x-forwarded-proto';
   process.env.HOST_HEADER ||= 'host';
@@ -90,11 +98,12 @@ export async function serve(host: string, port: number): Promise<{ url: string; 
     });
     server.listen(port, host, resolve);
   });
-  watchHolds(Number(process.env.BROTE_HOLD_MS || HOLD_MS), (heldMs) =>
-    console.error(
-      `${new Date().toISOString()} Everybody waited for ${Math.round(heldMs)} ms while this was answered: ${[...underWay].join(', ') || 'nothing any more'}`
-    )
-  );
+  if (tellsHolds)
+    watchHolds(Number(process.env.BROTE_HOLD_MS || HOLD_MS), (heldMs) =>
+      console.error(
+        `${new Date().toISOString()} Everybody waited for ${Math.round(heldMs)} ms while this was answered: ${[...underWay].join(', ') || 'nothing any more'}`
+      )
+    );
   const actual = (server.address() as { port: number }).port;
   const shown = host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host;
   return { url: `http://${shown}:${actual}/`, server };

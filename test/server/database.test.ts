@@ -90,7 +90,8 @@ describe('the database', () => {
       '0014_telling.sql',
       '0015_limits.sql',
       '0016_people.sql',
-      '0017_readings.sql'
+      '0017_readings.sql',
+      '0018_reading.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

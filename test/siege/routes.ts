@@ -136,6 +136,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/tray/[id]/look', `/tray/${ids.sowing}/look`);
   get('/household/away', '/household/away?from=2027-01-10&until=2027-01-12');
   get('/unsubscribe/[token]', `/unsubscribe/${ids.place}.${ids.device}.x`);
+  get('/confirm/[token]', `/confirm/${ids.place}.${ids.device}.x`);
   get('/join/[token]', '/join/nobody-was-invited');
   get('/sitter/[token]', '/sitter/nobody-comes-by');
   get('/calendar/[token]/brote.ics', '/calendar/no-such-address/brote.ics');
@@ -214,6 +215,8 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     now: 'not this',
     own: 'nor that one'
   });
+  form('/household/people?/remove', '/household/people?/remove', { member: ids.notThere });
+  form('/confirm/[token]', `/confirm/${ids.place}.${ids.device}.x`, {});
   form('/household/people?/leave', '/household/people?/leave', {}, true);
   form('/household/away?/mark', '/household/away?/mark', { fromDay: '2099-01-10', untilDay: '2099-01-12' });
   form('/household/away?/unmark', '/household/away?/unmark', { fromDay: '2099-01-10' });

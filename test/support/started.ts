@@ -47,10 +47,18 @@ export class Started {
 
 /** Starts commands on data of their own, and ends whatever still runs at the end. */
 export class Ground {
-  readonly data = mkdtempSync(join(tmpdir(), 'brote-'));
   private readonly running: Started[] = [];
 
-  constructor(private readonly port: number) {
+  private readonly isOwn: boolean;
+  readonly data: string;
+
+  /** @param data a folder that somebody else takes away; one of its own where not given */
+  constructor(
+    private readonly port: number,
+    data?: string
+  ) {
+    this.isOwn = data === undefined;
+    this.data = data ?? mkdtempSync(join(tmpdir(), 'brote-'));
     // The database's own user must be able to pass through.
     chmodSync(this.data, 0o755);
   }
@@ -79,7 +87,7 @@ export class Ground {
   async clear(): Promise<void> {
     for (const started of this.running)
       if (started.child.exitCode === null && started.child.signalCode === null) await this.stop(started);
-    rmSync(this.data, { recursive: true, force: true });
+    if (this.isOwn) rmSync(this.data, { recursive: true, force: true });
   }
 }
 

@@ -20,15 +20,17 @@ export async function exportPackage(tx: Tx, file: string): Promise<void> {
   const broken = new AbortController();
   // Where one table breaks off, so does the whole.
   let why: unknown = null;
-  zip.on('error', (error) => {
+  const breakOff = (error: unknown) => {
     why ??= error;
     broken.abort();
-  });
+  };
+  zip.on('error', breakOff);
   const options = { mtime: NO_TIME, forceDosTimestamp: true, compress: true } as const;
   zip.addBuffer(Buffer.from(`${JSON.stringify(datapackage(), null, 2)}\n`), 'datapackage.json', options);
   for (const table of PACKAGE_TABLES)
     zip.addReadStreamLazy(fileOf(table), options, (give) => {
-      give(null, csvOf(tx, table));
+      // The archive (yazl 3.3) waits for ever for a stream that failed.
+      give(null, csvOf(tx, table).on('error', breakOff));
     });
   zip.end();
   try {

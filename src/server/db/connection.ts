@@ -1,6 +1,7 @@
 import { isId } from '../../contract/text.ts';
 import { Stretch, type Guarded } from './guard.ts';
 import { afterListening } from './patience.ts';
+import { noteFull, saysFull, StorageFull } from './storage.ts';
 import { LANES, LIMITS, Slots, type Lane, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';
 
@@ -47,7 +48,12 @@ async function within<T>(ms: number, what: string, work: Promise<T>): Promise<T>
 
 /** What the person is told: that it may be tried again, where it may. */
 function told(error: unknown): unknown {
-  if (error instanceof Unavailable || !isPassing(error)) return error;
+  if (error instanceof Unavailable) return error;
+  if (saysFull(error)) {
+    noteFull();
+    return new StorageFull({ cause: error });
+  }
+  if (!isPassing(error)) return error;
   return new Unavailable((error as Error).message, { cause: error });
 }
 

@@ -1,5 +1,6 @@
 import type { Reminder, ReminderBody, ReminderKind, Told } from '../../core/reminders/reminder.ts';
 import type { ToldReminder } from '../../contract/reminders.ts';
+import { isStorageFull } from '../db/storage.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -95,5 +96,6 @@ export async function unseenReminders(tx: Tx, memberId: string): Promise<number>
 
 /** Notes that a member has seen what came until then, the household's time. */
 export async function noteSeen(tx: Tx, memberId: string, until: number): Promise<void> {
+  if (isStorageFull()) return;
   await tx`update members set seen_at = greatest(seen_at, ${new Date(until)}) where id = ${memberId}`;
 }

@@ -3,7 +3,7 @@ import { limitWords } from '../../words/limits.ts';
 import { RETRY_AFTER_S } from '../db/unavailable.ts';
 import { readForm, Unreadable, type Fields } from './body.ts';
 import { Busy } from './longWork.ts';
-import { AWAY, isAway } from './session.ts';
+import { awayWords, isAway, needRoom } from './session.ts';
 
 /** What an API answers where it does not do what was asked. */
 interface Told {
@@ -32,7 +32,9 @@ function toldOf(failure: unknown): { status: number; told: Told } | null {
     return { status: failure.status, told: { message: failure.message, code: 'unreadable' } };
   if (failure instanceof Busy)
     return { status: failure.status, told: { message: failure.message, code: 'busy' } };
-  if (isAway(failure)) return { status: 503, told: { message: AWAY, code: 'away' } };
+  if (isHttpError(failure, 503) && 'code' in failure.body)
+    return { status: 503, told: { code: 'away', ...failure.body } };
+  if (isAway(failure)) return { status: 503, told: awayWords(failure) };
   const full = overLimit(failure);
   if (full) return { status: 409, told: full };
   if (isUnkeepable(failure)) {
@@ -47,11 +49,15 @@ function toldOf(failure: unknown): { status: number; told: Told } | null {
   return null;
 }
 
+/** Whoever goes is let go, whether or not there is room. */
+const isLeaving = ({ pathname }: URL): boolean => pathname === '/sign-out';
+
 /** An address for programs: whatever is refused is answered in JSON, with what to do. */
 export const api =
   <E extends RequestEvent>(handler: (event: E) => Promise<Response> | Response) =>
   async (event: E): Promise<Response> => {
     try {
+      if (event.request.method !== 'GET' && !isLeaving(event.url)) needRoom();
       return await handler(event);
     } catch (failure) {
       const told = toldOf(failure);
@@ -94,6 +100,7 @@ export const form =
     let fields: Fields = {};
     try {
       fields = await readForm(event.request);
+      needRoom();
       return await handler(event, fields);
     } catch (failure) {
       if (isRedirect(failure)) throw failure;

@@ -1,6 +1,7 @@
 import { error, isHttpError } from '@sveltejs/kit';
 import { gatherUnreadable } from '../data/sound.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
+import { isStorageFull, StorageFull } from '../db/storage.ts';
 import { isPassing } from '../db/unavailable.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { longWork } from './longWork.ts';
@@ -8,6 +9,19 @@ import { longWork } from './longWork.ts';
 /** What is told where the database is away or too slow. */
 export const AWAY =
   'Brote cannot reach its data just now. Nothing you entered is lost: try again in a moment.';
+
+/** What is told where there is no room to write. */
+const FULL =
+  'Brote’s storage is full, so nothing can be saved just now. What you entered is not lost: whoever runs Brote has to make room on its disk, then try again.';
+
+/** What is told where something may be tried again, by why it failed. */
+export const awayWords = (failure: unknown): { message: string; code: 'away' | 'storage-full' } =>
+  failure instanceof StorageFull ? { message: FULL, code: 'storage-full' } : { message: AWAY, code: 'away' };
+
+/** @throws StorageFull where nothing should be written */
+export function needRoom(): void {
+  if (isStorageFull()) throw new StorageFull();
+}
 
 /** The session of a request that has one: the door lets no other through to where this is asked. */
 export function signedIn(locals: App.Locals): Session {
@@ -52,7 +66,7 @@ export async function available<T>(work: () => Promise<T>): Promise<T> {
   } catch (failure) {
     if (!isPassing(failure)) throw failure;
     console.error(`503: ${(failure as Error).message}`);
-    error(503, { message: AWAY, code: 'away' });
+    error(503, awayWords(failure));
   }
 }
 

@@ -1,5 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { inHousehold, outside, type Tx } from '../db/connection.ts';
+import { isStorageFull } from '../db/storage.ts';
 import { householdOf, memberNamed, type Household, type HouseholdRow } from '../households/household.ts';
 import { tokenHash } from './tokenHash.ts';
 
@@ -36,10 +37,13 @@ interface OpenedRow {
 
 /** The session of a token, or null where it is unknown or has run out. */
 export async function openSession(token: string): Promise<Session | null> {
-  const [row] = await outside(
-    (sql) => sql<OpenedRow[]>`
-      select household, member_id, member_name, session_id, renewed
-      from open_session(${tokenHash(token)}, make_interval(days => ${SESSION_DAYS}))`
+  const [row] = await outside((sql) =>
+    isStorageFull()
+      ? sql<OpenedRow[]>`
+            select household, member_id, member_name, session_id, renewed from read_session(${tokenHash(token)})`
+      : sql<OpenedRow[]>`
+            select household, member_id, member_name, session_id, renewed
+            from open_session(${tokenHash(token)}, make_interval(days => ${SESSION_DAYS}))`
   );
   return row
     ? {

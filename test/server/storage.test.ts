@@ -1,0 +1,151 @@
+import { spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { chmodSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import { freePort } from '../../commands/lib/freePort.ts';
+import { ask } from '../siege/ask.ts';
+import { JSON_TYPE, own, pitch, type Camp } from '../siege/camp.ts';
+import { Ground, until, type Started } from '../support/started.ts';
+
+const MB = 1024 ** 2;
+
+/** A small file system of its own; null where this machine lets nobody mount one. */
+function smallDisk(sizeMb: number): { folder: string; clear: () => void } | null {
+  const folder = mkdtempSync(join(tmpdir(), 'brote-disk-'));
+  const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${sizeMb}m,mode=755`, 'tmpfs', folder]);
+  if (mounted.status !== 0) {
+    rmSync(folder, { recursive: true });
+    return null;
+  }
+  chmodSync(folder, 0o755);
+  return {
+    folder,
+    clear: () => {
+      spawnSync('umount', ['-l', folder]);
+      rmSync(folder, { recursive: true, force: true });
+    }
+  };
+}
+
+describe('a full disk', () => {
+  const disk = smallDisk(260);
+  let ground: Ground;
+  let started: Started;
+  let base: URL;
+  let camp: Camp;
+  before(async function () {
+    // Without a disk of its own there is nothing to fill: a quota of the folder would not reach PostgreSQL.
+    if (!disk) return this.skip();
+    ground = new Ground(await freePort(), disk.folder);
+    started = ground.start({ BROTE_OPEN: '1', BROTE_LEAST_FREE_MB: '24' });
+    base = new URL(await started.ready());
+    camp = await pitch(base, 'Alder');
+  });
+  after(async () => {
+    await ground?.clear();
+    disk?.clear();
+  });
+
+  const write = async (text: string): Promise<{ status: number; text: string }> => {
+    const event = {
+      id: randomUUID(),
+      sowingId: camp.ids.sowing,
+      at: Date.now(),
+      body: { type: 'noted', text }
+    };
+    return ask(base, {
+      method: 'POST',
+      path: '/api/events',
+      headers: own(base, camp.cookie, JSON_TYPE),
+      body: JSON.stringify({ events: [event] })
+    });
+  };
+  const read = async (path: string): Promise<number> =>
+    (await ask(base, { method: 'GET', path, headers: own(base, camp.cookie) })).status;
+  const ballast = (name: string): string => join(disk!.folder, name);
+  const freeMb = (): number => {
+    const { bavail, bsize } = statfsSync(disk!.folder);
+    return (bavail * bsize) / MB;
+  };
+  /** Leaves so much room, MB. */
+  const fillTo = (name: string, leftMb: number): void => {
+    const bytes = Math.max(0, Math.floor((freeMb() - leftMb) * MB));
+    writeFileSync(ballast(name), Buffer.alloc(bytes));
+  };
+  const log = async (): Promise<string> =>
+    (
+      await ask(base, {
+        method: 'GET',
+        path: `/tray/${camp.ids.sowing}/__data.json`,
+        headers: own(base, camp.cookie)
+      })
+    ).text;
+
+  it('stops writes while there is room to end in order, answers reads, and goes on once there is room', async () => {
+    expect((await write('before')).status).to.equal(200);
+    fillTo('ballast', 16);
+    const refused = await until(
+      () => write('while full'),
+      ({ status }) => status === 503
+    );
+    expect(JSON.parse(refused.text)).to.include({ code: 'storage-full' });
+    for (const path of ['/round', '/shelf', '/notebook', `/tray/${camp.ids.sowing}`, '/api/health'])
+      expect(await read(path), path).to.equal(200);
+    // A form says so on its own page, with what was typed.
+    const form = await ask(base, {
+      method: 'POST',
+      path: '/bench/cupboard/lot/new?/save',
+      headers: {
+        ...own(base, camp.cookie, { 'content-type': 'application/x-www-form-urlencoded' }),
+        accept: 'text/html'
+      },
+      body: new URLSearchParams({
+        id: randomUUID(),
+        cropKey: 'radish',
+        name: 'Kept as typed',
+        weighedG: '100'
+      }).toString()
+    });
+    expect(form.status).to.equal(503);
+    expect(form.text).to.include('storage is full').and.to.include('Kept as typed');
+    rmSync(ballast('ballast'));
+    await until(
+      () => write('after'),
+      ({ status }) => status === 200
+    );
+    const said = await log();
+    expect(said).to.include('before').and.to.include('after');
+  });
+
+  it('loses nothing acknowledged where the disk fills up to its last byte, and comes back by itself', async () => {
+    const kept: string[] = [];
+    // Without a threshold PostgreSQL itself finds no room, as where something else takes all of it at once.
+    await ground.stop(started);
+    started = ground.start({ BROTE_OPEN: '1', BROTE_LEAST_FREE_MB: '0' });
+    await started.ready();
+    fillTo('ballast', 30);
+    for (let n = 0; n < 10; n += 1) {
+      const text = `kept ${randomUUID()} ${'x'.repeat(1500)}`;
+      if ((await write(text)).status === 200) kept.push(text.slice(0, 41));
+    }
+    fillTo('last', 0);
+    const odd: number[] = [];
+    for (let n = 0; n < 20; n += 1) {
+      const text = `late ${randomUUID()} ${'x'.repeat(1500)}`;
+      const { status } = await write(text);
+      if (status === 200) kept.push(text.slice(0, 41));
+      else if (status !== 503 && status !== 0) odd.push(status);
+    }
+    rmSync(ballast('last'));
+    rmSync(ballast('ballast'));
+    await until(
+      () => write('room again'),
+      ({ status }) => status === 200
+    );
+    const said = await log();
+    expect(kept.filter((text) => !said.includes(text))).to.deep.equal([]);
+    expect(odd).to.deep.equal([]);
+  });
+});
