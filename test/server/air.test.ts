@@ -1,8 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { airOf, BIN_MS, binIndex } from '../../src/core/places/air/series.ts';
-import { HOUR } from '../../src/core/time/zone.ts';
-import { addReadings, airBetween, lastReadings, readingsBetween } from '../../src/server/air/air.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import {
+  addReadings,
+  airBetween,
+  lastReadings,
+  readingsBetween,
+  thinReadings,
+  THINNED_AFTER_D
+} from '../../src/server/air/air.ts';
 import {
   addDevice,
   listDevices,
@@ -73,6 +80,26 @@ describe('what is measured', () => {
       ['hand', 18],
       ['file', 24]
     ]);
+  });
+
+  it('is thinned to hourly means once no device can send it again, day by day, and no further', async () => {
+    const now = Date.now();
+    const day = Math.floor((now - (THINNED_AFTER_D + 3) * DAY) / DAY) * DAY;
+    const place = { ...sill, id: randomUUID(), name: 'Measured each minute' };
+    await inHousehold(one, async (tx) => {
+      await keepPlace(tx, one, place, now);
+      await tx`insert into readings (household_id, place_id, at, source, temp_c, humidity_pct)
+        select ${one}, ${place.id}, ${new Date(day)}::timestamptz + n * interval '1 minute', 'hand', 20 + n % 2, null
+        from generate_series(0, 2879) n`;
+      await addReadings(tx, one, place.id, 'hand', [{ at: now - DAY, tempC: 21, humidityPct: 40 }]);
+    });
+    while (await thinReadings(now));
+    const left = await inHousehold(one, (tx) => readingsBetween(tx, place.id, 0, now));
+    expect(left).to.have.length(48 + 1);
+    expect(left[0]).to.deep.equal({ at: day + HOUR / 2, tempC: 20.5, humidityPct: null });
+    expect(left.at(-1)!.humidityPct).to.equal(40);
+    // Done once: nothing changes until the next day, and other households' were looked after as well.
+    expect(await thinReadings(now)).to.equal(false);
   });
 
   it('is never changed or taken away, and stays in its household', async () => {

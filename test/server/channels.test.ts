@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import { expect } from 'chai';
 import { Webhook } from 'standardwebhooks';
@@ -5,6 +6,8 @@ import { outsideSettings, startOutside, type Outside } from '../../commands/stan
 import { postOut } from '../../src/server/jobs/channels/outgoing.ts';
 import { backoffMs } from '../../src/server/jobs/deliver.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
+import { confirmChannel } from '../../src/server/reminders/channels.ts';
+import { addDeliveries } from '../../src/server/reminders/deliveries.ts';
 import { channelToken, readChannelToken } from '../../src/server/reminders/channelToken.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { DAY, HOUR, MINUTE } from '../../src/core/time/zone.ts';
@@ -148,6 +151,38 @@ describe('a reminder on its way', () => {
     await sendAll();
     expect(await home.state(other)).to.deep.include({ broken: true });
     outside.mail.mails.length = 0;
+  });
+
+  it('asks a mail address whether it may be written to, and writes nothing else before it says so', async () => {
+    const home = await atItsRound();
+    const channel = await home.channel('mail', { to: 'nela@balcony.example' });
+    await inHousehold(home.id, (tx) => tx`update channels set confirmed_at = null`);
+    // What is due goes nowhere, and is not made up for later.
+    expect(await home.judge()).to.equal(1);
+    expect(await sendAll()).to.deep.equal([]);
+    await inHousehold(home.id, (tx) =>
+      addDeliveries(tx, home.id, [
+        { id: randomUUID(), channelId: channel, reminders: [], nextAt: Date.now() }
+      ])
+    );
+    expect(await sendAll()).to.deep.equal(['sent']);
+    const [asked] = outside.mail.mails.splice(0);
+    expect(asked!.subject).to.equal('Confirm your address for Brote');
+    expect(asked!.text).not.to.include('Radish');
+    const token = /\/confirm\/(\S+)/.exec(asked!.text)![1]!;
+    expect(asked!.html).to.include(token);
+    // Its seal is good for this and for nothing else.
+    expect(readChannelToken('unsubscribe', token)).to.equal(null);
+    const named = readChannelToken('confirm', token)!;
+    expect(named).to.deep.equal({ householdId: home.id, channelId: channel });
+    expect(await inHousehold(home.id, (tx) => confirmChannel(tx, named.channelId))).to.equal(true);
+    await inHousehold(home.id, (tx) =>
+      addDeliveries(tx, home.id, [
+        { id: randomUUID(), channelId: channel, reminders: [], nextAt: Date.now() }
+      ])
+    );
+    expect(await sendAll()).to.deep.equal(['sent']);
+    expect(outside.mail.mails.splice(0)[0]!.subject).to.equal('A test from Brote');
   });
 
   it('is not held up by a webhook that hangs', async () => {

@@ -73,6 +73,25 @@ describe('what is started', () => {
     expect(isRunning(second)).to.equal(false);
   });
 
+  it('starts a web server again that is stuck, and its worker goes on meanwhile', async () => {
+    const started = ground.start();
+    const url = await started.ready();
+    const [web, worker] = [started.pidOf('web'), started.pidOf('worker')];
+    expect(worker).to.be.above(0);
+    process.kill(web, 'SIGSTOP');
+    await started.says(/The web server has not answered for 15 s/);
+    expect(await well(url)).to.equal('200 brote');
+    expect(started.pidOf('web')).not.to.equal(web);
+    expect(started.pidOf('worker')).to.equal(worker);
+    process.kill(worker, 'SIGKILL');
+    await started.says(/The worker ended \(SIGKILL\) and is started again/);
+    await until(
+      () => Promise.resolve(started.pidOf('worker')),
+      (pid) => pid > 0 && pid !== worker
+    );
+    expect(await health(url)).to.equal('200 brote');
+  });
+
   it('comes up after being killed at any moment of a start, its first one among them', async () => {
     // From the first thing it does to the last; the first of them falls into the making of the database.
     for (const ms of [600, 1100, 1700, 250]) {

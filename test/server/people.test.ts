@@ -3,17 +3,18 @@ import { expect } from 'chai';
 import { readLog } from '../../src/core/sowing/record.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { handRound } from '../../src/server/app/handRound.ts';
-import { sitterDay } from '../../src/server/app/sitterDay.ts';
+import { removeMember } from '../../src/server/app/removeMember.ts';
+import { sitterDay, sitterTick } from '../../src/server/app/sitterDay.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { readBook } from '../../src/server/households/book.ts';
 import { findHousehold, memberNamed } from '../../src/server/households/household.ts';
 import { addAway, listAway, removeAway } from '../../src/server/people/away.ts';
 import { addInvite, openInvite, useInvite } from '../../src/server/people/invites.ts';
-import { addMember, leaveHousehold, listMembers } from '../../src/server/people/members.ts';
+import { addMember, leaveHousehold, listMembers, setPassphrase } from '../../src/server/people/members.ts';
 import { addSitter, openSitter, revokeSitter } from '../../src/server/people/sitters.ts';
 import { listReminders, unseenReminders } from '../../src/server/reminders/reminders.ts';
 import { hashPassphrase } from '../../src/server/sessions/passphrase.ts';
-import { openSession } from '../../src/server/sessions/sessions.ts';
+import { endSharedSessions, openSession, startSession } from '../../src/server/sessions/sessions.ts';
 import { signIn } from '../../src/server/sessions/signIn.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
 import { FORM, formBody } from '../siege/camp.ts';
@@ -131,6 +132,84 @@ describe('the people of a household', () => {
     expect(await inHousehold(home.id, (tx) => unseenReminders(tx, tobi))).to.equal(2);
     await inHousehold(home.id, (tx) => tx`delete from channels`);
     expect(await sendAll()).to.deep.equal([]);
+  });
+
+  it('are removed by another: with their devices, their invitations and the name they signed in by', async () => {
+    const home = await begin();
+    const name = await nameOf(home);
+    const tobi = await inHousehold(home.id, (tx) => memberNamed(tx, home.id, randomUUID(), 'Tobi'));
+    const signsIn = async (memberName: string) => (await signIn(name, PASSPHRASE, memberName, caller())).ok;
+    expect(await signsIn('Tobi')).to.equal(true);
+    const sitter = { id: randomUUID(), name: 'Milla', fromAt: MORNING - DAY, untilAt: MORNING + 4 * DAY };
+    const [invite, address] = await inHousehold(home.id, async (tx) => [
+      await addInvite(tx, home.id, tobi, randomUUID()),
+      await addSitter(tx, home.id, sitter, tobi)
+    ]);
+    await home.sow();
+    await home.judge();
+    await home.channel('mail', { to: 'nela@balcony.example' });
+    const by = async () =>
+      ({
+        household: await inHousehold(home.id, findHousehold),
+        memberId: home.memberId,
+        memberName: 'Nela'
+      }) as never;
+    const nela = await by();
+    const remove = (who: string) => inHousehold(home.id, (tx) => removeMember(tx, nela, who));
+    expect(await remove(home.memberId), 'herself').to.equal(false);
+    expect(await remove(tobi)).to.equal(true);
+    expect(await remove(tobi), 'again').to.equal(false);
+    expect((await inHousehold(home.id, listMembers)).map(({ name: who }) => who)).to.deep.equal(['Nela']);
+    expect(await openInvite(invite!)).to.equal(null);
+    expect(await openSitter(address!)).to.equal(null);
+    for (const written of ['Tobi', 'tobi', 'To\u200bbi', ' TOBI '])
+      expect(await signsIn(written), JSON.stringify(written)).to.equal(false);
+    expect(await signsIn('Nela')).to.equal(true);
+    // Those who stay are told, in the app and where they are reached.
+    const told = await inHousehold(home.id, (tx) => listReminders(tx, home.memberId, 10));
+    const body = told.find((one) => one.body.type === 'member-removed')!.body;
+    expect(body).to.deep.equal({ type: 'member-removed', name: 'Tobi', by: 'Nela' });
+    await inHousehold(home.id, (tx) => tx`delete from channels`);
+    await sendAll();
+  });
+
+  it('sign in again by the household’s passphrase once it was changed, but for those with one of their own', async () => {
+    const home = await begin();
+    const [shared, own, mine] = await Promise.all(
+      ['Ivo', 'Sana', 'Nela'].map((who) => startSession(home.id, who))
+    );
+    await inHousehold(home.id, async (tx) => {
+      const sana = (await listMembers(tx)).find(({ name }) => name === 'Sana')!;
+      await setPassphrase(tx, sana.id, 'hash of her own');
+    });
+    const here = (await openSession(mine!))!;
+    await inHousehold(home.id, (tx) => endSharedSessions(tx, here.id));
+    expect(await openSession(shared!)).to.equal(null);
+    expect((await openSession(own!))!.memberName).to.equal('Sana');
+    expect((await openSession(mine!))!.memberName).to.equal('Nela');
+  });
+
+  it('let a sitter tick nothing before their days begin', async () => {
+    const home = await begin(MORNING + 2 * HOUR);
+    const tray = await home.sow({}, thirsty());
+    const [now, later] = [randomUUID(), randomUUID()];
+    await inHousehold(home.id, async (tx) => {
+      const until = MORNING + 4 * DAY;
+      await addSitter(tx, home.id, { id: now, name: 'A', fromAt: MORNING, untilAt: until }, home.memberId);
+      await addSitter(
+        tx,
+        home.id,
+        { id: later, name: 'B', fromAt: MORNING + DAY, untilAt: until },
+        home.memberId
+      );
+    });
+    const [stop] = (await inHousehold(home.id, (tx) => sitterDay(tx, now))).stops;
+    const tick = { stopKey: stop!.key, stepKey: stop!.steps[0]!.key, nonce: randomUUID() };
+    expect(await inHousehold(home.id, (tx) => sitterTick(tx, later, tick))).to.equal(false);
+    const events = async () => readLog((await inHousehold(home.id, (tx) => findSowing(tx, tray)))!).length;
+    const before = await events();
+    expect(await inHousehold(home.id, (tx) => sitterTick(tx, now, tick))).to.equal(true);
+    expect(await events()).to.equal(before + 1);
   });
 
   it('mark days away, of which those that overlap are one', async () => {
