@@ -55,7 +55,10 @@ async function bytesOf(request: Request, most = MOST_BYTES): Promise<Uint8Array<
 }
 
 const tooMuch = (most: number): Unreadable =>
-  new Unreadable(413, `This is over ${Math.round(most / 1024)} kB. Send it in smaller parts.`);
+  new Unreadable(
+    413,
+    `This is over ${most < 1024 ** 2 ? `${most / 1024} kB` : `${most / 1024 ** 2} MB`}: send it in parts.`
+  );
 
 /**
  * Writes a body that is a file to a file, piece by piece.
