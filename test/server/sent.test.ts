@@ -155,7 +155,7 @@ describe('what is sent', () => {
     expect([api.status, message(api)]).to.deep.equal([413, 'This is over 2 MB: send it in parts.']);
     const sent = await form('/household?/save', { name: much });
     expect(sent.status).to.equal(413);
-    expect(sent.text).to.include('This is over 2 MB');
+    expect(sent.text).to.include('This is over 256 kB');
     // As much as the README says a device may send.
     const now = Date.now();
     const line = (n: number) =>
