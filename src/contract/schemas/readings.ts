@@ -3,7 +3,7 @@ import { number } from './primitives.ts';
 
 /** Most readings in one go: a device that was long without a connection sends what it has in parts. */
 export const MOST_READINGS = 5000;
-export const MANY_READINGS = `Send at most ${MOST_READINGS} readings at once.`;
+export const MANY_READINGS = `At most ${MOST_READINGS} readings in one go: send them in parts.`;
 
 const reading = yup.object({
   /** ISO time, or milliseconds since 1970; now where it is left out. */
