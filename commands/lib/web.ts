@@ -21,7 +21,7 @@ const LIMITS = {
 const HOLD_MS = 250;
 /** A hold is noticed within this of its end, ms. */
 const NOTICED_MS = 200;
-/** A path whose last parts let whoever holds them in. */
+/** A path whose last part is a secret. */
 const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe|confirm)\/).*/;
 
 /** Where the web server listens: `HOST` and `PORT`, by default loopback alone. */

@@ -18,7 +18,7 @@ export interface ShownChannel {
   kinds: ReminderKind[];
   /** Nothing goes there any more, until it is turned on again. */
   broken: boolean;
-  /** Nothing goes there yet: whoever reads mail at that address has not confirmed it. */
+  /** Whether the address is confirmed; nothing else is sent to it before. */
   confirmed: boolean;
   /** Why the last try failed; null where it went. */
   said: string | null;

@@ -184,8 +184,6 @@ describe('damaged data', () => {
       ['containers', `update containers set reservoir_ml = 1e308 where household_id = '${id}'`, 'container']
     ];
     for (const [, statement, what] of nonsense) {
-      await owner.unsafe('begin');
-      await owner.unsafe('commit');
       await owner.unsafe(statement);
       let named = false;
       for (const path of [

@@ -75,7 +75,7 @@ export function draftsOf(orders: readonly StandingOrder[], around: OrderContext)
   return finished(layDrafts(orders, around));
 }
 
-/** The same in steps, an order each, for whoever has other things to do in between. */
+/** The same, one order per step, so that a caller can do other work between steps. */
 export function* layDrafts(
   orders: readonly StandingOrder[],
   around: OrderContext
