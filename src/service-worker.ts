@@ -45,7 +45,7 @@ worker.addEventListener('fetch', (event) => {
   // Whoever signs out, or another who signs in, leaves nothing behind.
   if (request.method !== 'GET') {
     const what = forgets(url);
-    if (what) event.waitUntil(forget(what));
+    if (what) event.respondWith(sendAndForget(request, what));
     return;
   }
   if (url.pathname.startsWith('/_app/immutable/') || files.includes(url.pathname)) {
@@ -58,11 +58,32 @@ worker.addEventListener('fetch', (event) => {
 /** Counts who used this device: what was asked for by one is not kept for the next. */
 let turn = 0;
 
+/** Writes to what is kept follow one another, so that nothing is stored of whom is just forgotten. */
+let last: Promise<unknown> = Promise.resolve();
+function oneByOne<T>(write: () => Promise<T>): Promise<T> {
+  const mine = last.then(write);
+  last = mine.catch(() => {});
+  return mine;
+}
+
 /** Forgets the copies of pages; and what was touched and not sent, where whoever touched it goes. */
-async function forget(what: 'copies' | 'all'): Promise<void> {
+function forget(what: 'copies' | 'all'): Promise<void> {
   turn += 1;
-  await caches.delete(PAGES);
-  if (what === 'all') await emptyQueue();
+  return oneByOne(async () => {
+    await caches.delete(PAGES);
+    if (what === 'all') await emptyQueue();
+  });
+}
+
+/** Sends what changes who is signed in. What was asked for before its answer came is the earlier one's, and is not kept. */
+async function sendAndForget(request: Request, what: 'copies' | 'all'): Promise<Response> {
+  const forgotten = forget(what);
+  try {
+    return await fetch(request);
+  } finally {
+    await forgotten;
+    await forget(what);
+  }
 }
 
 function emptyQueue(): Promise<void> {
@@ -85,17 +106,6 @@ function emptyQueue(): Promise<void> {
 
 /** Under which key the copies say whose they are. */
 const OWNER_KEY = '/owner';
-
-/** Whether an answer may be stored: copies of somebody else are forgotten first, and nobody's are not stored at all. */
-async function isOwners(answer: Response): Promise<boolean> {
-  const owner = answer.headers.get(FOR_HEADER);
-  if (owner === null) return false;
-  const known = await (await caches.open(PAGES)).match(OWNER_KEY).then((kept) => kept?.text());
-  if (known !== undefined && known !== owner) await forget('copies');
-  if (owner === NOBODY) return false;
-  await (await caches.open(PAGES)).put(OWNER_KEY, new Response(owner));
-  return true;
-}
 
 const isData = (url: URL): boolean => url.pathname.endsWith('/__data.json');
 const viewOf = (url: URL): string => url.pathname.replace(/\/__data\.json$/, '') || '/';
@@ -128,29 +138,35 @@ async function fromNetwork(event: FetchEvent, url: URL): Promise<Response> {
 /** Data of a view is kept whole, whichever part of it was asked for. */
 const keyOf = (url: URL): string => (isData(url) ? `${viewOf(url)}/__data.json` : url.pathname);
 
+/** @param asked whose turn it was as it was asked for */
 async function keep(url: URL, answer: Response, asked: number): Promise<void> {
-  if (answer.redirected && new URL(answer.url).pathname === '/sign-in') {
-    await forget('copies');
-    return;
-  }
-  if (asked !== turn || !(await isOwners(answer))) return;
-  // Forgotten just now for this one's sake, it is this one's turn.
-  const since = turn;
+  if (answer.redirected && new URL(answer.url).pathname === '/sign-in') return forget('copies');
+  const owner = answer.headers.get(FOR_HEADER);
   const type = answer.headers.get('content-type') ?? '';
-  if (answer.status !== 200 || !/html|json/.test(type)) return;
   // Part of a view's data is no use by itself.
-  if (isData(url) && url.searchParams.get('x-sveltekit-invalidated')?.includes('0')) return;
-  await store(keyOf(url), answer, since);
+  const isWhole = !(isData(url) && url.searchParams.get('x-sveltekit-invalidated')?.includes('0'));
+  const isPage = answer.status === 200 && /html|json/.test(type) && isWhole;
+  const text = isPage ? await answer.text() : '';
+  await oneByOne(async () => {
+    if (asked !== turn || owner === null || !(await isFor(owner)) || !isPage) return;
+    const headers = new Headers(answer.headers);
+    for (const name of ['content-encoding', 'content-length', 'set-cookie']) headers.delete(name);
+    headers.set(STORED, String(Date.now()));
+    const pages = await caches.open(PAGES);
+    await pages.put(keyOf(url), new Response(text, { status: 200, headers }));
+  });
 }
 
-async function store(key: string, answer: Response, asked: number): Promise<void> {
-  const headers = new Headers(answer.headers);
-  for (const name of ['content-encoding', 'content-length', 'set-cookie']) headers.delete(name);
-  headers.set(STORED, String(Date.now()));
-  const text = await answer.text();
-  if (asked !== turn) return;
-  const pages = await caches.open(PAGES);
-  await pages.put(key, new Response(text, { status: 200, headers }));
+/** Makes the copies those of one owner: another's are forgotten first. @returns whether there is anybody to keep them for */
+async function isFor(owner: string): Promise<boolean> {
+  const known = await (await caches.open(PAGES)).match(OWNER_KEY).then((kept) => kept?.text());
+  if (known !== undefined && known !== owner) {
+    turn += 1;
+    await caches.delete(PAGES);
+  }
+  if (owner === NOBODY) return false;
+  if (known !== owner) await (await caches.open(PAGES)).put(OWNER_KEY, new Response(owner));
+  return true;
 }
 
 /** A page that was kept says since when, so that it counts on from there and not from now. */
@@ -174,13 +190,12 @@ worker.addEventListener('message', (event) => {
 });
 
 async function makeReady(): Promise<void> {
-  const asked = turn;
   for (const view of VIEWS)
     for (const path of [view, `${view}/__data.json`])
       try {
+        const asked = turn;
         const answer = await fetch(path);
         await keep(new URL(path, location.origin), answer, asked);
-        if (asked !== turn) return;
       } catch {
         return;
       }

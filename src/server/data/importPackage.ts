@@ -1,4 +1,4 @@
-import { parse, type CsvError } from 'csv-parse';
+import { CsvError, parse } from 'csv-parse';
 import type { Readable } from 'node:stream';
 import { settleAllAir } from '../air/air.ts';
 import { rebuild } from '../app/rebuild.ts';
@@ -111,8 +111,7 @@ class Import {
         batchFrom = info.bytes;
       }
     } catch (error) {
-      const { code } = error as CsvError;
-      if (typeof code === 'string' && code.startsWith('CSV_'))
+      if (error instanceof CsvError)
         throw new NotAPackage(
           `${file} is no table as this package has them: it was changed since it was exported.`
         );

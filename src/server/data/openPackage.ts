@@ -87,11 +87,16 @@ export async function openPackage(file: string): Promise<OpenPackage> {
     const entries = await entriesOf(zip);
     const about = entries.get('datapackage.json');
     if (!about || about.uncompressedSize > SMALL) throw new NotAPackage(NONE);
-    const format = formatOf(await textOf(await streamOf(zip, about)));
+    const { format, paths } = aboutOf(await textOf(await streamOf(zip, about)));
     if (format === null) throw new NotAPackage(NONE);
     if (format > FORMAT)
       throw new NotAPackage(
         'This package was made by a newer Brote: bring this one up to date first. Nothing of it was read.'
+      );
+    const missing = paths.find((path) => !entries.has(path));
+    if (missing !== undefined)
+      throw new NotAPackage(
+        `“${missing.slice(0, 80)}” is missing from this package. Export the package again, or copy it again from where you keep it.`
       );
     return {
       table: async (name) => {
@@ -112,12 +117,21 @@ async function textOf(stream: Readable): Promise<string> {
   return Buffer.concat(parts).toString('utf8');
 }
 
-/** The format a package says it has; null where it says none. */
-function formatOf(text: string): number | null {
+/** What a package says of itself: its format, null where it says none, and the files it is made of. */
+function aboutOf(text: string): { format: number | null; paths: readonly string[] } {
   try {
-    const { brote } = JSON.parse(text) as { brote?: { format?: unknown } };
-    return Number.isInteger(brote?.format) ? (brote!.format as number) : null;
+    const { brote, resources } = JSON.parse(text) as {
+      brote?: { format?: unknown };
+      resources?: unknown;
+    };
+    const listed: unknown[] = Array.isArray(resources) ? resources : [];
+    return {
+      format: Number.isInteger(brote?.format) ? (brote!.format as number) : null,
+      paths: listed
+        .map((one) => (one as { path?: unknown } | null)?.path)
+        .filter((path) => typeof path === 'string')
+    };
   } catch {
-    return null;
+    return { format: null, paths: [] };
   }
 }
