@@ -86,7 +86,8 @@ await runCommand(async () => {
   const folder = dataFolder('test');
   const cluster = await startCluster(bin, folder, false);
   const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, ...programs };
-  // A machine has two cores at least: what needs no server runs beside what does.
+  // A server's tests wait for it to start more than they compute, and a browser waits for its server: all run side by side,
+  // so that two cores are kept busy.
   const still = async () => {
     counts.push(
       await whole('Lint', [
@@ -104,12 +105,10 @@ await runCommand(async () => {
     counts.push(await mocha('test/core'), await mocha('test/ui'));
   };
   try {
-    await Promise.all([
-      still(),
-      mocha('test/server', env, { timeoutMs: TEST_MS }).then((count) => counts.push(count))
-    ]);
-    // A browser waits for its server, and the server for its browser: three pairs keep two cores busy.
-    counts.push(await mocha('test/browser', env, { jobs: 3, timeoutMs: TEST_MS }));
+    const running = ['test/server', 'test/browser'].map((folder) =>
+      mocha(folder, env, { jobs: 2, timeoutMs: TEST_MS }).then((count) => counts.push(count))
+    );
+    await Promise.all([still(), ...running]);
   } finally {
     cluster.stop();
   }

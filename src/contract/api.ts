@@ -26,8 +26,8 @@ export interface Problem {
   fields?: Record<string, string>;
 }
 
-/** What became of one event of a batch. */
-export type Recorded = { id: string; ok: true } | ({ id: string; ok: false } & Problem);
+/** What became of one event of a batch; `correctedTo` is when it stands, where that is not when it was said to be. */
+export type Recorded = { id: string; ok: true; correctedTo?: Millis } | ({ id: string; ok: false } & Problem);
 
 /** What a write changed, as it is now: the page puts it in place of what it knew. */
 export interface Patch {

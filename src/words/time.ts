@@ -54,6 +54,10 @@ export const dayAndTime = (at: number, now: number, locale: Locale): string =>
 export const dayAndTimeAlone = (at: number, now: number, locale: Locale): string =>
   capital(dayAndTime(at, now, locale));
 
+/** That a touch stands at another time than this page's clock showed. */
+export const clockChangedWords = (at: number, now: number, locale: Locale): string =>
+  `The server’s clock was changed. This was recorded for ${dayAndTime(at, now, locale)}.`;
+
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
 export function fromTo(from: number, until: number, now: number, locale: Locale): string {
   const sameDay = daysAway(until, from, locale.zone) === 0;

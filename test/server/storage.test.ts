@@ -1,44 +1,20 @@
-import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { expect } from 'chai';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { ask } from '../siege/ask.ts';
-import { JSON_TYPE, own, pitch, type Camp } from '../siege/camp.ts';
+import { own, pitch, type Camp } from '../siege/camp.ts';
+import { SmallDisk } from '../siege/disk.ts';
+import { noted } from '../siege/phases.ts';
 import { Ground, until, type Started } from '../support/started.ts';
 
-const MB = 1024 ** 2;
-
-/** A small file system of its own; null where this machine lets nobody mount one. */
-function smallDisk(sizeMb: number): { folder: string; clear: () => void } | null {
-  const folder = mkdtempSync(join(tmpdir(), 'brote-disk-'));
-  const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${sizeMb}m,mode=755`, 'tmpfs', folder]);
-  if (mounted.status !== 0) {
-    rmSync(folder, { recursive: true });
-    return null;
-  }
-  chmodSync(folder, 0o755);
-  return {
-    folder,
-    clear: () => {
-      spawnSync('umount', ['-l', folder]);
-      rmSync(folder, { recursive: true, force: true });
-    }
-  };
-}
-
 describe('a full disk', () => {
-  const disk = smallDisk(260);
+  const disk = SmallDisk.mount(260);
   let ground: Ground;
   let started: Started;
   let base: URL;
   let camp: Camp;
-  before(async function () {
-    // Without a disk of its own there is nothing to fill: a quota of the folder would not reach PostgreSQL.
-    if (!disk) return this.skip();
-    ground = new Ground(await freePort(), disk.folder);
+  before(async () => {
+    ground = new Ground(await freePort(), disk?.folder);
     started = ground.start({ BROTE_OPEN: '1', BROTE_LEAST_FREE_MB: '24' });
     base = new URL(await started.ready());
     camp = await pitch(base, 'Alder');
@@ -48,32 +24,9 @@ describe('a full disk', () => {
     disk?.clear();
   });
 
-  const write = async (text: string): Promise<{ status: number; text: string }> => {
-    const event = {
-      id: randomUUID(),
-      sowingId: camp.ids.sowing,
-      at: Date.now(),
-      body: { type: 'noted', text }
-    };
-    return ask(base, {
-      method: 'POST',
-      path: '/api/events',
-      headers: own(base, camp.cookie, JSON_TYPE),
-      body: JSON.stringify({ events: [event] })
-    });
-  };
+  const write = (text: string) => noted(base, camp, text);
   const read = async (path: string): Promise<number> =>
     (await ask(base, { method: 'GET', path, headers: own(base, camp.cookie) })).status;
-  const ballast = (name: string): string => join(disk!.folder, name);
-  const freeMb = (): number => {
-    const { bavail, bsize } = statfsSync(disk!.folder);
-    return (bavail * bsize) / MB;
-  };
-  /** Leaves so much room, MB. */
-  const fillTo = (name: string, leftMb: number): void => {
-    const bytes = Math.max(0, Math.floor((freeMb() - leftMb) * MB));
-    writeFileSync(ballast(name), Buffer.alloc(bytes));
-  };
   const log = async (): Promise<string> =>
     (
       await ask(base, {
@@ -85,7 +38,7 @@ describe('a full disk', () => {
 
   it('stops writes while there is room to end in order, answers reads, and goes on once there is room', async () => {
     expect((await write('before')).status).to.equal(200);
-    fillTo('ballast', 16);
+    disk!.fillTo('ballast', 16);
     const refused = await until(
       () => write('while full'),
       ({ status }) => status === 503
@@ -110,7 +63,7 @@ describe('a full disk', () => {
     });
     expect(form.status).to.equal(503);
     expect(form.text).to.include('storage is full').and.to.include('Kept as typed');
-    rmSync(ballast('ballast'));
+    disk!.makeRoom('ballast');
     await until(
       () => write('after'),
       ({ status }) => status === 200
@@ -125,12 +78,12 @@ describe('a full disk', () => {
     await ground.stop(started);
     started = ground.start({ BROTE_OPEN: '1', BROTE_LEAST_FREE_MB: '0' });
     await started.ready();
-    fillTo('ballast', 30);
+    disk!.fillTo('ballast', 30);
     for (let n = 0; n < 10; n += 1) {
       const text = `kept ${randomUUID()} ${'x'.repeat(1500)}`;
       if ((await write(text)).status === 200) kept.push(text.slice(0, 41));
     }
-    fillTo('last', 0);
+    disk!.fillTo('last', 0);
     const odd: number[] = [];
     for (let n = 0; n < 20; n += 1) {
       const text = `late ${randomUUID()} ${'x'.repeat(1500)}`;
@@ -138,8 +91,8 @@ describe('a full disk', () => {
       if (status === 200) kept.push(text.slice(0, 41));
       else if (status !== 503 && status !== 0) odd.push(status);
     }
-    rmSync(ballast('last'));
-    rmSync(ballast('ballast'));
+    disk!.makeRoom('last');
+    disk!.makeRoom('ballast');
     await until(
       () => write('room again'),
       ({ status }) => status === 200

@@ -105,6 +105,33 @@ describe('a touch', () => {
     expect(log.map(({ body }) => body.type)).to.deep.equal(['sown', 'undone']);
   });
 
+  it('is taken after the clock was set back, follows what was recorded before, and says so', async () => {
+    const now = Date.now();
+    const ahead = now + 5 * HOUR;
+    const id = randomUUID();
+    await inHousehold(home.id, (tx) =>
+      addSowing(tx, home.id, radishTray({ id, placeId: home.placeId, sowAt: ahead }), {
+        memberId: null,
+        at: ahead,
+        containerId: randomUUID()
+      })
+    );
+    const at = (millis: number, body: EventBody) => ({ id: randomUUID(), sowingId: id, at: millis, body });
+    const session = sessionOf(home.id);
+    await inHousehold(home.id, (tx) =>
+      recordEvents(tx, { ...session, household: { ...session.household, clockAheadMs: 5 * HOUR } }, [
+        at(ahead, { type: 'sown', waterG: 300 })
+      ])
+    );
+    const { results } = await record([
+      at(ahead + HOUR, { type: 'watered', waterG: 40 }),
+      at(now, { type: 'turned' })
+    ]);
+    expect(results.map((one) => one.ok && one.correctedTo)).to.deep.equal([ahead, ahead]);
+    const log = readLog((await inHousehold(home.id, (tx) => findSowing(tx, id)))!);
+    expect(log.map(({ body }) => body.type)).to.deep.equal(['sown', 'watered', 'turned']);
+  });
+
   it('sent again changes nothing, and says what is there', async () => {
     const id = await tray();
     const sown = touch(id, 1, { type: 'sown', waterG: 300 });

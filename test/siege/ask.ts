@@ -12,6 +12,7 @@ export interface Sent {
 export interface Came {
   status: number;
   text: string;
+  bytes: Buffer;
   headers: Record<string, string | string[] | undefined>;
   ms: number;
   /** Whether it took longer than anything may. */
@@ -33,7 +34,7 @@ export function ask(base: URL, sent: Sent): Promise<Came> {
       settled = true;
       resolve({ ...came, ms: performance.now() - started });
     };
-    const none = (hung: boolean) => done({ status: 0, text: '', headers: {}, hung });
+    const none = (hung: boolean) => done({ status: 0, text: '', bytes: Buffer.alloc(0), headers: {}, hung });
     let going;
     try {
       going = request(
@@ -47,12 +48,13 @@ export function ask(base: URL, sent: Sent): Promise<Came> {
           timeout: HUNG_MS
         },
         (answer) => {
-          let text = '';
-          answer.setEncoding('utf8');
-          answer.on('data', (chunk: string) => (text += chunk));
-          answer.on('end', () =>
-            done({ status: answer.statusCode ?? 0, text, headers: answer.headers, hung: false })
-          );
+          const parts: Buffer[] = [];
+          answer.on('data', (part: Buffer) => parts.push(part));
+          answer.on('end', () => {
+            const bytes = Buffer.concat(parts);
+            const text = bytes.toString('utf8');
+            done({ status: answer.statusCode ?? 0, text, bytes, headers: answer.headers, hung: false });
+          });
           answer.on('error', () => none(false));
         }
       );

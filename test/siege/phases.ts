@@ -143,6 +143,17 @@ export interface Kills {
   slowestBackMs: number;
 }
 
+/** Writes a note to a household's tray. */
+export const noted = (base: URL, camp: Camp, text: string, id: string = randomUUID()): Promise<Came> => {
+  const event = { id, sowingId: camp.ids.sowing, at: Date.now(), body: { type: 'noted', text } };
+  return ask(base, {
+    method: 'POST',
+    path: '/api/events',
+    headers: own(base, camp.cookie, JSON_TYPE),
+    body: JSON.stringify({ events: [event] })
+  });
+};
+
 /** Writes that are acknowledged before each kill, and after the last one. */
 const WRITES_BETWEEN = 12;
 
@@ -168,20 +179,10 @@ export async function killing(
   const write = async (writer: number) => {
     for (let n = 0; writing; n += 1) {
       const text = `written-${writer}-${n}-${randomUUID()}`;
-      const event = {
-        id: randomUUID(),
-        sowingId: camp.ids.sowing,
-        at: Date.now(),
-        body: { type: 'noted', text }
-      };
+      const id = randomUUID();
       // As a phone does: again and again under one id, until somebody says that it is kept.
       for (let tries = 0; ; tries += 1) {
-        const came = await ask(base, {
-          method: 'POST',
-          path: '/api/events',
-          headers: own(base, camp.cookie, JSON_TYPE),
-          body: JSON.stringify({ events: [event] })
-        });
+        const came = await noted(base, camp, text, id);
         if (came.status === 200) {
           taken.push(text);
           break;

@@ -112,7 +112,7 @@
   <AsideList now={data.now} locale={data.household} />
   {@render children()}
 </Shell>
-<UndoBar />
+<UndoBar now={data.now} locale={data.household} />
 {#if journal.signedOut}
   <SignInAgain
     household={data.household.name}

@@ -8,7 +8,8 @@ import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, withEvent } from '../../core/sowing/record.ts';
 import { wrongCut } from '../../core/harvest/check.ts';
 import { wrongTaking } from '../../core/pantry/check.ts';
-import { DAY, MINUTE, type Millis } from '../../core/time/zone.ts';
+import { CLOCK_SLACK, standsAt } from '../../core/time/setBack.ts';
+import { DAY, type Millis } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
 import { check } from '../../contract/schemas/check.ts';
@@ -28,8 +29,6 @@ import { Breath } from '../requests/breath.ts';
 import { derive } from './derive.ts';
 import { tooHeavyMove } from './move.ts';
 
-/** A device's clock may run behind so far: what was touched just after planning is not from before it. */
-const SLACK = 10 * MINUTE;
 /** What is older than this is written as a note. */
 const OLDEST = 30 * DAY;
 
@@ -78,7 +77,10 @@ export async function recordEvents(
       results.push(one);
       continue;
     }
-    const { event, sowingId } = one;
+    const { sowingId } = one;
+    const record = records.get(sowingId);
+    const { corrected, ...stands } = standsAt(one.event.at, now, record ? latestOf(record) : now);
+    const event = { ...one.event, ...stands };
     const before = taken.find((other) => other.event.id === event.id);
     const same = before
       ? { id: event.id, sowingId: before.sowingId, body: before.event.body }
@@ -86,12 +88,13 @@ export async function recordEvents(
     await breath.taken();
     const problem = same
       ? conflict(one, same)
-      : await problemOf(tx, one, records.get(sowingId), { facts, units: household.units, now });
-    results.push(problem ? { id: event.id, ok: false, ...problem } : { id: event.id, ok: true });
+      : await problemOf(tx, { ...one, event }, record, { facts, units: household.units, now });
+    if (problem) results.push({ id: event.id, ok: false, ...problem });
+    else results.push({ id: event.id, ok: true, ...(corrected && !same ? { correctedTo: event.at } : {}) });
     if (problem || same) continue;
-    records.set(sowingId, { ...records.get(sowingId)!, ...withEvent(records.get(sowingId)!, event) });
+    records.set(sowingId, { ...record!, ...withEvent(record!, event) });
     changed.add(sowingId);
-    taken.push(one);
+    taken.push({ ...one, event });
   }
   const after = [...changed].map((id) => records.get(id)!);
   await insertEvents(tx, household.id, taken);
@@ -119,6 +122,10 @@ async function judgeTimers(
   if (at !== null) await judgeBy(tx, at - now + Date.now());
 }
 
+/** The latest time that a sowing is known to have been there at. */
+const latestOf = (record: FoundSowing): Millis =>
+  Math.max(record.begunAt, ...readLog(record).map(({ at }) => at));
+
 /** One event as it is sent, or what is wrong with it. */
 function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Recorded, { ok: false }> {
   const id = String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 60);
@@ -136,7 +143,7 @@ function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Reco
   if (at < now - OLDEST) return refused('This was over a month ago: write it as a note instead.');
   const event = {
     id: checked.value.id,
-    at: Math.min(at, now + MINUTE),
+    at,
     by,
     taskKey: taskKey ?? null,
     body
@@ -164,7 +171,7 @@ async function problemOf(
 ): Promise<Problem | null> {
   const { body, at } = event;
   if (!record) return { code: 'missing', message: 'This tray is not in your household.' };
-  if (at < record.begunAt - SLACK)
+  if (at < record.begunAt - CLOCK_SLACK)
     return wrong('This was before the sowing began: check the time, or write it as a note.');
   switch (body.type) {
     case 'moved': {

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { clockChangedWords, type Locale } from '$words/time.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
 
+  let { now, locale }: { now: number; locale: Locale } = $props();
   const journal = useJournal();
   const waiting = $derived(journal.waiting ? journal.outgoing.length : 0);
 </script>
@@ -27,7 +29,13 @@
   {:else if journal.last}
     {@const last = journal.last}
     <div class="line">
-      <span>{last.words}</span><button class="chip" onclick={() => journal.undoAll(last.events)}>Undo</button>
+      <span
+        >{last.words}{#if journal.correctedTo !== null}<br />{clockChangedWords(
+            journal.correctedTo,
+            now,
+            locale
+          )}{/if}</span
+      ><button class="chip" onclick={() => journal.undoAll(last.events)}>Undo</button>
     </div>
   {/if}
 </div>

@@ -63,6 +63,8 @@ export class Journal {
   waiting = $state<Waiting>(null);
   signedOut = $state(false);
   refused = $state<string | null>(null);
+  /** When the last touch stands, where the server's clock says another time than this page's. */
+  correctedTo = $state<number | null>(null);
   readonly patches = new Patches();
   private readonly queue: Queue<Outgoing>;
 
@@ -125,6 +127,7 @@ export class Journal {
     });
     this.outgoing.push(...outs);
     this.refused = null;
+    this.correctedTo = null;
     // Kept while it is sent: whichever ends first, it is not lost.
     void this.queue.put('outgoing', snapshot(outs));
     const outcome = await this.send(outs, true);
@@ -210,7 +213,10 @@ export class Journal {
     this.outgoing = this.outgoing.filter(({ event }) => !wasSent(event.id));
     for (const out of outs) {
       const result = results?.find(({ id }) => id === out.event.id);
-      if (result?.ok) continue;
+      if (result?.ok) {
+        this.correctedTo = result.correctedTo ?? this.correctedTo;
+        continue;
+      }
       const told: Problem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
       first ??= told;
       if (!watched || answer!.status >= 500)
