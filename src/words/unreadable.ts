@@ -1,5 +1,6 @@
 /** What a record of each table is called. */
 const OF: Readonly<Record<string, string>> = {
+  households: 'household',
   places: 'place',
   containers: 'container',
   own_crops: 'crop',

@@ -1,7 +1,8 @@
 import type postgres from 'postgres';
+import { randomUUID } from 'node:crypto';
 import { ask } from './ask.ts';
-import type { Camp } from './camp.ts';
-import { targets } from './routes.ts';
+import { JSON_TYPE, own, type Camp } from './camp.ts';
+import { targets, type Target } from './routes.ts';
 
 /** What became of values that no form lets through, written past the application. */
 export interface Nonsense {
@@ -46,6 +47,43 @@ async function columnsOf(sql: postgres.Sql): Promise<Column[]> {
     order by 1, 2`;
 }
 
+/** Gives a household one of everything that its forms make, and a reminder as the worker leaves it. */
+async function fillAll(
+  base: URL,
+  camp: Camp,
+  all: readonly Target[],
+  sql: postgres.Sql,
+  home: string
+): Promise<void> {
+  for (const { sent } of all) if (sent.method !== 'GET') await ask(base, sent);
+  const put = (path: string, body: unknown) =>
+    ask(base, {
+      method: 'PUT',
+      path,
+      headers: own(base, camp.cookie, JSON_TYPE),
+      body: JSON.stringify(body)
+    });
+  await put('/api/ahead/appetite', {
+    eaters: [{ id: randomUUID(), name: 'All', gByWeekday: [30, 30, 30, 30, 30, 0, 0] }],
+    tastes: [{ cropKey: 'radish', taste: 'liked', leastShare: 0.1, mostShare: 0.6 }],
+    daysOff: [7]
+  });
+  await put('/api/ahead/orders', {
+    id: randomUUID(),
+    cropKey: 'radish',
+    containerId: camp.ids.container,
+    count: 1,
+    medium: 'coir',
+    methodKey: 'press-and-wait',
+    placeId: camp.ids.place,
+    rule: { kind: 'every', days: 7 },
+    fromDay: '2027-01-04'
+  });
+  await sql`insert into reminders (household_id, id, key, kind, due_at, until_at, told_at, body)
+    values (${home}, gen_random_uuid(), 'siege', 'round', now(), now() + interval '1 day', now(),
+      ${sql.json({ type: 'round', stops: 1 })})`;
+}
+
 /**
  * Writes nonsense into every number and every piece of JSON of a household, one column at a time, opens its pages, and puts
  * back what was there: whatever stands in the database, no page is an error.
@@ -58,12 +96,14 @@ export async function writeNonsense(
   sql: postgres.Sql,
   every: number
 ): Promise<Nonsense> {
-  const all = targets(base, camp, camp).filter(({ spares }) => !spares);
-  // One of everything that its forms make.
-  for (const { sent } of all) if (sent.method !== 'GET') await ask(base, sent);
-  const pages = all.filter(({ name }) => name.startsWith('GET /'));
   const [{ home }] = await sql<[{ home: string }]>`
     select household_id as home from sowings where id = ${camp.ids.sowing}`;
+  const all = targets(base, camp, camp).filter(({ spares }) => !spares);
+  await fillAll(base, camp, all, sql, home);
+  // A page is asked for its data on the way.
+  const pages = all.filter(
+    ({ name, sent }) => name.startsWith('GET /') && !sent.path.includes('__data.json')
+  );
   const found: Nonsense = { written: 0, refused: 0, visited: 0, errors: [], empty: [] };
   let nth = 0;
   for (const { table, column, type, keys } of await columnsOf(sql)) {

@@ -364,6 +364,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   const put = (path: string, body: unknown, method = 'PUT') =>
     all.push({
       name: `${method} ${path}`,
+      json: body,
       sent: {
         method,
         path,

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { DEFAULT_METHOD } from '$core/supplies/methods/ready.ts';
 import { inHousehold } from '$server/db/connection.ts';
-import { addHousehold, isNameTaken } from '$server/households/household.ts';
+import { addHousehold, isNameTaken, USUAL_DAY } from '$server/households/household.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
@@ -44,9 +44,7 @@ export const actions: Actions = {
           units,
           passphraseHash,
           latitudeDeg: likelyLatitude(zone),
-          wakeMin: 420,
-          sleepMin: 1350,
-          roundsMin: [450, 1230],
+          ...USUAL_DAY,
           methodKey: DEFAULT_METHOD.key
         });
         return true;

@@ -49,7 +49,10 @@ export async function addReadings(
   return added;
 }
 
-/** Writes the means of some stretches anew from the readings. */
+/** How many stretches are gone through at once: some thousand readings of a sensor that sends every minute. */
+const SETTLED_BINS = 40;
+
+/** Writes the means of some stretches anew from the readings, and carries the latest onto the place. */
 async function settleAir(
   tx: Tx,
   householdId: string,
@@ -57,7 +60,23 @@ async function settleAir(
   first: number,
   last: number
 ): Promise<void> {
+  for (let bin: number | null = first; bin !== null && bin <= last;) {
+    const end: number = Math.min(bin + SETTLED_BINS - 1, last);
+    await settleBins(tx, householdId, placeId, bin, end);
+    bin = await measuredFrom(tx, placeId, end + 1);
+  }
+  await settlePlace(tx, placeId);
+}
+
+async function settleBins(
+  tx: Tx,
+  householdId: string,
+  placeId: string,
+  first: number,
+  last: number
+): Promise<void> {
   const readings = await readingsBetween(tx, placeId, first * BIN_MS, (last + 1) * BIN_MS - 1);
+  if (readings.length === 0) return;
   const rows = binned(readings).map(({ index, tempC, humidityPct }) => ({
     household_id: householdId,
     place_id: placeId,
@@ -65,14 +84,16 @@ async function settleAir(
     deci_c: Math.round(tempC * 10),
     humidity_pct: humidityPct === null ? null : Math.round(humidityPct)
   }));
-  for (let from = 0; from < rows.length; from += 5000)
-    await tx`insert into air ${tx(rows.slice(from, from + 5000))}
-      on conflict (household_id, place_id, bin) do update set deci_c = excluded.deci_c, humidity_pct = excluded.humidity_pct`;
-  await settlePlace(tx, placeId);
+  await tx`insert into air ${tx(rows)}
+    on conflict (household_id, place_id, bin) do update set deci_c = excluded.deci_c, humidity_pct = excluded.humidity_pct`;
 }
 
-/** How much of a place's readings are gone through at once. */
-const SETTLED_BINS = 800;
+/** The first stretch from one on in which anything was measured; null for none. */
+async function measuredFrom(tx: Tx, placeId: string, bin: number): Promise<number | null> {
+  const [row] = await tx<{ at: Date | null }[]>`
+    select min(at) as at from readings where place_id = ${placeId} and at >= ${new Date(bin * BIN_MS)}`;
+  return row?.at ? binIndex(row.at.getTime()) : null;
+}
 
 /** Works the means of all places out again from their readings, as where many were imported at once. */
 export async function settleAllAir(tx: Tx, householdId: string): Promise<void> {
@@ -80,8 +101,7 @@ export async function settleAllAir(tx: Tx, householdId: string): Promise<void> {
   const places = await tx<{ place_id: string; first: Date; last: Date }[]>`
     select place_id, min(at) as first, max(at) as last from readings group by place_id`;
   for (const { place_id, first, last } of places)
-    for (let bin = binIndex(first.getTime()); bin <= binIndex(last.getTime()); bin += SETTLED_BINS)
-      await settleAir(tx, householdId, place_id, bin, bin + SETTLED_BINS - 1);
+    await settleAir(tx, householdId, place_id, binIndex(first.getTime()), binIndex(last.getTime()));
 }
 
 /** The means of a place between two moments, oldest first. */

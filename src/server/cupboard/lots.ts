@@ -1,4 +1,5 @@
 import type { Lot, LotPart, LotStock } from '../../core/supplies/seed/lot.ts';
+import { MOST_SEED_G } from '../../contract/schemas/sowing.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -25,11 +26,10 @@ interface LotRow {
 export async function listLots(tx: Tx): Promise<LotStock[]> {
   const rows = await tx<LotRow[]>`
     with taken as (
-      select s.lot_id, s.seed_g, s.created_at from sowings s where s.lot_id is not null
+      select s.lot_id, least(s.seed_g, ${MOST_SEED_G}), s.created_at from sowings s where s.lot_id is not null
       union all
-      select (part->>'lotId')::uuid, (part->>'seedG')::float8, s.created_at
-      from sowings s cross join lateral jsonb_array_elements(s.mix) part
-      where s.mix is not null and part->>'lotId' is not null
+      select part.lot_id, part.seed_g, s.created_at from sowings s cross join lateral mix_parts(s.mix) part
+      where s.mix is not null and part.lot_id is not null
     )
     select l.id, l.crop_key, l.parts, l.name, l.weighed_g, l.price, l.packet_g, l.bought_on::text, l.best_before::text, l.packet_pct,
       l.test_sprouted, l.test_of,

@@ -5,6 +5,7 @@ import { rebuild } from '../app/rebuild.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 import { changeMoney } from '../households/prices.ts';
+import { Breath } from '../requests/breath.ts';
 import { nameKey } from '../../contract/text.ts';
 import { changeSettings } from '../households/household.ts';
 import { NotAPackage } from './notAPackage.ts';
@@ -69,6 +70,7 @@ class Import {
   private readonly members: Aliases = new Map();
   private readonly containers: Aliases = new Map();
   private readonly sowings = new Set<string>();
+  private readonly breath = new Breath();
 
   constructor(
     private readonly tx: Tx,
@@ -78,9 +80,15 @@ class Import {
   async table(table: PackageTable, stream: Readable): Promise<{ added: number; known: number }> {
     let [added, seen] = [0, 0];
     let batch: Row[] = [];
+    // The database writes one batch while the next one is read.
+    let writing = Promise.resolve();
     const take = async () => {
-      if (batch.length > 0 && this.wrong.length === 0) added += await this.write(table, batch);
+      await writing;
+      const full = batch;
       batch = [];
+      if (full.length === 0 || this.wrong.length > 0) return;
+      writing = this.write(table, full).then((many) => void (added += many));
+      writing.catch(() => {});
     };
     const file = `data/${table.name}.csv`;
     const lines = piped(
@@ -99,6 +107,7 @@ class Import {
         info: { lines: number; bytes: number };
       }>) {
         seen += 1;
+        await this.breath.taken();
         try {
           batch.push(rowOf(table, record, this.known));
         } catch (error) {
@@ -118,6 +127,7 @@ class Import {
       throw error;
     }
     await take();
+    await writing;
     return { added, known: seen - added };
   }
 

@@ -1,4 +1,9 @@
-import { nameKey } from '../../contract/text.ts';
+import { isZone } from '../../contract/schemas/household.ts';
+import { isKey, nameKey } from '../../contract/text.ts';
+import { DEFAULT_METHOD } from '../../core/supplies/methods/ready.ts';
+import { likelyLatitude } from './latitude.ts';
+import { faultOf } from '../data/faultOf.ts';
+import { note } from '../data/sound.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -36,20 +41,33 @@ export interface HouseholdRow {
   clock_ahead_ms: string | number;
 }
 
-/** A household from its row. */
+/** When a household wakes, sleeps and looks after its trays until it says otherwise. */
+export const USUAL_DAY = { wakeMin: 420, sleepMin: 1350, roundsMin: [450, 1230] };
+
+const faultOfHousehold = (row: HouseholdRow): string | null => faultOf('households', { ...row }, null);
+
+/** A household from its row. Settings that cannot be read go by what is usual. */
 export function householdOf(row: HouseholdRow): Household {
+  const { zone, latitude_deg: latitude, clock_ahead_ms: ahead } = row;
+  const rest = { id: row.household_id, name: row.name, demo: row.demo, clockAheadMs: Number(ahead) };
+  if (faultOfHousehold(row) !== null)
+    return {
+      ...rest,
+      ...USUAL_DAY,
+      zone: isZone(zone) ? zone : 'UTC',
+      units: row.units === 'us' ? 'us' : 'metric',
+      latitudeDeg: Math.abs(latitude) <= 90 ? latitude : likelyLatitude(zone),
+      methodKey: isKey(row.method_key) ? row.method_key : DEFAULT_METHOD.key
+    };
   return {
-    id: row.household_id,
-    name: row.name,
-    zone: row.zone,
+    ...rest,
+    zone,
     units: row.units,
-    latitudeDeg: row.latitude_deg,
+    latitudeDeg: latitude,
     wakeMin: row.wake_min,
     sleepMin: row.sleep_min,
     roundsMin: row.rounds_min,
-    methodKey: row.method_key,
-    demo: row.demo,
-    clockAheadMs: Number(row.clock_ahead_ms)
+    methodKey: row.method_key
   };
 }
 
@@ -77,6 +95,8 @@ export async function findHousehold(tx: Tx): Promise<Household> {
   const [row] = await tx<HouseholdRow[]>`
     select household_id, name, zone, units, latitude_deg, wake_min, sleep_min, rounds_min, method_key, demo, clock_ahead_ms
     from households where household_id = current_household()`;
+  const fault = faultOfHousehold(row!);
+  if (fault !== null) note(tx, 'households', { ...row! }, fault);
   return householdOf(row!);
 }
 

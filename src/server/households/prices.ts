@@ -61,8 +61,8 @@ export async function seedTakenSince(tx: Tx, since: number): Promise<SeedTaken[]
     select crop_key, lot_id, seed_g, sown_at as at from sowings
     where sown_at >= ${new Date(since)} and mix is null
     union all
-    select part->>'cropKey', (part->>'lotId')::uuid, (part->>'seedG')::float8, s.sown_at
-    from sowings s cross join lateral jsonb_array_elements(s.mix) part
+    select part.crop_key, part.lot_id, part.seed_g, s.sown_at
+    from sowings s cross join lateral mix_parts(s.mix) part
     where s.sown_at >= ${new Date(since)} and s.mix is not null`;
   return rows.map(({ crop_key, lot_id, seed_g, at }) => ({
     cropKey: crop_key,

@@ -82,7 +82,7 @@ interface KeptRow extends ContainerRow {
 /** The household's containers with what is kept about each, and how many stand under sowings now or wait to be cleaned. */
 export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
   const rows = await tx<KeptRow[]>`
-    select c.*, coalesce(used.containers, 0)::int as in_use, coalesce(used.to_clean, 0)::int as to_clean
+    select c.*, coalesce(used.containers, 0)::float8 as in_use, coalesce(used.to_clean, 0)::float8 as to_clean
     from containers c left join (
       select container_id, sum(containers) as containers, sum(containers) filter (where emptied) as to_clean
       from (select container_id, max(count) as containers, bool_and(ended_at is not null) as emptied
