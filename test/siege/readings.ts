@@ -21,12 +21,12 @@ const ASKED = 15;
 /** As a sensor that sends every minute. */
 const EVERY_MS = 60_000;
 
-/** A package of nothing but readings of a place, each a minute before the one after it. */
-async function packageOf(placeId: string, from: number, count: number): Promise<Buffer> {
+/** A package of nothing but readings of a place up to a moment, in the order of every package. */
+async function packageOf(placeId: string, until: number, count: number): Promise<Buffer> {
   const device = randomUUID();
   const lines = ['place_id,at,source,temp_c,humidity_pct'];
-  for (let n = 0; n < count; n += 1) {
-    const at = new Date(from - n * EVERY_MS).toISOString();
+  for (let n = count - 1; n >= 0; n -= 1) {
+    const at = new Date(until - n * EVERY_MS).toISOString();
     lines.push(`${placeId},${at},${device},${18 + (n % 50) / 10},${50 + (n % 20)}`);
   }
   const zip = new ZipFile();

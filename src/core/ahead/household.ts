@@ -94,10 +94,13 @@ export interface OrdersAhead {
   drafts: Draft[];
 }
 
-/** What a household's standing orders lay into the weeks ahead, in steps of one order each. */
+/**
+ * What a household's standing orders lay into the weeks ahead, in small steps.
+ * @param sowings its sowings as they stand; worked out where not given
+ */
 export function* ordersOf(
   data: AheadData,
-  sowings: readonly Projected[] = projected(data, data.records)
+  sowings?: readonly Projected[]
 ): Generator<void, OrdersAhead, void> {
   const { household, book, now } = data;
   const facts = factsOf(household, book);
@@ -117,7 +120,8 @@ export function* ordersOf(
     const lightPlace = lightPlaceFor(growable.crop, null, facts.places.values(), here);
     return [{ ...order, growable, place, lightPlace, done: new Set(order.done) }];
   });
-  const underWay = sowings.filter(({ state }) => state.stage !== 'ended');
+  const all = sowings ?? (yield* projectedInSteps(data, data.records));
+  const underWay = all.filter(({ state }) => state.stage !== 'ended');
   const drafts = yield* layDrafts(orders, {
     context,
     horizon,
@@ -129,12 +133,14 @@ export function* ordersOf(
 }
 
 /** Works out what a household's weeks ahead follow from. */
-export function aheadOf(
-  data: AheadData,
-  sowings: readonly Projected[] = projected(data, data.records)
-): Ahead {
+export const aheadOf = (data: AheadData, sowings?: readonly Projected[]): Ahead =>
+  finished(aheadInSteps(data, sowings));
+
+/** The same in small steps. */
+export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): Generator<void, Ahead, void> {
   const { book, now } = data;
-  const { facts, context, horizon, underWay, drafts } = finished(ordersOf(data, sowings));
+  const { facts, context, horizon, underWay, drafts } = yield* ordersOf(data, sowings);
+  const kept = yield* projectedInSteps(data, data.kept);
   const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
     planned ? [{ ...planned.projected, setup: { ...planned.setup, id: `${orderId} ${day}` } }] : []
   );
@@ -158,15 +164,23 @@ export function aheadOf(
       growables: growablesOf(data),
       sowings: [...underWay, ...laid],
       locked: new Set([...data.locked, ...laid.map(({ setup }) => setup.id)]),
-      pantry: projected(data, data.kept).flatMap((one) => pantryOf(one, facts.rhythm.zone).items),
+      pantry: kept.flatMap((one) => pantryOf(one, facts.rhythm.zone).items),
       prices: data.prices
     }
   };
 }
 
-function projected({ household, book }: AheadData, records: readonly SowingRecord[]): Projected[] {
+function* projectedInSteps(
+  { household, book }: AheadData,
+  records: readonly SowingRecord[]
+): Generator<void, Projected[], void> {
   const facts = factsOf(household, book);
-  return records.map((record) => project(facts, record.setup, readLog(record)));
+  const all: Projected[] = [];
+  for (const record of records) {
+    all.push(project(facts, record.setup, readLog(record)));
+    yield;
+  }
+  return all;
 }
 
 /** Of a crop's lots that which is used first: what keeps least, and of those the older. */

@@ -7,7 +7,14 @@ import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import { AHEAD_D, type Doing, type RoundAhead, type Story, goThroughInSteps } from '../steps/ahead.ts';
+import {
+  AHEAD_D,
+  type Doing,
+  type RoundAhead,
+  type Story,
+  goThroughInSteps,
+  standingInSteps
+} from '../steps/ahead.ts';
 import { finished } from '../time/inSteps.ts';
 import type { StopStep } from '../steps/walk.ts';
 import { hangsAt } from '../steps/withhold.ts';
@@ -98,7 +105,7 @@ export const awayPlan = (
   now: Millis
 ): AwayPlan => finished(awayPlanInSteps(facts, stories, absence, now));
 
-/** The same in steps of a round each. */
+/** The same in small steps. */
 export function* awayPlanInSteps(
   facts: HouseholdFacts,
   stories: readonly Story[],
@@ -110,19 +117,19 @@ export function* awayPlanInSteps(
   const before =
     now < leavesAt ? (yield* goThroughInSteps(facts, stories, now, leavesAt)).stories : [...stories];
   const from = Math.max(now, leavesAt);
-  const alone = before
-    .map(({ setup, events }) => project(facts, setup, events))
-    .filter(({ state }) => state.stage !== 'ended');
+  const alone = yield* standingInSteps(facts, before);
   const rounds = yield* sittersRounds(facts, before, from, backAt - 1);
   const notBegun = new Set(
     stories.filter(({ events }) => reduceEvents(events).stage === 'prepare').map(({ setup }) => setup.id)
   );
   const eventsOf = new Map(before.map(({ setup, events }) => [setup.id, events]));
-  const trays = standingOf(alone).map((standing) => {
+  const trays: Outlasting[] = [];
+  for (const standing of standingOf(alone)) {
     const visits = rounds.filter(({ walk }) => walk.stops.some(({ key }) => key === standing.key)).length;
     const later = standing.sowings.some(({ setup }) => notBegun.has(setup.id));
-    return outlasting(facts, standing, eventsOf, { from, backAt, visits, later });
-  });
+    trays.push(outlasting(facts, standing, eventsOf, { from, backAt, visits, later }));
+    yield;
+  }
   return { trays, rounds };
 }
 

@@ -1,6 +1,6 @@
 import { isSoaked } from '../crops/crop.ts';
-import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
-import { goThroughInSteps, type Story } from '../steps/ahead.ts';
+import type { HouseholdFacts, Projected } from '../sowing/project.ts';
+import { goThroughInSteps, standingInSteps, type Story } from '../steps/ahead.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';
@@ -21,7 +21,7 @@ export type CalendarEntry = { uid: string; from: Millis; until: Millis } & (
   | ({ kind: 'window'; earliest: Millis; latest: Millis; bestAt: Millis; expectedG: number } & Named)
 );
 
-/** The household's days to come: rounds with their content, soaks, and harvest windows; in steps of a round each. */
+/** The household's days to come: rounds with their content, soaks, and harvest windows; in small steps. */
 export function* calendarOf(
   facts: HouseholdFacts,
   stories: readonly Story[],
@@ -34,9 +34,7 @@ export function* calendarOf(
       ? [{ uid: `round-${body.roundKey}`, kind: 'round', from: at, until: at + ROUND_MIN * MINUTE, body }]
       : [];
   });
-  const standing = stories
-    .map(({ setup, events }) => project(facts, setup, events))
-    .filter(({ state }) => state.stage !== 'ended');
+  const standing = yield* standingInSteps(facts, stories);
   return [...rounds, ...standing.flatMap((sowing) => [...soakEntry(sowing), ...windowEntry(sowing)])];
 }
 

@@ -1,5 +1,5 @@
 import type { SowingEvent } from '../sowing/event.ts';
-import { project, type HouseholdFacts } from '../sowing/project.ts';
+import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
 import { roundAt, roundsBetween } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
@@ -14,6 +14,20 @@ export interface Story {
 /** Which of a round's steps are taken for done, so that the rounds after it are asked as they will stand then. */
 export type Doing = (step: StopStep, at: Millis) => boolean;
 
+/** How those of some sowings stand that have not ended, in steps of a sowing each. */
+export function* standingInSteps(
+  facts: HouseholdFacts,
+  stories: readonly Story[]
+): Generator<void, Projected[], void> {
+  const standing: Projected[] = [];
+  for (const { setup, events } of stories) {
+    const projected = project(facts, setup, events);
+    if (projected.state.stage !== 'ended') standing.push(projected);
+    yield;
+  }
+  return standing;
+}
+
 /** One round to come, with what it will ask for. */
 export interface RoundAhead {
   at: Millis;
@@ -27,9 +41,9 @@ export const AHEAD_D = 60;
 export const doesAll: Doing = () => true;
 
 /**
- * The rounds between two moments as they are expected, each after the ones before it, and how the sowings stand once they were
- * walked: the same walk as today's, on trays to which was done what `doing` says. Cues are not looked for, so stages go by what
- * is expected. In steps of a round each, for whoever has other things to do in between.
+ * The rounds expected between two moments, and how the sowings stand after them. Each round is the same walk as today's, on
+ * trays to which everything that `doing` chose from the rounds before it was done. Nobody looks at a tray meanwhile, so its
+ * stages come as expected. In small steps, so that the caller can do other work between them.
  */
 export function* goThroughInSteps(
   facts: HouseholdFacts,
@@ -41,9 +55,7 @@ export function* goThroughInSteps(
   let standing: Story[] = [...stories];
   const rounds: RoundAhead[] = [];
   for (const at of roundsBetween(facts.rhythm, from, Math.min(until, from + AHEAD_D * DAY))) {
-    const projected = standing
-      .map(({ setup, events }) => project(facts, setup, events))
-      .filter(({ state }) => state.stage !== 'ended');
+    const projected = yield* standingInSteps(facts, standing);
     const here = walk(projected, roundAt(facts.rhythm, at), at);
     const done = here.stops.flatMap(({ steps }) =>
       steps.filter((step) => doing(step, at)).flatMap((step) => eventsOf(step, at))

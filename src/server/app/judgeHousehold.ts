@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { orderReminders } from '../../core/ahead/orderReminders.ts';
 import { judge, type Reminding } from '../../core/reminders/due.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
-import { project, type HouseholdFacts, type Projected } from '../../core/sowing/project.ts';
+import type { HouseholdFacts, Projected } from '../../core/sowing/project.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import { isQuiet, quietEnds } from '../../core/reminders/quiet.ts';
 import { lastReadings } from '../air/air.ts';
@@ -17,6 +17,7 @@ import { isoDay } from '../../words/time.ts';
 import { listAway } from '../people/away.ts';
 import { turnsOf } from '../people/turns.ts';
 import { ordersAhead } from './ordersAhead.ts';
+import { projectRecords } from './projectRecords.ts';
 import { listForRound, listInPantry } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
@@ -41,10 +42,11 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   const facts = factsOf(household, book);
   const now = householdNow(household);
   const onOrder = await ordersAhead(tx);
-  const all = records.map((record) => {
-    const story = { setup: record.setup, events: readLog(record) };
-    return { story, projected: project(facts, story.setup, story.events) };
-  });
+  const [standing, inPantry] = [await projectRecords(facts, records), await projectRecords(facts, kept)];
+  const all = records.map((record, at) => ({
+    story: { setup: record.setup, events: readLog(record) },
+    projected: standing[at]!
+  }));
   const underWay = all.filter(({ projected }) => projected.state.stage !== 'ended');
   return {
     household,
@@ -54,7 +56,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
     reminding: {
       stories: underWay.map(({ story }) => story),
       emptied: all.flatMap(({ projected }) => (projected.state.stage === 'ended' ? [projected] : [])),
-      pantry: kept.map(({ setup, log }) => project(facts, setup, readLog({ log }))),
+      pantry: inPantry,
       onOrder: onOrder && orderReminders(onOrder, facts.rhythm, now),
       away: await listAway(tx, isoDay(now, household.zone)),
       told,

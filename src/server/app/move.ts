@@ -6,6 +6,7 @@ import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
 import type { Millis } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { listUnderWay } from '../sowings/sowings.ts';
+import { projectRecords } from './projectRecords.ts';
 
 /** What speaks against moving a tray to a place: the load there with it; null for nothing. */
 export async function tooHeavyMove(
@@ -17,7 +18,7 @@ export async function tooHeavyMove(
 ): Promise<Load | null> {
   // A board that is not rated, or whose rating somebody vouches for, is not asked.
   if (to.ratedG === null || to.ratedG === undefined || to.ratingSure) return null;
-  const all = (await listUnderWay(tx)).map((one) => project(facts, one.setup, readLog(one)));
+  const all = await projectRecords(facts, await listUnderWay(tx));
   const { id, half } = record.setup;
   // Two halves are one container, and go together.
   const beside = all.filter(({ setup }) => half && setup.half?.trayId === half.trayId && setup.id !== id);

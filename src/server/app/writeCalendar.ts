@@ -24,8 +24,9 @@ const REFRESH_S = 3600;
 export async function writeCalendar(tx: Tx, base: string): Promise<string> {
   const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
   const now = householdNow(household);
+  const breath = new Breath();
   const entries = [
-    ...(await new Breath().through(
+    ...(await breath.through(
       calendarOf(
         factsOf(household, book),
         records.map((record) => ({ setup: record.setup, events: readLog(record) })),
@@ -34,12 +35,14 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
     )),
     ...orderEntries((await ordersAhead(tx)) ?? [])
   ];
-  const said = new Map(
-    entries.map((entry) => [
-      entry.uid,
-      { ...calendarWords(entry, household, book.media), ...timesOf(entry, household.zone) }
-    ])
-  );
+  const said = new Map<string, Said>();
+  for (const entry of entries) {
+    said.set(entry.uid, {
+      ...calendarWords(entry, household, book.media),
+      ...timesOf(entry, household.zone)
+    });
+    await breath.taken();
+  }
   const editions = await editionsOf(tx, household.id, said);
   const calendar = ical({
     name: `Brote, ${household.name}`,
@@ -47,7 +50,10 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
     method: ICalCalendarMethod.PUBLISH,
     ttl: REFRESH_S
   });
-  for (const entry of entries) addEntry(entry, said.get(entry.uid)!, editions.get(entry.uid)!);
+  for (const entry of entries) {
+    addEntry(entry, said.get(entry.uid)!, editions.get(entry.uid)!);
+    await breath.taken();
+  }
   return calendar.toString();
 
   function addEntry(entry: CalendarEntry, { title, text, path, start, end, allDay }: Said, edition: Edition) {

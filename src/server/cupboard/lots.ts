@@ -26,7 +26,7 @@ interface LotRow {
 export async function listLots(tx: Tx): Promise<LotStock[]> {
   const rows = await tx<LotRow[]>`
     with taken as (
-      select s.lot_id, least(s.seed_g, ${MOST_SEED_G}), s.created_at from sowings s where s.lot_id is not null
+      select s.lot_id, least(s.seed_g, ${MOST_SEED_G}::float8) as seed_g, s.created_at from sowings s where s.lot_id is not null
       union all
       select part.lot_id, part.seed_g, s.created_at from sowings s cross join lateral mix_parts(s.mix) part
       where s.mix is not null and part.lot_id is not null

@@ -1,7 +1,6 @@
 import { text } from '@sveltejs/kit';
-import { aheadOf } from '$core/ahead/household.ts';
-import { seedOf } from '$core/ahead/drawn.ts';
-import { aheadData } from '$server/app/aheadData.ts';
+import { seedNeeds } from '$server/app/seedNeeds.ts';
+import { householdNow } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { seedLine } from '$words/ahead.ts';
@@ -10,10 +9,9 @@ import type { RequestHandler } from './$types';
 /** What seed is to be bought, a line each, for a message or a note. */
 export const GET: RequestHandler = api(async ({ locals }) => {
   const { household } = signedIn(locals);
-  const data = await inSession(locals, aheadData);
-  const lines = seedOf(data, aheadOf(data))
+  const lines = (await inSession(locals, seedNeeds))
     .filter(({ buyG }) => buyG > 0)
-    .map((need) => seedLine(need, data.now, household));
+    .map((need) => seedLine(need, householdNow(household), household));
   return text(`${lines.length > 0 ? lines.join('\n') : 'There is enough of everything.'}\n`, {
     headers: { 'content-type': 'text/plain; charset=utf-8', 'cache-control': 'no-store' }
   });

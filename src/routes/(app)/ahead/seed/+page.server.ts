@@ -1,8 +1,9 @@
-import { aheadData } from '$server/app/aheadData.ts';
+import { seedNeeds } from '$server/app/seedNeeds.ts';
+import { householdNow } from '$server/households/household.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-  signedIn(locals);
-  return { ahead: await inSession(locals, aheadData) };
+  const { household } = signedIn(locals);
+  return { needs: await inSession(locals, seedNeeds), now: householdNow(household) };
 };

@@ -1,6 +1,4 @@
 <script lang="ts">
-  import { aheadOf } from '$core/ahead/household.ts';
-  import { seedOf } from '$core/ahead/drawn.ts';
   import { seedMass } from '$core/units/format.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import { seedLine } from '$words/ahead.ts';
@@ -9,7 +7,7 @@
 
   let { data }: { data: PageData } = $props();
   const locale = $derived(data.household);
-  const needs = $derived(seedOf(data.ahead, aheadOf(data.ahead)));
+  const needs = $derived(data.needs);
   const toBuy = $derived(needs.filter(({ buyG }) => buyG > 0));
 </script>
 

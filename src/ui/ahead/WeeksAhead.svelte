@@ -1,0 +1,386 @@
+<script lang="ts">
+  import { flushSync, onMount, untrack } from 'svelte';
+  import { Button } from 'carbon-components-svelte';
+  import { v4 as newId } from 'uuid';
+  import { buildProblem } from '$core/ahead/build.ts';
+  import { eat, isShort } from '$core/ahead/eat.ts';
+  import { aheadOf, type AheadData } from '$core/ahead/household.ts';
+  import { dayIndex, dayOf, horizonFrom, isAwayOn } from '$core/ahead/horizon.ts';
+  import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
+  import { darkSharesOf, oversOf, usesOf, type Over } from '$core/ahead/uses.ts';
+  import { linesOf } from '$core/ahead/lines.ts';
+  import type { Mending } from '$core/ahead/offers.ts';
+  import { standsNow } from '$core/ahead/problem.ts';
+  import { rowsOf, workOf, type Row } from '$core/ahead/rows.ts';
+  import { greensMass } from '$core/units/format.ts';
+  import AheadTabs from '$ui/ahead/AheadTabs.svelte';
+  import { beginBodies, orderBody } from '$ui/ahead/beginBody.ts';
+  import ChosenRow from '$ui/ahead/ChosenRow.svelte';
+  import { asIfMoved } from '$ui/ahead/asIf.ts';
+  import { Deeds } from '$ui/ahead/deeds.svelte.ts';
+  import DayList from '$ui/ahead/DayList.svelte';
+  import Legend from '$ui/ahead/Legend.svelte';
+  import Mendings from '$ui/ahead/Mendings.svelte';
+  import { Planner } from '$ui/ahead/planner.svelte.ts';
+  import ProposalPanel from '$ui/ahead/ProposalPanel.svelte';
+  import Timeline, { type To } from '$ui/ahead/Timeline.svelte';
+  import { page } from '$ui/state/hydrated.svelte.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
+  import {
+    dayNames,
+    gapWords,
+    glutAheadWords,
+    overWords,
+    rowName,
+    takenWords,
+    whereWords
+  } from '$words/ahead.ts';
+  import type { Locale } from '$words/time.ts';
+
+  let { data }: { data: { ahead: AheadData; household: Locale; now: number; chosen: string | null } } =
+    $props();
+  const journal = useJournal();
+  const planner = new Planner();
+  const locale = $derived(data.household);
+
+  const loaded = $derived({ ...data.ahead.book, household: data.ahead.household, now: data.ahead.now });
+  const facts = $derived(factsNow(loaded, journal));
+  const sowings = $derived(projectAll(data.ahead.records, facts, loaded, journal));
+  /** As it is now, with what was touched since it was loaded. */
+  const present = $derived<AheadData>({
+    ...data.ahead,
+    records: data.ahead.records.map((record) => journal.patches.record(record, loaded))
+  });
+
+  /** The same days, whatever is dragged. */
+  const fixed = $derived(horizonFrom(facts.rhythm, data.ahead.now));
+  /** A planned sowing on its way to another day or place, as it is dragged. */
+  let dragged = $state.raw<{ key: string; to: To } | null>(null);
+  const shown = $derived(
+    dragged === null
+      ? sowings
+      : sowings.map((one) => {
+          // Two halves go together.
+          if ((one.setup.half?.trayId ?? one.setup.id) !== dragged!.key) return one;
+          const record = data.ahead.records.find(({ setup }) => setup.id === one.setup.id)!;
+          const events = eventsNow(record, loaded, journal);
+          return asIfMoved(one, events, dragged!.to, { facts, horizon: fixed, now: data.ahead.now });
+        })
+  );
+  const ahead = $derived(aheadOf(present, shown));
+  const horizon = $derived(ahead.input.horizon);
+  const stands = $derived(buildProblem({ ...ahead.input, growables: [] }));
+  const outcome = $derived(eat(stands.problem, standsNow(stands.problem)));
+  const stored = $derived(new Set(data.ahead.records.map(({ setup }) => setup.id)));
+  const rows = $derived(
+    rowsOf(ahead.input.sowings, ({ setup, state }) => {
+      if (!stored.has(setup.id)) {
+        const [id, day] = setup.id.split(' ') as [string, string];
+        return { kind: 'draft', locked: true, order: { id, day } };
+      }
+      const isBegun = state.sownAt !== null || state.soakedAt !== null;
+      return {
+        kind: isBegun ? 'under-way' : 'planned',
+        locked: data.ahead.locked.includes(setup.id),
+        order: null
+      };
+    })
+  );
+
+  /** What is proposed and left by hand. */
+  let left = $state<ReadonlySet<string>>(new Set());
+  const lines = $derived(linesOf(planner.proposal?.changes ?? []));
+  const takenLines = $derived(lines.filter(({ key }) => !left.has(key)));
+  const taken = $derived(takenLines.flatMap((line) => line.changes));
+  const proposedRows = $derived(taken.filter(({ kind }) => kind === 'begin').map(({ row }) => row));
+  const leftOut = $derived(new Set(taken.flatMap(({ sowingId }) => sowingId ?? [])));
+  const allRows = $derived(
+    [...rows.filter(({ key }) => !leftOut.has(key)), ...proposedRows].toSorted(
+      (a, b) => a.beginsAt - b.beginsAt
+    )
+  );
+  /** While a proposal is shown whole, its own days; with something left out it is looked at again once it is taken. */
+  const days = $derived(planner.proposal && left.size === 0 ? planner.proposal.days : outcome.days);
+
+  const name = $derived(dayNames(horizon.supperAt, locale));
+  const away = $derived(horizon.supperAt.map((_, day) => isAwayOn(horizon, day, data.ahead.away)));
+  const works = $derived(workOf(allRows, horizon, facts.rhythm));
+  const uses = $derived(
+    planner.proposal && left.size === 0
+      ? planner.proposal.uses
+      : usesOf(stands.problem, standsNow(stands.problem))
+  );
+  /** What boards and containers are told to be full of. */
+  const standing = $derived(planner.proposal && left.size === 0 ? allRows : rows);
+  const hungry = $derived(outcome.days.some(({ appetiteG }) => appetiteG > 0));
+  /** What is said above the weeks. Under a hand that drags nothing may jump: it is said anew once that has let go. */
+  const atRest = (): {
+    gaps: Stretch[];
+    gluts: Stretch[];
+    overs: Over[];
+    mendings: readonly Mending[] | null;
+  } => ({
+    gaps: gapsOf(days),
+    gluts: glutsOf(days),
+    // Of each the first: what comes later changes with it.
+    overs: oversOf(uses).filter((over, at, all) => all.findIndex(({ use }) => use === over.use) === at),
+    mendings: planner.mendings
+  });
+  let before: ReturnType<typeof atRest> | null = null;
+  const above = $derived(dragged !== null && before ? before : (before = atRest()));
+  const eatingDays = $derived(days.filter(({ appetiteG }) => appetiteG > 0).length);
+  const fedDays = $derived(eatingDays - days.filter(isShort).length);
+  const placeName = (id: string): string =>
+    data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+
+  let chosenKey = $state<string | null>(untrack(() => data.chosen));
+  const chosen = $derived(allRows.find(({ key }) => key === chosenKey) ?? null);
+  const deeds = new Deeds(journal);
+
+  const dayName = (day: number): string => dayOf(horizon, day).toString();
+
+  async function put(row: Row, to: To) {
+    planner.clear();
+    await deeds.put(row, to, { places: data.ahead.book.places, sowings, horizon: fixed, facts, name });
+  }
+  async function drop(key: string, to: To) {
+    dragged = null;
+    const row = rows.find((one) => one.key === key);
+    if (row) await put(row, to);
+  }
+
+  async function take() {
+    const begin = beginBodies(present, taken, dayName);
+    const leaveOut = taken.flatMap(({ sowingId }) => (sowingId ? [{ sowingId, eventId: newId() }] : []));
+    planner.stop();
+    if (await deeds.send({ begin, leaveOut }, takenWords(begin.length, leaveOut.length))) {
+      planner.clear();
+      left = new Set();
+    }
+  }
+
+  function propose() {
+    left = new Set();
+    planner.start($state.snapshot(present) as AheadData);
+  }
+
+  const beginOrder = (row: Row, day: number) => {
+    const order = data.ahead.orders.find(({ id }) => id === row.order!.id)!;
+    const seedG =
+      ahead.drafts.find((draft) => draft.orderId === order.id && draft.day === row.order!.day)?.planned?.setup
+        .seedG ?? 0;
+    const body = orderBody(present, order, seedG, dayName(day));
+    return deeds.send(
+      { begin: [body], orderDays: [{ orderId: order.id, day: row.order!.day, sowingId: body.ids.first }] },
+      `${rowName(row)} is on the list.`
+    );
+  };
+  const skipOrder = (row: Row) =>
+    deeds.send(
+      { orderDays: [{ orderId: row.order!.id, day: row.order!.day, sowingId: null }] },
+      `${rowName(row)}: left out this time.`
+    );
+
+  // What mends what stands is looked for anew when that changes, and never while a plan is looked for.
+  let asked = '';
+  $effect(() => {
+    const now = JSON.stringify([
+      data.ahead.records.map(({ setup, log }) => [setup.id, log.length]),
+      data.ahead.eaters,
+      data.ahead.away,
+      data.ahead.orders
+    ]);
+    if (!page.hydrated || planner.working || planner.proposal || !hungry) return;
+    if (now === asked && planner.mends) return;
+    asked = now;
+    planner.mend($state.snapshot(present) as AheadData);
+  });
+  /** The list stands open where the drawing has no room, and on paper. */
+  let listed = $state(false);
+  onMount(() => {
+    listed = !matchMedia('(min-width: 48rem)').matches;
+    const print = () => flushSync(() => (listed = true));
+    addEventListener('beforeprint', print);
+    return () => {
+      removeEventListener('beforeprint', print);
+      planner.stop();
+    };
+  });
+</script>
+
+<AheadTabs />
+<header class="page-head">
+  <div>
+    <h1>The weeks ahead</h1>
+    <p class="soft">
+      {#if hungry}
+        Greens on {fedDays} of {eatingDays} days{planner.proposal
+          ? left.size === 0
+            ? ', as proposed'
+            : ', as things stand'
+          : ''}
+      {:else}
+        Nobody has said yet what you eat
+      {/if}
+    </p>
+  </div>
+  <div class="row acts">
+    <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}>Print</Button>
+    {#if hungry}
+      <Button disabled={!page.hydrated || planner.working} on:click={propose}>Propose eight weeks</Button>
+    {:else}
+      <Button href="/ahead/appetite">Say what you eat</Button>
+    {/if}
+  </div>
+</header>
+
+{#if deeds.said}<p class="said" role="status">{deeds.said}</p>{/if}
+{#if deeds.wrong}<p class="warn" role="alert">{deeds.wrong}</p>{/if}
+
+{#if planner.proposal || planner.working || planner.done}
+  <ProposalPanel
+    {planner}
+    {lines}
+    {left}
+    {placeName}
+    {name}
+    firstWeekday={horizon.first.dayOfWeek}
+    now={data.now}
+    {locale}
+    sending={deeds.sending}
+    onleave={(key, is) => (left = new Set(is ? [...left, key] : [...left].filter((other) => other !== key)))}
+    ontake={() => void take()}
+  />
+{/if}
+
+{#if hungry && !planner.proposal}
+  {#if above.gaps.length === 0 && above.gluts.length === 0}
+    <p class="said">Every day has what you eat, and nothing is thrown.</p>
+  {:else}
+    <Mendings
+      said={[
+        ...above.gaps
+          .slice(0, 2)
+          .map((gap) => ({ from: gap.from, of: 'gap' as const, words: gapWords(gap, name, locale) })),
+        ...above.gluts.slice(0, 2).map((glut) => ({
+          from: glut.from,
+          of: 'glut' as const,
+          words: glutAheadWords(glut, name, locale)
+        }))
+      ]}
+      mendings={above.mendings}
+      {name}
+      {locale}
+      onmove={(sowingId, byDays) => void drop(sowingId, { days: byDays, placeId: null })}
+      onbegin={(change) =>
+        void deeds.send({ begin: beginBodies(present, [change], dayName) }, 'It is on the list.')}
+    />
+  {/if}
+{/if}
+
+{#each above.overs as over (`${over.use.kind} ${over.use.id} ${over.from}`)}
+  <p class="warn">{overWords(over, name)}</p>
+{/each}
+{#if allRows.length === 0}
+  <p class="lead">
+    Nothing is under way or planned. {#if hungry}Let Brote propose eight weeks, or{:else}Say what you eat, and
+      Brote plans it; or{/if}
+    <a href="/sow">begin a sowing</a>.
+  </p>
+{:else}
+  <div class="wide">
+    <Timeline
+      {horizon}
+      rows={allRows}
+      {days}
+      places={data.ahead.book.places}
+      {uses}
+      dark={(use) => darkSharesOf(use, standing, horizon, facts.rhythm)}
+      {away}
+      chosen={chosenKey}
+      {locale}
+      onchoose={(key) => (chosenKey = key)}
+      ondrag={(key, to) => (dragged = { key, to })}
+      ondrop={(key, to) => void drop(key, to)}
+      onescape={() => (dragged = null)}
+    />
+    <Legend />
+  </div>
+  {#if chosen}
+    <ChosenRow
+      row={chosen}
+      {horizon}
+      rhythm={facts.rhythm}
+      sending={deeds.sending}
+      where={whereWords(chosen, placeName)}
+      places={data.ahead.book.places}
+      onplace={(placeId) => void put(chosen!, { days: 0, placeId })}
+      {locale}
+      now={data.now}
+      onmove={(byDays) => void put(chosen!, { days: byDays, placeId: null })}
+      onlock={(locked) =>
+        void deeds.send(
+          { lock: chosen!.sowingIds.map((sowingId) => ({ sowingId, locked })) },
+          locked ? 'It stays as it is, whatever is proposed.' : 'It may be moved again.'
+        )}
+      onleaveout={() =>
+        void deeds.send(
+          { leaveOut: chosen!.sowingIds.map((sowingId) => ({ sowingId, eventId: newId() })) },
+          `${rowName(chosen!)} is not begun.`
+        )}
+      onbegin={() => void beginOrder(chosen!, Math.max(0, dayIndex(fixed, facts.rhythm, chosen!.beginsAt)))}
+      onskip={() => void skipOrder(chosen!)}
+    />
+  {/if}
+  <details class="unfold list" bind:open={listed}>
+    <summary><h2>Day by day</h2></summary>
+    <!-- Eight weeks of lines that nobody looks at would be drawn anew with every plan that is found. -->
+    {#if listed}
+      <DayList suppers={horizon.supperAt} {days} {works} {away} {placeName} now={data.now} {locale} />
+    {/if}
+  </details>
+{/if}
+{#if hungry}
+  <p class="small soft totals">
+    Over these weeks you eat about {greensMass(
+      days.reduce((sum, { appetiteG }) => sum + appetiteG, 0),
+      locale.units
+    )}; {greensMass(
+      days.reduce((sum, { thrownG }) => sum + thrownG, 0),
+      locale.units
+    )} would be thrown. Expected grams are not certain ones. The first day is {name(0)}.
+  </p>
+{/if}
+
+<style>
+  .said {
+    margin: 0.75rem 0;
+  }
+  .lead {
+    margin-top: 1.5rem;
+  }
+  .list {
+    max-width: 44rem;
+    margin-top: 1.5rem;
+  }
+  .list h2 {
+    display: inline;
+    font-size: 1.2rem;
+  }
+  .totals {
+    margin-top: 1rem;
+  }
+  @media (max-width: 47.99rem) {
+    .wide {
+      display: none;
+    }
+  }
+  @media print {
+    .wide,
+    .said,
+    .acts {
+      display: none;
+    }
+  }
+</style>
