@@ -2,7 +2,7 @@ import { usualAir } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import type { SowingEvent } from '../sowing/event.ts';
-import { project, type HouseholdFacts } from '../sowing/project.ts';
+import type { HouseholdFacts } from '../sowing/project.ts';
 import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
