@@ -278,7 +278,11 @@ function windowReminder(
   const day = (at: number) => dayWords(at, now, locale);
   const grams = `about ${mass(body.expectedG, locale.units)}`;
   const moved =
-    body.wasAt === null ? '' : ` It has moved since it was said: ${day(body.wasAt)} was expected before.`;
+    body.wasAt === null
+      ? ''
+      : body.byUpdate
+        ? ` Brote was updated and reckons otherwise now: it expected ${day(body.wasAt)} before.`
+        : ` It has moved since it was said: ${day(body.wasAt)} was expected before.`;
   const range = `Likely ${day(Math.max(body.from, now))} to ${day(body.to)}.`;
   const told: Record<typeof body.state, { title: string; summary: string }> = {
     opening: {

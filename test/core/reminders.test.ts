@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { FORECAST_VERSION } from '../../src/core/growth/forecast.ts';
 import { judge } from '../../src/core/reminders/due.ts';
 import type { Reminder } from '../../src/core/reminders/reminder.ts';
 import { planSowing } from '../../src/core/sowing/planSowing.ts';
@@ -224,13 +225,15 @@ describe('what a household is reminded of', () => {
     const events = [sown(), event(48, { type: 'lit' }), watered];
     const before = project(home, radishTray(), events);
     const open = before.forecast.marks.windowOpen.p50;
-    const told = (opensAt: number) => [{ key: `window:opening:${before.setup.id}`, opensAt }];
-    const ask = (opensAt: number | null): Reminder | undefined => {
+    const told = (opensAt: number, forecast: number | null) => [
+      { key: `window:opening:${before.setup.id}`, opensAt, forecast }
+    ];
+    const ask = (opensAt: number | null, forecast: number | null = null): Reminder | undefined => {
       const { due } = judge(
         home,
         [before],
         {
-          told: opensAt === null ? [] : told(opensAt),
+          told: opensAt === null ? [] : told(opensAt, forecast),
           lastTouchAt: open - DAY,
           lastRead: [],
           since: open - 2 * DAY
@@ -245,6 +248,13 @@ describe('what a household is reminded of', () => {
     expect(reminderWords(again.body, open - HOUR, locale).summary).to.contain(
       'It has moved since it was said'
     );
+    // Where an update moved it, that is said, whichever way it moved; where it left it on its day, nothing is.
+    for (const wasAt of [open - DAY, open + DAY]) {
+      const updated = ask(wasAt, FORECAST_VERSION - 1)!;
+      expect(reminderWords(updated.body, open - HOUR, locale).summary).to.contain('Brote was updated');
+    }
+    expect(ask(open + HOUR, FORECAST_VERSION - 1)).to.equal(undefined);
+    expect(ask(open + DAY, FORECAST_VERSION)).to.equal(undefined);
   });
 
   it('tells nobody in an empty household, and asks again when something is sown', () => {

@@ -25,6 +25,12 @@ import {
 import { PaceGrid, type OnGrid } from './paceGrid.ts';
 import { ANYBODY, leavesOf, RELIABLE, type CueMark, type Telling } from './telling.ts';
 
+/**
+ * Raised with every change of how windows are reckoned: a household whose window has moved by an update is told that it was
+ * the update. The windows that each version reckons for a few sowings are held by the tests.
+ */
+export const FORECAST_VERSION = 1;
+
 /** Where a sowing stood from a moment on. */
 export interface Stay {
   from: Millis;

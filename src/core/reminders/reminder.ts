@@ -70,6 +70,10 @@ export type ReminderBody =
       expectedG: number;
       /** The day it was said to open before, where the forecast has truly moved since; null for the first time. */
       wasAt: Millis | null;
+      /** By which way of reckoning; reminders from before this was kept have none. */
+      forecast?: number;
+      /** Brote itself reckons otherwise since it was said before. */
+      byUpdate?: boolean;
     } & Named)
   /** Something in the pantry is to be eaten first: its best is over by then. */
   | {
@@ -120,4 +124,6 @@ export interface Told {
   key: string;
   /** For a window: when it was said to open. */
   opensAt: Millis | null;
+  /** And by which way of reckoning; null or left out where that was not kept. */
+  forecast?: number | null;
 }

@@ -1,3 +1,4 @@
+import { FORECAST_VERSION } from '../growth/forecast.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Projected } from '../sowing/project.ts';
 import { expectedAtG } from '../harvest/expected.ts';
@@ -35,11 +36,18 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
   const known = open.seen || state.cuts.length > 0;
   const saidBefore = (which: WindowState) =>
     told.filter(({ key }) => key.startsWith(`window:${which}:${setup.id}`));
-  const movedSince = (which: WindowState): { again: number; wasAt: Millis | null } | null => {
+  const movedSince = (
+    which: WindowState
+  ): { again: number; wasAt: Millis | null; byUpdate: boolean } | null => {
     const before = saidBefore(which);
-    if (before.length === 0) return { again: 0, wasAt: null };
-    const last = Math.max(...before.map(({ opensAt }) => opensAt ?? -Infinity));
-    return open.p50 - last >= MOVED_D * DAY ? { again: before.length, wasAt: last } : null;
+    const last = before.toSorted((a, b) => (b.opensAt ?? -Infinity) - (a.opensAt ?? -Infinity))[0];
+    if (!last) return { again: 0, wasAt: null, byUpdate: false };
+    if (last.opensAt === null) return null;
+    const byUpdate = (last.forecast ?? FORECAST_VERSION) !== FORECAST_VERSION;
+    const laterBy = open.p50 - last.opensAt;
+    // What an update moves is told either way.
+    const hasMoved = byUpdate ? Math.abs(laterBy) >= DAY : laterBy >= MOVED_D * DAY;
+    return hasMoved ? { again: before.length, wasAt: last.opensAt, byUpdate } : null;
   };
   const candidate = (
     which: WindowState,
@@ -47,8 +55,9 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
       at,
       until,
       again = 0,
-      wasAt = null
-    }: { at: Millis; until: Millis; again?: number; wasAt?: Millis | null }
+      wasAt = null,
+      byUpdate = false
+    }: { at: Millis; until: Millis; again?: number; wasAt?: Millis | null; byUpdate?: boolean }
   ): Candidate => ({
     key: `window:${which}:${setup.id}${again > 0 ? `:${again}` : ''}`,
     kind: 'window',
@@ -66,7 +75,9 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
             bestAt: best.p50,
             closesAt: close.p50,
             expectedG: expectedAtG(sowing, Math.max(moment, open.p50)).usual,
-            wasAt
+            wasAt,
+            forecast: FORECAST_VERSION,
+            byUpdate
           }
         : null
   });

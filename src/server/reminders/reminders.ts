@@ -9,9 +9,14 @@ const KEPT = '120 days';
 
 /** What the household was told before. */
 export async function toldBefore(tx: Tx): Promise<Told[]> {
-  const rows = await tx<{ key: string; opens_at: number | null }[]>`
-    select key, case when jsonb_typeof(body->'opensAt') = 'number' then (body->>'opensAt')::float8 end as opens_at from reminders`;
-  return rows.map(({ key, opens_at }) => ({ key, opensAt: opens_at }));
+  const rows = await tx<{ key: string; opens_at: unknown; forecast: unknown }[]>`
+    select key, body->'opensAt' as opens_at, body->'forecast' as forecast from reminders`;
+  const number = (value: unknown) => (typeof value === 'number' ? value : null);
+  return rows.map(({ key, opens_at, forecast }) => ({
+    key,
+    opensAt: number(opens_at),
+    forecast: number(forecast)
+  }));
 }
 
 /** A reminder with the id it was kept under, and whom alone it is for. */
