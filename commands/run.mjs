@@ -36,6 +36,9 @@ if (
   console.error(`There is no command “${task}”.`);
   process.exit(1);
 }
+// Where the aliases of the source lead stands in a file that SvelteKit writes.
+if (!existsSync(join(root, '.svelte-kit/tsconfig.json')))
+  spawnSync('node', ['node_modules/@sveltejs/kit/svelte-kit.js', 'sync'], { stdio: 'inherit' });
 const { register } = await import('tsx/esm/api');
 register();
 await import(`./${task}.ts`);
