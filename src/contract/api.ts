@@ -26,7 +26,7 @@ export interface Problem {
   fields?: Record<string, string>;
 }
 
-/** What became of one event of a batch; `correctedTo` is when it stands, where that is not when it was said to be. */
+/** What became of one event of a batch; `correctedTo` is the time it was recorded under, where that is not the one sent. */
 export type Recorded = { id: string; ok: true; correctedTo?: Millis } | ({ id: string; ok: false } & Problem);
 
 /** What a write changed, as it is now: the page puts it in place of what it knew. */

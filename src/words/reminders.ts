@@ -281,7 +281,7 @@ function windowReminder(
     body.wasAt === null
       ? ''
       : body.byUpdate
-        ? ` Brote was updated and reckons otherwise now: it expected ${day(body.wasAt)} before.`
+        ? ` Brote was updated since, and its forecast changed: it said ${day(body.wasAt)} before.`
         : ` It has moved since it was said: ${day(body.wasAt)} was expected before.`;
   const range = `Likely ${day(Math.max(body.from, now))} to ${day(body.to)}.`;
   const told: Record<typeof body.state, { title: string; summary: string }> = {

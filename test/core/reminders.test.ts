@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { FORECAST_VERSION } from '../../src/core/growth/forecast.ts';
 import { judge } from '../../src/core/reminders/due.ts';
-import type { Reminder } from '../../src/core/reminders/reminder.ts';
+import type { Reminder, Told } from '../../src/core/reminders/reminder.ts';
 import { planSowing } from '../../src/core/sowing/planSowing.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
@@ -228,12 +228,16 @@ describe('what a household is reminded of', () => {
     const told = (opensAt: number, forecast: number | null) => [
       { key: `window:opening:${before.setup.id}`, opensAt, forecast }
     ];
-    const ask = (opensAt: number | null, forecast: number | null = null): Reminder | undefined => {
+    const ask = (
+      opensAt: number | null,
+      forecast: number | null = null,
+      more: readonly Told[] = []
+    ): Reminder | undefined => {
       const { due } = judge(
         home,
         [before],
         {
-          told: opensAt === null ? [] : told(opensAt, forecast),
+          told: opensAt === null ? [] : [...told(opensAt, forecast), ...more],
           lastTouchAt: open - DAY,
           lastRead: [],
           since: open - 2 * DAY
@@ -255,6 +259,9 @@ describe('what a household is reminded of', () => {
     }
     expect(ask(open + HOUR, FORECAST_VERSION - 1)).to.equal(undefined);
     expect(ask(open + DAY, FORECAST_VERSION)).to.equal(undefined);
+    // Once said, it is not said again.
+    const since = { key: `window:opening:${before.setup.id}:1`, opensAt: open, forecast: FORECAST_VERSION };
+    expect(ask(open + DAY, FORECAST_VERSION - 1, [since])).to.equal(undefined);
   });
 
   it('tells nobody in an empty household, and asks again when something is sown', () => {

@@ -26,8 +26,8 @@ import { PaceGrid, type OnGrid } from './paceGrid.ts';
 import { ANYBODY, leavesOf, RELIABLE, type CueMark, type Telling } from './telling.ts';
 
 /**
- * Raised with every change of how windows are reckoned: a household whose window has moved by an update is told that it was
- * the update. The windows that each version reckons for a few sowings are held by the tests.
+ * Which way of working out windows this is. It is raised with every change that moves one: a household is then told that an
+ * update moved its window. Tests hold the windows of each version.
  */
 export const FORECAST_VERSION = 1;
 

@@ -70,9 +70,9 @@ export type ReminderBody =
       expectedG: number;
       /** The day it was said to open before, where the forecast has truly moved since; null for the first time. */
       wasAt: Millis | null;
-      /** By which way of reckoning; reminders from before this was kept have none. */
+      /** The version of the forecast it follows from; not known of older reminders. */
       forecast?: number;
-      /** Brote itself reckons otherwise since it was said before. */
+      /** An update of Brote moved it. */
       byUpdate?: boolean;
     } & Named)
   /** Something in the pantry is to be eaten first: its best is over by then. */
@@ -124,6 +124,6 @@ export interface Told {
   key: string;
   /** For a window: when it was said to open. */
   opensAt: Millis | null;
-  /** And by which way of reckoning; null or left out where that was not kept. */
+  /** For a window: the version of the forecast; null or left out where it is not known. */
   forecast?: number | null;
 }

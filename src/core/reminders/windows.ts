@@ -40,7 +40,7 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
     which: WindowState
   ): { again: number; wasAt: Millis | null; byUpdate: boolean } | null => {
     const before = saidBefore(which);
-    const last = before.toSorted((a, b) => (b.opensAt ?? -Infinity) - (a.opensAt ?? -Infinity))[0];
+    const last = before.toSorted((a, b) => timesSaid(b) - timesSaid(a))[0];
     if (!last) return { again: 0, wasAt: null, byUpdate: false };
     if (last.opensAt === null) return null;
     const byUpdate = (last.forecast ?? FORECAST_VERSION) !== FORECAST_VERSION;
@@ -103,6 +103,9 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
   }
   return found;
 }
+
+/** How often it had been said before a reminder was told, by its key. */
+const timesSaid = ({ key }: Told): number => Number(key.split(':')[3] ?? 0);
 
 /** Whether it stands so that it could be cut, or will by a step that is due. */
 const isGrown = (sowing: Projected, now: Millis): boolean =>

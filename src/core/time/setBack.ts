@@ -4,11 +4,12 @@ import { MINUTE, type Millis } from './zone.ts';
 export const CLOCK_SLACK = 10 * MINUTE;
 
 /**
- * When something stands that was touched at `at`, by the clock of whoever touched it. Nothing can be touched later than now,
- * so a later time is that of a wrong clock. And where a log already holds a later time than now, this clock was set back
- * since: what is touched now then stands right after what was recorded before, for the order is sure and the time is not.
- * @param latest the latest time that is known of what was touched
- * @returns the time, and whether it is another than the clock of whoever touched it showed
+ * The time under which a touch is recorded. Nothing is touched later than now: a later time comes from a wrong clock. Where
+ * the log already holds a later time than now, this clock was set back since; what is touched now is then recorded right
+ * after the last entry, for the order is certain and the time is not.
+ * @param at when it was touched, by the clock of whoever touched it
+ * @param latest the last time in the log
+ * @returns the time, and whether it differs from `at`
  */
 export function standsAt(at: Millis, now: Millis, latest: Millis): { at: Millis; corrected: boolean } {
   const wasSetBack = latest > now + CLOCK_SLACK;

@@ -63,7 +63,7 @@ export class Journal {
   waiting = $state<Waiting>(null);
   signedOut = $state(false);
   refused = $state<string | null>(null);
-  /** When the last touch stands, where the server's clock says another time than this page's. */
+  /** The time the last touch was recorded under, where the server's clock differs from this page's. */
   correctedTo = $state<number | null>(null);
   readonly patches = new Patches();
   private readonly queue: Queue<Outgoing>;
