@@ -56,7 +56,7 @@ export const dayAndTimeAlone = (at: number, now: number, locale: Locale): string
 
 /** That a touch stands at another time than this page's clock showed. */
 export const clockChangedWords = (at: number, now: number, locale: Locale): string =>
-  `The server’s clock was changed. This was recorded for ${dayAndTime(at, now, locale)}.`;
+  `The server’s clock was changed: recorded for ${dayAndTime(at, now, locale)}.`;
 
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
 export function fromTo(from: number, until: number, now: number, locale: Locale): string {

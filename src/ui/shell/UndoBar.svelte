@@ -63,6 +63,9 @@
     color: var(--paper);
     box-shadow: 0 4px 18px rgb(0 0 0 / 25%);
   }
+  .line button {
+    flex: none;
+  }
   .alarm {
     border-left: 8px solid var(--window);
   }
