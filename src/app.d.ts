@@ -7,6 +7,8 @@ declare global {
       session: Session | null;
       /** Records that this request could not read. */
       unreadable: Unreadable[];
+      /** Transactions of this request that have not ended. */
+      reading: Set<Promise<void>>;
     }
     interface Error {
       message: string;

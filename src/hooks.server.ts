@@ -24,6 +24,7 @@ const isOpen = (pathname: string): boolean => OPEN_PATHS.includes(pathname) || i
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.session = null;
   event.locals.unreadable = [];
+  event.locals.reading = new Set();
   if (building) return resolve(event);
   const { pathname } = event.url;
   if (pathname !== DEVICE_PATH && !isFromMail(pathname) && isForeign(event.request, event.url))

@@ -211,7 +211,7 @@ describe('damaged data', () => {
     ];
     for (const [, statement, what] of nonsense) {
       await owner.unsafe(statement);
-      let named = false;
+      let [named, isData] = [false, false];
       for (const path of [
         '/round',
         '/shelf',
@@ -223,8 +223,10 @@ describe('damaged data', () => {
         const came = await page(path);
         expect(came.status, `${what} ${path}`).to.equal(200);
         named ||= came.text.includes(`The ${what} `);
+        // A page in a browser has it from its data.
+        isData ||= (await page(`${path}/__data.json`)).text.includes('"fault"');
       }
-      expect(named, what).to.equal(true);
+      expect([named, isData], what).to.deep.equal([true, true]);
     }
     const noted: Unreadable[] = [];
     const lots = await inHousehold(id, (tx) => {

@@ -1,9 +1,9 @@
 import { householdNow } from '$server/households/household.ts';
-import { signedIn } from '$server/requests/session.ts';
+import { signedIn, unreadableOf } from '$server/requests/session.ts';
 import type { LayoutServerLoad } from './$types';
 
-/** Loaded with each view: that view's own load runs beside this one, and adds what it could not read to the same list. */
-export const load: LayoutServerLoad = ({ locals, depends, url }) => {
+/** Loaded with each view, whose own load runs beside this one. */
+export const load: LayoutServerLoad = async ({ locals, depends, url }) => {
   depends('brote:sowings');
   void url.pathname;
   const { household, memberId, memberName } = signedIn(locals);
@@ -11,6 +11,6 @@ export const load: LayoutServerLoad = ({ locals, depends, url }) => {
     household,
     member: { id: memberId, name: memberName },
     now: householdNow(household),
-    unreadable: locals.unreadable
+    unreadable: await unreadableOf(locals)
   };
 };

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { error, isHttpError } from '@sveltejs/kit';
 import { gatherUnreadable } from '../data/sound.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
@@ -31,12 +32,29 @@ export function signedIn(locals: App.Locals): Session {
 
 /** Runs work in the household of the request. What may be tried again is told as a 503. */
 export async function inSession<T>(locals: App.Locals, work: (tx: Tx) => Promise<T>): Promise<T> {
-  return available(() =>
+  const reading = available(() =>
     inHousehold(signedIn(locals).household.id, (tx) => {
       gatherUnreadable(tx, locals.unreadable);
       return work(tx);
     })
   );
+  const ended = reading.then(
+    () => void locals.reading.delete(ended),
+    () => void locals.reading.delete(ended)
+  );
+  locals.reading.add(ended);
+  return reading;
+}
+
+/** What the loads of a request could not read, once all of them have read. */
+export async function unreadableOf(locals: App.Locals): Promise<App.Locals['unreadable']> {
+  // Loads of a request begin together: after this turn of the event loop each has begun to read.
+  await setImmediate();
+  while (locals.reading.size > 0) {
+    await Promise.all(locals.reading);
+    await setImmediate();
+  }
+  return locals.unreadable;
 }
 
 /** How long an import or export may take; one of a household of decades takes seconds. */
