@@ -65,7 +65,7 @@ export const WHOLE: Strength = {
   diskFills: 5,
   slowClients: 200,
   slowRequests: 400,
-  memoryRequests: 50_000,
+  memoryRequests: 10_000,
   seed: 20_261_125
 };
 
