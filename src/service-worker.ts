@@ -55,10 +55,10 @@ worker.addEventListener('fetch', (event) => {
   if (isKept(url) && (request.mode === 'navigate' || isData(url))) event.respondWith(fromNetwork(event, url));
 });
 
-/** Counts who used this device: what was asked for by one is not kept for the next. */
+/** Counts changes of who uses this device, so that nothing one person asked for is kept for the next. */
 let turn = 0;
 
-/** Writes to what is kept follow one another, so that nothing is stored of whom is just forgotten. */
+/** Changes to the copies run one after the other, so that nothing is stored after it was to be forgotten. */
 let last: Promise<unknown> = Promise.resolve();
 function oneByOne<T>(write: () => Promise<T>): Promise<T> {
   const mine = last.then(write);
@@ -75,7 +75,7 @@ function forget(what: 'copies' | 'all'): Promise<void> {
   });
 }
 
-/** Sends what changes who is signed in. What was asked for before its answer came is the earlier one's, and is not kept. */
+/** Sends what changes who is signed in. Pages asked for before its answer came may be the earlier person's: forgotten too. */
 async function sendAndForget(request: Request, what: 'copies' | 'all'): Promise<Response> {
   const forgotten = forget(what);
   try {
@@ -138,7 +138,7 @@ async function fromNetwork(event: FetchEvent, url: URL): Promise<Response> {
 /** Data of a view is kept whole, whichever part of it was asked for. */
 const keyOf = (url: URL): string => (isData(url) ? `${viewOf(url)}/__data.json` : url.pathname);
 
-/** @param asked whose turn it was as it was asked for */
+/** @param asked the turn in which it was asked for */
 async function keep(url: URL, answer: Response, asked: number): Promise<void> {
   if (answer.redirected && new URL(answer.url).pathname === '/sign-in') return forget('copies');
   const owner = answer.headers.get(FOR_HEADER);

@@ -4,8 +4,8 @@ import type { Entry } from 'yauzl';
 import { NotAPackage } from './notAPackage.ts';
 
 /**
- * The content of an archive's entry, its length and checksum compared with what the archive says. Both are known only at
- * its end: whoever reads it keeps nothing before that.
+ * The content of an archive's entry, checked against the length and checksum in the archive. Both are known only at its
+ * end: keep nothing of it before then.
  * @throws NotAPackage naming the entry, as an error of the stream
  */
 export function checkedEntry(

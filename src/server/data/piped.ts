@@ -1,8 +1,8 @@
 import { pipeline, type Duplex, type Readable } from 'node:stream';
 
 /**
- * A stream through another. An error of the source is an error of what is returned, where whoever reads it finds it; a
- * bare `pipe` would let it end the process.
+ * Pipes a stream through another. An error in the source surfaces on the returned stream; with a bare `pipe` nobody would
+ * handle it, and it would end the process.
  */
 export function piped<D extends Duplex>(source: Readable, through: D): D {
   pipeline(source, through, () => {});

@@ -7,7 +7,7 @@ const MOST_MS = 25;
 export class Breath {
   private since = performance.now();
 
-  /** To be awaited between two pieces of work: lets others be answered where it has gone on for long enough. */
+  /** Await this between two pieces of work: once the work has gone on for too long, it lets others be answered. */
   async taken(): Promise<void> {
     if (performance.now() - this.since < MOST_MS) return;
     await setImmediate();

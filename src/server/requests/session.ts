@@ -46,9 +46,9 @@ export async function inSession<T>(locals: App.Locals, work: (tx: Tx) => Promise
   return reading;
 }
 
-/** What the loads of a request could not read, once all of them have read. */
+/** The records that the loads of a request could not read. Resolves once all of them are done. */
 export async function unreadableOf(locals: App.Locals): Promise<App.Locals['unreadable']> {
-  // Loads of a request begin together: after this turn of the event loop each has begun to read.
+  // The loads of a request begin together: after this turn of the event loop each of them is reading.
   await setImmediate();
   while (locals.reading.size > 0) {
     await Promise.all(locals.reading);
