@@ -174,7 +174,12 @@ describe('what is started', () => {
     expect(codes).to.equal(1);
     const [late, up] = one.child.exitCode === 1 ? [one, two] : [two, one];
     const url = await up.ready();
-    expect(late.output).to.include(`running already, at ${url}`);
+    // On a machine so busy that nobody waits for that long, the next one to start is told.
+    if (late.output.includes('has not come up yet')) {
+      const next = ground.start();
+      await next.exit;
+      expect(next.output).to.include(`running already, at ${url}`);
+    } else expect(late.output).to.include(`running already, at ${url}`);
   });
 
   it('makes nothing of a half-written claim or secret', async () => {

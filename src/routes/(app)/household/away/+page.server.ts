@@ -28,28 +28,30 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     untilDay: url.searchParams.get('until') ?? ''
   });
   const wrong = url.searchParams.has('from') && !asked.ok ? asked.errors : {};
-  return inSession(locals, async (tx) => {
+  const { standing, marked, sitters } = await inSession(locals, async (tx) => {
     const standing = await standingNow(tx, await readJudging(tx));
     const [marked, sitters] = await Promise.all([listAway(tx, today), listSitters(tx, now)]);
-    return {
-      marked: await Promise.all(marked.map((period) => awayOutlook(standing, period))),
-      /** Days that are only looked at. */
-      preview:
-        asked.ok && asked.value.untilDay >= today
-          ? await awayOutlook(standing, { fromDay: asked.value.fromDay, untilDay: asked.value.untilDay })
-          : null,
-      wrong: {
-        ...wrong,
-        ...(asked.ok && asked.value.untilDay < today ? { untilDay: 'These days have passed.' } : {})
-      } as Record<string, string>,
-      asked: { from: url.searchParams.get('from') ?? '', until: url.searchParams.get('until') ?? '' },
-      sitters,
-      media: standing.book.media,
-      today,
-      now,
-      newId: randomUUID()
-    };
+    return { standing, marked, sitters };
   });
+  // Worked out once the connection is free again: many trays take a while.
+  return {
+    marked: await Promise.all(marked.map((period) => awayOutlook(standing, period))),
+    /** Days that are only looked at. */
+    preview:
+      asked.ok && asked.value.untilDay >= today
+        ? await awayOutlook(standing, { fromDay: asked.value.fromDay, untilDay: asked.value.untilDay })
+        : null,
+    wrong: {
+      ...wrong,
+      ...(asked.ok && asked.value.untilDay < today ? { untilDay: 'These days have passed.' } : {})
+    } as Record<string, string>,
+    asked: { from: url.searchParams.get('from') ?? '', until: url.searchParams.get('until') ?? '' },
+    sitters,
+    media: standing.book.media,
+    today,
+    now,
+    newId: randomUUID()
+  };
 };
 
 const done = (what: string, sitter: { name: string; address: string } | null = null) =>
