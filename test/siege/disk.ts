@@ -29,7 +29,12 @@ export class SmallDisk {
   /** Leaves so much room, MB. */
   fillTo(name: string, leftMb: number): void {
     const bytes = Math.max(0, Math.floor((this.freeMb() - leftMb) * MB));
-    writeFileSync(join(this.folder, name), Buffer.alloc(bytes));
+    try {
+      writeFileSync(join(this.folder, name), Buffer.alloc(bytes));
+    } catch (error) {
+      // Others wrote meanwhile: it is full already.
+      if ((error as { code?: string }).code !== 'ENOSPC') throw error;
+    }
   }
 
   makeRoom(name: string): void {
