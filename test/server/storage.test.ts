@@ -13,8 +13,10 @@ describe('a full disk', () => {
   let started: Started;
   let base: URL;
   let camp: Camp;
-  before(async () => {
-    ground = new Ground(await freePort(), disk?.folder);
+  before(async function () {
+    // Without a disk of its own there is nothing to fill: a quota of the folder would not reach PostgreSQL.
+    if (!disk) return this.skip();
+    ground = new Ground(await freePort(), disk.folder);
     started = ground.start({ BROTE_OPEN: '1', BROTE_LEAST_FREE_MB: '24' });
     base = new URL(await started.ready());
     camp = await pitch(base, 'Alder');
