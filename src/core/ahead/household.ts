@@ -6,9 +6,10 @@ import type { YieldLearned } from '../growth/yieldLearned.ts';
 import { pantryOf } from '../pantry/item.ts';
 import { factsOf, type HouseholdBookData, type HouseholdData } from '../sowing/facts.ts';
 import { lightPlaceFor } from '../sowing/carried.ts';
-import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
+import type { HouseholdFacts, Projected } from '../sowing/project.ts';
+import { projectInSteps } from '../sowing/projectInSteps.ts';
 import { movedTo } from '../sowing/reach.ts';
-import { readLog, type SowingRecord } from '../sowing/record.ts';
+import { readLog, storyOf, type SowingRecord } from '../sowing/record.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
 import type { Container, KeptContainer } from '../supplies/containers/container.ts';
 import { ofSize } from '../supplies/containers/sizes.ts';
@@ -120,7 +121,7 @@ export function* ordersOf(
     const lightPlace = lightPlaceFor(growable.crop, null, facts.places.values(), here);
     return [{ ...order, growable, place, lightPlace, done: new Set(order.done) }];
   });
-  const all = sowings ?? (yield* projectedInSteps(data, data.records));
+  const all = sowings ?? (yield* projectInSteps(facts, data.records.map(storyOf)));
   const underWay = all.filter(({ state }) => state.stage !== 'ended');
   const drafts = yield* layDrafts(orders, {
     context,
@@ -140,7 +141,7 @@ export const aheadOf = (data: AheadData, sowings?: readonly Projected[]): Ahead 
 export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): Generator<void, Ahead, void> {
   const { book, now } = data;
   const { facts, context, horizon, underWay, drafts } = yield* ordersOf(data, sowings);
-  const kept = yield* projectedInSteps(data, data.kept);
+  const kept = yield* projectInSteps(facts, data.kept.map(storyOf));
   const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
     planned ? [{ ...planned.projected, setup: { ...planned.setup, id: `${orderId} ${day}` } }] : []
   );
@@ -168,19 +169,6 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
       prices: data.prices
     }
   };
-}
-
-function* projectedInSteps(
-  { household, book }: AheadData,
-  records: readonly SowingRecord[]
-): Generator<void, Projected[], void> {
-  const facts = factsOf(household, book);
-  const all: Projected[] = [];
-  for (const record of records) {
-    all.push(project(facts, record.setup, readLog(record)));
-    yield;
-  }
-  return all;
 }
 
 /** Of a crop's lots that which is used first: what keeps least, and of those the older. */

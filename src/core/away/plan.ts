@@ -3,18 +3,12 @@ import type { Place } from '../places/place.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import type { SowingEvent } from '../sowing/event.ts';
 import type { HouseholdFacts } from '../sowing/project.ts';
+import type { Story } from '../sowing/projectInSteps.ts';
 import { reduceEvents } from '../sowing/reduce.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import {
-  AHEAD_D,
-  type Doing,
-  type RoundAhead,
-  type Story,
-  goThroughInSteps,
-  standingInSteps
-} from '../steps/ahead.ts';
+import { AHEAD_D, type Doing, type RoundAhead, goThroughInSteps, standingInSteps } from '../steps/ahead.ts';
 import { finished } from '../time/inSteps.ts';
 import type { StopStep } from '../steps/walk.ts';
 import { hangsAt } from '../steps/withhold.ts';

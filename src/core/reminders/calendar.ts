@@ -1,6 +1,7 @@
 import { isSoaked } from '../crops/crop.ts';
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
-import { goThroughInSteps, standingInSteps, type Story } from '../steps/ahead.ts';
+import type { Story } from '../sowing/projectInSteps.ts';
+import { goThroughInSteps, standingInSteps } from '../steps/ahead.ts';
 import { expectedAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';

@@ -3,7 +3,7 @@ import { DAY, type Millis } from '../time/zone.ts';
 import type { Candidate } from './candidate.ts';
 import { leavingReminders } from './leaving.ts';
 import { absenceAt, type Period } from '../away/period.ts';
-import type { Story } from '../steps/ahead.ts';
+import type { Story } from '../sowing/projectInSteps.ts';
 import { dryReminders } from './dry.ts';
 import type { Reminder, Told } from './reminder.ts';
 import { silentReminders, warmReminders, type LastRead } from './rooms.ts';

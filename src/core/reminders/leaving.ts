@@ -1,7 +1,7 @@
 import { awayPlan } from '../away/plan.ts';
 import { absenceOf, type Period } from '../away/period.ts';
 import type { HouseholdFacts } from '../sowing/project.ts';
-import type { Story } from '../steps/ahead.ts';
+import type { Story } from '../sowing/projectInSteps.ts';
 import { MINUTE, type Millis } from '../time/zone.ts';
 import type { Candidate } from './candidate.ts';
 import { namedOf } from './named.ts';

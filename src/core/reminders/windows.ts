@@ -45,7 +45,7 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
     if (last.opensAt === null) return null;
     const byUpdate = (last.forecast ?? FORECAST_VERSION) !== FORECAST_VERSION;
     const laterBy = open.p50 - last.opensAt;
-    // What an update moves is told either way.
+    // A window that an update moves is told of whichever way it moved.
     const hasMoved = byUpdate ? Math.abs(laterBy) >= DAY : laterBy >= MOVED_D * DAY;
     return hasMoved ? { again: before.length, wasAt: last.opensAt, byUpdate } : null;
   };
@@ -104,7 +104,7 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
   return found;
 }
 
-/** How often it had been said before a reminder was told, by its key. */
+/** How many reminders of the same window came before this one: its key ends in that number. */
 const timesSaid = ({ key }: Told): number => Number(key.split(':')[3] ?? 0);
 
 /** Whether it stands so that it could be cut, or will by a step that is due. */

@@ -1,5 +1,6 @@
 import type { EventBody, SowingEvent } from './event.ts';
 import type { Millis } from '../time/zone.ts';
+import type { Story } from './projectInSteps.ts';
 import type { SowingSetup } from './sowing.ts';
 
 /**
@@ -27,6 +28,12 @@ export function withEvent<R extends SowingRecord>(record: R, { id, at, by, taskK
   entries.splice(before + 1, 0, [id, at, by, taskKey, body]);
   return { ...record, log: JSON.stringify(entries) };
 }
+
+/** A record as it is projected. */
+export const storyOf = (record: Pick<SowingRecord, 'setup' | 'log'>): Story => ({
+  setup: record.setup,
+  events: readLog(record)
+});
 
 /** The events of a record. */
 export const readLog = ({ log }: Pick<SowingRecord, 'log'>): SowingEvent[] =>

@@ -1,15 +1,9 @@
 import type { SowingEvent } from '../sowing/event.ts';
-import { project, type HouseholdFacts, type Projected } from '../sowing/project.ts';
-import type { SowingSetup } from '../sowing/sowing.ts';
+import type { HouseholdFacts, Projected } from '../sowing/project.ts';
+import { projectInSteps, type Story } from '../sowing/projectInSteps.ts';
 import { roundAt, roundsBetween } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { walk, type StopStep, type Walk } from './walk.ts';
-
-/** A sowing with what happened to it so far. */
-export interface Story {
-  setup: SowingSetup;
-  events: readonly SowingEvent[];
-}
 
 /** Which of a round's steps are taken for done, so that the rounds after it are asked as they will stand then. */
 export type Doing = (step: StopStep, at: Millis) => boolean;
@@ -19,13 +13,7 @@ export function* standingInSteps(
   facts: HouseholdFacts,
   stories: readonly Story[]
 ): Generator<void, Projected[], void> {
-  const standing: Projected[] = [];
-  for (const { setup, events } of stories) {
-    const projected = project(facts, setup, events);
-    if (projected.state.stage !== 'ended') standing.push(projected);
-    yield;
-  }
-  return standing;
+  return (yield* projectInSteps(facts, stories)).filter(({ state }) => state.stage !== 'ended');
 }
 
 /** One round to come, with what it will ask for. */

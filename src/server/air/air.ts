@@ -52,7 +52,7 @@ export async function addReadings(
 /** How many stretches are gone through at once: some thousand readings of a sensor that sends every minute. */
 const SETTLED_BINS = 40;
 
-/** Writes the means of some stretches anew from the readings, and carries the latest onto the place. */
+/** Works out the means of some stretches again from the readings, and copies the latest ones to the place. */
 async function settleAir(
   tx: Tx,
   householdId: string,

@@ -3,7 +3,7 @@ import { orderReminders } from '../../core/ahead/orderReminders.ts';
 import { judge, type Reminding } from '../../core/reminders/due.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import type { HouseholdFacts, Projected } from '../../core/sowing/project.ts';
-import { readLog } from '../../core/sowing/record.ts';
+import { storyOf } from '../../core/sowing/record.ts';
 import { isQuiet, quietEnds } from '../../core/reminders/quiet.ts';
 import { lastReadings } from '../air/air.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
@@ -44,7 +44,7 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   const onOrder = await ordersAhead(tx);
   const [standing, inPantry] = [await projectRecords(facts, records), await projectRecords(facts, kept)];
   const all = records.map((record, at) => ({
-    story: { setup: record.setup, events: readLog(record) },
+    story: storyOf(record),
     projected: standing[at]!
   }));
   const underWay = all.filter(({ projected }) => projected.state.stage !== 'ended');

@@ -2,7 +2,7 @@ import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from '
 import { orderEntries } from '../../core/ahead/orderReminders.ts';
 import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
-import { readLog } from '../../core/sowing/record.ts';
+import { storyOf } from '../../core/sowing/record.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { calendarWords } from '../../words/calendar.ts';
 import type { Tx } from '../db/connection.ts';
@@ -26,13 +26,7 @@ export async function writeCalendar(tx: Tx, base: string): Promise<string> {
   const now = householdNow(household);
   const breath = new Breath();
   const entries = [
-    ...(await breath.through(
-      calendarOf(
-        factsOf(household, book),
-        records.map((record) => ({ setup: record.setup, events: readLog(record) })),
-        now
-      )
-    )),
+    ...(await breath.through(calendarOf(factsOf(household, book), records.map(storyOf), now))),
     ...orderEntries((await ordersAhead(tx)) ?? [])
   ];
   const said = new Map<string, Said>();

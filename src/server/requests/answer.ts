@@ -49,7 +49,7 @@ function toldOf(failure: unknown): { status: number; told: Told } | null {
   return null;
 }
 
-/** Whoever goes is let go, whether or not there is room. */
+/** Signing out works even when the disk is full. */
 const isLeaving = ({ pathname }: URL): boolean => pathname === '/sign-out';
 
 /** An address for programs: whatever is refused is answered in JSON, with what to do. */

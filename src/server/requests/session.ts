@@ -11,7 +11,7 @@ import { longWork } from './longWork.ts';
 export const AWAY =
   'Brote cannot reach its data just now. Nothing you entered is lost: try again in a moment.';
 
-/** What is told where there is no room to write. */
+/** The message when the disk is full. */
 const FULL =
   'Brote’s storage is full, so nothing can be saved just now. What you entered is not lost: whoever runs Brote has to make room on its disk, then try again.';
 
