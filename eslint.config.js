@@ -114,8 +114,27 @@ export default ts.config(
     }
   },
   {
-    // SQL stands in src/server alone.
+    // SQL stands in src/server alone. Data reloaded during a navigation would drop it.
     files: ['src/ui/**', 'src/routes/**'],
-    rules: { 'no-restricted-imports': ['error', { paths: ['postgres'] }] }
+    ignores: ['src/ui/state/reload.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            'postgres',
+            {
+              name: '$app/forms',
+              message: 'Use $ui/state/reload.ts, which waits for a navigation under way.'
+            },
+            {
+              name: '$app/navigation',
+              importNames: ['invalidate', 'invalidateAll'],
+              message: 'Use $ui/state/reload.ts, which waits for a navigation under way.'
+            }
+          ]
+        }
+      ]
+    }
   }
 );

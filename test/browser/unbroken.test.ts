@@ -107,6 +107,32 @@ describe('what a phone has waiting', () => {
     await shows(page.locator('.log li', { hasText: 'one that' }), 2);
   });
 
+  it('goes where somebody pressed, though the page loads its data again meanwhile', async () => {
+    const page = await stage.page();
+    await begin(page, stage, 'Queue and go');
+    await open(page, stage, '/round');
+    let deliver = () => {};
+    const slow = new Promise<void>((resolve) => (deliver = resolve));
+    await page.route('**/notebook/__data.json*', async (route) => {
+      await slow;
+      await route.continue();
+    });
+    const asked = page.waitForRequest('**/notebook/__data.json*');
+    await page.getByRole('link', { name: 'Notebook' }).first().click();
+    await asked;
+    const pinged = page.waitForResponse('**/api/ping');
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await (await pinged).finished();
+    await page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)))
+    );
+    const again = page.waitForResponse('**/notebook/__data.json*');
+    deliver();
+    await page.waitForURL('**/notebook');
+    await page.getByRole('heading', { level: 1, name: 'Notebook' }).waitFor();
+    await again;
+  });
+
   it('keeps as a note, or lets go, what the server refused meanwhile', async () => {
     const page = await stage.page();
     await begin(page, stage, 'Queue two');

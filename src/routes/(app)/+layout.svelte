@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { onMount, untrack, type Snippet } from 'svelte';
-  import { afterNavigate, invalidateAll } from '$app/navigation';
+  import { afterNavigate } from '$app/navigation';
   import AsideList from '$ui/shell/AsideList.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
@@ -46,7 +47,7 @@
   $effect(() => {
     if (!behind || journal.outgoing.length > 0) return;
     behind = false;
-    void invalidateAll();
+    void reload();
   });
 
   /** Up to when this page has shown what came. */
@@ -65,7 +66,7 @@
       clock.set(Number(await answer.text()));
       // It was away, and is back.
       if (journal.outgoing.length > 0) await journal.flush();
-      await invalidateAll();
+      await reload();
       noticed = await showNotices(noticed);
     }
   }
@@ -78,7 +79,7 @@
 
   onMount(() => {
     if (clock.startKept()) withoutNetwork();
-    void journal.resume().then((sent) => (sent ? invalidateAll() : undefined));
+    void journal.resume().then((sent) => (sent ? reload() : undefined));
     timers.resume();
     navigator.serviceWorker?.controller?.postMessage('make-ready');
     const second = setInterval(() => (timers.now = now()), 1000);
@@ -114,11 +115,7 @@
 </Shell>
 <UndoBar now={data.now} locale={data.household} />
 {#if journal.signedOut}
-  <SignInAgain
-    household={data.household.name}
-    member={data.member.name}
-    onsignedin={() => void invalidateAll()}
-  />
+  <SignInAgain household={data.household.name} member={data.member.name} onsignedin={() => void reload()} />
 {/if}
 
 <style>

@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { reload } from '$ui/state/reload.ts';
 import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
 import type { Row } from '$core/ahead/rows.ts';
 import type { Place } from '$core/places/place.ts';
@@ -38,7 +38,7 @@ export class Deeds {
       this.wrong = 'No answer from Brote. Nothing was changed: try again in a moment.';
     else if (answer.status === 401) this.journal.signedOut = true;
     else if (!answer.ok) this.wrong = ((await answer.json()) as Problem).message;
-    if (answer?.ok || answer?.status === 409) await invalidateAll();
+    if (answer?.ok || answer?.status === 409) await reload();
     if (answer?.ok) this.said = words;
     return answer?.ok ?? false;
   }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { page } from '$app/state';
   import { silentSince } from '$core/places/air/silence.ts';
   import { temperature } from '$core/units/format.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { Button, TextInput } from 'carbon-components-svelte';
-  import { invalidate } from '$app/navigation';
   import { celsiusOf } from '$core/units/temperature.ts';
   import { temperature } from '$core/units/format.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
@@ -40,7 +40,7 @@
     } else {
       said = `Noted: ${temperature(isF ? celsiusOf(degrees) : degrees, locale.units)} now.`;
       [temp, humidity] = ['', ''];
-      await invalidate('brote:place');
+      await reload('brote:place');
     }
   }
 </script>

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { problemWords } from '$words/problems.ts';
   import { Button, TextArea } from 'carbon-components-svelte';
-  import { invalidate } from '$app/navigation';
   import { readReadingsCsv } from '$core/places/air/csv.ts';
   import { checkReading } from '$core/places/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -47,7 +47,7 @@
     said = `${added} new ${added === 1 ? 'reading' : 'readings'} taken${good.length > added ? `; ${good.length - added} were known already` : ''}.`;
     if (bad.length === 0) text = '';
     busy = false;
-    await invalidate('brote:place');
+    await reload('brote:place');
   }
 </script>
 

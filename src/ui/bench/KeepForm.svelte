@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import type { Snippet } from 'svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
 
   const CUPBOARD = { path: '/bench/cupboard', name: 'Cupboard' };
 
@@ -23,15 +23,7 @@
 <p class="small"><a href={back.path}>← {back.name}</a></p>
 <h1>{title}</h1>
 {@render lead?.()}
-<form
-  method="POST"
-  action="?/save"
-  class="stack"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
-  novalidate
->
+<form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
   {@render children()}
   <div class="row">
     <Button type="submit">Save</Button>

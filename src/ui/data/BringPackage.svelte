@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
-  import { invalidateAll } from '$app/navigation';
   import { ask } from '$ui/state/ask.ts';
 
   /** What the server said of a package. */
@@ -29,7 +29,7 @@
     said = answer
       ? ((await answer.json().catch(() => ({ message: 'Brote could not take this; try again.' }))) as Said)
       : { message: 'No connection: nothing was taken. Try again once there is one.' };
-    if (answer?.ok) await invalidateAll();
+    if (answer?.ok) await reload();
   }
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
-  import { invalidateAll } from '$app/navigation';
   import { PAST_FIELDS, type PastColumns, type PastField, type ReadPast } from '$core/notebook/pastCsv.ts';
   import { mass } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -62,7 +62,7 @@
       told.added === undefined
         ? ''
         : `${told.added} ${told.added === 1 ? 'sowing' : 'sowings'} taken${good.length > told.added ? `; ${good.length - told.added} were here already` : ''}.`;
-    if (told.added !== undefined) await invalidateAll();
+    if (told.added !== undefined) await reload();
   }
   async function choose(event: Event) {
     const file = (event.target as HTMLInputElement).files?.[0];

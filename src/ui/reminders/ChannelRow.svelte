@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { REMINDER_KINDS, type ReminderKind } from '$core/reminders/reminder.ts';
   import type { ShownChannel } from '$contract/reminders.ts';
   import { CHANNEL_WORDS, REMINDER_KIND_WORDS } from '$words/reminders.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
   import type { Feed } from '$contract/reminders.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { notifiesWhileOpen, setNotifiesWhileOpen } from '$ui/state/openNotices.ts';
   import { notifying, subscribeHere, type Notifying } from '$ui/state/notifying.ts';
 

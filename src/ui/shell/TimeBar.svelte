@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { reload } from '$ui/state/reload.ts';
   import { post } from '$ui/state/ask.ts';
   import { clockTime, shortDate, type Locale } from '$words/time.ts';
 
@@ -9,7 +9,7 @@
   async function move(by: 'hours' | 'day' | 'round') {
     moving = true;
     await post('/api/clock', { by });
-    await invalidateAll();
+    await reload();
     moving = false;
   }
 </script>

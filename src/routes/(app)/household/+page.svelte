@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import { temperature } from '$core/units/format.ts';
@@ -26,15 +26,7 @@
 <h1>{house.name}</h1>
 <p class="soft lead">You are {data.member.name}.</p>
 <div class="columns">
-  <form
-    method="POST"
-    action="?/save"
-    class="stack"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-    novalidate
-  >
+  <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
     <h2>Settings</h2>
     {#if done === 'settings'}<p role="status">Saved.</p>{/if}
     <Field name="name" label="Household" value={kept('name', house.name)} error={wrong('name')} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { beginsAt } from '$core/sowing/soak.ts';
   import { Button } from 'carbon-components-svelte';
   import { walk } from '$core/steps/walk.ts';
@@ -10,7 +11,6 @@
   import OnOrder from '$ui/round/OnOrder.svelte';
   import Turn from '$ui/round/Turn.svelte';
   import WashUp from '$ui/cleaning/WashUp.svelte';
-  import { invalidateAll } from '$app/navigation';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { saidBefore } from '$words/steps/saidOnce.ts';
@@ -123,7 +123,7 @@
     people={data.people}
     me={data.member.id}
     turn={data.turn.round === round.key ? data.turn.memberId : null}
-    onchanged={() => void invalidateAll()}
+    onchanged={() => void reload()}
   />
   {#if unheard.size > 0}
     <p class="card" role="status">

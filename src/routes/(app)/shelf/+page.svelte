@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidate } from '$app/navigation';
+  import { reload } from '$ui/state/reload.ts';
   import { silentAt } from '$core/places/air/silence.ts';
   import { usualAir } from '$core/places/air/airAt.ts';
   import type { Place } from '$core/places/place.ts';
@@ -73,7 +73,7 @@
   }
   async function sure(place: Place) {
     const answer = await post(`/api/places/${place.id}/rating`, {});
-    if (answer?.ok) await invalidate('brote:sowings');
+    if (answer?.ok) await reload('brote:sowings');
   }
   function select({ key }: Standing) {
     refused = null;

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { reload } from '$ui/state/reload.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
   import type { Place } from '$core/places/place.ts';
   import type { Portion } from '$core/ahead/glut.ts';
-  import { goto, invalidateAll } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -180,7 +181,7 @@
       // What is about no field that the form shows is said beside its button.
       failed = !fields ? message : (fields.seedG ?? '');
       // What changed meanwhile is shown as it is now, before it is sent again.
-      if (answer.status === 409) await invalidateAll();
+      if (answer.status === 409) await reload();
     }
     sending = false;
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { invalidateAll } from '$app/navigation';
+  import { reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
   import { findCrop } from '$core/crops/library.ts';
   import type { OrderData } from '$core/ahead/household.ts';
@@ -27,11 +27,11 @@
       body: JSON.stringify({ id })
     });
     if (!answer?.ok) failed = 'No answer from Brote. The order goes on: try again in a moment.';
-    else await invalidateAll();
+    else await reload();
   }
   async function kept() {
     open = null;
-    await invalidateAll();
+    await reload();
   }
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { enhance, reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
-  import { invalidateAll } from '$app/navigation';
+
   import Outlook from '$ui/away/Outlook.svelte';
   import Sitters from '$ui/away/Sitters.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -63,7 +63,7 @@
           media={data.media}
           now={data.now}
           locale={house}
-          onchanged={() => void invalidateAll()}
+          onchanged={() => void reload()}
         />
       </section>
     {/if}
@@ -82,7 +82,7 @@
             media={data.media}
             now={data.now}
             locale={house}
-            onchanged={() => void invalidateAll()}
+            onchanged={() => void reload()}
           />
         </section>
       {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { findCrop } from '$core/crops/library.ts';
   import BringPackage from '$ui/data/BringPackage.svelte';
   import BringPast from '$ui/data/BringPast.svelte';

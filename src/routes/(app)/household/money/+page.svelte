@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { isByArea, usualUses } from '$core/costs/prices.ts';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { KEPT_MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
@@ -30,10 +30,6 @@
   const kind = $derived<MediumKind>(mediumOf(chosen)?.kind ?? 'coir');
   const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
   const yearCost = $derived((data.year?.crops ?? []).reduce((sum, { cost }) => sum + (cost ?? 0), 0));
-  const keep =
-    () =>
-    ({ update }: { update: (options: { reset: boolean }) => Promise<void> }) =>
-      update({ reset: false });
 </script>
 
 <svelte:head><title>Money · Brote</title></svelte:head>
@@ -47,7 +43,7 @@
 
 <div class="columns">
   <div class="stack">
-    <form method="POST" action="?/save" class="stack" use:enhance={keep} novalidate>
+    <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
       <h2>For all trays</h2>
       {#if done === 'money'}<p role="status">Saved.</p>{/if}
       <Select
@@ -107,7 +103,7 @@
           {/each}
         </ul>
       {/if}
-      <form method="POST" action="?/medium" class="stack" use:enhance={keep} novalidate>
+      <form method="POST" action="?/medium" class="stack" use:enhance={{ reset: false }} novalidate>
         <Select
           name="key"
           labelText="Medium"
@@ -163,7 +159,7 @@
           {/each}
         </ul>
       {/if}
-      <form method="POST" action="?/shop" class="stack" use:enhance={keep} novalidate>
+      <form method="POST" action="?/shop" class="stack" use:enhance={{ reset: false }} novalidate>
         <Select
           name="key"
           labelText="Crop"

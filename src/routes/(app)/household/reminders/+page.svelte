@@ -1,8 +1,8 @@
 <script lang="ts">
+  import { enhance, reload } from '$ui/state/reload.ts';
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
-  import { enhance } from '$app/forms';
-  import { invalidateAll } from '$app/navigation';
+
   import { clockTimeOf } from '$contract/schemas/household.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
@@ -27,7 +27,7 @@
   const LOOK_MS = 1500;
   onMount(() => {
     const timer = setInterval(() => {
-      if (data.channels.some(({ waiting }) => waiting > 0)) void invalidateAll();
+      if (data.channels.some(({ waiting }) => waiting > 0)) void reload();
     }, LOOK_MS);
     return () => clearInterval(timer);
   });

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import type { Method } from '$core/supplies/methods/method.ts';
   import Field from '$ui/fields/Field.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
@@ -19,15 +19,7 @@
 {#if data.isNew}<p class="soft">Made from “{data.from}”.</p>{:else}<p class="soft">
     Sowings that stand keep the method as it was when they were planned.
   </p>{/if}
-<form
-  method="POST"
-  action="?/save"
-  class="stack"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
-  novalidate
->
+<form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
   <input type="hidden" name="method" value={JSON.stringify(method)} />
   <Field
     name="name"

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { nearestCrop } from '$core/crops/check.ts';
   import { FIGURE_GROUPS, FIGURE_KEYS, FIGURES, type NumberKey, type OneOfKey } from '$core/crops/figures.ts';
   import { ANSWER_NAMES, FIGURE_NAMES, GROUP_NAMES } from '$words/cropFigures.ts';
@@ -46,9 +46,7 @@
   method="POST"
   action="?/save{data.isNew ? `&from=${data.from.key}` : ''}"
   class="stack"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
+  use:enhance={{ reset: false }}
   novalidate
 >
   <input type="hidden" name="key" value={kept('key', crop.key)} />
