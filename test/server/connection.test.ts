@@ -215,7 +215,8 @@ describe('the connection', () => {
     const late = await failure(
       inHousehold(home, async (tx) => {
         await tx`insert into members (household_id, id, name, name_key) values (${home}, ${id}, 'Late', 'late')`;
-        await tx`select pg_sleep(0.3)`;
+        // Longer than a statement may take: however slow the machine, it is not committed first.
+        await tx`select pg_sleep(60)`;
       })
     );
     expect(late).to.be.instanceOf(Unavailable);
