@@ -9,7 +9,7 @@ const MB = 1024 ** 2;
 export class SmallDisk {
   private constructor(readonly folder: string) {}
 
-  /** @returns null where this machine lets nobody mount one */
+  /** @returns null if this machine does not allow mounting one */
   static mount(sizeMb: number): SmallDisk | null {
     const folder = mkdtempSync(join(tmpdir(), 'brote-disk-'));
     const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${sizeMb}m,mode=755`, 'tmpfs', folder]);
