@@ -11,7 +11,7 @@ export const CLOCK_SLACK = 10 * MINUTE;
  * @param latest the last time in the log
  * @returns the time, and whether it differs from `at`
  */
-export function standsAt(at: Millis, now: Millis, latest: Millis): { at: Millis; corrected: boolean } {
+export function recordedAt(at: Millis, now: Millis, latest: Millis): { at: Millis; corrected: boolean } {
   const wasSetBack = latest > now + CLOCK_SLACK;
   const taken = wasSetBack && at >= now - CLOCK_SLACK ? latest : Math.min(at, now + MINUTE);
   return { at: taken, corrected: Math.abs(taken - at) > CLOCK_SLACK };

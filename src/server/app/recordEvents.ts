@@ -8,7 +8,7 @@ import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, withEvent } from '../../core/sowing/record.ts';
 import { wrongCut } from '../../core/harvest/check.ts';
 import { wrongTaking } from '../../core/pantry/check.ts';
-import { CLOCK_SLACK, standsAt } from '../../core/time/setBack.ts';
+import { CLOCK_SLACK, recordedAt } from '../../core/time/setBack.ts';
 import { DAY, type Millis } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
@@ -69,6 +69,7 @@ export async function recordEvents(
   ]);
   const facts = factsOf(household, book);
   const records = new Map(found.map((record) => [record.setup.id, record]));
+  const latest = new Map(found.map((record) => [record.setup.id, latestOf(record)]));
   const changed = new Set<string>();
   const taken: Touch[] = [];
   const results: Recorded[] = [];
@@ -79,8 +80,8 @@ export async function recordEvents(
     }
     const { sowingId } = one;
     const record = records.get(sowingId);
-    const { corrected, ...stands } = standsAt(one.event.at, now, record ? latestOf(record) : now);
-    const event = { ...one.event, ...stands };
+    const { at, corrected } = recordedAt(one.event.at, now, latest.get(sowingId) ?? now);
+    const event = { ...one.event, at };
     const before = taken.find((other) => other.event.id === event.id);
     const same = before
       ? { id: event.id, sowingId: before.sowingId, body: before.event.body }
@@ -93,6 +94,7 @@ export async function recordEvents(
     else results.push({ id: event.id, ok: true, ...(corrected && !same ? { correctedTo: event.at } : {}) });
     if (problem || same) continue;
     records.set(sowingId, { ...record!, ...withEvent(record!, event) });
+    latest.set(sowingId, Math.max(latest.get(sowingId)!, at));
     changed.add(sowingId);
     taken.push({ ...one, event });
   }
