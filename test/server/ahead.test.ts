@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
+import ICAL from 'ical.js';
 import { aheadOf, type AheadData } from '../../src/core/ahead/household.ts';
 import { buildProblem } from '../../src/core/ahead/build.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
@@ -16,11 +17,12 @@ import { keepAppetite, listEaters, readAppetite } from '../../src/server/ahead/a
 import { endOrder, keepOrder, listOrders } from '../../src/server/ahead/orders.ts';
 import { aheadData } from '../../src/server/app/aheadData.ts';
 import { standingNow } from '../../src/server/app/judgeHousehold.ts';
+import { ordersAheadIn } from '../../src/server/app/ordersAhead.ts';
 import { takePlan, type TakenPlan } from '../../src/server/app/takePlan.ts';
 import { writeCalendar } from '../../src/server/app/writeCalendar.ts';
 import { Wrong } from '../../src/server/app/sow.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
-import { inHousehold } from '../../src/server/db/connection.ts';
+import { inHousehold, type InTransaction } from '../../src/server/db/connection.ts';
 import { findHousehold, householdNow } from '../../src/server/households/household.ts';
 import { readJudging } from '../../src/server/reminders/judging.ts';
 import { keepContainer, changeContainer } from '../../src/server/sowings/containers.ts';
@@ -238,8 +240,10 @@ describe('the weeks ahead, stored', () => {
       });
       return at;
     });
-    const [judging, { facts, projected, reminding }, calendar] = await inHousehold(attic.id, (tx) =>
-      Promise.all([readJudging(tx), standingNow(tx, null), writeCalendar(tx, 'http://brote.test/')])
+    const inAttic: InTransaction = (work) => inHousehold(attic.id, work);
+    const calendar = await writeCalendar(inAttic, 'http://brote.test/');
+    const [judging, { facts, projected, reminding }] = await inAttic(async (tx) =>
+      Promise.all([readJudging(tx), standingNow(tx, null, await ordersAheadIn(tx))])
     );
     expect(judging).not.to.equal(null);
     expect(projected).to.deep.equal([]);
@@ -248,7 +252,30 @@ describe('the weeks ahead, stored', () => {
     expect(calendar.match(/SUMMARY:Standing order: sow kale/g)!.length).to.be.above(10);
     // Ended, it reminds of nothing.
     await inHousehold(attic.id, (tx) => endOrder(tx, id));
-    expect((await inHousehold(attic.id, (tx) => standingNow(tx, null))).reminding.onOrder).to.equal(null);
+    expect(await inAttic(ordersAheadIn)).to.equal(null);
+  });
+
+  it('writes a calendar of more entries than it writes at once', async () => {
+    const hall = await household('END:VCALENDAR hall');
+    const inHall: InTransaction = (work) => inHousehold(hall.id, work);
+    await inHall(async (tx) => {
+      const found = await findHousehold(tx);
+      const fromDay = zoneOf(found.zone).date(householdNow(found)).toString();
+      const containerId = await keepContainer(tx, hall.id, randomUUID(), TRAY);
+      const daily = {
+        ...KALE,
+        containerId,
+        placeId: hall.placeId,
+        rule: { kind: 'every', days: 1 },
+        fromDay
+      } as const;
+      for (let order = 0; order < 4; order += 1) await keepOrder(tx, hall.id, { ...daily, id: randomUUID() });
+    });
+    const calendar = await writeCalendar(inHall, 'http://brote.test/');
+    const read = new ICAL.Component(ICAL.parse(calendar) as never);
+    const ids = read.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one).uid);
+    const days = (await inHall(ordersAheadIn))!.map(({ orderId, day }) => `${orderId} ${day}`);
+    expect(new Set(ids).size).to.equal(new Set(days).size).and.above(150);
   });
 
   it('is kept from other households, and two who plan at once both keep what they took', async () => {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
-  import { enhance } from '$app/forms';
+  import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import { typedBefore } from '$ui/fields/typedBefore.ts';
   import Field from '$ui/fields/Field.svelte';

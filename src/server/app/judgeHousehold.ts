@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { orderReminders } from '../../core/ahead/orderReminders.ts';
 import { judge, type Reminding } from '../../core/reminders/due.ts';
+import type { OnOrder } from '../../core/reminders/reminder.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import type { HouseholdFacts, Projected } from '../../core/sowing/project.ts';
 import { storyOf } from '../../core/sowing/record.ts';
@@ -16,7 +17,7 @@ import { keepReminders, toldBefore, type KeptReminder } from '../reminders/remin
 import { isoDay } from '../../words/time.ts';
 import { listAway } from '../people/away.ts';
 import { turnsOf } from '../people/turns.ts';
-import { ordersAhead } from './ordersAhead.ts';
+import { ordersAhead, ordersAheadIn } from './ordersAhead.ts';
 import { projectRecords } from './projectRecords.ts';
 import { listForRound, listInPantry } from '../sowings/sowings.ts';
 
@@ -29,8 +30,15 @@ export interface Standing {
   reminding: Reminding;
 }
 
-/** Reads all that judging the transaction's household goes by. */
-export async function standingNow(tx: Tx, judging: Judging | null): Promise<Standing> {
+/**
+ * Reads all that judging the transaction's household goes by.
+ * @param onOrder what its standing orders schedule, for whoever asks what is due
+ */
+export async function standingNow(
+  tx: Tx,
+  judging: Judging | null,
+  onOrder: readonly OnOrder[] | null = null
+): Promise<Standing> {
   const [household, book, records, told, lastRead, kept] = await Promise.all([
     findHousehold(tx),
     readBook(tx),
@@ -41,7 +49,6 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
   ]);
   const facts = factsOf(household, book);
   const now = householdNow(household);
-  const onOrder = await ordersAhead(tx);
   const [standing, inPantry] = [await projectRecords(facts, records), await projectRecords(facts, kept)];
   const all = records.map((record, at) => ({
     story: storyOf(record),
@@ -72,11 +79,13 @@ export async function standingNow(tx: Tx, judging: Judging | null): Promise<Stan
  * moment noted, all or nothing. Two who judge it at once tell it once.
  * @returns how many reminders were new
  */
-export const judgeHousehold = (householdId: string): Promise<number> =>
-  inHousehold(householdId, async (tx) => {
+export async function judgeHousehold(householdId: string): Promise<number> {
+  // Before the judging is held: a full household's schedule takes longer than a transaction may on a busy machine.
+  await ordersAhead((work) => inHousehold(householdId, work));
+  return inHousehold(householdId, async (tx) => {
     const judging = await holdJudging(tx);
     if (!judging) return 0;
-    const standing = await standingNow(tx, judging);
+    const standing = await standingNow(tx, judging, await ordersAheadIn(tx));
     const { household, facts, projected, reminding } = standing;
     const now = householdNow(household);
     const { due, nextAt } = judge(facts, projected, reminding, now);
@@ -91,6 +100,7 @@ export const judgeHousehold = (householdId: string): Promise<number> =>
     await noteJudged(tx, now, nextAt - (now - Date.now()));
     return told.length;
   });
+}
 
 /** What is told at once is one message to each channel that wants any of it, held until its member's night is over. */
 export async function putOnTheirWay(

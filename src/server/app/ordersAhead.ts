@@ -1,26 +1,40 @@
 import { createHash } from 'node:crypto';
-import { ordersOf } from '../../core/ahead/household.ts';
+import { ordersOf, type AheadData } from '../../core/ahead/household.ts';
 import { onOrderOf } from '../../core/ahead/orderReminders.ts';
 import type { OnOrder } from '../../core/reminders/reminder.ts';
 import { MINUTE } from '../../core/time/zone.ts';
 import { anyOrders } from '../ahead/orders.ts';
-import type { Tx } from '../db/connection.ts';
+import type { InTransaction, Tx } from '../db/connection.ts';
 import { Breath } from '../requests/breath.ts';
 import { aheadData } from './aheadData.ts';
 
-/** What was laid out for a household is used again for so long, where nothing of what it follows from has changed. */
+/** A schedule is used again for so long, if nothing that it follows from has changed. */
 const FRESH_MS = 10 * MINUTE;
 const MOST_CACHED = 200;
 
 const cached = new Map<string, { at: number; onOrder: readonly OnOrder[] }>();
 
 /**
- * What the standing orders of a household lay into the weeks ahead; null where it has none, which costs one short query.
- * Others are answered between two orders.
+ * What the standing orders of a household schedule in the weeks ahead, worked out with no connection held.
+ * @returns null if there are none, which costs one short query
  */
-export async function ordersAhead(tx: Tx): Promise<readonly OnOrder[] | null> {
-  if (!(await anyOrders(tx))) return null;
-  const data = await aheadData(tx);
+export async function ordersAhead(inTx: InTransaction): Promise<readonly OnOrder[] | null> {
+  const data = await inTx(orderData);
+  return data && scheduleOf(data);
+}
+
+/**
+ * {@link ordersAhead} of exactly what the transaction sees. Work it out with that first: then it costs only the reading,
+ * unless something has changed meanwhile.
+ */
+export async function ordersAheadIn(tx: Tx): Promise<readonly OnOrder[] | null> {
+  const data = await orderData(tx);
+  return data && scheduleOf(data);
+}
+
+const orderData = async (tx: Tx): Promise<AheadData | null> => ((await anyOrders(tx)) ? aheadData(tx) : null);
+
+async function scheduleOf(data: AheadData): Promise<readonly OnOrder[]> {
   const { now, ...ground } = data;
   const key = createHash('sha256').update(JSON.stringify(ground)).digest('base64');
   const known = cached.get(key);

@@ -1,11 +1,16 @@
-import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+import ical, {
+  ICalAlarmType,
+  ICalCalendarMethod,
+  type ICalCalendar,
+  ICalEventTransparency
+} from 'ical-generator';
 import { orderEntries } from '../../core/ahead/orderReminders.ts';
 import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import { storyOf } from '../../core/sowing/record.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { calendarWords } from '../../words/calendar.ts';
-import type { Tx } from '../db/connection.ts';
+import type { InTransaction } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
 import { findHousehold, householdNow, type Household } from '../households/household.ts';
 import { Breath } from '../requests/breath.ts';
@@ -16,41 +21,61 @@ import { listUnderWay } from '../sowings/sowings.ts';
 /** How often a calendar is to ask again. */
 const REFRESH_S = 3600;
 
+/** So many entries are written at a time: the library writes a whole calendar without a pause. */
+const AT_ONCE = 100;
+const END = 'END:VCALENDAR';
+
 /**
- * The transaction's household as an iCalendar file (RFC 5545): rounds with what they ask for, soaks, and harvest windows.
- * An entry keeps its id, and gets a higher sequence whenever it changes.
+ * The household as an iCalendar file (RFC 5545): rounds with what they ask for, soaks, and harvest windows. An entry keeps
+ * its id, and gets a higher sequence whenever it changes. No connection is held while the entries are worked out.
  * @param base where Brote is reached
  */
-export async function writeCalendar(tx: Tx, base: string): Promise<string> {
-  const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
+export async function writeCalendar(inTx: InTransaction, base: string): Promise<string> {
+  const { household, book, records } = await inTx(async (tx) => {
+    const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
+    return { household, book, records };
+  });
   const now = householdNow(household);
   const breath = new Breath();
   const entries = [
     ...(await breath.through(calendarOf(factsOf(household, book), records.map(storyOf), now))),
-    ...orderEntries((await ordersAhead(tx)) ?? [])
+    ...orderEntries((await ordersAhead(inTx)) ?? [])
   ];
-  const said = new Map<string, Said>();
+  const worded = new Map<string, Worded>();
   for (const entry of entries) {
-    said.set(entry.uid, {
+    worded.set(entry.uid, {
       ...calendarWords(entry, household, book.media),
       ...timesOf(entry, household.zone)
     });
     await breath.taken();
   }
-  const editions = await editionsOf(tx, household.id, said);
-  const calendar = ical({
-    name: `Brote, ${household.name}`,
-    prodId: { company: 'Brote', product: 'Brote', language: 'EN' },
-    method: ICalCalendarMethod.PUBLISH,
-    ttl: REFRESH_S
-  });
-  for (const entry of entries) {
-    addEntry(entry, said.get(entry.uid)!, editions.get(entry.uid)!);
+  const editions = await inTx((tx) => editionsOf(tx, household.id, worded));
+  // Every part has the same head.
+  const head = withEntries([]).slice(0, -END.length);
+  const parts: string[] = [];
+  for (let from = 0; from < entries.length; from += AT_ONCE) {
+    parts.push(withEntries(entries.slice(from, from + AT_ONCE)).slice(head.length, -END.length));
     await breath.taken();
   }
-  return calendar.toString();
+  return [head, ...parts, END].join('');
 
-  function addEntry(entry: CalendarEntry, { title, text, path, start, end, allDay }: Said, edition: Edition) {
+  function withEntries(part: readonly CalendarEntry[]): string {
+    const calendar = ical({
+      name: `Brote, ${household.name}`,
+      prodId: { company: 'Brote', product: 'Brote', language: 'EN' },
+      method: ICalCalendarMethod.PUBLISH,
+      ttl: REFRESH_S
+    });
+    for (const entry of part) addEntry(calendar, entry, worded.get(entry.uid)!, editions.get(entry.uid)!);
+    return calendar.toString();
+  }
+
+  function addEntry(
+    calendar: ICalCalendar,
+    entry: CalendarEntry,
+    { title, text, path, start, end, allDay }: Worded,
+    edition: Edition
+  ) {
     const changed = new Date(edition.changedAt);
     const event = calendar.createEvent({
       id: `${entry.uid}@${household.id}`,
@@ -85,7 +110,7 @@ function alarmOf(entry: CalendarEntry, { zone, roundsMin }: Household): number {
   return household.at(household.date(entry.from), roundsMin[0]!);
 }
 
-type Said = ReturnType<typeof calendarWords> & ReturnType<typeof timesOf>;
+type Worded = ReturnType<typeof calendarWords> & ReturnType<typeof timesOf>;
 
 /** When an entry is; a window's days as calendars have them, without a zone, and with the day after the last. */
 function timesOf(entry: CalendarEntry, zone: string): { start: number; end: number; allDay: boolean } {

@@ -10,6 +10,9 @@ export { LIMITS };
 /** One household's transaction, or a query outside of any household. */
 export type Tx = Guarded;
 
+/** Runs work in a transaction of its own of one household: {@link inHousehold} with the household given. */
+export type InTransaction = <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+
 const shared = new Map<Lane, Slots>();
 
 /**

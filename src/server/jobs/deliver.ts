@@ -2,6 +2,7 @@ import { stillMatters } from '../../core/reminders/again.ts';
 import type { ReminderBody } from '../../core/reminders/reminder.ts';
 import { reminderWords } from '../../words/reminders.ts';
 import { standingNow, type Standing } from '../app/judgeHousehold.ts';
+import { ordersAheadIn } from '../app/ordersAhead.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { findHousehold, householdNow } from '../households/household.ts';
 import { listMedia } from '../cupboard/media.ts';
@@ -79,7 +80,7 @@ async function messageOf(
   ]);
   const now = householdNow(household);
   const late = kept.length > 0 && Date.now() - createdAt > FRESH_MS;
-  const standing = late ? await standingNow(tx, await readJudging(tx)) : null;
+  const standing = late ? await standingNow(tx, await readJudging(tx), await ordersAheadIn(tx)) : null;
   const parts = kept.flatMap((reminder): MessagePart[] => {
     const body = standing ? again(standing, reminder, now) : reminder.body;
     if (!body) return [];

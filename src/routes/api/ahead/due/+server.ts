@@ -10,7 +10,7 @@ import type { RequestHandler } from './$types';
 /** What standing orders lay that is to be begun before the next round. */
 export const GET: RequestHandler = api(async ({ locals }) => {
   const { household } = signedIn(locals);
-  const onOrder = (await inSession(locals, ordersAhead)) ?? [];
+  const onOrder = (await ordersAhead((work) => inSession(locals, work))) ?? [];
   const { nextAt } = roundAt(rhythmOf(household), householdNow(household));
   return json({
     due: onOrder

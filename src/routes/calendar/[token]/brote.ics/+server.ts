@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { writeCalendar } from '$server/app/writeCalendar.ts';
-import { inHousehold } from '$server/db/connection.ts';
+import { inHousehold, type InTransaction } from '$server/db/connection.ts';
 import { noteRead, openFeed } from '$server/reminders/feeds.ts';
 import { api } from '$server/requests/answer.ts';
 import { waitAfterWrong } from '$server/requests/secretAddress.ts';
@@ -28,12 +28,9 @@ export const GET: RequestHandler = api(async (event) => {
     : await waitAfterWrong('calendar', event);
   if (wait > 0) return nothing(429, wait);
   if (!opened) return nothing(404);
-  const written = await available(() =>
-    inHousehold(opened.householdId, async (tx) => {
-      await noteRead(tx, opened.feedId);
-      return writeCalendar(tx, event.url.origin);
-    })
-  );
+  const inTx: InTransaction = (work) => available(() => inHousehold(opened.householdId, work));
+  await inTx((tx) => noteRead(tx, opened.feedId));
+  const written = await writeCalendar(inTx, event.url.origin);
   const etag = `"${createHash('sha256').update(written).digest('base64url').slice(0, 27)}"`;
   const headers = { etag, 'cache-control': 'private, max-age=300' };
   if (event.request.headers.get('if-none-match') === etag)
