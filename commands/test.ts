@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { ensureBuild } from './lib/build.ts';
+import { buildTests, ensureBuild, TESTS_FOLDER } from './lib/build.ts';
 import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
 import { ensureChromium, ensureNginx, ensurePostgres, ensureSystemdAnalyze } from './lib/packages.ts';
@@ -57,14 +57,15 @@ async function mocha(
   const { code, output } = await run(
     'mocha/bin/mocha.js',
     [
-      `${folder}/**/*.test.ts`,
+      `${TESTS_FOLDER}/${folder}/**/*.test.js`,
+      '--no-config',
       '--forbid-only',
       '--timeout',
       String(timeoutMs),
       '--color',
       ...(jobs > 1 ? ['--parallel', '--jobs', String(jobs)] : [])
     ],
-    env
+    { ...env, NODE_OPTIONS: '--enable-source-maps' }
   );
   const plain = output.replace(/\u001b\[[0-9;]*m/g, '');
   const number = (word: string) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(plain)?.[1] ?? 0);
@@ -83,6 +84,7 @@ await runCommand(async () => {
   const counts: Count[] = [];
   await run('@sveltejs/kit/svelte-kit.js', ['sync']);
   ensureBuild();
+  buildTests();
   const folder = dataFolder('test');
   const cluster = await startCluster(bin, folder, false);
   const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, ...programs };
@@ -102,10 +104,10 @@ await runCommand(async () => {
         ['svelte-check/bin/svelte-check', '--fail-on-warnings', '--threshold', 'warning']
       ])
     );
-    counts.push(await mocha('test/core'), await mocha('test/ui'));
+    counts.push(await mocha('core'), await mocha('ui'));
   };
   try {
-    const running = ['test/server', 'test/browser'].map((folder) =>
+    const running = ['server', 'browser'].map((folder) =>
       mocha(folder, env, { jobs: 2, timeoutMs: TEST_MS }).then((count) => counts.push(count))
     );
     await Promise.all([still(), ...running]);

@@ -1,16 +1,28 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { buildSync, type BuildOptions } from 'esbuild';
 import { Plain, say } from './say.ts';
 
 const SOURCES = [
   'src',
   'static',
   'commands/bundle',
+  'commands/lib',
   'package-lock.json',
   'svelte.config.js',
   'vite.config.ts'
 ];
+
+const BUNDLED: BuildOptions = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  sourcemap: true,
+  logLevel: 'warning'
+};
 
 function newest(path: string): number {
   if (!existsSync(path)) return 0;
@@ -19,7 +31,10 @@ function newest(path: string): number {
   return Math.max(info.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))));
 }
 
-/** Builds the web application where it was not built yet or its sources changed since. */
+/** The program of the web server and of the worker, once built. */
+export const SERVICE_FILE = 'build/service.js';
+
+/** Builds the web application and its processes if they were not built yet or their sources changed since. */
 export function ensureBuild(): void {
   const stamp = 'build/built';
   if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...SOURCES.map(newest))) return;
@@ -30,5 +45,19 @@ export function ensureBuild(): void {
   });
   if (built.status !== 0)
     throw new Plain(`The application could not be built:\n${built.stdout}${built.stderr}`);
+  // Read file by file as it is written, a process takes seconds to start.
+  buildSync({ ...BUNDLED, entryPoints: ['commands/lib/serviceProcess.ts'], outfile: SERVICE_FILE });
   writeFileSync(stamp, '');
+}
+
+/** Where the tests stand once built, folder by folder as in `test`. */
+export const TESTS_FOLDER = 'build/tests';
+
+/** Builds the tests: loaded file by file as they are written, what they compute takes twice as long. */
+export function buildTests(): void {
+  rmSync(TESTS_FOLDER, { recursive: true, force: true });
+  const entryPoints = readdirSync('test', { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.test.ts'))
+    .map((name) => join('test', name));
+  buildSync({ ...BUNDLED, entryPoints, splitting: true, outdir: TESTS_FOLDER, outbase: 'test' });
 }

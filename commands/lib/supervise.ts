@@ -1,5 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { join } from 'node:path';
+import { SERVICE_FILE } from './build.ts';
 import type { Cluster } from './cluster.ts';
 import { Plain, say } from './say.ts';
 import type { FromService, Role } from './serviceProcess.ts';
@@ -103,8 +103,8 @@ export class Service {
   }
 
   private begin(): Promise<string> {
-    const child = fork(join(import.meta.dirname, 'serviceProcess.ts'), [this.role, ...this.args], {
-      execArgv: ['--import', 'tsx'],
+    const child = fork(SERVICE_FILE, [this.role, ...this.args], {
+      execArgv: ['--enable-source-maps'],
       stdio: ['ignore', 'inherit', 'inherit', 'ipc']
     });
     this.child = child;

@@ -1,5 +1,4 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { join } from 'node:path';
 import { outsideSettings, startOutside } from '../../commands/standIns/outside.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import type { Database } from '../../commands/lib/database.ts';
@@ -39,7 +38,7 @@ export async function killWorkers(
   const workers: ChildProcess[] = [];
   const start = (index: number): Promise<void> =>
     new Promise((resolve) => {
-      const child = fork(join(import.meta.dirname, 'workerProcess.ts'), [outside.url, String(LEASE_S)], {
+      const child = fork('test/siege/workerProcess.ts', [outside.url, String(LEASE_S)], {
         execArgv: ['--import', 'tsx'],
         env,
         stdio: ['ignore', 'ignore', 'inherit', 'ipc']

@@ -2,6 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { SERVICE_FILE } from '../../commands/lib/build.ts';
 import { HANG_MS } from './patience.ts';
 
 /** A command of the project as a person starts it, with its own data and port. */
@@ -33,7 +34,7 @@ export class Started {
 
   /** The number of one of its processes, as it is now. */
   pidOf(role: 'web' | 'worker'): number {
-    const { stdout } = spawnSync('pgrep', ['-P', String(this.child.pid), '-f', `serviceProcess.ts ${role}`], {
+    const { stdout } = spawnSync('pgrep', ['-P', String(this.child.pid), '-f', `${SERVICE_FILE} ${role}`], {
       encoding: 'utf8'
     });
     return Number(stdout.trim().split('\n')[0]);

@@ -55,6 +55,11 @@ const noMedium = (kind: unknown): string | null =>
 const noName = (name: unknown, most: number): string | null =>
   isText(name, most) ? SOUND : `Its name must have 1 to ${most} letters.`;
 
+const noParts = (parts: unknown, most: number, isPart: (part: unknown) => boolean): string | null =>
+  isNone(parts) || (isList(parts, most) && parts.every(isPart))
+    ? SOUND
+    : 'The parts of its mix cannot be read.';
+
 /** The first of some complaints. */
 const firstOf = (...complaints: (string | null)[]): string | null =>
   complaints.find((one) => one !== null) ?? SOUND;
@@ -175,9 +180,7 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
       noCrop(fieldOf(part, 'cropKey'), crops) === SOUND && isNumber(fieldOf(part, 'share'), 1e-9, 1_000_000);
     return firstOf(
       noCrop(row.crop_key, crops),
-      isNone(parts) || (isList(parts, 20) && parts.every(isPart))
-        ? SOUND
-        : 'The parts of its mix cannot be read.',
+      noParts(parts, 20, isPart),
       complaint(lotSchema, {
         id: row.id,
         cropKey: row.crop_key,
@@ -267,9 +270,7 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
     const wrong = within.find(([, value, least, most]) => !isNumber(value, least, most));
     return firstOf(
       noCrop(row.crop_key, crops),
-      isNone(mix) || (isList(mix, MOST_PARTS) && mix.every(isPart))
-        ? SOUND
-        : 'The parts of its mix cannot be read.',
+      noParts(mix, MOST_PARTS, isPart),
       noMedium(row.medium),
       isWhole(row.count, ...SIZE_BOUNDS.count) ? SOUND : 'Its count of containers cannot be.',
       wrong ? `Its ${wrong[0]} cannot be.` : SOUND,

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Tx } from '../db/connection.ts';
 import { faultOf } from './faultOf.ts';
 import type { Row } from './rows.ts';
@@ -19,21 +20,25 @@ export function gatherUnreadable(tx: Tx, into: Unreadable[]): void {
   found.set(tx, into);
 }
 
-/** Verdicts on rows, by what stands in them: the same row is checked once, as far as there is room. */
-const verdicts = new Map<string, string | null>();
-const MOST_VERDICTS = 5000;
+/** What was found wrong with records, by table and key, and a digest of the content it was found in. */
+const verdicts = new Map<string, { digest: string; fault: string | null }>();
+const MOST_VERDICTS = 10_000;
 
-function verdictOn(table: string, row: Row): string | null {
-  // What was measured at a place changes all the time, and is packed by Brote itself.
-  const key = `${table} ${JSON.stringify({ ...row, air: undefined })}`;
+/**
+ * What is wrong with a record; null for nothing. The same content is judged once.
+ * @param key its table and id
+ */
+export function verdictOn(key: string, content: string, judge: () => string | null): string | null {
+  const digest = createHash('sha256').update(content).digest('base64');
   const known = verdicts.get(key);
-  if (known !== undefined) return known;
-  const fault = faultOf(table, row, null);
+  if (known?.digest === digest) return known.fault;
+  const fault = judge();
   if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
-  // Long ones are logs and mixes of their own, and are rare.
-  if (key.length < 4000) verdicts.set(key, fault);
+  verdicts.set(key, { digest, fault });
   return fault;
 }
+
+const idOf = (row: Row): string => String(row.id ?? row.key ?? row.crop_key ?? '');
 
 /**
  * The rows of a table that can be read. The others are noted for the page to name, and left out, or replaced where the rest
@@ -47,7 +52,9 @@ export function soundRows<R extends object>(
   instead?: (row: R) => R
 ): R[] {
   return rows.flatMap((row): R[] => {
-    const fault = verdictOn(table, row as Row);
+    // What was measured at a place changes all the time, and is packed by Brote itself.
+    const content = JSON.stringify({ ...row, air: undefined });
+    const fault = verdictOn(`${table} ${idOf(row as Row)}`, content, () => faultOf(table, row as Row, null));
     if (fault === null) return [row];
     note(tx, table, row as Row, fault);
     return instead ? [instead(row)] : [];
@@ -56,7 +63,7 @@ export function soundRows<R extends object>(
 
 /** Notes a record that cannot be read, once. */
 export function note(tx: Tx, table: string, row: Row, fault: string): void {
-  const id = String(row.id ?? row.key ?? row.crop_key ?? '');
+  const id = idOf(row);
   const name = typeof row.name === 'string' ? row.name : null;
   const into = found.get(tx);
   if (!into) console.error(`A record of ${table} cannot be read (${id}): ${fault}`);

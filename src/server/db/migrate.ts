@@ -1,8 +1,12 @@
 import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import postgres from 'postgres';
 
 /** Any number, the same in every process: whoever holds it migrates, the others wait and find it done. */
 const LOCK = 4_180_223;
+
+/** From the project's folder, in which every command runs. */
+const MIGRATIONS = 'src/server/db/migrations';
 
 /**
  * Brings a database up to date: runs every numbered SQL file that has not been run, in order, each in a
@@ -13,8 +17,7 @@ const LOCK = 4_180_223;
  * @throws Error where the database is newer than these files
  */
 export async function migrate(url: string, appRole: string): Promise<string[]> {
-  const folder = new URL('./migrations/', import.meta.url);
-  const files = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort();
+  const files = (await readdir(MIGRATIONS)).filter((name) => name.endsWith('.sql')).sort();
   const sql = postgres(url, { max: 1, onnotice: () => {} });
   try {
     await sql`select pg_advisory_lock(${LOCK})`;
@@ -30,7 +33,7 @@ export async function migrate(url: string, appRole: string): Promise<string[]> {
       );
     const due = files.filter((name) => !done.has(name));
     for (const name of due) {
-      const text = await readFile(new URL(name, folder), 'utf8');
+      const text = await readFile(join(MIGRATIONS, name), 'utf8');
       await sql.begin(async (tx) => {
         await tx`select set_config('brote.app_role', ${appRole}, true), set_config('brote.door', 'open', true)`;
         await tx.unsafe(text);

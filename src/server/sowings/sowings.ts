@@ -8,7 +8,7 @@ import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { freeNumber } from '../../core/supplies/containers/numbering.ts';
 import type { Tx } from '../db/connection.ts';
 import { faultOf, logFault } from '../data/faultOf.ts';
-import { note } from '../data/sound.ts';
+import { note, verdictOn } from '../data/sound.ts';
 import { containerOf, keepContainer, soundContainers, type ContainerRow } from './containers.ts';
 
 interface SowingRow extends ContainerRow {
@@ -81,22 +81,16 @@ function recordOf(row: SowingRow): SowingRecord {
 const recordsOf = (tx: Tx, rows: readonly SowingRow[]): SowingRecord[] =>
   soundSowings(tx, rows).map(recordOf);
 
-/** What was found of a sowing's row, and the row it was found of. */
-const verdicts = new Map<string, { of: string; fault: string | null }>();
-const MOST_VERDICTS = 2000;
-
 /** Those that can be followed; the others are noted, for the page to name. */
 function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
   return soundContainers(tx, rows).filter((row) => {
-    const of = JSON.stringify(row);
-    let known = verdicts.get(row.id);
-    if (known?.of !== of) {
-      known = { of, fault: faultOf('sowings', row as never, new Set(row.own_keys)) ?? logFault(row.log) };
-      if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
-      verdicts.set(row.id, known);
-    }
-    if (known.fault !== null) note(tx, 'sowings', { id: row.id, name: row.crop_key }, known.fault);
-    return known.fault === null;
+    const fault = verdictOn(
+      `sowings ${row.id}`,
+      JSON.stringify(row),
+      () => faultOf('sowings', row as never, new Set(row.own_keys)) ?? logFault(row.log)
+    );
+    if (fault !== null) note(tx, 'sowings', { id: row.id, name: row.crop_key }, fault);
+    return fault === null;
   });
 }
 
