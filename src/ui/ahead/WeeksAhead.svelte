@@ -354,7 +354,8 @@
 {/if}
 
 <style>
-  .said {
+  .said,
+  .warn {
     margin: 0.75rem 0;
   }
   .lead {
