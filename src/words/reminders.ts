@@ -11,6 +11,9 @@ import { cardWords } from './steps/steps.ts';
 import { clockTime, dayAndTime, dayWords, spanWords, type Locale } from './time.ts';
 import { TIMER_NAMES, timerWords } from './timers.ts';
 
+/** The address of a mail's own page, cut off or mistyped. */
+export const INCOMPLETE_ADDRESS = 'This address is incomplete. Copy all of it from the mail.';
+
 /** A reminder as a person reads it, on whatever channel. */
 export interface ReminderWords {
   title: string;
