@@ -21,8 +21,11 @@ import { listUnderWay } from '../sowings/sowings.ts';
 /** How often a calendar is to ask again. */
 const REFRESH_S = 3600;
 
-/** So many entries are written at a time: the library writes a whole calendar without a pause. */
-const AT_ONCE = 100;
+/**
+ * So many entries are written at a time. The library writes a whole calendar without a pause, and takes some ms for a round of
+ * many trays.
+ */
+const AT_ONCE = 10;
 const END = 'END:VCALENDAR';
 
 /**
