@@ -4,7 +4,7 @@ import { startCluster } from './lib/cluster.ts';
 import { dataFolder } from './lib/dataFolder.ts';
 import { ensureChromium, ensureNginx, ensurePostgres, ensureSystemdAnalyze } from './lib/packages.ts';
 import { runCommand, say } from './lib/say.ts';
-import { TEST_MS } from '../test/support/patience.ts';
+import { PATIENCE, TEST_MS } from '../test/support/patience.ts';
 
 interface Count {
   passed: number;
@@ -87,7 +87,12 @@ await runCommand(async () => {
   buildTests();
   const folder = dataFolder('test');
   const cluster = await startCluster(bin, folder, false);
-  const env = { BROTE_TEST_ADMIN_URL: cluster.adminUrl, BROTE_TEST_FOLDER: folder, ...programs };
+  const env = {
+    BROTE_TEST_ADMIN_URL: cluster.adminUrl,
+    BROTE_TEST_FOLDER: folder,
+    BROTE_PATIENCE: String(PATIENCE),
+    ...programs
+  };
   // A server's tests wait for it to start more than they compute, and a browser waits for its server: all run side by side,
   // so that two cores are kept busy.
   const still = async () => {

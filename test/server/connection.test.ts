@@ -206,7 +206,11 @@ describe('the connection', () => {
       (sql) => sql<{ name: string; setting: string }[]>`select name, setting from pg_settings
         where name in ('statement_timeout', 'lock_timeout', 'idle_in_transaction_session_timeout') order by name`
     );
-    expect(limits.map(({ setting }) => Number(setting))).to.deep.equal([15_000, 5000, 8000]);
+    expect(limits.map(({ setting }) => Number(setting))).to.deep.equal([
+      LIMITS.transactionMs,
+      LIMITS.lockMs,
+      LIMITS.statementMs
+    ]);
   });
 
   it('commits nothing once its time is up', async () => {

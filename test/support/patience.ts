@@ -7,3 +7,5 @@ export const HANG_MS = 8 * 60_000;
 export const SHOWN_MS = 5 * 60_000;
 /** A whole test or hook. */
 export const TEST_MS = 20 * 60_000;
+/** So many times longer than usual the application waits for its database before it says to try again. */
+export const PATIENCE = 20;

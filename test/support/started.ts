@@ -71,7 +71,8 @@ export class Ground {
       PORT: String(this.port),
       ...more
     };
-    for (const name of ['BROTE_APP_URL', 'BROTE_DEMO', 'BROTE_OPEN']) if (!(name in more)) delete env[name];
+    for (const name of ['BROTE_APP_URL', 'BROTE_DEMO', 'BROTE_OPEN', 'BROTE_PATIENCE'])
+      if (!(name in more)) delete env[name];
     const started = new Started(
       spawn('node', ['commands/run.mjs', 'start'], { env, stdio: ['ignore', 'pipe', 'pipe'] })
     );

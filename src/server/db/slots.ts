@@ -3,18 +3,21 @@ import { guarded, Stretch, type Guarded } from './guard.ts';
 import { afterListening } from './patience.ts';
 import { Unavailable } from './unavailable.ts';
 
+/** All limits are so many times longer on a machine that is slow by far. */
+const PATIENCE = Number(process.env.BROTE_PATIENCE) || 1;
+
 /** How long anything may take; past it the person is told to try again, and others are let on. */
 export const LIMITS = {
   /** For a connection: all of them may be in use. */
-  waitMs: 4000,
+  waitMs: 4000 * PATIENCE,
   /** For a connection to come about; whoever wants one waits for it no longer than `waitMs`. */
-  connectMs: 15_000,
+  connectMs: 15_000 * PATIENCE,
   /** For one statement, which PostgreSQL ends itself. */
-  statementMs: 8000,
+  statementMs: 8000 * PATIENCE,
   /** For a lock that another request holds. */
-  lockMs: 5000,
+  lockMs: 5000 * PATIENCE,
   /** For a whole transaction. */
-  transactionMs: 15_000
+  transactionMs: 15_000 * PATIENCE
 };
 
 /**
