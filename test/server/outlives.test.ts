@@ -174,7 +174,7 @@ describe('what is started', () => {
     expect(codes).to.equal(1);
     const [late, up] = one.child.exitCode === 1 ? [one, two] : [two, one];
     const url = await up.ready();
-    // On a machine so busy that nobody waits for that long, the next one to start is told.
+    // A busy machine may take longer than this start waits: then the next start gets the answer.
     if (late.output.includes('has not come up yet')) {
       const next = ground.start();
       await next.exit;

@@ -45,7 +45,7 @@ function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now:
     if (last.opensAt === null) return null;
     const byUpdate = (last.forecast ?? FORECAST_VERSION) !== FORECAST_VERSION;
     const laterBy = open.p50 - last.opensAt;
-    // A window that an update moves is told of whichever way it moved.
+    // If an update moved the window, both directions count.
     const hasMoved = byUpdate ? Math.abs(laterBy) >= DAY : laterBy >= MOVED_D * DAY;
     return hasMoved ? { again: before.length, wasAt: last.opensAt, byUpdate } : null;
   };

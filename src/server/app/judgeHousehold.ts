@@ -32,7 +32,7 @@ export interface Standing {
 
 /**
  * Reads all that judging the transaction's household goes by.
- * @param onOrder what its standing orders schedule, for whoever asks what is due
+ * @param onOrder what its standing orders schedule; needed only to judge what is due
  */
 export async function standingNow(
   tx: Tx,

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { enhance, reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
-
   import Outlook from '$ui/away/Outlook.svelte';
   import Sitters from '$ui/away/Sitters.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';

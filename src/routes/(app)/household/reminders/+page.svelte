@@ -2,7 +2,6 @@
   import { enhance, reload } from '$ui/state/reload.ts';
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
-
   import { clockTimeOf } from '$contract/schemas/household.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
