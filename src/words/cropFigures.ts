@@ -7,7 +7,7 @@ import {
   type Figures,
   type OneOfKey
 } from '$core/crops/figures.ts';
-import { REFUSED_WORDS } from './refused.ts';
+import { REFUSED_WORDS } from './plantNames.ts';
 
 /** What each figure of a crop is called. */
 export const FIGURE_NAMES: Record<FigureKey, string> = {

@@ -258,11 +258,35 @@ describe('nobody is hurt', () => {
     await page.getByLabel('Botanical name').fill('Stella pulvis');
     await page.getByText('Brote does not know this plant.').waitFor();
     await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('Say so with a tick, or leave this plant.').waitFor();
+    await page.getByText('Tick this to confirm it, or change the name.').waitFor();
     await page.locator('input[name="sure"]:focus').waitFor();
     expect(await page.getByLabel('Botanical name').inputValue()).to.equal('Stella pulvis');
     await expectAccessible(page);
     await page.getByLabel('I know that its young leaves are eaten').check();
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL(/\/crops\/own-/);
+  });
+
+  it('by a poisonous plant with a letter wrong: another name takes the confirmation back', async () => {
+    const page = await stage.page(PHONE);
+    await begin(page, stage, 'Clumsy');
+    await open(page, stage, '/crops/new/edit?from=mung');
+    const name = page.getByLabel('Name', { exact: true });
+    await name.fill('moon bean');
+    const sure = page.locator('input[name="sure"]');
+    await sure.check();
+    await name.fill('kidny beans');
+    await page.getByText('Did you mean kidney bean? That plant is poisonous as a seedling.').waitFor();
+    expect(await sure.isChecked()).to.equal(false);
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByText('Tick this to confirm it, or change the name.').waitFor();
+    await expectAccessible(page);
+    await name.fill('kidney beans');
+    await page.getByText(/Raw kidney beans and their relatives/).waitFor();
+    expect(await page.getByRole('button', { name: 'Save' }).isDisabled()).to.equal(true);
+    await shows(sure, 0);
+    await name.fill('purple kohlrabi');
+    await shows(page.getByText('Brote does not know this plant.'), 0);
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL(/\/crops\/own-/);
   });

@@ -4,7 +4,6 @@ import { checkCrop as problemsOf, nearestCrop } from '../../src/core/crops/check
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
 import { FIGURES, NUMBER_KEYS } from '../../src/core/crops/figures.ts';
 import { cropProblemWords } from '../../src/words/cropFigures.ts';
-import { REFUSED_WORDS } from '../../src/words/refused.ts';
 import {
   CROPS,
   cropOf,
@@ -13,7 +12,6 @@ import {
   readCropTable,
   withOwnCrops
 } from '../../src/core/crops/library.ts';
-import { refusedWhy as refusedAs } from '../../src/core/crops/refused.ts';
 import {
   cropOfLot,
   leftG,
@@ -87,40 +85,6 @@ describe('containers', () => {
 });
 
 const checkCrop = (crop: Crop) => cropProblemWords(problemsOf(crop));
-const refusedWhy = (...names: string[]) => {
-  const why = refusedAs(...names);
-  return why && REFUSED_WORDS[why];
-};
-
-describe('plants not for eating young', () => {
-  it('are refused by any of their names, with the reason', () => {
-    for (const name of [
-      'Tomato',
-      'Cherry tomatoes',
-      'Bell pepper',
-      'Aubergine',
-      'Rhubarb',
-      'Sweet pea',
-      'sweet-peas',
-      'Blue lupin',
-      'Castor beans',
-      'Red kidney bean',
-      'potatoes'
-    ])
-      expect(refusedWhy(name), name).to.be.a('string');
-    expect(refusedWhy('Something', 'Solanum lycopersicum')).to.include('Nightshades');
-    expect(refusedWhy('Something', '', 'Solanaceae')).to.include('Nightshades');
-    expect(refusedWhy('Sweet pea')).to.include('Garden pea is another plant');
-  });
-
-  it('are none of the library, nor their harmless namesakes', () => {
-    for (const crop of CROPS)
-      expect(refusedWhy(crop.name, crop.botanicalName, crop.family), crop.key).to.equal(null);
-    for (const name of ['Peppercress', 'Pepper cress', 'Garden pea', 'Peanut', 'Mung bean'])
-      expect(refusedWhy(name), name).to.equal(null);
-  });
-});
-
 describe('a crop of one’s own', () => {
   it('passes where it is as good as the library’s', () => {
     for (const crop of CROPS) expect(checkCrop(crop), crop.key).to.deep.equal({});

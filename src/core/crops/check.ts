@@ -1,6 +1,7 @@
 import { DENSITIES, type Crop, type Density } from './crop.ts';
 import { FIGURES, NUMBER_KEYS, type NumberFigure, type NumberKey } from './figures.ts';
-import { refusedWhy, type WhyRefused } from './refused.ts';
+import type { WhyRefused } from './names/lexicon.ts';
+import { verdictOnPlant } from './names/verdict.ts';
 
 /** What is wrong with a crop, and with which of its fields. */
 export type CropProblem =
@@ -19,8 +20,8 @@ export function checkCrop(crop: Crop): CropProblem[] {
     if (!wrong.has(problem.field)) wrong.set(problem.field, problem);
   };
   if (crop.name.trim() === '') say({ field: 'name', code: 'nameless' });
-  const why = refusedWhy(crop.name, crop.botanicalName, crop.family);
-  if (why) say({ field: 'name', code: 'refused', why });
+  const verdict = verdictOnPlant(crop);
+  if (verdict.kind === 'refused') say({ field: 'name', code: 'refused', why: verdict.why });
   for (const field of NUMBER_KEYS) {
     const [low, high] = figureOf(field).bounds;
     if (!(crop[field] >= low && crop[field] <= high)) say({ field, code: 'out-of-bounds' });

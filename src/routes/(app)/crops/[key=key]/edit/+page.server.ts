@@ -2,7 +2,8 @@ import { error, redirect } from '@sveltejs/kit';
 import { checkCrop } from '$core/crops/check.ts';
 import { NUMBER_KEYS } from '$core/crops/figures.ts';
 import { cropProblemWords } from '$words/cropFigures.ts';
-import { isKnownFood } from '$core/crops/refused.ts';
+import { confirmationOf, doubtIn, verdictOnPlant } from '$core/crops/names/verdict.ts';
+import { CONFIRM_OR_RENAME } from '$words/plantNames.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { findCrop } from '$core/crops/library.ts';
 import { rebuild } from '$server/app/rebuild.ts';
@@ -60,9 +61,8 @@ export const actions: Actions = {
     };
     if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key))
       errors.name ??= 'This form is broken: reload the page.';
-    if (!errors.name && !isKnownFood(crop) && kept.sure !== 'yes')
-      errors.sure =
-        'Brote does not know this plant. Eat no seedling whose young leaves are not known to be food.';
+    const doubt = doubtIn(verdictOnPlant(crop));
+    if (!errors.name && doubt && kept.sure !== confirmationOf(doubt, crop)) errors.sure = CONFIRM_OR_RENAME;
     if (Object.keys(errors).length > 0) return notTaken(422, kept, errors);
     await inSession(event.locals, async (tx) => {
       await keepOwnCrop(tx, household.id, { crop, basedOn });

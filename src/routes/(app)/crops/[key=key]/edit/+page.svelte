@@ -5,10 +5,10 @@
   import { nearestCrop } from '$core/crops/check.ts';
   import { FIGURE_GROUPS, FIGURE_KEYS, FIGURES, type NumberKey, type OneOfKey } from '$core/crops/figures.ts';
   import { ANSWER_NAMES, FIGURE_NAMES, GROUP_NAMES } from '$words/cropFigures.ts';
-  import { REFUSED_WORDS } from '$words/refused.ts';
+  import { CONFIRMATIONS, doubtWords, REFUSED_WORDS } from '$words/plantNames.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import { CROPS } from '$core/crops/library.ts';
-  import { isKnownFood, refusedWhy } from '$core/crops/refused.ts';
+  import { confirmationOf, doubtIn, verdictOnPlant } from '$core/crops/names/verdict.ts';
   import { figure } from '$core/units/format.ts';
   import { goto } from '$app/navigation';
   import { edibleNote } from '$words/edibleNote.ts';
@@ -22,8 +22,11 @@
   const { wrong, kept } = formAnswers(() => form);
   let name = $state(untrack(() => kept('name', data.crop.name)));
   let botanical = $state(untrack(() => kept('botanicalName', data.crop.botanicalName)));
-  const refused = $derived(refusedWhy(name, botanical));
   let family = $state(untrack(() => kept('family', data.crop.family)));
+  const verdict = $derived(verdictOnPlant({ name, botanicalName: botanical, family }));
+  const refused = $derived(verdict.kind === 'refused' ? REFUSED_WORDS[verdict.why] : null);
+  const doubt = $derived(name.trim() === '' ? null : doubtIn(verdict));
+  const confirmation = $derived(doubt && confirmationOf(doubt, { name, botanicalName: botanical }));
   /** The library's crop nearest to what is being described, where that is another than the one begun with. */
   const nearest = $derived(botanical.trim() === '' ? null : nearestCrop(CROPS, botanical, family));
 
@@ -65,7 +68,7 @@
       label="Name"
       value={name}
       oninput={(typed) => (name = typed)}
-      error={refused ? REFUSED_WORDS[refused] : wrong('name')}
+      error={refused ?? wrong('name')}
     />
     <Field
       name="botanicalName"
@@ -92,25 +95,26 @@
     <Caution>{edibleNote({ ...crop, name, botanicalName: botanical, family })}</Caution>
   {/if}
   <p class="small soft">
-    Only plants that are known to be good to eat young. Nightshades, rhubarb, ornamental sweet pea, lupin,
-    castor bean and raw kidney bean are refused. Brote cannot know every plant: if in doubt, leave it.
+    Only grow plants that are known to be good to eat young. Brote refuses those that it knows to be
+    poisonous, such as nightshades, rhubarb, sweet pea, lupin, castor bean and kidney bean. It cannot know
+    every plant: if in doubt, leave it.
   </p>
-  {#if !refused && name.trim() !== '' && !isKnownFood({ name, botanicalName: botanical })}
+  {#if doubt}
     <div class="doubt">
-      <Caution
-        >Brote does not know this plant. Eat no seedling whose young leaves are not known to be food.</Caution
-      >
-      <label>
-        <input
-          type="checkbox"
-          name="sure"
-          value="yes"
-          checked={kept('sure') === 'yes'}
-          aria-invalid={wrong('sure') !== ''}
-        />
-        I know that its young leaves are eaten
-      </label>
-      {#if wrong('sure')}<p class="alarm small" role="alert">Say so with a tick, or leave this plant.</p>{/if}
+      <Caution>{doubtWords(doubt)}</Caution>
+      {#key confirmation}
+        <label>
+          <input
+            type="checkbox"
+            name="sure"
+            value={confirmation}
+            checked={kept('sure') === confirmation}
+            aria-invalid={wrong('sure') !== ''}
+          />
+          {CONFIRMATIONS[doubt.kind]}
+        </label>
+      {/key}
+      {#if wrong('sure')}<p class="alarm small" role="alert">{wrong('sure')}</p>{/if}
     </div>
   {/if}
   {#key data.from.key}
