@@ -172,7 +172,15 @@ function doseWords(
 }
 
 /** A line to go with greens that are given away: what it is, when it was cut, until when it is good, and who should not eat it. */
-export function giveWords({ item, g }: Surplus, locale: Locale): string {
+export function giveWords({ item, g }: Surplus, now: number, locale: Locale): string {
   const note = edibleNote(item.crop);
-  return `${item.crop.name}, about ${greensMass(g, locale.units)}, cut ${shortDate(item.cutAt, locale)}, cold until ${shortDate(item.bestBy, locale)}.${note ? ` ${note}` : ''}`;
+  const until =
+    item.bestBy >= now ? `best by ${shortDate(item.bestBy, locale)}` : `eat by ${shortDate(item.keepsTo, locale)}`;
+  return `${item.crop.name}, about ${greensMass(g, locale.units)}, cut ${shortDate(item.cutAt, locale)}. Keep it cold; ${until}.${note ? ` ${note}` : ''}`;
 }
+
+/** What of the pantry needs somebody, in short phrases; none where nothing does. */
+export const pantryCountWords = ({ soon, past }: { soon: number; past: number }): string[] => [
+  ...(soon > 0 ? [soon === 1 ? '1 to eat first' : `${soon} to eat first`] : []),
+  ...(past > 0 ? [past === 1 ? '1 past its days' : `${past} past their days`] : [])
+];

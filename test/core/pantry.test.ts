@@ -10,7 +10,11 @@ import { airBeforePacking } from '../../src/core/pantry/air.ts';
 import { wrongTaking } from '../../src/core/pantry/check.ts';
 import { pantryOf, type PantryItem } from '../../src/core/pantry/item.ts';
 import { keepingDays, packedDays } from '../../src/core/pantry/keeping.ts';
-import { eatFirst, pressingOf } from '../../src/core/pantry/order.ts';
+import { eatFirst, isPast, pressingOf } from '../../src/core/pantry/order.ts';
+import { giveWords } from '../../src/words/pantry.ts';
+import { horizonFrom } from '../../src/core/ahead/horizon.ts';
+import { pantrySupply } from '../../src/core/ahead/supply.ts';
+import { surplusOf } from '../../src/core/ahead/surplus.ts';
 import { judge } from '../../src/core/reminders/due.ts';
 import type { EventBody, Handling, SowingEvent } from '../../src/core/sowing/event.ts';
 import { project } from '../../src/core/sowing/project.ts';
@@ -56,6 +60,11 @@ describe('keeping', () => {
     expect(packedDays(radish, 'frozen-juice', 'unwashed').maxD).to.equal(90);
     expect(packedDays(radish, 'dried', 'wet').maxD).to.equal(180);
     expect(packedDays(radish, 'juice', 'unwashed').maxD).to.equal(1);
+    expect(packedDays(radish, 'open-bag', 'unwashed')).to.deep.equal({ minD: 1, maxD: 2 });
+    expect(packedDays({ keepsMinD: 2, keepsMaxD: 3 }, 'open-bag', 'washed')).to.deep.equal({
+      minD: 1,
+      maxD: 1
+    });
   });
 
   it('counts whole days of the household, over both changes of its clock and a leap day', () => {
@@ -164,6 +173,28 @@ describe('the pantry', () => {
     expect(MADRID.dayNumber(frozen.keepsTo) - MADRID.dayNumber(CUT_AT)).to.equal(93);
     expect(touchesOf(frozen).map(({ kind }) => kind)).to.deep.equal(['portion', 'half', 'all']);
     expect(touchesOf(box!)[0]).to.deep.equal({ kind: 'handful', amount: 20 });
+  });
+
+  it('offers nothing that is past its days, to eat or to give', () => {
+    const items = itemsOf([cutting(400)]);
+    const [item] = items;
+    const eaters = [{ id: 'a', name: 'Ana', gByWeekday: [10, 10, 10, 10, 10, 10, 10] }];
+    const lastDay = item!.keepsTo;
+    const surplus = (now: number) => surplusOf(items, eaters, [], home.rhythm, now);
+    const horizon = (now: number) => horizonFrom(home.rhythm, now, 7);
+    for (const [now, isFood] of [
+      [CUT_AT, true],
+      [lastDay, true],
+      [lastDay + DAY, false],
+      [lastDay + 30 * DAY, false]
+    ] as const) {
+      expect(surplus(now).length > 0, `${(now - lastDay) / DAY}`).to.equal(isFood);
+      expect(pantrySupply(item!, horizon(now), home.rhythm, now) !== null).to.equal(isFood);
+      expect(isPast(item!, MADRID, now)).to.equal(!isFood);
+    }
+    const line = giveWords(surplus(lastDay)[0]!, lastDay, { zone: 'Europe/Madrid', units: 'metric' });
+    expect(line).to.match(/eat by /);
+    expect(line).to.not.match(/best by/);
   });
 
   it('is eaten first what goes first, and told of the morning before', () => {

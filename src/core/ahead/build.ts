@@ -123,7 +123,7 @@ export function buildProblem(input: AheadInput): Built {
     planned.push(first);
   }
   for (const item of input.pantry) {
-    const supply = pantrySupply(item, horizon, rhythm);
+    const supply = pantrySupply(item, horizon, rhythm, context.now);
     if (supply) stands(supply, null);
   }
 

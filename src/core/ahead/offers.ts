@@ -89,11 +89,16 @@ function forGlut(
   offers.push(...moves(built, 1, (after) => before - thrownIn(after, glut)).filter(({ g }) => worth(g)));
   // What is too much can be given while it is good.
   problem.crops.forEach(({ key }, crop) => {
-    const g = days
-      .slice(glut.from, glut.until + 1)
-      .reduce((sum, { thrownByCrop }) => sum + thrownByCrop[crop]!, 0);
+    const thrown = days.slice(glut.from, glut.until + 1).map(({ thrownByCrop }) => thrownByCrop[crop]!);
+    const g = thrown.reduce((sum, one) => sum + one, 0);
+    // What would be thrown on a day is good on that day still, and not on the next.
     if (g > MENDS_SHARE * before)
-      offers.push({ kind: 'give-away', crop: nameOf(key, built), byDay: glut.from, g });
+      offers.push({
+        kind: 'give-away',
+        crop: nameOf(key, built),
+        byDay: glut.from + thrown.findIndex((one) => one > 0),
+        g
+      });
   });
   return offers;
 }

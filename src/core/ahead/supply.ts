@@ -3,6 +3,7 @@ import type { Crop } from '../crops/crop.ts';
 import { wholeYieldG } from '../harvest/expected.ts';
 import type { PantryItem } from '../pantry/item.ts';
 import { isTurned, keepingDays } from '../pantry/keeping.ts';
+import { isPast } from '../pantry/order.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import type { Rhythm } from '../time/rhythm.ts';
@@ -56,11 +57,12 @@ export function curveOf(forecast: Forecast, crop: Crop, method: Method, at: read
   return { opened, gone };
 }
 
-/** What a sowing under way or planned is still expected to give, day by day; nothing of one that may be lost. */
+/** What a sowing under way or planned is still expected to give, day by day; nothing once its window closed or it may be lost. */
 export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supply {
   const { forecast, crop, method, setup, state } = sowing;
   const curve = curveOf(forecast, crop, method, horizon.supperAt);
-  const left = mayBeLost(sowing, now) ? 0 : wholeYieldG(sowing).usual * (1 - state.cutShare);
+  const isOver = mayBeLost(sowing, now) || now > forecast.marks.windowClose.p50;
+  const left = isOver ? 0 : wholeYieldG(sowing).usual * (1 - state.cutShare);
   return {
     cropKey: setup.cropKey,
     yieldG: left,
@@ -69,9 +71,14 @@ export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supp
   };
 }
 
-/** What is kept fresh; what was frozen, pressed or dried is no handful of greens. */
-export function pantrySupply(item: PantryItem, horizon: Horizon, rhythm: Rhythm): Supply | null {
-  if (item.unit !== 'g' || isTurned(item.packing)) return null;
+/** What an item in the pantry still feeds; null for what was frozen, pressed or dried, and for what is past its days. */
+export function pantrySupply(
+  item: PantryItem,
+  horizon: Horizon,
+  rhythm: Rhythm,
+  now: Millis
+): Supply | null {
+  if (item.unit !== 'g' || isTurned(item.packing) || isPast(item, rhythm.zone, now)) return null;
   const last = dayIndex(horizon, rhythm, item.keepsTo);
   const days = Array.from({ length: horizon.days }, (_, day) => day);
   return {

@@ -33,7 +33,7 @@ export function surplusOf(
   const appetiteG = appetiteOn(eaters, horizon, away);
   if (appetiteG.every((g) => g === 0)) return [];
   const kept = items.flatMap((item) => {
-    const supply = pantrySupply(item, horizon, rhythm);
+    const supply = pantrySupply(item, horizon, rhythm, now);
     return supply ? [{ item, supply }] : [];
   });
   const thrown = kept.map(() => 0);

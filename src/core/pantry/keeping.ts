@@ -7,6 +7,8 @@ const WET_SHARE = 0.5;
 /** Days that what is frozen or dried keeps (docs/model.md, 12; starting figures). Fresh juice is for the same day. */
 const LASTING_D = { frozen: 90, 'frozen-juice': 90, dried: 180 } as const;
 const JUICE_D = 1;
+/** A bag left open lets greens dry: it is for the next days, whatever the crop (starting figure). */
+const OPEN_BAG_D = 2;
 
 /** Days from and to which something is at its best. */
 export interface KeepingDays {
@@ -40,6 +42,10 @@ export function packedDays(
       return { minD: LASTING_D[packing], maxD: LASTING_D[packing] };
     case 'juice':
       return { minD: JUICE_D, maxD: JUICE_D };
+    case 'open-bag': {
+      const { minD, maxD } = keepingDays(crop, washing);
+      return { minD: Math.min(minD, OPEN_BAG_D - 1), maxD: Math.min(maxD, OPEN_BAG_D) };
+    }
     default:
       return keepingDays(crop, washing);
   }

@@ -7,11 +7,14 @@ export type Pressing = 'past' | 'soon' | 'good';
 /** Eat first, so many days before an item's best is over. */
 export const WARN_D = 1;
 
+/** Whether an item is past the last day it keeps to: from then on it is no food, and is offered to nobody. */
+export const isPast = ({ keepsTo }: Pick<PantryItem, 'keepsTo'>, zone: Zone, now: Millis): boolean =>
+  zone.dayNumber(now) > zone.dayNumber(keepsTo);
+
 /** How an item stands on a day of the household. */
-export function pressingOf({ bestBy, keepsTo }: PantryItem, zone: Zone, now: Millis): Pressing {
-  const today = zone.dayNumber(now);
-  if (today > zone.dayNumber(keepsTo)) return 'past';
-  return zone.dayNumber(bestBy) - today <= WARN_D ? 'soon' : 'good';
+export function pressingOf(item: PantryItem, zone: Zone, now: Millis): Pressing {
+  if (isPast(item, zone, now)) return 'past';
+  return zone.dayNumber(item.bestBy) - zone.dayNumber(now) <= WARN_D ? 'soon' : 'good';
 }
 
 /** Eat-first order: what goes first stands first; of two of one day, what keeps shorter, then the smaller. */

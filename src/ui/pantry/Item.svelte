@@ -74,67 +74,89 @@
     </p>
     <Keeps {item} {zone} {now} {locale} />
     <p class="small">
-      {#if pressing === 'past'}<strong>Past its days: look and smell before you eat any of it.</strong
-        >{:else if pressing === 'soon'}<strong>Eat it first.</strong>{/if}
-      {keepUntilWords(item, locale)}, {coldWords(item, (degC) => temperature(degC, units))}.
+      {#if pressing === 'past'}<strong>Past its days. Throw it out.</strong>
+        It kept to {shortDate(item.keepsTo, locale)}.
+      {:else}
+        {#if pressing === 'soon'}<strong>Eat it first.</strong>{/if}
+        {keepUntilWords(item, locale)}, {coldWords(item, (degC) => temperature(degC, units))}.
+      {/if}
     </p>
   </div>
   <div class="touches stack">
-    <Choice
-      legend="Take out"
-      name="to-{item.id}"
-      options={TAKINGS.map((value) => ({ value, text: TAKING_WORDS[value] }))}
-      bind:value={to}
-    />
-    <div class="row">
-      {#each touchesOf(item) as touch (touch.kind)}
-        <button class="chip" onclick={() => void take(touch.amount)}>{touchWords(touch, item, units)}</button>
-      {/each}
-    </div>
-    {#if to === 'given'}
-      {#if note}<p class="small">{note}</p>{/if}
-      <Caution>{CAUTIONS.giving}</Caution>
-    {/if}
-    <details class="unfold" bind:open={more}>
-      <summary>Another amount, pack it anew, throw it out</summary>
-      {#if more}
-        <div class="stack">
-          <form
-            class="own"
-            novalidate
-            onsubmit={(event) => {
-              event.preventDefault();
-              void takeOwn();
-            }}
-          >
-            <QuantityField
-              label={to === 'eaten' ? 'Take out' : 'Give away'}
-              kind={item.unit === 'g' ? 'mass' : 'volume'}
-              unit={item.unit === 'g' ? (units === 'us' ? 'oz' : 'g') : units === 'us' ? 'fl oz' : 'mL'}
-              bind:value={own}
-              error={wrong
-                ? problemWords({ code: 'item-holds-less', params: { left: item.left, unit: item.unit } })
-                : tried && !(own > 0)
-                  ? 'Say how much.'
-                  : ''}
-            />
-            <button class="chip" type="submit">Take it</button>
-          </form>
-          <PackAnew {item} {locale} />
-          <div>
-            <p class="small">Throw all of it out, because of</p>
-            <div class="row">
-              {#each SPOILS as reason (reason)}
-                <button class="chip quiet" onclick={() => void throwOut(reason)}>{SPOIL_WORDS[reason]}</button
-                >
-              {/each}
-            </div>
+    {#if pressing === 'past'}
+      {@render throwing()}
+      <details class="unfold" bind:open={more}>
+        <summary>Eaten or given away before then</summary>
+        {#if more}<div class="stack">{@render taking()}</div>{/if}
+      </details>
+    {:else}
+      {@render taking()}
+      <details class="unfold" bind:open={more}>
+        <summary>Another amount, pack it anew, throw it out</summary>
+        {#if more}
+          <div class="stack">
+            {@render amount()}
+            <PackAnew {item} {locale} />
+            {@render throwing()}
           </div>
-        </div>
-      {/if}
-    </details>
+        {/if}
+      </details>
+    {/if}
   </div>
 </li>
+
+{#snippet taking()}
+  <Choice
+    legend={pressing === 'past' ? 'Record it' : 'Take out'}
+    name="to-{item.id}"
+    options={TAKINGS.map((value) => ({ value, text: TAKING_WORDS[value] }))}
+    bind:value={to}
+  />
+  <div class="row">
+    {#each touchesOf(item) as touch (touch.kind)}
+      <button class="chip" onclick={() => void take(touch.amount)}>{touchWords(touch, item, units)}</button>
+    {/each}
+  </div>
+  {#if to === 'given' && pressing !== 'past'}
+    {#if note}<p class="small">{note}</p>{/if}
+    <Caution>{CAUTIONS.giving}</Caution>
+  {/if}
+{/snippet}
+
+{#snippet amount()}
+  <form
+    class="own"
+    novalidate
+    onsubmit={(event) => {
+      event.preventDefault();
+      void takeOwn();
+    }}
+  >
+    <QuantityField
+      label={to === 'eaten' ? 'Take out' : 'Give away'}
+      kind={item.unit === 'g' ? 'mass' : 'volume'}
+      unit={item.unit === 'g' ? (units === 'us' ? 'oz' : 'g') : units === 'us' ? 'fl oz' : 'mL'}
+      bind:value={own}
+      error={wrong
+        ? problemWords({ code: 'item-holds-less', params: { left: item.left, unit: item.unit } })
+        : tried && !(own > 0)
+          ? 'Say how much.'
+          : ''}
+    />
+    <button class="chip" type="submit">Take it</button>
+  </form>
+{/snippet}
+
+{#snippet throwing()}
+  <div>
+    <p class="small">{pressing === 'past' ? 'Throw it out. How was it?' : 'Throw all of it out, because of'}</p>
+    <div class="row">
+      {#each SPOILS as reason (reason)}
+        <button class="chip quiet" onclick={() => void throwOut(reason)}>{SPOIL_WORDS[reason]}</button>
+      {/each}
+    </div>
+  </div>
+{/snippet}
 
 <style>
   .item {

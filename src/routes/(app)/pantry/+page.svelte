@@ -1,7 +1,7 @@
 <script lang="ts">
   import { surplusOf } from '$core/ahead/surplus.ts';
   import { pantryOf } from '$core/pantry/item.ts';
-  import { eatFirst, pressingOf } from '$core/pantry/order.ts';
+  import { eatFirst, isPast, pressingOf } from '$core/pantry/order.ts';
   import { zoneOf } from '$core/time/zone.ts';
   import { mass } from '$core/units/format.ts';
   import Item from '$ui/pantry/Item.svelte';
@@ -9,7 +9,7 @@
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { giveWords } from '$words/pantry.ts';
+  import { giveWords, pantryCountWords } from '$words/pantry.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -22,12 +22,18 @@
   const items = $derived(eatFirst(projected.flatMap((sowing) => pantryOf(sowing, zone).items)));
   const freshG = $derived(
     items.reduce(
-      (sum, { unit, left, packing }) => (unit === 'g' && packing !== 'dried' ? sum + left : sum),
+      (sum, item) =>
+        item.unit === 'g' && item.packing !== 'dried' && !isPast(item, zone, now) ? sum + item.left : sum,
       0
     )
   );
   const surplus = $derived(surplusOf(items, data.eaters, data.away, factsNow(data, journal).rhythm, now));
-  const pressing = $derived(items.filter((item) => pressingOf(item, zone, now) !== 'good').length);
+  const counts = $derived(
+    pantryCountWords({
+      soon: items.filter((item) => pressingOf(item, zone, now) === 'soon').length,
+      past: items.filter((item) => isPast(item, zone, now)).length
+    })
+  );
 </script>
 
 <svelte:head><title>Pantry · Brote</title></svelte:head>
@@ -37,8 +43,8 @@
     <h1>Pantry</h1>
     <p class="soft">
       {items.length === 0
-        ? 'nothing is kept'
-        : `${mass(freshG, locale.units)} of greens${pressing > 0 ? ` · ${pressing === 1 ? 'one thing is' : `${pressing} things are`} to be eaten first` : ''}`}
+        ? 'Nothing in it'
+        : [`${mass(freshG, locale.units)} of fresh greens`, ...counts].join(' · ')}
     </p>
   </div>
   {#if items.length > 0}<a class="bx--btn bx--btn--ghost" href="/pantry.csv" download>As CSV</a>{/if}
@@ -46,18 +52,18 @@
 
 {#if items.length === 0}
   <p class="lead">
-    What you cut and do not eat at once stands here, with how long it keeps and what to eat first. <a
-      href="/round">To the round</a
+    What you cut and do not eat at once is listed here, with how long it keeps and what to eat first. <a
+      href="/round">Go to the round</a
     >
   </p>
 {:else}
   <Caution>{CAUTIONS.keeping}</Caution>
   {#if surplus.length > 0}
     <section aria-labelledby="give">
-      <h2 id="give">To give while it is good</h2>
-      <p class="soft small">More than you eat before it is past its days. A line to go with it:</p>
+      <h2 id="give">More than you will eat</h2>
+      <p class="soft small">Give it away while it is good. A line to go with it:</p>
       <ul class="give">
-        {#each surplus as one (one.item.id)}<li>{giveWords(one, locale)}</li>{/each}
+        {#each surplus as one (one.item.id)}<li>{giveWords(one, now, locale)}</li>{/each}
       </ul>
     </section>
   {/if}
