@@ -1,6 +1,6 @@
 import type { ShownAwayTray } from '$contract/away.ts';
 import type { Verdict } from '$core/away/plan.ts';
-import { mass } from '$core/units/format.ts';
+import { aboutGreens, mass } from '$core/units/format.ts';
 import { dayWords, type Locale } from './time.ts';
 
 /** What each verdict is called as a heading, in the order of what is to be done. */
@@ -20,7 +20,9 @@ export function verdictReason(tray: ShownAwayTray, now: number, locale: Locale):
   const closes = closesAt === null ? '' : `Its window closes ${day(closesAt)}.`;
   switch (verdict) {
     case 'cut':
-      return `${closes || dries} Cut as you leave it gives about ${mass(cutG, locale.units)}${lostG >= 1 ? `, about ${mass(lostG, locale.units)} less than at its best` : ''}.`;
+      if (closesAt !== null && cutG < 1)
+        return `Its window closed ${day(closesAt)}: taste it, then cut what is good or clear the tray.`;
+      return `${closes || dries} Cut as you leave it gives ${aboutGreens(cutG, locale.units)}${lostG >= 1 ? `, ${aboutGreens(lostG, locale.units)} less than at its best` : ''}.`;
     case 'cool':
       return `${closes || dries} At ${coolName ?? 'a cooler place'} it waits until you are back.`;
     case 'put-off':
@@ -33,8 +35,8 @@ export function verdictReason(tray: ShownAwayTray, now: number, locale: Locale):
           : visits === 1
             ? 'One visit is enough.'
             : `${visits} visits keep it going.`,
-        cutG > 0
-          ? `Or cut it as you leave: about ${mass(cutG, locale.units)}${lostG >= 1 ? `, ${mass(lostG, locale.units)} less than at its best` : ''}.`
+        cutG >= 1
+          ? `Or cut it as you leave: ${aboutGreens(cutG, locale.units)}${lostG >= 1 ? `, ${mass(Math.round(lostG), locale.units)} less than at its best` : ''}.`
           : ''
       ]
         .filter(Boolean)

@@ -1,6 +1,6 @@
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
-import { mass } from '$core/units/format.ts';
+import { aboutGreens } from '$core/units/format.ts';
 import { containersWords } from './containers.ts';
 import { aheadPath, reminderWords } from './reminders.ts';
 import { clockTime, shortDate, type Locale } from './time.ts';
@@ -32,7 +32,7 @@ export function calendarWords(
       const day = (at: number) => shortDate(at, locale);
       return {
         title: `Cut ${entry.crops.join(' and ').toLowerCase()}`,
-        text: `Opens ${day(entry.from)}, likely ${day(entry.earliest)} to ${day(entry.latest)}. Best ${day(entry.bestAt)}, about ${mass(entry.expectedG, locale.units)}; good until about ${day(entry.until)}. ${containersWords(entry.of)}, ${entry.placeName}.`,
+        text: `Opens ${day(entry.from)}, likely ${day(entry.earliest)} to ${day(entry.latest)}. Best ${[day(entry.bestAt), aboutGreens(entry.expectedG, locale.units)].filter(Boolean).join(', ')}; good until about ${day(entry.until)}. ${containersWords(entry.of)}, ${entry.placeName}.`,
         path: `/tray/${entry.sowingId}`
       };
     }

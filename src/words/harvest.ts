@@ -1,7 +1,7 @@
 import type { Crop } from '$core/crops/crop.ts';
 import type { LateCost } from '$core/crops/late.ts';
 import { readyCue, type Finding, type ReadyCue, type ReadyOutlook } from '$core/harvest/ready.ts';
-import { greensMass, length, type Units } from '$core/units/format.ts';
+import { aboutGreens, length, type Units } from '$core/units/format.ts';
 import { dayWords, daysAway, type Locale } from './time.ts';
 
 /** What each finding looks like, cue by cue. */
@@ -61,17 +61,22 @@ export function outlookWords(
   locale: Locale
 ): string {
   const { units } = locale;
-  const about = (g: number) => greensMass(Math.round(g), units);
   const lessG = best.g - nowG;
-  const today = `Cut today: about ${about(nowG)}`;
+  const today = `Cut today: ${aboutGreens(nowG, units)}`;
+  const hasSome = aboutGreens(nowG, units) !== '';
   if (past)
     return `Its window closed about ${dayWords(closesAt, now, locale)}: nothing can be promised. Taste it first.`;
-  if (turned) return `${today}. It was found past its best: cut what is good now.`;
-  if (nowG <= 0)
-    return `Nothing to cut yet: it opens ${dayWords(opensAt, now, locale)}, with about ${about(best.g)} ${dayWords(best.at, now, locale)}.`;
-  if (lessG < best.g * 0.02 || daysAway(best.at, now, locale.zone) === 0)
+  if (turned) return `${hasSome ? `${today}. ` : ''}It was found past its best: cut what is good now.`;
+  if (!hasSome) return nothingYet(opensAt, best, now, locale);
+  if (lessG < Math.max(1, best.g * 0.02) || daysAway(best.at, now, locale.zone) === 0)
     return `${today}, as much as it will give.`;
-  return `${today}, ${about(lessG)} less than ${dayWords(best.at, now, locale)}.`;
+  return `${today}, ${aboutGreens(lessG, units)} less than ${dayWords(best.at, now, locale)}.`;
+}
+
+function nothingYet(opensAt: number, best: ReadyOutlook['best'], now: number, locale: Locale): string {
+  if (!Number.isFinite(opensAt)) return 'Nothing to cut yet.';
+  const then = aboutGreens(best.g, locale.units);
+  return `Nothing to cut yet: it opens ${dayWords(opensAt, now, locale)}${then ? `, with ${then} ${dayWords(best.at, now, locale)}` : ''}.`;
 }
 
 /** What cutting earlier and later does to its taste. */

@@ -175,7 +175,9 @@ function doseWords(
 export function giveWords({ item, g }: Surplus, now: number, locale: Locale): string {
   const note = edibleNote(item.crop);
   const until =
-    item.bestBy >= now ? `best by ${shortDate(item.bestBy, locale)}` : `eat by ${shortDate(item.keepsTo, locale)}`;
+    item.bestBy >= now
+      ? `best by ${shortDate(item.bestBy, locale)}`
+      : `eat by ${shortDate(item.keepsTo, locale)}`;
   return `${item.crop.name}, about ${greensMass(g, locale.units)}, cut ${shortDate(item.cutAt, locale)}. Keep it cold; ${until}.${note ? ` ${note}` : ''}`;
 }
 

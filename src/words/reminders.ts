@@ -3,7 +3,7 @@ import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$cor
 import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { KeptMedium } from '$core/supplies/media/medium.ts';
-import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
+import { aboutGreens, mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
 import { amountWords, PACKING_WORDS } from './pantry.ts';
@@ -86,7 +86,8 @@ export function stepPhrase(body: StepBody, crops: readonly string[], units: Unit
         units
       )} of ${name}`;
     case 'cut':
-      return `cut ${name}, about ${mass(body.expectedG, units)}`;
+      if (body.past) return `taste ${name}, past its window: cut what is good or clear the tray`;
+      return [`cut ${name}`, aboutGreens(body.expectedG, units)].filter(Boolean).join(', ');
     case 'rinse-off':
       return `rinse ${name} off`;
     default:
@@ -279,7 +280,7 @@ function windowReminder(
 ): ReminderWords {
   const name = lower(body.crops);
   const day = (at: number) => dayWords(at, now, locale);
-  const grams = `about ${mass(body.expectedG, locale.units)}`;
+  const grams = aboutGreens(body.expectedG, locale.units);
   const moved =
     body.wasAt === null
       ? ''
@@ -290,15 +291,15 @@ function windowReminder(
   const told: Record<typeof body.state, { title: string; summary: string }> = {
     opening: {
       title: `${capital(name)}: window opens ${day(body.opensAt)}`,
-      summary: `${range} ${capital(grams)}.${moved}`
+      summary: `${range}${grams ? ` ${capital(grams)}.` : ''}${moved}`
     },
     open: {
       title: `${capital(name)}: may be ready to cut`,
-      summary: `Best ${day(Math.max(body.bestAt, now))}, ${grams}. Good until about ${day(body.closesAt)}.${moved}`
+      summary: `Best ${day(Math.max(body.bestAt, now))}${grams ? `, ${grams}` : ''}. Good until about ${day(body.closesAt)}.${moved}`
     },
     closing: {
       title: `${capital(name)}: cut by ${day(body.closesAt)}`,
-      summary: `Its window closes ${day(body.closesAt)}: ${grams}.`
+      summary: `Its window closes ${day(body.closesAt)}${grams ? `: ${grams}` : ''}.`
     },
     past: {
       title: `${capital(name)}: past its best`,
@@ -330,9 +331,10 @@ function leavingReminder(
     title: `You leave ${dayWords(body.leavesAt, now, locale)}`,
     summary: `Before you go: ${phrases.join('; ')}.`,
     lines: [
-      ...cut.map(
-        (one) =>
-          `Cut ${named(one)}: about ${mass(one.cutG, locale.units)}${one.lostG >= 1 ? `, ${mass(one.lostG, locale.units)} less than at its best` : ''}.`
+      ...cut.map((one) =>
+        one.cutG < 1
+          ? `${capital(named(one))} is past its window: cut what is good, or clear the tray.`
+          : `Cut ${named(one)}: ${aboutGreens(one.cutG, locale.units)}${one.lostG >= 1 ? `, ${mass(Math.round(one.lostG), locale.units)} less than at its best` : ''}.`
       ),
       ...cool.map((one) => `Move ${named(one)} to ${one.toName}: there it waits by itself.`),
       ...putOff.map((one) => `Begin ${named(one)} when you are back.`),

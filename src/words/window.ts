@@ -1,40 +1,39 @@
 import type { MarkForecast } from '$core/growth/forecastMark.ts';
-import { standsStill } from '$core/places/air/warmth.ts';
+import type { Hindrance } from '$core/growth/suit.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import { capital } from './capital.ts';
 import { daysAway, dayWords, type Locale } from './time.ts';
 
-/** A window, and whether its place is so cold or hot that none is promised. */
+/** A window, and why none is promised where the place keeps it from growing. */
 export interface WindowFacts {
   open: MarkForecast;
   close: MarkForecast;
-  still: 'cold' | 'hot' | null;
+  hindered: Hindrance | null;
 }
 
 /** The window of a sowing as it stands. */
 export const windowOf = ({
-  crop,
-  place,
-  carriedTo,
+  suit,
   forecast: { marks }
-}: Pick<Projected, 'crop' | 'place' | 'carriedTo' | 'forecast'>): WindowFacts => ({
+}: Pick<Projected, 'suit' | 'forecast'>): WindowFacts => ({
   open: marks.windowOpen,
   close: marks.windowClose,
-  still: standsStill(crop, place) ?? (carriedTo && standsStill(crop, carriedTo))
+  hindered: suit.hindered
 });
 
-const STILL = {
-  cold: 'Too cold here: it hardly grows, and no window is promised. Move it somewhere warmer.',
-  hot: 'Too hot here: it hardly grows, and no window is promised. Move it somewhere cooler.'
+const HINDERED: Record<Hindrance, string> = {
+  cold: 'Too cold here: it hardly grows, so there is no harvest date. Move it somewhere warmer.',
+  hot: 'Too hot here: it will not do well, so there is no harvest date. Move it somewhere cooler.',
+  dim: 'Too dim here: it hardly grows, so there is no harvest date. Move it somewhere brighter.'
 };
 
 /**
  * A window in words, with its range and never a false date:
  * “Opens Thursday, likely Wednesday to Saturday.”
  */
-export function windowWords({ open, close, still }: WindowFacts, now: number, locale: Locale): string {
+export function windowWords({ open, close, hindered }: WindowFacts, now: number, locale: Locale): string {
   const day = (at: number) => dayWords(at, now, locale);
-  if (!open.seen && still !== null && open.p50 > now) return STILL[still];
+  if (!open.seen && hindered !== null && open.p50 > now) return HINDERED[hindered];
   if (!Number.isFinite(open.p50)) return 'It does not open as it stands: bring it to light, or move it.';
   if (open.seen) return closing(close, now, locale);
   if (open.p50 <= now) return `Likely open since ${day(open.p50)}: look for the cue.`;
@@ -45,9 +44,9 @@ export function windowWords({ open, close, still }: WindowFacts, now: number, lo
 
 /** The same in a few words, for a tray that needs nothing: “opens Wednesday to Saturday”. */
 export function windowBrief(facts: WindowFacts, now: number, locale: Locale): string {
-  const { open, still } = facts;
+  const { open, hindered } = facts;
   const day = (at: number) => dayWords(at, now, locale);
-  if (!open.seen && still !== null && open.p50 > now) return `too ${still} here to open`;
+  if (!open.seen && hindered !== null && open.p50 > now) return `too ${hindered} here to open`;
   if (!Number.isFinite(open.p50)) return 'does not open as it stands';
   if (open.seen || open.p50 <= now) return windowWords(facts, now, locale);
   const [from, to] = [Math.max(open.p10, now), open.p90];

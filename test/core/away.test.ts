@@ -13,6 +13,8 @@ import { finished } from '../../src/core/time/inSteps.ts';
 import { eventsOfTruth, isUnheardOf, likelyAt, truthsOf } from '../../src/core/steps/catchUp.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
+import type { ShownAwayTray } from '../../src/contract/away.ts';
+import { verdictReason } from '../../src/words/away.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 import { at, rhythm } from '../support/rhythm.ts';
 
@@ -81,6 +83,14 @@ describe('days away', () => {
     expect(closing!.verdict).to.equal('cut');
     expect(closing!.closesAt).to.be.a('number');
     expect(closing!.cutG).to.be.greaterThan(10);
+    // Long past its window: nobody is asked to keep it going.
+    const over = awayPlan(home, open, days('2026-11-23', '2026-12-02'), SOWN + 21 * DAY).trays[0]!;
+    expect(over.verdict).to.equal('cut');
+    expect(over.cutG).to.equal(0);
+    const shown = { ...over, coolName: null } as unknown as ShownAwayTray;
+    expect(verdictReason(shown, SOWN + 21 * DAY, { zone: 'Europe/Madrid', units: 'metric' })).to.match(
+      /^Its window closed .*cut what is good or clear the tray\.$/
+    );
     // Not begun yet.
     const planned = [story(3, { sowAt: now + 12 * HOUR }, [])];
     expect(verdicts(home, planned, days('2026-11-05', '2026-11-12'), now)).to.deep.equal(['put-off']);

@@ -43,7 +43,7 @@ describe('a plan', () => {
       for (const method of READY_METHODS) {
         const [one] = planned(choiceOf([crop], { method }));
         const { bands, open } = bandsOf(one!.projected);
-        expect(one!.plan.stalls, crop.key).to.equal(null);
+        expect(one!.plan.hindered, crop.key).to.equal(null);
         expect(one!.plan.seed.seedG).to.be.above(0);
         bands.forEach((band, index) => {
           expect(band.until, `${crop.key} ${band.kind}`).to.be.above(band.from);
@@ -90,9 +90,10 @@ describe('a plan', () => {
   });
 
   it('says where nothing grows', () => {
-    expect(plan(input({ crop: cropOf('basil'), place: steadyPlace(9) })).stalls).to.equal('cold');
-    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(32.5) })).stalls).to.equal('hot');
-    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(12) })).stalls).to.equal(null);
+    expect(plan(input({ crop: cropOf('basil'), place: steadyPlace(9) })).hindered).to.equal('cold');
+    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(32.5) })).hindered).to.equal('hot');
+    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(12) })).hindered).to.equal('cold');
+    expect(plan(input({ crop: cropOf('cilantro'), place: steadyPlace(16) })).hindered).to.equal(null);
   });
 });
 

@@ -81,42 +81,42 @@ describe('a window in words', () => {
   const close = mark(6, 7, 8);
 
   it('has a range and never a false date', () => {
-    expect(windowWords({ open: mark(2, 3, 5), close: close, still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(2, 3, 5), close: close, hindered: null }, NOW, METRIC)).to.equal(
       'Opens Thursday, likely Wednesday to Saturday.'
     );
   });
 
   it('drops the range once it is within a day', () => {
-    expect(windowWords({ open: mark(1.1, 1.15, 1.2), close: close, still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(1.1, 1.15, 1.2), close: close, hindered: null }, NOW, METRIC)).to.equal(
       'Opens tomorrow.'
     );
   });
 
   it('never begins a range in the past', () => {
-    expect(windowWords({ open: mark(-1, 1, 2), close: close, still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(-1, 1, 2), close: close, hindered: null }, NOW, METRIC)).to.equal(
       'Opens tomorrow, likely today to Wednesday.'
     );
   });
 
   it('asks for a look where it is likely open and nobody has seen it', () => {
-    expect(windowWords({ open: mark(-2, -1, 1), close: close, still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: mark(-2, -1, 1), close: close, hindered: null }, NOW, METRIC)).to.equal(
       'Likely open since yesterday: look for the cue.'
     );
   });
 
   it('tells an open window by its end, and a closed one to be cut', () => {
     const open = mark(-1, -1, -1, true);
-    expect(windowWords({ open: open, close: mark(2, 3, 4), still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: open, close: mark(2, 3, 4), hindered: null }, NOW, METRIC)).to.equal(
       'Open now. Best before Thursday.'
     );
-    expect(windowWords({ open: open, close: mark(-3, -1, 0), still: null }, NOW, METRIC)).to.equal(
+    expect(windowWords({ open: open, close: mark(-3, -1, 0), hindered: null }, NOW, METRIC)).to.equal(
       'Past its best since yesterday: cut what is good.'
     );
   });
 
   it('is its range alone in the line of a tray that needs nothing', () => {
-    const brief = (open: MarkForecast, still: 'cold' | 'hot' | null = null) =>
-      windowBrief({ open, close, still }, NOW, METRIC);
+    const brief = (open: MarkForecast, hindered: 'cold' | 'hot' | null = null) =>
+      windowBrief({ open, close, hindered }, NOW, METRIC);
     expect(brief(mark(2, 3, 5))).to.equal('opens Wednesday to Saturday');
     expect(brief(mark(-1, 1, 2))).to.equal('opens today to Wednesday');
     expect(brief(mark(1.1, 1.15, 1.2))).to.equal('opens tomorrow');
@@ -127,7 +127,7 @@ describe('a window in words', () => {
 
   it('says where nothing grows', () => {
     expect(
-      windowWords({ open: mark(Infinity, Infinity, Infinity), close: close, still: null }, NOW, METRIC)
+      windowWords({ open: mark(Infinity, Infinity, Infinity), close: close, hindered: null }, NOW, METRIC)
     ).to.include('move it');
   });
 });

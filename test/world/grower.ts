@@ -122,7 +122,7 @@ export function grow(
     },
     { rhythm, latitudeDeg: 43.4, learned: learnt.learned ?? { ended: [], underWay: [] }, yields: [], now }
   );
-  if (!planned || planned.plan.stalls) return null;
+  if (!planned || planned.plan.hindered) return null;
   const setup: SowingSetup = { ...planned.setup, id: chance.id() };
   const warned =
     tooShort({ crop, medium, container: AREA, place, gapH: planned.projected.gapH }, [place]) !== null;

@@ -128,7 +128,7 @@ export function begunNow(
 ): { where: Where; planned: PlannedSowing; opensAt: Millis } | null {
   const planned = plannedAt(growable, { where, container: USUAL, at: horizon.workFrom[0]! }, context);
   const opensAt = planned.plan.forecast.marks.windowOpen.p50;
-  return planned.plan.stalls || !Number.isFinite(opensAt) ? null : { where, planned, opensAt };
+  return planned.plan.hindered || !Number.isFinite(opensAt) ? null : { where, planned, opensAt };
 }
 
 /**
@@ -170,7 +170,7 @@ function courseFrom(
   rhythm: Rhythm
 ): Course | null {
   const { crop, method } = growable;
-  if (plan.stalls) return null;
+  if (plan.hindered) return null;
   const begins = dayIndex(horizon, rhythm, beginsAt(plan.soak));
   const supper = horizon.supperAt[day]! + (begins - day) * DAY;
   const moments = Array.from({ length: horizon.days }, (_, days) => supper + days * DAY);

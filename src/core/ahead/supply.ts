@@ -1,5 +1,6 @@
 import type { Forecast } from '../growth/forecast.ts';
 import type { Crop } from '../crops/crop.ts';
+import { isPromised } from '../growth/suit.ts';
 import { wholeYieldG } from '../harvest/expected.ts';
 import type { PantryItem } from '../pantry/item.ts';
 import { isTurned, keepingDays } from '../pantry/keeping.ts';
@@ -57,11 +58,11 @@ export function curveOf(forecast: Forecast, crop: Crop, method: Method, at: read
   return { opened, gone };
 }
 
-/** What a sowing under way or planned is still expected to give, day by day; nothing once its window closed or it may be lost. */
+/** What a sowing under way or planned is still expected to give, day by day; nothing where no window is promised, once it closed, or where it may be lost. */
 export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supply {
   const { forecast, crop, method, setup, state } = sowing;
   const curve = curveOf(forecast, crop, method, horizon.supperAt);
-  const isOver = mayBeLost(sowing, now) || now > forecast.marks.windowClose.p50;
+  const isOver = mayBeLost(sowing, now) || !isPromised(sowing) || now > forecast.marks.windowClose.p50;
   const left = isOver ? 0 : wholeYieldG(sowing).usual * (1 - state.cutShare);
   return {
     cropKey: setup.cropKey,
@@ -72,12 +73,7 @@ export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supp
 }
 
 /** What an item in the pantry still feeds; null for what was frozen, pressed or dried, and for what is past its days. */
-export function pantrySupply(
-  item: PantryItem,
-  horizon: Horizon,
-  rhythm: Rhythm,
-  now: Millis
-): Supply | null {
+export function pantrySupply(item: PantryItem, horizon: Horizon, rhythm: Rhythm, now: Millis): Supply | null {
   if (item.unit !== 'g' || isTurned(item.packing) || isPast(item, rhythm.zone, now)) return null;
   const last = dayIndex(horizon, rhythm, item.keepsTo);
   const days = Array.from({ length: horizon.days }, (_, day) => day);

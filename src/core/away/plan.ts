@@ -151,7 +151,7 @@ function outlasting(
   const coolPlace = coolest(facts, standing, eventsOf, { from, backAt });
   return {
     standing,
-    verdict: verdictOf(standing, { backAt, driesAt, closesAt, cutG, coolPlace, visits, later }),
+    verdict: verdictOf(standing, { from, backAt, driesAt, closesAt, cutG, coolPlace, visits, later }),
     driesAt,
     closesAt,
     cutG,
@@ -164,6 +164,7 @@ function outlasting(
 function verdictOf(
   { sowings }: Standing,
   {
+    from,
     backAt,
     later,
     driesAt,
@@ -171,7 +172,7 @@ function verdictOf(
     cutG,
     coolPlace,
     visits
-  }: { backAt: Millis; later: boolean } & Omit<Outlasting, 'standing' | 'verdict' | 'lostG'>
+  }: { from: Millis; backAt: Millis; later: boolean } & Omit<Outlasting, 'standing' | 'verdict' | 'lostG'>
 ): Verdict {
   if (sowings.some(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < backAt))
     return 'put-off';
@@ -180,7 +181,8 @@ function verdictOf(
   // What is only planned yet need not be begun before.
   if (later) return 'put-off';
   if (coolPlace) return 'cool';
-  if (closesAt !== null && cutG > 0) return 'cut';
+  // What is past its window is not watered on: it is cut or cleared.
+  if (closesAt !== null && (cutG > 0 || closesAt <= from)) return 'cut';
   return 'sitter';
 }
 

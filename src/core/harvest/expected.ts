@@ -50,11 +50,17 @@ export function heatOf(sowing: Projected): number {
   return days > 0 ? sum / days : 1;
 }
 
-/** What still stands of a sowing gives if it is cut at a moment, g; nothing is promised outside of its window and what leads to it. */
-export function expectedAtG(sowing: Projected, at: Millis): UsualYield {
+/**
+ * What still stands of a sowing gives if it is cut at a moment, g, also where it is only planned; nothing is promised outside
+ * of its window and what leads to it.
+ */
+export function givesAtG(sowing: Projected, at: Millis): UsualYield {
   const { state, forecast } = sowing;
-  const share =
-    state.sownAt === null || state.stage === 'ended' ? 0 : cutAtShare(forecast, at) * (1 - state.cutShare);
+  const share = state.stage === 'ended' ? 0 : cutAtShare(forecast, at) * (1 - state.cutShare);
   const { low, usual, high } = wholeYieldG(sowing);
   return { low: low * share, usual: usual * share, high: high * share };
 }
+
+/** The same of what stands: what is not sown yet gives nothing. */
+export const expectedAtG = (sowing: Projected, at: Millis): UsualYield =>
+  sowing.state.sownAt === null ? { low: 0, usual: 0, high: 0 } : givesAtG(sowing, at);

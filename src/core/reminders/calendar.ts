@@ -2,7 +2,8 @@ import { isSoaked } from '../crops/crop.ts';
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
 import type { Story } from '../sowing/projectInSteps.ts';
 import { goThroughInSteps, standingInSteps } from '../steps/ahead.ts';
-import { expectedAtG } from '../harvest/expected.ts';
+import { isPromised } from '../growth/suit.ts';
+import { givesAtG } from '../harvest/expected.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
 import { namedOf } from './named.ts';
 import type { Named, OnOrder, ReminderBody } from './reminder.ts';
@@ -50,7 +51,7 @@ function soakEntry(sowing: Projected): CalendarEntry[] {
 
 function windowEntry(sowing: Projected): CalendarEntry[] {
   const { windowOpen: open, windowBest: best, windowClose: close } = sowing.forecast.marks;
-  if (!Number.isFinite(open.p50) || !Number.isFinite(close.p50)) return [];
+  if (!isPromised(sowing) || !Number.isFinite(close.p50)) return [];
   return [
     {
       uid: `window-${sowing.setup.id}`,
@@ -60,7 +61,7 @@ function windowEntry(sowing: Projected): CalendarEntry[] {
       earliest: open.p10,
       latest: open.p90,
       bestAt: best.p50,
-      expectedG: expectedAtG(sowing, best.p50).usual,
+      expectedG: givesAtG(sowing, best.p50).usual,
       ...namedOf([sowing])
     }
   ];

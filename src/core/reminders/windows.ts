@@ -1,3 +1,4 @@
+import { isPromised } from '../growth/suit.ts';
 import { FORECAST_VERSION } from '../growth/forecast.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Projected } from '../sowing/project.ts';
@@ -31,7 +32,7 @@ export const windowReminders = (
 function windowOf(sowing: Projected, rhythm: Rhythm, told: readonly Told[], now: Millis): Candidate[] {
   const { forecast, state, setup, crop } = sowing;
   const { windowOpen: open, windowBest: best, windowClose: close } = forecast.marks;
-  if (state.sownAt === null || state.stage === 'ended' || !Number.isFinite(open.p50)) return [];
+  if (state.sownAt === null || state.stage === 'ended' || !isPromised(sowing)) return [];
   // A part was cut: whoever cuts it knows that it stands open.
   const known = open.seen || state.cuts.length > 0;
   const saidBefore = (which: WindowState) =>

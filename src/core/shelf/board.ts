@@ -122,10 +122,10 @@ export function moveEffect(
   now: Millis
 ): MoveEffect {
   const after = boardWith(to, [...besideOf(moving, there), ...moved], now);
-  const later = moved.map(({ forecast }, index) => {
+  const later = moved.map(({ forecast, suit }, index) => {
     const before = moving[index]!.forecast.marks.windowOpen;
     const { p50 } = forecast.marks.windowOpen;
-    return before.seen ? 0 : (p50 - before.p50) / DAY;
+    return before.seen ? 0 : suit.hindered ? Infinity : (p50 - before.p50) / DAY;
   });
   const latest = later.reduce((a, b) => (Math.abs(b) > Math.abs(a) || !Number.isFinite(b) ? b : a));
   return {

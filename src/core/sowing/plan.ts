@@ -15,7 +15,7 @@ import type { Gaussian } from '../stats/gaussian.ts';
 import { heatFactor, standYieldG, type UsualYield } from '../growth/yield.ts';
 import { yieldBelief } from '../growth/yieldLearned.ts';
 import { usualAir } from '../places/air/airAt.ts';
-import { standsStill } from '../places/air/warmth.ts';
+import { hindranceOf, type Hindrance } from '../growth/suit.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 
 /** When a sowing is to be ready: as soon as it can be, as soon as it can from a moment on, or by a moment. */
@@ -66,8 +66,8 @@ export interface Plan {
   chance: number | null;
   /** Set where the moment aimed for is too near: the first day's last round by which it can be had. */
   earliestAt: Millis | null;
-  /** Set where this place is so cold or hot for the crop that it hardly grows: no window is promised. */
-  stalls: 'cold' | 'hot' | null;
+  /** Set where the crop hardly grows at this place: no window is promised. */
+  hindered: Hindrance | null;
 }
 
 /** "Ready by" means that the window is open by then in eight of ten such sowings. */
@@ -100,11 +100,20 @@ export function plan(input: PlanInput): Plan {
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
   const soon = forecastFrom(first.sowAt);
-  const stalls = standsStill(crop, input.place) ?? (carriedTo && standsStill(crop, carriedTo));
+  const hindered = hindranceOf(
+    {
+      crop,
+      needsLight: path.lightFrom !== null,
+      latitudeDeg: input.latitudeDeg,
+      zone: rhythm.zone,
+      sownAt: first.sowAt
+    },
+    { place: input.place, carriedTo }
+  );
   let soak = first;
   let expected = soon;
   let earliestAt: Millis | null = null;
-  if (aim.kind === 'by' && !stalls && Number.isFinite(soon.marks.windowOpen.p90)) {
+  if (aim.kind === 'by' && !hindered && Number.isFinite(soon.marks.windowOpen.p90)) {
     if (soon.chance('windowOpen', aim.at) < READY_CHANCE)
       earliestAt = lastRoundFrom(rhythm, readyAt(soon, first.sowAt));
     else {
@@ -128,7 +137,7 @@ export function plan(input: PlanInput): Plan {
     yields,
     chance: aim.kind === 'by' ? expected.chance('windowOpen', aim.at) : null,
     earliestAt,
-    stalls
+    hindered
   };
 }
 

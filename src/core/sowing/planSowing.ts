@@ -15,6 +15,7 @@ import { blend } from '../crops/blend.ts';
 import { mixParts } from '../supplies/seed/parts.ts';
 import { areaShares, type ShareOf } from '../crops/shares.ts';
 import { plan, type Aim, type Plan } from './plan.ts';
+import { suitOf } from '../growth/suit.ts';
 import { densityOf } from '../supplies/seed/amount.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { longestGapH, type Rhythm } from '../time/rhythm.ts';
@@ -68,6 +69,8 @@ export interface PlanContext {
   rhythm: Rhythm;
   latitudeDeg: number;
   now: Millis;
+  /** The household's places, where it is asked which suits a crop better; none where not given. */
+  places?: readonly Place[];
 }
 
 /** One sowing as it is shown, and as it is stored. */
@@ -170,7 +173,7 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
         lotId: part.lot?.id ?? null,
         half: beside ? { trayId: '', besideKey: beside.crop.key } : null
       },
-      context.rhythm
+      context
     );
   });
 }
@@ -183,7 +186,7 @@ function withSetup(
     SowingSetup,
     'cropKey' | 'mix' | 'areaShare' | 'seedsPerCm2' | 'germinationPct' | 'seedG' | 'lotId' | 'half'
   >,
-  rhythm: Rhythm
+  { rhythm, latitudeDeg, places = [] }: PlanContext
 ): PlannedSowing {
   const { container, count, medium, mediumId, method, place, soakH, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
@@ -206,11 +209,12 @@ function withSetup(
   };
   const crops = new Map(parts.map(({ crop }) => [crop.key, crop]));
   const lines = of.mix ?? [of];
+  const sowing = sowingOf(setup, crops);
   return {
     plan,
     setup,
     projected: {
-      ...sowingOf(setup, crops),
+      ...sowing,
       state: reduceEvents([]),
       soak: plan.soak,
       sownAt: sowAt,
@@ -219,6 +223,17 @@ function withSetup(
       carriedTo,
       forecast: plan.forecast,
       firstGrowth: null,
+      suit: suitOf(
+        {
+          crop: sowing.crop,
+          needsLight: plan.path.lightFrom !== null,
+          latitudeDeg,
+          zone: rhythm.zone,
+          sownAt: sowAt
+        },
+        { place, carriedTo },
+        places
+      ),
       yields: plan.yields,
       gapH: longestGapH(rhythm),
       thirst: NEW_THIRST
@@ -274,7 +289,7 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
       lotId: null,
       half: null
     },
-    context.rhythm
+    context
   );
 }
 

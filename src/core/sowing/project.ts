@@ -12,6 +12,7 @@ import { tableOptimumDays } from '../growth/marks.ts';
 import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
 import { NEW_HOUSEHOLD } from '../growth/learn.ts';
 import { NEW_THIRST, sowingThirst, thirstBelief, type ThirstLearned } from '../water/thirst.ts';
+import { suitOf, type Suit } from '../growth/suit.ts';
 import { observe, type Gaussian } from '../stats/gaussian.ts';
 import { heardOf } from './heard.ts';
 import { reduceEvents, type SowingState } from './reduce.ts';
@@ -43,6 +44,8 @@ export interface Projected extends Sowing {
   /** Where it is carried as it comes to light, while it stands in the dark for that; null where it stays. */
   carriedTo: Place | null;
   forecast: Forecast;
+  /** How where it stands suits it. */
+  suit: Suit;
   /** Of its first growth, where it grows again from its stubs: what it taught of its crop's pace it taught then. */
   firstGrowth: Forecast | null;
   /** ln of the household's factor on the crop's yield, as believed. */
@@ -72,6 +75,21 @@ export function project(
   const telling = asIfNew || !household.learned ? undefined : learnedTelling(household.learned, setup.id);
   const from = followed(household, sowing, state, sownAt, belief, telling);
   const { stays } = from;
+  const expected = forecastFrom(household, sowing, from);
+  const suitHere = (): Suit =>
+    suitOf(
+      {
+        crop: sowing.crop,
+        needsLight: sowing.path.lightFrom !== null,
+        latitudeDeg: household.latitudeDeg,
+        zone: household.rhythm.zone,
+        sownAt
+      },
+      { place: stays.at(-1)!.place, carriedTo: from.carriedTo },
+      household.places.values(),
+      state.sownAt === null ? null : expected.marks.windowOpen.p50
+    );
+  let suit: Suit | undefined;
   return {
     ...sowing,
     state,
@@ -83,7 +101,10 @@ export function project(
     gapH: longestGapH(household.rhythm),
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
     yields: yieldBelief(asIfNew ? undefined : household.yields, sowing.crop.key),
-    forecast: forecastFrom(household, sowing, from),
+    forecast: expected,
+    get suit() {
+      return (suit ??= suitHere());
+    },
     firstGrowth: state.regrowsSince === null ? null : fromSeed(household, sowing, from)
   };
 }

@@ -1,3 +1,4 @@
+import { isPromised } from '../growth/suit.ts';
 import { meanTempC } from '../places/place.ts';
 import { Unworkable } from '../problem.ts';
 import { isSoaked } from '../crops/crop.ts';
@@ -263,7 +264,7 @@ export function uncovering(sowing: Projected): Extract<StepBody, { kind: 'uncove
 function growingSteps(sowing: Projected): Step[] {
   const { crop, method, path, place, forecast, soak, state } = sowing;
   const { marks, litAt } = forecast;
-  if (!Number.isFinite(marks.windowOpen.p50)) return [];
+  if (!isPromised(sowing)) return [];
   const sownAt = state.sownAt ?? soak.sowAt;
   const open = Math.max(marks.windowOpen.p50, sownAt + HOUR);
   const rooted = uncoversAt(sowing, marks.rooted.p50);

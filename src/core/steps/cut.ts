@@ -1,4 +1,4 @@
-import { expectedAtG } from '../harvest/expected.ts';
+import { givesAtG } from '../harvest/expected.ts';
 import type { Projected } from '../sowing/project.ts';
 import { stageAt } from '../sowing/stage.ts';
 import { mayBeLost } from '../water/dry.ts';
@@ -20,7 +20,7 @@ export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
     kind: 'cut',
     tool: method.cutting,
     taking: method.taking,
-    expectedG: expectedAtG(sowing, at).usual,
+    expectedG: givesAtG(sowing, at).usual,
     cutShare: state.cutShare,
     closesAt,
     past: at > closesAt,

@@ -149,7 +149,9 @@
 
 {#snippet throwing()}
   <div>
-    <p class="small">{pressing === 'past' ? 'Throw it out. How was it?' : 'Throw all of it out, because of'}</p>
+    <p class="small">
+      {pressing === 'past' ? 'Throw it out. How was it?' : 'Throw all of it out, because of'}
+    </p>
     <div class="row">
       {#each SPOILS as reason (reason)}
         <button class="chip quiet" onclick={() => void throwOut(reason)}>{SPOIL_WORDS[reason]}</button>

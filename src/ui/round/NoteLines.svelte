@@ -6,7 +6,7 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { noteWords } from '$words/notes.ts';
   import type { Locale } from '$words/time.ts';
-  import { warmthWords } from '$words/warmth.ts';
+  import { suitWords } from '$words/warmth.ts';
 
   /** What is worth knowing of a tray, which asks for nothing to be done. */
   interface Props {
@@ -20,8 +20,10 @@
   }
   let { part, now, locale, places, named, whole }: Props = $props();
   const journal = useJournal();
-  const { crop, path, place, setup } = $derived(part.projected);
-  const tooWarm = $derived(warmthWords(crop, place, places, locale.units));
+  const { crop, path, setup } = $derived(part.projected);
+  const suit = $derived(
+    part.projected.forecast.marks.windowOpen.seen ? '' : suitWords(crop, part.projected.suit, locale.units)
+  );
   const notes = $derived(part.ask.notes.filter(({ kind }) => kind !== 'unsure' && kind !== 'not-begun'));
   const warns: readonly string[] = [
     'may-be-lost',
@@ -33,7 +35,7 @@
   ];
 </script>
 
-{#if tooWarm}<p class="note small warn">{tooWarm}</p>{/if}
+{#if suit}<p class="note small warn">{suit}</p>{/if}
 {#each notes as note (note.kind)}
   <p class="note small" class:warn={warns.includes(note.kind)}>
     {#if named}<strong>{crop.name}</strong>{/if}

@@ -23,7 +23,6 @@
   }
   let { standing, now, locale, options, refused, onmove, onsure, onclose }: Props = $props();
   const first = $derived(standing.sowings[0]!);
-  const all = $derived([first.place, ...options.map(({ place }) => place)]);
 </script>
 
 <section class="panel card" aria-labelledby="move-title">
@@ -57,9 +56,8 @@
               : ''}
           </span>
           {#each standing.sowings as { setup, crop } (setup.id)}
-            {#if warmthWords(crop, place, [], locale.units)}
-              <span class="small alarm">{warmthWords(crop, place, all, locale.units)}</span>
-            {/if}
+            {@const warm = warmthWords(crop, place, locale.units)}
+            {#if warm}<span class="small alarm">{warm}</span>{/if}
           {/each}
           {#if effect.load.state !== 'fine' && effect.load.state !== 'unrated'}
             <span class="small" class:alarm={effect.load.state === 'over'}

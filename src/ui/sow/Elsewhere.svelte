@@ -17,7 +17,7 @@
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
   function words({ plan, projected: { crop } }: PlannedSowing, place: Place): string {
-    if (plan.stalls) return `too cold or too hot there for ${crop.name.toLowerCase()}`;
+    if (plan.hindered) return `too ${plan.hindered} there for ${crop.name.toLowerCase()}`;
     if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, locale)} at the earliest`;
     const { windowOpen, windowClose } = plan.forecast.marks;
     const begin = dayAndTime(beginsAt(plan.soak), now, locale);

@@ -18,13 +18,13 @@
   import { advisedWords } from '$words/disinfect.ts';
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
-  import { figure, mass, seedMass, temperature } from '$core/units/format.ts';
+  import { figure, mass, seedMass } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { dayAndTime, dayWords, fromTo, type Locale } from '$words/time.ts';
-  import { warmthWords } from '$words/warmth.ts';
+  import { suitWords } from '$words/warmth.ts';
   import { windowOf, windowWords } from '$words/window.ts';
 
   interface Props {
@@ -69,9 +69,7 @@
   );
   /** Where it stands in light. */
   const lit = $derived(projected.carriedTo ?? place);
-  const tooWarm = $derived(
-    warmthWords(crop, place, places, locale.units) || warmthWords(crop, lit, places, locale.units)
-  );
+  const suit = $derived(suitWords(crop, projected.suit, locale.units));
   const dries = $derived(
     tooShortWords(
       tooShort(
@@ -147,18 +145,10 @@
         : ''}"
   />
 
-  {#if tooWarm}<p class="warn" role="status">{tooWarm}</p>{/if}
+  {#if suit}<p class="warn" role="status">{suit}</p>{/if}
   {#if hasPool(setup.medium)}<p class="small soft">{POOL_WORDS}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
-  {#if plan.stalls}
-    <p class="warn">
-      Too {plan.stalls} here: {crop.name.toLowerCase()} hardly grows, and no window is promised. It grows between
-      {temperature(crop.baseC, locale.units)} and {temperature(crop.maximumC, locale.units)}, fastest at {temperature(
-        crop.optimumC,
-        locale.units
-      )}. Choose another place.
-    </p>
-  {:else}
+  {#if !plan.hindered}
     <div>
       <p class="label small soft">Cut</p>
       <p class="window">

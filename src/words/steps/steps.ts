@@ -4,7 +4,7 @@ import { hasPool } from '$core/supplies/media/below.ts';
 import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
-import { mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { aboutGreens, seedMass, volume, type Units } from '$core/units/format.ts';
 import { keepsWords } from '../cropWords.ts';
 import { MOULD_WORDS } from '../looks.ts';
 import { dayAndTime, dayWords, spanWords } from '../time.ts';
@@ -88,7 +88,7 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return { amount: 'No more water before the cut', more: '' };
     case 'cut':
       return {
-        amount: body.expectedG > 0 ? `about ${mass(body.expectedG, units)}` : 'Past its window',
+        amount: body.past ? 'Past its window' : aboutGreens(body.expectedG, units),
         more: `${body.tool === 'knife' ? 'With a sharp knife' : 'With scissors'}, ${body.taking === 'strip' ? 'a strip a day' : 'all at once'}`
       };
     case 'wash':
@@ -246,7 +246,16 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
       return {
         title: body.past
           ? 'Past its window: taste it, then cut it or let it go'
-          : `${body.cutShare > 0 ? 'The rest is ready to cut' : body.sure ? 'Ready to cut' : 'May be ready to cut'}: about ${mass(body.expectedG, units)}`,
+          : [
+              body.cutShare > 0
+                ? 'The rest is ready to cut'
+                : body.sure
+                  ? 'Ready to cut'
+                  : 'May be ready to cut',
+              aboutGreens(body.expectedG, units)
+            ]
+              .filter(Boolean)
+              .join(': '),
         why: sentences(
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
           body.past
