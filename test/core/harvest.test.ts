@@ -16,7 +16,8 @@ import { project } from '../../src/core/sowing/project.ts';
 import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { cutStep } from '../../src/core/steps/cut.ts';
-import { DAY } from '../../src/core/time/zone.ts';
+import { REFRIGERATOR } from '../../src/core/places/usual.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { event, home, radishTray, shelf, SOWN, sown } from '../support/household.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
@@ -174,6 +175,56 @@ describe('whether a crop is ready', () => {
     expect(one!.buysMs).to.be.above(DAY);
     expect(holds.find(({ place }) => place.name === 'Cellar')!.dim).to.equal(true);
     expect(holdsOf({ ...home, places: new Map([[shelf.id, shelf]]) }, tray, events, SOWN)).to.deep.equal([]);
+  });
+
+  describe('in a refrigerator', () => {
+    const fridge = { ...REFRIGERATOR, id: '00000000-0000-4000-8000-0000000000f1', name: 'Refrigerator' };
+    const household = { ...home, places: new Map([shelf, fridge].map((place) => [place.id, place])) };
+    const HOURS = 170;
+    const openAt = SOWN + HOURS * HOUR;
+    const ripe = (cropKey: string) =>
+      [
+        sown(),
+        event(60, { type: 'uncovered' }),
+        event(84, { type: 'lit' }),
+        event(HOURS, { type: 'looked', cue: 'windowOpen', reached: true })
+      ].slice(0, cropKey === 'radish' ? 4 : 3);
+    const held = (hours: number, cropKey = 'radish') =>
+      project(household, radishTray({ cropKey }), [
+        ...ripe(cropKey),
+        event(hours, { type: 'moved', placeId: fridge.id })
+      ]);
+
+    it('keeps a ripe tray for the crop’s keeping days and no longer, of every crop that bears the cold', () => {
+      const { windowOpen, windowBest, windowClose } = held(HOURS + 1).forecast.marks;
+      const { keepsMinD, keepsMaxD } = cropOf('radish');
+      const days = (at: number) => (at - openAt) / DAY;
+      expect(days(windowClose.p10)).to.be.within(keepsMinD * 0.8, keepsMaxD);
+      expect(days(windowClose.p50)).to.be.within(keepsMinD, keepsMaxD);
+      expect(days(windowClose.p90)).to.be.within(keepsMinD, keepsMaxD);
+      expect(windowBest.p50).to.be.within(windowOpen.p50, windowClose.p10);
+      for (const crop of CROPS) {
+        const here = project(household, radishTray({ cropKey: crop.key }), ripe(crop.key));
+        const { windowOpen: opens, windowClose: closes } = here.forecast.marks;
+        const now = (opens.p50 * 3 + closes.p50) / 4;
+        const [hold] = holdsOf(household, here, ripe(crop.key), now);
+        if (hold) expect((hold.closesAt - now) / DAY, crop.key).to.be.at.most(crop.keepsMaxD);
+        if (crop.keepAtC > 6) expect(hold, crop.key).to.equal(undefined);
+      }
+    });
+
+    it('keeps a tray that is nearly over for what is left of its window', () => {
+      const warm = project(household, radishTray(), ripe('radish')).forecast.marks;
+      const late = openAt + (warm.windowClose.p50 - openAt) * 0.8;
+      const { windowClose } = held((late - SOWN) / HOUR).forecast.marks;
+      expect((windowClose.p50 - late) / DAY).to.be.below(cropOf('radish').keepsMaxD * 0.4);
+    });
+
+    it('is not offered to what is not ripe yet, and makes nothing ripe', () => {
+      const young = project(household, radishTray(), ripe('radish').slice(0, 3));
+      expect(holdsOf(household, young, ripe('radish').slice(0, 3), SOWN + 90 * HOUR)).to.deep.equal([]);
+      expect(held(90, 'sunflower').suit.hindered).to.equal('cold');
+    });
   });
 });
 

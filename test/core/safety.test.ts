@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { packAir } from '../../src/core/places/air/series.ts';
-import { coolerPlace, tooWarm } from '../../src/core/places/air/warmth.ts';
+import { tooWarm } from '../../src/core/places/air/warmth.ts';
 import { areaCm2, type Container } from '../../src/core/supplies/containers/container.ts';
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
 import { cropOf, CROPS } from '../../src/core/crops/library.ts';
@@ -129,16 +129,6 @@ describe('warmth', () => {
     const bins = Array.from({ length: 40 }, (_, n) => ({ index: 165_000 + n, tempC: 30, humidityPct: 50 }));
     const measured = { ...steadyPlace(18), air: packAir(bins) };
     expect(tooWarm(cilantro, measured)).to.deep.equal({ meanC: 30, keepBelowC: 28 });
-  });
-
-  it('knows the coolest of the other places, and says so where there is none', () => {
-    const places = [31, 24, 17, 26].map((tempC, n) => ({
-      ...steadyPlace(tempC),
-      id: String(n),
-      name: `P${n}`
-    }));
-    expect(coolerPlace(places[0]!, places)!.place.name).to.equal('P2');
-    expect(coolerPlace(places[2]!, places)).to.equal(null);
   });
 
   it('of keeping follows the crop', () => {

@@ -1,6 +1,7 @@
 import { cutAtShare } from '../growth/yield.ts';
 import { wholeYieldG } from '../harvest/expected.ts';
-import { coolerPlace } from '../places/air/warmth.ts';
+import { isColdStore } from '../growth/coldStore.ts';
+import { coolerPlaces } from '../harvest/hold.ts';
 import type { Place } from '../places/place.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { AheadInput, Built } from './build.ts';
@@ -158,19 +159,23 @@ function held(
   const { horizon, context, places } = input;
   return standing.flatMap((sowing, index): Offer[] => {
     if (!sowing || sowing.state.sownAt === null) return [];
-    const cooler = coolerPlace(sowing.place, places);
-    if (!cooler || (cooler.place.light.kind === 'dark' && sowing.path.lightFrom !== null)) return [];
-    const there = moved(sowing, cooler.place);
-    if (!there) return [];
-    const { opened, gone } = supplyOf(there, horizon, context.now);
-    const after = eat(
-      { ...problem, standing: problem.standing.with(index, { ...problem.standing[index]!, opened, gone }) },
-      standsNow(problem)
+    const cooler = coolerPlaces(sowing, places, context.now).filter(
+      (place) => isColdStore(place) || place.light.kind !== 'dark' || sowing.path.lightFrom === null
     );
-    const g = before - thrownIn(after.days, glut);
-    return g > 0
-      ? [{ kind: 'cool', sowingId: sowing.setup.id, crop: sowing.crop.name, place: cooler.place.name, g }]
-      : [];
+    const offers = cooler.flatMap((place): Offer[] => {
+      const there = moved(sowing, place);
+      if (!there) return [];
+      const { opened, gone } = supplyOf(there, horizon, context.now);
+      const after = eat(
+        { ...problem, standing: problem.standing.with(index, { ...problem.standing[index]!, opened, gone }) },
+        standsNow(problem)
+      );
+      const g = before - thrownIn(after.days, glut);
+      return g > 0
+        ? [{ kind: 'cool', sowingId: sowing.setup.id, crop: sowing.crop.name, place: place.name, g }]
+        : [];
+    });
+    return offers.sort((a, b) => b.g - a.g).slice(0, 1);
   });
 }
 

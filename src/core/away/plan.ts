@@ -1,3 +1,4 @@
+import { bearsCold, isColdStore } from '../growth/coldStore.ts';
 import { usualAir } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
 import { expectedAtG } from '../harvest/expected.ts';
@@ -195,15 +196,21 @@ function coolest(
 ): Place | null {
   if (sowings.some(({ state }) => state.sownAt === null || state.litAt === null)) return null;
   const here = usualAir(sowings[0]!.place).tempC;
+  const isRipe = sowings.every(({ forecast }) => forecast.marks.windowOpen.p50 <= from);
   const there = [...facts.places.values()]
-    .filter((place) => usualAir(place).tempC <= here - COOLER_C && place.light.kind !== 'dark')
+    .filter((place) => usualAir(place).tempC <= here - COOLER_C)
+    .filter((place) =>
+      isColdStore(place)
+        ? isRipe && sowings.every(({ crop }) => bearsCold(crop, place))
+        : place.light.kind !== 'dark'
+    )
     .sort((a, b) => usualAir(a).tempC - usualAir(b).tempC);
   return (
     there.find((place) =>
       sowings.every((sowing) => {
         const moved = movedTo(facts, sowing.setup, eventsOf.get(sowing.setup.id) ?? [], place, from);
         return (
-          usualAir(place).tempC > sowing.crop.baseC &&
+          (isColdStore(place) || usualAir(place).tempC > sowing.crop.baseC) &&
           moved.forecast.marks.windowClose.p50 >= backAt &&
           hangsAt(moved, from, backAt) === null
         );

@@ -53,5 +53,6 @@ export function quantile(
         : x - 3 * sd * Math.sign(over);
     moment = at(x);
   }
-  return moment;
+  // Where the clock stands still, nothing on this side of the jump comes to the share.
+  return Number.isFinite(high) ? at(high) : moment;
 }

@@ -4,6 +4,7 @@ import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
+import { coldSince, heldCold } from '../growth/coldStore.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
 import { coveredOnD } from '../supplies/methods/path.ts';
 import type { Telling } from '../growth/telling.ts';
@@ -143,10 +144,14 @@ export function followed(
 }
 
 /** What is expected of a sowing as its state has it: from its seed, or from its stubs once it grows again. */
-export const forecastFrom = (household: HouseholdFacts, sowing: Sowing, followed: Followed): Forecast =>
-  followed.state.regrowsSince === null
-    ? fromSeed(household, sowing, followed)
-    : fromStubs(household, sowing, followed, followed.state.regrowsSince);
+export function forecastFrom(household: HouseholdFacts, sowing: Sowing, followed: Followed): Forecast {
+  const growing =
+    followed.state.regrowsSince === null
+      ? fromSeed(household, sowing, followed)
+      : fromStubs(household, sowing, followed, followed.state.regrowsSince);
+  const since = coldSince(followed.stays);
+  return since === null || !Number.isFinite(since) ? growing : heldCold(growing, sowing.crop, since);
+}
 
 const fromSeed = (
   { rhythm, latitudeDeg }: HouseholdFacts,

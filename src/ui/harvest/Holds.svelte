@@ -15,7 +15,9 @@
   <summary>Hold it in the cool</summary>
   {#if holds.length === 0}
     <p class="soft small">
-      None of your places is cooler and still bearable for it. Cut a part now, and keep that cold.
+      None of your places is cooler and still bearable for it. <a href="/shelf/new?as=refrigerator"
+        >Add your refrigerator as a place</a
+      >, or cut a part now and keep that cold.
     </p>
   {:else}
     <ul>

@@ -23,14 +23,3 @@ export function standsStill(crop: Crop, place: Place): 'cold' | 'hot' | null {
   if (usualWarmthRate(crop, place) >= STANDS_STILL) return null;
   return usualAir(place).tempC < crop.optimumC ? 'cold' : 'hot';
 }
-
-/** The coolest of some places, where it is cooler than this one; null for none. */
-export function coolerPlace(place: Place, among: Iterable<Place>): { place: Place; meanC: number } | null {
-  let best: { place: Place; meanC: number } | null = null;
-  const here = usualAir(place).tempC;
-  for (const one of among) {
-    const meanC = usualAir(one).tempC;
-    if (one.id !== place.id && meanC < Math.min(here, best?.meanC ?? Infinity)) best = { place: one, meanC };
-  }
-  return best;
-}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { USUAL_LAMP_H, USUAL_PLACE } from '$core/places/usual.ts';
+  import { REFRIGERATOR, USUAL_LAMP_H, USUAL_PLACE } from '$core/places/usual.ts';
+  import { page } from '$app/state';
   import { shownDegrees } from '$core/units/temperature.ts';
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
@@ -25,8 +26,16 @@
   const id = untrack(() => data.place?.id ?? data.newId);
   const { wrong, kept } = formAnswers(() => form);
 
+  /** What a new place is taken for: a ready-made one, or a heated room. */
+  const isRefrigerator = untrack(
+    () => data.place === null && page.url.searchParams.get('as') === 'refrigerator'
+  );
+  const usual = isRefrigerator ? REFRIGERATOR : USUAL_PLACE;
+
   const kindOf = (light: PlaceLight): string => (light.kind === 'sill' ? light.aspect : light.kind);
-  let light = $state(untrack(() => kept('light', data.place ? kindOf(data.place.light) : 'midday')));
+  let light = $state(
+    untrack(() => kept('light', data.place ? kindOf(data.place.light) : isRefrigerator ? 'dark' : 'midday'))
+  );
   const lamp = $derived(place?.light.kind === 'lamp' ? place.light : null);
   const sill = $derived(place?.light.kind === 'sill' ? place.light : null);
   const OPTIONS = [
@@ -34,7 +43,7 @@
     { value: 'midday', text: 'Bright sill', hint: 'midday sun' },
     { value: 'side', text: 'Half-bright sill', hint: 'morning or evening sun' },
     { value: 'away', text: 'Dim sill', hint: 'no sun' },
-    { value: 'dark', text: 'Dark', hint: 'a cupboard' }
+    { value: 'dark', text: 'Dark', hint: 'a cupboard, a refrigerator' }
   ];
   const sign = $derived(units === 'us' ? '°F' : '°C');
   const shown = (degC: number) => figure(shownDegrees(degC, units));
@@ -52,11 +61,18 @@
 
 <KeepForm title={place ? place.name : 'A new place'} away={null} back={{ path: '/shelf', name: 'Shelf' }}>
   <input type="hidden" name="id" value={id} />
+  {#if !place && !isRefrigerator}
+    <p class="small">
+      Or start from a ready-made place: <a href="/shelf/new?as=refrigerator" data-sveltekit-reload
+        >Refrigerator</a
+      >
+    </p>
+  {/if}
   <Field
     name="name"
     label="Name"
     placeholder="Kitchen sill"
-    value={kept('name', place?.name)}
+    value={kept('name', place?.name ?? (isRefrigerator ? 'Refrigerator' : ''))}
     error={wrong('name')}
   />
   <Choice legend="Light" name="light" options={OPTIONS} bind:value={light} />
@@ -109,20 +125,20 @@
     <Field
       name="dayC"
       label="By day ({sign})"
-      value={kept('dayC', shown(place?.dayC ?? USUAL_PLACE.dayC))}
+      value={kept('dayC', shown(place?.dayC ?? usual.dayC))}
       error={wrong('dayC')}
     />
     <Field
       name="nightC"
       label="At night ({sign})"
-      value={kept('nightC', shown(place?.nightC ?? USUAL_PLACE.nightC))}
+      value={kept('nightC', shown(place?.nightC ?? usual.nightC))}
       error={wrong('nightC')}
     />
     <Field
       name="humidityPct"
       label="Humidity (%)"
       helper="50 where nothing measures it"
-      value={kept('humidityPct', place?.humidityPct ?? USUAL_PLACE.humidityPct)}
+      value={kept('humidityPct', place?.humidityPct ?? usual.humidityPct)}
       error={wrong('humidityPct')}
       inputmode="decimal"
     />
