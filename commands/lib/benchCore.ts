@@ -148,6 +148,7 @@ function standing(n: number): { setup: SowingSetup; events: SowingEvent[] } {
       soakStartAt: null,
       soakEndAt: null,
       soakH: null,
+      stackOf: null,
       trayNo: null,
       half: null,
       sowAt: sownAt

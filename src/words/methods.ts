@@ -59,7 +59,8 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       },
       stacked: {
         text: 'A stacked tray',
-        turns: 'Nothing to weigh; presses less, and only under a full stack.'
+        turns:
+          'Trays press each other and save room; the top one still needs a weight, and few crops bear more than one tray.'
       },
       late: {
         text: 'A lid, then a weight',

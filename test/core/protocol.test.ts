@@ -163,7 +163,7 @@ describe('a protocol', () => {
       pressing: { eachG: 450 * 7, leastG: 450 * 5, mostG: 450 * 9, containers: 1 },
       shared: false,
       onTop: 0,
-      stacks: null,
+      stacking: null,
       watch: false,
       later: null
     });

@@ -48,6 +48,7 @@ function sowing(
       ownSeedG: null,
       germinationPct: null,
       soakH: null,
+      stackOf: null,
       aim: { kind: 'now' }
     },
     { rhythm: household.rhythm, latitudeDeg: 43.4, learned: { ended: [], underWay: [] }, yields: [], now }

@@ -9,7 +9,11 @@ import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { boardWith, moveEffect, needOf } from '../../src/core/shelf/board.ts';
 import { dividedG } from '../../src/core/shelf/weighing.ts';
 import { loadOf, sowingWeightG } from '../../src/core/shelf/load.ts';
-import { footprints, onTopOf, stacksOf } from '../../src/core/shelf/stack.ts';
+import { footprints, isStackTooHigh, mostInStack, stackingOf, wetTrayG } from '../../src/core/shelf/stack.ts';
+import { CROPS } from '../../src/core/crops/library.ts';
+import { stepsOf } from '../../src/core/steps/compile.ts';
+import type { MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { lowestWords } from '../../src/words/steps/bench.ts';
 import { emptyG, onScaleG, wrongTrayWeight } from '../../src/core/shelf/weight.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
@@ -109,32 +113,62 @@ describe('what a shelf carries', () => {
 });
 
 describe('a stack', () => {
-  const stackedTrays = (cropKey: string, count: number) =>
-    project(home, radishTray({ cropKey, count, method: methodOf('stack-and-light') }), [sown()]);
+  const stackedTrays = (cropKey: string, count: number, more: Partial<SowingSetup> = {}) =>
+    project(home, radishTray({ cropKey, count, method: methodOf('stack-and-light'), ...more }), [sown()]);
+  const STACKED = CROPS.filter(({ key }) => stackedTrays(key, 1).path.cover === 'stacked').map(
+    ({ key }) => key
+  );
 
-  it('is no higher than the seed at its bottom bears, and has a weight on each top one', () => {
+  it('presses its lowest tray with no more than the crop bears, trays and weight together', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom('radish', 'pea', 'kale', 'sunflower', 'mustard', 'chia'),
+        fc.constantFrom(...STACKED),
         fc.integer({ min: 1, max: 24 }),
-        (key, count) => {
-          const sowing = stackedTrays(key, count);
-          const { stacks, trays } = stacksOf(sowing);
+        fc.constantFrom<MediumKind>('coir', 'seed-mix', 'hemp-mat', 'paper', 'mesh'),
+        (key, count, medium) => {
+          const sowing = stackedTrays(key, count, { medium });
+          const { stacks, trays, topGCm2, lowestGCm2, mostGCm2 } = stackingOf(sowing);
           expect(stacks * trays).to.be.at.least(count);
           expect((stacks - 1) * trays).to.be.below(count);
-          expect(trays - 1, key).to.be.at.most(Math.min(6, onTopOf(sowing)));
+          expect(lowestGCm2, key).to.be.at.most(mostGCm2 + 1e-9);
+          expect(lowestGCm2).to.be.closeTo(((trays - 1) * wetTrayG(sowing)) / 450 + topGCm2, 1e-9);
+          expect(topGCm2).to.be.within(sowing.crop.pressMinGCm2, sowing.path.pressGCm2);
           expect(footprints({ key, sowings: [sowing] })).to.equal(stacks);
-          const without = onScaleG(sowing, SOWN);
-          const { pressGCm2 } = sowing.path;
-          const onTops = sowingWeightG(sowing, SOWN) - without;
-          expect(onTops).to.be.closeTo(pressGCm2 * 450 * stacks, 1e-6);
+          // What the bench says to lay on it is what the shelf carries.
+          const onTops = sowingWeightG(sowing, SOWN) - onScaleG(sowing, SOWN);
+          expect(onTops).to.be.closeTo(topGCm2 * 450 * stacks, 1e-6);
+          const press = stepsOf(sowing).flatMap(({ body }) => (body.kind === 'press' ? [body] : []))[0]!;
+          expect(press.pressing!.eachG * stacks).to.be.closeTo(onTops, 1e-6);
+          expect(press.pressing!.mostG / 450 + lowestGCm2 - topGCm2).to.be.at.most(mostGCm2 + 1e-9);
         }
       )
     );
   });
 
+  it('is as high as its grower chose, up to 1.5 times what the crop bears, and says by how much it is over', () => {
+    for (const key of STACKED) {
+      const most = mostInStack(stackedTrays(key, 6));
+      for (let stackOf = 1; stackOf <= 7; stackOf += 1) {
+        const sowing = stackedTrays(key, 7, { stackOf });
+        expect(isStackTooHigh(sowing), `${key} ${stackOf}`).to.equal(stackOf > most);
+        if (stackOf > most) continue;
+        const stacking = stackingOf(sowing);
+        expect(stacking.trays).to.be.at.most(stackOf);
+        expect(stacking.lowestGCm2 / stacking.mostGCm2, key).to.be.at.most(1.5);
+        const isOver = stacking.lowestGCm2 > stacking.mostGCm2 * 1.005;
+        expect(/times the .* that it bears: seed may be crushed/.test(lowestWords(stacking))).to.equal(
+          isOver
+        );
+      }
+    }
+    const radish = stackingOf(
+      stackedTrays('sunflower', 6, { stackOf: mostInStack(stackedTrays('sunflower', 6)) })
+    );
+    expect(radish.lowestGCm2).to.be.above(radish.mostGCm2);
+  });
+
   it('is none where a wet tray is more than it bears: each stands alone', () => {
-    expect(stacksOf(stackedTrays('chia', 3))).to.deep.equal({ stacks: 3, trays: 1 });
+    expect(stackingOf(stackedTrays('chia', 3))).to.include({ stacks: 3, trays: 1 });
   });
 });
 

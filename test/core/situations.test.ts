@@ -73,6 +73,7 @@ function situationOf(line: string): Situation {
     seedsPerCm2: crop.seedsPerCm2.usual * (words.includes('thick') ? 1.8 : 1),
     germinationPct: words.includes('old') ? 55 : null,
     soakH: words.includes('unsoaked') ? 0 : null,
+    stackOf: null,
     soakStartAt: soaked ? SOWN - crop.soakBestH * HOUR : null,
     soakEndAt: soaked ? SOWN : null
   });

@@ -99,6 +99,7 @@ describe('a sowing that is shown', () => {
       ownDensity: fc.integer({ min: 3, max: 80 }).map((tenths) => String(tenths / 10)),
       germination: fc.constantFrom('', '', '88', '47,5'),
       soak: fc.constantFrom('', '', '0', '5,5'),
+      stack: fc.constantFrom('', '', '1', '2'),
       ownSeedG: fc.option(
         fc.integer({ min: 10, max: 900 }).map((tenths) => tenths / 10),
         { nil: null }
@@ -137,6 +138,7 @@ describe('a sowing that is shown', () => {
       germination: made.germination,
       ownSeedG: made.ownSeedG,
       soak: made.soak,
+      stack: made.stack,
       when: 'now',
       readyBy: ''
     }));
@@ -164,6 +166,7 @@ describe('a sowing that is shown', () => {
       ownSeedG: draft.ownSeedG,
       germinationPct: worked.choice!.germinationPct,
       soakH: worked.choice!.soakH,
+      stackOf: worked.choice!.stackOf,
       shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
     });
     if (!checked.ok) throw new Error(JSON.stringify(checked.errors));

@@ -164,7 +164,12 @@ export async function laySiege(
   const flips = await bitFlips(base, camps[0], strength.bitFlips, strength.seed);
   const kills: Siege['kills'] = {};
   const kill = async (what: Kill, times: number, one: () => void | Promise<void>, writers = 4) => {
-    if (times > 0) kills[what] = await killing(base, camps[0], async () => one(), { times, writers });
+    if (times === 0) return;
+    const said = started.output.length;
+    const found = await killing(base, camps[0], async () => one(), { times, writers });
+    // What the server itself said explains an answer that nobody expected.
+    if (found.odd.length > 0) found.odd.push(`the server said: ${started.output.slice(said).slice(-4000)}`);
+    kills[what] = found;
   };
   tell('Killing database backends under writers ...');
   await kill('backend', strength.backendKills, async () => {

@@ -27,6 +27,7 @@ export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {
     ownSeedG: null,
     germinationPct: null,
     soakH: null,
+    stackOf: null,
     aim: { kind: 'now' },
     ...more
   };

@@ -39,6 +39,7 @@ export const radishTray = (more: Partial<SowingSetup> = {}): SowingSetup => ({
   soakEndAt: null,
   sowAt: SOWN,
   soakH: null,
+  stackOf: null,
   trayNo: null,
   half: null,
   ...more

@@ -176,7 +176,7 @@ describe('steps in words', () => {
         pressing: { eachG: 3150, leastG: 2250, mostG: 4050, containers: 1 },
         shared: false,
         onTop: 0,
-        stacks: null,
+        stacking: null,
         watch: false,
         later: null
       })
@@ -188,7 +188,7 @@ describe('steps in words', () => {
         pressing: null,
         shared: false,
         onTop: 0,
-        stacks: null,
+        stacking: null,
         watch: false,
         later: null
       })

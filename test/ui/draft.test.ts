@@ -40,6 +40,7 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
   germination: '',
   ownSeedG: null,
   soak: '',
+  stack: '',
   when: 'now',
   readyBy: '',
   ...more

@@ -190,7 +190,7 @@ describe('tasks in words', () => {
       pressing,
       shared: false,
       onTop: 0,
-      stacks: null,
+      stacking: null,
       watch: false,
       later: null
     }

@@ -118,6 +118,7 @@ export function grow(
       ownSeedG: null,
       germinationPct: null,
       soakH: null,
+      stackOf: null,
       aim: { kind: 'now' }
     },
     { rhythm, latitudeDeg: 43.4, learned: learnt.learned ?? { ended: [], underWay: [] }, yields: [], now }

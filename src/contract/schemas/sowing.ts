@@ -3,6 +3,7 @@ import { checkContainer } from '../../core/supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';
+import { MOST_IN_STACK } from '../../core/shelf/stack.ts';
 import { problemWords } from '../../words/problems.ts';
 import { methodSchema } from './method.ts';
 import { id, key, nameText, number, optionalDay } from './primitives.ts';
@@ -13,6 +14,9 @@ const size = number('Give each size as a number.').required('Give each size as a
 export const MOST_SEED_G = 5000;
 /** Longer than this no seed lies in water and lives. */
 export const MOST_SOAK_H = 72;
+/** What a stack is answered with that is higher than a grower may go. */
+export const TOO_HIGH_STACK =
+  'That stack presses its lowest tray with over 1.5 times what the crop bears: choose fewer trays.';
 export const MUCH_SEED = 'Over 5 kg of seed is no home sowing: check the sizes.';
 
 const optionalId = () => id().nullable().default(null);
@@ -130,6 +134,13 @@ export const newSowingSchema = yup.object({
   soakH: number('Give the soak in hours, or 0 for none.')
     .min(0, 'A soak is not shorter than 0 hours.')
     .max(MOST_SOAK_H, `No seed is soaked for over ${MOST_SOAK_H} hours.`)
+    .nullable()
+    .default(null),
+  /** Trays in a stack, where the grower chose how many; null for as many as the seed at the bottom bears. */
+  stackOf: number('Give the trays in a stack as a whole number.')
+    .integer('Give the trays in a stack as a whole number.')
+    .min(1, 'A stack has at least one tray.')
+    .max(MOST_IN_STACK, TOO_HIGH_STACK)
     .nullable()
     .default(null),
   /** `YYYY-MM-DD` in the household's zone; null to start now. */

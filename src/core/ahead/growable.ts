@@ -86,6 +86,7 @@ export function plannedFor(
       density,
       germinationPct: null,
       soakH: null,
+      stackOf: null,
       ...of
     },
     context

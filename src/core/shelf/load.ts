@@ -3,14 +3,15 @@ import type { Place } from '../places/place.ts';
 import type { Projected } from '../sowing/project.ts';
 import { isPressed } from '../sowing/stage.ts';
 import type { Millis } from '../time/zone.ts';
-import { stacksOf, wetTrayG } from './stack.ts';
+import { stackingOf, wetTrayG } from './stack.ts';
 import { onScaleG } from './weight.ts';
 
 /** What presses on a sowing, g, as long as something does: of a stack only the uppermost has a weight on it. */
 const pressedG = (projected: Projected): number => {
   const { setup, areaCm2: area, path } = projected;
-  const under = path.cover === 'stacked' ? (area / setup.count) * stacksOf(projected).stacks : area;
-  return path.pressGCm2 * under;
+  if (path.cover !== 'stacked') return path.pressGCm2 * area;
+  const { stacks, topGCm2 } = stackingOf(projected);
+  return topGCm2 * (area / setup.count) * stacks;
 };
 
 /** The most that a sowing still comes to weigh where it stands, g: freshly watered and pressed, or grown. */

@@ -35,7 +35,11 @@ const containersG = ({ container, count, areaShare }: Projected['setup']): numbe
   emptyG(container) * count * areaShare;
 
 /** What a sowing's containers with their dry medium weigh, g. */
-export const dryTrayG = ({ setup, areaCm2: area, mediumDepthCm }: Projected): number =>
+export const dryTrayG = ({
+  setup,
+  areaCm2: area,
+  mediumDepthCm
+}: Pick<Projected, 'setup' | 'areaCm2' | 'mediumDepthCm'>): number =>
   containersG(setup) + area * mediumDepthCm * DRY_G_ML[setup.medium];
 
 /** What a sowing weighs on a scale, g: container, medium, seed or plants, and water. */

@@ -59,6 +59,8 @@ export interface SowingChoice {
   germinationPct: number | null;
   /** Hours of soaking of one's own, 0 for none; null for each crop's own. */
   soakH: number | null;
+  /** Trays in a stack, where the grower chose how many; null for as many as the seed at the bottom bears. */
+  stackOf: number | null;
   aim: Aim;
 }
 
@@ -188,7 +190,7 @@ function withSetup(
   >,
   { rhythm, latitudeDeg, places = [] }: PlanContext
 ): PlannedSowing {
-  const { container, count, medium, mediumId, method, place, soakH, parts } = choice;
+  const { container, count, medium, mediumId, method, place, soakH, stackOf, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
   const carriedTo = carriedFrom(choice, plan.path);
   const setup: SowingSetup = {
@@ -205,6 +207,7 @@ function withSetup(
     soakEndAt: soakEnd,
     sowAt,
     soakH,
+    stackOf,
     trayNo: null
   };
   const crops = new Map(parts.map(({ crop }) => [crop.key, crop]));

@@ -36,6 +36,8 @@ export interface SowingSetup {
   sowAt: Millis;
   /** Hours of soaking that were asked for, where they are not the crop's own; 0 for a soak left out. */
   soakH: number | null;
+  /** Trays in a stack, where the grower chose how many; null for as many as the seed at the bottom bears. */
+  stackOf: number | null;
   /** The number that its first container bears, where others alike stand beside it; null where there is no other. */
   trayNo: number | null;
   /** The container it shares with another crop beside it; null where it has its containers to itself. */

@@ -2,7 +2,7 @@ import { isPromised } from '../growth/suit.ts';
 import { meanTempC } from '../places/place.ts';
 import { Unworkable } from '../problem.ts';
 import { isSoaked } from '../crops/crop.ts';
-import { onTopOf, stacksOf } from '../shelf/stack.ts';
+import { onTopOf, stackingOf } from '../shelf/stack.ts';
 import { drainHours, softAt } from '../sowing/soak.ts';
 import type { Projected } from '../sowing/project.ts';
 import { coverOn, standsSince, uncoversAt } from '../sowing/stage.ts';
@@ -215,11 +215,11 @@ function sowingSteps(sowing: Projected): Timed[] {
         cover: path.cover,
         watch: path.cover === 'lid' && lifts(sowing),
         // Two halves lie under one weight.
-        pressing: path.pressesLate ? null : pressingIn(sowing),
+        pressing: path.pressesLate ? null : path.cover === 'stacked' ? topWeight(sowing) : pressingIn(sowing),
         later: path.pressesLate ? pressingIn(sowing) : null,
         shared: setup.half !== null,
         onTop: path.cover === 'stacked' ? onTopOf(sowing) : 0,
-        stacks: path.cover === 'stacked' ? stacksOf(sowing) : null
+        stacking: path.cover === 'stacked' ? stackingOf(sowing) : null
       },
       WORK_MIN.press
     ]);
@@ -228,6 +228,21 @@ function sowingSteps(sowing: Projected): Timed[] {
 
 const pressingIn = ({ path, areaCm2, setup }: Projected): Pressing | null =>
   pressingOf(path, areaCm2 / setup.areaShare, setup.count);
+
+/** The weight on each top tray of a stack: so much that the lowest bears it with the trays between them. */
+function topWeight(sowing: Projected): Pressing | null {
+  const { path, areaCm2, setup } = sowing;
+  if (!(path.pressGCm2 > 0)) return null;
+  const { stacks, topGCm2, lowestGCm2, mostGCm2 } = stackingOf(sowing);
+  const each = areaCm2 / setup.areaShare / setup.count;
+  const above = lowestGCm2 - topGCm2;
+  return {
+    eachG: topGCm2 * each,
+    leastG: path.bearsGCm2[0] * each,
+    mostG: Math.max(topGCm2, mostGCm2 - above) * each,
+    containers: stacks
+  };
+}
 
 /** The weight that comes once it has rooted. */
 const lateWeight = (sowing: Projected): BodyOf<'weight'> => ({

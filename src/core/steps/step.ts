@@ -8,7 +8,7 @@ import type { Pressing } from '../supplies/methods/pressing.ts';
 import type { Disinfectant, Solution } from '../supplies/seed/disinfect.ts';
 import type { Jar } from '../supplies/seed/jar.ts';
 import type { DisinfectRule } from '../supplies/seed/rule.ts';
-import type { Stacks } from '../shelf/stack.ts';
+import type { Stacking } from '../shelf/stack.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** All that is ever to be done to a sowing, in the order of the hands. Bench, round and list show these and no others. */
@@ -113,7 +113,7 @@ export type StepBody =
       /** How many may stand on one of it in a stack. */
       onTop: number;
       /** How its own trays stand on each other; null where they do not. */
-      stacks: Stacks | null;
+      stacking: Stacking | null;
     }
   /** Laid on once it has rooted under its lid. */
   | { kind: 'weight'; pressing: Pressing; shared: boolean }

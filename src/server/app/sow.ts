@@ -8,7 +8,13 @@ import { lightPlaceFor } from '../../core/sowing/carried.ts';
 import { aimOf, beginningOn } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
 import { planSowing, type PlannedSowing, type SowingChoice } from '../../core/sowing/planSowing.ts';
-import { MOST_SEED_G, MUCH_SEED, type newSowingSchema } from '../../contract/schemas/sowing.ts';
+import { isStackTooHigh } from '../../core/shelf/stack.ts';
+import {
+  MOST_SEED_G,
+  MUCH_SEED,
+  TOO_HIGH_STACK,
+  type newSowingSchema
+} from '../../contract/schemas/sowing.ts';
 import type { InferType } from 'yup';
 import { rebuild } from './rebuild.ts';
 import type { Tx } from '../db/connection.ts';
@@ -108,6 +114,7 @@ export async function sow(
     ownSeedG: sent.ownSeedG ?? null,
     germinationPct: sent.germinationPct ?? null,
     soakH: sent.soakH ?? null,
+    stackOf: sent.stackOf ?? null,
     aim
   };
   const planned = planSowing(choice, {
@@ -141,6 +148,7 @@ function refuseWhatCannotBe(planned: readonly PlannedSowing[], { shownSeedG }: N
   if (planned.some(({ plan }) => plan.earliestAt !== null))
     wrong('readyBy', 'Too near for this crop: choose the day offered, or a later one.');
   if (planned.some(({ setup }) => !(setup.seedG > 0) || setup.seedG > MOST_SEED_G)) wrong('seedG', MUCH_SEED);
+  if (planned.some(({ projected }) => isStackTooHigh(projected))) wrong('stackOf', TOO_HIGH_STACK);
   const other = planned.find(({ setup: { seedG } }, index) => {
     const shown = shownSeedG?.[index];
     return shown !== undefined && !isAsShown(shown, seedG);

@@ -68,6 +68,7 @@ export async function sowAgain(
     ...densityOf(setup, halves),
     germinationPct: null,
     soakH: setup.soakH,
+    stackOf: setup.stackOf,
     readyBy: null,
     beginOn: null,
     shownSeedG: null

@@ -108,6 +108,7 @@ function setupOf(
     soakEndAt: null,
     sowAt: past.sownAt,
     soakH: null,
+    stackOf: null,
     trayNo: null,
     half: null
   };

@@ -16,6 +16,7 @@ import { checkCrop } from '../../core/crops/check.ts';
 import { completedCrop, type Crop } from '../../core/crops/crop.ts';
 import { findCrop } from '../../core/crops/library.ts';
 import { AIR_BOUNDS } from '../../core/places/air/reading.ts';
+import { MOST_IN_STACK } from '../../core/shelf/stack.ts';
 import type { EventType } from '../../core/sowing/event.ts';
 import { checkContainer } from '../../core/supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
@@ -274,6 +275,7 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
       noMedium(row.medium),
       isWhole(row.count, ...SIZE_BOUNDS.count) ? SOUND : 'Its count of containers cannot be.',
       wrong ? `Its ${wrong[0]} cannot be.` : SOUND,
+      isNone(row.stack_of) || isWhole(row.stack_of, 1, MOST_IN_STACK) ? SOUND : 'Its stack cannot be.',
       isNone(row.method) ? SOUND : methodFault(row.method_key, fieldOf(row.method, 'name'), row.method)
     );
   },

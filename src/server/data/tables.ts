@@ -284,6 +284,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       seed_g: must(number),
       lot_id: id,
       soak_h: number,
+      stack_of: integer,
       soak_start_at: time,
       soak_end_at: time,
       sow_at: must(time),

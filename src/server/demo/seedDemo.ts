@@ -183,6 +183,7 @@ function setupOf({ chance, story }: Growing, soak: SoakPlan): SowingSetup {
     soakEndAt: soak.soakEnd,
     sowAt: soak.sowAt,
     soakH: null,
+    stackOf: null,
     trayNo: null,
     half: null
   };

@@ -31,6 +31,7 @@ interface SowingRow extends ContainerRow {
   soak_end_at: Date | null;
   sow_at: Date;
   soak_h: number | null;
+  stack_of: number | null;
   tray_id: string | null;
   tray_no: number | null;
   beside_key: string | null;
@@ -68,6 +69,7 @@ function recordOf(row: SowingRow): SowingRecord {
       soakEndAt: row.soak_end_at?.getTime() ?? null,
       sowAt: row.sow_at.getTime(),
       soakH: row.soak_h,
+      stackOf: row.stack_of,
       trayNo: row.tray_no,
       half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
     },
@@ -101,7 +103,7 @@ function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.stack_of, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
     and o.container_id = s.container_id and (o.ended_at is null or o.to_clean) and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
@@ -282,12 +284,12 @@ export async function addSowing(
   const no = await numberFor(tx, containerId, setup);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
   await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, light_place_id, seeds_per_cm2,
-      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, tray_id, tray_no,
+      germination_pct, seed_g, method, area_share, mix, lot_id, medium_id, soak_start_at, soak_end_at, sow_at, soak_h, stack_of, tray_id, tray_no,
       created_at, created_by)
     values (${householdId}, ${setup.id}, ${setup.cropKey}, ${containerId}, ${setup.count}, ${setup.medium}, ${setup.method.key},
       ${setup.placeId}, ${setup.lightPlaceId}, ${setup.seedsPerCm2}, ${setup.germinationPct}, ${setup.seedG}, ${isReady(setup.method) ? null : tx.json(setup.method as never)},
       ${setup.areaShare}, ${setup.mix === null ? null : tx.json(setup.mix as never)}, ${setup.lotId}, ${setup.mediumId},
       ${time(setup.soakStartAt)}, ${time(setup.soakEndAt)}, ${time(setup.sowAt)},
-      ${setup.soakH}, ${setup.half?.trayId ?? null}, ${no}, ${new Date(by.at)}, ${by.memberId})
+      ${setup.soakH}, ${setup.stackOf}, ${setup.half?.trayId ?? null}, ${no}, ${new Date(by.at)}, ${by.memberId})
     on conflict (household_id, id) do nothing`;
 }

@@ -2,6 +2,8 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
+  import type { PlannedSowing } from '$core/sowing/planSowing.ts';
+  import { mostInStack, onTopOf } from '$core/shelf/stack.ts';
   import type { Method } from '$core/supplies/methods/method.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
@@ -17,13 +19,25 @@
     method: Method;
     methods: readonly Method[];
     media: readonly KeptMedium[];
+    /** What it comes to so far. */
+    sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;
   }
-  let { draft = $bindable(), chosen, method, methods, media, wrong }: Props = $props();
+  let { draft = $bindable(), sowings, chosen, method, methods, media, wrong }: Props = $props();
 
   /** What its method is usually grown on, where that is not what was chosen: offered, never taken by itself. */
   const usualMedium = $derived(method.medium !== draft.medium ? method.medium : null);
   const alone = $derived(chosen.length === 1 ? chosen[0]! : null);
+
+  /** A stack of its own trays, where it has one. */
+  const stacked = $derived(
+    sowings.map(({ projected }) => projected).find(({ path }) => path.cover === 'stacked')
+  );
+  const heights = $derived(
+    stacked
+      ? Array.from({ length: Math.min(mostInStack(stacked), stacked.setup.count) }, (_, n) => n + 1)
+      : []
+  );
 
   function chooseMedium(value: string) {
     const own = media.find(({ id }) => id === value);
@@ -110,6 +124,19 @@
         invalidText={wrong.soakH}
         inputmode="decimal"
       />
+    {/if}
+    {#if stacked && stacked.setup.count > 1 && (heights.length > 1 || draft.stack !== '')}
+      <Select
+        labelText="Trays in a stack"
+        selected={draft.stack}
+        helperText="Up to 1.5 times what the seed at the bottom bears"
+        on:change={(event) => (draft.stack = (event.target as HTMLSelectElement).value)}
+        invalid={!!wrong.stackOf}
+        invalidText={wrong.stackOf}
+      >
+        <SelectItem value="" text="As many as the seed bears ({onTopOf(stacked) + 1})" />
+        {#each heights as height (height)}<SelectItem value={String(height)} text={String(height)} />{/each}
+      </Select>
     {/if}
     {#if draft.parts.length > 0}
       <QuantityField

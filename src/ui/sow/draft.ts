@@ -17,7 +17,8 @@ import {
   type SowingChoice,
   type SowingKind
 } from '$core/sowing/planSowing.ts';
-import { MOST_SOAK_H } from '$contract/schemas/sowing.ts';
+import { isStackTooHigh } from '$core/shelf/stack.ts';
+import { MOST_SOAK_H, TOO_HIGH_STACK } from '$contract/schemas/sowing.ts';
 import { problemWords } from '$words/problems.ts';
 import { suggestedName } from '$words/containers.ts';
 import type { Units } from '$core/units/format.ts';
@@ -56,6 +57,8 @@ export interface Draft {
   germination: string;
   /** Hours of soaking as typed; empty for the crop's own. */
   soak: string;
+  /** Trays in a stack as chosen; empty for as many as the seed bears. */
+  stack: string;
   /** Seed overruled by hand, g for all of it; null for what is worked out. */
   ownSeedG: number | null;
   when: 'now' | 'by';
@@ -143,9 +146,12 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
     ownSeedG: draft.ownSeedG,
     germinationPct: typed,
     soakH,
+    stackOf: draft.stack ? Number(draft.stack) : null,
     aim
   };
-  return { sowings: planSowing(choice, context), choice, method, wrong, count };
+  const sowings = planSowing(choice, context);
+  if (sowings.some(({ projected }) => isStackTooHigh(projected))) wrong.stackOf = TOO_HIGH_STACK;
+  return { sowings, choice, method, wrong, count };
 }
 
 function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string, string>): Crop[] | null {

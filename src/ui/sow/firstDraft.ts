@@ -55,6 +55,7 @@ export function firstDraft(of: {
     germination: '',
     ownSeedG: null,
     soak: '',
+    stack: '',
     when: 'now',
     readyBy: ''
   };

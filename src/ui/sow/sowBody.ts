@@ -39,6 +39,7 @@ export function sowBody(draft: Draft, worked: Worked, ids: FormIds) {
     ownSeedG: draft.ownSeedG,
     germinationPct: worked.choice?.germinationPct ?? null,
     soakH: worked.choice?.soakH ?? null,
+    stackOf: worked.choice?.stackOf ?? null,
     readyBy: draft.when === 'by' ? draft.readyBy : null,
     shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
   };

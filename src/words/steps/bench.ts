@@ -2,6 +2,7 @@ import { isWeak } from '$core/supplies/seed/disinfect.ts';
 import { isLoose } from '$core/supplies/media/medium.ts';
 import { coirFor, partVolumes } from '$core/supplies/media/coir.ts';
 import type { SharedSolution } from '$core/steps/sheet.ts';
+import type { Stacking } from '$core/shelf/stack.ts';
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
@@ -175,7 +176,7 @@ const LID: Record<BodyOf<'press'>['cover'], string> = {
 };
 
 function pressAmount(
-  { cover, pressing, later, watch, onTop, stacks, shared }: BodyOf<'press'>,
+  { cover, pressing, later, watch, onTop, stacking, shared }: BodyOf<'press'>,
   units: Units
 ): Amount {
   const then = later ? pressingWords(later, units) : null;
@@ -192,20 +193,33 @@ function pressAmount(
             watch ? 'Such large seed lifts its lid: look daily, and press back what rises.' : ''
           )
         };
-  const several = stacks !== null && stacks.stacks > 1;
-  const stack =
-    onTop === 0
-      ? 'What it bears is less than a wet tray: it goes on top of a stack, or stands alone.'
-      : `At most ${onTop} such ${onTop === 1 ? 'tray' : 'trays'} on one of it.`;
-  const top = several || onTop === 0 ? (several ? 'each top one' : 'it') : 'the top one';
+  const { stacks, trays } = stacking ?? { stacks: 1, trays: 1 };
+  const top = trays === 1 ? 'it' : stacks > 1 ? 'each top one' : 'the top one';
   return {
-    amount: several && stacks.trays > 1 ? `${stacks.stacks} stacks of ${stacks.trays} at most` : 'Stacked',
+    amount:
+      trays === 1
+        ? 'Stacked'
+        : stacks === 1
+          ? `One stack of ${trays}`
+          : `${stacks} stacks of ${trays} at most`,
     more: sentences(
-      stack,
+      onTop === 0
+        ? 'A wet tray is more than it bears: it goes on top of a stack, or stands alone.'
+        : `It bears at most ${onTop} such ${onTop === 1 ? 'tray' : 'trays'} on top.`,
       weight ? `On ${top} ${weight.amount}: ${weight.more}.` : '',
+      stacking && trays > 1 ? lowestWords(stacking) : '',
       'What is heaviest stands at the bottom, and the shelf carries the whole stack at one spot.'
     )
   };
+}
+
+/** What the lowest tray of a stack carries in all, against what its crop bears. */
+export function lowestWords({ lowestGCm2, mostGCm2 }: Stacking): string {
+  const over = lowestGCm2 / mostGCm2;
+  const total = `The lowest tray carries ${figure(Math.round(lowestGCm2 * 10) / 10)} g/cm² in all`;
+  return over > 1.005
+    ? `${total}, ${figure(Math.round(over * 100) / 100)} times the ${figure(mostGCm2)} g/cm² that it bears: seed may be crushed. You chose this height.`
+    : `${total}; it bears ${figure(mostGCm2)} g/cm².`;
 }
 
 /** A shared solution as it is mixed: product into water. */

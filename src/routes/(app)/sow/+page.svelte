@@ -274,7 +274,15 @@
       />
     {/if}
 
-    <MoreChoices bind:draft {chosen} {method} methods={data.methods} media={data.media} {wrong} />
+    <MoreChoices
+      bind:draft
+      sowings={worked.sowings}
+      {chosen}
+      {method}
+      methods={data.methods}
+      media={data.media}
+      {wrong}
+    />
 
     {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
     <Button type="submit" disabled={sending}
