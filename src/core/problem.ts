@@ -21,6 +21,8 @@ export interface Problems {
   'peroxide-too-strong': { percent: number };
   'product-too-weak': Record<never, never>;
   'stock-too-weak': Record<never, never>;
+  'over-all-of-it': Record<never, never>;
+  'no-seed-to-treat': Record<never, never>;
   // Weights
   'bowl-not-weighed': Record<never, never>;
   'tare-under-nothing': Record<never, never>;

@@ -34,6 +34,8 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
     'The product is weaker than the strength asked for: it cannot be reached by adding water.',
   'stock-too-weak': () =>
     'The stock is weaker than the strength wanted: it cannot be reached by adding water.',
+  'over-all-of-it': () => 'No product is over 100 %: read its strength off the label again.',
+  'no-seed-to-treat': () => 'Enter how much seed there is to treat, over 0 g.',
   'bowl-not-weighed': () => 'Weigh the bowl with the greens in it and enter what the scale shows.',
   'tare-under-nothing': () => 'The empty bowl weighs 0 or more: enter 0 where the scale was zeroed with it.',
   'share-not-chosen': () => 'Choose how much of the tray was cut.',

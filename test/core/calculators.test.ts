@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { problem } from '../../src/core/problem.ts';
+import { problem, Unworkable } from '../../src/core/problem.ts';
+import { seedAmount } from '../../src/core/supplies/seed/amount.ts';
+import { hypochlorite, peroxide, weakPeroxideMl } from '../../src/core/supplies/seed/disinfect.ts';
 import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
@@ -76,7 +78,7 @@ describe('a calculator', () => {
   it('conserves what is active in a dilution', () => {
     const percent = fc.double({ min: 0.01, max: 100, noNaN: true });
     fc.assert(
-      fc.property(percent, percent, fc.double({ min: 1, max: 1e5, noNaN: true }), (one, other, totalMl) => {
+      fc.property(percent, percent, fc.double({ min: 100, max: 1e5, noNaN: true }), (one, other, totalMl) => {
         const [target, stock] = [Math.min(one, other), Math.max(one, other)];
         const { values, asides } = work('dilution', { totalMl, target, stock });
         expect(values.stockMl! * stock).to.be.closeTo(totalMl * target, totalMl * target * 1e-9);
@@ -89,7 +91,7 @@ describe('a calculator', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...CROPS),
-        fc.double({ min: 20, max: 4000, noNaN: true }),
+        fc.double({ min: 100, max: 4000, noNaN: true }),
         fc.double({ min: 0.1, max: 4, noNaN: true }),
         (crop, area, times) => {
           const seedG = (of: number) => work('seed', { area: of }, { crop }).values.seedG!;
@@ -114,6 +116,85 @@ describe('a calculator', () => {
     expect(refused('seed', { area: NaN })).to.include('Area of one');
     // Solved the other way round, the bound holds as well.
     expect(refused('hypochlorite', { productMl: 1000, seedG: 10, strength: 12 })).to.include('20 000 ppm');
+  });
+
+  it('bounds what it solves for as what is typed, whatever is given', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CALCULATORS),
+        fc.constantFrom(...CROPS),
+        fc.infiniteStream(fc.double({ min: -6, max: 6, noNaN: true })),
+        fc.infiniteStream(fc.nat(99)),
+        (calculator, crop, exponents, picks) => {
+          const context = { crop };
+          const quantities = calculator.quantities(context);
+          const next = () => picks.next().value as number;
+          const typed = quantities
+            .map(({ key }) => ({ key, order: next() }))
+            .filter(() => next() > 30)
+            .sort((a, b) => a.order - b.order)
+            .map(({ key }) => key);
+          const given = Object.fromEntries(
+            quantities.map(({ key, start }) => [
+              key,
+              (Number.isFinite(start) ? start : 10) * 10 ** ((exponents.next().value as number) / 2)
+            ])
+          );
+          const { values, free, beyond, outside, refused, asides } = calculate(
+            calculator,
+            context,
+            given,
+            typed
+          );
+          const { low, high } = quantities.find(({ key }) => key === free)!;
+          const value = values[free]!;
+          if (Number.isNaN(value)) {
+            expect(beyond !== null || refused !== null || outside.length > 0).to.equal(true);
+            expect(asides).to.deep.equal([]);
+          } else expect(value, `${calculator.key}.${free}`).to.be.within(low * (1 - 1e-9), high * (1 + 1e-9));
+          for (const aside of asides) expect(aside.value, aside.label).to.be.at.least(-1e-9);
+        }
+      ),
+      { numRuns: 2000 }
+    );
+    // What came out before: 500 %, a feed of 25 000 %, 228 seeds to a cm2.
+    expect(work('dilution', { stockMl: 100, totalMl: 1000, target: 50 }).beyond!.value).to.be.closeTo(
+      500,
+      1e-9
+    );
+    expect(work('feed', { stockMl: 1000, waterL: 1, dose: 4 }).beyond!.value).to.be.closeTo(25_000, 1e-6);
+    expect(work('seed', { seedG: 1000, count: 1 }).beyond!.quantity.key).to.equal('density');
+  });
+
+  it('is not worked out for less than nothing, for no figure, or for more than all of it', () => {
+    for (const [seedG, target, strength, ratio] of [
+      [-10, 3, 12, 5],
+      [NaN, 3, 12, 5],
+      [0, 3, 12, 5],
+      [100, -3, 12, 5],
+      [100, NaN, 12, 5],
+      [100, 3, -12, 5],
+      [100, 3, NaN, 5],
+      [100, 3, 101, 5],
+      [100, 3, 12, -5],
+      [100, 3, 12, NaN]
+    ] as const) {
+      expect(
+        () => peroxide(seedG, target, strength, ratio),
+        `${seedG} ${target} ${strength} ${ratio}`
+      ).to.throw(Unworkable);
+      expect(() => hypochlorite(seedG, target * 1000, strength, ratio)).to.throw(Unworkable);
+    }
+    for (const waterMl of [-1, NaN]) expect(() => weakPeroxideMl(waterMl)).to.throw(RangeError);
+    for (const [area, density, pct] of [
+      [-1, 2, 90],
+      [450, -2, 90],
+      [450, 2, 0],
+      [450, 2, 101],
+      [450, 2, NaN],
+      [NaN, 2, 90]
+    ] as const)
+      expect(() => seedAmount(radish.crop, area, density, pct)).to.throw(RangeError);
   });
 
   it('knows no calculator and no quantity that is not there', () => {

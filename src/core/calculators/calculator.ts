@@ -56,9 +56,14 @@ export interface Calculated {
   isWeak: boolean;
   /** Quantities that lie outside what they can be. */
   outside: readonly Quantity[];
+  /** The free quantity and what it would have to be, where that is outside what it can be; null where it is not. */
+  beyond: { quantity: Quantity; value: number } | null;
   /** What is wrong with the whole; null for nothing. */
   refused: Problem | null;
 }
+
+/** Bounds hold to within the rounding of a sum. */
+const NEAR = 1e-9;
 
 /**
  * Works a calculator out.
@@ -82,12 +87,18 @@ export function calculate(
     return key !== free && (!Number.isFinite(value) || value < low || value > high);
   });
   const refused = outside.length > 0 ? null : calculator.refuse(values);
-  if (outside.length > 0 || refused) values[free] = NaN;
+  // What is solved for is bounded as what is typed is.
+  const quantity = quantities.find(({ key }) => key === free)!;
+  const value = values[free];
+  const isBeyond = value < quantity.low * (1 - NEAR) || value > quantity.high * (1 + NEAR);
+  const beyond = outside.length === 0 && !refused && isBeyond ? { quantity, value } : null;
+  if (outside.length > 0 || refused || beyond) values[free] = NaN;
   const isWorked = Number.isFinite(values[free]);
   return {
     values,
     free,
     outside,
+    beyond,
     refused,
     asides: isWorked ? calculator.asides(values, context) : [],
     isWeak: isWorked && (calculator.isWeak?.(values) ?? false)

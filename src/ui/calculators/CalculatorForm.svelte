@@ -6,7 +6,7 @@
   import { untrack, type Snippet } from 'svelte';
   import { replaceState } from '$app/navigation';
   import type { Crop } from '$core/crops/crop.ts';
-  import { calculate, type Aside, type Calculator } from '$core/calculators/calculator.ts';
+  import { calculate, type Aside, type Calculated, type Calculator } from '$core/calculators/calculator.ts';
   import { figure, mass, volume, type Units } from '$core/units/format.ts';
   import { readQuantity, showQuantity, unitOf } from './quantities.ts';
   import { workingOf } from './working.ts';
@@ -21,6 +21,8 @@
     beside?: Snippet<[Crop]>;
   }
   let { calculator, crops, units, params, beside }: Props = $props();
+
+  type Beyond = NonNullable<Calculated['beyond']>;
 
   const start = untrack(() => new Map(params));
   let cropKey = $state(start.get('crop') ?? 'radish');
@@ -77,6 +79,13 @@
     const outside = result.outside.find((one) => one.key === key);
     return outside ? problemWords(problem('figure-outside', outside)) : '';
   }
+  /** What it would take, and that it cannot be. */
+  function beyondWords({ quantity: { label, kind, low, high }, value }: Beyond): string {
+    const unit = unitOf(kind, units);
+    const shown = (of: number) => `${showQuantity(of, kind, units)}${unit ? ` ${unit}` : ''}`;
+    const limit = value > high ? `more than ${shown(high)}` : `less than ${shown(low)}`;
+    return `${label} would have to be ${shown(value)}, ${limit}. Change another figure.`;
+  }
   function asideWords({ kind, value }: Aside): string {
     if (kind === 'mass') return mass(value, units);
     if (kind === 'volume') return volume(value, units);
@@ -125,6 +134,8 @@
   <section class="card stack" aria-label="What it comes to" aria-live="polite">
     {#if result.refused}
       <p class="warn">{problemWords(result.refused)}</p>
+    {:else if result.beyond}
+      <p class="warn">{beyondWords(result.beyond)}</p>
     {:else if working}
       <p class="working">{working}</p>
       <dl>

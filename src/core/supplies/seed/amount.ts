@@ -20,6 +20,7 @@ export const WEAK_GERMINATION_PCT = 70;
  * @param areaCm2 all containers together, in cm2
  * @param seedsPerCm2 at usual germination
  * @param germinationPct of the lot, over 0 to 100; the crop's usual where not known
+ * @throws RangeError for an area or a density under 0, or a germination out of those bounds
  */
 export function seedAmount(
   crop: Crop,
@@ -28,6 +29,9 @@ export function seedAmount(
   germinationPct?: number
 ): SeedAmount {
   const lot = germinationPct ?? crop.germinationPct;
+  if (!(areaCm2 >= 0 && seedsPerCm2 >= 0))
+    throw new RangeError(`No seed lies ${seedsPerCm2}/cm² on ${areaCm2} cm².`);
+  if (!(lot > 0 && lot <= 100)) throw new RangeError(`No lot germinates to ${lot} %.`);
   const germinationFactor = crop.germinationPct / lot;
   const seeds = areaCm2 * seedsPerCm2 * germinationFactor;
   return {

@@ -42,7 +42,7 @@ export const USUAL_RATIO_L_KG = 5;
 /**
  * Hypochlorite solution (docs/model.md, 7).
  * @param strengthPercent of the product, off its label
- * @throws Unworkable where the target is out of bounds or over the stock
+ * @throws Unworkable where the target is out of bounds or over the stock, the stock over 100 %, or there is no seed
  */
 export function hypochlorite(
   seedG: number,
@@ -73,10 +73,18 @@ export function peroxide(
 /** Weak peroxide in watering: mL of 3 % stock to a litre, the middle of the usual 5 to 10. */
 export const WEAK_ML_L = 7.5;
 
-/** 3 % peroxide to add to water for a weak solution, mL. */
-export const weakPeroxideMl = (waterMl: number): number => (waterMl / 1000) * WEAK_ML_L;
+/**
+ * 3 % peroxide to add to water for a weak solution, mL.
+ * @throws RangeError for a volume under 0 mL, or none
+ */
+export function weakPeroxideMl(waterMl: number): number {
+  if (!(waterMl >= 0)) throw new RangeError(`No water is ${waterMl} mL.`);
+  return (waterMl / 1000) * WEAK_ML_L;
+}
 
 function solution(solutionMl: number, targetPercent: number, stockPercent: number): Solution {
+  if (!(solutionMl > 0) || !Number.isFinite(solutionMl)) throw new Unworkable(problem('no-seed-to-treat'));
+  if (stockPercent > 100) throw new Unworkable(problem('over-all-of-it'));
   if (!(stockPercent >= targetPercent)) throw new Unworkable(problem('product-too-weak'));
   const productMl = (solutionMl * targetPercent) / stockPercent;
   return { solutionMl, productMl, waterMl: solutionMl - productMl };
