@@ -110,8 +110,8 @@ describe('the sheet of the bench', () => {
     await open(other, stage, '/crops');
     await timers(other).getByText('Soak', { exact: true }).waitFor();
     await other.getByRole('button', { name: '+6 h' }).click();
-    await timers(other).locator('.say', { hasText: 'Missed by' }).waitFor();
-    await timers(other).locator('.say', { hasText: 'sow at once, a little thinner' }).waitFor();
+    await timers(other).locator('.say', { hasText: 'longer than this seed bears' }).waitFor();
+    await timers(other).locator('.say', { hasText: 'sow it at once, a little thinner' }).waitFor();
     // It rings, for the ear and the hand.
     await other.waitForFunction(() => {
       const { rung } = globalThis as unknown as { rung: { buzzes: number; tones: number } };
@@ -310,6 +310,7 @@ describe('what the bench works with', () => {
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Best must not be less than “Window opens”.').waitFor();
     await page.getByLabel('Window opens (days)').fill('7');
+    await page.getByLabel('I know that its young leaves are eaten').check();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByRole('heading', { name: 'Courtyard mizuna' }).waitFor();
     await page.getByRole('link', { name: 'Sow courtyard mizuna' }).click();

@@ -1,17 +1,46 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { isSoaked } from '../../src/core/crops/crop.ts';
+import { isSoaked, judgeSoak } from '../../src/core/crops/crop.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { jarFor } from '../../src/core/supplies/seed/jar.ts';
 import { drainHours, latestBy, soakFrom, soonest } from '../../src/core/sowing/soak.ts';
 import { isWaking } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { ownSoakWords, usualSoakWords } from '../../src/words/soak.ts';
+import { choiceOf, planned } from '../support/choosing.ts';
 import { at, rhythm } from '../support/rhythm.ts';
 
 const soaked = CROPS.filter(isSoaked);
 const anyTime = fc
   .integer({ min: at('2026-01-01T00:00Z'), max: at('2027-01-01T00:00Z') })
   .map((ms) => Math.floor(ms / 60_000) * 60_000);
+
+describe('hours of one’s own', () => {
+  it('are judged against what the crop bears, and used as they are', () => {
+    const pea = cropOf('pea');
+    expect(judgeSoak(pea, pea.soakBestH)).to.equal(null);
+    expect(judgeSoak(pea, pea.soakMaxH + 1)).to.equal('long');
+    expect(judgeSoak(pea, pea.soakMinH - 1)).to.equal('short');
+    expect(judgeSoak(cropOf('cilantro'), 0)).to.equal(null);
+    expect(judgeSoak(cropOf('radish'), 4)).to.equal(null);
+    expect(judgeSoak(cropOf('lettuce'), 4)).to.equal('needless');
+    expect(judgeSoak(cropOf('arugula'), 4)).to.equal('gels');
+    for (const crop of CROPS)
+      for (const hours of [0, 4, 14, 30]) {
+        const [{ plan, setup }] = planned(choiceOf([crop], { soakH: hours })) as [
+          ReturnType<typeof planned>[number]
+        ];
+        if (hours > 0 && crop.soakBestH > 0 && !crop.gelSeed)
+          expect(plan.soak.soakH, crop.key).to.equal(hours);
+        expect(setup.soakH).to.equal(hours);
+        const words = ownSoakWords(crop, hours);
+        expect(words === '', `${crop.key} ${hours}`).to.equal(judgeSoak(crop, hours) === null);
+        expect(`${words} ${usualSoakWords(crop)}`).to.not.match(/NaN|undefined|between (\S+) and \1 h/);
+      }
+    expect(ownSoakWords(pea, 30)).to.match(/^30 h is too long for pea.*12 h at most/);
+    expect(ownSoakWords(pea, 0)).to.match(/^Sown dry/);
+  });
+});
 
 describe('soaking', () => {
   const home = rhythm();

@@ -14,7 +14,9 @@ import { keepOwnCrop, listOwnCrops, ownCropsOf, retireOwnCrop } from '../../src/
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
-import { listChoices } from '../../src/server/sowings/choices.ts';
+import { lastStrengths, listChoices } from '../../src/server/sowings/choices.ts';
+import type { Disinfectant } from '../../src/core/supplies/seed/disinfect.ts';
+import { startingRule, STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import {
   changeContainer,
   listContainers,
@@ -184,6 +186,28 @@ describe('what a household keeps', () => {
     const changed = { ...DEFAULT_METHOD, washing: 'washed' } as const;
     const differs = await sow({ method: changed });
     expect((await as(one, (tx) => findSowing(tx, differs)))!.setup.method).to.deep.equal(changed);
+  });
+
+  it('remembers the strength of its products for the next crop', async () => {
+    const withRule = (disinfect: Disinfectant, productPct: number, at: number) =>
+      sow(
+        {
+          method: {
+            ...DEFAULT_METHOD,
+            disinfect,
+            disinfectRule: { ...STARTING_RULES[disinfect], productPct }
+          }
+        },
+        at
+      );
+    expect(await as(one, lastStrengths)).to.deep.equal({});
+    await withRule('hypochlorite', 4.5, SOWN);
+    await withRule('peroxide', 6, SOWN + 1000);
+    await withRule('hypochlorite', 8, SOWN + 2000);
+    const strengths = await as(one, lastStrengths);
+    expect(strengths).to.deep.equal({ hypochlorite: 8, peroxide: 6 });
+    expect(startingRule('hypochlorite', strengths)).to.include({ productPct: 8, target: 2000 });
+    expect(startingRule('peroxide', {})).to.deep.equal(STARTING_RULES.peroxide);
   });
 
   it('keeps own crops, which old sowings go on with after they were put away', async () => {

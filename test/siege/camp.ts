@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { confirmationOf, doubtIn, verdictOnPlant } from '../../src/core/crops/names/verdict.ts';
 import { ask, type Came, type Sent } from './ask.ts';
 
 /** A household under siege: its things, by which it would be known anywhere else. */
@@ -239,5 +240,8 @@ async function cropFields(
       /<option[^>]*selected[^>]*value="([^"]*)"/.exec(options!)?.[1] ??
       /<option[^>]*value="([^"]*)"/.exec(options!)?.[1] ??
       '';
-  return { ...fields, key, name, botanicalName: 'Raphanus sativus', family: 'Brassicaceae', note: '' };
+  const plant = { name, botanicalName: 'Raphanus sativus', family: 'Brassicaceae' };
+  // Alder is a letter away from elder.
+  const doubt = doubtIn(verdictOnPlant(plant));
+  return { ...fields, ...plant, key, note: '', sure: doubt ? confirmationOf(doubt, plant) : '' };
 }

@@ -15,7 +15,8 @@ import { workingOf } from '../../src/ui/calculators/working.ts';
 import { answerWords, QUESTION_WORDS } from '../../src/words/methods.ts';
 import type { StepOn } from '../../src/words/steps/amounts.ts';
 import { stepAmount } from '../../src/words/steps/steps.ts';
-import { countdown, timerWords } from '../../src/words/timers.ts';
+import { timerState } from '../../src/core/steps/timer.ts';
+import { countdown, soakWords, timerWords } from '../../src/words/timers.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { lotSchema, mediumSchema } from '../../src/contract/schemas/cupboard.ts';
 import { methodSchema } from '../../src/contract/schemas/method.ts';
@@ -277,9 +278,16 @@ describe('timers in words', () => {
       timerWords(timer, state, now, METRIC);
     expect(say('running', NOW)).to.equal('Out tomorrow 06:30.');
     expect(timerWords({ ...timer, endsAsleep: true }, 'running', NOW, METRIC)).to.include('while you sleep');
-    expect(say('due', NOW + 10 * HOUR)).to.include('at the latest today 08:30');
+    expect(say('due', NOW + 10 * HOUR)).to.match(/^Ended today 06:30\..*at the latest today 08:30\.$/);
     expect(say('last-hour', NOW + 11.5 * HOUR)).to.include('within 30 min');
-    expect(say('missed', NOW + 14 * HOUR)).to.match(/Missed by 2 h.*throw it out/);
+    expect(say('missed', NOW + 14 * HOUR)).to.match(
+      /^Ended today 06:30, 4 h ago\. That is longer .*throw it out/
+    );
+    // The round says the same.
+    for (const now of [NOW + 10 * HOUR, NOW + 11.5 * HOUR, NOW + 14 * HOUR])
+      expect(say(timerState(timer, now), now)).to.equal(
+        soakWords({ endsAt: timer.endsAt, latestAt: timer.latestAt! }, now, METRIC)
+      );
     for (const kind of ['rinse', 'disinfect', 'drain'] as const)
       for (const state of ['running', 'due', 'missed'] as const)
         expect(timerWords({ ...timer, kind }, state, NOW, METRIC)).to.match(/\.$/);

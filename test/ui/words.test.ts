@@ -143,7 +143,7 @@ describe('the weeks ahead in words', () => {
 describe('tasks in words', () => {
   const pea = { cropKey: 'pea', name: 'Pea', seedG: 90.6, lotId: null, intoWaterAfterH: 0 };
   const pressing = { eachG: 2025, leastG: 1350, mostG: 2700, containers: 1 };
-  const drain = { kind: 'drain', hours: 0, latestAt: NOW + 2 * HOUR } as const;
+  const drain = { kind: 'drain', hours: 0, endsAt: NOW - HOUR, latestAt: NOW + 2 * HOUR } as const;
   const all: StepBody[] = [
     {
       kind: 'soak',
@@ -227,8 +227,10 @@ describe('tasks in words', () => {
   });
 
   it('say what to do about a soak that was missed', () => {
-    expect(words(all[1]!).why).to.include('2 h');
-    expect(words({ ...drain, latestAt: NOW - HOUR }).why).to.include('Soaked too long');
+    expect(words(all[1]!).why).to.match(/^Ended today .*, 1 h ago\. Drain and rinse it now, at the latest /);
+    const late = words({ ...drain, endsAt: NOW - 31 * HOUR, latestAt: NOW - 29 * HOUR }).why;
+    expect(late).to.match(/^Ended yesterday \d\d:\d\d, 31 h ago\. That is longer than this seed bears\./);
+    expect(late).to.not.match(/smell/);
     expect(words({ ...drain, hours: 8 }).title).to.include('damp and covered for 8 h');
   });
 

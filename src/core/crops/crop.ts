@@ -31,6 +31,13 @@ export const isSoaked = (crop: Crop): boolean => crop.soakBestH > 0;
 /** Whether it starts late where it was not soaked. */
 export const needsSoak = (crop: Crop): boolean => crop.soakMinH > 0;
 
+/** How a soak of so many hours stands against what a crop's seed bears; null where it is within that. */
+export function judgeSoak(crop: Crop, hours: number): 'gels' | 'needless' | 'short' | 'long' | null {
+  if (crop.gelSeed) return hours > 0 ? 'gels' : null;
+  if (hours > crop.soakMaxH) return crop.soakMaxH > 0 ? 'long' : 'needless';
+  return hours < crop.soakMinH ? 'short' : null;
+}
+
 /** A crop with the soak that was asked for instead of its own; null for its own, 0 for none. Seed that gels has none. */
 export function soakedFor(crop: Crop, hours: number | null): Crop {
   if (hours === null || crop.gelSeed) return crop;

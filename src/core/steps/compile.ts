@@ -68,7 +68,12 @@ function benchSteps(sowing: Projected): Step[] {
     steps.push(
       { body: soaking(sowing, soak.soakStart!, soak.soakEnd!), from: soak.soakStart!, until: soak.soakEnd! },
       {
-        body: { kind: 'drain', hours: drainH, latestAt: softAt(sowing.crop, soak.soakStart!) },
+        body: {
+          kind: 'drain',
+          hours: drainH,
+          endsAt: soak.soakEnd!,
+          latestAt: softAt(sowing.crop, soak.soakStart!)
+        },
         from: soak.soakEnd!,
         until: Math.max(soak.soakEnd!, Math.min(sowAt, soak.soakEnd! + Math.max(drainH * HOUR, 5 * MINUTE)))
       }

@@ -79,7 +79,7 @@ export type StepBody =
       peroxideMl: number;
     }
   /** `latestAt` is when soaked seed goes soft. */
-  | { kind: 'drain'; hours: number; latestAt: Millis }
+  | { kind: 'drain'; hours: number; endsAt: Millis; latestAt: Millis }
   | { kind: 'fill'; mediumMl: number; depthCm: number }
   | { kind: 'damp'; waterMl: number; how: Method['firstWater'] | 'reservoir' | 'film'; peroxideMl: number }
   /** `onWaterMl` is what its medium and reservoir were given before. */

@@ -1,5 +1,6 @@
 import type { Crop } from '../../core/crops/crop.ts';
 import type { LotStock } from '../../core/supplies/seed/lot.ts';
+import type { Disinfectant, Strengths } from '../../core/supplies/seed/disinfect.ts';
 import type { KeptMedium } from '../../core/supplies/media/medium.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { READY_METHODS } from '../../core/supplies/methods/ready.ts';
@@ -28,4 +29,15 @@ export async function listChoices(tx: Tx): Promise<Choices> {
     listLessons(tx)
   ]);
   return { ownCrops, methods: [...READY_METHODS, ...own], lots, media, learned, yields };
+}
+
+/** Strengths off the labels of the household's products, as last used: it keeps one bottle of each for all its crops. */
+export async function lastStrengths(tx: Tx): Promise<Strengths> {
+  const rows = await tx<{ product: Disinfectant; pct: number }[]>`
+    select distinct on (method ->> 'disinfect') method ->> 'disinfect' as product,
+      (method #>> '{disinfectRule,productPct}')::double precision as pct
+    from sowings where method ->> 'disinfect' in ('hypochlorite', 'peroxide')
+      and jsonb_typeof(method #> '{disinfectRule,productPct}') = 'number'
+    order by method ->> 'disinfect', created_at desc`;
+  return Object.fromEntries(rows.map(({ product, pct }) => [product, pct]));
 }

@@ -3,6 +3,7 @@
   import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
   import { keyOf, ticked } from '$core/steps/ticked.ts';
   import type { SharedSolution, SheetLine, SheetSection } from '$core/steps/sheet.ts';
+  import { timersOf, timerState, type TimerKind } from '$core/steps/timer.ts';
   import type { LotStock } from '$core/supplies/seed/lot.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import { volume } from '$core/units/format.ts';
@@ -16,6 +17,7 @@
   import { solutionWords } from '$words/steps/bench.ts';
   import { STEP_LEADS, STEP_NAMES } from '$words/steps/names.ts';
   import { stepAmount } from '$words/steps/steps.ts';
+  import { timerWords } from '$words/timers.ts';
   import { clockTime, dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
@@ -55,6 +57,18 @@
       })
       .join('; ');
   }
+  /** What a timer that is over says, where this step ends it: the same as in its bar and on the round. */
+  function overWords({ projected, done }: SheetLine): string {
+    const timer = timersOf(projected, now).find((one) => one.kind === ENDS[kind]);
+    if (!timer || done) return '';
+    const state = timerState(timer, now);
+    return state === 'running' ? '' : timerWords(timer, state, now, locale);
+  }
+  const ENDS: Partial<Record<typeof kind, TimerKind>> = {
+    drain: 'soak',
+    'rinse-off': 'disinfect',
+    sow: 'drain'
+  };
   function tick(line: SheetLine) {
     const { body } = line.step;
     const records = ticked(body);
@@ -102,6 +116,7 @@
       {#each section.lines as line (line.projected.setup.id)}
         {@const { amount, more } = words(line)}
         {@const seed = seedWords(line)}
+        {@const over = overWords(line)}
         <li
           class:done={line.done && line.runsUntil === null}
           class:running={line.runsUntil !== null}
@@ -134,6 +149,7 @@
                   while you sleep.</span
                 >
               {/if}
+              {#if over}<span class="small warn">{over}</span>{/if}
               {#if seed || more}<span class="small soft">{[seed, more].filter(Boolean).join('. ')}</span>{/if}
             </span>
           </button>

@@ -2,8 +2,8 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
   import { QUESTIONS, type Answers, type Method, type Question } from '$core/supplies/methods/method.ts';
-  import { isWeak } from '$core/supplies/seed/disinfect.ts';
-  import { STARTING_RULES } from '$core/supplies/seed/rule.ts';
+  import { isWeak, type Disinfectant, type Strengths } from '$core/supplies/seed/disinfect.ts';
+  import { startingRule } from '$core/supplies/seed/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -19,8 +19,10 @@
     wrong?: Record<string, string>;
     /** Asked outside a sowing alone, which has a field of its own for its medium. */
     askMedium?: boolean;
+    /** Strengths off the labels of the household's products. */
+    strengths?: Strengths;
   }
-  let { method = $bindable(), wrong = {}, askMedium = false }: Props = $props();
+  let { method = $bindable(), wrong = {}, askMedium = false, strengths = {} }: Props = $props();
 
   const questions = Object.keys(QUESTIONS) as Question[];
   const options = (question: Question) =>
@@ -34,7 +36,7 @@
   function answer(question: Question, value: string) {
     const next = { ...method, [question]: value as Answers[typeof question] };
     if (question === 'disinfect' && value !== 'none' && value !== method.disinfect)
-      next.disinfectRule = STARTING_RULES[value as 'hypochlorite' | 'peroxide'];
+      next.disinfectRule = startingRule(value as Disinfectant, strengths);
     method = next;
   }
   function rule(field: 'target' | 'productPct' | 'minutes' | 'ratioLKg', text: unknown) {

@@ -4,6 +4,7 @@
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { mostInStack, onTopOf } from '$core/shelf/stack.ts';
+  import type { Strengths } from '$core/supplies/seed/disinfect.ts';
   import type { Method } from '$core/supplies/methods/method.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
@@ -22,8 +23,9 @@
     /** What it comes to so far. */
     sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;
+    strengths: Strengths;
   }
-  let { draft = $bindable(), sowings, chosen, method, methods, media, wrong }: Props = $props();
+  let { draft = $bindable(), strengths, sowings, chosen, method, methods, media, wrong }: Props = $props();
 
   /** What its method is usually grown on, where that is not what was chosen: offered, never taken by itself. */
   const usualMedium = $derived(method.medium !== draft.medium ? method.medium : null);
@@ -83,7 +85,7 @@
     {/if}
     <details class="unfold">
       <summary>Do this sowing differently</summary>
-      <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} />
+      <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} {strengths} />
     </details>
     <Choice
       legend="Density"

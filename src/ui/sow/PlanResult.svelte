@@ -16,6 +16,7 @@
   import { tooShortWords } from '$words/lasting.ts';
   import { pressingWords } from '$words/pressing.ts';
   import { advisedWords } from '$words/disinfect.ts';
+  import { ownSoakWords, usualSoakWords } from '$words/soak.ts';
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import { figure, mass, seedMass } from '$core/units/format.ts';
@@ -62,6 +63,12 @@
     })
   );
 
+  const { parts } = $derived(projected);
+  const ownSoak = $derived(
+    setup.soakH === null
+      ? []
+      : parts.map((part) => ownSoakWords(part.crop, setup.soakH!)).filter((words) => words !== '')
+  );
   const { seed } = $derived(plan);
   const spoons = $derived(spoonsWords(spoonsFor(crop, seedG)));
   const advised = $derived(
@@ -121,8 +128,14 @@
       beside="{Math.round(plan.soak.soakH * 10) / 10} h"
     >
       {#snippet working()}
-        Best {crop.soakBestH} h, between {crop.soakMinH} and {crop.soakMaxH} h; moved within that so that you are
-        up when it begins and ends.{#if crop.drainH > 0}
+        {#each parts as part (part.crop.key)}
+          {#if isSoaked(part.crop)}{parts.length > 1 ? `${part.crop.name}: ` : ''}{usualSoakWords(
+              part.crop
+            )}.{/if}
+        {/each}
+        {setup.soakH === null
+          ? 'It is moved within that so that you are up when it begins and ends.'
+          : 'Yours is used as you gave it.'}{#if crop.drainH > 0}
           Then {crop.drainH} h of draining.{/if}
       {/snippet}
     </Figure>
@@ -130,6 +143,7 @@
         No start lets this soak begin and end while you are up. This is the least bad one: set an alarm.
       </p>{/if}
   {/if}
+  {#each ownSoak as words (words)}<p class="warn small">{words}</p>{/each}
   {#if first || plan.soak.soakStart !== null}<Caution>{CAUTIONS.germs}</Caution>{/if}
   <Figure
     label="Sow"

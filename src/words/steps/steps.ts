@@ -8,6 +8,7 @@ import { aboutGreens, seedMass, volume, type Units } from '$core/units/format.ts
 import { keepsWords } from '../cropWords.ts';
 import { MOULD_WORDS } from '../looks.ts';
 import { dayAndTime, dayWords, spanWords } from '../time.ts';
+import { soakWords } from '../timers.ts';
 import {
   eachAndAll,
   feedWords,
@@ -154,20 +155,15 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
         ),
         done: 'Put to soak'
       };
-    case 'drain': {
-      const left = body.latestAt - now;
+    case 'drain':
       return {
         title:
           body.hours > 0
             ? `Drain and rinse, then keep damp and covered for ${body.hours} h`
             : 'Drain and rinse until the water is clear',
-        why:
-          left > 0
-            ? `At the latest in ${spanWords(left)}: past that the seed goes soft.`
-            : 'Soaked too long: rinse well, smell it, and sow at once if it is firm and sweet.',
+        why: soakWords(body, now, locale),
         done: 'Drained'
       };
-    }
     case 'sow': {
       // In the order of the hands, each as the bench has it.
       const with_ = step.with.map((other) => ({ body: other, ...stepAmount(other, on) }));

@@ -14,6 +14,8 @@ export const HARD_BOUNDS = { hypochloritePpm: 20_000, peroxidePercent: 10 } as c
 export const WEAK_BOUNDS = { hypochloritePpm: 200, peroxidePercent: 1 } as const;
 
 export type Disinfectant = 'hypochlorite' | 'peroxide';
+/** Strengths off the labels of products, percent. */
+export type Strengths = Partial<Record<Disinfectant, number>>;
 
 /** Whether a strength does next to nothing: told, not refused. */
 export const isWeak = (product: Disinfectant, target: number): boolean =>

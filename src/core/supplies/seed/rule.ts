@@ -1,4 +1,4 @@
-import { USUAL_RATIO_L_KG } from './disinfect.ts';
+import { USUAL_RATIO_L_KG, type Disinfectant, type Strengths } from './disinfect.ts';
 
 /** How a household disinfects seed: what it chose, and where it has that from. */
 export interface DisinfectRule {
@@ -17,7 +17,13 @@ export interface DisinfectRule {
 const OURS = 'A starting figure of Brote, not an authority’s';
 
 /** Where a household that chose no rule begins; weak enough for any seed (starting figures). */
-export const STARTING_RULES: Record<'hypochlorite' | 'peroxide', DisinfectRule> = {
+export const STARTING_RULES: Record<Disinfectant, DisinfectRule> = {
   hypochlorite: { target: 2000, productPct: 5.25, minutes: 15, ratioLKg: USUAL_RATIO_L_KG, source: OURS },
   peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: OURS }
 };
+
+/** Where a household begins that has a product of its own at hand. */
+export const startingRule = (product: Disinfectant, strengths: Strengths): DisinfectRule => ({
+  ...STARTING_RULES[product],
+  productPct: strengths[product] ?? STARTING_RULES[product].productPct
+});

@@ -2,7 +2,7 @@ import { openings } from '$server/app/openings.ts';
 import { readAppetite } from '$server/ahead/appetite.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
-import { listChoices } from '$server/sowings/choices.ts';
+import { lastStrengths, listChoices } from '$server/sowings/choices.ts';
 import { listContainers, listKeptContainers } from '$server/sowings/containers.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
@@ -10,13 +10,14 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, containers, kept, choices, appetiteGD, standing] = await Promise.all([
+    const [places, containers, kept, choices, appetiteGD, standing, strengths] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),
       listKeptContainers(tx),
       listChoices(tx),
       readAppetite(tx),
-      openings(tx)
+      openings(tx),
+      lastStrengths(tx)
     ]);
     return {
       ...choices,
@@ -24,6 +25,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       containers,
       kept,
       appetiteGD,
+      strengths,
       ...standing,
       cropKey: url.searchParams.get('crop') ?? '',
       now: householdNow(household)

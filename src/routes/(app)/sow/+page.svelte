@@ -276,6 +276,7 @@
 
     <MoreChoices
       bind:draft
+      strengths={data.strengths}
       sowings={worked.sowings}
       {chosen}
       {method}
