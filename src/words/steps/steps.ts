@@ -7,7 +7,7 @@ import type { BenchStep } from '$core/sowing/event.ts';
 import { aboutGreens, seedMass, volume, type Units } from '$core/units/format.ts';
 import { keepsWords } from '../cropWords.ts';
 import { MOULD_WORDS } from '../looks.ts';
-import { dayAndTime, dayWords, spanWords } from '../time.ts';
+import { dayAndTime, dayWords } from '../time.ts';
 import { soakWords } from '../timers.ts';
 import {
   eachAndAll,
