@@ -7,7 +7,7 @@ import type { Path } from '$core/supplies/methods/path.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import type { Stage } from '$core/sowing/reduce.ts';
 import { length, mass, volume, type Units } from '$core/units/format.ts';
-import { SYMPTOM_WORDS } from './looks.ts';
+import { symptomWords } from './looks.ts';
 import { MOISTURE_WORDS } from './moisture.ts';
 import { measured } from './steps/amounts.ts';
 import { STEP_NAMES } from './steps/names.ts';
@@ -126,7 +126,7 @@ export function eventWords(
     case 'weighed':
       return `Weighed ${mass(body.grossG, units)}${body.full ? ', well watered' : ''}`;
     case 'saw':
-      return `Saw: ${SYMPTOM_WORDS[body.sight].toLowerCase()}`;
+      return `Saw: ${symptomWords(body.sight, crop).toLowerCase()}`;
     case 'turned':
       return 'Turned';
     case 'aired':

@@ -1,4 +1,7 @@
+import type { Crop } from '$core/crops/crop.ts';
+import { isGrass } from '$core/crops/traits.ts';
 import type { Cause, Evidence, Loss } from '$core/diagnosis/causes.ts';
+import type { Check } from '$core/diagnosis/checks.ts';
 import type { MouldDriver } from '$core/diagnosis/mould.ts';
 import type { Symptom } from '$core/symptoms/symptom.ts';
 import { figure, length, temperature, type Units } from '$core/units/format.ts';
@@ -11,9 +14,11 @@ export const SYMPTOM_WORDS: Record<Symptom, string> = {
   mould: 'Threads across seed or stems',
   'fallen-dry': 'Stems hang, medium dry',
   'fallen-rot': 'Stems fall, foot thin and brown',
+  bent: 'Stems bent over, not limp',
   stretched: 'Long, thin and pale, but upright',
   weak: 'Short and limp',
   pale: 'Pale after days in light',
+  bleached: 'Yellow or white patches on top',
   scorched: 'Tips brown and crisp',
   hungry: 'Lower leaves yellow first',
   hulls: 'Hulls stuck on the leaves',
@@ -23,6 +28,10 @@ export const SYMPTOM_WORDS: Record<Symptom, string> = {
   bitter: 'Tastes bitter',
   fibrous: 'Stringy to chew'
 };
+
+/** A sight as it is called on a crop: the second leaf of a grass is a blade. */
+export const symptomWords = (sight: Symptom, crop: Crop): string =>
+  sight === 'true-leaf' && isGrass(crop) ? 'Second blade' : SYMPTOM_WORDS[sight];
 
 /** What drives the mould risk, as it begins a sentence. */
 export const MOULD_WORDS: Record<MouldDriver, string> = {
@@ -81,6 +90,26 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
     is: 'Too little light',
     now: 'Move it closer to the glass or under a lamp.',
     next: 'Choose a brighter place for this crop in winter.'
+  },
+  'faint-lamp': {
+    is: 'The lamp gives too little light',
+    now: 'Hang the lamp lower, or let it burn longer, up to 16 hours a day.',
+    next: 'Keep it closer, or set it for longer. A brighter place under the same lamp is its middle.'
+  },
+  'bent-by-weight': {
+    is: 'Bent under the weight, as it should be',
+    now: 'Nothing: stems straighten within a day or two of light.',
+    next: 'Nothing to change.'
+  },
+  'second-blade': {
+    is: 'The second blade: it is time to cut',
+    now: 'Cut it now. If it has to wait, hold it somewhere cool.',
+    next: 'Look for the second blade from the opening of its window on.'
+  },
+  'old-grass': {
+    is: 'Past its best: the grass is old',
+    now: 'Cut it now and juice it, or clear the tray. Feed does not bring it back.',
+    next: 'Cut it as its second blade comes.'
   },
   'too-warm': {
     is: 'Too warm for it',
@@ -219,6 +248,26 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   }
 };
 
+/** What is said where nothing that is known of a tray explains what was seen. */
+export const UNEXPLAINED = {
+  is: 'Nothing Brote knows about this tray explains this',
+  now: 'Look again at the next round. When in doubt, throw it out.'
+};
+
+/** What each check is, as something to do. */
+export const CHECK_WORDS: Record<Check, string> = {
+  lift: 'Lift the tray: does it feel as light or as heavy as Brote says?',
+  roots: 'Lift a corner and look at the roots: white and firm, or brown and soft?',
+  foot: 'Look at the foot of a stem: firm and white, or thin and brown?',
+  mist: 'Mist one spot and look again in a minute: hairs vanish, mould stays.',
+  thermometer: 'Measure how warm it is where it stands, by day and at night.',
+  lamp: 'Measure from the lamp to the leaves, and read its label.',
+  light: 'Hold a hand over the leaves at noon: is its shadow sharp, soft or gone?',
+  leaves: 'Look at the newest leaves, and under them: are they marked as well?',
+  seed: 'Put twenty seeds of the same lot into a damp towel and count what sprouts.',
+  taste: 'Taste a leaf from the middle and one from the edge.'
+};
+
 export const LOSS_OF_TRAY: Record<Loss, string> = {
   no: 'Nothing is lost.',
   watch: 'Not lost: look again at the next round.',
@@ -293,6 +342,18 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
       return 'it was sown without its soak';
     case 'cut-by':
       return CUT_BY[evidence.cue];
+    case 'grass':
+      return 'it is a grass';
+    case 'pressed':
+      return 'a weight lay on it';
+    case 'still-air':
+      return `still air of ${temperature(evidence.tempC, units)} and ${Math.round(evidence.humidityPct)} % humidity`;
+    case 'wet-seed':
+      return evidence.gel ? 'its seed gels when wet' : 'soaked seed clings together';
+    case 'looks-so':
+      return evidence.sight === 'mould'
+        ? 'threads run across seed and stems, where root hairs stand round one root'
+        : 'a thin brown foot is how this rot looks';
     case 'moving-air':
       return 'a fan or draught moves the air';
   }

@@ -8,7 +8,13 @@ import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { methodOf } from '../../src/core/supplies/methods/ready.ts';
-import { CAUSE_WORDS, evidenceWords, SYMPTOM_WORDS } from '../../src/words/looks.ts';
+import {
+  CAUSE_WORDS,
+  CHECK_WORDS,
+  evidenceWords,
+  SYMPTOM_WORDS,
+  UNEXPLAINED
+} from '../../src/words/looks.ts';
 import { asked, kindsAsked } from '../support/asking.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 
@@ -79,13 +85,15 @@ describe('what a look most likely means', () => {
         [110, lit()],
         [250, lit()]
       ] as const) {
-        const { cause, chance, others, because } = answer(sight, hours, [...events]);
+        const { cause, chance, others, because, checks } = answer(sight, hours, [...events]);
         expect(chance).to.be.within(0, 1);
+        expect(chance > 0).to.equal(cause !== null);
         expect(chance).to.be.at.least(Math.max(0, ...others.map((other) => other.chance)));
         expect(chance + others.reduce((sum, other) => sum + other.chance, 0)).to.be.at.most(1.0001);
         for (const text of [
           SYMPTOM_WORDS[sight],
-          ...Object.values(CAUSE_WORDS[cause]),
+          ...Object.values(cause ? CAUSE_WORDS[cause] : UNEXPLAINED),
+          ...checks.map((check) => CHECK_WORDS[check]),
           ...because.map((one) => evidenceWords(one, 'metric'))
         ])
           expect(text, `${sight} ${cause}`)

@@ -1,9 +1,10 @@
 import { wasDry } from '../sowing/project.ts';
-import { traitsOf } from '../crops/traits.ts';
+import { isGrass, traitsOf } from '../crops/traits.ts';
 import { lateCost } from '../crops/late.ts';
 import { scorches } from '../places/light.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import { WEAK_GERMINATION_PCT } from '../supplies/seed/amount.ts';
+import { checksFor, type Check } from './checks.ts';
 import type { LookFacts } from './facts.ts';
 import type { Symptom } from '../symptoms/symptom.ts';
 
@@ -31,7 +32,13 @@ export type Evidence =
   | { kind: 'unlit' }
   | { kind: 'sun' }
   | { kind: 'unsoaked' }
-  | { kind: 'cut-by'; cue: HarvestCue };
+  | { kind: 'cut-by'; cue: HarvestCue }
+  | { kind: 'grass' }
+  | { kind: 'pressed' }
+  | { kind: 'still-air'; tempC: number; humidityPct: number }
+  | { kind: 'wet-seed'; gel: boolean }
+  /** What was seen is what this looks like, and the tray's log says no more. */
+  | { kind: 'looks-so'; sight: 'mould' | 'fallen-rot' };
 
 type HarvestCue = LookFacts['projected']['crop']['harvestCue'];
 
@@ -47,8 +54,11 @@ interface Weighed {
 /** Media that hold no food. */
 const isInert = (medium: MediumKind): boolean => medium !== 'seed-mix';
 
+/** What the tray rules out. */
+const NO_CAUSE = 0.02;
+
 const ramp = (value: number, none: number, all: number): number =>
-  Math.min(1, Math.max(0.02, (value - none) / (all - none)));
+  Math.min(1, Math.max(NO_CAUSE, (value - none) / (all - none)));
 
 const rooting = (f: LookFacts): boolean => f.now < f.projected.forecast.marks.lightReady.p50;
 const fed = (f: LookFacts): boolean => f.projected.method.feed !== 'none';
@@ -59,6 +69,13 @@ const mouldHours = (f: LookFacts): Evidence[] =>
   f.risk.byHours === 'low' ? [] : [{ kind: 'mould-hours', level: f.risk.byHours }];
 const warmth = (f: LookFacts): Evidence => ({ kind: 'warmth', tempC: f.tempC });
 
+/** Air in which mould grows over seed within days (starting figures). */
+const isSultry = (f: LookFacts): boolean =>
+  f.tempC >= 23 && f.humidityPct >= 80 && !f.projected.place.movingAir;
+/** Past its window, a grass is old. */
+const isOldGrass = (f: LookFacts): boolean =>
+  isGrass(f.projected.crop) && f.now > f.projected.forecast.marks.windowClose.p50;
+
 const isKeptDark = (f: LookFacts): boolean => f.projected.path.lightFrom === null;
 const crowding = (f: LookFacts): Evidence[] =>
   f.crowding > 1.2 ? [{ kind: 'crowding', times: f.crowding }] : [];
@@ -68,21 +85,30 @@ const wasPressed = ({ projected: { path, state } }: LookFacts): boolean =>
 /** Every cause that a look can come to, with how well a tray's facts fit it. */
 const CAUSES = {
   'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.25, because: [stage(f)] }),
-  mould: (f) => ({
-    weight: { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.byHours],
-    because: mouldHours(f)
-  }),
+  mould: (f) => {
+    const byHours = { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.byHours];
+    return isSultry(f)
+      ? {
+          weight: Math.max(byHours, 0.8),
+          because: [{ kind: 'still-air', tempC: f.tempC, humidityPct: f.humidityPct }, ...mouldHours(f)]
+        }
+      : {
+          weight: byHours,
+          because: mouldHours(f).length > 0 ? mouldHours(f) : [{ kind: 'looks-so', sight: 'mould' }]
+        };
+  },
   'hairs-after-all': (f) => ({
     // Before it has rooted there are hairs on every seed, and hardly mould yet.
     weight:
-      f.risk.byHours !== 'low' || !rooting(f)
+      isSultry(f) || f.risk.byHours !== 'low' || !rooting(f)
         ? 0.03
         : f.now < f.projected.forecast.marks.rooted.p50
           ? 0.6
           : 0.4,
     because: [stage(f)]
   }),
-  dry: (f) => ({ weight: ramp(f.waterShare, 0.7, 0.3), because: [water(f)] }),
+  // Half full is damp: stems hang below a third.
+  dry: (f) => ({ weight: ramp(f.waterShare, 0.5, 0.25), because: [water(f)] }),
   draught: (f) => ({
     weight: f.projected.place.movingAir ? ramp(f.vpdKpa, 0.8, 2) * 0.7 : 0.05,
     because: [{ kind: 'moving-air' }, { kind: 'dry-air', kpa: f.vpdKpa }]
@@ -97,15 +123,26 @@ const CAUSES = {
       ...(f.waterShare > 0.6 ? [water(f)] : []),
       ...(f.overwatered ? [{ kind: 'overwatered' } as const] : []),
       ...mouldHours(f),
-      ...crowding(f)
+      ...crowding(f),
+      { kind: 'looks-so', sight: 'fallen-rot' }
     ]
   }),
   dim: (f) => ({
-    weight: f.daysInLight > 0 ? ramp(f.dli, 8, 2) : 0.1,
+    weight: f.light.kind === 'lamp' ? NO_CAUSE : f.daysInLight > 0 ? ramp(f.dli, 8, 2) : 0.1,
     because: [{ kind: 'dli', dli: f.dli }]
   }),
+  // Under a lamp it is the lamp that is to be changed.
+  'faint-lamp': (f) => ({
+    weight: f.light.kind === 'lamp' && f.daysInLight > 0 ? ramp(f.dli, 8, 2) : NO_CAUSE,
+    because: [{ kind: 'dli', dli: f.dli }]
+  }),
+  // Stems that were pressed straighten within two days of light.
+  'bent-by-weight': (f) => ({
+    weight: wasPressed(f) && f.daysInLight < 2 ? 0.9 * ramp(f.daysDark, 4, 2) : NO_CAUSE,
+    because: [{ kind: 'pressed' }]
+  }),
   'too-warm': (f) => ({
-    weight: 0.9 * ramp(f.tempC, f.projected.crop.optimumC - 2, f.projected.crop.optimumC + 4),
+    weight: 0.9 * ramp(f.tempC, f.projected.crop.optimumC, f.projected.crop.keepBelowC),
     because: [warmth(f)]
   }),
   crowded: (f) => ({ weight: ramp(f.crowding, 1, 1.6), because: [{ kind: 'crowding', times: f.crowding }] }),
@@ -125,7 +162,9 @@ const CAUSES = {
     because: [{ kind: 'lit', days: f.daysInLight }]
   }),
   unfed: (f) => ({
-    weight: isInert(f.projected.setup.medium) && !fed(f) ? ramp(f.ripeness, 0.7, 1.3) : 0.04,
+    // A grass past its window is old, and not hungry.
+    weight:
+      isInert(f.projected.setup.medium) && !fed(f) && !isOldGrass(f) ? ramp(f.ripeness, 0.7, 1.3) : NO_CAUSE,
     because: [{ kind: 'medium', medium: f.projected.setup.medium, fed: fed(f) }]
   }),
   'lamp-close': (f) => ({
@@ -160,8 +199,8 @@ const CAUSES = {
     ]
   }),
   clumped: (f) => ({
-    weight: f.projected.state.soakedAt !== null || f.projected.crop.gelSeed ? 0.55 : 0.3,
-    because: []
+    weight: f.projected.state.soakedAt !== null || f.projected.crop.gelSeed ? 0.55 : 0.2,
+    because: [{ kind: 'wet-seed', gel: f.projected.crop.gelSeed }]
   }),
   'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.5, 0.3), because: [water(f)] }),
   unsoaked: (f) => {
@@ -202,10 +241,20 @@ const CAUSES = {
   'leaf-belongs': (f) => {
     const cue = f.projected.crop.harvestCue;
     return {
-      weight: cue === 'height' || cue === 'tips' ? 0.95 : 0.01,
+      weight: (cue === 'height' || cue === 'tips') && !isGrass(f.projected.crop) ? 0.95 : 0.01,
       because: [{ kind: 'cut-by', cue }]
     };
   },
+  // A grass is cut as its second blade comes, whenever that is.
+  'second-blade': (f) => ({
+    weight: isGrass(f.projected.crop) ? 0.97 : NO_CAUSE,
+    because: [{ kind: 'grass' }, { kind: 'open', days: f.openFor }]
+  }),
+  // Tips of an old grass turn tan, and its lower leaves yellow.
+  'old-grass': (f) => ({
+    weight: isOldGrass(f) ? 0.98 : NO_CAUSE,
+    because: [{ kind: 'grass' }, { kind: 'open', days: f.openFor }]
+  }),
   ripe: (f) => ({ weight: f.openFor < 3 ? 0.9 : 0.4, because: [{ kind: 'open', days: f.openFor }] }),
   overripe: (f) => ({ weight: ramp(f.openFor, 0, 3), because: [{ kind: 'open', days: f.openFor }] }),
   unripe: (f) => ({ weight: 0.85 * ramp(f.openFor, 0, -1.5), because: [{ kind: 'open', days: f.openFor }] })
@@ -220,14 +269,16 @@ export const CAUSES_OF: Record<Symptom, readonly Cause[]> = {
   mould: ['mould', 'hairs-after-all'],
   'fallen-dry': ['dry', 'long-dark', 'draught'],
   'fallen-rot': ['damping-off', 'long-dark'],
-  stretched: ['long-dark', 'dim', 'too-warm', 'crowded', 'meant-pale'],
-  weak: ['cold', 'dim', 'old-seed', 'waterlogged', 'dry', 'too-warm'],
-  pale: ['just-lit', 'unlit', 'dim', 'cold', 'unfed', 'lamp-close', 'meant-pale'],
-  scorched: ['lamp-close', 'sudden-sun', 'dry-air', 'too-warm', 'strong-feed'],
-  hungry: ['unfed', 'waterlogged', 'cold', 'lamp-close'],
+  bent: ['bent-by-weight', 'long-dark', 'draught'],
+  stretched: ['long-dark', 'dim', 'faint-lamp', 'too-warm', 'crowded', 'meant-pale'],
+  weak: ['cold', 'dim', 'faint-lamp', 'old-seed', 'waterlogged', 'dry', 'too-warm'],
+  pale: ['just-lit', 'unlit', 'dim', 'faint-lamp', 'cold', 'unfed', 'lamp-close', 'meant-pale'],
+  bleached: ['lamp-close', 'sudden-sun'],
+  scorched: ['lamp-close', 'sudden-sun', 'dry-air', 'too-warm', 'strong-feed', 'old-grass'],
+  hungry: ['unfed', 'waterlogged', 'cold', 'lamp-close', 'old-grass'],
   hulls: ['unpressed', 'dry-hulls', 'clinging'],
   patchy: ['dry-edge', 'clumped', 'old-seed', 'unsoaked', 'dormant', 'cold'],
-  'true-leaf': ['ripe', 'overripe', 'turning', 'leaf-belongs'],
+  'true-leaf': ['ripe', 'overripe', 'turning', 'leaf-belongs', 'second-blade'],
   'tastes-ready': ['ripe'],
   bitter: ['overripe', 'dry', 'too-warm', 'unripe'],
   fibrous: ['overripe', 'long-dark']
@@ -242,7 +293,9 @@ const LOSS: Partial<Record<Cause, Loss>> = {
   waterlogged: 'watch',
   'lamp-close': 'watch',
   slow: 'watch',
-  overripe: 'watch'
+  overripe: 'watch',
+  'old-grass': 'watch',
+  'bent-by-weight': 'no'
 };
 
 /** Some things no tray comes back from, whatever the likely cause. */
@@ -257,33 +310,59 @@ function lossOf(sight: Symptom, cause: Cause, facts: LookFacts): Loss {
 /** What a look most likely means for one tray. */
 export interface Answer {
   sight: Symptom;
-  cause: Cause;
-  /** How likely, among the causes this sight can have; over 0 to 1. */
+  /** Null where nothing that is known of the tray explains it. */
+  cause: Cause | null;
+  /** How likely, among the causes this sight can have; over 0 to 1, and 0 without a cause. */
   chance: number;
   because: Evidence[];
   /** The others that are at all likely, most likely first. */
   others: { cause: Cause; chance: number }[];
   loss: Loss;
+  /** Without a cause, the two checks that would tell most; none with one. */
+  checks: Check[];
 }
 
-/** What fits no better than this speaks for nothing. */
+/** What fits no better than this explains nothing. */
 const UNFIT = 0.25;
+/** An other cause under this chance is not worth a word. */
+const UNLIKELY = 0.12;
 
-/** Weighs the causes of a sight by what is known of the tray. */
-export function answerLook(sight: Symptom, facts: LookFacts): Answer {
-  const weighed = CAUSES_OF[sight]
+/**
+ * Weighs the causes of a sight by what is known of the tray. Where none fits, none is named.
+ * @param causes in any order: of two that fit alike, the one with more evidence comes first
+ */
+export function answerLook(
+  sight: Symptom,
+  facts: LookFacts,
+  causes: readonly Cause[] = CAUSES_OF[sight]
+): Answer {
+  const weighed = causes
     .map((cause) => ({ cause, ...(CAUSES[cause] as (f: LookFacts) => Weighed)(facts) }))
-    .sort((a, b) => b.weight - a.weight);
-  const sum = weighed.reduce((total, { weight }) => total + weight, 0);
-  const [first, ...rest] = weighed;
+    .sort(
+      (a, b) => b.weight - a.weight || b.because.length - a.because.length || (a.cause < b.cause ? -1 : 1)
+    );
+  const fit = weighed.filter(({ weight }) => weight >= UNFIT);
+  const [first, ...rest] = fit;
+  if (!first)
+    return {
+      sight,
+      cause: null,
+      chance: 0,
+      because: [],
+      others: [],
+      loss: 'watch',
+      checks: checksFor(sight, facts)
+    };
+  const sum = weighed.map(({ weight }) => weight).reduceRight((total, weight) => total + weight, 0);
   return {
     sight,
-    cause: first!.cause,
-    chance: first!.weight / sum,
-    because: first!.weight < UNFIT ? [] : first!.because,
+    cause: first.cause,
+    chance: first.weight / sum,
+    because: first.because,
     others: rest
       .map(({ cause, weight }) => ({ cause, chance: weight / sum }))
-      .filter(({ chance }) => chance >= 0.12),
-    loss: lossOf(sight, first!.cause, facts)
+      .filter(({ chance }) => chance >= UNLIKELY),
+    loss: lossOf(sight, first.cause, facts),
+    checks: []
   };
 }

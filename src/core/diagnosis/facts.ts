@@ -25,6 +25,7 @@ export interface LookFacts {
   dli: number;
   light: PlaceLight;
   tempC: number;
+  humidityPct: number;
   vpdKpa: number;
   /** Density over the crop's usual one. */
   crowding: number;
@@ -62,6 +63,7 @@ export function lookFacts(
     dli: placeDli(place, household.latitudeDeg, household.dayOfYear),
     light: place.light,
     tempC,
+    humidityPct,
     vpdKpa: vpdKpa(tempC, humidityPct),
     crowding: setup.seedsPerCm2 / crop.seedsPerCm2.usual,
     ripeness: openTau > 0 && Number.isFinite(openTau) ? forecast.clock.tau(now) / openTau : 0,

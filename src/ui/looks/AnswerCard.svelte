@@ -3,31 +3,51 @@
   import type { Units } from '$core/units/format.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { CAUSE_WORDS, evidenceWords, LOSS_OF_TRAY, SYMPTOM_WORDS } from '$words/looks.ts';
+  import type { Crop } from '$core/crops/crop.ts';
+  import {
+    CAUSE_WORDS,
+    CHECK_WORDS,
+    evidenceWords,
+    LOSS_OF_TRAY,
+    symptomWords,
+    UNEXPLAINED
+  } from '$words/looks.ts';
 
   interface Props {
     answer: Answer;
+    crop: Crop;
     units: Units;
     /** Takes the look back. */
     onundo: () => void;
   }
-  let { answer, units, onundo }: Props = $props();
-  const words = $derived(CAUSE_WORDS[answer.cause]);
+  let { answer, crop, units, onundo }: Props = $props();
+  const words = $derived(answer.cause ? CAUSE_WORDS[answer.cause] : { ...UNEXPLAINED, next: '' });
+  const sight = $derived(symptomWords(answer.sight, crop));
   const because = $derived(answer.because.map((evidence) => evidenceWords(evidence, units)).join('; '));
 </script>
 
-<article class="card" aria-label="{SYMPTOM_WORDS[answer.sight]}: {words.is}">
-  <p class="small soft">{SYMPTOM_WORDS[answer.sight]}</p>
+<article class="card" aria-label="{sight}: {words.is}">
+  <p class="small soft">{sight}</p>
   <h3>{words.is}</h3>
   <dl>
     {#if because}
       <dt>Why</dt>
       <dd>Because {because}.</dd>
     {/if}
+    {#if answer.checks.length > 0}
+      <dt>Check</dt>
+      <dd>
+        <ul>
+          {#each answer.checks as check (check)}<li>{CHECK_WORDS[check]}</li>{/each}
+        </ul>
+      </dd>
+    {/if}
     <dt>Now</dt>
     <dd>{words.now}</dd>
-    <dt>Next time</dt>
-    <dd>{words.next}</dd>
+    {#if words.next}
+      <dt>Next time</dt>
+      <dd>{words.next}</dd>
+    {/if}
     <dt>Lost?</dt>
     <dd class:alarm={answer.loss === 'whole' || answer.loss === 'part'}>{LOSS_OF_TRAY[answer.loss]}</dd>
     {#if answer.others.length > 0}
@@ -60,6 +80,10 @@
   }
   dd {
     margin: 0;
+  }
+  ul {
+    margin: 0;
+    padding-left: 1.1rem;
   }
   .alarm {
     color: var(--alarm);

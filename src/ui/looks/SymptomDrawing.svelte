@@ -2,7 +2,7 @@
   import type { Symptom } from '$core/symptoms/symptom.ts';
 
   /** One sight, drawn close up in the line of the trays, to be held beside what is in the tray. */
-  let { sight }: { sight: Symptom } = $props();
+  let { sight, grass = false }: { sight: Symptom; grass?: boolean } = $props();
 
   /** Short straight hairs all round a root that runs down from (x, y). */
   const hairs = (x: number, y: number, length: number): string =>
@@ -42,6 +42,14 @@
         <ellipse class="leaf limp" cx={x + 20} cy="70" rx="4" ry="9" />
       {/if}
     {/each}
+  {:else if sight === 'bent'}
+    <rect class="soil" x="6" y="92" width="148" height="14" />
+    {#each STEMS as x, n (x)}
+      {@const way = n % 2 ? -1 : 1}
+      <path class="stem" d="M{x} 92q{way * 2} -26 {way * 20} -30" />
+      <ellipse class="leaf" cx={x + way * 25} cy="60" rx="7" ry="4" />
+      <ellipse class="leaf" cx={x + way * 21} cy="55" rx="7" ry="4" />
+    {/each}
   {:else if sight === 'stretched' || sight === 'weak'}
     {@const tall = sight === 'stretched'}
     <rect class="soil" x="6" y="92" width="148" height="14" />
@@ -56,12 +64,18 @@
         <ellipse class="leaf limp" cx={x + 12} cy="74" rx="6" ry="4" />
       {/if}
     {/each}
-  {:else if sight === 'scorched' || sight === 'hungry'}
+  {:else if sight === 'scorched' || sight === 'hungry' || sight === 'bleached'}
     <path class="stem" d="M80 104V44" />
     <ellipse class="leaf" class:yellow={sight === 'hungry'} cx="46" cy="70" rx="28" ry="14" />
     <ellipse class="leaf" class:yellow={sight === 'hungry'} cx="114" cy="70" rx="28" ry="14" />
     <ellipse class="leaf" cx="60" cy="30" rx="20" ry="11" />
     <ellipse class="leaf" cx="100" cy="30" rx="20" ry="11" />
+    {#if sight === 'bleached'}
+      <path
+        class="bleach"
+        d="M50 26q12 -8 22 0q-6 8 -22 6zM92 24q12 -4 20 6q-10 8 -20 2zM60 34q8 2 10 4q-6 3 -12 0z"
+      />
+    {/if}
     {#if sight === 'scorched'}
       <path
         class="burn"
@@ -75,6 +89,9 @@
       <ellipse class="leaf" cx={x + 9} cy="42" rx="9" ry="14" />
       <path class="hull" d="M{x - 15} 36q2 -26 15 -26t15 26q-15 8 -30 0z" />
     {/each}
+  {:else if sight === 'true-leaf' && grass}
+    <path class="blade" d="M74 104q-4 -50 2 -92q8 40 6 92z" />
+    <path class="blade" d="M84 104q0 -34 18 -62q-2 36 -10 62z" />
   {:else if sight === 'true-leaf'}
     <path class="stem" d="M80 104V52" />
     <ellipse class="leaf" cx="52" cy="54" rx="27" ry="12" />
@@ -103,6 +120,16 @@
     stroke: var(--ink-soft);
     stroke-width: 3;
     fill: none;
+  }
+  .bleach {
+    fill: var(--paper);
+    stroke: var(--ink-faint);
+    stroke-width: 1;
+  }
+  .blade {
+    fill: var(--leaf-green);
+    stroke: var(--leaf-edge);
+    stroke-width: 1.5;
   }
   .seed,
   .hull {

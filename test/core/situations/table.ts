@@ -4,7 +4,8 @@
  *
  * Methods: press (weight, shut, dome), stack (stacked, misted daily, straight to light), light (a layer, misted, a lid).
  * How far: sprout, rooted, dark (the stems are even), left (three days too long in the dark), lit (half a day of light),
- * growing, open, best, past.
+ * growing, open, best, past. The cause `none` is nothing that Brote knows; after it stand causes that must not even be
+ * thought of.
  */
 export const SITUATIONS = `
 radish | press | sprout | lamp kept | hairs | root-hairs
@@ -139,8 +140,75 @@ mung | press | past | lamp kept | fibrous | overripe
 lentil | press | growing | damp soggy | mould | mould
 pea-tendril | press | growing | dim kept | stretched | dim
 clover-red | press | growing | lamp soggy | fallen-rot | damping-off
-oat | press | past | lamp kept | hungry | unfed
+oat | press | past | lamp kept | hungry | old-grass
 maize-shoot | press | past | lamp kept | fibrous | overripe
 radish | press | growing | lamp kept bare | fallen-dry | dry
 mustard | light | growing | damp soggy paper | hungry | waterlogged
+wheat | light | open | lamp kept | true-leaf | second-blade | leaf-belongs unfed
+barley | light | best | lamp kept | true-leaf | second-blade | turning
+oat | light | open | bright kept | true-leaf | second-blade | leaf-belongs
+rye | light | growing | lamp kept | true-leaf | second-blade | unfed
+wheat | light | past | lamp kept | scorched | old-grass | unfed strong-feed
+barley | light | past | lamp kept | scorched | old-grass | lamp-close
+oat | light | past | bright kept | hungry | old-grass | unfed
+rye | light | past | lamp kept mat | hungry | old-grass | unfed
+wheat | light | past | damp kept | scorched | old-grass | lamp-close
+barley | light | growing | close kept | scorched | lamp-close | overripe
+wheat | light | growing | draught kept | scorched | dry-air | overripe
+lettuce | press | growing | close kept | bleached | lamp-close | unfed
+basil | press | open | close kept | bleached | lamp-close | unfed
+radish | press | growing | close kept mat | bleached | lamp-close | cold
+wheat | light | growing | close kept | bleached | lamp-close | overripe
+radish | press | lit | bright kept | bleached | sudden-sun | lamp-close
+kale | stack | lit | bright kept | bleached | sudden-sun | lamp-close
+mustard | press | growing | dim kept | bleached | none | lamp-close sudden-sun
+pea | press | growing | lamp kept | bleached | none | lamp-close
+kale | press | growing | faint kept | pale | faint-lamp | dim
+broccoli | press | open | faint kept | pale | faint-lamp | dim
+radish | press | growing | faint kept | stretched | faint-lamp | dim
+lettuce | press | growing | faint kept | weak | faint-lamp | dim
+sunflower | press | growing | faint kept mat | pale | faint-lamp | dim unfed
+kale | press | growing | dim kept mat | pale | dim | faint-lamp
+radish | press | growing | lamp kept | pale | none | dim faint-lamp unfed
+radish | press | lit | lamp kept | bent | bent-by-weight | long-dark
+pea | press | rooted | lamp kept | bent | bent-by-weight | long-dark
+sunflower | press | dark | lamp kept | bent | bent-by-weight | draught
+broccoli | stack | rooted | lamp kept mat | bent | bent-by-weight | long-dark
+lettuce | press | growing | lamp kept | bent | none | bent-by-weight
+kale | press | left | lamp kept | bent | long-dark | bent-by-weight
+pea | press | growing | lamp kept | bent | none | bent-by-weight
+radish | press | sprout | sultry kept | mould | mould | hairs-after-all
+sunflower | press | sprout | sultry kept | mould | mould | hairs-after-all
+beet | press | rooted | sultry kept | mould | mould | hairs-after-all
+wheat | light | sprout | sultry kept | mould | mould | hairs-after-all
+kale | press | sprout | draught kept | mould | hairs-after-all
+pea | press | sprout | lamp kept | mould | hairs-after-all
+radish | press | sprout | sultry kept mat | hairs | root-hairs
+radish | press | growing | lamp kept | weak | none | cold dim old-seed
+kale | press | open | lamp kept mat | weak | none | cold dim
+pea | press | growing | lamp kept | fallen-dry | none | dry draught
+sunflower | press | growing | lamp kept | scorched | none | lamp-close strong-feed
+radish | press | growing | lamp kept | hungry | none | unfed waterlogged
+broccoli | press | growing | lamp kept | patchy | none | clumped old-seed
+radish | press | growing | lamp kept | stretched | none | long-dark dim
+lettuce | press | growing | lamp kept paper | stretched | none | too-warm
+kohlrabi | press | rooted | lamp kept | patchy | none | clumped
+pea | press | growing | lamp kept | fibrous | none | overripe
+buckwheat | press | growing | lamp kept mesh | scorched | none | strong-feed
+radish | press | growing | hot kept | weak | too-warm | cold
+cilantro | press | growing | hot kept mat | weak | too-warm | cold
+lettuce | press | rooted | hot kept mat | patchy | dormant | cold
+basil | press | growing | cold kept mat | weak | cold | too-warm
+pea | press | growing | lamp soggy mat | weak | waterlogged | dry
+radish | press | growing | lamp dry mat | fallen-dry | dry | draught
+radish | press | growing | lamp dry paper | fallen-dry | dry | long-dark
+kale | press | open | bright dry | fallen-dry | dry | draught
+sunflower | press | growing | lamp soggy mat | fallen-rot | damping-off | long-dark
+pea | press | left | lamp kept | stretched | long-dark | dim
+mizuna | press | left | lamp kept mat | stretched | long-dark | dim
+leek | press | growing | cold kept mat | pale | cold | too-warm
+sunflower | press | rooted | lamp kept unsoaked | patchy | unsoaked | dormant
+arugula | press | past | lamp kept | bitter | overripe | unripe
+kale | press | lit | lamp kept mat | pale | just-lit | unlit
+parsley | press | open | lamp kept mat | hungry | unfed | waterlogged
 `;

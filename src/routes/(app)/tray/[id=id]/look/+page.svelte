@@ -3,6 +3,7 @@
   import { tick } from 'svelte';
   import { dividedG } from '$core/shelf/weighing.ts';
   import { answerLook } from '$core/diagnosis/causes.ts';
+  import { isGrass } from '$core/crops/traits.ts';
   import { cuesOf } from '$core/steps/ask.ts';
   import { lookFacts } from '$core/diagnosis/facts.ts';
   import type { Symptom } from '$core/symptoms/symptom.ts';
@@ -18,7 +19,7 @@
   import WaterLooks from '$ui/looks/WaterLooks.svelte';
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { SYMPTOM_WORDS } from '$words/looks.ts';
+  import { symptomWords } from '$words/looks.ts';
   import { cueWords } from '$words/events.ts';
   import { dayAndTime } from '$words/time.ts';
   import type { PageData } from './$types';
@@ -46,6 +47,7 @@
     { title: 'Stems down', of: ['fallen-dry', 'fallen-rot'] },
     { title: 'Not standing well', of: ['stretched', 'weak'] },
     { title: 'Leaves marked', of: ['scorched', 'hungry'] },
+    { title: 'Bent or bleached', of: ['bent', 'bleached'] },
     { title: 'Something on top', of: ['hulls', 'true-leaf'] }
   ];
   const OTHERS: readonly Symptom[] = ['tails', 'pale', 'patchy', 'tastes-ready', 'bitter', 'fibrous'];
@@ -73,7 +75,7 @@
   };
   let answered: HTMLElement | undefined = $state();
   async function see(sight: Symptom) {
-    await record({ type: 'saw', sight }, SYMPTOM_WORDS[sight].toLowerCase());
+    await record({ type: 'saw', sight }, symptomWords(sight, crop).toLowerCase());
     // On a phone the answer stands above what was touched.
     await tick();
     answered?.scrollIntoView({ block: 'nearest' });
@@ -179,8 +181,8 @@
           <div class="pair">
             {#each of as sight (sight)}
               <button onclick={() => see(sight)}>
-                <SymptomDrawing {sight} />
-                <span>{SYMPTOM_WORDS[sight]}</span>
+                <SymptomDrawing {sight} grass={isGrass(crop)} />
+                <span>{symptomWords(sight, crop)}</span>
               </button>
             {/each}
           </div>
@@ -190,7 +192,7 @@
         <h2>Anything else</h2>
         <div class="row">
           {#each OTHERS as sight (sight)}<button class="chip" onclick={() => see(sight)}
-              >{SYMPTOM_WORDS[sight]}</button
+              >{symptomWords(sight, crop)}</button
             >{/each}
         </div>
       </section>
@@ -202,7 +204,12 @@
       aria-label="What it most likely is"
     >
       {#each answers as { eventId, answer } (eventId)}
-        <AnswerCard {answer} units={locale.units} onundo={() => void journal.undo(setup.id, eventId)} />
+        <AnswerCard
+          {answer}
+          {crop}
+          units={locale.units}
+          onundo={() => void journal.undo(setup.id, eventId)}
+        />
       {:else}
         <p class="soft">The answer stands here.</p>
       {/each}
