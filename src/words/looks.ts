@@ -314,6 +314,13 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
         ? `its window opened about ${days} ${word} ago`
         : `its window opens in about ${days} ${word}`;
     }
+    case 'closes': {
+      const days = Math.max(1, Math.round(Math.abs(evidence.days)));
+      const word = days === 1 ? 'day' : 'days';
+      return evidence.days >= 0
+        ? `its window closes in about ${days} ${word}`
+        : `its window closed about ${days} ${word} ago`;
+    }
     case 'stage':
       return evidence.rooted ? 'it has rooted' : 'it is rooting now';
     case 'mould-hours':

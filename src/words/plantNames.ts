@@ -51,7 +51,7 @@ export function doubtWords(doubt: Doubt): string {
 /** What a person confirms who goes on in spite of the doubt. */
 export const CONFIRMATIONS: Record<Doubt['kind'], string> = {
   misspelled: 'It is another plant, and I know that its young leaves are eaten',
-  warned: 'I know this, and I will not eat it raw or serve it to anybody it can harm',
+  warned: 'I know this, and I will not eat it raw or serve it to anybody it could harm',
   ornamental: 'I know that its young leaves are eaten, and my seed is untreated',
   unknown: 'I know that its young leaves are eaten'
 };

@@ -36,6 +36,7 @@ const PLACES: Record<string, Partial<Place>> = {
 const MEDIUM: Record<string, MediumKind> = { mat: 'hemp-mat', paper: 'paper', bare: 'none', mesh: 'mesh' };
 /** How far it is, in days of the table at 21 degC. */
 const AGES: Record<string, (crop: ReturnType<typeof cropOf>) => number> = {
+  sown: () => 0.7,
   sprout: (crop) => crop.rootedD21 * 0.5,
   'late-sprout': (crop) => crop.rootedD21 * 8,
   rooted: (crop) => crop.rootedD21 + 0.2,
@@ -47,7 +48,7 @@ const AGES: Record<string, (crop: ReturnType<typeof cropOf>) => number> = {
   best: (crop) => crop.windowBestD21,
   past: (crop) => crop.windowCloseD21 + 1.5
 };
-const UNCOVERED = ['sprout', 'late-sprout'];
+const UNCOVERED = ['sown', 'sprout', 'late-sprout'];
 const IN_THE_DARK = [...UNCOVERED, 'rooted', 'dark', 'left'];
 
 interface Situation {

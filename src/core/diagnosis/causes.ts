@@ -1,6 +1,7 @@
 import { wasDry } from '../sowing/project.ts';
 import { isGrass, traitsOf } from '../crops/traits.ts';
 import { lateCost } from '../crops/late.ts';
+import { DAY } from '../time/zone.ts';
 import { scorches } from '../places/light.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import { WEAK_GERMINATION_PCT } from '../supplies/seed/amount.ts';
@@ -19,6 +20,7 @@ export type Evidence =
   | { kind: 'crowding'; times: number }
   | { kind: 'germination'; pct: number }
   | { kind: 'open'; days: number }
+  | { kind: 'closes'; days: number }
   | { kind: 'stage'; rooted: boolean }
   | { kind: 'mould-hours'; level: 'raised' | 'high' }
   | { kind: 'lamp'; ppfd: number; distanceCm: number | null }
@@ -76,6 +78,12 @@ const isSultry = (f: LookFacts): boolean =>
 const isOldGrass = (f: LookFacts): boolean =>
   isGrass(f.projected.crop) && f.now > f.projected.forecast.marks.windowClose.p50;
 
+/** Its cover has been off for a day or more. */
+const isUncovered = ({ now, projected: { state, path } }: LookFacts): boolean =>
+  path.cover !== 'none' && (state.uncoveredAt ?? state.litAt ?? Infinity) < now - DAY;
+/** Leaves stand over the medium. */
+const hasLeaves = (f: LookFacts): boolean => f.ripeness > 0.6;
+
 const isKeptDark = (f: LookFacts): boolean => f.projected.path.lightFrom === null;
 const crowding = (f: LookFacts): Evidence[] =>
   f.crowding > 1.2 ? [{ kind: 'crowding', times: f.crowding }] : [];
@@ -84,7 +92,7 @@ const wasPressed = ({ projected: { path, state } }: LookFacts): boolean =>
 
 /** Every cause that a look can come to, with how well a tray's facts fit it. */
 const CAUSES = {
-  'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.25, because: [stage(f)] }),
+  'root-hairs': (f) => ({ weight: rooting(f) ? 0.9 : 0.6, because: [stage(f)] }),
   mould: (f) => {
     const byHours = { low: 0.45, raised: 0.7, high: 0.95 }[f.risk.byHours];
     return isSultry(f)
@@ -202,7 +210,7 @@ const CAUSES = {
     weight: f.projected.state.soakedAt !== null || f.projected.crop.gelSeed ? 0.55 : 0.2,
     because: [{ kind: 'wet-seed', gel: f.projected.crop.gelSeed }]
   }),
-  'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.5, 0.3), because: [water(f)] }),
+  'dry-edge': (f) => ({ weight: ramp(f.waterShare, 0.4, 0.2), because: [water(f)] }),
   unsoaked: (f) => {
     const { needsSoak, setup, state } = f.projected;
     const dry = needsSoak && wasDry(setup, state);
@@ -226,28 +234,33 @@ const CAUSES = {
     };
   },
   'on-time': (f) => ({
-    weight: f.now < f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.2,
+    weight: !isUncovered(f) && f.now < f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.2,
     because: [stage(f)]
   }),
-  slow: (f) => ({ weight: f.now >= f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.1, because: [warmth(f)] }),
+  slow: (f) => ({
+    weight: !isUncovered(f) && f.now >= f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.1,
+    because: [warmth(f)]
+  }),
   // Seed leaves turn bitter as the first true leaf comes; what is cut by its height or tips has leaves all along.
   turning: (f) => {
     const { crop } = f.projected;
     return {
-      weight: crop.harvestCue === 'cotyledon' && lateCost(crop) === 'bitter' ? 0.95 : 0.01,
+      weight:
+        crop.harvestCue === 'cotyledon' && lateCost(crop) === 'bitter' && hasLeaves(f) ? 0.95 : NO_CAUSE,
       because: [{ kind: 'cut-by', cue: crop.harvestCue }]
     };
   },
   'leaf-belongs': (f) => {
     const cue = f.projected.crop.harvestCue;
     return {
-      weight: (cue === 'height' || cue === 'tips') && !isGrass(f.projected.crop) ? 0.95 : 0.01,
+      weight:
+        (cue === 'height' || cue === 'tips') && !isGrass(f.projected.crop) && hasLeaves(f) ? 0.95 : NO_CAUSE,
       because: [{ kind: 'cut-by', cue }]
     };
   },
   // A grass is cut as its second blade comes, whenever that is.
   'second-blade': (f) => ({
-    weight: isGrass(f.projected.crop) ? 0.97 : NO_CAUSE,
+    weight: isGrass(f.projected.crop) && hasLeaves(f) ? 0.97 : NO_CAUSE,
     because: [{ kind: 'grass' }, { kind: 'open', days: f.openFor }]
   }),
   // Tips of an old grass turn tan, and its lower leaves yellow.
@@ -255,8 +268,21 @@ const CAUSES = {
     weight: isOldGrass(f) ? 0.98 : NO_CAUSE,
     because: [{ kind: 'grass' }, { kind: 'open', days: f.openFor }]
   }),
-  ripe: (f) => ({ weight: f.openFor < 3 ? 0.9 : 0.4, because: [{ kind: 'open', days: f.openFor }] }),
-  overripe: (f) => ({ weight: ramp(f.openFor, 0, 3), because: [{ kind: 'open', days: f.openFor }] }),
+  ripe: (f) => {
+    const isCue = f.projected.crop.harvestCue === 'true-leaf' && hasLeaves(f);
+    return {
+      weight: f.openFor >= 3 ? 0.4 : isCue ? 0.9 : 0.9 * ramp(f.openFor, -2, 0),
+      because: [isCue ? { kind: 'cut-by', cue: 'true-leaf' } : { kind: 'open', days: f.openFor }]
+    };
+  },
+  // From its best day on it ages towards its close.
+  overripe: (f) => {
+    const { windowBest: best, windowClose: close } = f.projected.forecast.marks;
+    return {
+      weight: ramp(f.now, best.p50, close.p50),
+      because: [{ kind: 'closes', days: (close.p50 - f.now) / DAY }]
+    };
+  },
   unripe: (f) => ({ weight: 0.85 * ramp(f.openFor, 0, -1.5), because: [{ kind: 'open', days: f.openFor }] })
 } satisfies Record<string, (facts: LookFacts) => Weighed>;
 
@@ -279,7 +305,7 @@ export const CAUSES_OF: Record<Symptom, readonly Cause[]> = {
   hulls: ['unpressed', 'dry-hulls', 'clinging'],
   patchy: ['dry-edge', 'clumped', 'old-seed', 'unsoaked', 'dormant', 'cold'],
   'true-leaf': ['ripe', 'overripe', 'turning', 'leaf-belongs', 'second-blade'],
-  'tastes-ready': ['ripe'],
+  'tastes-ready': ['ripe', 'unripe'],
   bitter: ['overripe', 'dry', 'too-warm', 'unripe'],
   fibrous: ['overripe', 'long-dark']
 };
@@ -317,10 +343,19 @@ export interface Answer {
   because: Evidence[];
   /** The others that are at all likely, most likely first. */
   others: { cause: Cause; chance: number }[];
-  loss: Loss;
+  /** Null where that cannot be told, without a cause. */
+  loss: Loss | null;
   /** Without a cause, the two checks that would tell most; none with one. */
   checks: Check[];
 }
+
+/** What can be seen before it has rooted; all else is seen in stems and leaves. */
+const ON_SEED = new Set<Symptom>(['tails', 'hairs', 'mould', 'patchy']);
+
+/** Whether there may be stems by now: by the fastest that is likely, or by the table's days. */
+const hasStems = ({ now, age, projected: { forecast, crop } }: LookFacts): boolean =>
+  now >= forecast.marks.rooted.p10 || age >= STEMS_SHARE * crop.rootedD21;
+const STEMS_SHARE = 0.7;
 
 /** What fits no better than this explains nothing. */
 const UNFIT = 0.25;
@@ -341,7 +376,7 @@ export function answerLook(
     .sort(
       (a, b) => b.weight - a.weight || b.because.length - a.because.length || (a.cause < b.cause ? -1 : 1)
     );
-  const fit = weighed.filter(({ weight }) => weight >= UNFIT);
+  const fit = ON_SEED.has(sight) || hasStems(facts) ? weighed.filter(({ weight }) => weight >= UNFIT) : [];
   const [first, ...rest] = fit;
   if (!first)
     return {
@@ -350,7 +385,7 @@ export function answerLook(
       chance: 0,
       because: [],
       others: [],
-      loss: 'watch',
+      loss: null,
       checks: checksFor(sight, facts)
     };
   const sum = weighed.map(({ weight }) => weight).reduceRight((total, weight) => total + weight, 0);

@@ -48,8 +48,10 @@
       <dt>Next time</dt>
       <dd>{words.next}</dd>
     {/if}
-    <dt>Lost?</dt>
-    <dd class:alarm={answer.loss === 'whole' || answer.loss === 'part'}>{LOSS_OF_TRAY[answer.loss]}</dd>
+    {#if answer.loss}
+      <dt>Lost?</dt>
+      <dd class:alarm={answer.loss === 'whole' || answer.loss === 'part'}>{LOSS_OF_TRAY[answer.loss]}</dd>
+    {/if}
     {#if answer.others.length > 0}
       <dt>Or else</dt>
       <dd>

@@ -3,7 +3,7 @@
  * most likely is. Written down by hand, from the trays and not from the weights that answer them.
  *
  * Methods: press (weight, shut, dome), stack (stacked, misted daily, straight to light), light (a layer, misted, a lid).
- * How far: sprout, rooted, dark (the stems are even), left (three days too long in the dark), lit (half a day of light),
+ * How far: sown (the day before), sprout, rooted, dark (the stems are even), left (three days too long in the dark), lit (half a day of light),
  * growing, open, best, past. The cause `none` is nothing that Brote knows; after it stand causes that must not even be
  * thought of.
  */
@@ -211,4 +211,15 @@ sunflower | press | rooted | lamp kept unsoaked | patchy | unsoaked | dormant
 arugula | press | past | lamp kept | bitter | overripe | unripe
 kale | press | lit | lamp kept mat | pale | just-lit | unlit
 parsley | press | open | lamp kept mat | hungry | unfed | waterlogged
+radish | press | open | lamp kept | hairs | root-hairs
+radish | press | open | lamp kept | tails | none | slow
+radish | press | open | lamp kept | bitter | none | overripe
+radish | press | open | lamp kept | fibrous | none | overripe
+radish | press | open | lamp kept | patchy | none | dry-edge
+sunflower | press | rooted | lamp kept | true-leaf | none | turning ripe
+pea | press | sown | lamp kept | fallen-rot | none | damping-off
+pea | press | sown | lamp kept | weak | none | waterlogged
+pea | press | sown | lamp kept | bent | none | bent-by-weight
+pea | press | sown | lamp kept | true-leaf | none | leaf-belongs ripe
+mustard | press | growing | lamp kept | tastes-ready | unripe
 `;

@@ -94,11 +94,6 @@
   {#if edibleNote({ ...crop, name, botanicalName: botanical, family })}
     <Caution>{edibleNote({ ...crop, name, botanicalName: botanical, family })}</Caution>
   {/if}
-  <p class="small soft">
-    Only grow plants that are known to be good to eat young. Brote refuses those that it knows to be
-    poisonous, such as nightshades, rhubarb, sweet pea, lupin, castor bean and kidney bean. It cannot know
-    every plant: if in doubt, leave it.
-  </p>
   {#if doubt}
     <div class="doubt">
       <Caution>{doubtWords(doubt)}</Caution>
@@ -117,6 +112,11 @@
       {#if wrong('sure')}<p class="alarm small" role="alert">{wrong('sure')}</p>{/if}
     </div>
   {/if}
+  <p class="small soft">
+    Only grow plants that are known to be good to eat young. Brote refuses those that it knows to be
+    poisonous, such as nightshades, rhubarb, sweet pea, lupin, castor bean and kidney bean. It cannot know
+    every plant: if in doubt, leave it.
+  </p>
   {#key data.from.key}
     <fieldset>
       <legend>Density</legend>
