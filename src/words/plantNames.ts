@@ -1,4 +1,5 @@
 import type { WhyRefused, WhyWarned } from '$core/crops/names/lexicon.ts';
+import { cropOf } from '$core/crops/library.ts';
 import type { Doubt } from '$core/crops/names/verdict.ts';
 
 /** Why a plant is not grown to be eaten young. */
@@ -42,8 +43,10 @@ export function doubtWords(doubt: Doubt): string {
     case 'ornamental':
       return 'Ornamental plants are bred for their looks, and their seed is often treated. Only grow seedlings that are known to be food.';
     case 'unknown':
-      return doubt.because === 'script'
-        ? 'Brote cannot read plant names in this script. Add the English or the botanical name, and only grow seedlings that are known to be food.'
+      if (doubt.because === 'script')
+        return 'Brote cannot read plant names in this script. Add the English or the botanical name, and only grow seedlings that are known to be food.';
+      return doubt.near
+        ? `Did you mean ${cropOf(doubt.near).name.toLowerCase()}? Brote does not know this plant. Only grow seedlings that are known to be food.`
         : 'Brote does not know this plant. Only grow seedlings that are known to be food.';
   }
 }

@@ -102,6 +102,10 @@ describe('the name of a plant', () => {
     expect(doubtIn(verdictOnName('castor bean'))).to.equal(null);
     expect(doubtIn(verdictOnName('radish'))).to.equal(null);
     expect(doubtWords(doubtIn(verdictOnName('casava'))!)).to.match(/^Did you mean cassava\? .*cyanide/);
+    expect(doubtWords(doubtIn(verdictOnName('raddish'))!)).to.match(
+      /^Did you mean radish\? Brote does not know/
+    );
+    expect(verdictOnName('wild raddish')).to.deep.include({ near: null });
     expect(doubtWords(doubtIn(verdictOnName('редис'))!)).to.match(/cannot read plant names in this script/);
   });
 });

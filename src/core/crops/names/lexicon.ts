@@ -72,6 +72,12 @@ export function meaningOf(words: readonly string[]): Meaning | null {
   );
 }
 
+/** The names of crops, long enough for a near miss to mean something. */
+export const CROPS_BY_NAME: readonly { written: string; key: string }[] = [...BY_NAME].flatMap(
+  ([written, meaning]) =>
+    meaning.kind === 'crop' && written.length >= 5 ? [{ written, key: meaning.key }] : []
+);
+
 type Dangerous = Extract<Meaning, { kind: 'refused' | 'warned' }>;
 
 /** The names of plants that are refused or warned about, long enough for a near miss to mean something. */

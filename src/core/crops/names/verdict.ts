@@ -1,5 +1,6 @@
 import type { Crop } from '../crop.ts';
 import {
+  CROPS_BY_NAME,
   DANGEROUS,
   MOST_WORDS,
   meaningOf,
@@ -19,8 +20,10 @@ export type NameVerdict =
   /** Eaten, but not by everybody or not raw. */
   | { kind: 'warned'; why: WhyWarned }
   | { kind: 'ornamental' }
-  /** Not in the table; `script` where it is written in letters that the table does not cover. */
-  | { kind: 'unknown'; because: 'unlisted' | 'script' }
+  /** Not in the table; `near` is the key of a crop whose name is one letter away. */
+  | { kind: 'unknown'; because: 'unlisted'; near: string | null }
+  /** Written in letters that the table does not cover. */
+  | { kind: 'unknown'; because: 'script' }
   | { kind: 'known' };
 
 /** Of two names of one plant, the verdict that stands first here holds. */
@@ -82,6 +85,12 @@ function nearMiss(words: readonly string[], claims: readonly Claim[]): NameVerdi
   return null;
 }
 
+/** The crop that the whole name misses by one letter; null for none. */
+function nearCrop(words: readonly string[]): string | null {
+  const written = writtenAsOne(words);
+  return CROPS_BY_NAME.find((crop) => written.some((typed) => isOneEdit(typed, crop.written)))?.key ?? null;
+}
+
 /**
  * What is known of a plant by one of its names, common or botanical, in any language of the table. A plant is known
  * only where every word of the name is a crop's or harmless: "wild radish" is another plant than radish.
@@ -105,7 +114,7 @@ export function verdictOnName(name: string): NameVerdict {
     meanings.every(({ kind }) => kind === 'crop' || kind === 'harmless-word');
   if (isKnown) return { kind: 'known' };
   if (words.some((word) => ORNAMENTAL.test(word))) return { kind: 'ornamental' };
-  return { kind: 'unknown', because: 'unlisted' };
+  return { kind: 'unknown', because: 'unlisted', near: nearCrop(words) };
 }
 
 /**
