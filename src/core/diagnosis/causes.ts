@@ -115,8 +115,8 @@ const CAUSES = {
           : 0.4,
     because: [stage(f)]
   }),
-  // Half full is damp: stems hang below a third.
-  dry: (f) => ({ weight: ramp(f.waterShare, 0.5, 0.25), because: [water(f)] }),
+  // Stems hang well below where a tray is watered again.
+  dry: (f) => ({ weight: ramp(f.waterShare, 0.4, 0.15), because: [water(f)] }),
   draught: (f) => ({
     weight: f.projected.place.movingAir ? ramp(f.vpdKpa, 0.8, 2) * 0.7 : 0.05,
     because: [{ kind: 'moving-air' }, { kind: 'dry-air', kpa: f.vpdKpa }]

@@ -44,11 +44,10 @@
     {/each}
   {:else if sight === 'bent'}
     <rect class="soil" x="6" y="92" width="148" height="14" />
-    {#each STEMS as x, n (x)}
-      {@const way = n % 2 ? -1 : 1}
-      <path class="stem" d="M{x} 92q{way * 2} -26 {way * 20} -30" />
-      <ellipse class="leaf" cx={x + way * 25} cy="60" rx="7" ry="4" />
-      <ellipse class="leaf" cx={x + way * 21} cy="55" rx="7" ry="4" />
+    {#each STEMS.slice(0, 4) as x (x)}
+      <path class="stem" d="M{x} 92q0 -30 22 -32" />
+      <ellipse class="leaf" cx={x + 29} cy="62" rx="8" ry="4" />
+      <ellipse class="leaf" cx={x + 27} cy="55" rx="8" ry="4" />
     {/each}
   {:else if sight === 'stretched' || sight === 'weak'}
     {@const tall = sight === 'stretched'}
