@@ -196,3 +196,36 @@ describe('from the cut to the plate', () => {
     await page.getByText('1 were here already').waitFor();
   });
 });
+
+describe('food past its days', () => {
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('is offered to nobody, only to be thrown out', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/pantry');
+    const item = page
+      .getByRole('listitem')
+      .filter({ hasText: /Pea shoots/ })
+      .first();
+    await item.getByRole('radio', { name: 'Give away' }).waitFor();
+    for (let days = 1; days <= 20; days += 1) {
+      if (await item.getByText('Past its days. Throw it out.').isVisible()) break;
+      const clock = await page.locator('section.time strong').innerText();
+      await page.getByRole('button', { name: '+1 day' }).click();
+      await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
+    }
+    await item.getByText('Past its days. Throw it out.').waitFor();
+    await page.getByText(/ · \d+ past (its|their) days/).waitFor();
+    await shows(item.getByRole('radio', { name: 'Give away' }), 0);
+    await shows(item.getByRole('button', { name: /^A handful/ }), 0);
+    await expectAccessible(page);
+    await item.getByText('Eaten or given away before then').click();
+    await item.getByRole('radio', { name: 'To eat' }).waitFor();
+    await item.getByRole('button', { name: 'Past its days' }).click();
+    await page.getByText('Pea shoots: thrown out').waitFor();
+  });
+});

@@ -44,7 +44,9 @@
     <p class="soft">
       {items.length === 0
         ? 'Nothing in it'
-        : [`${mass(freshG, locale.units)} of fresh greens`, ...counts].join(' · ')}
+        : [freshG > 0 ? `${mass(freshG, locale.units)} of fresh greens` : 'Nothing fresh', ...counts].join(
+            ' · '
+          )}
     </p>
   </div>
   {#if items.length > 0}<a class="bx--btn bx--btn--ghost" href="/pantry.csv" download>As CSV</a>{/if}
