@@ -94,7 +94,7 @@ export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   'faint-lamp': {
     is: 'The lamp gives too little light',
     now: 'Hang the lamp lower, or let it burn longer, up to 16 hours a day.',
-    next: 'Keep it closer, or set it for longer. A brighter place under the same lamp is its middle.'
+    next: 'Keep it closer, or set it for longer. Under one lamp the middle is brightest.'
   },
   'bent-by-weight': {
     is: 'Bent under the weight, as it should be',
