@@ -1,6 +1,7 @@
 import type { Crop } from '$core/crops/crop.ts';
 import { isGrass } from '$core/crops/traits.ts';
-import type { Cause, Evidence, Loss } from '$core/diagnosis/causes.ts';
+import type { Loss } from '$core/diagnosis/answer.ts';
+import type { Cause, Evidence } from '$core/diagnosis/causes.ts';
 import type { Check } from '$core/diagnosis/checks.ts';
 import type { MouldDriver } from '$core/diagnosis/mould.ts';
 import type { Symptom } from '$core/symptoms/symptom.ts';
@@ -288,6 +289,12 @@ function daysWords(days: number): string {
   return `${figure(halves)} ${halves === 1 ? 'day' : 'days'}`;
 }
 
+/** How many whole days lie between, at least one. */
+function wholeDaysWords(days: number): string {
+  const whole = Math.max(1, Math.round(Math.abs(days)));
+  return `${whole} ${whole === 1 ? 'day' : 'days'}`;
+}
+
 /** A fact that speaks for a cause, as half a sentence. */
 export function evidenceWords(evidence: Evidence, units: Units): string {
   switch (evidence.kind) {
@@ -307,20 +314,14 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
       return `${Math.round(evidence.times * 100)} % of the usual density`;
     case 'germination':
       return `${Math.round(evidence.pct)} % of this seed sprouts`;
-    case 'open': {
-      const days = Math.max(1, Math.round(Math.abs(evidence.days)));
-      const word = days === 1 ? 'day' : 'days';
+    case 'open':
       return evidence.days >= 0
-        ? `its window opened about ${days} ${word} ago`
-        : `its window opens in about ${days} ${word}`;
-    }
-    case 'closes': {
-      const days = Math.max(1, Math.round(Math.abs(evidence.days)));
-      const word = days === 1 ? 'day' : 'days';
+        ? `its window opened about ${wholeDaysWords(evidence.days)} ago`
+        : `its window opens in about ${wholeDaysWords(evidence.days)}`;
+    case 'closes':
       return evidence.days >= 0
-        ? `its window closes in about ${days} ${word}`
-        : `its window closed about ${days} ${word} ago`;
-    }
+        ? `its window closes in about ${wholeDaysWords(evidence.days)}`
+        : `its window closed about ${wholeDaysWords(evidence.days)} ago`;
     case 'stage':
       return evidence.rooted ? 'it has rooted' : 'it is rooting now';
     case 'mould-hours':

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
-import { answerLook } from '../../src/core/diagnosis/causes.ts';
+import { answerLook } from '../../src/core/diagnosis/answer.ts';
 import { lookFacts } from '../../src/core/diagnosis/facts.ts';
 import { mouldRisk } from '../../src/core/diagnosis/mould.ts';
 import { SYMPTOMS, type Symptom } from '../../src/core/symptoms/symptom.ts';

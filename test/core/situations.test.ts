@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { answerLook, CAUSES_OF, type Cause, type Evidence } from '../../src/core/diagnosis/causes.ts';
+import { answerLook } from '../../src/core/diagnosis/answer.ts';
+import { CAUSES_OF, type Cause, type Evidence } from '../../src/core/diagnosis/causes.ts';
 import { lookFacts, type LookFacts } from '../../src/core/diagnosis/facts.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import type { Place } from '../../src/core/places/place.ts';

@@ -9,7 +9,7 @@ import { tableOptimumDays } from './marks.ts';
 
 /** Up to this mean a place is a refrigerator, degC (starting figure). */
 const COLD_STORE_C = 8;
-/** The cold blackens a crop this far under what it is kept at, degC (starting figure). */
+/** A crop blackens when it is colder than its keeping temperature by this much, degC (starting figure). */
 const BLACKENS_C = 2;
 
 /** Whether nothing grows at a place and what is ripe keeps as cut greens do. */

@@ -78,7 +78,7 @@ export function hindranceOf(growing: Growing, whereabouts: Whereabouts): Hindran
   return places.some((place) => usualAir(place).tempC < crop.optimumC) ? 'cold' : 'hot';
 }
 
-/** Whether a window is promised at all: of what was seen open it is, wherever it stands. */
+/** Whether a window is promised at all. One that was seen open always is. */
 export const isPromised = ({
   suit,
   forecast: { marks }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Answer } from '$core/diagnosis/causes.ts';
+  import type { Answer } from '$core/diagnosis/answer.ts';
   import type { Units } from '$core/units/format.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$words/cautions.ts';

@@ -20,7 +20,7 @@
     method: Method;
     methods: readonly Method[];
     media: readonly KeptMedium[];
-    /** What it comes to so far. */
+    /** The sowings that the draft plans so far. */
     sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;
     strengths: Strengths;

@@ -162,7 +162,7 @@
   {#if suit}<p class="warn" role="status">{suit}</p>{/if}
   {#if hasPool(setup.medium)}<p class="small soft">{POOL_WORDS}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
-  {#if !plan.hindered}
+  {#if !projected.suit.hindered}
     <div>
       <p class="label small soft">Cut</p>
       <p class="window">

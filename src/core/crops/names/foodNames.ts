@@ -1,5 +1,5 @@
 /**
- * Vegetables, herbs and grains that the library does not have. Brote does not vouch for their seedlings; they stand here
+ * Vegetables, herbs and grains that the library does not have. Brote does not vouch for their seedlings; they are listed
  * so that none of them is taken for the misspelled name of a poisonous plant.
  */
 export const FOOD_NAMES = `

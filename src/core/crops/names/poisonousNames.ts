@@ -1,6 +1,6 @@
 /**
  * Plants whose seedlings are no food, a plant a line: why, its usual English name, then its names as in the crops'
- * table. A name that some food has as well stands here only in the phrases that make it this plant.
+ * table. A name shared with a food is listed only in phrases that make it this plant.
  */
 export const POISONOUS_NAMES = `
 nightshade | en tomato; tomatoes; tomato plant | es tomate; jitomate; tomates cherry | fr tomate; tomate cerise | de Tomate; Kirschtomate; Cocktailtomate; Cherrytomate; Fleischtomate; Strauchtomate; Paradeiser; Paradiesapfel; Tomatenpflanze; Tomatensamen | it pomodoro; pomodori; pomodorino; pomodorini | pt tomate; tomateiro | nl tomaat; tomaten; kerstomaat; kerstomaten; cherrytomaat; cherrytomaten; trostomaat; vleestomaat | pl pomidor; pomidory; pomidorek; pomidorki; pomidora | la Lycopersicon; Lycopersicum

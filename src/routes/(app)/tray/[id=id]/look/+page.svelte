@@ -2,7 +2,7 @@
   import { cropNames } from '$words/containers.ts';
   import { tick } from 'svelte';
   import { dividedG } from '$core/shelf/weighing.ts';
-  import { answerLook } from '$core/diagnosis/causes.ts';
+  import { answerLook } from '$core/diagnosis/answer.ts';
   import { isGrass } from '$core/crops/traits.ts';
   import { cuesOf } from '$core/steps/ask.ts';
   import { lookFacts } from '$core/diagnosis/facts.ts';
