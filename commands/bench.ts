@@ -200,7 +200,7 @@ function studyOtherLaws(): void {
   const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
   const line = (name: string, told: Told) =>
     say(
-      `  ${name}: ${told.trays} trays; median error ${percent(told.error)} of the days, ${percent(told.covered)} within the range, bias ${percent(told.bias)}; dried out ${percent(told.dried)}, drowned ${percent(told.drowned)}; ${told.givenL.toFixed(0)} L given, ${told.lostL.toFixed(0)} L lost; false among cards that said ready ${percent(told.falseReady)}, late ${percent(told.falseLate)}`
+      `  ${name}: ${told.trays} trays; median error ${percent(told.error)} of the days, ${percent(told.covered)} within the range, bias ${percent(told.bias)}; dried out ${percent(told.dried)}, drowned ${percent(told.drowned)}; ${told.givenL.toFixed(0)} L given, ${told.lostL.toFixed(0)} L lost; false among cards that said ready ${percent(told.falseReady)} (looked at twice or more ${percent(told.falseReadyLooked)}), late ${percent(told.falseLate)}`
     );
   say(
     `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread, mould and clinging shells), four trays each. By habit of tapping, from the second tray on:`

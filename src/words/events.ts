@@ -117,6 +117,8 @@ export function eventWords(
       return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${measured(body.feedMl, units)} of feed` : ' with feed'}${peroxide(body, units)}`;
     case 'put-off':
       return `Put off to ${shortDate(body.until, locale)}`;
+    case 'stays-covered':
+      return `Left covered until ${shortDate(body.until, locale)}`;
     case 'looked':
       return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
     case 'felt':

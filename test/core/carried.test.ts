@@ -7,6 +7,7 @@ import { proposalOf } from '../../src/core/ahead/proposal.ts';
 import { standOf, standsOf } from '../../src/core/ahead/room.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { temperatureResponse } from '../../src/core/crops/temperature.ts';
+import { meanLate, OF_SEED } from '../../src/core/growth/germination.ts';
 import { MARKS, tableOptimumDays } from '../../src/core/growth/marks.ts';
 import { wholeYieldG } from '../../src/core/harvest/expected.ts';
 import { leavesForLight } from '../../src/core/sowing/carried.ts';
@@ -65,7 +66,14 @@ describe('what sprouts in a cupboard and is carried to light', () => {
           []
         );
         if (sowing.path.pressedD > 0) continue;
-        const table = tableOptimumDays(crop);
+        const book = tableOptimumDays(crop);
+        // The middle of what germination adds.
+        const added = book.rooted * meanLate(OF_SEED, OF_SEED.weights, 0)!;
+        const table = {
+          rooted: book.rooted + added,
+          lightReady: book.lightReady + added,
+          windowOpen: book.windowOpen + added
+        };
         const at = { cool: temperatureResponse(crop, 17), shelf: temperatureResponse(crop, 21) };
         const wait = meanWaitH(house.rhythm);
         const counted = sowing.path.domeDays !== null;

@@ -167,7 +167,7 @@ describe('whether a crop is ready', () => {
     const household = { ...home, places: new Map([shelf, cellar, bright].map((place) => [place.id, place])) };
     const events = grown();
     const tray = project(household, radishTray(), events);
-    const holds = holdsOf(household, tray, events, SOWN + 160 * 3_600_000);
+    const holds = holdsOf(household, tray, events, SOWN + 190 * HOUR);
     expect(holds.map(({ place }) => place.name)).to.have.members(['Cellar', 'Cold lamp']);
     const [one, other] = holds;
     // Ripe, it ages by warmth alone: as long in the dark as under a lamp, only paler.

@@ -83,7 +83,8 @@ describe('how a household tells what it sees', () => {
   it('is read off a log: told, left though the tray went on, and what was not asked is neither', () => {
     const of = (events: SowingEvent[], more = {}) => {
       const { state, path } = project(home, radishTray(more), [sown(), ...events]);
-      return cuesOf(state, path);
+      const { told, left } = cuesOf(state, path);
+      return { told, left };
     };
     expect(of([])).to.deep.equal({ told: [], left: [] });
     expect(of([looked(40, 'rooted', false)])).to.deep.equal({ told: ['rooted'], left: [] });

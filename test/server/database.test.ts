@@ -93,7 +93,8 @@ describe('the database', () => {
       '0017_readings.sql',
       '0018_reading.sql',
       '0019_mix_parts.sql',
-      '0020_stack_of.sql'
+      '0020_stack_of.sql',
+      '0021_slips.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -23,7 +23,7 @@ describe('what is derived', () => {
   after(() => database.drop());
 
   const derived = (tx: Tx) =>
-    tx`select id, ended_at, pace_mean, pace_variance, reliable_mean, reliable_variance, cues_told, cues_left, thirst_mean, thirst_variance
+    tx`select id, ended_at, pace_mean, pace_variance, reliable_mean, reliable_variance, cues_told, cues_left, answers_given, answers_contradicted, thirst_mean, thirst_variance
       from sowings order by id`;
 
   /** One write, as somebody makes it. */

@@ -23,8 +23,8 @@ import { natureOf, Plant } from './plant.ts';
 import type { Room } from './room.ts';
 import { Tray } from './tray.ts';
 
-/** How somebody taps: both ways, good news only, once near the cut, now and then wrong, or with days of silence. */
-export const HABITS = ['both', 'good-news', 'near-cut', 'wrong', 'silences'] as const;
+/** How somebody taps: both ways, good news only, once near the cut, now and then wrong, with days of silence, or a round or two late. */
+export const HABITS = ['both', 'good-news', 'near-cut', 'wrong', 'silences', 'late'] as const;
 export type Habit = (typeof HABITS)[number];
 
 /** A household of the world, with what it tells Brote of itself. */
@@ -57,6 +57,9 @@ export interface Grown {
   /** Cards that said ready, and how many of them of a tray that was not nearly so. */
   ready: number;
   falseReady: number;
+  /** The same of cards that were shown once it had been looked at twice or more. */
+  readyLooked: number;
+  falseReadyLooked: number;
   /** Threads were to be seen, it was lost to them, and the worst that had been said of mould before. */
   moulded: boolean;
   lostToMould: boolean;
@@ -68,6 +71,8 @@ export interface Grown {
 }
 
 const FORGETS = 0.04;
+/** Who is offered a cue again that they saw says something so often. */
+const SAYS_AGAIN = 0.5;
 const AREA = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as const;
 const LONGEST_D = 60;
 
@@ -135,7 +140,9 @@ export function grow(
   let tray: Tray | null = null;
   let said: MarkForecast | null = null;
   let readAt = now;
-  let [givenG, ready, falseReady, late, falseLate] = [0, 0, 0, 0, 0];
+  let [givenG, ready, falseReady, readyLooked, falseReadyLooked, late, falseLate] = [0, 0, 0, 0, 0, 0, 0];
+  /** Of each cue, how many rounds somebody who tells late still waits. */
+  const waits = new Map<Cue, number>();
   let [moulded, clung, mouldAt] = [false, false, -Infinity];
   let mouldSaid: MouldLevel = 'low';
   const silentFrom = now + (2 + chance.uniform() * 6) * DAY;
@@ -144,7 +151,12 @@ export function grow(
   const sees = (cue: Cue, at: Millis): boolean => {
     const is = plant.when(cue) !== null && plant.when(cue)! <= at;
     const nearly = plant.age > plant.nature[cue] * 0.96;
-    const seen = is || (nearly && chance.uniform() < 0.2);
+    let seen = is || (nearly && chance.uniform() < 0.2);
+    if (habit === 'late' && seen) {
+      const left = waits.get(cue) ?? (chance.uniform() < 0.5 ? 1 : 2);
+      waits.set(cue, left - 1);
+      seen = left <= 0;
+    }
     return chance.uniform() < (habit === 'wrong' ? 0.08 : 0.01) ? !seen : seen;
   };
   /** Said to be late where the plant is not there yet, or the medium is wet still. */
@@ -191,7 +203,7 @@ export function grow(
       }
     }
     let projected = project(facts, setup, events);
-    const { look, feel, notes } = askOf(projected, round, at);
+    const { look, again, feel, notes } = askOf(projected, round, at);
     const stands = tray !== null && feel.includes('standing') && tray.standsCm > 0.1;
     if (stands && habit !== 'near-cut' && chance.uniform() < 0.5)
       // Who pours off what still stands sees it, and some say so.
@@ -213,6 +225,10 @@ export function grow(
             ? look.cue === 'windowOpen' && seen
             : chance.uniform() < 0.93;
       if (answers) record(at, { type: 'looked', cue: look.cue, reached: seen });
+    } else if (tray && again && chance.uniform() < SAYS_AGAIN) {
+      const seen = sees(again, at);
+      const tells = habit !== 'near-cut' && (habit !== 'good-news' || seen);
+      if (tells) record(at, { type: 'looked', cue: again, reached: seen });
     }
     projected = project(facts, setup, events);
     let cut = false;
@@ -231,9 +247,14 @@ export function grow(
           if (isFalse(task.body.kind)) falseLate += 1;
         }
         if (task.body.kind === 'cut') {
-          ready += task.body.sure ? 1 : 0;
-          if (plant.age < plant.nature.windowOpen * 0.9) falseReady += task.body.sure ? 1 : 0;
-          else if (plant.when('windowOpen') !== null) cut = true;
+          const isReady = task.body.sure ? 1 : 0;
+          const isEarly = plant.age < plant.nature.windowOpen * 0.9 ? isReady : 0;
+          const looked = events.filter(({ body }) => body.type === 'looked').length >= 2;
+          ready += isReady;
+          falseReady += isEarly;
+          if (looked) [readyLooked, falseReadyLooked] = [readyLooked + isReady, falseReadyLooked + isEarly];
+          if (plant.age < plant.nature.windowOpen * 0.9) continue;
+          if (plant.when('windowOpen') !== null) cut = true;
           continue;
         }
         const body = ticked(task.body);
@@ -307,6 +328,8 @@ export function grow(
         lostG,
         ready,
         falseReady,
+        readyLooked,
+        falseReadyLooked,
         late,
         falseLate,
         moulded: moulded || lostToMould,

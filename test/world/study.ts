@@ -113,6 +113,8 @@ export interface Told {
   givenL: number;
   lostL: number;
   falseReady: number;
+  /** The same of trays that had been looked at twice or more. */
+  falseReadyLooked: number;
   /** Of cards that said late, how many were not. */
   falseLate: number;
 }
@@ -122,6 +124,7 @@ export function told(trays: readonly Grown[]): Told {
   const off = (tray: Grown) => (tray.said.p50 - tray.openedAt) / DAY / days(tray);
   const share = (of: (tray: Grown) => boolean) => trays.filter(of).length / Math.max(1, trays.length);
   const sum = (of: (tray: Grown) => number) => trays.reduce((all, tray) => all + of(tray), 0);
+  const part = (of: (tray: Grown) => number, all: (tray: Grown) => number) => sum(of) / Math.max(1, sum(all));
   return {
     trays: trays.length,
     error: median(trays.map((tray) => Math.abs(off(tray)))),
@@ -134,18 +137,18 @@ export function told(trays: readonly Grown[]): Told {
     clung: share(({ clung }) => clung),
     givenL: sum(({ givenG }) => givenG) / 1000,
     lostL: sum(({ lostG }) => lostG) / 1000,
-    falseLate:
-      sum((tray) => tray.falseLate) /
-      Math.max(
-        1,
-        sum((tray) => tray.late)
-      ),
-    falseReady:
-      sum((tray) => tray.falseReady) /
-      Math.max(
-        1,
-        sum((tray) => tray.ready)
-      )
+    falseLate: part(
+      (tray) => tray.falseLate,
+      (tray) => tray.late
+    ),
+    falseReady: part(
+      (tray) => tray.falseReady,
+      (tray) => tray.ready
+    ),
+    falseReadyLooked: part(
+      (tray) => tray.falseReadyLooked,
+      (tray) => tray.readyLooked
+    )
   };
 }
 

@@ -70,6 +70,7 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
       .required('Give the feed in mL.')
   }),
   'put-off': yup.object({ until: moment().required('Choose when it is to begin.') }),
+  'stays-covered': yup.object({ until: moment().required('Choose until when it stays covered.') }),
   looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
   felt: yup.object({ moisture: yup.string().oneOf(Object.keys(MOISTURE)).required() }),
   lifted: yup.object({ heft: yup.string().oneOf(Object.keys(HEFT)).required() }),

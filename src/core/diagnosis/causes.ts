@@ -78,6 +78,9 @@ const isOldGrass = (f: LookFacts): boolean =>
 /** Its cover has been off for a day or more. */
 const isUncovered = ({ now, projected: { state, path } }: LookFacts): boolean =>
   path.cover !== 'none' && (state.uncoveredAt ?? state.litAt ?? Infinity) < now - DAY;
+/** Five trays in six would have rooted by now. */
+const isLateToRoot = ({ now, projected: { forecast } }: LookFacts): boolean =>
+  forecast.chance('rooted', now) > 5 / 6;
 /** Leaves stand over the medium. */
 const hasLeaves = (f: LookFacts): boolean => f.ripeness > 0.6;
 
@@ -231,11 +234,11 @@ export const CAUSES = {
     };
   },
   'on-time': (f) => ({
-    weight: !isUncovered(f) && f.now < f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.2,
+    weight: !isUncovered(f) && !isLateToRoot(f) ? 0.9 : 0.2,
     because: [stage(f)]
   }),
   slow: (f) => ({
-    weight: !isUncovered(f) && f.now >= f.projected.forecast.marks.rooted.p90 ? 0.9 : 0.1,
+    weight: !isUncovered(f) && isLateToRoot(f) ? 0.9 : 0.1,
     because: [warmth(f)]
   }),
   // Seed leaves turn bitter as the first true leaf comes; what is cut by its height or tips has leaves all along.

@@ -8,10 +8,11 @@ import { DAY, type Millis, type Zone } from '../time/zone.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { phi } from '../stats/normal.ts';
 import { quantile, type MarkForecast } from './forecastMark.ts';
+import { OF_SEED, OF_STUBS } from './germination.ts';
 import { NEW_HOUSEHOLD } from './learn.ts';
 import { intervalsOf, NOTHING_HEARD, type Answering, type Heard, type Interval, type Look } from './looks.ts';
 import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
-import { messageFrom, momentsOf, normed, pacePrior, STAGE_SD, type Prior } from './pace.ts';
+import { messageFrom, momentsOf, normed, overGermination, pacePrior, STAGE_SD, type Prior } from './pace.ts';
 import {
   clockOn,
   firstLight,
@@ -22,14 +23,15 @@ import {
   type Sources,
   type Way
 } from './paceClocks.ts';
-import { PaceGrid, type OnGrid } from './paceGrid.ts';
+import { PaceGrid, type Reached, type OnGrid } from './paceGrid.ts';
+import { SPREAD } from './spread.ts';
 import { ANYBODY, leavesOf, RELIABLE, type CueMark, type Telling } from './telling.ts';
 
 /**
  * Which way of working out windows this is. It is raised with every change that moves one: a household is then told that an
  * update moved its window. Tests hold the windows of each version.
  */
-export const FORECAST_VERSION = 2;
+export const FORECAST_VERSION = 3;
 
 /** Where a sowing stood from a moment on. */
 export interface Stay {
@@ -69,6 +71,8 @@ export interface ForecastInput {
   pressedAt?: Millis | null;
   /** When the weight or lid came off, where it did. */
   uncoveredAt?: Millis | null;
+  /** Its grower leaves what lies over it until then, where they chose to. */
+  coveredUntil?: Millis;
   /** When it came to light, where it did. */
   litAt: Millis | null;
   /** What is due waits so long for a round, on average, h; not at all where not given. */
@@ -109,13 +113,14 @@ export function forecast(input: ForecastInput): Forecast {
   const { crop, heard = NOTHING_HEARD } = input;
   const table = tableOptimumDays(crop);
   const sources = sourcesOf(input);
-  const prior = pacePrior(input.belief, crop.durationCv);
+  const prior = pacePrior(input.belief, crop.durationCv, germinationOf(input));
   const lighting: Lighting = {
     lightFrom: input.lightFrom,
     domeDays: input.domeDays ?? null,
     coveredOnD: input.coveredOnD ?? 0,
     pressedAt: input.pressedAt ?? null,
     uncoveredAt: input.uncoveredAt ?? null,
+    coveredUntil: input.coveredUntil ?? -Infinity,
     litAt: input.litAt,
     sownAt: input.sownAt,
     waitH: input.waitH ?? 0,
@@ -123,35 +128,31 @@ export function forecast(input: ForecastInput): Forecast {
     untold: untoldOf(input, prior, sources, table)
   };
   const wayOf = waysOf(crop, sources, lighting);
-  const grid = new PaceGrid(prior.paces, table, sources, wayOf);
   const offered = isOffered(prior, wayOf, sources, table);
   const said = saidOf(heard, offered, answeringBy(input.telling));
-  const told = toldOn(grid, said);
+  const { grid, told } = toldOn(new PaceGrid(prior, table, sources, wayOf), said);
   const weights = weighed(prior, [...told.values()]);
-  const pace = momentsOf(prior.paces, weights);
-  const clock = clockOn(wayOf(pace.mean), sources);
-  const chances = new Map<Mark, (at: Millis) => number>();
-  const chanceOf = (mark: Mark): ((at: Millis) => number) => {
-    const own = told.get(mark);
-    if (!own) return grid.plainChance(weights, mark);
-    const others = [...told.values()].filter((one) => one !== own);
-    return grid.seenChance(weighed(prior, others), own);
+  const pace = momentsOf(prior, weights);
+  const clock = clockOn(wayOf(pace.mean, pace.late), sources);
+  const reached = new Map<Mark, Reached>();
+  const reachedOf = (mark: Mark): Reached => {
+    let of = reached.get(mark);
+    if (!of) {
+      const own = told.get(mark);
+      const others = () =>
+        weighed(
+          prior,
+          [...told.values()].filter((one) => one !== own)
+        );
+      reached.set(mark, (of = own ? grid.seenChance(others(), own) : grid.plainChance(weights, mark)));
+    }
+    return of;
   };
-  const chance = (mark: Mark, at: Millis): number => {
-    let of = chances.get(mark);
-    if (!of) chances.set(mark, (of = chanceOf(mark)));
-    return of(at);
-  };
+  const chance = (mark: Mark, at: Millis): number => reachedOf(mark).by(at);
   const marks = byMark(
     (mark) =>
       new LazyMark(
-        (share) =>
-          quantile(
-            share,
-            (at) => chance(mark, at),
-            (x) => clock.when(Math.exp(x)),
-            { mean: Math.log(table[mark]) + pace.mean, sd: Math.hypot(pace.sd, STAGE_SD) }
-          ),
+        (share) => quantile(share, reachedOf(mark), (x) => clock.when(Math.exp(x))),
         () => isSeen(heard, mark, chance)
       )
   );
@@ -170,15 +171,15 @@ export function forecast(input: ForecastInput): Forecast {
       const looks = heard.looks.filter(({ eventId }) => eventId !== look.eventId);
       const rest = saidOf({ ...heard, looks }, offered, answeringBy(input.telling)).get(look.mark);
       const by = rest
-        ? grid.seenChance(others, grid.hear(look.mark, rest))(look.at)
-        : grid.plainChance(others, look.mark)(look.at);
+        ? grid.seenChance(others, { mark: look.mark, intervals: rest }).by(look.at)
+        : grid.plainChance(others, look.mark).by(look.at);
       return look.reached ? by : 1 - by;
     },
-    message: () => messageOf(crop, saidOf(heard, offered), sources, wayOf),
+    message: () => messageOf(input, saidOf(heard, offered), sources, wayOf),
     reliable: () => {
       const told = new Set(heard.looks.map(({ mark }) => mark));
       return messageOf(
-        crop,
+        input,
         saidOf(heard, offered, (mark) => (told.has(mark) ? RELIABLE : SAYS_NOTHING)),
         sources,
         wayOf
@@ -187,12 +188,21 @@ export function forecast(input: ForecastInput): Forecast {
   };
 }
 
+const germinationOf = ({ headStart = 0 }: ForecastInput) => (headStart > 0 ? OF_STUBS : OF_SEED);
+
 /** What a sowing says of its household with its crop, told against what a new household believes. */
-function messageOf(crop: Crop, said: Said, sources: Sources, wayOf: (pace: number) => Way): Gaussian | null {
+function messageOf(
+  input: ForecastInput,
+  said: Said,
+  sources: Sources,
+  wayOf: (pace: number, late: number) => Way
+): Gaussian | null {
   if (said.size === 0) return null;
-  const { paces } = pacePrior(NEW_HOUSEHOLD, crop.durationCv);
-  const told = toldOn(new PaceGrid(paces, tableOptimumDays(crop), sources, wayOf), said);
-  return messageFrom(NEW_HOUSEHOLD, crop.durationCv, paces, productOf(paces.length, [...told.values()]));
+  const { crop } = input;
+  const prior = pacePrior(NEW_HOUSEHOLD, crop.durationCv, germinationOf(input));
+  const { told } = toldOn(new PaceGrid(prior, tableOptimumDays(crop), sources, wayOf), said);
+  const agrees = productOf(prior.weights.length, [...told.values()]);
+  return messageFrom(NEW_HOUSEHOLD, crop.durationCv, prior.paces, overGermination(prior, agrees));
 }
 
 const byMark = <T>(of: (mark: Mark) => T): Record<Mark, T> =>
@@ -232,16 +242,17 @@ const OFFERED = 0.05;
 
 /** Whether a cue was offered at a moment, by what was believed before anything was seen. */
 function isOffered(
-  { paces, weights }: Prior,
-  wayOf: (pace: number) => Way,
+  prior: Prior,
+  wayOf: (pace: number, late: number) => Way,
   sources: Sources,
   table: Record<Mark, number>
 ): (mark: Mark, at: Millis) => boolean {
-  const { mean, sd } = momentsOf(paces, weights);
-  const { tau } = clockOn(wayOf(mean), sources);
+  const { mean, sd, late } = momentsOf(prior, prior.weights);
+  const { tau } = clockOn(wayOf(mean, late), sources);
   return (mark, at) => {
     const shows = tau(at);
-    return shows > 0 && phi((Math.log(shows / table[mark]) - mean) / Math.hypot(sd, STAGE_SD)) >= OFFERED;
+    const spread = Math.hypot(sd, STAGE_SD, (SPREAD.germination * table.rooted) / table[mark]);
+    return shows > 0 && phi((Math.log(shows / table[mark]) - mean) / spread) >= OFFERED;
   };
 }
 
@@ -261,18 +272,19 @@ const LATE_SD = 1.2816;
 
 function untoldOf(
   { telling, litAt, heard = NOTHING_HEARD }: ForecastInput,
-  { paces, weights }: Prior,
+  prior: Prior,
   { warm }: Sources,
   table: Record<Mark, number>
 ): NonNullable<Lighting['untold']> {
   if (!telling || litAt !== null) return {};
-  const { mean, sd } = momentsOf(paces, weights);
-  const late = Math.exp(mean + LATE_SD * Math.hypot(sd, STAGE_SD));
+  const { mean, sd } = momentsOf(prior, prior.weights);
+  const late = (mark: Mark) =>
+    Math.exp(mean + LATE_SD * Math.hypot(sd, STAGE_SD, (SPREAD.germination * table.rooted) / table[mark]));
   const isSaid = (mark: Mark) => heard.looks.some((look) => look.mark === mark && look.reached);
   const of = (mark: 'rooted' | 'lightReady') => ({
     // What was said is dealt with then.
     chance: isSaid(mark) ? 0 : Math.max(0, 1 - telling.answers[mark] / ANYBODY.answers),
-    askedAt: warm.when(table[mark] * late)
+    askedAt: warm.when(table[mark] * late(mark))
   });
   return { rooted: of('rooted'), lightReady: of('lightReady') };
 }
@@ -284,7 +296,8 @@ const answeringBy =
   (telling: Telling | undefined) =>
   (mark: Mark): Answering => {
     const answers = telling?.answers[mark as CueMark];
-    return answers === undefined ? ANYBODY : { answers, leaves: leavesOf(answers) };
+    if (!telling || answers === undefined) return ANYBODY;
+    return { answers, leaves: leavesOf(answers), errs: telling.errs };
   };
 
 /** What was said of each mark, and what was not although it was offered; marks of which nothing was are left out. */
@@ -303,20 +316,40 @@ const saidOf = (
     })
   );
 
-const toldOn = (grid: PaceGrid, said: Said): Map<Mark, OnGrid> =>
-  new Map([...said].map(([mark, intervals]) => [mark, grid.hear(mark, intervals)]));
+/**
+ * What was said of each mark on a grid: first of the marks that light has no part in, then, with the clocks switching where those
+ * have each pace's germination, of all others.
+ */
+function toldOn(grid: PaceGrid, said: Said): { grid: PaceGrid; told: Map<Mark, OnGrid> } {
+  const told = new Map<Mark, OnGrid>();
+  const hear = (on: PaceGrid, marks: readonly Mark[]) => {
+    for (const mark of marks) {
+      const intervals = said.get(mark);
+      if (intervals) told.set(mark, on.hear(mark, intervals));
+    }
+  };
+  hear(grid, MARKS.slice(0, 2));
+  const informed = told.size > 0 ? grid.expecting(weighed(grid.prior, [...told.values()])) : grid;
+  hear(informed, MARKS.slice(2));
+  return { grid: informed, told };
+}
 
 function productOf(size: number, told: readonly OnGrid[]): Float64Array {
   const product = new Float64Array(size).fill(1);
-  for (const { agrees } of told)
-    for (let index = 0; index < size; index += 1) product[index]! *= agrees[index]!;
+  for (const { agrees } of told) for (let cell = 0; cell < size; cell += 1) product[cell]! *= agrees[cell]!;
   return product;
 }
 
 /** The prior, weighed by how well each pace agrees with what was seen; as it was where nothing agrees at all. */
 function weighed({ weights }: Prior, told: readonly OnGrid[]): Float64Array {
-  const after = productOf(weights.length, told).map((agrees, index) => agrees * weights[index]!);
-  return after.some((weight) => weight > 0) ? normed(after) : weights;
+  if (told.length === 0) return weights;
+  const after = productOf(weights.length, told);
+  let all = 0;
+  for (let cell = 0; cell < after.length; cell += 1) {
+    after[cell]! *= weights[cell]!;
+    all += after[cell]!;
+  }
+  return all > 0 ? normed(after) : weights;
 }
 
 /** Whether somebody saw a mark, and that is believed: a slip of the thumb at six hours is not. */

@@ -17,15 +17,13 @@ const MOST_STEPS = 40;
 /**
  * The moment by which something has happened with a chance: found where the chance, as a standard normal, is nearly a line
  * over ln of the clock. Infinity where it never comes to that.
- * @param chance never falling over time
+ * @param reached never falling over time, with mean and spread of x for the first guess
  * @param at the moment at which the clock of a middling pace shows e^x optimum days
- * @param line of the first guess: mean and spread of x
  */
 export function quantile(
   share: number,
-  chance: (at: Millis) => number,
-  at: (x: number) => Millis,
-  { mean, sd }: { mean: number; sd: number }
+  { by: chance, mean, sd }: { by: (at: Millis) => number; mean: number; sd: number },
+  at: (x: number) => Millis
 ): Millis {
   const aim = phiInverse(share);
   let [low, high] = [-Infinity, Infinity];

@@ -3,6 +3,7 @@ import type { Forecast } from './forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
 import { beliefFor, beliefWithout, learn, type HouseholdBelief } from './learn.ts';
+import { NO_SLIPS, together, type Slips } from './slips.ts';
 import {
   countsOf,
   countsWithout,
@@ -21,6 +22,8 @@ export interface Learned {
   underWay: readonly SowingLearned[];
   /** What was told and left of the cues of those that ended. */
   cues?: CueCounts;
+  /** How often answers about them were contradicted. */
+  slips?: Slips;
 }
 
 /** What a sowing, or several of one crop together, said of H + h. */
@@ -67,6 +70,7 @@ export const reliableOf = ({
 interface Known {
   belief: HouseholdBelief;
   cues: CueCounts;
+  slips: Slips;
   telling: Telling;
   own: ReadonlyMap<string, { cropKey: string; message: Gaussian | null; cues: Cues | undefined }>;
 }
@@ -82,7 +86,11 @@ function knownOf(learned: Learned): Known {
       underWay.flatMap((one) => one.cues ?? []),
       learned.cues
     );
-    const telling = tellingOf(cues);
+    const slips = together([
+      ...(learned.slips ? [learned.slips] : []),
+      ...underWay.flatMap((one) => one.cues?.slips ?? [])
+    ]);
+    const telling = tellingOf(cues, slips);
     const messageOf = ({ message, reliable = null }: Said) => relied(message, reliable, telling.trust);
     const own = new Map(
       underWay.map((one) => [one.sowingId, { cropKey: one.cropKey, message: messageOf(one), cues: one.cues }])
@@ -91,7 +99,7 @@ function knownOf(learned: Learned): Known {
       const message = messageOf(one);
       return message ? [{ cropKey: one.cropKey, message }] : [];
     });
-    known.set(learned, (found = { belief: learn(said), cues, telling, own }));
+    known.set(learned, (found = { belief: learn(said), cues, slips, telling, own }));
   }
   return found;
 }
@@ -109,9 +117,15 @@ export function learnedBelief(learned: Learned | undefined, crop: Crop, exceptId
 
 /** How the household tells what it sees, leaving out what one sowing shows of that itself. */
 export function learnedTelling(learned: Learned, exceptId?: string): Telling {
-  const { cues, telling, own } = knownOf(learned);
+  const { cues, slips, telling, own } = knownOf(learned);
   const mine = exceptId === undefined ? undefined : own.get(exceptId)?.cues;
-  return mine && mine.told.length + mine.left.length > 0 ? tellingOf(countsWithout(cues, mine)) : telling;
+  if (!mine || mine.told.length + mine.left.length === 0) return telling;
+  const said = mine.slips ?? NO_SLIPS;
+  const otsaid = {
+    answers: slips.answers - said.answers,
+    contradicted: slips.contradicted - said.contradicted
+  };
+  return tellingOf(countsWithout(cues, mine), otsaid);
 }
 
 /** What a household has learned of one crop, for people. */

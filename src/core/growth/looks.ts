@@ -1,5 +1,6 @@
 import type { Millis } from '../time/zone.ts';
 import type { Mark } from './marks.ts';
+import { ERRS } from './slips.ts';
 import { ANYBODY } from './telling.ts';
 
 /** What one look said of a mark. */
@@ -21,12 +22,19 @@ export interface Heard {
 
 export const NOTHING_HEARD: Heard = { looks: [], silent: {}, darkUntil: null };
 
-/** A look errs so often, either way (docs/model.md, 5). */
-const ERRS = 0.03;
+/**
+ * So often early cues are answered by one's own calendar, and not by the tray: a weight is left on for four days, and "not yet"
+ * says no more than that (docs/model.md, 5).
+ */
+const BY_CALENDAR = 0.2;
+const EARLY_CUES: readonly Mark[] = ['rooted', 'lightReady'];
+
 /** Of those who answer, so many leave a mark untouched that is there; so many answer at all. */
 export interface Answering {
   answers: number;
   leaves: number;
+  /** A look errs so often, either way; as anybody's where it is not given. */
+  errs?: number;
 }
 
 /** A stretch in which a mark may have been reached, with how well that agrees with all that was said of it. */
@@ -49,7 +57,7 @@ const ALIKE = 0.003;
 export function intervalsOf(
   { looks, silent }: Heard,
   mark: Mark,
-  { answers, leaves }: Answering = ANYBODY
+  { answers, leaves, errs = ERRS }: Answering = ANYBODY
 ): Interval[] {
   const said = looks.filter((look) => look.mark === mark);
   const unsaid = silent[mark] ?? [];
@@ -63,14 +71,18 @@ export function intervalsOf(
   let left = 0;
   for (const { reached } of points)
     if (reached === null) left += 1;
-    else looked *= reached ? 1 - ERRS : ERRS;
+    else looked *= reached ? 1 - errs : errs;
   const agreesNow = () => looked * (answers * leaves ** left + 1 - answers);
   const all: Interval[] = [{ from: -Infinity, until: points[0]!.at, agrees: agreesNow() }];
   points.forEach(({ at, reached }, index) => {
     if (reached === null) left -= 1;
-    else looked *= reached ? ERRS / (1 - ERRS) : (1 - ERRS) / ERRS;
+    else looked *= reached ? errs / (1 - errs) : (1 - errs) / errs;
     all.push({ from: at, until: points[index + 1]?.at ?? Infinity, agrees: agreesNow() });
   });
+  // A calendar has its own day for each cue: any of the n + 1 ways to answer n times is as likely as another.
+  if (EARLY_CUES.includes(mark) && said.some(({ reached }) => !reached))
+    for (const interval of all)
+      interval.agrees = (1 - BY_CALENDAR) * interval.agrees + BY_CALENDAR / (said.length + 1);
   return merged(all);
 }
 

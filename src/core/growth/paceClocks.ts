@@ -16,6 +16,8 @@ export interface Lighting {
   /** When it was pressed, where that comes once it has rooted. */
   pressedAt: Millis | null;
   uncoveredAt: Millis | null;
+  /** Its grower leaves what lies over it until then; -Infinity where nobody chose. */
+  coveredUntil: Millis;
   litAt: Millis | null;
   sownAt: Millis;
   /** What is due waits so long for somebody to come by, on average, h. */
@@ -104,21 +106,30 @@ class Warmth {
   }
 }
 
-/** The way of each pace, ln against the table: both switches stand at its own stages. */
-export function waysOf(crop: Crop, sources: Sources, lighting: Lighting): (pace: number) => Way {
+/**
+ * The way of each pace, ln against the table, with the share that germination adds to the time to `rooted`: both switches stand
+ * at its own stages.
+ */
+export function waysOf(
+  crop: Crop,
+  sources: Sources,
+  lighting: Lighting
+): (pace: number, late: number) => Way {
   const table = tableOptimumDays(crop);
   const inDark = lighting.lightFrom === null && lighting.litAt === null;
   const { warm: here, then } = sources;
   const { warm: there, lit } = then ?? sources;
-  return (pace) => {
+  return (pace, late) => {
     const k = Math.exp(pace);
-    const readyTau = table.lightReady * k;
-    const openTau = table.windowOpen * k;
+    const germinates = table.rooted * late;
+    const rootedTau = (table.rooted + germinates) * k;
+    const readyTau = (table.lightReady + germinates) * k;
+    const openTau = (table.windowOpen + germinates) * k;
     if (inDark) {
       const readyAt = here.when(readyTau);
       return { ...WARM, readyTau, readyAt, openTau, openAt: here.when(openTau), warmOpen: openTau };
     }
-    const litAt = firstLight(lighting, (mark) => here.when(mark === 'rooted' ? table.rooted * k : readyTau));
+    const litAt = firstLight(lighting, (mark) => here.when(mark === 'rooted' ? rootedTau : readyTau));
     const carriedAt = then === null ? Infinity : litAt;
     const warm = new Warmth(here, there, carriedAt);
     const readyAt = warm.when(readyTau);
@@ -206,8 +217,18 @@ export function clockOn(way: Way, sources: Sources): PaceClock {
  * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
  */
 export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lightReady') => Millis): Millis {
-  const { lightFrom, domeDays, coveredOnD, pressedAt, uncoveredAt, litAt, sownAt, waitH, darkUntil } =
-    lighting;
+  const {
+    lightFrom,
+    domeDays,
+    coveredOnD,
+    pressedAt,
+    uncoveredAt,
+    coveredUntil,
+    litAt,
+    sownAt,
+    waitH,
+    darkUntil
+  } = lighting;
   const dealtWithAt = (mark: 'rooted' | 'lightReady'): Millis => {
     const at = reachedAt(mark);
     const { chance, askedAt } = lighting.untold?.[mark] ?? { chance: 0, askedAt: at };
@@ -216,12 +237,13 @@ export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lig
   if (litAt !== null) return litAt;
   if (lightFrom === null) return Infinity;
   if (lightFrom === 'sown') return sownAt;
-  const uncovers = uncoveredAt ?? (pressedAt ?? dealtWithAt('rooted')) + coveredOnD * DAY;
+  const uncovers =
+    uncoveredAt ?? Math.max((pressedAt ?? dealtWithAt('rooted')) + coveredOnD * DAY, coveredUntil);
   const due =
     lightFrom === 'rooted'
       ? uncovers
       : domeDays !== null
         ? uncovers + domeDays * DAY
         : Math.max(dealtWithAt('lightReady'), uncovers);
-  return Math.max(due + waitH * HOUR, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
+  return Math.max(due + waitH * HOUR, coveredUntil, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }

@@ -1,4 +1,5 @@
 import type { Gaussian } from '../stats/gaussian.ts';
+import { errsOf, NO_SLIPS, type Slips } from './slips.ts';
 
 /** Marks that a person is asked to look for on the round. */
 export const CUE_MARKS = ['rooted', 'lightReady', 'windowOpen'] as const;
@@ -8,6 +9,8 @@ export type CueMark = (typeof CUE_MARKS)[number];
 export interface Cues {
   told: readonly CueMark[];
   left: readonly CueMark[];
+  /** How often the answers contradict each other; not at all where it is left out. */
+  slips?: Slips;
 }
 
 /** In how many sowings each mark was told, and left, in the order of the marks. */
@@ -19,6 +22,8 @@ export interface Telling {
   answers: Readonly<Record<CueMark, number>>;
   /** How far its silences can be relied on where it told in the end: 0 as for anybody, 1 fully. */
   trust: number;
+  /** How often an answer of theirs is wrong, either way. */
+  errs: number;
 }
 
 /**
@@ -60,7 +65,7 @@ export const countsWithout = (counts: CueCounts, own: Cues): CueCounts =>
  * How a household tells, by its sowings so far: a later stage that was seen while an earlier cue was left untouched says that
  * it does not tell that one. Somebody who looks only near the cut is relied on there, and not before.
  */
-export function tellingOf(counts: CueCounts): Telling {
+export function tellingOf(counts: CueCounts, slips: Slips = NO_SLIPS): Telling {
   let [sum, weight] = [ANYBODY.answers * BEFORE, BEFORE as number];
   const each = CUE_MARKS.map((mark, at) => {
     const [told, left] = counts[at] ?? [0, 0];
@@ -72,7 +77,8 @@ export function tellingOf(counts: CueCounts): Telling {
   const trust = (sum / weight - ANYBODY.answers) / (SURE_AT - ANYBODY.answers);
   return {
     answers: Object.fromEntries(each) as Record<CueMark, number>,
-    trust: Math.min(1, Math.max(0, trust))
+    trust: Math.min(1, Math.max(0, trust)),
+    errs: errsOf(slips)
   };
 }
 

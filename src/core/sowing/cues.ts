@@ -1,10 +1,11 @@
 import { CUE_MARKS, type CueMark, type Cues } from '../growth/telling.ts';
 import type { Path } from '../supplies/methods/path.ts';
+import { slipsOf } from '../growth/slips.ts';
 import type { SowingState } from './reduce.ts';
 
 /** Of a sowing's cues: what its household told, and what it left although the sowing went on past it. */
 export function cuesOf(state: SowingState, { blackout }: Pick<Path, 'blackout'>): Cues {
-  const { looks, uncoveredAt, litAt } = state.first ?? state;
+  const { looks, uncoveredAt, litAt, staysCovered } = state.first ?? state;
   const isTold = (mark: CueMark): boolean => looks.some((look) => look.mark === mark);
   const isPast: Record<CueMark, boolean> = {
     rooted: uncoveredAt !== null || litAt !== null || isTold('lightReady') || isTold('windowOpen'),
@@ -14,6 +15,10 @@ export function cuesOf(state: SowingState, { blackout }: Pick<Path, 'blackout'>)
   };
   return {
     told: CUE_MARKS.filter(isTold),
-    left: CUE_MARKS.filter((mark) => !isTold(mark) && isPast[mark])
+    slips: slipsOf(looks),
+    // Who goes by their own calendar has answered in another way.
+    left: CUE_MARKS.filter(
+      (mark) => !isTold(mark) && isPast[mark] && (mark === 'windowOpen' || staysCovered.length === 0)
+    )
   };
 }

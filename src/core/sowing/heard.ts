@@ -6,7 +6,7 @@ import type { SowingState } from './reduce.ts';
 
 type Grew = Pick<
   SowingState,
-  'looks' | 'dealtAt' | 'pressedAt' | 'uncoveredAt' | 'litAt' | 'sownAt' | 'regrowsSince'
+  'looks' | 'dealtAt' | 'staysCovered' | 'pressedAt' | 'uncoveredAt' | 'litAt' | 'sownAt' | 'regrowsSince'
 >;
 
 /** What is done less than so long after something else is done on the same round. */
@@ -17,7 +17,10 @@ const ROUND_H = 4;
  * untouched is one in which they could have said it; a round in which they spoke of that cue is none.
  */
 export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>): Heard {
-  const { looks, dealtAt } = state;
+  const { looks, dealtAt, staysCovered } = state;
+  // Whoever chose to leave it covered was not asked meanwhile.
+  const isAsked = (at: Millis) =>
+    staysCovered.every(({ from, until }) => at < from - ROUND_H * HOUR || at >= until);
   const rounds = dealtAt.filter((at, index) => (dealtAt[index + 1] ?? Infinity) - at >= ROUND_H * HOUR);
   const silentFor = (cue: Cue): Millis[] => {
     const stage = stageOf(state, path, cue);
@@ -28,7 +31,7 @@ export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>)
     // Both are in the order of time: one walk through both.
     let next = 0;
     return rounds.filter((at) => {
-      if (at <= stage.from || at >= until) return false;
+      if (at <= stage.from || at >= until || (cue !== 'windowOpen' && !isAsked(at))) return false;
       while (next < spoken.length && spoken[next]!.at <= at - ROUND_H * HOUR) next += 1;
       return next === spoken.length || spoken[next]!.at >= at + ROUND_H * HOUR;
     });
@@ -65,7 +68,10 @@ function stageOf(
       return sownAt === null || regrowsSince !== null ? null : during(sownAt, rootedAt);
     case 'lightReady':
       return blackout && regrowsSince === null
-        ? during(rootedAt, Math.min(lit, lookedAt('windowOpen')))
+        ? during(
+            Math.min(uncoveredAt ?? Infinity, lookedAt('lightReady', 'windowOpen')),
+            Math.min(lit, lookedAt('windowOpen'))
+          )
         : null;
     case 'windowOpen':
       return during(

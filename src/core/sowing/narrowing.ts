@@ -13,7 +13,15 @@ export interface Narrowing {
   event: SowingEvent;
 }
 
-const MOVES_IT = new Set<EventType>(['sown', 'pressed', 'uncovered', 'lit', 'moved', ...DEALS]);
+const MOVES_IT = new Set<EventType>([
+  'sown',
+  'pressed',
+  'uncovered',
+  'lit',
+  'stays-covered',
+  'moved',
+  ...DEALS
+]);
 /** More lines than this nobody reads: of more, these are drawn, evenly among them, the first and the last. */
 const MOST_LINES = 24;
 /** What moves it less than this is not worth a line. */

@@ -16,7 +16,7 @@ import { NEW_THIRST, sowingThirst, thirstBelief, type ThirstLearned } from '../w
 import { suitOf, type Suit } from '../growth/suit.ts';
 import { observe, type Gaussian } from '../stats/gaussian.ts';
 import { heardOf } from './heard.ts';
-import { reduceEvents, type SowingState } from './reduce.ts';
+import { coveredUntil, reduceEvents, type SowingState } from './reduce.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
 /** What the core must know of the household to follow its sowings. */
@@ -172,6 +172,7 @@ const fromSeed = (
     coveredOnD: coveredOnD(path),
     pressedAt: path.pressesLate ? state.pressedAt : null,
     uncoveredAt: state.uncoveredAt,
+    coveredUntil: coveredUntil(state),
     litAt: state.litAt,
     waitH: meanWaitH(rhythm),
     heard: heardOf(state.first ?? state, path),

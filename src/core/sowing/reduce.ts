@@ -52,6 +52,12 @@ export interface Contradiction {
   notYetAt: Millis;
 }
 
+/** From one moment to another. */
+export interface Stretch {
+  from: Millis;
+  until: Millis;
+}
+
 /** One line of a sowing's log. */
 export interface LogLine {
   event: SowingEvent;
@@ -75,6 +81,8 @@ export interface SowingState {
   pressedAt: Millis | null;
   uncoveredAt: Millis | null;
   litAt: Millis | null;
+  /** Stretches for which its grower left what lies over it where it was. */
+  staysCovered: Stretch[];
   moves: { from: Millis; placeId: string }[];
   /** The last word on each cue. */
   seen: CueSeen[];
@@ -102,7 +110,15 @@ export interface SowingState {
   /** What its first growth was and what was said of it, once it grows again. */
   first: Pick<
     SowingState,
-    'seen' | 'looks' | 'dealtAt' | 'sownAt' | 'pressedAt' | 'uncoveredAt' | 'litAt' | 'regrowsSince'
+    | 'seen'
+    | 'looks'
+    | 'dealtAt'
+    | 'staysCovered'
+    | 'sownAt'
+    | 'pressedAt'
+    | 'uncoveredAt'
+    | 'litAt'
+    | 'regrowsSince'
   > | null;
   kept: Kept[];
   /** What was done to its emptied container. */
@@ -146,6 +162,7 @@ export const newState = (): SowingState => ({
   pressedAt: null,
   uncoveredAt: null,
   litAt: null,
+  staysCovered: [],
   moves: [],
   seen: newSeen(),
   looks: [],
@@ -234,12 +251,18 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
     case 'uncovered':
       if (state.uncoveredAt !== null || state.sownAt === null) return false;
       state.uncoveredAt = at;
+      endStay(state, at);
       if (state.litAt === null) state.stage = 'blackout';
       return true;
     case 'lit':
       if (state.litAt !== null || state.sownAt === null) return false;
       state.litAt = at;
+      endStay(state, at);
       state.stage = 'light';
+      return true;
+    case 'stays-covered':
+      if (state.sownAt === null || state.litAt !== null) return false;
+      state.staysCovered.push({ from: at, until: body.until });
       return true;
     case 'put-off':
       if (state.soakedAt !== null || state.sownAt !== null) return false;
@@ -306,8 +329,18 @@ function cut(
   if (!last && state.cutShare < 0.999) return;
   if (!again) return end(state, at);
   if (state.growth === 0) {
-    const { seen, looks, dealtAt, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince } = state;
-    state.first = { seen, looks, dealtAt, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince };
+    const { seen, looks, dealtAt, staysCovered, sownAt, pressedAt, uncoveredAt, litAt, regrowsSince } = state;
+    state.first = {
+      seen,
+      looks,
+      dealtAt,
+      staysCovered,
+      sownAt,
+      pressedAt,
+      uncoveredAt,
+      litAt,
+      regrowsSince
+    };
   }
   state.growth += 1;
   state.regrowsSince = at;
@@ -350,6 +383,16 @@ function look(
   seen.notYetAt = at;
   return true;
 }
+
+/** Whoever takes its cover off sooner than was chosen has chosen anew. */
+function endStay({ staysCovered }: SowingState, at: Millis): void {
+  const last = staysCovered.at(-1);
+  if (last && last.until > at) staysCovered[staysCovered.length - 1] = { ...last, until: at };
+}
+
+/** Until when what lies over it stays, by its grower's choice; -Infinity where nobody chose. */
+export const coveredUntil = ({ staysCovered }: Pick<SowingState, 'staysCovered'>): Millis =>
+  staysCovered.reduce((latest, { until }) => Math.max(latest, until), -Infinity);
 
 function end(state: SowingState, at: Millis): void {
   state.stage = 'ended';

@@ -1,7 +1,7 @@
 import { coveredOnD, type CoverKind } from '../supplies/methods/path.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Projected } from './project.ts';
-import type { Stage } from './reduce.ts';
+import { coveredUntil, type Stage } from './reduce.ts';
 
 type Staged = Pick<Projected, 'state' | 'path' | 'forecast' | 'firstGrowth'>;
 
@@ -29,10 +29,14 @@ export const isPressed = ({ path, state }: Pick<Projected, 'path' | 'state'>): b
   state.stage === 'press' && (!path.pressesLate || state.pressedAt !== null);
 
 /**
- * When its weight or lid came off, or is expected to: once it has rooted, and where it is pressed for longer, after that.
+ * When its weight or lid came off, or is expected to: once it has rooted, and where it is pressed for longer, or left covered by
+ * choice, after that.
  * @param rootedAt when it has rooted, as it was seen or as it is expected
  */
 export const uncoversAt = ({ path, state }: Pick<Projected, 'path' | 'state'>, rootedAt: Millis): Millis =>
   state.uncoveredAt ??
   (path.blackout ? null : state.litAt) ??
-  (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) + coveredOnD(path) * DAY;
+  Math.max(
+    (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) + coveredOnD(path) * DAY,
+    coveredUntil(state)
+  );

@@ -2,7 +2,7 @@ import { isSoaked } from '../crops/crop.ts';
 import type { MouldRisk } from '../diagnosis/mould.ts';
 import { CUES, type Cue } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
-import { lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
+import { coveredUntil, lastSaw, sawLately, type Contradiction } from '../sowing/reduce.ts';
 import { beginsAt, sowableAt } from '../sowing/soak.ts';
 import { stageAt, uncoversAt } from '../sowing/stage.ts';
 import type { Look } from '../growth/looks.ts';
@@ -20,6 +20,9 @@ import { keyOf } from './ticked.ts';
 
 /** A cue is looked for from this chance on of having been reached by the next round. */
 const LOOK_CHANCE = 0.05;
+
+/** A cue that was seen is asked for again after so long: once a day, and a little before the same hour. */
+const AGAIN_MS = 20 * HOUR;
 
 /** Who has just answered “not yet” is not asked again before so long. */
 const ANSWERED_MS = 4 * HOUR;
@@ -61,6 +64,10 @@ export interface Ask {
   steps: DueStep[];
   /** The cue to look for, most pressing first; at most one, for one look tells one thing. */
   look: CueLook | null;
+  /** A cue that was seen already, asked for once more: one answer is easily wrong. Never a demand, and at most once a day. */
+  again: Cue | null;
+  /** Until when it would stay covered, for who goes by their own calendar; null where nothing is to come off now. */
+  leave: Millis | null;
   /** What was seen in this round may have been so on the round before already: one more touch tells. */
   since: { cue: Cue; at: Millis } | null;
   /** What it may be told to feel like; nothing where the medium cannot be seen. */
@@ -74,14 +81,26 @@ export interface Ask {
 export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
   const { state, path, soak } = sowing;
   if (state.stage === 'ended')
-    return { steps: [], look: null, since: null, feel: [], beginsAt: null, notes: [] };
+    return {
+      steps: [],
+      look: null,
+      again: null,
+      leave: null,
+      since: null,
+      feel: [],
+      beginsAt: null,
+      notes: []
+    };
   const steps = [...stageSteps(sowing, round, now), ...careSteps(sowing, round, now)].filter(
     ({ key }) => !state.ticked.has(key)
   );
   const bare = state.sownAt !== null && (state.stage !== 'press' || path.cover === 'none');
+  const look = lookOf(sowing, round, now);
   return {
     steps,
-    look: lookOf(sowing, round, now),
+    look,
+    again: look === null ? againOf(sowing, now) : null,
+    leave: leaveOf(sowing, round, steps, look),
     since: sinceOf(sowing, round),
     feel: bare ? moisturesAt(sowing, now) : [],
     beginsAt: state.stage === 'prepare' && steps.length === 0 ? beginsAt(soak) : null,
@@ -149,8 +168,11 @@ function domeOverAt(sowing: Projected, now: Millis): Millis {
   if (path.lightFrom === 'rooted') return state.uncoveredAt!;
   const alarm = lastSaw(state, ['stretched', 'mould', 'fallen-rot']);
   if (alarm !== null && sawLately(state, ['stretched', 'mould', 'fallen-rot'], now)) return alarm;
-  if (path.domeDays !== null) return state.uncoveredAt! + path.domeDays * DAY;
-  return reachedAt(sowing, 'lightReady') ?? forecast.marks.lightReady.p90;
+  const byMethod =
+    path.domeDays !== null
+      ? state.uncoveredAt! + path.domeDays * DAY
+      : (reachedAt(sowing, 'lightReady') ?? forecast.marks.lightReady.p90);
+  return Math.max(byMethod, coveredUntil(state));
 }
 
 function cutSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
@@ -177,10 +199,35 @@ function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
     windowOpen: null
   };
   const next = cuesOf(sowing).find((cue) => reachedAt(sowing, cue) === null && passed[cue] === null);
-  if (!next || (next === 'windowOpen' && stageAt(sowing, now) === 'press')) return null;
+  if (next !== 'windowOpen' && coveredUntil(state) > now) return null;
+  // Nobody looks at stems through what lies on them.
+  if (!next || (next !== 'rooted' && stageAt(sowing, now) === 'press')) return null;
   if (state.looks.some(({ mark, at }) => mark === next && at <= now && now - at < ANSWERED_MS)) return null;
   const chance = forecast.chance(next, Math.max(now, round.at));
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
+}
+
+/** The cue that was seen last, while it can still be seen: until its cover comes off, and the opening until all is cut. */
+function againOf({ state }: Projected, now: Millis): Cue | null {
+  const last = state.looks.at(-1);
+  if (!last?.reached || now - last.at < AGAIN_MS) return null;
+  const passed = { rooted: state.uncoveredAt ?? state.litAt, lightReady: state.litAt, windowOpen: null };
+  const cue = last.mark as Cue;
+  return passed[cue] === null ? cue : null;
+}
+
+/** Until when what lies over it would stay, where its cue is asked for or it is to come off: until the same round tomorrow. */
+function leaveOf(
+  { path, state }: Projected,
+  round: Round,
+  steps: readonly DueStep[],
+  look: CueLook | null
+): Millis | null {
+  if (path.cover === 'none' || state.sownAt === null || state.litAt !== null) return null;
+  const comesOff = steps.some(({ body }) => body.kind === 'uncover' || body.kind === 'light');
+  const asks =
+    look !== null && look.cue !== 'windowOpen' && (look.cue !== 'rooted' || state.stage === 'press');
+  return comesOff || asks ? round.at + DAY - ROUND_LEAD_H * HOUR : null;
 }
 
 /** What was seen first in this round, where nobody spoke of it on the round before. */

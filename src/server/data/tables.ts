@@ -315,6 +315,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       'reliable_variance',
       'cues_told',
       'cues_left',
+      'answers_given',
+      'answers_contradicted',
       'thirst_mean',
       'thirst_variance',
       'yield_mean',

@@ -119,6 +119,8 @@ export async function keepDerived(tx: Tx, derived: readonly Derived[]): Promise<
     reliable_variance: one.reliable?.variance ?? null,
     cues_told: bitsOf(one.cues.told),
     cues_left: bitsOf(one.cues.left),
+    answers_given: one.cues.slips?.answers ?? 0,
+    answers_contradicted: one.cues.slips?.contradicted ?? 0,
     thirst_mean: one.thirst?.mean ?? null,
     thirst_variance: one.thirst?.variance ?? null,
     yield_mean: one.yields?.mean ?? null,
@@ -131,19 +133,20 @@ export async function keepDerived(tx: Tx, derived: readonly Derived[]): Promise<
       in_pantry = d.in_pantry, to_clean = d.to_clean and s.cleaning, words = d.words,
       pace_mean = d.pace_mean, pace_variance = d.pace_variance,
       reliable_mean = d.reliable_mean, reliable_variance = d.reliable_variance, cues_told = d.cues_told, cues_left = d.cues_left,
+      answers_given = d.answers_given, answers_contradicted = d.answers_contradicted,
       thirst_mean = d.thirst_mean, thirst_variance = d.thirst_variance,
       yield_mean = d.yield_mean, yield_variance = d.yield_variance
     from jsonb_to_recordset(${tx.json(rows)}) as d(id uuid, ended_at timestamptz, sown_at timestamptz, opened_at timestamptz,
       first_cut_at timestamptz, cut_g double precision, lost text, eaten_g double precision, given_g double precision,
       thrown_g double precision, watered_g double precision, in_pantry boolean, to_clean boolean, words text,
       pace_mean double precision, pace_variance double precision, reliable_mean double precision, reliable_variance double precision,
-      cues_told smallint, cues_left smallint, thirst_mean double precision, thirst_variance double precision,
+      cues_told smallint, cues_left smallint, answers_given integer, answers_contradicted integer, thirst_mean double precision, thirst_variance double precision,
       yield_mean double precision, yield_variance double precision)
     where s.id = d.id
       and (s.ended_at, s.sown_at, s.opened_at, s.first_cut_at, s.cut_g, s.lost, s.eaten_g, s.given_g, s.thrown_g, s.watered_g,
           s.in_pantry, s.to_clean, s.words, s.pace_mean, s.pace_variance, s.reliable_mean, s.reliable_variance,
-          s.cues_told, s.cues_left, s.thirst_mean, s.thirst_variance, s.yield_mean, s.yield_variance)
+          s.cues_told, s.cues_left, s.answers_given, s.answers_contradicted, s.thirst_mean, s.thirst_variance, s.yield_mean, s.yield_variance)
         is distinct from (d.ended_at, d.sown_at, d.opened_at, d.first_cut_at, d.cut_g, d.lost, d.eaten_g, d.given_g, d.thrown_g, d.watered_g,
           d.in_pantry, d.to_clean and s.cleaning, d.words, d.pace_mean, d.pace_variance, d.reliable_mean, d.reliable_variance,
-          d.cues_told, d.cues_left, d.thirst_mean, d.thirst_variance, d.yield_mean, d.yield_variance)`;
+          d.cues_told, d.cues_left, d.answers_given, d.answers_contradicted, d.thirst_mean, d.thirst_variance, d.yield_mean, d.yield_variance)`;
 }

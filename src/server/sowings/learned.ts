@@ -25,16 +25,19 @@ export interface LearnedRow {
     reliableMean: number | null,
     reliableVariance: number | null,
     cuesTold: number,
-    cuesLeft: number
+    cuesLeft: number,
+    answersGiven: number,
+    answersContradicted: number
   ][];
   cues: [told: number, left: number][];
+  slips: [answers: number, contradicted: number];
   thirst_ended: { mean: number | null; variance: number };
   yields: { crop_key: string; mean: number; variance: number; trays: number }[];
 }
 
 /**
- * Five columns: the sowings that ended put together by crop (the product of their normal observations), how their household told
- * their cues, what they said of how fast water goes and of yields, and those under way one by one. Blended seed teaches of no
+ * Six columns: the sowings that ended put together by crop (the product of their normal observations), how their household told
+ * their cues and contradicted itself, what they said of how fast water goes and of yields, and those under way one by one. Blended seed teaches of no
  * crop alone.
  */
 export const learnedColumns = (tx: Tx) => tx`
@@ -44,6 +47,8 @@ export const learnedColumns = (tx: Tx) => tx`
       group by crop_key order by crop_key) e), '[]') as ended,
   (select json_build_array(${counted(tx, 1)}, ${counted(tx, 2)}, ${counted(tx, 4)})
     from sowings where ended_at is not null and mix is null) as cues,
+  (select json_build_array(coalesce(sum(answers_given), 0)::int, coalesce(sum(answers_contradicted), 0)::int)
+    from sowings where ended_at is not null and mix is null) as slips,
   coalesce((select json_agg(e) from (
       select crop_key, ${product(tx, 'yield')}, count(*)::int as trays
       from sowings where ended_at is not null and yield_variance is not null and mix is null
@@ -52,7 +57,8 @@ export const learnedColumns = (tx: Tx) => tx`
       'variance', round((1 / sum(1 / thirst_variance))::numeric, 7))
     from sowings where ended_at is not null) as thirst_ended,
   coalesce((select json_agg(json_build_array(id, case when mix is null then crop_key end, pace_mean, pace_variance,
-      thirst_mean, thirst_variance, reliable_mean, reliable_variance, cues_told, cues_left) order by id)
+      thirst_mean, thirst_variance, reliable_mean, reliable_variance, cues_told, cues_left,
+      answers_given, answers_contradicted) order by id)
     from sowings where ended_at is null
       and (coalesce(pace_variance, thirst_variance, reliable_variance) is not null or cues_told + cues_left > 0)), '[]') as under_way`;
 
@@ -79,7 +85,7 @@ const yieldsOf = ({ yields }: LearnedRow): YieldLearned =>
   }));
 
 /** What trays taught of their crops' pace, from its row. */
-const learnedOf = ({ ended, under_way, cues }: LearnedRow): Learned => ({
+const learnedOf = ({ ended, under_way, cues, slips }: LearnedRow): Learned => ({
   ended: ended.map((of) => ({
     cropKey: of.crop_key,
     message: gaussian(of.mean, of.variance),
@@ -87,14 +93,36 @@ const learnedOf = ({ ended, under_way, cues }: LearnedRow): Learned => ({
     trays: of.trays
   })),
   underWay: under_way.flatMap(
-    ([sowingId, cropKey, mean, variance, , , reliableMean, reliableVariance, told, left]) => {
+    ([
+      sowingId,
+      cropKey,
+      mean,
+      variance,
+      ,
+      ,
+      reliableMean,
+      reliableVariance,
+      told,
+      left,
+      answers,
+      contradicted
+    ]) => {
       const [message, reliable] = [gaussian(mean, variance), gaussian(reliableMean, reliableVariance)];
       return cropKey !== null && (message !== null || reliable !== null || told + left > 0)
-        ? [{ sowingId, cropKey, message, reliable, cues: { told: marksOf(told), left: marksOf(left) } }]
+        ? [
+            {
+              sowingId,
+              cropKey,
+              message,
+              reliable,
+              cues: { told: marksOf(told), left: marksOf(left), slips: { answers, contradicted } }
+            }
+          ]
         : [];
     }
   ),
-  cues
+  cues,
+  slips: { answers: slips[0], contradicted: slips[1] }
 });
 
 /** What trays taught of how fast water goes, from their row. */

@@ -2,9 +2,9 @@
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { cueThen, cueWords } from '$words/events.ts';
-  import type { Locale } from '$words/time.ts';
+  import { shortDate, type Locale } from '$words/time.ts';
 
-  /** The cue that would tell most: one touch for seen, one for not yet. */
+  /** The cue that would tell most: one touch for seen, one for not yet, and one for leaving it covered all the same. */
   interface Props {
     part: StopPart;
     locale: Locale;
@@ -62,6 +62,23 @@
           { type: 'looked', cue, reached: false },
           `${crop.name}: ${words.toLowerCase()}, not yet`
         )}>Not yet</button
+    >
+  </div>
+{/if}
+{#if part.ask.leave !== null}
+  {@const until = part.ask.leave}
+  <div class="row look">
+    <button
+      class="chip quiet"
+      onclick={() =>
+        journal.record(
+          setup.id,
+          { type: 'stays-covered', until },
+          `${crop.name}: stays covered until ${shortDate(until, locale)}`
+        )}
+      ><span class="words">{named ? `${crop.name}: keep it covered, my way` : 'Keep it covered: my way'}</span
+      ><span class="then">Asks again {shortDate(until, locale)}. The forecast does not learn from it.</span
+      ></button
     >
   </div>
 {/if}

@@ -12,6 +12,7 @@
   import Begin from './Begin.svelte';
   import DoneList from './DoneList.svelte';
   import FeelRow from './FeelRow.svelte';
+  import AgainRow from './AgainRow.svelte';
   import LookRow from './LookRow.svelte';
   import NoteLines from './NoteLines.svelte';
   import StepTick from './StepTick.svelte';
@@ -97,7 +98,14 @@
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
-    {#if !unsure}<div class="offered" class:unfolded={more || alone}><FeelRow {stop} {name} /></div>{/if}
+    {#if !unsure}
+      <div class="offered" class:unfolded={more || alone}>
+        {#each stop.parts as part (part.projected.setup.id)}
+          <AgainRow {part} {locale} named={stop.parts.length > 1} />
+        {/each}
+        <FeelRow {stop} {name} />
+      </div>
+    {/if}
     <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
   </div>

@@ -1,0 +1,49 @@
+import type { Look } from './looks.ts';
+import { CUE_MARKS } from './telling.ts';
+
+/** Answers that others of the same cue could contradict, and how many of them were contradicted. */
+export interface Slips {
+  answers: number;
+  contradicted: number;
+}
+
+export const NO_SLIPS: Slips = { answers: 0, contradicted: 0 };
+
+/** An answer is wrong so often, either way, by what is taken of anybody; that weighs as much as so many answers. */
+export const ERRS = 0.03;
+const BEFORE = 20;
+/** Who errs more often than this is not believed less. */
+const MOST = 0.2;
+
+/**
+ * How often the answers about a sowing contradict each other. A mark that was passed cannot be unpassed: of each cue as few
+ * answers as possible are held for wrong, and the first cannot contradict anything.
+ * @param looks in the order of time
+ */
+export function slipsOf(looks: readonly Look[]): Slips {
+  let { answers, contradicted } = NO_SLIPS;
+  for (const cue of CUE_MARKS) {
+    const said = looks.filter(({ mark }) => mark === cue);
+    if (said.length < 2) continue;
+    answers += said.length - 1;
+    // Reached before all of them: every "not yet" is wrong; then later and later.
+    let wrong = said.filter(({ reached }) => !reached).length;
+    let fewest = wrong;
+    for (const { reached } of said) fewest = Math.min(fewest, (wrong += reached ? 1 : -1));
+    contradicted += fewest;
+  }
+  return { answers, contradicted };
+}
+
+export const together = (all: readonly Slips[]): Slips =>
+  all.reduce(
+    (sum, { answers, contradicted }) => ({
+      answers: sum.answers + answers,
+      contradicted: sum.contradicted + contradicted
+    }),
+    NO_SLIPS
+  );
+
+/** How often an answer of a household is wrong, by how often its answers were contradicted. */
+export const errsOf = ({ answers, contradicted }: Slips): number =>
+  Math.min(MOST, (ERRS * BEFORE + contradicted) / (BEFORE + answers));

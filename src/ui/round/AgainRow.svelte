@@ -1,0 +1,40 @@
+<script lang="ts">
+  import type { StopPart } from '$core/steps/walk.ts';
+  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { cueWords } from '$words/events.ts';
+  import type { Locale } from '$words/time.ts';
+
+  /** A cue that was seen already, for who happens to look again. */
+  interface Props {
+    part: StopPart;
+    locale: Locale;
+    /** One of two halves: its crop is named. */
+    named: boolean;
+  }
+  let { part, locale, named }: Props = $props();
+  const journal = useJournal();
+  const { crop, path, setup } = $derived(part.projected);
+  const ANSWERS = [
+    { reached: true, label: 'Still so' },
+    { reached: false, label: 'Not yet after all' }
+  ];
+</script>
+
+{#if part.ask.again}
+  {@const cue = part.ask.again}
+  {@const words = cueWords(cue, crop, path, locale.units)}
+  <div class="row" role="group" aria-label="Check again: {words.toLowerCase()}, {crop.name}">
+    <span class="small soft">{named ? `${crop.name}: ` : ''}{words}, as you saw:</span>
+    {#each ANSWERS as { reached, label } (label)}
+      <button
+        class="chip quiet"
+        onclick={() =>
+          journal.record(
+            setup.id,
+            { type: 'looked', cue, reached },
+            `${crop.name}: ${words.toLowerCase()}, ${label.toLowerCase()}`
+          )}>{label}</button
+      >
+    {/each}
+  </div>
+{/if}
