@@ -32,10 +32,7 @@ export const shortDate = (at: number, locale: Locale): string =>
   format(at, locale, { weekday: 'short', day: 'numeric', month: 'short' });
 
 /** Whole calendar days from `now` to `at` in the household's zone. */
-export function daysAway(at: number, now: number, zone: string): number {
-  const calendar = zoneOf(zone);
-  return calendar.dayNumber(at) - calendar.dayNumber(now);
-}
+export const daysAway = (at: number, now: number, zone: string): number => zoneOf(zone).daysBetween(now, at);
 
 /** A day as it is said: today, tomorrow, a weekday within the week, otherwise a date. */
 export function dayWords(at: number, now: number, locale: Locale): string {

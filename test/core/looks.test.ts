@@ -42,7 +42,7 @@ describe('what a look most likely means', () => {
   });
 
   it('tells stems that hang for water from stems that rot', () => {
-    const dry = answer('fallen-dry', 125, lit());
+    const dry = answer('fallen-dry', 160, lit());
     expect(dry).to.deep.include({ cause: 'dry', loss: 'part' });
     const watered = answer('fallen-rot', 90, [...lit(), event(89, { type: 'watered', waterG: 600 })]);
     expect(watered.cause).to.equal('damping-off');

@@ -9,6 +9,10 @@ import { mixParts } from '../../src/core/supplies/seed/parts.ts';
 import { areaShares, type ShareOf } from '../../src/core/crops/shares.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
+import { plannedFit } from '../../src/core/sowing/plannedFit.ts';
+import { planSowing } from '../../src/core/sowing/planSowing.ts';
+import { DAY } from '../../src/core/time/zone.ts';
+import { choiceOf, contextAt, MONDAY } from '../support/choosing.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 import { home, radishTray } from '../support/household.ts';
 
@@ -119,31 +123,58 @@ describe('blended seed as one crop', () => {
   });
 });
 
-const WHOLE = { place: null, taking: 'whole' } as const;
+/** Crops with their windows as the book has them, in days at 21 degC. */
+const byBook = (crops: readonly Crop[]) =>
+  crops.map((crop) => ({
+    crop,
+    window: { openD: crop.windowOpenD21, bestD: crop.windowBestD21, closeD: crop.windowCloseD21 }
+  }));
+const fitOf = (...keys: string[]) => mixFit(byBook(keys.map(cropOf)), 'whole');
 
 describe('whether crops suit one tray', () => {
   it('goes by windows and heights', () => {
-    const good = mixFit([cropOf('broccoli'), cropOf('kohlrabi')], WHOLE);
+    const good = fitOf('broccoli', 'kohlrabi');
     expect(good).to.include({ windowsFit: true, heightsFit: true });
-    const bad = mixFit([cropOf('radish'), cropOf('basil')], WHOLE);
+    const bad = fitOf('radish', 'basil');
     expect(bad.windowsFit).to.equal(false);
     expect(bad.overlapD).to.be.below(0);
-    expect(mixFit([cropOf('pea'), cropOf('cress-garden')], WHOLE).heightsFit).to.equal(false);
+    expect(fitOf('pea', 'cress-garden').heightsFit).to.equal(false);
+    expect(mixFit(byBook([cropOf('radish'), cropOf('basil')]), 'strip').windowsFit).to.equal(true);
   });
 
-  it('goes by the warmth of its place, and by heights alone where it is eaten over days', () => {
-    const pair = [cropOf('radish'), cropOf('basil')];
-    expect(mixFit(pair, { ...WHOLE, taking: 'strip' }).windowsFit).to.equal(true);
-    // Basil stands still in the cold where radish goes on: they drift apart.
-    const gap = (tempC: number) => mixFit(pair, { ...WHOLE, place: steadyPlace(tempC) }).overlapD;
-    expect(gap(16)).to.be.below(gap(21));
-    expect(gap(21)).to.be.closeTo(mixFit(pair, WHOLE).overlapD, 1e-9);
+  it('goes by the windows that the plan shows at the chosen place, warm or cold, lit or dim', () => {
+    const dim = { ...steadyPlace(19), light: { kind: 'sill', aspect: 'side', back: false } } as const;
+    for (const place of [steadyPlace(16), steadyPlace(21), dim])
+      for (const kind of ['halves', 'blended'] as const) {
+        const choice = choiceOf([cropOf('radish'), cropOf('broccoli')], { kind, place });
+        const fit = plannedFit(choice, contextAt(MONDAY))!;
+        const shown =
+          kind === 'halves'
+            ? planSowing(choice, contextAt(MONDAY))
+            : choice.parts.flatMap((part) =>
+                planSowing({ ...choice, kind: 'one', parts: [part] }, contextAt(MONDAY))
+              );
+        shown.forEach(({ plan }, index) =>
+          expect(fit.windows[index]!.openD).to.be.closeTo(
+            (plan.forecast.marks.windowOpen.p50 - plan.soak.sowAt) / DAY,
+            1e-6
+          )
+        );
+      }
+    // Basil stands still in the cold where radish goes on: they drift apart, and in the end it has no window at all.
+    const pair = (tempC: number) =>
+      plannedFit(
+        choiceOf([cropOf('radish'), cropOf('basil')], { kind: 'halves', place: steadyPlace(tempC) }),
+        contextAt(MONDAY)
+      );
+    expect(pair(18)!.overlapD).to.be.below(pair(22)!.overlapD);
+    expect(pair(10)).to.equal(null);
   });
 
   it('is helped by sowing the faster later: never a shorter overlap, and all best on one day', () => {
     fc.assert(
       fc.property(crops, (list) => {
-        const fit = mixFit(list, WHOLE);
+        const fit = mixFit(byBook(list), 'whole');
         expect(Math.min(...fit.delaysD)).to.equal(0);
         const best = list.map((crop, index) => crop.windowBestD21 + fit.delaysD[index]!);
         for (const day of best) expect(day).to.be.closeTo(best[0]!, 1e-9);

@@ -146,9 +146,10 @@ describe('reference values', () => {
     close([1, 2, 4, 6].map(lightResponse), [0.25, 0.4287, 0.6886, 0.8463], 0.00006);
   });
 
-  it('water lost by a canopy of 25 x 25 cm', () => {
+  it('water lost by a canopy of 25 x 25 cm, and of 54 x 28 cm', () => {
     const air = { tempC: 21, humidityPct: 50, movingAir: false };
-    expect(lossGPerDay(625, 'canopy', air)).to.be.closeTo(248.7, 0.06);
+    expect(lossGPerDay(625, 'canopy', air)).to.be.closeTo(163.2, 0.06);
+    expect(lossGPerDay(54 * 28, 'canopy', air)).to.be.closeTo(394.8, 0.06);
   });
 
   it('seed for a tray and for a pot', () => {

@@ -65,7 +65,7 @@ describe('what a round asks for', () => {
 
   it('can be told that water still stands where there is a pool, and pours no new one onto it', () => {
     const mat: Partial<SowingSetup> = { medium: 'hemp-mat' };
-    const now = SOWN + 100 * HOUR;
+    const now = SOWN + 112 * HOUR;
     const watered = [...lit(), event(88, { type: 'watered', waterG: 150 })];
     expect(ask(now, lit()).feel).to.deep.equal(['dry', 'right', 'wet']);
     expect(ask(now, watered, mat).feel).to.include('standing');
@@ -73,7 +73,7 @@ describe('what a round asks for', () => {
       const step = ask(now, events, mat).steps.find(({ body }) => body.kind === 'water');
       return step?.body.kind === 'water' ? step.body.waterMl : 0;
     };
-    const standing = event(99.9, { type: 'felt', moisture: 'standing' });
+    const standing = event(111.9, { type: 'felt', moisture: 'standing' });
     expect(poured(watered)!).to.be.above(0);
     expect(poured([...watered, standing])).to.be.below(poured(watered)!);
   });
@@ -105,12 +105,12 @@ describe('what a round asks for', () => {
     expect(kinds(SOWN + 80 * HOUR, [...lit(), event(79, { type: 'watered', waterG: 300 })])).not.to.include(
       'water'
     );
-    const now = SOWN + 108 * HOUR;
+    const now = SOWN + 120 * HOUR;
     const task = ask(now, lit()).steps.find(({ body }) => body.kind === 'water')!;
     const watered = project(home, radishTray(), [
       ...lit(),
       event(
-        108,
+        120,
         { type: 'watered', waterG: task.body.kind === 'water' ? (task.body.waterMl ?? 0) : 0 },
         { taskKey: task.key }
       )
@@ -171,6 +171,8 @@ describe('what a round asks for', () => {
       steps: [],
       beginsAt: null,
       look: null,
+      again: null,
+      leave: null,
       since: null,
       feel: [],
       notes: []

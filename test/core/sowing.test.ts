@@ -4,8 +4,8 @@ import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import { bandsOf } from '../../src/core/picture/bands.ts';
 import { pictureOf } from '../../src/core/picture/picture.ts';
 import { reduceEvents, type SowingState } from '../../src/core/sowing/reduce.ts';
-import { dayOf, project } from '../../src/core/sowing/project.ts';
-import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { project } from '../../src/core/sowing/project.ts';
+import { DAY, HOUR, zoneOf } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
 import { cellar, event, home, radishTray, sown, SOWN } from '../support/household.ts';
 
@@ -136,10 +136,15 @@ describe('following a sowing', () => {
     expect(project(home, setup, []).soak.soakEnd).to.equal(SOWN - 2 * HOUR);
   });
 
-  it('counts days from sowing', () => {
-    expect([dayOf({ sownAt: SOWN }, SOWN + 3.9 * DAY), dayOf({ sownAt: SOWN }, SOWN - 1)]).to.deep.equal([
-      3, -1
-    ]);
+  it('counts days by the calendar of its household, through both clock changes and a leap day', () => {
+    const zone = zoneOf('Europe/Madrid');
+    const days = (from: string, at: string) => zone.daysBetween(Date.parse(from), Date.parse(at));
+    expect(days('2026-11-02T09:00+01:00', '2026-11-05T07:00+01:00')).to.equal(3);
+    expect(days('2026-11-02T23:30+01:00', '2026-11-03T00:30+01:00')).to.equal(1);
+    expect(days('2026-10-24T23:30+02:00', '2026-10-26T00:30+01:00')).to.equal(2);
+    expect(days('2026-03-28T00:30+01:00', '2026-03-29T23:30+02:00')).to.equal(1);
+    expect(days('2028-02-28T12:00+01:00', '2028-03-01T12:00+01:00')).to.equal(2);
+    expect(days('2026-11-03T09:00+01:00', '2026-11-02T09:00+01:00')).to.equal(-1);
   });
 });
 

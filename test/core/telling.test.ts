@@ -110,7 +110,8 @@ describe('how a household tells what it sees', () => {
 describe('what silence says', () => {
   const rounds = [100, 112, 124, 136, 148, 160, 172].map((hours) => event(hours, { type: 'turned' }));
   const quiet = [event(50, { type: 'uncovered' }), event(80, { type: 'lit' }), ...rounds];
-  const opens = (learned: Learned | undefined) => follow(learned, quiet).marks.windowOpen.p50;
+  const opens = (learned: Learned | undefined) =>
+    follow(learned, [...quiet, looked(184, 'windowOpen')]).marks.windowOpen.p50;
 
   it('moves the opening of who always tells it further than that of anybody, and hardly that of who never does', () => {
     const never: Cues = { told: [], left: ['windowOpen'] };

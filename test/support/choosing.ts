@@ -1,6 +1,11 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
 import type { Learned } from '../../src/core/growth/learned.ts';
-import { planSowing, type PlannedSowing, type SowingChoice } from '../../src/core/sowing/planSowing.ts';
+import {
+  planSowing,
+  type PlanContext,
+  type PlannedSowing,
+  type SowingChoice
+} from '../../src/core/sowing/planSowing.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { at, rhythm, steadyPlace } from './rhythm.ts';
 
@@ -33,16 +38,15 @@ export const choiceOf = (crops: readonly Crop[], more: Partial<SowingChoice> = {
   };
 };
 
-/** What comes of a choice, for a household that has learned nothing yet. */
-export const planned = (
-  choice: SowingChoice,
-  now = MONDAY,
-  learned: Learned = { ended: [], underWay: [] }
-): PlannedSowing[] =>
-  planSowing(choice, {
-    learned,
-    yields: [],
-    rhythm: rhythm(),
-    latitudeDeg: 43.4,
-    now
-  });
+/** What a choice is worked out against, for a household that has learned nothing yet. */
+export const contextAt = (now: number, learned: Learned = { ended: [], underWay: [] }): PlanContext => ({
+  learned,
+  yields: [],
+  rhythm: rhythm(),
+  latitudeDeg: 43.4,
+  now
+});
+
+/** What comes of a choice. */
+export const planned = (choice: SowingChoice, now = MONDAY, learned?: Learned): PlannedSowing[] =>
+  planSowing(choice, contextAt(now, learned));

@@ -176,6 +176,7 @@ describe('tasks in words', () => {
       cutShare: 0,
       closesAt: NOW + 2 * DAY,
       past: false,
+      seen: true,
       sure: true,
       tool: 'scissors',
       taking: 'whole'

@@ -227,7 +227,7 @@ export function grow(
       if (answers) record(at, { type: 'looked', cue: look.cue, reached: seen });
     } else if (tray && again && chance.uniform() < SAYS_AGAIN) {
       const seen = sees(again, at);
-      const tells = habit !== 'near-cut' && (habit !== 'good-news' || seen);
+      const tells = habit !== 'good-news' || seen;
       if (tells) record(at, { type: 'looked', cue: again, reached: seen });
     }
     projected = project(facts, setup, events);

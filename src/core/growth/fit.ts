@@ -1,9 +1,5 @@
 import type { Crop } from '../crops/crop.ts';
-import { temperatureResponse } from '../crops/temperature.ts';
-import { usualWarmthRate } from '../places/air/rates.ts';
-import type { Place } from '../places/place.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { TABLE_TEMP_C } from './marks.ts';
 
 /** Windows must meet for this long, and heights be no further apart, for a mix to be cut as one. */
 export const FITS = { overlapD: 2, heightCm: 3 } as const;
@@ -31,31 +27,26 @@ export interface MixFit {
   staggeredOverlapD: number;
 }
 
+/** What of a crop says whether it suits another in one container. */
+export interface FitPart {
+  crop: Pick<Crop, 'heightMinCm' | 'heightMaxCm'>;
+  window: FitWindow;
+}
+
 /**
- * @param crops at least two
- * @param at where they are to stand, and whether they are cut together or over days
+ * @param parts at least two, each with its window where it is to stand
+ * @param taking whether they are cut together or over days
  */
-export function mixFit(
-  crops: readonly Crop[],
-  { place, taking }: { place: Place | null; taking: Method['taking'] }
-): MixFit {
-  const windows = crops.map((crop): FitWindow => {
-    const rate = place ? usualWarmthRate(crop, place) : temperatureResponse(crop, TABLE_TEMP_C);
-    const slower = temperatureResponse(crop, TABLE_TEMP_C) / rate;
-    return {
-      openD: crop.windowOpenD21 * slower,
-      bestD: crop.windowBestD21 * slower,
-      closeD: crop.windowCloseD21 * slower
-    };
-  });
+export function mixFit(parts: readonly FitPart[], taking: Method['taking']): MixFit {
+  const windows = parts.map(({ window }) => window);
   const overlap = (delays: readonly number[]): number =>
     Math.min(...windows.map(({ closeD }, index) => closeD + delays[index]!)) -
     Math.max(...windows.map(({ openD }, index) => openD + delays[index]!));
-  const middles = crops.map(({ heightMinCm, heightMaxCm }) => (heightMinCm + heightMaxCm) / 2);
+  const middles = parts.map(({ crop: { heightMinCm, heightMaxCm } }) => (heightMinCm + heightMaxCm) / 2);
   const heightGapCm = Math.max(...middles) - Math.min(...middles);
   const slowest = Math.max(...windows.map(({ bestD }) => bestD));
   const delaysD = windows.map(({ bestD }) => slowest - bestD);
-  const overlapD = overlap(crops.map(() => 0));
+  const overlapD = overlap(windows.map(() => 0));
   return {
     windows,
     overlapD,

@@ -25,7 +25,7 @@ import {
 } from './paceClocks.ts';
 import { PaceGrid, type Reached, type OnGrid } from './paceGrid.ts';
 import { SPREAD } from './spread.ts';
-import { ANYBODY, leavesOf, RELIABLE, type CueMark, type Telling } from './telling.ts';
+import { ANYBODY, leavesOf, RELIABLE, tellingOf, type CueMark, type Telling } from './telling.ts';
 
 /**
  * Which way of working out windows this is. It is raised with every change that moves one: a household is then told that an
@@ -94,6 +94,8 @@ export interface Forecast {
   litAt: Millis;
   /** Chance that a mark is reached by a moment, given all that was said and not said. */
   chance(mark: Mark, at: Millis): number;
+  /** The same where its household errs as often as it may well do: what is not to be said in vain goes by this. */
+  careful(mark: Mark, at: Millis): number;
   /** How likely what a look says is by all the rest, its own errors left out. */
   likelihoodOf(look: Look): number;
   /** What it says of its household with its crop, taken for anybody's; null while that is nothing. */
@@ -134,6 +136,7 @@ export function forecast(input: ForecastInput): Forecast {
   const weights = weighed(prior, [...told.values()]);
   const pace = momentsOf(prior, weights);
   const clock = clockOn(wayOf(pace.mean, pace.late), sources);
+  let careful: Forecast | undefined;
   const reached = new Map<Mark, Reached>();
   const reachedOf = (mark: Mark): Reached => {
     let of = reached.get(mark);
@@ -163,6 +166,7 @@ export function forecast(input: ForecastInput): Forecast {
       return firstLight(lighting, (mark) => marks[mark].p50);
     },
     chance,
+    careful: (mark, at) => (careful ??= carefully(input)).chance(mark, at),
     likelihoodOf: (look) => {
       const others = weighed(
         prior,
@@ -187,6 +191,12 @@ export function forecast(input: ForecastInput): Forecast {
     }
   };
 }
+
+/** The same forecast where answers of its household are wrong as often as they may well be. */
+const carefully = (input: ForecastInput): Forecast => {
+  const telling = input.telling ?? tellingOf([]);
+  return forecast({ ...input, telling: { ...telling, errs: telling.errsAtMost } });
+};
 
 const germinationOf = ({ headStart = 0 }: ForecastInput) => (headStart > 0 ? OF_STUBS : OF_SEED);
 

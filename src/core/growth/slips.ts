@@ -1,4 +1,5 @@
 import type { Look } from './looks.ts';
+import { Z80 } from '../stats/normal.ts';
 import { CUE_MARKS } from './telling.ts';
 
 /** Answers that others of the same cue could contradict, and how many of them were contradicted. */
@@ -47,3 +48,9 @@ export const together = (all: readonly Slips[]): Slips =>
 /** How often an answer of a household is wrong, by how often its answers were contradicted. */
 export const errsOf = ({ answers, contradicted }: Slips): number =>
   Math.min(MOST, (ERRS * BEFORE + contradicted) / (BEFORE + answers));
+
+/** The same at most, in nine households of ten with such answers: by the spread of a beta distribution. */
+export function errsAtMost(slips: Slips): number {
+  const mean = errsOf(slips);
+  return Math.min(MOST, mean + Z80 * Math.sqrt((mean * (1 - mean)) / (BEFORE + slips.answers + 1)));
+}

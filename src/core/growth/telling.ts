@@ -1,5 +1,5 @@
 import type { Gaussian } from '../stats/gaussian.ts';
-import { errsOf, NO_SLIPS, type Slips } from './slips.ts';
+import { errsAtMost, errsOf, NO_SLIPS, type Slips } from './slips.ts';
 
 /** Marks that a person is asked to look for on the round. */
 export const CUE_MARKS = ['rooted', 'lightReady', 'windowOpen'] as const;
@@ -24,6 +24,8 @@ export interface Telling {
   trust: number;
   /** How often an answer of theirs is wrong, either way. */
   errs: number;
+  /** The same as often as it may well be. */
+  errsAtMost: number;
 }
 
 /**
@@ -78,7 +80,8 @@ export function tellingOf(counts: CueCounts, slips: Slips = NO_SLIPS): Telling {
   return {
     answers: Object.fromEntries(each) as Record<CueMark, number>,
     trust: Math.min(1, Math.max(0, trust)),
-    errs: errsOf(slips)
+    errs: errsOf(slips),
+    errsAtMost: errsAtMost(slips)
   };
 }
 

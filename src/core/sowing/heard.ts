@@ -14,7 +14,8 @@ const ROUND_H = 4;
 
 /**
  * What looks and silences say of a sowing's marks. A round in which somebody dealt with it and left the cue of its stage
- * untouched is one in which they could have said it; a round in which they spoke of that cue is none.
+ * untouched is one in which they could have said it; a round in which they spoke of that cue is none. Silences count once
+ * somebody has spoken of the cue after them: watering, feeling or weighing a tray alone never moves its window.
  */
 export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>): Heard {
   const { looks, dealtAt, staysCovered } = state;
@@ -27,7 +28,7 @@ export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>)
     if (!stage) return [];
     const spoken = looks.filter(({ mark }) => mark === cue);
     const seenAt = spoken.find(({ reached }) => reached)?.at ?? Infinity;
-    const until = Math.min(stage.until, seenAt);
+    const until = Math.min(stage.until, seenAt, spoken.at(-1)?.at ?? -Infinity);
     // Both are in the order of time: one walk through both.
     let next = 0;
     return rounds.filter((at) => {

@@ -3,7 +3,7 @@ import { carriedTo } from './carried.ts';
 import type { SowingEvent } from './event.ts';
 import { soakFrom, soonest, type SoakPlan } from './soak.ts';
 import { longestGapH, meanWaitH, type Rhythm } from '../time/rhythm.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import type { Millis } from '../time/zone.ts';
 import { coldSince, heldCold } from '../growth/coldStore.ts';
 import { forecast, type Forecast, type Stay } from '../growth/forecast.ts';
 import { coveredOnD } from '../supplies/methods/path.ts';
@@ -220,9 +220,4 @@ function soakPlan({ rhythm }: HouseholdFacts, { setup, crop }: Sowing, state: So
   const { soakStartAt, soakEndAt, sowAt } = setup;
   const soakH = soakStartAt !== null && soakEndAt !== null ? (soakEndAt - soakStartAt) / 3_600_000 : 0;
   return { soakStart: soakStartAt, soakEnd: soakEndAt, soakH, sowAt, endsAsleep: false };
-}
-
-/** Which day of its life a sowing is in, counted from the day it was sown as day 0; negative before. */
-export function dayOf(projected: Pick<Projected, 'sownAt'>, now: Millis): number {
-  return Math.floor((now - projected.sownAt) / DAY);
 }

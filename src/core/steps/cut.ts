@@ -5,12 +5,12 @@ import { mayBeLost } from '../water/dry.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
-/** From this chance on it is called ready: where somebody saw it open, for looks err in three of a hundred, and where nobody did. */
-const SEEN = 0.97;
-const SURE = 0.98;
+/** It is called ready where somebody saw it open and that is as likely as this, for answers may be wrong (starting figure). */
+const SURE = 0.97;
 
-const isOpen = ({ seen }: Projected['state']): boolean =>
-  seen.some(({ mark, reachedAt }) => mark === 'windowOpen' && reachedAt !== null);
+/** Whether it was seen open when it was last checked for that. */
+const isSeenOpen = ({ looks }: Projected['state']): boolean =>
+  looks.findLast(({ mark }) => mark === 'windowOpen')?.reached ?? false;
 
 /** Cutting what stands of it at a moment. */
 export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
@@ -24,7 +24,8 @@ export function cutStep(sowing: Projected, at: Millis): BodyOf<'cut'> {
     cutShare: state.cutShare,
     closesAt,
     past: at > closesAt,
-    sure: forecast.chance('windowOpen', at) >= (isOpen(state) ? SEEN : SURE)
+    seen: isSeenOpen(state),
+    sure: isSeenOpen(state) && forecast.careful('windowOpen', at) >= SURE
   };
 }
 

@@ -150,7 +150,9 @@ export type StepBody =
       closesAt: Millis;
       /** Its window has closed. */
       past: boolean;
-      /** Somebody saw it open, or it can hardly be otherwise: before that it may be ready. */
+      /** Somebody saw it open when it was last checked. */
+      seen: boolean;
+      /** And it can hardly be otherwise: before that it may be ready. */
       sure: boolean;
     }
   | { kind: 'wash'; washing: Method['washing'] }

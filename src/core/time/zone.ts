@@ -63,6 +63,14 @@ export class Zone {
     return Math.floor((at + this.offset(at)) / DAY);
   }
 
+  /**
+   * Calendar days between two moments, the one count of days that is shown: what was sown on Monday is on day 3 all Thursday.
+   * Negative where `at` is before `from`.
+   */
+  daysBetween(from: Millis, at: Millis): number {
+    return this.dayNumber(at) - this.dayNumber(from);
+  }
+
   /** Day of the year, 1 to 366. */
   dayOfYear(at: Millis): number {
     const day = this.dayNumber(at);

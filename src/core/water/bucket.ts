@@ -4,7 +4,7 @@ import { WATER_HELD, type MediumKind } from '../supplies/media/medium.ts';
 import { vpdKpa } from './vpd.ts';
 
 /** Water loss in mm a day per kPa, by what lies over the medium (starting figures). */
-export const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 3.2, lastThird: 3.8 } as const;
+export const LOSS_MM_KPA = { covered: 0.15, germinating: 1.2, canopy: 2.1, lastThird: 2.4 } as const;
 export type Cover = keyof typeof LOSS_MM_KPA;
 
 /** Moving air dries this much faster. */
@@ -75,24 +75,15 @@ export function poolG(
   return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
 
-/** Losses are believed too high rather than too low: so much of them is what a pool is poured for (starting figure). */
-const POOL_FOR = 0.75;
 /** A little always stands, so that a round that comes late finds it damp. */
 const POOL_LEAST = 0.15;
 
-/** A film, which holds next to nothing itself, is reckoned to have this share left when somebody comes by again. */
-const FILM_LEFT = 0.15;
-
 /**
- * The pool that is poured for a stretch that takes so much, g: what the medium cannot give until it is dry, and all that a
- * film cannot give. With more of it the mats of a household that loses less than is believed stand in water for days.
+ * The pool that is poured for a stretch that takes so much, g: what the medium cannot give until it is dry. With more of it the
+ * mats of a household that loses less than is believed stand in water for days.
  */
 export const poolPartG = (crop: Pick<Crop, 'droughtRisk'>, mediumG: number, lossG: number): number =>
-  Math.max(
-    POOL_LEAST * lossG,
-    POOL_FOR * lossG - mediumG * (FULL_SHARE - dryShare(crop)),
-    lossG - mediumG * (FULL_SHARE - FILM_LEFT)
-  );
+  Math.max(POOL_LEAST * lossG, lossG - mediumG * (FULL_SHARE - dryShare(crop)));
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
 export const hasReservoir = ({

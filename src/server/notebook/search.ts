@@ -6,6 +6,7 @@ import { folded } from '../../words/search.ts';
 import type { Tx } from '../db/connection.ts';
 import { rowsOf as rowsFrom } from '../db/rows.ts';
 import { AREA_CM2 } from './area.ts';
+import { calendarDays } from './calendarDays.ts';
 
 /** Lines to a page. */
 export const PAGE = 25;
@@ -17,8 +18,8 @@ const CUT = 's.lost is null and s.cut_g > 0';
 const SORTED: Record<NotebookColumn, string> = {
   crop: 's.crop_key',
   sown: BEGAN,
-  days: `extract(epoch from s.ended_at - s.sown_at)`,
-  opened: `extract(epoch from s.opened_at - s.sown_at)`,
+  days: calendarDays('s.sown_at', 's.ended_at'),
+  opened: calendarDays('s.sown_at', 's.opened_at'),
   cut: 's.cut_g',
   perArea: `case when ${CUT} then s.cut_g / ${AREA_CM2} end`,
   perSeed: `case when ${CUT} then s.cut_g / s.seed_g end`,
@@ -112,8 +113,8 @@ const columns = (tx: Tx) => tx`
   s.id, s.crop_key, s.mix, c.name as container, s.count, s.medium, m.name as medium_name,
   coalesce(s.method->>'name', s.method_key) as method, p.name as place, ${tx.unsafe(BEGAN)} as began,
   s.sown_at is not null as sown, s.ended_at, s.lost,
-  extract(epoch from s.ended_at - s.sown_at)::float8 / 86400 as days,
-  extract(epoch from s.opened_at - s.sown_at)::float8 / 86400 as opened_d,
+  ${tx.unsafe(calendarDays('s.sown_at', 's.ended_at'))} as days,
+  ${tx.unsafe(calendarDays('s.sown_at', 's.opened_at'))} as opened_d,
   s.seed_g, s.cut_g, case when ${tx.unsafe(CUT)} then s.cut_g / ${tx.unsafe(AREA_CM2)} * 10000 end as per_m2,
   case when ${tx.unsafe(CUT)} then s.cut_g / s.seed_g end as per_seed, s.watered_g, s.eaten_g, s.thrown_g`;
 

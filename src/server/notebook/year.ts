@@ -2,6 +2,7 @@ import type { LossReason } from '../../core/sowing/event.ts';
 import type { Millis, Zone } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { AREA_CM2 } from './area.ts';
+import { calendarDays } from './calendarDays.ts';
 
 /** A household's year in figures. */
 export interface Year {
@@ -70,7 +71,7 @@ export async function yearInFigures(
       select s.crop_key as "cropKey", count(*)::int as sowings, count(s.lost)::int as lost,
         coalesce(sum(s.cut_g) filter (where s.lost is null), 0) as "cutG",
         avg(s.cut_g / ${tx.unsafe(AREA_CM2)} * 10000) filter (where s.lost is null and s.cut_g > 0) as "perM2",
-        avg(extract(epoch from s.first_cut_at - s.sown_at) / 86400) filter (where s.lost is null)::float8 as days
+        avg(${tx.unsafe(calendarDays('s.sown_at', 's.first_cut_at'))}) filter (where s.lost is null)::float8 as days
       from sowings s join containers c on c.household_id = s.household_id and c.id = s.container_id
       where s.sown_at is not null and ${within(came)}
       group by s.crop_key order by 4 desc, 1`,

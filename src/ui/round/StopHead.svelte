@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Stop, StopPart } from '$core/steps/walk.ts';
   import { mayBeLost } from '$core/water/dry.ts';
-  import { dayOf } from '$core/sowing/project.ts';
+  import { zoneOf } from '$core/time/zone.ts';
   import { stageAt } from '$core/sowing/stage.ts';
   import { cropNames, containersWords } from '$words/containers.ts';
   import { stageWords } from '$words/events.ts';
@@ -25,7 +25,8 @@
 
   function standing({ projected, ask }: StopPart): string {
     const stage = stageWords(stageAt(projected, now), projected.path);
-    if (projected.state.sownAt !== null) return `Day ${dayOf(projected, now)} · ${stage}`;
+    if (projected.state.sownAt !== null)
+      return `Day ${zoneOf(locale.zone).daysBetween(projected.sownAt, now)} · ${stage}`;
     if (ask.beginsAt === null) return stage;
     return `${stage}, ${begins(projected, ask.beginsAt)}`;
   }

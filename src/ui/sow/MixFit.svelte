@@ -1,27 +1,23 @@
 <script lang="ts">
   import type { Crop } from '$core/crops/crop.ts';
-  import { FITS, mixFit } from '$core/growth/fit.ts';
-  import type { Place } from '$core/places/place.ts';
-  import type { Method } from '$core/supplies/methods/method.ts';
+  import { FITS, type MixFit } from '$core/growth/fit.ts';
   import { figure, length, type Units } from '$core/units/format.ts';
 
   interface Props {
     crops: readonly Crop[];
+    fit: MixFit;
     /** Where they are to stand. */
-    place: Place | null;
-    /** How they are eaten: cut together, or over days. */
-    taking: Method['taking'];
+    placeName: string;
     units: Units;
     /** Whether the parts are sown side by side, and so can be sown on different days. */
     halves: boolean;
     staggered: boolean;
   }
-  let { crops, place, taking, units, halves, staggered = $bindable() }: Props = $props();
+  let { crops, fit, placeName, units, halves, staggered = $bindable() }: Props = $props();
 
   /** Width of the column of names, and of the day before each bar. */
   const NAMES_TO = 152;
 
-  const fit = $derived(mixFit(crops, { place, taking }));
   const delays = $derived(staggered ? fit.delaysD : crops.map(() => 0));
   const from = $derived(Math.min(...fit.windows.map(({ openD }) => openD)));
   const until = $derived(Math.max(...fit.windows.map(({ closeD }, index) => closeD + delays[index]!)) + 1);
@@ -37,7 +33,7 @@
   <svg
     viewBox="0 0 300 {crops.length * 22 + 4}"
     role="img"
-    aria-label="Windows {place ? `on ${place.name}` : 'at 21 °C'}: {crops
+    aria-label="Windows at {placeName}: {crops
       .map(
         (crop, index) =>
           `${crop.name} day ${day(fit.windows[index]!.openD + delays[index]!)} to ${day(fit.windows[index]!.closeD + delays[index]!)}`

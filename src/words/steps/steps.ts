@@ -247,7 +247,9 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
                 ? 'The rest is ready to cut'
                 : body.sure
                   ? 'Ready to cut'
-                  : 'May be ready to cut',
+                  : body.seen
+                    ? 'Open, as you saw: ready to cut'
+                    : 'May be ready to cut',
               aboutGreens(body.expectedG, units)
             ]
               .filter(Boolean)
@@ -256,7 +258,7 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
           body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
           body.past
             ? `It closed about ${dayWords(body.closesAt, now, locale)}.`
-            : `${body.sure || body.cutShare > 0 ? '' : 'Look whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`
+            : `${body.sure || body.cutShare > 0 ? '' : body.seen ? 'One check can be wrong, so check once more as you cut. ' : 'Check whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`
         ),
         done: 'Cut'
       };

@@ -142,7 +142,8 @@ pea-tendril | press | growing | dim kept | stretched | dim
 clover-red | press | growing | lamp soggy | fallen-rot | damping-off
 oat | press | past | lamp kept | hungry | old-grass
 maize-shoot | press | past | lamp kept | fibrous | overripe
-radish | press | growing | lamp kept bare | fallen-dry | dry
+radish | press | growing | lamp dry bare | fallen-dry | dry
+radish | press | growing | lamp kept bare | fallen-dry | none
 mustard | light | growing | damp soggy paper | hungry | waterlogged
 wheat | light | open | lamp kept | true-leaf | second-blade | leaf-belongs unfed
 barley | light | best | lamp kept | true-leaf | second-blade | turning

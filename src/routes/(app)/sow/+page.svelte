@@ -23,6 +23,7 @@
   import { dropDraft, keepDraft, readDraft } from '$ui/sow/keptDraft.ts';
   import { newIds, sowBody, spreadBodies } from '$ui/sow/sowBody.ts';
   import { rhythmOf } from '$core/sowing/facts.ts';
+  import { plannedFit } from '$core/sowing/plannedFit.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
@@ -60,6 +61,10 @@
     now: data.now
   });
   const worked = $derived(workOut(draft, context));
+  /** Whether what shares a container suits it; null for one crop, or where one of them has no window. */
+  const fit = $derived(
+    worked.choice && worked.choice.parts.length > 1 ? plannedFit(worked.choice, context) : null
+  );
   /** Where it is carried to light, of what is to sprout in the dark. */
   const carriedTo = $derived(worked.sowings[0]?.projected.carriedTo ?? null);
   let comparing = $state(false);
@@ -214,11 +219,11 @@
       today={isoDay(data.now, data.household.zone)}
       {wrong}
     />
-    {#if draft.kind !== 'one' && chosen.length > 1}
+    {#if fit && worked.choice}
       <MixFit
         crops={chosen}
-        place={draft.newPlace ?? data.places.find(({ id }) => id === draft.placeId) ?? null}
-        taking={method.taking}
+        {fit}
+        placeName={worked.choice.place.name}
         units={data.household.units}
         halves={draft.kind === 'halves'}
         bind:staggered={draft.staggered}

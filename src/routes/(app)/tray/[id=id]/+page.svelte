@@ -14,8 +14,9 @@
   import { bandsOf } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import { walk } from '$core/steps/walk.ts';
-  import { dayOf, project } from '$core/sowing/project.ts';
+  import { project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
+  import { zoneOf } from '$core/time/zone.ts';
   import { figure, mass } from '$core/units/format.ts';
   import { waterAt } from '$core/water/level.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
@@ -80,6 +81,9 @@
   const picture = $derived(pictureOf(projected, now));
   const level = $derived(waterAt(projected, now));
   const gaveG = $derived(cutG(sowing));
+  const lastedD = $derived(
+    zoneOf(locale.zone).daysBetween(projected.sownAt, sowing.endedAt ?? projected.sownAt)
+  );
   const washUp = $derived(standingOf([projected, ...half]).flatMap((standing) => cleaningOf(standing) ?? []));
   const placeName = (id: string): string =>
     data.places.find((place) => place.id === id)?.name ?? 'another place';
@@ -147,16 +151,12 @@
     <div>
       {#if sowing.lost !== null}
         <p>
-          <strong
-            >Given up on day {Math.max(0, dayOf(projected, sowing.endedAt!))}: {LOSS_WORDS[
-              sowing.lost
-            ].toLowerCase()}.</strong
-          >
+          <strong>Given up on day {Math.max(0, lastedD)}: {LOSS_WORDS[sowing.lost].toLowerCase()}.</strong>
         </p>
         {#if sowing.lost === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
       {:else}
         <p>
-          {mass(gaveG, locale.units)} cut in {dayOf(projected, sowing.endedAt!)} days{sowing.growth > 0
+          {mass(gaveG, locale.units)} cut in {lastedD} days{sowing.growth > 0
             ? `, in ${sowing.growth + 1} growths`
             : ''}.
         </p>
