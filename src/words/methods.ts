@@ -104,7 +104,11 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       },
       reservoir: {
         text: 'Full strength in a reservoir',
-        turns: 'What mesh lives from; must be changed before it smells.'
+        turns: 'What mesh lives from, from the first fill on. Change it before it smells.'
+      },
+      'reservoir-half': {
+        text: 'Half strength in a reservoir',
+        turns: 'From the first fill on; slower, and kinder to roots and to tap water that is hard.'
       }
     }
   },

@@ -21,6 +21,8 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
       return 'How damp it is cannot be told from here: touch or lift it before you water.';
     case 'thirsty':
       return 'It loses nearly all it holds between two rounds: turn the fan away, or move it somewhere cooler.';
+    case 'pour-off':
+      return 'Pour off the water that still stands: roots that stand in water for a day drown.';
     case 'too-much':
       return `That was ${volume(note.g, locale.units)} more than it holds. Pour off what stands; it needs none until it says so.`;
     case 'mould-risk':

@@ -61,7 +61,7 @@ describe('keeping it covered by choice', () => {
     const seen = looked(94, 'rooted', true);
     const silent = tray(...felt, seen).forecast.marks.rooted.p50;
     const chosen = tray(covered(46, 94), ...felt, seen).forecast.marks.rooted.p50;
-    expect(chosen).to.be.below(silent - HOUR / 2);
+    expect(chosen).to.be.below(silent);
     const lit = [event(95, { type: 'uncovered' }), event(120, { type: 'lit' })];
     const leftOf = (...events: SowingEvent[]) => {
       const { state, path } = tray(...events);

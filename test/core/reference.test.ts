@@ -12,6 +12,9 @@ import { forecast, type ForecastInput } from '../../src/core/growth/forecast.ts'
 import { NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
 import type { Heard } from '../../src/core/growth/looks.ts';
 import { MARKS, type Mark } from '../../src/core/growth/marks.ts';
+import { wholeYieldG } from '../../src/core/harvest/expected.ts';
+import { planSowing, type PlannedSowing } from '../../src/core/sowing/planSowing.ts';
+import { choiceOf, contextAt } from '../support/choosing.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 
 const SOWN = Date.parse('2026-03-02T08:00Z');
@@ -165,5 +168,52 @@ describe('reference values', () => {
     expect(bleach.solutionMl).to.equal(1700);
     expect(bleach.productMl).to.be.closeTo(64.8, 0.06);
     expect(peroxide(340, 3, 12).productMl).to.be.closeTo(425, 0.01);
+  });
+});
+
+describe('what experienced growers get', () => {
+  const NOW = Date.parse('2026-03-20T16:00Z');
+  const tray = { name: 'T', shape: 'rectangle', lengthCm: 30, widthCm: 20, depthCm: 5, cells: 1 } as const;
+  const days = ({ plan }: PlannedSowing) => (plan.forecast.marks.windowOpen.p50 - plan.soak.sowAt) / DAY;
+
+  it('chia, flax and sunflower shoots in about a week on a warm, half-bright sill', () => {
+    const sill = { ...steadyPlace(26, 20), light: { kind: 'sill', aspect: 'side', back: false } } as const;
+    for (const key of ['chia', 'flax', 'sunflower']) {
+      const [sowing] = planSowing(choiceOf([cropOf(key)], { place: sill }), contextAt(NOW));
+      expect(days(sowing!), key).to.be.within(6.3, 7.7);
+    }
+  });
+
+  it('radish beside red cabbage from day 7', () => {
+    const halves = planSowing(
+      choiceOf([cropOf('radish'), cropOf('cabbage-red')], { kind: 'halves' }),
+      contextAt(NOW)
+    );
+    for (const half of halves) expect(days(half)).to.be.within(6.3, 7.3);
+  });
+
+  it('425 g of peas from 600 cm2 sown dense, and 1.15 g of maize shoots to a g of seed', () => {
+    const gives = (key: string, density: 'usual' | 'dense') => {
+      const [sowing] = planSowing(choiceOf([cropOf(key)], { density, container: tray }), contextAt(NOW));
+      return { ...wholeYieldG(sowing!.projected), seedG: sowing!.plan.seed.seedG };
+    };
+    expect(gives('pea', 'dense').high).to.be.at.least(425);
+    const maize = gives('maize-shoot', 'usual');
+    expect(maize.usual / maize.seedG).to.be.closeTo(1.15, 0.03);
+  });
+
+  it('sown as dense as they sow, with more mould and less to a seed', () => {
+    const densest = { pea: 1.9, 'cabbage-red': 8.5, arugula: 10, basil: 16 };
+    for (const [key, density] of Object.entries(densest)) {
+      const crop = cropOf(key);
+      expect(crop.seedsPerCm2.dense, key).to.equal(density);
+      const at = (which: 'usual' | 'dense') => {
+        const [sowing] = planSowing(choiceOf([crop], { density: which, container: tray }), contextAt(NOW));
+        return { g: wholeYieldG(sowing!.projected).usual, seedG: sowing!.plan.seed.seedG };
+      };
+      const [usual, dense] = [at('usual'), at('dense')];
+      expect(dense.g, key).to.be.above(usual.g);
+      expect(dense.g / dense.seedG, key).to.be.below(usual.g / usual.seedG);
+    }
   });
 });

@@ -197,7 +197,7 @@ describe('steps in words', () => {
     expect(words({ kind: 'cover', cover: 'vermiculite', cm: 0.3, volumeMl: 135 })).to.equal(
       '135 mL of vermiculite | 3 mm thick, damped first'
     );
-    expect(words({ kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 2.28 })).to.equal(
+    expect(words({ kind: 'damp', waterMl: 304, how: 'before-seed', feed: null, peroxideMl: 2.28 })).to.equal(
       '305 mL | Until it is damp as a wrung sponge. With 2.3 mL of 3 % peroxide in it.'
     );
   });

@@ -81,7 +81,7 @@ describe('the words of the daily care', () => {
     });
     const sow = card(
       { kind: 'sow', seedG: 9.9, onWaterMl: 608 },
-      { kind: 'damp', waterMl: 608, how: 'reservoir', peroxideMl: 0 }
+      { kind: 'damp', waterMl: 608, how: 'reservoir', feed: null, peroxideMl: 0 }
     );
     expect(sow.why).to.equal('Damp: 610 mL. Into the reservoir, until the mesh is just wet.');
     expect(card({ kind: 'turn' }).how).to.include('from one side');

@@ -184,7 +184,7 @@ describe('tasks in words', () => {
   ];
   const others: StepBody[] = [
     { kind: 'fill', mediumMl: 1125, depthCm: 2.5 },
-    { kind: 'damp', waterMl: 304, how: 'before-seed', peroxideMl: 0 },
+    { kind: 'damp', waterMl: 304, how: 'before-seed', feed: null, peroxideMl: 0 },
     {
       kind: 'press',
       cover: 'weight',

@@ -184,7 +184,7 @@ export const CAUSES = {
   }),
   'dry-air': (f) => ({ weight: ramp(f.vpdKpa, 1, 2.2), because: [{ kind: 'dry-air', kpa: f.vpdKpa }] }),
   'strong-feed': (f) => ({
-    weight: { none: 0.02, half: 0.2, reservoir: 0.6 }[f.projected.method.feed],
+    weight: { none: 0.02, half: 0.2, reservoir: 0.6, 'reservoir-half': 0.2 }[f.projected.method.feed],
     because: [{ kind: 'medium', medium: f.projected.setup.medium, fed: fed(f) }]
   }),
   waterlogged: (f) => ({

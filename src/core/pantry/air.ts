@@ -1,6 +1,9 @@
-import type { Washing } from '../sowing/event.ts';
+import type { SowingEvent, Washing } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
+import { standsSince } from '../sowing/stage.ts';
+import { hasPool } from '../supplies/media/below.ts';
 import { HOUR, type Millis } from '../time/zone.ts';
+import { hasReservoir } from '../water/bucket.ts';
 
 /** Why an hour of air before packing pays. */
 export type WhyAir = 'washed' | 'misted' | 'mould-risk';
@@ -10,18 +13,30 @@ const DAMP_H = 12;
 
 /** Whether what is cut is better spread out for an hour before it is packed, and why; null where it is dry enough. */
 export function airBeforePacking(
-  { state, crop, method }: Pick<Projected, 'state' | 'crop' | 'method'>,
+  sowing: Pick<Projected, 'state' | 'crop' | 'method' | 'setup' | 'path' | 'forecast' | 'firstGrowth'>,
   washing: Washing,
   now: Millis
 ): WhyAir | null {
+  const { state, crop } = sowing;
   if (washing !== 'unwashed') return 'washed';
   const wetted = state.log.some(
-    ({ event, undone }) =>
-      !undone &&
-      event.at > now - DAMP_H * HOUR &&
-      (event.body.type === 'misted' ||
-        ((event.body.type === 'watered' || event.body.type === 'fed') && method.lightWater !== 'below'))
+    ({ event, undone }) => !undone && event.at > now - DAMP_H * HOUR && wetsLeaves(sowing, event)
   );
   if (wetted) return 'misted';
   return crop.mouldRisk === 'high' ? 'mould-risk' : null;
+}
+
+/** Whether something that was done wetted leaves: a mist or a spray, and water that was given from above. */
+function wetsLeaves(
+  sowing: Pick<Projected, 'state' | 'method' | 'setup' | 'path' | 'forecast' | 'firstGrowth'>,
+  { at, body }: SowingEvent
+): boolean {
+  if (body.type === 'misted' || body.type === 'sprayed') return true;
+  if (body.type !== 'watered' && body.type !== 'fed') return false;
+  const { method, setup, state } = sowing;
+  if (hasReservoir(setup) || hasPool(setup.medium)) return false;
+  if (method.lightWater !== 'first-above') return method.lightWater !== 'below';
+  const since = standsSince(sowing);
+  const first = state.water.find((fact) => 'addedG' in fact && !fact.onLeaves && fact.at >= since);
+  return first?.at === at;
 }

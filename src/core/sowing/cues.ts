@@ -4,13 +4,16 @@ import { slipsOf } from '../growth/slips.ts';
 import type { SowingState } from './reduce.ts';
 
 /** Of a sowing's cues: what its household told, and what it left although the sowing went on past it. */
-export function cuesOf(state: SowingState, { blackout }: Pick<Path, 'blackout'>): Cues {
+export function cuesOf(
+  state: SowingState,
+  { blackout, lightFrom }: Pick<Path, 'blackout' | 'lightFrom'>
+): Cues {
   const { looks, uncoveredAt, litAt, staysCovered } = state.first ?? state;
   const isTold = (mark: CueMark): boolean => looks.some((look) => look.mark === mark);
   const isPast: Record<CueMark, boolean> = {
     rooted: uncoveredAt !== null || litAt !== null || isTold('lightReady') || isTold('windowOpen'),
     // Without a dark dome nobody is asked for it.
-    lightReady: blackout && (litAt !== null || isTold('windowOpen')),
+    lightReady: blackout && lightFrom !== null && (litAt !== null || isTold('windowOpen')),
     windowOpen: state.cuts.length > 0
   };
   return {

@@ -68,7 +68,7 @@ function stageOf(
     case 'rooted':
       return sownAt === null || regrowsSince !== null ? null : during(sownAt, rootedAt);
     case 'lightReady':
-      return blackout && regrowsSince === null
+      return blackout && lightFrom !== null && regrowsSince === null
         ? during(
             Math.min(uncoveredAt ?? Infinity, lookedAt('lightReady', 'windowOpen')),
             Math.min(lit, lookedAt('windowOpen'))

@@ -92,7 +92,7 @@ export function plan(input: PlanInput): Plan {
       carriedTo,
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
-      coveredOnD: coveredOnD(path),
+      coveredOnD: coveredOnD(path) + path.besideD,
       litAt: null,
       waitH: meanWaitH(rhythm),
       telling: input.telling,

@@ -5,11 +5,11 @@ import type { Crop, Density } from '../crops/crop.ts';
 import { leftG, lotGermination, type LotStock } from '../supplies/seed/lot.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
+import { pathOf, type Path } from '../supplies/methods/path.ts';
 import { NEW_THIRST } from '../water/thirst.ts';
 import type { Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
-import { sowingOf, type SowingSetup } from './sowing.ts';
+import { besidePath, sowingOf, type SowingSetup } from './sowing.ts';
 import { planHalves } from './halves.ts';
 import { blend } from '../crops/blend.ts';
 import { mixParts } from '../supplies/seed/parts.ts';
@@ -145,7 +145,10 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
         areaShare,
         germinationPct,
         // Two halves are one container: they go one way.
-        path: paths.reduce((path, other) => (other === path ? path : sharedPath(path, other)), paths[index]!),
+        path: parts.reduce(
+          (path, other) => (other === part ? path : besidePath(part.crop, path, other.crop, choice)),
+          paths[index]!
+        ),
         seedsPerCm2:
           own === null
             ? typeof density === 'number'

@@ -17,6 +17,7 @@ import { suitOf, type Suit } from '../growth/suit.ts';
 import { observe, type Gaussian } from '../stats/gaussian.ts';
 import { heardOf } from './heard.ts';
 import { coveredUntil, reduceEvents, type SowingState } from './reduce.ts';
+import { waitsD } from './stage.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
 /** What the core must know of the household to follow its sowings. */
@@ -169,7 +170,7 @@ const fromSeed = (
     carriedTo,
     lightFrom: path.lightFrom,
     domeDays: path.domeDays,
-    coveredOnD: coveredOnD(path),
+    coveredOnD: coveredOnD(path) + waitsD(path, state),
     pressedAt: path.pressesLate ? state.pressedAt : null,
     uncoveredAt: state.uncoveredAt,
     coveredUntil: coveredUntil(state),

@@ -89,6 +89,14 @@ export function cropOfSowing(
   return blend(mix.map((part) => ({ crop: cropAmong(own, part.cropKey), areaShare: part.areaShare })));
 }
 
+/** The way of a crop that shares its container and its cover with another. */
+export const besidePath = (
+  crop: Crop,
+  path: Path,
+  beside: Crop,
+  { method, medium }: { method: Method; medium: MediumKind }
+): Path => sharedPath(path, pathOf(beside, method, medium), beside.rootedD21 - crop.rootedD21);
+
 /** @throws Error where the setup names a crop that neither the library nor the household has. */
 export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
   const asFigured = cropOfSowing(setup, own);
@@ -103,7 +111,7 @@ export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
       { crop, seedG: setup.seedG, lotId: setup.lotId }
     ],
     method,
-    path: half ? sharedPath(path, pathOf(cropAmong(own, half.besideKey), method, medium)) : path,
+    path: half ? besidePath(crop, path, cropAmong(own, half.besideKey), { method, medium }) : path,
     areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,
     mediumDepthCm: mediumDepthCm(setup.medium, setup.container.depthCm)
   };

@@ -1,7 +1,7 @@
-import { coveredOnD, type CoverKind } from '../supplies/methods/path.ts';
+import { coveredOnD, type CoverKind, type Path } from '../supplies/methods/path.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Projected } from './project.ts';
-import { coveredUntil, type Stage } from './reduce.ts';
+import { coveredUntil, type SowingState, type Stage } from './reduce.ts';
 
 type Staged = Pick<Projected, 'state' | 'path' | 'forecast' | 'firstGrowth'>;
 
@@ -28,6 +28,10 @@ export const coverOn = ({ path, state }: Pick<Projected, 'path' | 'state'>): Cov
 export const isPressed = ({ path, state }: Pick<Projected, 'path' | 'state'>): boolean =>
   state.stage === 'press' && (!path.pressesLate || state.pressedAt !== null);
 
+/** Days that it is expected to wait for what stands beside it; once it was seen to have rooted, whoever looks sees both. */
+export const waitsD = ({ besideD }: Pick<Path, 'besideD'>, { seen }: Pick<SowingState, 'seen'>): number =>
+  seen.some(({ mark, reachedAt }) => mark === 'rooted' && reachedAt !== null) ? 0 : besideD;
+
 /**
  * When its weight or lid came off, or is expected to: once it has rooted, and where it is pressed for longer, or left covered by
  * choice, after that.
@@ -37,6 +41,7 @@ export const uncoversAt = ({ path, state }: Pick<Projected, 'path' | 'state'>, r
   state.uncoveredAt ??
   (path.blackout ? null : state.litAt) ??
   Math.max(
-    (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) + coveredOnD(path) * DAY,
+    (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) +
+      (coveredOnD(path) + waitsD(path, state)) * DAY,
     coveredUntil(state)
   );

@@ -45,6 +45,8 @@ export type Note =
   | { kind: 'unsure' }
   /** So much goes between two rounds that even a full tray hardly lasts. */
   | { kind: 'thirsty' }
+  /** Somebody found water standing under it, and has poured nothing off since. */
+  | { kind: 'pour-off' }
   /** More was poured than it holds. */
   | { kind: 'too-much'; g: number; at: Millis }
   | { kind: 'mould-risk'; risk: MouldRisk }
@@ -185,9 +187,9 @@ function cutSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
   return [{ key: 'cut', body: cutStep(sowing, now), dueAt: open, late: false, with: [] }];
 }
 
-/** The cues that a sowing passes: stems are looked at where a dome is on them. */
+/** The cues that a sowing passes: stems are looked at where a dome is on them that is to come off for light. */
 export const cuesOf = ({ path }: Pick<Projected, 'path'>): readonly Cue[] =>
-  CUES.filter((cue) => cue !== 'lightReady' || path.blackout);
+  CUES.filter((cue) => cue !== 'lightReady' || (path.blackout && path.lightFrom !== null));
 
 /** The next cue that has not been seen, where it may have been reached; the one of the present stage. */
 function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {

@@ -1,4 +1,5 @@
 import { mouldRisk } from '../diagnosis/mould.ts';
+import type { EventType } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { sawLately } from '../sowing/reduce.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
@@ -76,13 +77,13 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
   if (given > round.at - ROUND_LEAD_H * HOUR) return null;
   const { g, sdG, capacityG } = waterAt(sowing, now);
   const waterMl = mistNowMl(areaCm2, {
+    containers: sowing.setup.count,
     covered: path.cover !== 'none',
     // Nor where it may well be fuller than believed: under a cover next to nothing goes, for days.
     g: g + sdG,
     holdsG: capacityG,
     lostG: trackOf(sowing).lossG(given, Math.max(given, now))
   });
-  if (waterMl === 0) return null;
   const every = path.mists === 'daily' ? DAY : (round.at - round.before[1]) / 2;
   const body = {
     kind: 'mist',
@@ -97,6 +98,7 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
 function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
   const level = waterAt(sowing, now);
   if (level.capacityG === 0 || !isWanting(sowing, level, round, now) || withheld(sowing, round)) return null;
+  if (isSettled(sowing, round)) return null;
   const waterMl = pourMl(sowing, round, now);
   if (waterMl < worthMl(sowing, level)) return null;
   // Watered in this round already and found dry again: a step of its own, the same for whoever sees it.
@@ -121,6 +123,19 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   );
 }
 
+const POURS: ReadonlySet<EventType> = new Set(['watered', 'fed']);
+const FINDS: ReadonlySet<EventType> = new Set(['felt', 'lifted', 'weighed', 'saw']);
+
+/** Watered in this round, it is not watered again in it, unless somebody has found since how dry it is. */
+function isSettled({ state }: Projected, round: Round): boolean {
+  const last = state.log.findLast(
+    ({ event, undone }) => !undone && (POURS.has(event.body.type) || FINDS.has(event.body.type))
+  );
+  return (
+    last !== undefined && POURS.has(last.event.body.type) && last.event.at > round.at - ROUND_LEAD_H * HOUR
+  );
+}
+
 const isReservoir = ({ reservoirShare, isPool }: WaterLevel): boolean => reservoirShare !== null && !isPool;
 
 /** How full it is said to be: its reservoir, or what feeds its stems. */
@@ -137,11 +152,19 @@ const worthMl = ({ areaCm2 }: Projected, { capacityG }: WaterLevel): number =>
 function isWanting(sowing: Projected, level: WaterLevel, round: Round, now: Millis): boolean {
   const next = Math.max(now, round.nextAt);
   if (isReservoir(level)) return waterAt(sowing, next).reservoirShare! < TOP_SHARE;
+  // What stays in the dark to the end is watered once its cover is off, and drinks little from then on.
+  if (isJustUncovered(sowing)) return true;
   // Seed that roots has no stems that could hang.
   if (stageAt(sowing, now) !== 'press' && mightHang(sowing, round, now)) return true;
   const then = level.isPool ? next : Math.max(now, (round.at + round.nextAt) / 2);
   return waterAt(sowing, then).g < dryShare(sowing.crop) * level.baseG;
 }
+
+/** Whether what is kept in the dark to the end has had no water since its cover came off. */
+const isJustUncovered = (sowing: Projected): boolean =>
+  sowing.path.lightFrom === null &&
+  sowing.state.uncoveredAt !== null &&
+  lastGivenAt(sowing) < sowing.state.uncoveredAt;
 
 /** Why it is watered in this round, as it truly is. */
 function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
@@ -150,6 +173,7 @@ function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
   const then = waterAt(sowing, Math.max(now, round.nextAt));
   const low = ({ g, reservoirShare }: WaterLevel) =>
     isReservoir(here) ? reservoirShare! < TOP_SHARE : g < least * here.baseG;
+  if (isJustUncovered(sowing) && !low(here)) return 'uncovered';
   return low(here) ? 'low' : low(then) ? 'soon' : 'unsure';
 }
 

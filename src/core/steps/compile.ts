@@ -19,7 +19,7 @@ import { cleaningPlan } from '../cleaning/cleaning.ts';
 import { keepingDays } from '../pantry/keeping.ts';
 import { isDisinfected, PREPARING_MIN } from '../sowing/preparing.ts';
 import { cutStep } from './cut.ts';
-import { feedOf, peroxideAtSowing, peroxideIn } from './doses.ts';
+import { feedOf, firstFeed, peroxideAtSowing, peroxideIn } from './doses.ts';
 import type { BodyOf, SeedLine, Step, StepBody } from './step.ts';
 
 /** Minutes that work at the bench takes (starting figures). */
@@ -185,6 +185,7 @@ function sowingSteps(sowing: Projected): Timed[] {
       kind: 'damp',
       waterMl: firstG,
       how: into ?? (method.firstWater === 'after-seed' && !after ? 'before-seed' : method.firstWater),
+      feed: firstFeed(sowing, firstG),
       peroxideMl: peroxideAtSowing(method, firstG)
     },
     WORK_MIN.damp

@@ -12,14 +12,23 @@ export const peroxideAtSowing = ({ peroxide }: Pick<Method, 'peroxide'>, waterMl
 export const peroxideIn = ({ peroxide }: Pick<Method, 'peroxide'>, waterMl: number): number =>
   peroxide === 'weak' ? weakPeroxideMl(waterMl) : 0;
 
+/** Strength of the feed in a reservoir, of full. */
+const IN_RESERVOIR: Partial<Record<Method['feed'], number>> = { reservoir: 1, 'reservoir-half': 0.5 };
+
 /**
- * Feed that a sowing's water is given in light: at half strength, or full where it stands in a reservoir.
+ * Feed that a sowing's water is given: at half strength in light, or as the method has it where it stands in a reservoir.
  * @param waterMl null for what goes into a litre
  * @returns null for plain water
  */
 export function feedOf({ method, setup, path }: Projected, waterMl: number | null): Feed | null {
   if (method.feed === 'none' || path.lightFrom === null) return null;
-  const strength = method.feed === 'reservoir' && hasReservoir(setup) ? 1 : 0.5;
+  const strength = (hasReservoir(setup) ? IN_RESERVOIR[method.feed] : undefined) ?? 0.5;
   const mLPerL = method.feedMlL === null ? null : method.feedMlL * strength;
   return { strength, mLPerL, mL: mLPerL === null || waterMl === null ? null : (waterMl / 1000) * mLPerL };
 }
+
+/** Feed in the first fill of a reservoir, where the method feeds there; null for plain water. */
+export const firstFeed = (sowing: Projected, waterMl: number): Feed | null =>
+  hasReservoir(sowing.setup) && IN_RESERVOIR[sowing.method.feed] !== undefined
+    ? feedOf(sowing, waterMl)
+    : null;

@@ -5,7 +5,7 @@ import { scorches } from '../places/light.ts';
 import { mouldRisk } from '../diagnosis/mould.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Round } from '../time/rhythm.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { dryShare } from '../water/bucket.ts';
 import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
@@ -41,6 +41,7 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   const odd = sowing.state.looks.findLast(({ at }) => at > now - DAY && at <= now);
   if (odd && sowing.forecast.likelihoodOf(odd) < UNLIKELY)
     notes.push({ kind: 'unlikely', look: odd, early: odd.reached });
+  if (stillStands(sowing, now)) notes.push({ kind: 'pour-off' });
   const excess = trackOf(sowing).excess.findLast(({ at }) => at > now - DAY && at <= now);
   if (excess) notes.push({ kind: 'too-much', ...excess });
   const soonDry = waterAt(sowing, round.nextAt).share < dryShare(crop) + NEAR_DRY;
@@ -58,6 +59,15 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
     if (share < dryShare(crop)) notes.push({ kind: 'dry-hours', share });
   }
   return notes;
+}
+
+/** For so long what was found standing is to be poured off. */
+const STANDS_MS = 12 * HOUR;
+
+/** Whether the last thing that was done with its water was to find that some still stands. */
+function stillStands({ state }: Projected, now: Millis): boolean {
+  const last = state.water.at(-1);
+  return last !== undefined && 'feels' in last && last.feels[0] === 1 && now - last.at < STANDS_MS;
 }
 
 /** A look that was made again has settled it. */

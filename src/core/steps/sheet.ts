@@ -1,7 +1,7 @@
 import { BENCH_STEPS, type BenchStep } from '../sowing/event.ts';
 import type { Solution } from '../supplies/seed/disinfect.ts';
 import { stepsOf } from './compile.ts';
-import { isBenchStep, type Step } from './step.ts';
+import { isBenchStep, type Step, type StepBody } from './step.ts';
 import { timersOf } from './timer.ts';
 import type { Projected } from '../sowing/project.ts';
 import { beginsAt, soakFrom } from '../sowing/soak.ts';
@@ -23,6 +23,8 @@ export interface SheetLine {
 }
 
 export interface SheetSection {
+  /** Names it among the sections: what is damped before the seed, and after it, are two. */
+  key: string;
   kind: BenchStep;
   lines: SheetLine[];
 }
@@ -55,6 +57,21 @@ const TOGETHER_H = 36;
 /** A tray that was sown stays on the sheet until it has been covered and pressed. */
 const AFTER_SOWING_H = 6;
 
+const isAfterSeed = (body: StepBody): boolean => body.kind === 'damp' && body.how === 'after-seed';
+
+interface SectionKind {
+  key: string;
+  kind: BenchStep;
+  holds?: (body: StepBody) => boolean;
+}
+
+/** The sections in the order of the hands: a medium that is watered after the seed is damped once that lies on it. */
+const SECTIONS = BENCH_STEPS.flatMap((kind): SectionKind[] => {
+  if (kind === 'damp') return [{ key: kind, kind, holds: (body) => !isAfterSeed(body) }];
+  const own = { key: kind, kind };
+  return kind === 'cover' ? [own, { key: 'damp-after', kind: 'damp', holds: isAfterSeed }] : [own];
+});
+
 /**
  * The sheet at a moment.
  * @param projected the sowings under way
@@ -62,10 +79,11 @@ const AFTER_SOWING_H = 6;
 export function sheetOf(projected: readonly Projected[], rhythm: Rhythm, now: Millis): Sheet {
   const sowings = projected.filter((sowing) => isOnSheet(sowing, now));
   const lines = sowings.flatMap((sowing) => linesOf(sowing, rhythm, now));
-  const sections = BENCH_STEPS.map((kind) => ({
+  const sections = SECTIONS.map(({ key, kind, holds }) => ({
+    key,
     kind,
     lines: lines
-      .filter(({ step }) => step.body.kind === kind)
+      .filter(({ step }) => step.body.kind === kind && (!holds || holds(step.body)))
       .sort((a, b) => (kind === 'soak' || kind === 'drain' ? a.step.from - b.step.from : 0))
   })).filter((section) => section.lines.length > 0);
   return {

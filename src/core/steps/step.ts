@@ -47,8 +47,11 @@ export interface Feed {
   mLPerL: number | null;
 }
 
-/** Little is left; little would be left before somebody comes by again; or nobody can tell, and it might hang. */
-export type WhyWater = 'low' | 'soon' | 'unsure';
+/**
+ * Little is left; little would be left before somebody comes by again; nobody can tell, and it might hang; or its cover has come
+ * off, and it stays in the dark.
+ */
+export type WhyWater = 'low' | 'soon' | 'unsure' | 'uncovered';
 
 /** Where water goes. */
 export type How = 'below' | 'above' | 'mist' | 'reservoir';
@@ -81,7 +84,14 @@ export type StepBody =
   /** `latestAt` is when soaked seed goes soft. */
   | { kind: 'drain'; hours: number; endsAt: Millis; latestAt: Millis }
   | { kind: 'fill'; mediumMl: number; depthCm: number }
-  | { kind: 'damp'; waterMl: number; how: Method['firstWater'] | 'reservoir' | 'film'; peroxideMl: number }
+  | {
+      kind: 'damp';
+      waterMl: number;
+      how: Method['firstWater'] | 'reservoir' | 'film';
+      /** In what fills a reservoir, where the method feeds there. */
+      feed: Feed | null;
+      peroxideMl: number;
+    }
   /** `onWaterMl` is what its medium and reservoir were given before. */
   | { kind: 'sow'; seedG: number; onWaterMl: number }
   | { kind: 'cover'; cover: Exclude<Path['seedCover'], 'none'>; cm: number; volumeMl: number }

@@ -144,7 +144,14 @@ function atOnce(
           return step ? [{ projected, step }] : [];
         })
       : [];
-  const all = [...asking, ...others];
+  // Nobody turns or airs half a tray.
+  const beside =
+    kind === 'turn' || kind === 'air'
+      ? standing.flatMap(({ projected }) =>
+          asking.some((one) => one.projected === projected) ? [] : [{ projected, step: first.step }]
+        )
+      : [];
+  const all = [...asking, ...others, ...beside];
   return {
     ...first.step,
     key: `${kind}:${first.step.key}`,

@@ -12,28 +12,36 @@ const FAN = 1.3;
 
 /** A fine mist, mL per cm2: over seed under a cover; the most of several passes in the open. */
 const MIST_ML_CM2 = { covered: 0.02, open: 0.1 } as const;
-/** Less is not worth asking for, mL per cm2. */
+/** Less wets nothing, mL per cm2. */
 export const MIST_LEAST_ML_CM2 = 0.007;
-/** No mist fills a medium past this share of what it holds. */
+/** What one press of a hand sprayer gives, mL (starting figure). */
+const SPRAY_ML = 1;
+/** No mist fills a medium past this share of what it holds, but for the least that keeps seed damp. */
 const MIST_UP_TO = 0.95;
 
 /** Water for misting an area under a cover once, mL, where there is room for it. */
 export const mistMl = (areaCm2: number): number => areaCm2 * MIST_ML_CM2.covered;
 
 /**
- * Water for misting at a moment, mL: under a cover a little, in the open what was lost since the last one; never past what
- * the medium takes, and nothing where that is not worth it (docs/model.md, 6).
+ * Water for misting at a moment, mL: under a cover a little, in the open what was lost since the last one; no more than the
+ * medium takes, but never less than keeps seed damp on top, at least one spray for each container (docs/model.md, 6).
  * @param lostG since it was last given any
  */
 export function mistNowMl(
   areaCm2: number,
-  { covered, g, holdsG, lostG }: { covered: boolean; g: number; holdsG: number; lostG: number }
+  {
+    containers,
+    covered,
+    g,
+    holdsG,
+    lostG
+  }: { containers: number; covered: boolean; g: number; holdsG: number; lostG: number }
 ): number {
   const wanted = covered ? mistMl(areaCm2) : Math.min(MIST_ML_CM2.open * areaCm2, lostG);
   // What holds nothing itself, as a mesh, is kept damp all the same.
   const room = holdsG > 0 ? MIST_UP_TO * holdsG - g : Infinity;
-  const mL = Math.min(wanted, room);
-  return mL < MIST_LEAST_ML_CM2 * areaCm2 ? 0 : mL;
+  const least = Math.max(SPRAY_ML * containers, MIST_LEAST_ML_CM2 * areaCm2);
+  return Math.max(least, Math.min(wanted, room));
 }
 
 /** Never filled past this share of capacity: overwatering is the commonest way to lose a tray. */

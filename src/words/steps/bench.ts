@@ -12,6 +12,7 @@ import { pressingWords } from '../pressing.ts';
 import { dayAndTime } from '../time.ts';
 import {
   eachAndAll,
+  feedWords,
   measured,
   mediumName,
   peroxideWords,
@@ -64,7 +65,7 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
       return fillAmount(body, on);
     case 'damp':
       return {
-        amount: eachAndAll(body.waterMl, containers, (mL) => volume(mL, units)),
+        amount: `${eachAndAll(body.waterMl, containers, (mL) => volume(mL, units))}${body.feed ? `, ${feedWords(body.feed, units)}` : ''}`,
         more: sentences(DAMP_WORDS[body.how], peroxideWords(body.peroxideMl, units))
       };
     case 'sow':

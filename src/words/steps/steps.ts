@@ -276,7 +276,15 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
 const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
   why === 'unsure'
     ? `About ${left} should be left, and that is not sure: lift it first, and leave it where it is heavy.`
-    : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+    : why === 'uncovered'
+      ? 'Its cover is off now: water it once, and little from then on.'
+      : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+
+/** A pool is renewed at each round, however damp its medium is. */
+const poolWords = (why: BodyOf<'water'>['why'], share: number): string =>
+  share >= 0.9
+    ? 'It is damp now, and this much goes until the next round. Pour off what still stands first.'
+    : whyWords(why, `${Math.round(share * 100)} % of what it holds itself`);
 
 function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
   const { units } = on.locale;
@@ -297,12 +305,9 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
   return {
     title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
     why: sentences(
-      whyWords(
-        body.why,
-        body.how === 'below' && hasPool(on.medium.kind)
-          ? `${left} of what it holds itself`
-          : `${left} of its water`
-      ),
+      body.how === 'below' && hasPool(on.medium.kind)
+        ? poolWords(body.why, body.share ?? 0)
+        : whyWords(body.why, `${left} of its water`),
       peroxide
     ),
     done: `Watered ${volume(body.waterMl ?? 0, units)}`

@@ -17,7 +17,7 @@ export const QUESTIONS = {
   /** What follows once it has rooted: a dark dome, or light at once, or no darkness from the beginning. */
   darkness: ['dome', 'straight', 'none'],
   lightWater: ['below', 'first-above', 'mist'],
-  feed: ['none', 'half', 'reservoir'],
+  feed: ['none', 'half', 'reservoir', 'reservoir-half'],
   /** Peroxide in the water. */
   peroxide: ['none', 'weak', 'at-sowing'],
   /** Disinfecting the seed; offered, never required. */

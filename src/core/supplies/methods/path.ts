@@ -25,6 +25,8 @@ export interface Path {
   pressesLate: boolean;
   /** Days that its kind of seed stays covered once it has rooted. */
   pressedD: number;
+  /** Days that the crop beside it, under the same cover, takes longer to root; 0 where nothing stands beside it. */
+  besideD: number;
   /** Whether a dark, domed stage follows rooting. */
   blackout: boolean;
   /** How many days that lasts; null for until the stems are even. */
@@ -110,7 +112,8 @@ export function unheeded(
   else if (hasPool(on.medium) && method.lightWater !== 'below')
     found.push({ question: 'lightWater', why: 'pool' });
   if (method.feed !== 'none' && lightFrom === null) found.push({ question: 'feed', why: 'stays-dark' });
-  else if (method.feed === 'reservoir' && !below) found.push({ question: 'feed', why: 'no-reservoir' });
+  else if (method.feed.startsWith('reservoir') && !below)
+    found.push({ question: 'feed', why: 'no-reservoir' });
   if (method.disinfect !== 'none' && crop.gelSeed)
     found.push({ question: 'disinfect', why: 'gel-never-wet' });
   else if (method.disinfect !== 'none' && crop.disinfect === 'no')
@@ -153,7 +156,8 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
     seedCover,
     seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover],
     mists,
-    pressedD: 0
+    pressedD: 0,
+    besideD: 0
   };
   if (inLight || open) {
     if (open && bare) not('darkness', 'bare-tray');
@@ -250,8 +254,12 @@ function pressingFor(
   return pressing;
 }
 
-/** Two crops side by side under one cover: the gentler weight, the thirstier misting, light when the slower is ready. */
-export function sharedPath(own: Path, other: Path): Path {
+/**
+ * Two crops side by side under one cover: the gentler weight, the thirstier misting, uncovered and in light when the slower is
+ * ready.
+ * @param besideD days that the other takes longer to root
+ */
+export function sharedPath(own: Path, other: Path, besideD: number): Path {
   const order: readonly CoverKind[] = ['none', 'clear', 'lid', 'stacked', 'weight'];
   const gentler = Math.min(own.pressGCm2, other.pressGCm2);
   const bearsGCm2 = [0, 1].map((end) =>
@@ -267,7 +275,7 @@ export function sharedPath(own: Path, other: Path): Path {
     (one) => own.mists === one || other.mists === one
   )!;
   const pressesLate = gentler > 0 && (own.pressesLate || other.pressesLate);
-  const shared = { ...own, cover, ...pressed, pressesLate, pressedD, mists };
+  const shared = { ...own, cover, ...pressed, pressesLate, pressedD, besideD: Math.max(0, besideD), mists };
   if (own.lightFrom === null || other.lightFrom === null)
     return { ...shared, blackout: true, domeDays: null, lightFrom: null };
   const blackout = own.blackout || other.blackout;

@@ -65,7 +65,7 @@
       </li>
     {/each}
   </ul>
-  {#each sheet.sections as section, index (section.kind)}
+  {#each sheet.sections as section, index (section.key)}
     <SheetSection
       {section}
       number={index + 1}
