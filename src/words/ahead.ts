@@ -12,7 +12,7 @@ import type { Rule, WhyMoved } from '$core/ahead/standingOrder.ts';
 import type { Place } from '$core/places/place.ts';
 import { greensMass, seedMass } from '$core/units/format.ts';
 import { capital } from './capital.ts';
-import { dayWords, shortDate, type Locale } from './time.ts';
+import { clockTime, daysAway, dayWords, shortDate, type Locale } from './time.ts';
 
 /** That more opens in a week than is eaten, in a sentence or two. */
 export function glutWords(
@@ -61,10 +61,13 @@ export function shortageWords(
   now: number,
   locale: Locale
 ): string {
+  const days = laterMs === null ? 0 : daysAway(now + laterMs, now, locale.zone);
   const then =
     laterMs === null
       ? ''
-      : ` Begun ${Math.ceil(laterMs / DAY) === 1 ? 'a day' : `${Math.ceil(laterMs / DAY)} days`} later, from about ${dayWords(now + laterMs, now, locale)}, it goes.`;
+      : days === 0
+        ? ` Begun at ${clockTime(now + laterMs, locale)} today, it goes.`
+        : ` Begun ${days === 1 ? 'a day' : `${days} days`} later, ${dayWords(now + laterMs, now, locale)}, it goes.`;
   switch (kind) {
     case 'light':
       return `${place.name} is dark: it roots there, and there is no place with light to carry it to.${elsewhere.length === 0 ? ' No other place has room for it then.' : ''}`;

@@ -127,6 +127,22 @@ describe('bench, round, list and chart', () => {
       expect(cut, 'nearly all of them come to their cut').to.be.above(walked * 0.95);
     });
 
+  it('have one date: a plan and the tray that it becomes open, and close, at the same moment', () => {
+    for (const [index, crop] of CROPS.entries())
+      for (const method of READY_METHODS)
+        for (const kind of ['one', 'halves', 'blended'] as const) {
+          const crops = kind === 'one' ? [crop] : [crop, CROPS[(index + 7) % CROPS.length]!];
+          for (const { plan, setup } of planned(choiceOf(crops, { kind, method, place: shelf }))) {
+            const tray = project(home, { ...setup, id: radishTray().id }, []);
+            for (const mark of ['windowOpen', 'windowClose'] as const)
+              expect(tray.forecast.marks[mark].p50, `${crop.key} ${method.key} ${kind}`).to.be.closeTo(
+                plan.forecast.marks[mark].p50,
+                1000
+              );
+          }
+        }
+  });
+
   it('tell the two halves of a container one way: one cover, one weight, one light', () => {
     fc.assert(
       fc.property(

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { useFirst } from '../../src/core/ahead/household.ts';
 import { freeCount } from '../../src/core/supplies/containers/container.ts';
 import { checkCrop as problemsOf, nearestCrop } from '../../src/core/crops/check.ts';
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
@@ -37,6 +38,13 @@ describe('a lot of seed', () => {
   it('is drawn down by what was taken, never under nothing', () => {
     expect(leftG(tin({ takenG: 30 }))).to.equal(70);
     expect(leftG(tin({ takenG: 130 }))).to.equal(0);
+  });
+
+  it('of which nothing sprouted is never the next to be sown, by a plan or a standing order', () => {
+    const dead = tin({ id: 'dead', bestBefore: '2026-01-01', test: { sprouted: 0, tested: 20 } });
+    const sound = tin({ id: 'sound', test: { sprouted: 18, tested: 20 } });
+    expect(useFirst([dead, sound]).map(({ id }) => id)).to.deep.equal(['sound']);
+    expect(useFirst([dead])).to.deep.equal([]);
   });
 
   it('is flagged when it is empty, low, past its date or weak', () => {

@@ -81,42 +81,52 @@ describe('a window in words', () => {
   const close = mark(6, 7, 8);
 
   it('has a range and never a false date', () => {
-    expect(windowWords({ open: mark(2, 3, 5), close: close, hindered: null }, NOW, METRIC)).to.equal(
-      'Opens Thursday, likely Wednesday to Saturday.'
-    );
+    expect(
+      windowWords({ open: mark(2, 3, 5), close: close, hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Opens Thursday, likely Wednesday to Saturday.');
   });
 
   it('drops the range once it is within a day', () => {
-    expect(windowWords({ open: mark(1.1, 1.15, 1.2), close: close, hindered: null }, NOW, METRIC)).to.equal(
-      'Opens tomorrow.'
-    );
+    expect(
+      windowWords({ open: mark(1.1, 1.15, 1.2), close: close, hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Opens tomorrow.');
   });
 
   it('never begins a range in the past', () => {
-    expect(windowWords({ open: mark(-1, 1, 2), close: close, hindered: null }, NOW, METRIC)).to.equal(
-      'Opens tomorrow, likely today to Wednesday.'
-    );
+    expect(
+      windowWords({ open: mark(-1, 1, 2), close: close, hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Opens tomorrow, likely today to Wednesday.');
   });
 
   it('asks for a look where it is likely open and nobody has seen it', () => {
-    expect(windowWords({ open: mark(-2, -1, 1), close: close, hindered: null }, NOW, METRIC)).to.equal(
-      'Likely open since yesterday: look for the cue.'
-    );
+    expect(
+      windowWords({ open: mark(-2, -1, 1), close: close, hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Likely open since yesterday: look for the cue.');
+  });
+
+  it('never calls a tray likely open that is still covered or in the dark by its log', () => {
+    const over = (still: 'covered' | 'dark') =>
+      windowWords({ open: mark(-2, -1, 1), close, hindered: null, still }, NOW, METRIC);
+    expect(over('covered')).to.match(/still covered\. Uncover it/);
+    expect(over('dark')).to.match(/still stands in the dark\. Bring it to light/);
+    expect(
+      windowWords({ open: mark(2, 3, 5), close, hindered: null, still: 'covered' }, NOW, METRIC)
+    ).to.equal('Opens Thursday, likely Wednesday to Saturday.');
   });
 
   it('tells an open window by its end, and a closed one to be cut', () => {
     const open = mark(-1, -1, -1, true);
-    expect(windowWords({ open: open, close: mark(2, 3, 4), hindered: null }, NOW, METRIC)).to.equal(
-      'Open now. Best before Thursday.'
-    );
-    expect(windowWords({ open: open, close: mark(-3, -1, 0), hindered: null }, NOW, METRIC)).to.equal(
-      'Past its best since yesterday: cut what is good.'
-    );
+    expect(
+      windowWords({ open: open, close: mark(2, 3, 4), hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Open now. Best before Thursday.');
+    expect(
+      windowWords({ open: open, close: mark(-3, -1, 0), hindered: null, still: null }, NOW, METRIC)
+    ).to.equal('Past its best since yesterday: cut what is good.');
   });
 
   it('is its range alone in the line of a tray that needs nothing', () => {
     const brief = (open: MarkForecast, hindered: 'cold' | 'hot' | null = null) =>
-      windowBrief({ open, close, hindered }, NOW, METRIC);
+      windowBrief({ open, close, hindered, still: null }, NOW, METRIC);
     expect(brief(mark(2, 3, 5))).to.equal('opens Wednesday to Saturday');
     expect(brief(mark(-1, 1, 2))).to.equal('opens today to Wednesday');
     expect(brief(mark(1.1, 1.15, 1.2))).to.equal('opens tomorrow');
@@ -127,7 +137,11 @@ describe('a window in words', () => {
 
   it('says where nothing grows', () => {
     expect(
-      windowWords({ open: mark(Infinity, Infinity, Infinity), close: close, hindered: null }, NOW, METRIC)
+      windowWords(
+        { open: mark(Infinity, Infinity, Infinity), close: close, hindered: null, still: null },
+        NOW,
+        METRIC
+      )
     ).to.include('move it');
   });
 });

@@ -17,7 +17,7 @@ import type { MediumKind } from '../supplies/media/medium.ts';
 import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { isGrass } from '../crops/traits.ts';
-import { holds, leftG, type LotStock } from '../supplies/seed/lot.ts';
+import { holds, isDead, leftG, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
 import type { Eater, Taste } from './appetite.ts';
@@ -171,10 +171,10 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
   };
 }
 
-/** Of a crop's lots that which is used first: what keeps least, and of those the older. */
+/** Of a crop's lots that which is used first: what keeps least, and of those the older; never one of which nothing sprouted. */
 export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
   lots
-    .filter((lot) => leftG(lot) > 0)
+    .filter((lot) => leftG(lot) > 0 && !isDead(lot))
     .sort(
       (a, b) =>
         day(a.bestBefore).localeCompare(day(b.bestBefore)) || day(a.boughtOn).localeCompare(day(b.boughtOn))
@@ -211,7 +211,7 @@ export function growableOf(cropKey: string, data: AheadData): Growable | null {
   const crop = findCrop(cropKey, [...data.ownCrops]);
   if (!crop) return null;
   const last = data.latest.find((setup) => setup.cropKey === cropKey && setup.mix === null);
-  const lots = data.lots.filter((lot) => lot.parts === null && holds(lot, cropKey));
+  const lots = data.lots.filter((lot) => lot.parts === null && holds(lot, cropKey) && !isDead(lot));
   const method =
     (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
   return {

@@ -83,6 +83,8 @@ export function poolG(
   return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
 
+/** A pool is poured for so much more than is expected to go (starting figure). */
+const POOL_FOR = 1.2;
 /** A little always stands, so that a round that comes late finds it damp. */
 const POOL_LEAST = 0.15;
 
@@ -91,7 +93,7 @@ const POOL_LEAST = 0.15;
  * mats of a household that loses less than is believed stand in water for days.
  */
 export const poolPartG = (crop: Pick<Crop, 'droughtRisk'>, mediumG: number, lossG: number): number =>
-  Math.max(POOL_LEAST * lossG, lossG - mediumG * (FULL_SHARE - dryShare(crop)));
+  Math.max(POOL_LEAST * lossG, POOL_FOR * lossG - mediumG * (FULL_SHARE - dryShare(crop)));
 
 /** Whether a sowing stands over a reservoir, its container's or the one that a mesh stands over. */
 export const hasReservoir = ({

@@ -8,7 +8,7 @@ import { capacityG, FULL_SHARE, lossGPerDay, poolG, poolPartG, reservoirG } from
 import { BEARS_H } from './dry.ts';
 
 /** Some trays lose so much more than is believed of them (starting figure). */
-const UNSURE = 1.75;
+const UNSURE = 2.2;
 /** From how much of what it holds, down to what, a tray is reckoned to last (docs/model.md, 6). */
 const DRY_SHARE = 0.1;
 

@@ -75,11 +75,13 @@ export class WaterTrack {
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
     const place = sowing.carriedTo ?? sowing.stays.at(-1)!.place;
+    // As much as may well go in a gap: some trays lose more than is expected of them.
+    const thirst = Math.exp(began.mean + Math.sqrt(began.variance));
+    const air = { ...usualAir(place), movingAir: place.movingAir };
     this.poolG = poolG(
       areaCm2,
       { medium: setup.medium, reservoirMl: reservoirMlOf(setup) },
-      (lossGPerDay(areaCm2, 'lastThird', { ...usualAir(place), movingAir: place.movingAir }) * sowing.gapH) /
-        24
+      (thirst * lossGPerDay(areaCm2, 'lastThird', air) * sowing.gapH) / 24
     );
     this.poolFrom = poolFrom(sowing);
     const sownFull = mediumG + reservoirG;

@@ -2,7 +2,7 @@ import type { Container } from '../../core/supplies/containers/container.ts';
 import { isNameOfAnother, ofSize } from '../../core/supplies/containers/sizes.ts';
 import { findCrop } from '../../core/crops/library.ts';
 import type { Place } from '../../core/places/place.ts';
-import { holds, lotGermination } from '../../core/supplies/seed/lot.ts';
+import { holds, isDead } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { lightPlaceFor } from '../../core/sowing/carried.ts';
 import { aimOf, beginningOn } from '../../core/sowing/aim.ts';
@@ -78,7 +78,7 @@ export async function sow(
     const lot = lotId ? choices.lots.find(({ id }) => id === lotId) : null;
     if (lot === undefined || (lot && !holds(lot, cropKey)))
       return wrong('lotId', 'This lot is not in your cupboard any more, or of another crop: choose another.');
-    if (lot && sent.germinationPct === null && lotGermination(lot)?.pct === 0)
+    if (lot && sent.germinationPct === null && isDead(lot))
       wrong('lotId', 'Nothing sprouted of this lot in its test: choose another, or test it again.');
     return { crop, lot, share };
   });

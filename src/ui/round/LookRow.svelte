@@ -2,16 +2,17 @@
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { cueThen, cueWords } from '$words/events.ts';
-  import { shortDate, type Locale } from '$words/time.ts';
+  import { dayWords, type Locale } from '$words/time.ts';
 
   /** The cue that would tell most: one touch for seen, one for not yet, and one for leaving it covered all the same. */
   interface Props {
     part: StopPart;
+    now: number;
     locale: Locale;
     /** One of two halves: its crop is named. */
     named: boolean;
   }
-  let { part, locale, named }: Props = $props();
+  let { part, now, locale, named }: Props = $props();
   const journal = useJournal();
   const { crop, path, setup } = $derived(part.projected);
 </script>
@@ -35,10 +36,24 @@
     {/each}
   </div>
 {/if}
+{#snippet leave(until: number)}
+  <button
+    class="chip quiet"
+    onclick={() =>
+      journal.record(
+        setup.id,
+        { type: 'stays-covered', until },
+        `${crop.name}: stays covered until ${dayWords(until, now, locale)}`
+      )}
+    ><span class="words">Keep it covered: my way</span><span class="then"
+      >Asks again {dayWords(until, now, locale)}.</span
+    ></button
+  >
+{/snippet}
 {#if part.ask.look}
   {@const { cue } = part.ask.look}
   {@const words = cueWords(cue, crop, path, locale.units)}
-  <div class="row look" role="group" aria-label="Look at {crop.name}">
+  <div class="row look" class:wraps={part.ask.leave !== null} role="group" aria-label="Look at {crop.name}">
     {#if named}<strong class="small">{crop.name}</strong>{/if}
     <!-- A chip says what it does. -->
     <button
@@ -63,23 +78,12 @@
           `${crop.name}: ${words.toLowerCase()}, not yet`
         )}>Not yet</button
     >
+    {#if part.ask.leave !== null}{@render leave(part.ask.leave)}{/if}
   </div>
-{/if}
-{#if part.ask.leave !== null}
-  {@const until = part.ask.leave}
+{:else if part.ask.leave !== null}
   <div class="row look">
-    <button
-      class="chip quiet"
-      onclick={() =>
-        journal.record(
-          setup.id,
-          { type: 'stays-covered', until },
-          `${crop.name}: stays covered until ${shortDate(until, locale)}`
-        )}
-      ><span class="words">{named ? `${crop.name}: keep it covered, my way` : 'Keep it covered: my way'}</span
-      ><span class="then">Asks again {shortDate(until, locale)}. The forecast does not learn from it.</span
-      ></button
-    >
+    {#if named}<strong class="small">{crop.name}</strong>{/if}
+    {@render leave(part.ask.leave)}
   </div>
 {/if}
 
@@ -100,7 +104,7 @@
     font-weight: 400;
   }
   @media (max-width: 47.99rem) {
-    .look {
+    .look:not(.wraps) {
       flex-wrap: nowrap;
     }
     .chip.quiet {

@@ -93,7 +93,7 @@
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
       <Begin {part} {now} {locale} zone={locale.zone} named={stop.parts.length > 1} />
-      <LookRow {part} {locale} named={stop.parts.length > 1} />
+      <LookRow {part} {now} {locale} named={stop.parts.length > 1} />
     {/each}
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />

@@ -4,7 +4,7 @@ import { SIZE_BOUNDS, type Container } from '$core/supplies/containers/container
 import { isNameOfAnother, ofSize, sizeOf } from '$core/supplies/containers/sizes.ts';
 import { findCrop } from '$core/crops/library.ts';
 import type { Crop, Density } from '$core/crops/crop.ts';
-import { lotGermination, type LotStock } from '$core/supplies/seed/lot.ts';
+import { isDead, type LotStock } from '$core/supplies/seed/lot.ts';
 import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { Method } from '$core/supplies/methods/method.ts';
 import type { ShareOf } from '$core/crops/shares.ts';
@@ -101,7 +101,7 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   if (!Number.isInteger(count) || count < fewest || count > most)
     wrong.count = `Give a whole number from ${fewest} to ${most}.`;
   const typed = typedGermination(draft, wrong);
-  if (typed === null && draft.parts.some((part) => isDead(part.lotId, context)))
+  if (typed === null && draft.parts.some((part) => isDeadLot(part.lotId, context)))
     wrong.lotId = 'Nothing sprouted of this lot in its test: choose another, or test it again.';
   const own = readNumber(draft.ownDensity) ?? NaN;
   if (draft.density === 'own' && !(own > 0 && own <= 60))
@@ -186,10 +186,8 @@ function namedContainer(draft: Draft, { containers, units }: DraftContext): Cont
 }
 
 /** Whether of a lot nothing sprouted: no amount of it makes a tray. */
-function isDead(lotId: string, { lots }: DraftContext): boolean {
-  const lot = lots.find(({ id }) => id === lotId);
-  return lot !== undefined && lotGermination(lot)?.pct === 0;
-}
+const isDeadLot = (lotId: string, { lots }: DraftContext): boolean =>
+  lots.some((lot) => lot.id === lotId && isDead(lot));
 
 function typedGermination(draft: Draft, wrong: Record<string, string>): number | null {
   const text = draft.germination.replace('%', '').trim();

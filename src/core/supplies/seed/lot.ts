@@ -98,6 +98,9 @@ export function lotGermination({ test, packetPct }: Lot): Germination | null {
   return packetPct === null ? null : { pct: packetPct, lowPct: packetPct, highPct: packetPct };
 }
 
+/** Whether nothing of it sprouted in its test: no plan is made of such seed. */
+export const isDead = (lot: Lot): boolean => lotGermination(lot)?.pct === 0;
+
 export type LotFlag = 'empty' | 'low' | 'stale' | 'weak';
 
 /** The smallest sowing worth keeping seed for: a tray of 25 x 18 cm at usual density. */
