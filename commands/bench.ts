@@ -206,7 +206,7 @@ function studyOtherLaws(): void {
     `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread, mould and clinging shells), four trays each. By habit of tapping, from the second tray on:`
   );
   for (const [name, told] of Object.entries(found.byHabit)) line(name, told);
-  say('By crop group:');
+  say('By crop group, where nothing was said against it when it was planned:');
   for (const [name, told] of Object.entries(found.byGroup)) line(name, told);
   say('The tenth and eleventh tray of radish, by habit:');
   for (const [name, told] of Object.entries(found.afterTen)) line(name, told);

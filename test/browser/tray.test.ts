@@ -1,6 +1,17 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { open, recorded, reload, setStage, shows, type Stage } from '../support/browser.ts';
+import {
+  DESK,
+  expectAccessible,
+  open,
+  PHONE,
+  recorded,
+  reload,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
+import { keyboard, pointer } from '../support/hand.ts';
 
 const trayOf = async (page: Page, crop: string, more = ''): Promise<string> =>
   (await page
@@ -43,6 +54,46 @@ describe('a tray', () => {
     await since.waitFor({ state: 'detached' });
     await open(page, stage, tray);
     await page.locator('.log li', { hasText: 'Looked: lid lifting, not yet' }).first().waitFor();
+  });
+
+  for (const [name, device, handOf] of [
+    ['by thumb at 390 px', PHONE, () => pointer],
+    ['by keyboard alone', DESK, keyboard]
+  ] as const)
+    it(`is left covered by choice, and asks again the day after, ${name}`, async () => {
+      const page = await stage.page(device);
+      const hand = handOf(page);
+      await open(page, stage, '/round');
+      // Whatever stands in a dark dome and is asked for even stems.
+      const stop = page
+        .locator('article.stop')
+        .filter({ has: page.getByRole('button', { name: 'Stems even' }) })
+        .first();
+      const title = await stop.locator('h3').getAttribute('id');
+      const mine = page.locator(`article:has(#${title})`);
+      await hand.press(mine.getByRole('button', { name: /^Keep it covered: my way/ }));
+      await mine.getByRole('button', { name: 'Stems even' }).waitFor({ state: 'detached' });
+      expect(await mine.getByRole('button', { name: /^Dome off/ }).count()).to.equal(0);
+      await hand.press(page.getByRole('button', { name: 'Undo', exact: true }));
+      await mine.getByRole('button', { name: 'Stems even' }).waitFor();
+    });
+
+  it('is offered a cue again that was seen, a day later, and can be told that it was not so', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/round');
+    const stop = page.locator('article.stop').filter({ hasText: 'Open now' }).first();
+    const title = await stop.locator('h3').getAttribute('id');
+    const mine = page.locator(`article:has(#${title})`);
+    const again = mine.getByRole('group', { name: /^Check again/ });
+    for (let rounds = 0; rounds < 4 && (await again.count()) === 0; rounds += 1) {
+      const clock = await page.locator('section.time strong').innerText();
+      await page.getByRole('button', { name: 'Next round', exact: true }).click();
+      await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
+    }
+    await again.getByRole('button', { name: 'Not yet after all' }).click();
+    await again.waitFor({ state: 'detached' });
+    await mine.getByText(/Two looks disagree/).waitFor();
+    await expectAccessible(page);
   });
 
   it('shows what happened against what was expected, and takes notes and moves', async () => {

@@ -14,7 +14,9 @@ import { home, radishTray, sown, SOWN } from '../support/household.ts';
 const DIGESTS: Readonly<Record<number, string>> = {
   1: '818dcd63808bd5f0',
   // Only what is held in a refrigerator moved.
-  2: '818dcd63808bd5f0'
+  2: '818dcd63808bd5f0',
+  // Germination has a spread of its own, and some crops their growers' figures.
+  3: '60f45c2f0c3b6958'
 };
 
 describe('windows', () => {

@@ -156,13 +156,14 @@ export function told(trays: readonly Grown[]): Told {
 export interface Findings {
   households: number;
   byHabit: Record<string, Told>;
+  /** By crop group and by medium, where nothing was said against it when it was planned. */
   byGroup: Record<string, Told>;
+  byMedium: Record<string, Told>;
   /** After ten trays, by habit. */
   afterTen: Record<string, Told>;
-  /** Where it was said to last, by medium; and where it was said beforehand that it would not. */
-  byMedium: Record<string, Told>;
   /** By the worst that was said of mould before there was any. */
   byMould: Record<string, Told>;
+  /** Where it was said beforehand that it would not last. */
   refused: Told;
 }
 
@@ -206,7 +207,7 @@ export function study(households: number, seed: number, { ten = 0 }: { ten?: num
   return {
     households,
     byHabit: by(HABITS, ({ habit, late }) => (late ? habit : null)),
-    byGroup: by(Object.keys(GROUPS), ({ group, late }) => (late ? group : null)),
+    byGroup: by(Object.keys(GROUPS), ({ group, tray }) => (tray.warned ? null : group)),
     afterTen,
     byMedium: by(MEDIA, ({ medium, tray }) => (tray.warned ? null : medium)),
     byMould: by(['low', 'raised', 'high'], ({ tray }) => tray.mouldSaid),

@@ -209,13 +209,14 @@ function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
 }
 
-/** The cue that was seen last, while it can still be seen: until its cover comes off, and the opening until all is cut. */
-function againOf({ state }: Projected, now: Millis): Cue | null {
+/** The cue that was seen last, while it can still be seen: in its own stage, and the opening until all is cut. */
+function againOf(sowing: Projected, now: Millis): Cue | null {
+  const { state } = sowing;
   const last = state.looks.at(-1);
   if (!last?.reached || now - last.at < AGAIN_MS) return null;
-  const passed = { rooted: state.uncoveredAt ?? state.litAt, lightReady: state.litAt, windowOpen: null };
+  const stage = stageAt(sowing, now);
   const cue = last.mark as Cue;
-  return passed[cue] === null ? cue : null;
+  return cue === 'windowOpen' || stage === { rooted: 'press', lightReady: 'blackout' }[cue] ? cue : null;
 }
 
 /** Until when what lies over it would stay, where its cue is asked for or it is to come off: until the same round tomorrow. */

@@ -71,7 +71,7 @@
   </a>
   <div class="what stack">
     <StopHead {stop} {now} {locale} {alone} {quiet} picture={picturesWords(name, pictures, locale.units)} />
-    {#if isSown && !unsure && !alone}
+    {#if isSown && !alone && (!unsure || stop.parts.some(({ ask }) => ask.again))}
       <!-- At the width of a phone what is only offered waits behind a touch. -->
       <button class="more" aria-expanded={more} onclick={() => (more = !more)}
         >{more ? 'Less' : 'More'}<span class="visually-hidden">&nbsp;of {name}</span></button
@@ -98,14 +98,12 @@
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
-    {#if !unsure}
-      <div class="offered" class:unfolded={more || alone}>
-        {#each stop.parts as part (part.projected.setup.id)}
-          <AgainRow {part} {locale} named={stop.parts.length > 1} />
-        {/each}
-        <FeelRow {stop} {name} />
-      </div>
-    {/if}
+    <div class="offered" class:unfolded={more || alone}>
+      {#each stop.parts as part (part.projected.setup.id)}
+        <AgainRow {part} {locale} named={stop.parts.length > 1} />
+      {/each}
+      {#if !unsure}<FeelRow {stop} {name} />{/if}
+    </div>
     <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
   </div>

@@ -248,7 +248,7 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
                 : body.sure
                   ? 'Ready to cut'
                   : body.seen
-                    ? 'Open, as you saw: ready to cut'
+                    ? 'Ready to cut, as you saw'
                     : 'May be ready to cut',
               aboutGreens(body.expectedG, units)
             ]
