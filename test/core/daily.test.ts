@@ -8,7 +8,7 @@ import { stepsOf } from '../../src/core/steps/compile.ts';
 import { sheetOf } from '../../src/core/steps/sheet.ts';
 import type { BodyOf } from '../../src/core/steps/step.ts';
 import { walk } from '../../src/core/steps/walk.ts';
-import { DEFAULT_METHOD, methodOf } from '../../src/core/supplies/methods/ready.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { trackOf, waterAt } from '../../src/core/water/level.ts';

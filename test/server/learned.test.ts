@@ -111,7 +111,8 @@ describe('what is kept of what trays taught', () => {
         [0, 0],
         [0, 0],
         [0, 0]
-      ]
+      ],
+      slips: { answers: 0, contradicted: 0 }
     });
   });
 
