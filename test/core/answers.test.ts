@@ -25,13 +25,16 @@ describe('keeping it covered by choice', () => {
   it('is offered beside the cue, and where the cover is to come off, until the same round tomorrow', () => {
     const beside = asked(47, [sown()]);
     expect(beside.look?.cue).to.equal('rooted');
-    expect(beside.leave! - (SOWN + 47 * HOUR)).to.be.within(19 * HOUR, 25 * HOUR);
+    expect(beside.staysCoveredUntil! - (SOWN + 47 * HOUR)).to.be.within(19 * HOUR, 25 * HOUR);
     const due = [sown(), looked(46, 'rooted', true)];
-    expect(asked(47, due).leave).to.equal(beside.leave);
+    expect(asked(47, due).staysCoveredUntil).to.equal(beside.staysCoveredUntil);
     const inDome = [...due, event(47, { type: 'uncovered' }), looked(80, 'lightReady', true)];
-    expect(asked(81, inDome).leave).to.be.above(SOWN + 81 * HOUR);
-    expect(asked(12, [sown()]).leave, 'nothing is to come off yet').to.equal(null);
-    expect(asked(101, [...inDome, event(100, { type: 'lit' })]).leave, 'nothing lies over it').to.equal(null);
+    expect(asked(81, inDome).staysCoveredUntil).to.be.above(SOWN + 81 * HOUR);
+    expect(asked(12, [sown()]).staysCoveredUntil, 'nothing is to come off yet').to.equal(null);
+    expect(
+      asked(101, [...inDome, event(100, { type: 'lit' })]).staysCoveredUntil,
+      'nothing lies over it'
+    ).to.equal(null);
   });
 
   it('moves the step, asks for nothing meanwhile, and says nothing of the crop', () => {

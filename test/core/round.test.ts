@@ -167,7 +167,7 @@ describe('what a round asks for', () => {
       beginsAt: null,
       look: null,
       again: null,
-      leave: null,
+      staysCoveredUntil: null,
       since: null,
       feel: [],
       notes: []

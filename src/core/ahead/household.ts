@@ -171,7 +171,7 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
   };
 }
 
-/** Of a crop's lots that which is used first: what keeps least, and of those the older; never one of which nothing sprouted. */
+/** Lots in the order of use: first what keeps least, then the older; never a lot of which nothing sprouted. */
 export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
   lots
     .filter((lot) => leftG(lot) > 0 && !isDead(lot))

@@ -27,7 +27,7 @@ export interface MixFit {
   staggeredOverlapD: number;
 }
 
-/** What of a crop says whether it suits another in one container. */
+/** What decides whether a crop suits another in one container. */
 export interface FitPart {
   crop: Pick<Crop, 'heightMinCm' | 'heightMaxCm'>;
   window: FitWindow;

@@ -71,7 +71,7 @@ export interface ForecastInput {
   pressedAt?: Millis | null;
   /** When the weight or lid came off, where it did. */
   uncoveredAt?: Millis | null;
-  /** Its grower leaves what lies over it until then, where they chose to. */
+  /** The grower chose to keep it covered until then. */
   coveredUntil?: Millis;
   /** When it came to light, where it did. */
   litAt: Millis | null;
@@ -94,7 +94,7 @@ export interface Forecast {
   litAt: Millis;
   /** Chance that a mark is reached by a moment, given all that was said and not said. */
   chance(mark: Mark, at: Millis): number;
-  /** The same where its household errs as often as it may well do: what is not to be said in vain goes by this. */
+  /** The same if the household's answers are wrong as often as they plausibly are, for what must not be claimed too soon. */
   careful(mark: Mark, at: Millis): number;
   /** How likely what a look says is by all the rest, its own errors left out. */
   likelihoodOf(look: Look): number;
@@ -192,7 +192,7 @@ export function forecast(input: ForecastInput): Forecast {
   };
 }
 
-/** The same forecast where answers of its household are wrong as often as they may well be. */
+/** The same forecast, assuming that the household's answers are wrong as often as they plausibly are. */
 const carefully = (input: ForecastInput): Forecast => {
   const telling = input.telling ?? tellingOf([]);
   return forecast({ ...input, telling: { ...telling, errs: telling.errsAtMost } });
@@ -327,8 +327,8 @@ const saidOf = (
   );
 
 /**
- * What was said of each mark on a grid: first of the marks that light has no part in, then, with the clocks switching where those
- * have each pace's germination, of all others.
+ * The likelihood of what was said about each mark: first for the marks that light does not affect, then for the others, with clocks
+ * that switch at the germination that the first ones suggest.
  */
 function toldOn(grid: PaceGrid, said: Said): { grid: PaceGrid; told: Map<Mark, OnGrid> } {
   const told = new Map<Mark, OnGrid>();

@@ -1,20 +1,20 @@
 import { SPREAD } from './spread.ts';
 
-/** How much longer or shorter germination may take than the sowing's pace alone says, and how likely each is. */
+/** How much longer or shorter germination may take than the sowing's pace alone implies, with the probability of each. */
 export interface Germination {
-  /** Shares of the time to `rooted` that are added to every mark: e^g - 1. */
+  /** What each adds to every mark, as a share of the time to `rooted`: e^g - 1. */
   late: Float64Array;
   /** They sum to 1. */
   weights: Float64Array;
 }
 
-/** Nodes either side of the middle, and how many standard deviations lie between two. */
+/** Nodes on either side of the middle, and the distance between two of them in standard deviations. */
 const NODES = 3;
 const PER_SD = 0.8;
 
 /** Germination of seed: g ~ N(0, 0.20^2) on seven nodes (docs/model.md, 5). */
 export const OF_SEED: Germination = germinationOf(NODES);
-/** What grows again from its stubs has germinated. */
+/** Regrowth from stubs has already germinated. */
 export const OF_STUBS: Germination = germinationOf(0);
 
 function germinationOf(nodes: number): Germination {
@@ -28,9 +28,9 @@ function germinationOf(nodes: number): Germination {
 }
 
 /**
- * The mean of the share that germination adds; null where nothing weighs anything.
+ * The mean of what germination adds for one pace; null where all weights are 0.
  * @param weights of the nodes, pace by pace; they need not sum to 1
- * @param pace whose weights count
+ * @param pace its index in the grid
  */
 export function meanLate({ late }: Germination, weights: Float64Array, pace: number): number | null {
   const first = pace * late.length;

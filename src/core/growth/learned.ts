@@ -22,7 +22,7 @@ export interface Learned {
   underWay: readonly SowingLearned[];
   /** What was told and left of the cues of those that ended. */
   cues?: CueCounts;
-  /** How often answers about them were contradicted. */
+  /** How often answers about those were contradicted. */
   slips?: Slips;
 }
 

@@ -23,8 +23,8 @@ export interface Heard {
 export const NOTHING_HEARD: Heard = { looks: [], silent: {}, darkUntil: null };
 
 /**
- * So often early cues are answered by one's own calendar, and not by the tray: a weight is left on for four days, and "not yet"
- * says no more than that (docs/model.md, 5).
+ * The share of answers to early cues that follow the grower's own calendar and not the tray: a weight stays on for four days, and
+ * "not yet" means no more than that (docs/model.md, 5).
  */
 const BY_CALENDAR = 0.2;
 const EARLY_CUES: readonly Mark[] = ['rooted', 'lightReady'];
@@ -33,7 +33,7 @@ const EARLY_CUES: readonly Mark[] = ['rooted', 'lightReady'];
 export interface Answering {
   answers: number;
   leaves: number;
-  /** A look errs so often, either way; as anybody's where it is not given. */
+  /** The rate of wrong answers, either way; ERRS by default. */
   errs?: number;
 }
 
@@ -79,7 +79,7 @@ export function intervalsOf(
     else looked *= reached ? errs / (1 - errs) : (1 - errs) / errs;
     all.push({ from: at, until: points[index + 1]?.at ?? Infinity, agrees: agreesNow() });
   });
-  // A calendar has its own day for each cue: any of the n + 1 ways to answer n times is as likely as another.
+  // Whoever answers by a calendar says yes from a day of their own on: each of the n + 1 possible sequences is equally likely.
   if (EARLY_CUES.includes(mark) && said.some(({ reached }) => !reached))
     for (const interval of all)
       interval.agrees = (1 - BY_CALENDAR) * interval.agrees + BY_CALENDAR / (said.length + 1);

@@ -13,7 +13,7 @@ const STEP = 0.05;
 /** So many standard deviations to either side. */
 const REACH = 4.5;
 
-/** The paces and germinations that are reckoned with, and how likely each pair is before anything was seen. */
+/** A grid of paces and germinations with the prior probability of each pair. */
 export interface Prior {
   /** ln against the table. */
   paces: Float64Array;
@@ -22,7 +22,7 @@ export interface Prior {
   weights: Float64Array;
 }
 
-/** Priors about a mean of 0: a page has few, and many sowings of each. */
+/** Priors centred on 0, cached: a page has few of them and many sowings of each. */
 const known = new Map<string, Omit<Prior, 'germination'>>();
 const MOST_KNOWN = 200;
 
@@ -58,7 +58,7 @@ function priorAbout(variance: number, cv: number, germination: Germination): Omi
   return { paces, weights: normed(weights) };
 }
 
-/** How well each pace agrees, over all germinations. @param agrees of each pace with each germination */
+/** The likelihood of each pace, integrated over germination. @param agrees of each pace with each germination */
 export function overGermination({ paces, germination }: Prior, agrees: Float64Array): Float64Array {
   const nodes = germination.weights.length;
   return Float64Array.from(paces, (_, index) => {

@@ -16,7 +16,7 @@ export interface Lighting {
   /** When it was pressed, where that comes once it has rooted. */
   pressedAt: Millis | null;
   uncoveredAt: Millis | null;
-  /** Its grower leaves what lies over it until then; -Infinity where nobody chose. */
+  /** The grower chose to keep it covered until then; -Infinity where nobody did. */
   coveredUntil: Millis;
   litAt: Millis | null;
   sownAt: Millis;
@@ -107,8 +107,8 @@ class Warmth {
 }
 
 /**
- * The way of each pace, ln against the table, with the share that germination adds to the time to `rooted`: both switches stand
- * at its own stages.
+ * The way of a pace, ln against the table, whose germination adds such a share to the time to `rooted`: both switches stand at its
+ * own stages.
  */
 export function waysOf(
   crop: Crop,

@@ -25,8 +25,8 @@ export interface Reached {
 }
 
 /**
- * Paces and germinations, with the way of each pace through a sowing, and what of a mark's time follows from them. The clocks
- * of a pace switch where its expected germination has them; for each germination the mark alone moves, in optimum days.
+ * A grid of paces and germinations with the clock of each pace, from which the times of the marks follow. The clocks of a pace
+ * switch at its expected germination; another germination only shifts its marks, in optimum days.
  */
 export class PaceGrid {
   private readonly late: Float64Array;
@@ -52,7 +52,7 @@ export class PaceGrid {
         this.late[index] = meanLate(germination, weights, index) ?? usual;
   }
 
-  /** The same grid with its clocks switching where other weights have each pace's germination. */
+  /** The same grid, with clocks that switch at the germination expected under other weights. */
   expecting(weights: Float64Array): PaceGrid {
     return new PaceGrid(this.prior, this.table, this.sources, this.wayOf, weights);
   }
@@ -78,14 +78,14 @@ export class PaceGrid {
     return this.prior.germination.late.map((late) => Math.log(this.table[mark] + rooted * late));
   }
 
-  /** What was said of one mark, against each pace and germination. */
+  /** The likelihood of what was said about one mark, for each pace and germination. */
   hear(mark: Mark, intervals: readonly Interval[]): OnGrid {
     const { paces } = this.prior;
     const needs = this.needs(mark);
     const nodes = needs.length;
     const ways = this.waysFor(mark);
     const agrees = new Float64Array(paces.length * nodes);
-    // The sum over intervals of agreement times the chance of each, put together by the ends they share.
+    // A sum over intervals of agreement times probability, rearranged so that each boundary is evaluated once.
     intervals.forEach((interval, part) => {
       const next = intervals[part + 1];
       if (!next) {
@@ -109,8 +109,8 @@ export class PaceGrid {
   }
 
   /**
-   * The chance that a mark is reached by a moment. For each pace its germination is taken together as one normal of the same
-   * mean and variance: the marks of a pace lie so near each other that nothing else of its shape shows.
+   * The chance that a mark is reached by a moment. For each pace, germination is replaced by one normal with the same mean and
+   * variance, which is accurate enough and costs no more than a grid of paces alone.
    */
   private chanceOver(weights: Float64Array, mark: Mark, sd: number): Reached {
     const { paces } = this.prior;

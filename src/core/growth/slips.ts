@@ -2,7 +2,7 @@ import type { Look } from './looks.ts';
 import { Z80 } from '../stats/normal.ts';
 import { CUE_MARKS } from './telling.ts';
 
-/** Answers that others of the same cue could contradict, and how many of them were contradicted. */
+/** How many answers other answers to the same cue could contradict, and how many they did. */
 export interface Slips {
   answers: number;
   contradicted: number;
@@ -10,15 +10,15 @@ export interface Slips {
 
 export const NO_SLIPS: Slips = { answers: 0, contradicted: 0 };
 
-/** An answer is wrong so often, either way, by what is taken of anybody; that weighs as much as so many answers. */
+/** The rate of wrong answers assumed of a new household, either way, and how many answers that assumption is worth. */
 export const ERRS = 0.03;
 const BEFORE = 20;
-/** Who errs more often than this is not believed less. */
+/** The highest rate that is assumed of anybody (starting figure). */
 const MOST = 0.2;
 
 /**
- * How often the answers about a sowing contradict each other. A mark that was passed cannot be unpassed: of each cue as few
- * answers as possible are held for wrong, and the first cannot contradict anything.
+ * How often the answers about a sowing contradict each other. A mark that was passed cannot be unpassed, so for each cue the fewest
+ * answers that explain the sequence count as wrong; the first one cannot contradict anything.
  * @param looks in the order of time
  */
 export function slipsOf(looks: readonly Look[]): Slips {
@@ -45,11 +45,11 @@ export const together = (all: readonly Slips[]): Slips =>
     NO_SLIPS
   );
 
-/** How often an answer of a household is wrong, by how often its answers were contradicted. */
+/** The household's rate of wrong answers, from how often its answers were contradicted. */
 export const errsOf = ({ answers, contradicted }: Slips): number =>
   Math.min(MOST, (ERRS * BEFORE + contradicted) / (BEFORE + answers));
 
-/** The same at most, in nine households of ten with such answers: by the spread of a beta distribution. */
+/** Its 90 % point, by the standard deviation of a beta distribution. */
 export function errsAtMost(slips: Slips): number {
   const mean = errsOf(slips);
   return Math.min(MOST, mean + Z80 * Math.sqrt((mean * (1 - mean)) / (BEFORE + slips.answers + 1)));

@@ -9,7 +9,7 @@ export type CueMark = (typeof CUE_MARKS)[number];
 export interface Cues {
   told: readonly CueMark[];
   left: readonly CueMark[];
-  /** How often the answers contradict each other; not at all where it is left out. */
+  /** How often its answers contradict each other; never where left out. */
   slips?: Slips;
 }
 
@@ -22,9 +22,9 @@ export interface Telling {
   answers: Readonly<Record<CueMark, number>>;
   /** How far its silences can be relied on where it told in the end: 0 as for anybody, 1 fully. */
   trust: number;
-  /** How often an answer of theirs is wrong, either way. */
+  /** The rate of wrong answers, either way. */
   errs: number;
-  /** The same as often as it may well be. */
+  /** The 90 % point of that rate. */
   errsAtMost: number;
 }
 

@@ -19,7 +19,7 @@ export function cuesOf(
   return {
     told: CUE_MARKS.filter(isTold),
     slips: slipsOf(looks),
-    // Who goes by their own calendar has answered in another way.
+    // Keeping it covered by choice is an answer of another kind.
     left: CUE_MARKS.filter(
       (mark) => !isTold(mark) && isPast[mark] && (mark === 'windowOpen' || staysCovered.length === 0)
     )

@@ -95,7 +95,7 @@ export type EventBody =
   | { type: 'fed'; waterG: number; feedMl: number; peroxideMl?: number }
   /** What was to begin begins at another time. */
   | { type: 'put-off'; until: Millis }
-  /** Its cover stays on for as long as its grower wants it to, which says nothing of how far it has come. */
+  /** The grower chose to keep it covered, which is no evidence of how far it has come. */
   | { type: 'stays-covered'; until: Millis }
   /** A cue was looked for and seen, or not yet. */
   | { type: 'looked'; cue: Cue; reached: boolean }

@@ -19,7 +19,7 @@ const ROUND_H = 4;
  */
 export function heardOf(state: Grew, path: Pick<Path, 'blackout' | 'lightFrom'>): Heard {
   const { looks, dealtAt, staysCovered } = state;
-  // Whoever chose to leave it covered was not asked meanwhile.
+  // While it was kept covered by choice, nobody was asked.
   const isAsked = (at: Millis) =>
     staysCovered.every(({ from, until }) => at < from - ROUND_H * HOUR || at >= until);
   const rounds = dealtAt.filter((at, index) => (dealtAt[index + 1] ?? Infinity) - at >= ROUND_H * HOUR);

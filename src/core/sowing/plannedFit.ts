@@ -3,8 +3,8 @@ import { DAY } from '../time/zone.ts';
 import { planSowing, type PlanContext, type SowingChoice } from './planSowing.ts';
 
 /**
- * Whether the crops of a choice suit one container: by the same forecasts that the plan shows, each as it goes at the chosen
- * place, sown together. Null where one of them has no window there.
+ * Whether the crops of a choice suit one container, by the forecasts that the plan shows for the chosen place, if sown together.
+ * Null where one of them has no window there.
  * @param choice of two crops or more
  */
 export function plannedFit(choice: SowingChoice, context: PlanContext): MixFit | null {

@@ -81,7 +81,7 @@ export interface SowingState {
   pressedAt: Millis | null;
   uncoveredAt: Millis | null;
   litAt: Millis | null;
-  /** Stretches for which its grower left what lies over it where it was. */
+  /** When the grower chose to keep it covered. */
   staysCovered: Stretch[];
   moves: { from: Millis; placeId: string }[];
   /** The last word on each cue. */
@@ -384,13 +384,13 @@ function look(
   return true;
 }
 
-/** Whoever takes its cover off sooner than was chosen has chosen anew. */
+/** Uncovering it sooner than chosen ends the choice. */
 function endStay({ staysCovered }: SowingState, at: Millis): void {
   const last = staysCovered.at(-1);
   if (last && last.until > at) staysCovered[staysCovered.length - 1] = { ...last, until: at };
 }
 
-/** Until when what lies over it stays, by its grower's choice; -Infinity where nobody chose. */
+/** Until when the grower chose to keep it covered; -Infinity where nobody did. */
 export const coveredUntil = ({ staysCovered }: Pick<SowingState, 'staysCovered'>): Millis =>
   staysCovered.reduce((latest, { until }) => Math.max(latest, until), -Infinity);
 

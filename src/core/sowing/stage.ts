@@ -28,13 +28,13 @@ export const coverOn = ({ path, state }: Pick<Projected, 'path' | 'state'>): Cov
 export const isPressed = ({ path, state }: Pick<Projected, 'path' | 'state'>): boolean =>
   state.stage === 'press' && (!path.pressesLate || state.pressedAt !== null);
 
-/** Days that it is expected to wait for what stands beside it; once it was seen to have rooted, whoever looks sees both. */
+/** Days it waits for the crop beside it to root. None once it was seen to have rooted: whoever looks sees both halves. */
 export const waitsD = ({ besideD }: Pick<Path, 'besideD'>, { seen }: Pick<SowingState, 'seen'>): number =>
   seen.some(({ mark, reachedAt }) => mark === 'rooted' && reachedAt !== null) ? 0 : besideD;
 
 /**
- * When its weight or lid came off, or is expected to: once it has rooted, and where it is pressed for longer, or left covered by
- * choice, after that.
+ * When its weight or lid came off, or is expected to: once it has rooted, or later where it is pressed for longer or kept covered by
+ * choice.
  * @param rootedAt when it has rooted, as it was seen or as it is expected
  */
 export const uncoversAt = ({ path, state }: Pick<Projected, 'path' | 'state'>, rootedAt: Millis): Millis =>

@@ -21,7 +21,7 @@ import { keyOf } from './ticked.ts';
 /** A cue is looked for from this chance on of having been reached by the next round. */
 const LOOK_CHANCE = 0.05;
 
-/** A cue that was seen is asked for again after so long: once a day, and a little before the same hour. */
+/** A cue that was seen is offered again after this long: once a day, if a little before the same hour. */
 const AGAIN_MS = 20 * HOUR;
 
 /** Who has just answered “not yet” is not asked again before so long. */
@@ -45,7 +45,7 @@ export type Note =
   | { kind: 'unsure' }
   /** So much goes between two rounds that even a full tray hardly lasts. */
   | { kind: 'thirsty' }
-  /** Somebody found water standing under it, and has poured nothing off since. */
+  /** Somebody found water standing under it and has not poured it off since. */
   | { kind: 'pour-off' }
   /** More was poured than it holds. */
   | { kind: 'too-much'; g: number; at: Millis }
@@ -66,10 +66,10 @@ export interface Ask {
   steps: DueStep[];
   /** The cue to look for, most pressing first; at most one, for one look tells one thing. */
   look: CueLook | null;
-  /** A cue that was seen already, asked for once more: one answer is easily wrong. Never a demand, and at most once a day. */
+  /** A cue that was seen already, offered again at most once a day, since one answer is easily wrong. */
   again: Cue | null;
-  /** Until when it would stay covered, for who goes by their own calendar; null where nothing is to come off now. */
-  leave: Millis | null;
+  /** Until when it would stay covered if the grower chooses so; null where nothing is about to come off. */
+  staysCoveredUntil: Millis | null;
   /** What was seen in this round may have been so on the round before already: one more touch tells. */
   since: { cue: Cue; at: Millis } | null;
   /** What it may be told to feel like; nothing where the medium cannot be seen. */
@@ -87,7 +87,7 @@ export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
       steps: [],
       look: null,
       again: null,
-      leave: null,
+      staysCoveredUntil: null,
       since: null,
       feel: [],
       beginsAt: null,
@@ -102,7 +102,7 @@ export function askOf(sowing: Projected, round: Round, now: Millis): Ask {
     steps,
     look,
     again: look === null ? againOf(sowing, now) : null,
-    leave: leaveOf(sowing, round, steps, look),
+    staysCoveredUntil: staysCoveredUntil(sowing, round, steps, look),
     since: sinceOf(sowing, round),
     feel: bare ? moisturesAt(sowing, now) : [],
     beginsAt: state.stage === 'prepare' && steps.length === 0 ? beginsAt(soak) : null,
@@ -209,7 +209,7 @@ function lookOf(sowing: Projected, round: Round, now: Millis): CueLook | null {
   return Math.max(chance, forecast.chance(next, round.nextAt)) >= LOOK_CHANCE ? { cue: next, chance } : null;
 }
 
-/** The cue that was seen last, while it can still be seen: in its own stage, and the opening until all is cut. */
+/** The cue that was seen last, while it can still be observed: in its own stage, or for the opening until all is cut. */
 function againOf(sowing: Projected, now: Millis): Cue | null {
   const { state } = sowing;
   const last = state.looks.at(-1);
@@ -219,8 +219,8 @@ function againOf(sowing: Projected, now: Millis): Cue | null {
   return cue === 'windowOpen' || stage === { rooted: 'press', lightReady: 'blackout' }[cue] ? cue : null;
 }
 
-/** Until when what lies over it would stay, where its cue is asked for or it is to come off: until the same round tomorrow. */
-function leaveOf(
+/** The same round tomorrow, where the cue of its cover is offered or the cover is due to come off. */
+function staysCoveredUntil(
   { path, state }: Projected,
   round: Round,
   steps: readonly DueStep[],

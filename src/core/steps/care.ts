@@ -126,7 +126,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
 const POURS: ReadonlySet<EventType> = new Set(['watered', 'fed']);
 const FINDS: ReadonlySet<EventType> = new Set(['felt', 'lifted', 'weighed', 'saw']);
 
-/** Watered in this round, it is not watered again in it, unless somebody has found since how dry it is. */
+/** Once watered, a tray is not watered again in the same round, unless somebody has checked its moisture since. */
 function isSettled({ state }: Projected, round: Round): boolean {
   const last = state.log.findLast(
     ({ event, undone }) => !undone && (POURS.has(event.body.type) || FINDS.has(event.body.type))
@@ -152,7 +152,7 @@ const worthMl = ({ areaCm2 }: Projected, { capacityG }: WaterLevel): number =>
 function isWanting(sowing: Projected, level: WaterLevel, round: Round, now: Millis): boolean {
   const next = Math.max(now, round.nextAt);
   if (isReservoir(level)) return waterAt(sowing, next).reservoirShare! < TOP_SHARE;
-  // What stays in the dark to the end is watered once its cover is off, and drinks little from then on.
+  // Shoots that stay in the dark are watered once as they are uncovered, and drink little from then on.
   if (isJustUncovered(sowing)) return true;
   // Seed that roots has no stems that could hang.
   if (stageAt(sowing, now) !== 'press' && mightHang(sowing, round, now)) return true;
@@ -160,7 +160,7 @@ function isWanting(sowing: Projected, level: WaterLevel, round: Round, now: Mill
   return waterAt(sowing, then).g < dryShare(sowing.crop) * level.baseG;
 }
 
-/** Whether what is kept in the dark to the end has had no water since its cover came off. */
+/** Whether shoots that stay in the dark have had no water since their cover came off. */
 const isJustUncovered = (sowing: Projected): boolean =>
   sowing.path.lightFrom === null &&
   sowing.state.uncoveredAt !== null &&

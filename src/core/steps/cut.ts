@@ -5,10 +5,10 @@ import { mayBeLost } from '../water/dry.ts';
 import type { Millis } from '../time/zone.ts';
 import type { BodyOf } from './step.ts';
 
-/** It is called ready where somebody saw it open and that is as likely as this, for answers may be wrong (starting figure). */
+/** The chance from which a tray that was seen open is called ready, for answers may be wrong (starting figure). */
 const SURE = 0.97;
 
-/** Whether it was seen open when it was last checked for that. */
+/** Whether the last check for the opening found it open. */
 const isSeenOpen = ({ looks }: Projected['state']): boolean =>
   looks.findLast(({ mark }) => mark === 'windowOpen')?.reached ?? false;
 

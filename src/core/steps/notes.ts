@@ -61,10 +61,10 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   return notes;
 }
 
-/** For so long what was found standing is to be poured off. */
+/** How long the note to pour it off stays. */
 const STANDS_MS = 12 * HOUR;
 
-/** Whether the last thing that was done with its water was to find that some still stands. */
+/** Whether the last thing recorded about its water is that some still stands. */
 function stillStands({ state }: Projected, now: Millis): boolean {
   const last = state.water.at(-1);
   return last !== undefined && 'feels' in last && last.feels[0] === 1 && now - last.at < STANDS_MS;

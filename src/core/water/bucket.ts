@@ -83,7 +83,7 @@ export function poolG(
   return reservoirMl ? 0 : Math.min((POOL_CM[medium] ?? 0) * areaCm2, gapLossG);
 }
 
-/** A pool is poured for so much more than is expected to go (starting figure). */
+/** A pool is poured for this much more than the expected loss (starting figure). */
 const POOL_FOR = 1.2;
 /** A little always stands, so that a round that comes late finds it damp. */
 const POOL_LEAST = 0.15;

@@ -75,7 +75,7 @@ export class WaterTrack {
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
     const place = sowing.carriedTo ?? sowing.stays.at(-1)!.place;
-    // As much as may well go in a gap: some trays lose more than is expected of them.
+    // Some trays lose more than expected: one standard deviation of the household's factor.
     const thirst = Math.exp(began.mean + Math.sqrt(began.variance));
     const air = { ...usualAir(place), movingAir: place.movingAir };
     this.poolG = poolG(

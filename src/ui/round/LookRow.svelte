@@ -36,7 +36,7 @@
     {/each}
   </div>
 {/if}
-{#snippet leave(until: number)}
+{#snippet coverStays(until: number)}
   <button
     class="chip quiet"
     onclick={() =>
@@ -53,7 +53,12 @@
 {#if part.ask.look}
   {@const { cue } = part.ask.look}
   {@const words = cueWords(cue, crop, path, locale.units)}
-  <div class="row look" class:wraps={part.ask.leave !== null} role="group" aria-label="Look at {crop.name}">
+  <div
+    class="row look"
+    class:wraps={part.ask.staysCoveredUntil !== null}
+    role="group"
+    aria-label="Look at {crop.name}"
+  >
     {#if named}<strong class="small">{crop.name}</strong>{/if}
     <!-- A chip says what it does. -->
     <button
@@ -78,12 +83,12 @@
           `${crop.name}: ${words.toLowerCase()}, not yet`
         )}>Not yet</button
     >
-    {#if part.ask.leave !== null}{@render leave(part.ask.leave)}{/if}
+    {#if part.ask.staysCoveredUntil !== null}{@render coverStays(part.ask.staysCoveredUntil)}{/if}
   </div>
-{:else if part.ask.leave !== null}
+{:else if part.ask.staysCoveredUntil !== null}
   <div class="row look">
     {#if named}<strong class="small">{crop.name}</strong>{/if}
-    {@render leave(part.ask.leave)}
+    {@render coverStays(part.ask.staysCoveredUntil)}
   </div>
 {/if}
 

@@ -98,7 +98,7 @@ export function lotGermination({ test, packetPct }: Lot): Germination | null {
   return packetPct === null ? null : { pct: packetPct, lowPct: packetPct, highPct: packetPct };
 }
 
-/** Whether nothing of it sprouted in its test: no plan is made of such seed. */
+/** Whether nothing sprouted in its test. Such seed is never planned with. */
 export const isDead = (lot: Lot): boolean => lotGermination(lot)?.pct === 0;
 
 export type LotFlag = 'empty' | 'low' | 'stale' | 'weak';
