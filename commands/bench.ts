@@ -196,7 +196,7 @@ function studyHouseholds(): void {
 
 /** What was said of trays in a world that shares none of the forecast's laws, and what came. */
 function studyOtherLaws(): void {
-  const found = studyWorld(300, 3, { ten: 24 });
+  const found = studyWorld(300, 3, { ten: 100 });
   const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
   const line = (name: string, told: Told) =>
     say(
