@@ -44,8 +44,12 @@ describe('a closer look', () => {
   it('waits on a phone behind one touch, where a stop asks for nothing of it', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/round');
-    const more = page.getByRole('button', { name: /^(More|Less) of/ }).first();
-    const stop = page.locator('article.stop', { has: more }).first();
+    const stop = page
+      .locator('article.stop', { has: page.getByRole('button', { name: /^(More|Less) of/ }) })
+      // What is to be touched first stands there from the beginning.
+      .filter({ hasNotText: 'Touch it first' })
+      .first();
+    const more = stop.getByRole('button', { name: /^(More|Less) of/ });
     const closer = stop.getByRole('link', { name: /Look closer/ });
     await closer.waitFor({ state: 'hidden' });
     await more.tap();
