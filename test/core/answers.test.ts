@@ -75,6 +75,18 @@ describe('keeping it covered by choice', () => {
   });
 });
 
+describe('a step of a cue that was there for longer', () => {
+  it('is never late when it is first shown', () => {
+    const yes = looked(46.6, 'rooted', true);
+    const since = asked(47, [sown(), yes]).since!;
+    const longer = looked((since.at - SOWN) / HOUR, 'rooted', true);
+    const step = (hours: number) =>
+      asked(hours, [sown(), longer, yes]).steps.find(({ body }) => body.kind === 'uncover')!;
+    expect(step(47).late).to.equal(false);
+    expect(step(72).late, 'and is late once a round has gone by').to.equal(true);
+  });
+});
+
 describe('a cue that was seen', () => {
   const lit = [event(48, { type: 'uncovered' }), event(77, { type: 'lit' })];
   const again = (hours: number, ...events: SowingEvent[]) => asked(hours, [sown(), ...events]).again;

@@ -141,20 +141,30 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
       const body = uncovering(sowing);
       const dueAt = uncoversAt(sowing, rootedAt);
       // What was not pressed while it was time is not pressed any more.
-      if (dueAt <= now) return body ? [dueOnce('uncover', body, dueAt, round)] : [];
+      if (dueAt <= now)
+        return body ? [dueOnce('uncover', body, sinceTold(sowing, 'rooted', dueAt), round)] : [];
       return path.pressesLate && state.pressedAt === null && rootedAt <= now ? once('weight', rootedAt) : [];
     }
     case 'blackout': {
       if (path.lightFrom === null) return cutSteps(sowing, round, now);
       const dueAt = domeOverAt(sowing, now);
       const body = { kind: 'light', where: sowing.place.light.kind } as const;
-      return dueAt <= now ? [dueOnce('light', body, dueAt, round)] : [];
+      return dueAt <= now ? [dueOnce('light', body, sinceTold(sowing, 'lightReady', dueAt), round)] : [];
     }
     case 'light':
       return cutSteps(sowing, round, now);
     case 'ended':
       return [];
   }
+}
+
+/**
+ * When a step became due for whoever sees it: "longer" dates a cue back to the round before, but the step is shown only once
+ * somebody has said so.
+ */
+function sinceTold({ state }: Projected, cue: Cue, dueAt: Millis): Millis {
+  const [first, second] = state.looks.filter(({ mark, reached }) => mark === cue && reached);
+  return first && second && second.at - first.at < AGAIN_MS ? Math.max(dueAt, second.at) : dueAt;
 }
 
 /** When a cue was seen; null while it was not. */
