@@ -232,7 +232,9 @@ function pourMl(sowing: Projected, round: Round, now: Millis): number {
 /** How much medium and pool together are filled up to, g: no deeper than what goes until the next round, for what stands longer drowns. */
 function poolUpToG(sowing: Projected, round: Round, now: Millis): number {
   const track = trackOf(sowing);
-  return track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, round.nextAt));
+  // Whatever the next gap is, the longest one may come of it where a round is missed.
+  const until = Math.max(round.nextAt, now + sowing.gapH * HOUR);
+  return track.mediumG * FULL_SHARE + poolPartG(sowing.crop, track.mediumG, track.lossG(now, until));
 }
 
 /** What over a pool is enough where some of the last one still stood: then its medium is full. Null where none may stand. */
