@@ -46,7 +46,7 @@ describe('a closer look', () => {
     await open(page, stage, '/round');
     const stop = page
       .locator('article.stop', { has: page.getByRole('button', { name: /^(More|Less) of/ }) })
-      // What is to be touched first stands there from the beginning.
+      // A tray that must be touched first shows its chips at once.
       .filter({ hasNotText: 'Touch it first' })
       .first();
     const more = stop.getByRole('button', { name: /^(More|Less) of/ });

@@ -175,7 +175,7 @@ describe('trays on little or nothing, taken to their cut by what each round asks
   });
 
   for (const medium of ['Paper', 'Nothing: a bare tray'])
-    it(`${medium} with one round a day is told beforehand not to last`, async () => {
+    it(`${medium} with one round a day is warned about before it is sown`, async () => {
       const page = await stage.page();
       await oneRoundADay(page, stage);
       await chooses(page, stage, onMedium(medium));

@@ -190,7 +190,7 @@ describe('how often a household errs', () => {
     );
   });
 
-  it('is told to no tray by its own answers', () => {
+  it('leaves out what a tray answered itself', () => {
     const slips = { answers: 10, contradicted: 4 };
     const learned: Learned = {
       ended: [],

@@ -75,7 +75,7 @@ describe('a bare tray', () => {
       event(hours + 0.1, { type: 'watered', waterG: Math.round(given) }, { taskKey: step.key })
     ];
     expect(waterOf(hours + 0.2, ticked, bare)).to.equal(undefined);
-    expect(waterOf(hours + 11.5, ticked, bare), 'the next round asks anew').not.to.equal(undefined);
+    expect(waterOf(hours + 11.5, ticked, bare), 'the next round asks again').not.to.equal(undefined);
     const found = [...ticked, event(hours + 0.5, { type: 'felt', moisture: 'dry' })];
     expect(waterOf(hours + 0.6, found, bare), 'but what is found dry is watered').not.to.equal(undefined);
   });

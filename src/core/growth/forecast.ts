@@ -136,18 +136,19 @@ export function forecast(input: ForecastInput): Forecast {
   const weights = weighed(prior, [...told.values()]);
   const pace = momentsOf(prior, weights);
   const clock = clockOn(wayOf(pace.mean, pace.late), sources);
+  const weighedWithout = (mark: Mark): Float64Array =>
+    weighed(
+      prior,
+      [...told.values()].filter((one) => one.mark !== mark)
+    );
   let careful: Forecast | undefined;
   const reached = new Map<Mark, Reached>();
   const reachedOf = (mark: Mark): Reached => {
     let of = reached.get(mark);
     if (!of) {
       const own = told.get(mark);
-      const others = () =>
-        weighed(
-          prior,
-          [...told.values()].filter((one) => one !== own)
-        );
-      reached.set(mark, (of = own ? grid.seenChance(others(), own) : grid.plainChance(weights, mark)));
+      of = own ? grid.seenChance(weighedWithout(mark), own) : grid.plainChance(weights, mark);
+      reached.set(mark, of);
     }
     return of;
   };
@@ -168,10 +169,7 @@ export function forecast(input: ForecastInput): Forecast {
     chance,
     careful: (mark, at) => (careful ??= carefully(input)).chance(mark, at),
     likelihoodOf: (look) => {
-      const others = weighed(
-        prior,
-        [...told.values()].filter(({ mark }) => mark !== look.mark)
-      );
+      const others = weighedWithout(look.mark);
       const looks = heard.looks.filter(({ eventId }) => eventId !== look.eventId);
       const rest = saidOf({ ...heard, looks }, offered, answeringBy(input.telling)).get(look.mark);
       const by = rest
@@ -250,6 +248,10 @@ type Said = ReadonlyMap<Mark, readonly Interval[]>;
 /** A cue is offered from this chance of its stage on: before, nobody could have said it. */
 const OFFERED = 0.05;
 
+/** The spread of ln of the time to a mark before anything was seen. @param sd of ln pace */
+const priorSd = (sd: number, table: Record<Mark, number>, mark: Mark): number =>
+  Math.hypot(sd, STAGE_SD, (SPREAD.germination * table.rooted) / table[mark]);
+
 /** Whether a cue was offered at a moment, by what was believed before anything was seen. */
 function isOffered(
   prior: Prior,
@@ -261,8 +263,7 @@ function isOffered(
   const { tau } = clockOn(wayOf(mean, late), sources);
   return (mark, at) => {
     const shows = tau(at);
-    const spread = Math.hypot(sd, STAGE_SD, (SPREAD.germination * table.rooted) / table[mark]);
-    return shows > 0 && phi((Math.log(shows / table[mark]) - mean) / spread) >= OFFERED;
+    return shows > 0 && phi((Math.log(shows / table[mark]) - mean) / priorSd(sd, table, mark)) >= OFFERED;
   };
 }
 
@@ -288,8 +289,7 @@ function untoldOf(
 ): NonNullable<Lighting['untold']> {
   if (!telling || litAt !== null) return {};
   const { mean, sd } = momentsOf(prior, prior.weights);
-  const late = (mark: Mark) =>
-    Math.exp(mean + LATE_SD * Math.hypot(sd, STAGE_SD, (SPREAD.germination * table.rooted) / table[mark]));
+  const late = (mark: Mark) => Math.exp(mean + LATE_SD * priorSd(sd, table, mark));
   const isSaid = (mark: Mark) => heard.looks.some((look) => look.mark === mark && look.reached);
   const of = (mark: 'rooted' | 'lightReady') => ({
     // What was said is dealt with then.

@@ -79,7 +79,7 @@ export function intervalsOf(
     else looked *= reached ? errs / (1 - errs) : (1 - errs) / errs;
     all.push({ from: at, until: points[index + 1]?.at ?? Infinity, agrees: agreesNow() });
   });
-  // Whoever answers by a calendar says yes from a day of their own on: each of the n + 1 possible sequences is equally likely.
+  // Answers that follow a calendar switch to yes on any day: all n + 1 possible sequences are equally likely.
   if (EARLY_CUES.includes(mark) && said.some(({ reached }) => !reached))
     for (const interval of all)
       interval.agrees = (1 - BY_CALENDAR) * interval.agrees + BY_CALENDAR / (said.length + 1);

@@ -28,7 +28,7 @@ export const coverOn = ({ path, state }: Pick<Projected, 'path' | 'state'>): Cov
 export const isPressed = ({ path, state }: Pick<Projected, 'path' | 'state'>): boolean =>
   state.stage === 'press' && (!path.pressesLate || state.pressedAt !== null);
 
-/** Days it waits for the crop beside it to root. None once it was seen to have rooted: whoever looks sees both halves. */
+/** Extra days until the crop beside it has rooted, too; 0 once somebody saw roots, because both halves are checked together. */
 export const waitsD = ({ besideD }: Pick<Path, 'besideD'>, { seen }: Pick<SowingState, 'seen'>): number =>
   seen.some(({ mark, reachedAt }) => mark === 'rooted' && reachedAt !== null) ? 0 : besideD;
 

@@ -159,8 +159,8 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
 }
 
 /**
- * When a step became due for whoever sees it: "longer" dates a cue back to the round before, but the step is shown only once
- * somebody has said so.
+ * When a step first appeared as due. The answer "longer" dates a cue back to the previous round, but the step appears only after that
+ * answer.
  */
 function sinceTold({ state }: Projected, cue: Cue, dueAt: Millis): Millis {
   const [first, second] = state.looks.filter(({ mark, reached }) => mark === cue && reached);

@@ -25,7 +25,7 @@ export interface Path {
   pressesLate: boolean;
   /** Days that its kind of seed stays covered once it has rooted. */
   pressedD: number;
-  /** Days that the crop beside it, under the same cover, takes longer to root; 0 where nothing stands beside it. */
+  /** How many days more the crop in the other half needs to root; 0 for a crop on its own. */
   besideD: number;
   /** Whether a dark, domed stage follows rooting. */
   blackout: boolean;
