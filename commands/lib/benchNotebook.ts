@@ -37,10 +37,10 @@ async function copySome(
         select (${[...ended]}::uuid[])[1 + n % ${ended.length}] as old, gen_random_uuid() as id, n * interval '17 hours' as back
         from generate_series(${from}::int, ${from + count - 1}::int) n`;
       await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, method, place_id, seeds_per_cm2,
-          germination_pct, seed_g, area_share, lot_id, soak_start_at, soak_end_at, sow_at, created_at, created_by)
+          germination_pct, seed_g, area_share, lot_id, soak_start_at, soak_end_at, sow_at, created_at, created_by, ended_at)
         select s.household_id, c.id, s.crop_key, s.container_id, s.count, s.medium, s.method_key, s.method, s.place_id, s.seeds_per_cm2,
           s.germination_pct, s.seed_g, s.area_share, s.lot_id, s.soak_start_at - c.back, s.soak_end_at - c.back, s.sow_at - c.back,
-          s.created_at - c.back, s.created_by from copies c join sowings s on s.id = c.old`;
+          s.created_at - c.back, s.created_by, s.ended_at - c.back from copies c join sowings s on s.id = c.old`;
       await tx`create temporary table renamed on commit drop as
         select e.id as old, c.id as sowing_id, gen_random_uuid() as id, c.back from copies c join events e on e.sowing_id = c.old`;
       await tx`create index on renamed (sowing_id, old)`;

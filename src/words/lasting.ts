@@ -19,7 +19,7 @@ export function tooShortWords(short: TooShort | null): string {
   if (!short) return '';
   const { lastsH, gapH, mends, missed } = short;
   const said = missed
-    ? `It has just what goes from one round to the next. Where one is missed it may stand dry for ${hours(missed.dryH)}, and it bears about ${hours(missed.bearsH)}.`
+    ? `It lasts from one round to the next. If you miss one, it may stand dry for ${hours(missed.dryH)}, and it bears about ${hours(missed.bearsH)}.`
     : `In full leaf it lasts about ${hours(lastsH)} here, and your rounds are up to ${hours(gapH)} apart: it would dry out.`;
   if (mends.length === 0)
     return `${said} Nothing you have bridges that: put it where it is cooler and moister.`;

@@ -4,11 +4,13 @@ import type { Place } from '../places/place.ts';
 import type { Container } from '../supplies/containers/container.ts';
 import { hasPool } from '../supplies/media/below.ts';
 import { MEDIA, mediumDepthCm, type MediumKind } from '../supplies/media/medium.ts';
-import { capacityG, FULL_SHARE, lossGPerDay, poolG, poolPartG, reservoirG } from './bucket.ts';
+import { capacityG, FULL_SHARE, hasReservoir, lossGPerDay, poolG, poolPartG, reservoirG } from './bucket.ts';
 import { BEARS_H } from './dry.ts';
 
-/** Some trays lose so much more than is believed of them (starting figure). */
-const UNSURE = 2.2;
+/** A tray may lose so many times what is expected of it (starting figure). */
+const LOSES_UP_TO = 1.6;
+/** A tray that lives from a pool dries this much faster still once that is gone (starting figure). */
+const DRIES_FASTER = 2.2;
 /** From how much of what it holds, down to what, a tray is reckoned to last (docs/model.md, 6). */
 const DRY_SHARE = 0.1;
 
@@ -45,18 +47,19 @@ export const lastsH = (setting: Setting): number =>
 export const mediumLastsH = (setting: Setting): number =>
   ((mediumOf(setting) * (FULL_SHARE - DRY_SHARE)) / lossG(setting)) * 24;
 
-/**
- * How long it may stand at nothing where one round is missed, hours: some lose more than is believed of them. Only what
- * lives from a pool is asked that: it has no more than what goes until the next round.
- */
+/** How long it may stand dry where one round is missed, hours. 0 over a reservoir. */
 export function dryIfMissedH(setting: Setting): number {
   const { crop, medium, gapH, container } = setting;
-  if (!hasPool(medium) || container.reservoirMl) return 0;
+  if (hasReservoir({ medium, container })) return 0;
   const loss = lossG(setting);
   const gap = (loss * gapH) / 24;
   const mediumG = mediumOf(setting);
-  const given = mediumG * FULL_SHARE + Math.min(belowG(setting, gap), poolPartG(crop, mediumG, gap));
-  return UNSURE * Math.max(0, 2 * gapH - (given / loss) * 24);
+  const isPool = hasPool(medium);
+  const given =
+    mediumG * FULL_SHARE + (isPool ? Math.min(belowG(setting, gap), poolPartG(crop, mediumG, gap)) : 0);
+  const lasts = (given / loss) * 24;
+  const dryH = 2 * gapH - lasts / LOSES_UP_TO;
+  return Math.max(0, dryH, isPool ? DRIES_FASTER * (2 * gapH - lasts) : 0);
 }
 
 /** Whether it comes through from one round to the next, and through one that is missed. */
