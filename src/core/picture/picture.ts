@@ -135,7 +135,7 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   const past = smooth((age - table.windowBest) / (table.windowClose - table.windowBest));
   const free =
     Math.max(
-      darkD > 0 ? crop.heightMinCm * 0.8 : 0,
+      crop.heightMinCm * 0.8 * Math.min(1, darkD / STRETCHED_AFTER_D),
       (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92)
     ) *
     stretched *
@@ -162,6 +162,8 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   };
 }
 
+/** After so many days too long in the dark it is nearly as high as it is cut in light (starting figure). */
+const STRETCHED_AFTER_D = 2;
 /** How much a day too long in the dark adds to its height, and how much that ever is (starting figures). */
 const STRETCH_A_DAY = 0.14;
 const MOST_STRETCHED = 0.7;

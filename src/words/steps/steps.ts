@@ -208,14 +208,14 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
             : body.off === 'clear'
               ? 'Take the clear lid off'
               : `Take the ${what} off and bring it to light${body.where === 'dark' ? ', to another place' : ''}`,
-        why: 'It has rooted: roots hold it now, and stems need room.',
+        why: 'Once roots hold it, stems need room.',
         done: body.to === 'blackout' ? 'Uncovered' : body.off === 'clear' ? 'Lid off' : 'Brought to light'
       };
     }
     case 'light':
       return {
         title: `Dome off, ${INTO_LIGHT[body.where].toLowerCase()}`,
-        why: 'The stems are even: light makes them green and stops them stretching.',
+        why: 'Once the stems are even, light makes them green and stops them stretching.',
         done: 'Brought to light'
       };
     case 'mist':
@@ -283,7 +283,7 @@ const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
 /** A pool is renewed at each round, however damp its medium is. */
 const poolWords = (why: BodyOf<'water'>['why'], share: number): string =>
   share >= 0.9
-    ? 'It is damp now, and this much goes until the next round. Pour off what still stands first.'
+    ? 'It is damp now, but that does not last until the next round.'
     : whyWords(why, `${Math.round(share * 100)} % of what it holds itself`);
 
 function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
