@@ -10,6 +10,8 @@ import type { DayWork, Row } from '$core/ahead/rows.ts';
 import type { SeedNeed } from '$core/ahead/seedList.ts';
 import type { Rule, WhyMoved } from '$core/ahead/standingOrder.ts';
 import type { Place } from '$core/places/place.ts';
+import type { Projected } from '$core/sowing/project.ts';
+import { beginsAt } from '$core/sowing/soak.ts';
 import { greensMass, seedMass } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { clockTime, daysAway, dayWords, shortDate, type Locale } from './time.ts';
@@ -33,6 +35,13 @@ export function spreadWords(portions: readonly Portion[], now: number, locale: L
     return `${count} ${days === 0 ? 'now' : days === 1 ? day : `on ${day}`}`;
   });
   return `Start ${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
+}
+
+/** What is planned for later days, in one line: “33 more planned. Next: Radish on Friday”. */
+export function plannedLaterWords(later: readonly Projected[], now: number, locale: Locale): string {
+  const { crop, soak } = later[0]!;
+  const day = dayWords(beginsAt(soak), now, locale);
+  return `${later.length} more planned. Next: ${crop.name}, ${day}`;
 }
 
 /** Days of a horizon as they are named. */

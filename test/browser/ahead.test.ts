@@ -149,6 +149,10 @@ describe('the weeks ahead', () => {
       .getByRole('button', { name: new RegExp(`^Take (this change|these ${many - 1} changes)$`) })
       .click();
     await page.getByText(/^Taken: /).waitFor();
+    // The round says of what is planned for later days how much it is and what comes first.
+    await open(page, stage, '/round');
+    await page.getByRole('link', { name: /^\d+ more planned\. Next: / }).click();
+    await page.locator('html[data-hydrated]').waitFor({ state: 'attached' });
 
     // By keys: two days later, and it stays there.
     const planned = page.getByRole('button', { name: /on the list: begins/ }).last();

@@ -11,6 +11,7 @@ import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
+import { plannedLaterWords } from '../../src/words/ahead.ts';
 import { event, home, radishTray, sown, SOWN } from '../support/household.ts';
 import { at } from '../support/rhythm.ts';
 
@@ -183,6 +184,21 @@ describe('what a round asks for', () => {
     const planned = project(home, radishTray({ sowAt: now + 10 * HOUR }), []);
     const today = walk([open, planned], roundAt(home.rhythm, now), now);
     expect([today.windowsOpen.length, today.toPrepare.length, today.open]).to.deep.equal([1, 1, 1]);
+  });
+
+  it('holds what begins before the next round but one, and names of the rest only what comes first', () => {
+    const now = SOWN + 10 * HOUR;
+    const round = roundAt(home.rhythm, now);
+    const tray = (id: string, sowAt: number, events: SowingEvent[] = []) =>
+      project(home, radishTray({ id, sowAt }), events);
+    const soon = tray('soon', round.afterNextAt - 1);
+    const last = tray('last', now + 30 * DAY);
+    const next = tray('next', round.afterNextAt);
+    const done = tray('done', now + 20 * DAY, [event(9, { type: 'prepared', step: 'weigh' })]);
+    const today = walk([last, soon, next, done], round, now);
+    expect(today.stops.map(({ key }) => key)).to.deep.equal(['soon', 'done']);
+    expect(today.later.map(({ setup }) => setup.id)).to.deep.equal(['next', 'last']);
+    expect(plannedLaterWords(today.later, now, { zone: 'Europe/Madrid', units: 'metric' })).to.match(/^2 more planned. Next: Radish, /);
   });
 });
 

@@ -1,7 +1,7 @@
 import { beginsAt } from '../sowing/soak.ts';
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
-import { standingOf } from '../sowing/standing.ts';
+import { standingOf, type Standing } from '../sowing/standing.ts';
 import type { Round } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { cleaningOf, type ToClean } from '../cleaning/cleaning.ts';
@@ -36,10 +36,12 @@ export interface Stop {
   steps: StopStep[];
 }
 
-/** Today's walk: every container under way in the order given, and what stands above the list. */
+/** Today's walk: every container that is under way or begins soon in the order given, and what stands above the list. */
 export interface Walk {
   round: Round;
   stops: Stop[];
+  /** One sowing of each container that is to be begun no sooner than in the next round but one, the soonest first. */
+  later: Projected[];
   /** How many stops still ask for something to be done. */
   open: number;
   windowsOpen: Projected[];
@@ -58,10 +60,9 @@ export interface Walk {
 export function walk(all: readonly Projected[], round: Round, now: Millis): Walk {
   const projected = all.filter(({ state }) => state.stage !== 'ended');
   const washUp = standingOf(all).flatMap((standing) => cleaningOf(standing) ?? []);
-  const stops = standingOf(projected).map(({ key, sowings }): Stop => {
-    const parts = sowings.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
-    return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
-  });
+  const standing = standingOf(projected);
+  const isLater = ({ sowings }: Standing): boolean => sowings.every((sowing) => beginsLater(sowing, round));
+  const stops = standing.filter((one) => !isLater(one)).map((one) => stopOf(one, round, now));
   const grown = projected.filter((sowing) => isCuttable(sowing, now) || sowing.state.stage === 'blackout');
   const opensAt = (sowing: Projected) => sowing.forecast.marks.windowOpen.p50;
   return {
@@ -69,11 +70,25 @@ export function walk(all: readonly Projected[], round: Round, now: Millis): Walk
     stops,
     open: stops.filter(({ steps }) => steps.length > 0).length + (washUp.length > 0 ? 1 : 0),
     washUp,
+    later: standing
+      .filter(isLater)
+      .map(({ sowings }) => sowings.reduce((a, b) => (beginsAt(b.soak) < beginsAt(a.soak) ? b : a)))
+      .sort((a, b) => beginsAt(a.soak) - beginsAt(b.soak)),
     windowsOpen: grown.filter((sowing) => opensAt(sowing) <= now),
     opening: grown.filter((sowing) => opensAt(sowing) > now && opensAt(sowing) <= now + 1.25 * DAY),
     toPrepare: projected.filter(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < now + DAY)
   };
 }
+
+/** What one container asks for in a round, whenever it is to be begun. */
+export function stopOf({ key, sowings }: Standing, round: Round, now: Millis): Stop {
+  const parts = sowings.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));
+  return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
+}
+
+/** Whether nothing was done for it yet, and nothing is to be before the next round but one. */
+const beginsLater = ({ state, soak }: Projected, { afterNextAt }: Round): boolean =>
+  state.stage === 'prepare' && state.prepared.size === 0 && beginsAt(soak) >= afterNextAt;
 
 const stepOf = (sowing: Projected, step: DueStep): StopStep['of'][number] => ({
   projected: sowing,

@@ -89,6 +89,8 @@ export interface Round {
   at: Millis;
   /** When the round after it is due. */
   nextAt: Millis;
+  /** When the next round but one is due. */
+  afterNextAt: Millis;
   /** The rounds before it, the last first. */
   before: readonly [Millis, Millis];
 }
@@ -98,7 +100,7 @@ export const ROUND_LEAD_H = 2;
 
 /** The round that is being walked at a moment: the last one due, or the next within two hours. */
 export function roundAt(rhythm: Rhythm, now: Millis): Round {
-  const around = datedBetween(rhythm, now - 4 * 24 * HOUR, now + 3 * 24 * HOUR);
+  const around = datedBetween(rhythm, now - 4 * 24 * HOUR, now + 4 * 24 * HOUR);
   let index = 2;
   while (index + 1 < around.length && around[index + 1]!.at - ROUND_LEAD_H * HOUR <= now) index += 1;
   const { at, day, ordinal } = around[index]!;
@@ -106,6 +108,7 @@ export function roundAt(rhythm: Rhythm, now: Millis): Round {
     key: `${day}.${ordinal}`,
     at,
     nextAt: around[index + 1]!.at,
+    afterNextAt: around[index + 2]!.at,
     before: [around[index - 1]!.at, around[index - 2]!.at]
   };
 }

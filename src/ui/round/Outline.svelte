@@ -2,6 +2,7 @@
   import type { Crop } from '$core/crops/crop.ts';
   import { cropOfSowing } from '$core/sowing/sowing.ts';
   import type { Place } from '$core/places/place.ts';
+  import { DAY } from '$core/time/zone.ts';
   import type { SowingRecord } from '$core/sowing/record.ts';
 
   /** Which trays stand where, for the moment before the page can follow them. */
@@ -9,13 +10,16 @@
     records: readonly SowingRecord[];
     places: readonly Place[];
     ownCrops: readonly Crop[];
+    now: number;
   }
-  let { records, places, ownCrops }: Props = $props();
+  let { records, places, ownCrops, now }: Props = $props();
   const own = $derived(new Map(ownCrops.map((crop) => [crop.key, crop])));
 
+  /** What is planned for later days is one line on the round. */
+  const soon = $derived(records.filter(({ setup, log }) => log !== '[]' || setup.sowAt < now + 2 * DAY));
   const shelves = $derived(
     places
-      .map((place) => ({ place, here: records.filter(({ setup }) => setup.placeId === place.id) }))
+      .map((place) => ({ place, here: soon.filter(({ setup }) => setup.placeId === place.id) }))
       .filter(({ here }) => here.length > 0)
   );
 </script>

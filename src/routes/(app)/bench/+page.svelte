@@ -1,8 +1,11 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { sheetOf } from '$core/steps/sheet.ts';
+  import { walk } from '$core/steps/walk.ts';
+  import { roundAt } from '$core/time/rhythm.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
   import SheetSection from '$ui/bench/SheetSection.svelte';
+  import PlannedLater from '$ui/round/PlannedLater.svelte';
   import { factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -15,7 +18,12 @@
   const now = $derived(journal.patches.now(data.now));
   const locale = $derived(data.household);
   const facts = $derived(factsNow(data, journal));
-  const sheet = $derived(sheetOf(projectAll(data.records, facts, data, journal), facts.rhythm, now));
+  const projected = $derived(projectAll(data.records, facts, data, journal));
+  const sheet = $derived(sheetOf(projected, facts.rhythm, now));
+  const onSheet = $derived(new Set(sheet.sowings.map(({ setup }) => setup.id)));
+  const later = $derived(
+    walk(projected, roundAt(facts.rhythm, now), now).later.filter(({ setup }) => !onSheet.has(setup.id))
+  );
 </script>
 
 <svelte:head><title>Bench · Brote</title></svelte:head>
@@ -78,6 +86,7 @@
     />
   {/each}
 {/if}
+<PlannedLater {later} {now} {locale} />
 
 <style>
   .starts {

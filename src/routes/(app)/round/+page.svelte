@@ -17,6 +17,7 @@
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import Outline from '$ui/round/Outline.svelte';
+  import PlannedLater from '$ui/round/PlannedLater.svelte';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -117,7 +118,7 @@
   </section>
   {#if data.hasOrders}<OnOrder />{/if}
 {:else if !page.hydrated}
-  <Outline records={underWay} places={data.places} ownCrops={data.ownCrops} />
+  <Outline {now} records={underWay} places={data.places} ownCrops={data.ownCrops} />
 {:else}
   <Turn
     people={data.people}
@@ -165,6 +166,7 @@
       {/each}
     </section>
   {/each}
+  <PlannedLater later={today.later} {now} {locale} />
   {#if today.washUp.length > 0}
     <section class="shelf" aria-labelledby="wash-up">
       <h2 id="wash-up">At the sink</h2>

@@ -13,7 +13,7 @@
   import { costOf } from '$core/costs/cost.ts';
   import { bandsOf } from '$core/picture/bands.ts';
   import { pictureOf } from '$core/picture/picture.ts';
-  import { walk } from '$core/steps/walk.ts';
+  import { stopOf } from '$core/steps/walk.ts';
   import { project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -71,7 +71,7 @@
   /** The other half of its container, where it is one of two. */
   const half = $derived(data.beside ? projectAll([data.beside], facts, data, journal) : []);
   const beside = $derived(half.filter(({ state }) => state.stage !== 'ended'));
-  const stop = $derived(walk([projected, ...beside], round, now).stops[0]!);
+  const stop = $derived(stopOf(standingOf([projected, ...beside])[0]!, round, now));
   const on = $derived({
     now,
     locale,
