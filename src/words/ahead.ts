@@ -1,9 +1,10 @@
 import { DAY } from '$core/time/zone.ts';
 import type { Change } from '$core/ahead/changes.ts';
 import type { Line } from '$core/ahead/lines.ts';
+import type { GroundPart } from '$core/ahead/ground.ts';
 import type { Glut, Portion } from '$core/ahead/glut.ts';
 import type { Stretch, Wish } from '$core/ahead/mends.ts';
-import type { Offer } from '$core/ahead/offers.ts';
+import type { Effect, Offer } from '$core/ahead/offers.ts';
 import type { Over } from '$core/ahead/uses.ts';
 import type { Shortage } from '$core/ahead/room.ts';
 import type { DayWork, Row } from '$core/ahead/rows.ts';
@@ -236,24 +237,54 @@ export const MOVED_WORDS: Record<WhyMoved, string> = {
   'too-near': 'too near to be ready'
 };
 
+/** Less is not worth a word, g. */
+const WORTH_SAYING_G = 5;
+
+/** What an offer does to all the weeks ahead: “120 g less thrown, 40 g more missing”. */
+function effectWords({ missingG, thrownG }: Effect, { units }: Locale): string {
+  const part = (g: number, what: string): string[] =>
+    Math.abs(g) < WORTH_SAYING_G
+      ? []
+      : [`about ${greensMass(Math.abs(g), units)} ${g > 0 ? 'less' : 'more'} ${what}`];
+  const [missing, thrown] = [part(missingG, 'missing'), part(thrownG, 'thrown')];
+  return (missingG > thrownG ? [...missing, ...thrown] : [...thrown, ...missing]).join(', ');
+}
+
 /** What an offer does about a gap or a glut. */
-export function offerWords(offer: Offer, name: DayName, { units }: Locale): string {
-  const g = greensMass(offer.g, units);
+export function offerWords(offer: Offer, name: DayName, locale: Locale): string {
+  const effect = effectWords(offer, locale);
+  const mass = (g: number): string => greensMass(g, locale.units);
   switch (offer.kind) {
     case 'move': {
       const days = Math.abs(offer.days);
-      return `Begin ${offer.crop.toLowerCase()} ${days === 1 ? 'a day' : `${days} days`} ${offer.days < 0 ? 'sooner' : 'later'}: ${g} of it.`;
+      return `Begin ${offer.crop.toLowerCase()} ${days === 1 ? 'a day' : `${days} days`} ${offer.days < 0 ? 'sooner' : 'later'}: ${effect}.`;
     }
     case 'cut-early':
-      return `Cut a part of the ${offer.crop.toLowerCase()} early: about ${g}, which costs about ${greensMass(offer.lessG, units)} later.`;
+      return `Cut about ${mass(offer.g)} of the ${offer.crop.toLowerCase()} early, which gives about ${mass(offer.lessG)} less later: ${effect}.`;
     case 'cool':
-      return `Hold the ${offer.crop.toLowerCase()} at ${offer.place}, where it is cooler: ${g} of it.`;
+      return `Move the ${offer.crop.toLowerCase()} to ${offer.place}, where it is cooler: ${effect}.`;
     case 'give-away':
-      return `Give away about ${g} of ${offer.crop.toLowerCase()} while it is good, by ${name(offer.byDay)}.`;
+      return `Give away about ${mass(offer.thrownG)} of ${offer.crop.toLowerCase()} while it is good, by ${name(offer.byDay)}.`;
     case 'begin':
-      return `Begin ${rowName(offer.change.row).toLowerCase()}, ${offer.change.row.container}, on ${name(offer.change.begin?.day ?? 0)}: ${g} of it.`;
+      return `Begin ${rowName(offer.change.row).toLowerCase()}, ${offer.change.row.container}, on ${name(offer.change.begin?.day ?? 0)}: ${effect}.`;
   }
 }
+
+const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+const GROUND_NAMES: Record<GroundPart, string> = {
+  sowings: 'the sowings',
+  orders: 'the standing orders',
+  containers: 'your containers',
+  places: 'your places',
+  appetite: 'what you eat',
+  pantry: 'the pantry',
+  seed: 'your seed',
+  away: 'the days away'
+};
+
+/** Why a proposal is not taken: what was changed since it was worked out. */
+export const groundChangedWords = (parts: readonly GroundPart[]): string =>
+  `Not taken: ${LIST.format(parts.map((part) => GROUND_NAMES[part]))} changed after this was worked out. Ask for a new proposal.`;
 
 /** What was taken of a proposal: how many sowings are begun, and how many planned ones are not. */
 export const takenWords = (begun: number, leftOut: number): string =>

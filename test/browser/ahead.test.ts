@@ -212,37 +212,6 @@ describe('the weeks ahead', () => {
     await page.getByText(/^Greens on \d+ of 49 days/).waitFor();
   });
 
-  it('stay where they are while what mends a gap is looked for, for a hand may be on its way to them', async () => {
-    const page = await stage.page(DESK);
-    // What is asked of the planner is held back until it is let go.
-    await page.addInitScript(`{
-      const post = Worker.prototype.postMessage;
-      const held = [];
-      Worker.prototype.postMessage = function (asked) { held.push(() => post.call(this, asked)); };
-      globalThis.letGo = () => held.splice(0).forEach((send) => send());
-    }`);
-    await open(page, stage, '/ahead');
-    const looking = page.getByText('Looking for the smallest thing that mends it.');
-    await looking.first().waitFor();
-    // A search for a plan that is broken off takes nothing away: what mends is asked for again.
-    await page.getByRole('button', { name: 'Propose eight weeks' }).click();
-    await page.getByRole('button', { name: 'Put it away' }).click();
-    await looking.first().waitFor();
-    const top = async () => (await page.locator('.weeks').boundingBox())!.y;
-    const before = await top();
-    await page.evaluate('letGo()');
-    await shows(looking, 0);
-    await page
-      .getByText(/ of it\.$|while it is good, by /)
-      .first()
-      .waitFor();
-    expect(await top()).to.equal(before);
-    const more = page.getByRole('button', { name: /Another way|other ways/ }).first();
-    await more.click();
-    expect(await more.getAttribute('aria-expanded')).to.equal('true');
-    expect(await top()).to.be.above(before);
-  });
-
   it('have what sprouts in a cupboard carried to light: as it was said, and back to where it was to stand', async () => {
     const page = await stage.page(DESK);
     await open(page, stage, '/shelf/new');
@@ -289,5 +258,68 @@ describe('the weeks ahead', () => {
     expect(await page.getByLabel('Mon').first().inputValue()).to.equal('much');
     await expectAccessible(page);
     await expectFitsThumb(page);
+  });
+});
+
+describe('weeks that nothing was planned for yet', () => {
+  let stage: Stage;
+  before(async () => {
+    stage = await setStage(true);
+  });
+  after(() => stage.close());
+
+  it('stay where they are while what mends a gap is looked for, for a hand may be on its way to them', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/ahead/appetite');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.waitForURL('**/ahead');
+    // What is asked of the planner is held back until it is let go.
+    await page.addInitScript(`{
+      const post = Worker.prototype.postMessage;
+      const held = [];
+      Worker.prototype.postMessage = function (asked) { held.push(() => post.call(this, asked)); };
+      globalThis.letGo = () => held.splice(0).forEach((send) => send());
+    }`);
+    await open(page, stage, '/ahead');
+    const looking = page.getByText('Looking for the smallest thing that mends it.');
+    await looking.first().waitFor();
+    // A search for a plan that is broken off takes nothing away: what mends is asked for again.
+    await page.getByRole('button', { name: 'Propose eight weeks' }).click();
+    await page.getByRole('button', { name: 'Put it away' }).click();
+    await looking.first().waitFor();
+    const top = async () => (await page.locator('.weeks').boundingBox())!.y;
+    const before = await top();
+    await page.evaluate('letGo()');
+    await shows(looking, 0);
+    await page
+      .getByText(/ less (missing|thrown)\.$|while it is good, by /)
+      .first()
+      .waitFor();
+    expect(await top()).to.equal(before);
+    const more = page.getByRole('button', { name: /Another way|other ways/ }).first();
+    await more.click();
+    expect(await more.getAttribute('aria-expanded')).to.equal('true');
+    expect(await top()).to.be.above(before);
+  });
+
+  it('take a proposal once: whoever comes second is told what changed, and may ask anew', async () => {
+    const [one, two] = [await stage.page(DESK), await stage.page(PHONE)];
+    for (const page of [one, two]) {
+      await open(page, stage, '/ahead');
+      await proposed(page);
+    }
+    const take = (page: Page) =>
+      page.getByRole('button', { name: /^Take (this change|these \d+ changes)$/ }).click();
+    await take(one);
+    await one.getByText(/^Taken: /).waitFor();
+    await take(two);
+    await two
+      .getByRole('alert')
+      .getByText(/^Not taken: the sowings.* changed after this was worked out/)
+      .waitFor();
+    await expectAccessible(two);
+    await two.getByRole('button', { name: 'Propose again' }).click();
+    await two.getByRole('heading', { name: 'Proposed' }).waitFor();
+    await two.getByText(SETTLED).waitFor();
   });
 });

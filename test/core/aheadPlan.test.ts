@@ -15,7 +15,7 @@ import type { KeptContainer } from '../../src/core/supplies/containers/container
 import { oversOf, usesOf } from '../../src/core/ahead/uses.ts';
 import type { Projected } from '../../src/core/sowing/project.ts';
 import { leftOf, standsNow, type AheadProblem, type Start } from '../../src/core/ahead/problem.ts';
-import { gapsOf, glutsOf, startFor, wishesOf } from '../../src/core/ahead/mends.ts';
+import { gapsOf, glutsOf, wishesOf } from '../../src/core/ahead/mends.ts';
 import { compare } from '../simulation/ahead.ts';
 import { solve } from '../support/solver.ts';
 import { aheadInput, container, eater, growable, shelf, twelveCrops } from '../support/ahead.ts';
@@ -237,15 +237,12 @@ describe('weeks ahead', () => {
     }
   });
 
-  it('tell which days a tray is for, and what would fill a gap', () => {
+  it('tell which days a tray is for', () => {
     const { problem } = buildProblem(aheadInput());
     const plan = greedy(problem);
     const changes = changesOf(problem, plan);
     expect(changes.length).to.be.above(3);
     for (const { index, feeds } of changes) expect(feeds!.from).to.be.at.least(problem.starts[index]!.day);
-    const [gap] = gapsOf(eat(problem, standsNow(problem)).days);
-    const mend = startFor(problem, standsNow(problem), gap!)!;
-    expect(mend.g).to.be.above(0);
   });
 
   it('promise of a proposal what its sowings, each planned by itself, then come to', () => {

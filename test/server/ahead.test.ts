@@ -5,9 +5,11 @@ import { aheadOf, type AheadData } from '../../src/core/ahead/household.ts';
 import { buildProblem } from '../../src/core/ahead/build.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
 import { proposalOf } from '../../src/core/ahead/proposal.ts';
+import { groundOf } from '../../src/core/ahead/ground.ts';
 import { seedOf } from '../../src/core/ahead/drawn.ts';
 import { dayOf } from '../../src/core/ahead/horizon.ts';
 import { judge } from '../../src/core/reminders/due.ts';
+import type { EventBody } from '../../src/core/sowing/event.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import { beginsAt } from '../../src/core/sowing/soak.ts';
@@ -18,6 +20,7 @@ import { endOrder, keepOrder, listOrders } from '../../src/server/ahead/orders.t
 import { aheadData } from '../../src/server/app/aheadData.ts';
 import { standingNow } from '../../src/server/app/judgeHousehold.ts';
 import { ordersAheadIn } from '../../src/server/app/ordersAhead.ts';
+import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { takePlan, type TakenPlan } from '../../src/server/app/takePlan.ts';
 import { writeCalendar } from '../../src/server/app/writeCalendar.ts';
 import { Wrong } from '../../src/server/app/sow.ts';
@@ -57,6 +60,12 @@ describe('the weeks ahead, stored', () => {
     if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
     const by = await session();
     return inHousehold(home.id, (tx) => takePlan(tx, by, checked.value as TakenPlan));
+  };
+  const record = async (sowingId: string, body: EventBody): Promise<void> => {
+    const by = await session();
+    await inHousehold(home.id, (tx) =>
+      recordEvents(tx, by, [{ sowingId, id: randomUUID(), at: Date.now(), body }])
+    );
   };
   const sowingsOf = (data: AheadData) => {
     const { facts } = aheadOf(data);
@@ -140,6 +149,57 @@ describe('the weeks ahead, stored', () => {
     expect(greedy(again.problem).outcome.missingG).to.be.at.most(plan.outcome.missingG + 60);
     // Its seed is drawn from the lots that hold it, and no more than they hold.
     for (const { haveG, needG } of seedOf(after, aheadOf(after))) expect(needG).to.be.at.most(haveG + 0.5);
+  });
+
+  it('takes a proposal once, whoever takes it, and only on what it was worked out from', async () => {
+    const data = await read();
+    const { input } = aheadOf(data);
+    const [sowing] = sowingsOf(data);
+    const day = (ahead: number) => dayOf(input.horizon, ahead).toString();
+    const ground = groundOf(data);
+    const proposed = () => ({
+      ground,
+      move: [{ sowingId: sowing!.setup.id, eventId: randomUUID(), day: day(9) }],
+      begin: beginBodies(
+        data,
+        proposalOf(buildProblem(input), greedy(buildProblem(input).problem), input).changes.slice(0, 1),
+        day
+      )
+    });
+    const refused = async (plan: object): Promise<string> => {
+      try {
+        await take(plan);
+        return 'taken';
+      } catch (error) {
+        if (!(error instanceof Wrong)) throw error;
+        expect([error.field, error.status]).to.deep.equal(['ground', 409]);
+        return error.message;
+      }
+    };
+    // Daily care moves nothing of a plan.
+    await record(sowing!.setup.id, { type: 'noted', text: 'Smells of spring.' });
+    const mine = proposed();
+    const both = await Promise.all([refused(mine), refused(proposed())]);
+    expect(both.filter((said) => said === 'taken')).to.have.length(1);
+    expect(both.find((said) => said !== 'taken')).to.match(/^Not taken: the sowings.* changed after this/);
+    const taken = await read();
+    expect(taken.records.length).to.equal(data.records.length + mine.begin.length);
+    // An answer that was lost is asked for again, and nothing comes of it.
+    if (both[0] === 'taken') expect(await refused(mine)).to.equal('taken');
+    expect((await read()).records.length).to.equal(taken.records.length);
+
+    const then = groundOf(taken);
+    await inHousehold(home.id, (tx) =>
+      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], daysOff: [3, 7] })
+    );
+    const moved = { move: [{ sowingId: sowing!.setup.id, eventId: randomUUID(), day: day(12) }] };
+    expect(await refused({ ...moved, ground: then })).to.equal(
+      'Not taken: what you eat changed after this was worked out. Ask for a new proposal.'
+    );
+    expect(await refused({ ...moved, ground: groundOf(await read()) })).to.equal('taken');
+    await inHousehold(home.id, (tx) =>
+      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], daysOff: [3] })
+    );
   });
 
   it('moves, locks and leaves out what is planned, all or nothing', async () => {

@@ -44,6 +44,7 @@ describe('writes that cross', () => {
     });
     const plan = (sowingIds: readonly string[], n: number): TakenPlan => ({
       begin: [],
+      ground: null,
       move: [],
       leaveOut: [],
       orderDays: [],

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
@@ -135,8 +136,20 @@ const orderDay = yup.object({
 const MOST_CHANGES = 80;
 const MANY_CHANGES = `Take at most ${MOST_CHANGES} changes at once.`;
 
+const fingerprint = yup.string().max(64).required();
+
 /** What is taken of a proposal, all or nothing: what is begun, moved, left out, kept as it is. */
 export const planSchema = yup.object({
+  /** What it was worked out from; null for what somebody chose by themselves. */
+  ground: yup
+    .object(
+      Object.fromEntries(GROUND_PARTS.map((part) => [part, fingerprint])) as Record<
+        GroundPart,
+        typeof fingerprint
+      >
+    )
+    .nullable()
+    .default(null),
   begin: yup.array().of(newSowingSchema.required()).max(MOST_CHANGES, MANY_CHANGES).default([]),
   /** Planned sowings that are begun on another day. */
   move: yup

@@ -53,6 +53,8 @@ export interface Built {
   planned: (Projected | null)[];
   /** Of what stands: the sowing that it is, null for what is in the pantry. */
   standing: (Projected | null)[];
+  /** Whether somebody has time to soak or sow, day by day. */
+  works: boolean[];
 }
 
 /** No crop is more than so much of a week where nobody said otherwise (starting figure). */
@@ -185,7 +187,8 @@ export function buildProblem(input: AheadInput): Built {
     },
     starts: of,
     planned,
-    standing: whose
+    standing: whose,
+    works
   };
 }
 

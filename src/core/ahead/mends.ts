@@ -1,6 +1,6 @@
 import { eat, isShort, type DayAhead } from './eat.ts';
 import { greedy } from './greedy.ts';
-import { fits, leftOf, type AheadProblem, type Counts } from './problem.ts';
+import type { AheadProblem, Counts } from './problem.ts';
 
 /** Days in a row, first and last included, on which greens are missing or thrown. */
 export interface Stretch {
@@ -38,28 +38,6 @@ export const glutsOf = (days: readonly DayAhead[]): Stretch[] =>
     days.map(({ thrownG }) => thrownG),
     (g) => g > 0
   ).filter(({ g }) => g > GLUT_G);
-
-/** One start more that takes most of a gap away, and by how much, g; null where none does. */
-export function startFor(
-  problem: AheadProblem,
-  counts: Counts,
-  { from, until }: Stretch
-): { index: number; g: number } | null {
-  const left = leftOf(problem, counts);
-  const missing = (days: readonly DayAhead[]) =>
-    days.slice(from, until + 1).reduce((sum, { missingG }) => sum + missingG, 0);
-  const before = eat(problem, counts);
-  let best: { index: number; g: number; cost: number } | null = null;
-  problem.starts.forEach((start, index) => {
-    if (start.sowingId !== null || counts[index]! >= start.most || !fits(left, start)) return;
-    const there = start.opened[until]! - (from > 0 ? start.gone[from - 1]! : 0);
-    if (there <= 0) return;
-    const after = eat(problem, counts.with(index, counts[index]! + 1));
-    const g = missing(before.days) - missing(after.days);
-    if (g > 0 && after.costG < (best?.cost ?? before.costG)) best = { index, g, cost: after.costG };
-  });
-  return best;
-}
 
 /** What more there would have to be for a plan to leave less missing, g less. */
 export type Wish =

@@ -1,5 +1,6 @@
 import type { InferType } from 'yup';
 import type { planSchema } from '../../contract/schemas/ahead.ts';
+import { changedParts, groundOf } from '../../core/ahead/ground.ts';
 import { beginningOn } from '../../core/sowing/aim.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
 import { settleOrderDay } from '../ahead/orders.ts';
@@ -7,24 +8,48 @@ import type { Tx } from '../db/connection.ts';
 import { householdNow } from '../households/household.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { findSowings, holdSowings, lockSowing } from '../sowings/sowings.ts';
+import { groundChangedWords } from '../../words/ahead.ts';
+import { aheadData } from './aheadData.ts';
 import { recordEvents } from './recordEvents.ts';
 import { sow, Wrong } from './sow.ts';
 
 export type TakenPlan = InferType<typeof planSchema>;
 
 /**
+ * Whether a plan was taken already: then it is sent again, and changes nothing. One at a time in a household: of two who take
+ * the same proposal at once, the second is to see what the first took.
+ */
+async function isTaken(
+  tx: Tx,
+  householdId: string,
+  { begin, move, leaveOut }: Pick<TakenPlan, 'begin' | 'move' | 'leaveOut'>
+): Promise<boolean> {
+  await tx`select pg_advisory_xact_lock(hashtextextended(${`plan ${householdId}`}, 4180230))`;
+  const sowings = begin.map(({ ids }) => ids.first);
+  const events = [...move, ...leaveOut].map(({ eventId }) => eventId);
+  const [found] = await tx<{ here: number }[]>`select
+    (select count(*)::integer from sowings where id = any(${sowings}::uuid[]))
+    + (select count(*)::integer from events where id = any(${events}::uuid[])) as here`;
+  return found!.here > 0 && found!.here === sowings.length + events.length;
+}
+
+/**
  * Takes what somebody chose of a plan, all of it or nothing: sowings that are begun, moved to another day, left out, or kept as
- * they are. Sending it again changes nothing.
+ * they are. Sending it again changes nothing. What was worked out from something else than what is there now is refused.
  * @returns the sowings that were added
  * @throws Wrong where something of it cannot be any more
  */
 export async function takePlan(
   tx: Tx,
   session: Pick<Session, 'household' | 'memberId'>,
-  { begin, move, leaveOut, lock, orderDays }: TakenPlan
+  { ground, begin, move, leaveOut, lock, orderDays }: TakenPlan
 ): Promise<string[]> {
   const { household } = session;
   const added: string[] = [];
+  if (ground && !(await isTaken(tx, household.id, { begin, move, leaveOut }))) {
+    const changed = changedParts(ground, groundOf(await aheadData(tx)));
+    if (changed.length > 0) throw new Wrong('ground', groundChangedWords(changed), 409);
+  }
   // Held at once, and in one order: two plans that cross wait one for the other, and not each for each.
   const touched = [...move, ...leaveOut, ...lock].map(({ sowingId }) => sowingId);
   if (touched.length > 0) await holdSowings(tx, touched);

@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Mending, Offer } from '$core/ahead/offers.ts';
-  import type { Proposed } from '$core/ahead/proposal.ts';
   import { moreWaysWords, offerWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
 
@@ -11,10 +10,10 @@
     mendings: readonly Mending[] | null;
     name: DayName;
     locale: Locale;
-    onmove: (sowingId: string, days: number) => void;
-    onbegin: (change: Proposed) => void;
+    /** Does what is done on this page: begins something, or moves it to another day. */
+    onmend: (offer: Offer) => void;
   }
-  let { said, mendings, name, locale, onmove, onbegin }: Props = $props();
+  let { said, mendings, name, locale, onmend }: Props = $props();
   const MOST = 3;
   const offersFor = (from: number, of: 'gap' | 'glut'): readonly Offer[] =>
     mendings?.find((one) => one.from === from && one.of === of)?.offers.slice(0, MOST) ?? [];
@@ -25,10 +24,9 @@
 
 {#snippet act(offer: Offer)}
   <span class="small words">{offerWords(offer, name, locale)}</span>
-  {#if offer.kind === 'move'}
-    <button class="chip" onclick={() => onmove(offer.sowingId, offer.days)}>Do that</button>
-  {:else if offer.kind === 'begin'}
-    <button class="chip" onclick={() => onbegin(offer.change)}>Do that</button>
+  {#if offer.kind === 'move' || offer.kind === 'begin'}
+    <button class="chip" onclick={() => onmend(offer)}>{offer.kind === 'move' ? 'Move it' : 'Plan it'}</button
+    >
   {:else if offer.kind === 'cut-early'}
     <a class="chip" href="/tray/{offer.sowingId}/harvest">Cut it</a>
   {:else if offer.kind === 'cool'}

@@ -9,7 +9,8 @@
   import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
   import { darkSharesOf, oversOf, usesOf, type Over } from '$core/ahead/uses.ts';
   import { linesOf } from '$core/ahead/lines.ts';
-  import type { Mending } from '$core/ahead/offers.ts';
+  import { groundOf } from '$core/ahead/ground.ts';
+  import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { standsNow } from '$core/ahead/problem.ts';
   import { rowsOf, workOf, type Row } from '$core/ahead/rows.ts';
   import { greensMass } from '$core/units/format.ts';
@@ -153,10 +154,24 @@
   async function take() {
     const begin = beginBodies(present, taken, dayName);
     const leaveOut = taken.flatMap(({ sowingId }) => (sowingId ? [{ sowingId, eventId: newId() }] : []));
+    const { ground } = planner;
     planner.stop();
-    if (await deeds.send({ begin, leaveOut }, takenWords(begin.length, leaveOut.length))) {
-      planner.clear();
-      left = new Set();
+    const isTaken = await deeds.send({ ground, begin, leaveOut }, takenWords(begin.length, leaveOut.length));
+    if (isTaken || deeds.stale) planner.clear();
+    if (isTaken) left = new Set();
+  }
+
+  /** What mends what stands, as it was worked out. */
+  async function mendBy(offer: Offer) {
+    const { ground } = planner;
+    if (offer.kind === 'begin')
+      await deeds.send({ ground, begin: beginBodies(present, [offer.change], dayName) }, takenWords(1, 0));
+    if (offer.kind === 'move') {
+      const row = rows.find(({ sowingIds }) => sowingIds.includes(offer.sowingId))!;
+      const day = dayIndex(horizon, facts.rhythm, row.beginsAt) + offer.days;
+      const move = row.sowingIds.map((sowingId) => ({ sowingId, eventId: newId(), day: dayName(day) }));
+      const lock = row.sowingIds.map((sowingId) => ({ sowingId, locked: true }));
+      await deeds.send({ ground, move, lock }, `${rowName(row)} begins ${name(day)}, and stays there.`);
     }
   }
 
@@ -185,12 +200,7 @@
   // What mends what stands is looked for anew when that changes, and never while a plan is looked for.
   let asked = '';
   $effect(() => {
-    const now = JSON.stringify([
-      data.ahead.records.map(({ setup, log }) => [setup.id, log.length]),
-      data.ahead.eaters,
-      data.ahead.away,
-      data.ahead.orders
-    ]);
+    const now = JSON.stringify(groundOf(present));
     if (!page.hydrated || planner.working || planner.proposal || !hungry) return;
     if (now === asked && planner.mends) return;
     asked = now;
@@ -236,7 +246,12 @@
 </header>
 
 {#if deeds.said}<p class="said" role="status">{deeds.said}</p>{/if}
-{#if deeds.wrong}<p class="warn" role="alert">{deeds.wrong}</p>{/if}
+{#if deeds.wrong}
+  <div class="warn" role="alert">
+    <p>{deeds.wrong}</p>
+    {#if deeds.stale && hungry}<button class="chip" onclick={propose}>Propose again</button>{/if}
+  </div>
+{/if}
 
 {#if planner.proposal || planner.working || planner.done}
   <ProposalPanel
@@ -272,9 +287,7 @@
       mendings={above.mendings}
       {name}
       {locale}
-      onmove={(sowingId, byDays) => void drop(sowingId, { days: byDays, placeId: null })}
-      onbegin={(change) =>
-        void deeds.send({ begin: beginBodies(present, [change], dayName) }, 'It is on the list.')}
+      onmend={(offer) => void mendBy(offer)}
     />
   {/if}
 {/if}

@@ -24,6 +24,8 @@ interface Ground {
 export class Deeds {
   said = $state('');
   wrong = $state('');
+  /** Whether what was proposed does not fit any more what is there now. */
+  stale = $state(false);
   sending = $state(false);
 
   constructor(private readonly journal: Journal) {}
@@ -31,13 +33,17 @@ export class Deeds {
   /** Sends what is to be begun, left out or kept. @returns whether it was taken */
   async send(body: object, words: string): Promise<boolean> {
     this.sending = true;
-    [this.said, this.wrong] = ['', ''];
+    [this.said, this.wrong, this.stale] = ['', '', false];
     const answer = await post('/api/ahead', body);
     this.sending = false;
     if (!answer || answer.status >= 500)
       this.wrong = 'No answer from Brote. Nothing was changed: try again in a moment.';
     else if (answer.status === 401) this.journal.signedOut = true;
-    else if (!answer.ok) this.wrong = ((await answer.json()) as Problem).message;
+    else if (!answer.ok) {
+      const { message, fields } = (await answer.json()) as Problem;
+      this.wrong = message;
+      this.stale = fields?.ground !== undefined;
+    }
     if (answer?.ok || answer?.status === 409) await reload();
     if (answer?.ok) this.said = words;
     return answer?.ok ?? false;

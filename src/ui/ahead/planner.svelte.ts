@@ -1,3 +1,4 @@
+import { groundOf, type Ground } from '$core/ahead/ground.ts';
 import type { AheadData } from '$core/ahead/household.ts';
 import type { Mending } from '$core/ahead/offers.ts';
 import type { Proposal } from '$core/ahead/proposal.ts';
@@ -16,6 +17,8 @@ export class Planner {
   progress = $state<Progress | null>(null);
   done = $state.raw<Done | null>(null);
   mendings = $state.raw<Mending[] | null>(null);
+  /** What the proposal and the mendings were worked out from. */
+  ground = $state.raw<Ground | null>(null);
   working = $state(false);
   private worker: Worker | null = null;
   private question = 0;
@@ -59,6 +62,7 @@ export class Planner {
       this.done = { kind: 'done', why: 'no-solver', progress: null, short: [], wishes: [] };
     };
     this.question += 1;
+    this.ground = groundOf(data);
     this.worker.postMessage({ what, question: this.question, data } satisfies Asked);
     return this.question;
   }
