@@ -24,7 +24,7 @@ worker.addEventListener('install', (event) => {
   event.waitUntil(
     caches
       .open(ASSETS)
-      .then((cache) => cache.addAll([...build.filter((path) => !path.endsWith('.wasm')), ...files]))
+      .then((cache) => cache.addAll([...build, ...files]))
       .then(() => worker.skipWaiting())
   );
 });

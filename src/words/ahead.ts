@@ -1,4 +1,5 @@
 import { DAY } from '$core/time/zone.ts';
+import { PORTIONS, type Appetite, type Portion as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
 import type { Line } from '$core/ahead/lines.ts';
 import type { GroundPart } from '$core/ahead/ground.ts';
@@ -28,6 +29,20 @@ export function glutWords(
   const mass = (grams: number) => greensMass(grams, locale.units);
   return `With this, about ${mass(g)} open from ${day(from)} to ${day(until)}, ${mass(addedG)} of it from this sowing. You eat about ${mass(appetiteGD)} a day, ${mass(7 * appetiteGD)} in that time.`;
 }
+
+/** That Brote assumes what is eaten, for nobody has said it. */
+export const assumedWords = ({ people }: Pick<Appetite, 'people'>, { units }: Locale): string =>
+  `You haven’t said how much you eat, so Brote assumes a handful a day, ${greensMass(PORTIONS.handful, units)}${people > 1 ? `, for each of the ${people} of you` : ''}.`;
+
+export const PORTION_WORDS: Record<EatenPortion, string> = {
+  pinch: 'A pinch on bread',
+  handful: 'A handful',
+  salad: 'A salad a day'
+};
+
+/** That so much a day is hardly meant. */
+export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>): string =>
+  `That is about ${greensMass(eachG, units)} a day for each person. A handful is ${greensMass(PORTIONS.handful, units)} and a salad ${greensMass(PORTIONS.salad, units)}. Check the figures, or save them as they are.`;
 
 /** Several containers begun in turn: “Start 2 now, 2 on Sunday and 2 on Wed 3 Dec”. */
 export function spreadWords(portions: readonly Portion[], now: number, locale: Locale): string {
@@ -133,26 +148,13 @@ export function whyWords({ feeds, kind, savesThrownG }: Change, name: DayName, {
   return `There ${feeds.from === feeds.until ? 'on' : 'from'} ${span(feeds, name)}: without it about ${greensMass(feeds.g, units)} would be missing.`;
 }
 
-/** How far the search for a plan has come, and how much more any plan could mend, in percent. */
-export function searchWords(
-  state: 'looking' | 'better' | 'best' | 'time' | 'no-solver',
-  leavesPct: number | null
-): string {
-  const most =
-    leavesPct === null || leavesPct >= 100 ? '' : `: of what could be mended at most ${leavesPct} % is left`;
-  switch (state) {
-    case 'looking':
-      return 'Looking…';
-    case 'better':
-      return `A good plan is here already; the best is looked for${most}.`;
-    case 'best':
-      return 'This is the best there is, as far as anybody can tell today.';
-    case 'time':
-      return `As good as was found in ten seconds${most}.`;
-    case 'no-solver':
-      return 'A good plan by a simple rule: this browser could not look for a better one.';
-  }
-}
+/** How far the search for a plan has come, and how much more any plan could mend (docs/model.md, 13). */
+export const SEARCH_WORDS = {
+  looking: 'Looking for a plan…',
+  better: 'A good plan is here already. Brote is looking for a better one.',
+  done: 'As good as Brote can find: usually within 1 % of the best possible, and within 5 % wherever the best is known.',
+  failed: 'This browser could not work out a plan. Reload the page and try again.'
+} as const;
 
 const MOST_NAMED = 6;
 

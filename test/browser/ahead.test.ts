@@ -11,7 +11,7 @@ import {
   type Stage
 } from '../support/browser.ts';
 
-const SETTLED = /This is the best|As good as was found|by a simple rule/;
+const SETTLED = /^As good as Brote can find/;
 
 /** Asks for eight weeks and waits until there is something to take. */
 async function proposed(page: Page): Promise<void> {

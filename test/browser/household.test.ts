@@ -321,6 +321,38 @@ describe('a household of one’s own', () => {
     await page.getByText('No tray is under way').waitFor();
   });
 
+  it('is warned of a glut before anybody has said what they eat, and says it in one touch', async () => {
+    const page = await stage.page(PHONE);
+    await begin(page, stage, 'Kitchen six');
+    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await page.getByLabel('How many').fill('6');
+    await page
+      .getByText('You haven’t said how much you eat, so Brote assumes a handful a day, 20 g.')
+      .waitFor();
+    await page.getByText(/You eat about 20 g a day, 140 g in that time/).waitFor();
+    await expectAccessible(page);
+    await page
+      .getByRole('group', { name: 'How much you eat' })
+      .getByRole('button', { name: /^A salad a day/ })
+      .tap();
+    await page.getByText(/You eat about 60 g a day, 420 g in that time/).waitFor();
+    await shows(page.getByText(/so Brote assumes/), 0);
+    await page.getByRole('button', { name: /^Start \d now/ }).waitFor();
+    await open(page, stage, '/ahead/appetite');
+    expect(await page.getByLabel('Mon').first().inputValue()).to.equal('60 g');
+    // A slip of the finger is asked back, and what is meant is saved.
+    await page.getByLabel('Mon').first().fill('20000 g');
+    await page.getByRole('button', { name: 'Save', exact: true }).tap();
+    await page
+      .getByRole('alert')
+      .getByText(/a day for each person\. A handful is 20 g/)
+      .waitFor();
+    await page.getByLabel('Mon').first().fill('6000 g');
+    await page.getByRole('button', { name: 'Save', exact: true }).tap();
+    await page.getByRole('button', { name: 'Save it as it is' }).tap();
+    await page.waitForURL('**/ahead');
+  });
+
   it('says where more would open in a week than is eaten, and takes a later day with one touch', async () => {
     const page = await stage.page(PHONE);
     await begin(page, stage, 'Kitchen twelve');

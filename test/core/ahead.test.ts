@@ -1,9 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { appetiteOf, muchEatenG } from '../../src/core/ahead/appetite.ts';
 import { glutOf } from '../../src/core/ahead/glut.ts';
 import { later, openedByG, type Opening } from '../../src/core/ahead/opening.ts';
 import { DAY } from '../../src/core/time/zone.ts';
-import { glutWords } from '../../src/words/ahead.ts';
+import { assumedWords, glutWords, muchEatenWords } from '../../src/words/ahead.ts';
 
 const METRIC = { zone: 'Europe/Madrid', units: 'metric' } as const;
 const NOW = Date.parse('2026-11-26T10:00Z');
@@ -91,5 +92,33 @@ describe('a glut', () => {
   it('is not said of what is no part of it, and has no mend where one tray is too much by itself', () => {
     expect(glutOf([opening(40, 100)], [opening(8, 900)], 50, NOW)).to.equal(null);
     expect(glutOf([opening(9, 900)], [], 20, NOW)!.mendD).to.equal(null);
+  });
+});
+
+describe('how much a household eats', () => {
+  const eater = (id: string, g: number) => ({ id, name: id, gByWeekday: Array.from({ length: 7 }, () => g) });
+
+  it('is a handful each while nobody has said it, what was said once somebody has, and unknown where that is nothing', () => {
+    expect(appetiteOf([], 3)).to.deep.equal({ gD: 60, people: 3, assumed: true });
+    const said = appetiteOf([eater('a', 40), eater('b', 15)], 3)!;
+    expect(said.gD).to.be.closeTo(55, 1e-9);
+    expect(said.assumed).to.equal(false);
+    expect(appetiteOf([eater('a', 0)], 1)).to.equal(null);
+    expect(assumedWords({ people: 1 }, METRIC)).to.equal(
+      'You haven’t said how much you eat, so Brote assumes a handful a day, 20 g.'
+    );
+    expect(assumedWords({ people: 4 }, METRIC)).to.match(/20 g, for each of the 4 of you\.$/);
+  });
+
+  it('is asked back where it is over 500 g a person', () => {
+    expect(muchEatenG([eater('all', 1400)], 3)).to.equal(null);
+    expect(muchEatenG([eater('all', 1600)], 3)).to.be.closeTo(1600 / 3, 1e-9);
+    expect(muchEatenG([eater('a', 600), eater('b', 300)], 1)).to.equal(null);
+    expect(muchEatenWords(620, METRIC)).to.match(/^That is about 620 g a day for each person\./);
+  });
+
+  it('warns of six trays at once before anybody has said anything', () => {
+    const trays = opening(8, 600);
+    expect(glutOf([trays], [], appetiteOf([], 1)!.gD, NOW)).not.to.equal(null);
   });
 });

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { buildProblem, type AheadInput } from '../../src/core/ahead/build.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
+import { reworked } from '../../src/core/ahead/reworked.ts';
 import { leftOf } from '../../src/core/ahead/problem.ts';
 import { proposalOf } from '../../src/core/ahead/proposal.ts';
 import { standOf, standsOf } from '../../src/core/ahead/room.ts';
@@ -179,7 +180,7 @@ describe('boards for what is carried', () => {
     const without = buildProblem(crowded());
     const input = crowded({ places: [...crowded().places, closet] });
     const built = buildProblem(input);
-    const plans = [greedy(without.problem), greedy(built.problem)];
+    const plans = [without, built].map(({ problem }) => reworked(problem, greedy(problem), { tries: 3000 }));
     const missing = plans.map(({ outcome }) => outcome.missingG);
     expect(missing[1]).to.be.below(missing[0]! * 0.8);
     const proposal = proposalOf(built, plans[1]!, input);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { spreadOf, glutOf } from '../../src/core/ahead/glut.ts';
 import { appetiteOn, eatenByWeekday, sharedOut, usualAppetiteG } from '../../src/core/ahead/appetite.ts';
 import { horizonFrom, dayIndex } from '../../src/core/ahead/horizon.ts';
-import { seedNeeds } from '../../src/core/ahead/seedList.ts';
+import { lacksOf, seedNeeds } from '../../src/core/ahead/seedList.ts';
 import {
   draftsOf,
   type OrderContext,
@@ -252,12 +252,17 @@ describe('seed', () => {
     const [need] = seedNeeds(
       draws,
       () => [lot('old', 100, { bestBefore: '2026-01-01' }), lot('new', 100)],
+      NOW,
       '2026-11-26'
     );
     expect(need).to.include({ needG: 270, haveG: 200, buyG: 70, buyBy: NOW + 23 * DAY });
     expect(need!.first!.id).to.equal('old');
     expect(need!.stale.map(({ id }) => id)).to.deep.equal(['old']);
-    const [enough] = seedNeeds(draws, () => [lot('big', 500)], '2026-11-26');
+    const [enough] = seedNeeds(draws, () => [lot('big', 500)], NOW, '2026-11-26');
     expect(enough).to.include({ buyG: 0, buyBy: null });
+    // What should have been bought already is to be bought now, and never on a day that is past.
+    const [late] = seedNeeds([{ crop, at: NOW + 2 * DAY, g: 90 }], () => [], NOW, '2026-11-26');
+    expect(late).to.include({ buyG: 90, buyBy: NOW });
+    expect([...lacksOf(draws, 200).values()]).to.deep.equal([70]);
   });
 });

@@ -15,7 +15,13 @@ import { readLog } from '../../src/core/sowing/record.ts';
 import { beginsAt } from '../../src/core/sowing/soak.ts';
 import type { Container } from '../../src/core/supplies/containers/container.ts';
 import { HOUR, zoneOf } from '../../src/core/time/zone.ts';
-import { keepAppetite, listEaters, readAppetite } from '../../src/server/ahead/appetite.ts';
+import {
+  askedBackG,
+  keepAppetite,
+  keepPortion,
+  listEaters,
+  readAppetite
+} from '../../src/server/ahead/appetite.ts';
 import { endOrder, keepOrder, listOrders } from '../../src/server/ahead/orders.ts';
 import { aheadData } from '../../src/server/app/aheadData.ts';
 import { standingNow } from '../../src/server/app/judgeHousehold.ts';
@@ -116,7 +122,24 @@ describe('the weeks ahead, stored', () => {
     const data = await read();
     expect(data.eaters[0]!.gByWeekday).to.deep.equal([40, 40, 40, 40, 40, 60, 60]);
     expect(data.daysOff).to.deep.equal([3]);
-    expect(await inHousehold(home.id, readAppetite)).to.be.closeTo(320 / 7, 1e-9);
+    expect((await inHousehold(home.id, readAppetite))!.gD).to.be.closeTo(320 / 7, 1e-9);
+  });
+
+  it('keeps one portion for each of those who have said nothing, once, and asks back what nobody eats', async () => {
+    const attic = await household('Garden shed');
+    const id = randomUUID();
+    const said = { id, portion: 'salad' } as const;
+    const inAttic: InTransaction = (work) => inHousehold(attic.id, work);
+    expect(await inAttic(readAppetite)).to.deep.equal({ gD: 20, people: 1, assumed: true });
+    for (let time = 0; time < 2; time += 1)
+      expect(await inAttic((tx) => keepPortion(tx, attic.id, said))).to.equal(true);
+    expect(await inAttic(readAppetite)).to.deep.equal({ gD: 60, people: 1, assumed: false });
+    expect(await inAttic((tx) => keepPortion(tx, attic.id, { id: randomUUID(), portion: 'pinch' }))).to.equal(
+      false
+    );
+    expect(await inAttic(listEaters)).to.have.length(1);
+    const much = [{ id, name: 'All of us', gByWeekday: Array.from({ length: 7 }, () => 700) }];
+    expect(await inAttic((tx) => askedBackG(tx, much))).to.equal(700);
   });
 
   it('takes a proposal whole: what is stored begins on the days that were shown, and taken again adds nothing', async () => {

@@ -1,7 +1,7 @@
 import { buildProblem, type AheadInput } from '../../src/core/ahead/build.ts';
 import { plannedAt, type Growable } from '../../src/core/ahead/growable.ts';
-import { greedy } from '../../src/core/ahead/greedy.ts';
 import { horizonFrom } from '../../src/core/ahead/horizon.ts';
+import { plansFor } from '../../src/core/ahead/plans.ts';
 import type { AheadProblem, Standing } from '../../src/core/ahead/problem.ts';
 import { keepsD } from '../../src/core/ahead/supply.ts';
 import type { Forecast } from '../../src/core/growth/forecast.ts';
@@ -39,6 +39,8 @@ interface Tray {
   keepsD: number;
 }
 
+/** It is planned anew every day: less work than for a plan of eight weeks. */
+const TRIES = 1000;
 const WEEKS = 26;
 const FIRST_MONTH_D = 30;
 const CROPS = ['radish', 'mustard', 'broccoli', 'pea'];
@@ -236,7 +238,8 @@ function planned(home: Home, trays: readonly Tray[], now: Millis): string[] {
     opened: slowed(start.opened, start.day, pace).map((g) => g * factor),
     gone: slowed(start.gone, start.day, pace).map((g) => g * factor)
   }));
-  const { counts } = greedy({ ...problem, standing, resources, starts: scaled });
+  const plans = [...plansFor({ ...problem, standing, resources, starts: scaled }, { tries: TRIES })];
+  const { counts } = plans.at(-1)!;
   return counts.flatMap((count, index) =>
     problem.starts[index]!.day === 0
       ? Array.from({ length: count }, () => starts[index]!.course.growable.crop.key)

@@ -71,7 +71,18 @@ export const appetiteSchema = yup.object({
     )
     .max(300, 'At most 300 crops.')
     .required(),
-  daysOff: weekdays()
+  daysOff: weekdays(),
+  /** That much was asked back about and is meant. */
+  sure: yup.boolean().default(false)
+});
+
+/** One portion a day for each of a household. */
+export const portionSchema = yup.object({
+  id: id().required(),
+  portion: yup
+    .string()
+    .oneOf(['pinch', 'handful', 'salad'] as const, 'Choose how much you eat.')
+    .required('Choose how much you eat.')
 });
 
 /** When an order comes again. */

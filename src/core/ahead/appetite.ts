@@ -23,6 +23,33 @@ export interface Taste {
 export const PORTIONS = { pinch: 5, handful: 20, salad: 60 } as const;
 export type Portion = keyof typeof PORTIONS;
 
+/** What a household eats on a usual day, g. */
+export interface Appetite {
+  gD: number;
+  /** People in it, and whether somebody said what they eat, or a handful each is taken for it. */
+  people: number;
+  assumed: boolean;
+}
+
+/**
+ * What a household eats on a usual day. Where nobody has said it, a handful each; null where it was said that nothing is eaten.
+ * @param people at least one
+ */
+export function appetiteOf(eaters: readonly Eater[], people: number): Appetite | null {
+  if (eaters.length === 0) return { gD: people * PORTIONS.handful, people, assumed: true };
+  const gD = usualAppetiteG(eaters);
+  return gD > 0 ? { gD, people, assumed: false } : null;
+}
+
+/** Over this a person and day it is asked back whether that is meant, g (starting figure). */
+const MUCH_EATEN_G = 500;
+
+/** What each of a household would eat a day, where that is so much that it is asked back, g; null where it is not. */
+export function muchEatenG(eaters: readonly Eater[], people: number): number | null {
+  const each = usualAppetiteG(eaters) / Math.max(1, people, eaters.length);
+  return each > MUCH_EATEN_G ? each : null;
+}
+
 /** Grams that are eaten on each day: by weekday and person, nothing while nobody is at home. */
 export function appetiteOn(eaters: readonly Eater[], horizon: Horizon, away: readonly Period[]): number[] {
   return Array.from({ length: horizon.days }, (_, index) => {

@@ -61,8 +61,6 @@ export interface Built {
 const USUAL_SHARE = 0.5;
 /** As many of one kind may be begun on a day. */
 const MOST_A_DAY = 3;
-/** A crop is tried where it opens first, and, where there might be no room, at one place more. */
-const MOST_PLACES = 2;
 /** Every day of the next weeks may be the one; of those after them every other, for they are planned again before. */
 const NEAR_D = 21;
 const FAR_EVERY_D = 2;
@@ -134,22 +132,21 @@ export function buildProblem(input: AheadInput): Built {
   const darkPlaces = input.places.filter(({ light }) => light.kind === 'dark');
   for (const growable of input.growables) {
     if (tastes.get(growable.crop.key)?.taste === 'disliked') continue;
-    const soonest = (wheres: readonly Where[], most: number) =>
+    const soonest = (wheres: readonly Where[]) =>
       wheres
         .filter((where) => whyNotAt(growable, where, gapH) === null)
         .flatMap((where) => begunNow(growable, where, horizon, context) ?? [])
-        .sort((a, b) => a.opensAt - b.opensAt)
-        .slice(0, most);
+        .sort((a, b) => a.opensAt - b.opensAt);
     const crowded = resources.mightBeFull;
-    const staying = soonest(
-      input.places.map((place) => ({ place, lightPlace: null })),
-      crowded ? MOST_PLACES : 1
+    // Where all there is finds room on each board, it is begun where it opens first; else at every place that suits it.
+    const staying = soonest(input.places.map((place) => ({ place, lightPlace: null }))).slice(
+      0,
+      crowded ? Infinity : 1
     );
     // Where light is short, it may sprout in the dark and be carried to where it would have stood.
     const carried = crowded
-      ? soonest(
-          staying.flatMap(({ where }) => darkPlaces.map((place) => ({ place, lightPlace: where.place }))),
-          1
+      ? staying.flatMap(({ where }) =>
+          soonest(darkPlaces.map((place) => ({ place, lightPlace: where.place }))).slice(0, 1)
         )
       : [];
     const courses = [...staying, ...carried]

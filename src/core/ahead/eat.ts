@@ -58,26 +58,83 @@ interface Along {
   onWeek?: (asOf: AsOf) => void;
   /** Goes on from there, where nothing is otherwise before. */
   from?: AsOf | undefined;
+  /** Asked at the begin of each week: what comes of all where the rest goes as it is known to go; null where it does not. */
+  ends?: (day: number, spent: Float64Array, soFar: Eaten) => Eaten | null;
+  table?: Table;
 }
 
-/** What is asked for and what is there, on the way through its days. */
-interface Table {
-  problem: Pick<AheadProblem, 'days' | 'crops' | 'appetiteG'>;
-  supply: readonly Grams[];
+/** What is asked for and what is there, on the way through its days. Of each crop where it says so, by its index. */
+export interface Table {
+  days: number;
+  opened: Float64Array[];
+  gone: Float64Array[];
+  liked: readonly boolean[];
+  leastShare: Float64Array;
+  mostShare: Float64Array;
+  /** Spent of each crop so far, eaten of it in this week and on this day, g. */
   spent: Float64Array;
   ofWeek: Float64Array;
+  byCrop: Float64Array;
+  /** What of each crop is past on this day and not eaten, g. */
+  past: Float64Array;
   /** The most of each crop in this week, g. */
   mostG: Float64Array;
   /** All that is wanted in this week, g. */
   weekG: number;
-  byCrop: Float64Array;
-  /** Of each crop, the first day by which more has to be eaten than was. */
+  /** Crops of which something is there on this day, how many they are, and how much of each is left, g. */
+  there: Int32Array;
+  many: number;
+  leftG: Float64Array;
+  /** The first day by which more has to be eaten of each crop than was, and how much more, g. */
   due: Int32Array;
+  dueG: Float64Array;
   /** What is wanted still on this day, and was wanted in this week so far, g. */
   left: number;
   soFar: number;
-  liked: number;
+  likedG: number;
   offShare: number;
+}
+
+type Asked = Pick<AheadProblem, 'days' | 'crops' | 'appetiteG'>;
+
+/** Room to work through the days in. Whoever asks many times for one problem makes it once. */
+export function tableFor({ days, crops }: Asked): Table {
+  const none = () => new Float64Array(crops.length);
+  return {
+    days,
+    opened: [],
+    gone: [],
+    liked: crops.map(({ liked }) => liked),
+    leastShare: Float64Array.from(crops, ({ leastShare }) => leastShare),
+    mostShare: Float64Array.from(crops, ({ mostShare }) => mostShare),
+    spent: none(),
+    ofWeek: none(),
+    byCrop: none(),
+    past: none(),
+    mostG: none(),
+    weekG: 0,
+    there: new Int32Array(crops.length),
+    many: 0,
+    leftG: none(),
+    due: new Int32Array(crops.length),
+    dueG: none(),
+    left: 0,
+    soFar: 0,
+    likedG: 0,
+    offShare: 0
+  };
+}
+
+function lay(table: Table, supply: readonly Grams[], from: AsOf | undefined): void {
+  for (let crop = 0; crop < supply.length; crop += 1) {
+    table.opened[crop] = supply[crop]!.opened;
+    table.gone[crop] = supply[crop]!.gone;
+    table.spent[crop] = from ? from.spent[crop]! : 0;
+    // What was past before has been spent.
+    table.due[crop] = from ? from.day : 0;
+  }
+  table.likedG = from?.eaten.liked ?? 0;
+  table.offShare = from?.eaten.offShare ?? 0;
 }
 
 /** What a crop is held to: its least or its most share of the days of a week so far, the most of the whole week, or nothing. */
@@ -90,127 +147,133 @@ type Held = 'least' | 'day' | 'week' | 'none';
  * less away.
  */
 export function eatSupply(
-  problem: Pick<AheadProblem, 'days' | 'crops' | 'appetiteG'>,
+  problem: Asked,
   supply: readonly Grams[],
-  { onDay, onWeek, from }: Along = {}
+  { onDay, onWeek, from, ends, table = tableFor(problem) }: Along = {}
 ): Eaten {
   const { days, crops, appetiteG } = problem;
-  const many = crops.length;
-  const table: Table = {
-    problem,
-    supply,
-    spent: from ? Float64Array.from(from.spent) : new Float64Array(many),
-    ofWeek: new Float64Array(many),
-    mostG: new Float64Array(many),
-    weekG: 0,
-    byCrop: new Float64Array(many),
-    due: new Int32Array(many),
-    left: 0,
-    soFar: 0,
-    liked: from?.eaten.liked ?? 0,
-    offShare: from?.eaten.offShare ?? 0
-  };
-  const { spent, byCrop } = table;
-  const past = new Float64Array(many);
+  lay(table, supply, from);
+  const { spent, byCrop, gone, past } = table;
   const shared = crops.some(({ mostShare }) => mostShare < 1);
   const wished = crops.some(({ leastShare }) => leastShare > 0);
   let { missing, thrown } = from?.eaten ?? { missing: 0, thrown: 0 };
   for (let day = from?.day ?? 0; day < days; day += 1) {
     if (day % WEEK === 0) {
       if (wished && day > (from?.day ?? 0)) endWeek(table);
-      beginWeek(table, day);
-      const { liked, offShare } = table;
-      onWeek?.({ day, spent: Float64Array.from(spent), eaten: { missing, thrown, liked, offShare } });
+      beginWeek(table, day, appetiteG);
+      const soFar = { missing, thrown, liked: table.likedG, offShare: table.offShare };
+      const known = ends?.(day, spent, soFar);
+      if (known) return known;
+      onWeek?.({ day, spent: Float64Array.from(spent), eaten: soFar });
     }
-    table.left = appetiteG[day]!;
-    table.soFar += table.left;
-    byCrop.fill(0);
-    if (wished) eatUp(table, day, 'least');
-    if (shared) eatUp(table, day, 'day');
-    eatUp(table, day, 'week');
+    beginDay(table, day, appetiteG[day]!);
+    if (wished) eatUp(table, 'least');
+    if (shared) eatUp(table, 'day');
+    eatUp(table, 'week');
     const within = table.left;
-    if (shared) eatUp(table, day, 'none');
+    if (shared) eatUp(table, 'none');
     const beyond = within - table.left;
     table.offShare += beyond;
-    past.fill(0);
-    for (let crop = 0; crop < many; crop += 1) {
-      const gone = supply[crop]!.gone[day]! - spent[crop]!;
-      if (gone <= 0) continue;
-      past[crop] = gone;
-      thrown += gone;
-      spent[crop]! += gone;
+    for (let crop = 0; crop < crops.length; crop += 1) {
+      const over = gone[crop]![day]! - spent[crop]!;
+      past[crop] = Math.max(0, over);
+      if (over <= 0) continue;
+      thrown += over;
+      spent[crop]! += over;
     }
     const lacks = table.left > NOTHING ? table.left : 0;
     missing += lacks;
     onDay?.(day, lacks, { eaten: byCrop, thrown: past, beyond });
   }
   if (wished) endWeek(table);
-  return { missing, thrown, liked: table.liked, offShare: table.offShare };
+  return { missing, thrown, liked: table.likedG, offShare: table.offShare };
 }
 
 /** What was wanted of a crop in a week that is over, and not eaten. */
 function endWeek(table: Table): void {
-  const { crops } = table.problem;
-  for (let crop = 0; crop < crops.length; crop += 1)
-    table.offShare += Math.max(0, crops[crop]!.leastShare * table.weekG - table.ofWeek[crop]!);
+  const { leastShare, ofWeek, weekG } = table;
+  for (let crop = 0; crop < leastShare.length; crop += 1)
+    table.offShare += Math.max(0, leastShare[crop]! * weekG - ofWeek[crop]!);
 }
 
-function beginWeek(table: Table, day: number): void {
-  const {
-    problem: { days, crops, appetiteG },
-    ofWeek,
-    mostG
-  } = table;
-  ofWeek.fill(0);
+function beginWeek(table: Table, day: number, appetiteG: readonly number[]): void {
+  const { days, ofWeek, mostG, mostShare } = table;
   let week = 0;
   for (let at = day; at < Math.min(days, day + WEEK); at += 1) week += appetiteG[at]!;
-  for (let crop = 0; crop < crops.length; crop += 1) {
-    const share = crops[crop]!.mostShare;
-    mostG[crop] = share >= 1 ? Infinity : share * week;
+  for (let crop = 0; crop < mostShare.length; crop += 1) {
+    ofWeek[crop] = 0;
+    mostG[crop] = mostShare[crop]! >= 1 ? Infinity : mostShare[crop]! * week;
   }
   table.weekG = week;
   table.soFar = 0;
 }
 
+function beginDay(table: Table, day: number, appetiteG: number): void {
+  const { opened, spent, there, leftG, byCrop } = table;
+  table.left = appetiteG;
+  table.soFar += appetiteG;
+  table.many = 0;
+  for (let crop = 0; crop < spent.length; crop += 1) {
+    byCrop[crop] = 0;
+    const left = opened[crop]![day]! - spent[crop]!;
+    if (left <= NOTHING) continue;
+    leftG[crop] = left;
+    there[table.many++] = crop;
+    lookWhenDue(table, crop);
+  }
+}
+
+function lookWhenDue({ days, gone, spent, due, dueG }: Table, crop: number): void {
+  const goes = gone[crop]!;
+  let day = due[crop]!;
+  while (day < days && goes[day]! - spent[crop]! <= NOTHING) day += 1;
+  due[crop] = day;
+  dueG[crop] = day < days ? goes[day]! - spent[crop]! : Infinity;
+}
+
 /** What may be eaten of a crop in this week by now, g. */
-function heldTo({ problem, mostG, soFar }: Table, crop: number, held: Held): number {
-  const { leastShare, mostShare } = problem.crops[crop]!;
-  if (held === 'none') return Infinity;
-  if (held === 'week') return mostG[crop]!;
-  return held === 'least' ? leastShare * soFar : Math.min(mostG[crop]!, mostShare * soFar);
+function heldTo({ leastShare, mostShare, mostG, soFar }: Table, crop: number, held: Held): number {
+  switch (held) {
+    case 'none':
+      return Infinity;
+    case 'week':
+      return mostG[crop]!;
+    case 'least':
+      return leastShare[crop]! * soFar;
+    case 'day':
+      return Math.min(mostG[crop]!, mostShare[crop]! * soFar);
+  }
 }
 
 /** Eats until nothing is wanted or there is nothing more, each crop up to what it is held to. */
-function eatUp(table: Table, day: number, held: Held): void {
-  const {
-    problem: { days, crops },
-    supply,
-    spent,
-    ofWeek,
-    byCrop,
-    due
-  } = table;
+function eatUp(table: Table, held: Held): void {
+  const { there, leftG, liked, spent, ofWeek, byCrop, due, dueG } = table;
   while (table.left > NOTHING) {
-    let [next, first, room] = [-1, Infinity, 0];
-    for (let crop = 0; crop < crops.length; crop += 1) {
-      const { opened, gone } = supply[crop]!;
-      const there = opened[day]! - spent[crop]!;
-      if (there <= NOTHING) continue;
+    let next = -1;
+    let first = Infinity;
+    let room = 0;
+    for (let nth = 0; nth < table.many; nth += 1) {
+      const crop = there[nth]!;
+      if (leftG[crop]! <= NOTHING) continue;
+      // Of what goes on one day, what is liked is eaten first.
+      const goes = due[crop]! + (liked[crop] ? 0 : 0.5);
+      if (goes >= first) continue;
       const free = heldTo(table, crop, held) - ofWeek[crop]!;
       if (free <= NOTHING) continue;
-      while (due[crop]! < days && gone[due[crop]!]! - spent[crop]! <= NOTHING) due[crop]! += 1;
-      // Of what goes on one day, what is liked is eaten first.
-      const goes = due[crop]! + (crops[crop]!.liked ? 0 : 0.5);
-      if (goes < first) [next, first, room] = [crop, goes, Math.min(free, there)];
+      next = crop;
+      first = goes;
+      room = free;
     }
     if (next < 0) return;
-    const goes = due[next]! < days ? supply[next]!.gone[due[next]!]! - spent[next]! : Infinity;
-    const g = Math.min(table.left, room, goes);
+    const g = Math.min(table.left, room, leftG[next]!, dueG[next]!);
     byCrop[next]! += g;
     spent[next]! += g;
     ofWeek[next]! += g;
+    leftG[next]! -= g;
+    dueG[next]! -= g;
     table.left -= g;
-    if (crops[next]!.liked) table.liked += g;
+    if (liked[next]) table.likedG += g;
+    if (dueG[next]! <= NOTHING) lookWhenDue(table, next);
   }
 }
 
@@ -244,10 +307,12 @@ export function costOf(
 ): number {
   const works = new Set<number>();
   let cost = eatingCostG(eaten);
-  starts.forEach(({ sowingId, workDays, costG }, index) => {
+  for (let index = 0; index < starts.length; index += 1) {
     const count = counts[index]!;
+    const { sowingId, workDays, costG } = starts[index]!;
+    if (count === 0 && sowingId === null) continue;
     cost += WEIGHTS.change * Math.abs(count - (sowingId === null ? 0 : 1)) + costG * count;
     if (count > 0) for (const day of workDays) if (!worked[day]) works.add(day);
-  });
+  }
   return cost + WEIGHTS.workDay * works.size;
 }

@@ -1,6 +1,6 @@
 import { eat, isShort, type DayAhead } from './eat.ts';
-import { greedy } from './greedy.ts';
-import type { AheadProblem, Counts } from './problem.ts';
+import type { AheadProblem } from './problem.ts';
+import { reworked } from './reworked.ts';
 
 /** Days in a row, first and last included, on which greens are missing or thrown. */
 export interface Stretch {
@@ -49,12 +49,14 @@ const DAYS_OF_WEEK = 7;
 /** Less than this over the horizon is not worth buying a tray for, g (starting figure). */
 const WORTH_G = 40;
 const MOST_WISHES = 3;
+/** Starts that are tried to see what one more of something would do. */
+const WISH_TRIES = 2000;
 
 /**
  * What would mend most of what a plan leaves missing: one container more, more room in light, more seed; or a weekday that
  * takes a little less.
  */
-export function wishesOf(problem: AheadProblem, counts: Counts): Wish[] {
+export function wishesOf(problem: AheadProblem, counts: number[]): Wish[] {
   const { days, missingG } = eat(problem, counts);
   // What nothing begun today could feed is missing whatever there is.
   const soonest = soonestDay(problem);
@@ -63,9 +65,10 @@ export function wishesOf(problem: AheadProblem, counts: Counts): Wish[] {
     const widest = Math.max(0, ...problem.starts.flatMap(({ uses }) => usesOf(uses, resource)));
     if (widest === 0) return [];
     const more = { ...problem.resources[resource]!, free: free.map((amount) => amount + widest) };
-    const tried = greedy(
+    const tried = reworked(
       { ...problem, resources: problem.resources.with(resource, more) },
-      { improved: false }
+      { counts },
+      { tries: WISH_TRIES }
     );
     const g = missingG - tried.outcome.missingG;
     return g > WORTH_G ? [{ kind, name, g }] : [];

@@ -1,5 +1,6 @@
 import { phi, phiInverse } from '../stats/normal.ts';
 import { eat, isShort } from './eat.ts';
+import type { AheadPlan } from './greedy.ts';
 import type { AheadProblem, Counts, Start } from './problem.ts';
 
 /** So many paces a plan is judged on, and a day short in more than this share of them is said (docs/model.md, 13). */
@@ -14,14 +15,35 @@ export function shortDays(problem: AheadProblem, counts: Counts): { day: number;
   const begun = problem.starts.filter((_, index) => counts[index]! > 0);
   const of = counts.filter((count) => count > 0);
   for (let draw = 0; draw < DRAWS; draw += 1) {
-    const household = phiInverse((draw + 0.5) / DRAWS);
-    const drawn = drawPace({ ...problem, starts: begun }, household, draw);
+    const drawn = drawPace({ ...problem, starts: begun }, householdPace(draw), draw);
     eat(drawn, of).days.forEach((one, day) => {
       if (isShort(one)) often[day]! += 1 / DRAWS;
     });
   }
   return [...often].flatMap((share, day) => (share > TOO_OFTEN ? [{ day, share }] : []));
 }
+
+/** Of some plans the one that costs least on average over the drawn paces, and not only where every tray runs as expected. */
+export function steadiest(problem: AheadProblem, plans: readonly AheadPlan[]): AheadPlan {
+  const costs = plans.map(({ counts }) => meanCostG(problem, counts));
+  return plans[costs.indexOf(Math.min(...costs))]!;
+}
+
+function meanCostG(problem: AheadProblem, counts: Counts): number {
+  // What is not begun costs nothing, unless it is planned already.
+  const chosen = problem.starts.flatMap(({ sowingId }, index) =>
+    counts[index]! > 0 || sowingId !== null ? [index] : []
+  );
+  const starts = chosen.map((index) => problem.starts[index]!);
+  const of = chosen.map((index) => counts[index]!);
+  let sumG = 0;
+  for (let draw = 0; draw < DRAWS; draw += 1)
+    sumG += eat(drawPace({ ...problem, starts }, householdPace(draw), draw), of).costG;
+  return sumG / DRAWS;
+}
+
+/** How fast a household's trays run in a draw, as a standard normal deviate. */
+const householdPace = (draw: number): number => phiInverse((draw + 0.5) / DRAWS);
 
 /** The same with every tray opening on one day: that of its own quantile, and not spread over all it might be. */
 function drawPace(problem: AheadProblem, household: number, draw: number): AheadProblem {

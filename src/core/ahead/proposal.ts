@@ -3,7 +3,6 @@ import { changesOf, type Change } from './changes.ts';
 import { eat, type DayAhead } from './eat.ts';
 import { plannedAt } from './growable.ts';
 import type { AheadPlan } from './greedy.ts';
-import { standsNow } from './problem.ts';
 import { rowsOf, type Row } from './rows.ts';
 import { supplyOf, type Supply } from './supply.ts';
 import { usesOf, type Use } from './uses.ts';
@@ -33,9 +32,6 @@ export interface Proposal {
   uses: Use[];
   missingG: number;
   thrownG: number;
-  costG: number;
-  /** What it costs to leave all as it stands. */
-  standsG: number;
 }
 
 /** A plan as what it changes, each with how that would go. */
@@ -84,12 +80,6 @@ export function proposalOf(
     days,
     uses: usesOf(problem, plan.counts),
     missingG,
-    thrownG,
-    costG: plan.outcome.costG,
-    standsG: eat(problem, standsNow(problem)).costG
+    thrownG
   };
 }
-
-/** How much of all that could be mended a proposal leaves at most, as a share, by a cost that none can be under. */
-export const leavesShare = ({ costG, standsG }: Proposal, boundG: number): number =>
-  standsG > boundG ? Math.max(0, (costG - boundG) / (standsG - boundG)) : 0;

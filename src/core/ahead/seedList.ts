@@ -16,7 +16,7 @@ export interface SeedNeed {
   haveG: number;
   /** What is to be bought, g; 0 where there is enough. */
   buyG: number;
-  /** Before the first sowing that it runs out with; null where it does not. */
+  /** Before the first sowing that it runs out with, and no sooner than now; null where it does not run out. */
   buyBy: Millis | null;
   /** The lot that is used first, and those past their date. */
   first: LotStock | null;
@@ -27,6 +27,21 @@ export interface SeedNeed {
 const POST_D = 7;
 const DAY_MS = 86_400_000;
 
+/** What each of some draws of one crop lacks, g, where so much of its seed is there: the first take first. */
+export function lacksOf(draws: readonly Pick<SeedDraw, 'at' | 'g'>[], haveG: number): Map<object, number> {
+  let left = haveG;
+  const lacks = new Map<object, number>();
+  for (const draw of draws.toSorted((a, b) => a.at - b.at)) {
+    const short = Math.max(0, draw.g - Math.max(0, left));
+    if (short > EXACT_G) lacks.set(draw, short);
+    left -= draw.g;
+  }
+  return lacks;
+}
+
+/** No seed is weighed so exactly, g. */
+const EXACT_G = 0.01;
+
 /**
  * What the sowings to come draw of each crop's seed, when it runs out, and what has to be bought by when: what runs out first
  * stands first.
@@ -36,6 +51,7 @@ const DAY_MS = 86_400_000;
 export function seedNeeds(
   draws: readonly SeedDraw[],
   lots: (crop: Crop) => readonly LotStock[],
+  now: Millis,
   today: string
 ): SeedNeed[] {
   const crops = new Map(draws.map(({ crop }) => [crop.key, crop]));
@@ -52,7 +68,7 @@ export function seedNeeds(
         needG,
         haveG,
         buyG: Math.max(0, needG - haveG),
-        buyBy: short ? short.at - POST_D * DAY_MS : null,
+        buyBy: short ? Math.max(now, short.at - POST_D * DAY_MS) : null,
         first: here[0] ?? null,
         stale: here.filter(({ bestBefore }) => bestBefore !== null && bestBefore < today)
       };

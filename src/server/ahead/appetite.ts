@@ -1,6 +1,15 @@
-import { usualAppetiteG, type Eater, type Taste } from '../../core/ahead/appetite.ts';
+import {
+  appetiteOf,
+  muchEatenG,
+  PORTIONS,
+  type Appetite,
+  type Eater,
+  type Portion,
+  type Taste
+} from '../../core/ahead/appetite.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
+import { listMembers } from '../people/members.ts';
 
 /** Who eats greens in the transaction's household, and how much. */
 export async function listEaters(tx: Tx): Promise<Eater[]> {
@@ -33,10 +42,35 @@ export async function readDaysOff(tx: Tx): Promise<number[]> {
   return (row?.days_off ?? []).filter((day) => Number.isInteger(day) && day >= 1 && day <= 7);
 }
 
-/** Grams of greens that the household eats on a usual day; null where nobody has said. */
-export async function readAppetite(tx: Tx): Promise<number | null> {
-  const eaten = usualAppetiteG(await listEaters(tx));
-  return eaten > 0 ? eaten : null;
+/** How many people are in the transaction's household. */
+const countPeople = async (tx: Tx): Promise<number> => Math.max(1, (await listMembers(tx)).length);
+
+/** What the household eats on a usual day; a handful each where nobody has said it, null where that is nothing. */
+export async function readAppetite(tx: Tx): Promise<Appetite | null> {
+  return appetiteOf(await listEaters(tx), await countPeople(tx));
+}
+
+/** What each of them would eat a day, g, where that is so much that it is asked back; else null. */
+export const askedBackG = async (tx: Tx, eaters: readonly Eater[]): Promise<number | null> =>
+  muchEatenG(eaters, await countPeople(tx));
+
+/**
+ * Keeps one portion a day for each of a household of which nobody has said what it eats. Sending it again changes nothing.
+ * @param id of whom it is kept as, all of them together
+ * @returns whether it was kept; what was said meanwhile stays
+ */
+export async function keepPortion(
+  tx: Tx,
+  householdId: string,
+  { id, portion }: { id: string; portion: Portion }
+): Promise<boolean> {
+  const others = (await listEaters(tx)).filter((eater) => eater.id !== id);
+  if (others.length > 0) return false;
+  const g = PORTIONS[portion] * (await countPeople(tx));
+  await tx`delete from eaters`;
+  await tx`insert into eaters (household_id, id, name, g_by_weekday, position)
+    values (${householdId}, ${id}, 'All of us', ${tx.json(Array.from({ length: 7 }, () => g))}, 0)`;
+  return true;
 }
 
 /** Keeps all of it as it is sent, in place of what there was. */

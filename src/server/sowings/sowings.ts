@@ -105,7 +105,8 @@ const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.stack_of, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
-  case when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
+  case when s.tray_no + s.count - 1 > c.owned then null
+    when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id
     and o.container_id = s.container_id and (o.ended_at is null or o.to_clean) and coalesce(o.tray_id, o.id) <> coalesce(s.tray_id, s.id))
     then s.tray_no end as tray_no,
   s.tray_id, case when s.tray_id is not null then (select o.crop_key from sowings o

@@ -1,8 +1,7 @@
 <script lang="ts">
   import type { Line } from '$core/ahead/lines.ts';
-  import { leavesShare } from '$core/ahead/proposal.ts';
   import { Button } from 'carbon-components-svelte';
-  import { searchWords, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
+  import { SEARCH_WORDS, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
   import type { Planner } from './planner.svelte.ts';
   import ProposalList from './ProposalList.svelte';
@@ -26,21 +25,15 @@
   let { planner, lines, left, placeName, name, firstWeekday, now, locale, sending, onleave, ontake }: Props =
     $props();
 
-  /** How much more could be mended at most, in percent; null while nobody knows. */
-  const leavesPct = $derived(
-    planner.proposal && planner.progress && Number.isFinite(planner.progress.boundG)
-      ? Math.ceil(leavesShare(planner.proposal, planner.progress.boundG) * 100)
-      : null
-  );
   const many = $derived(lines.filter(({ key }) => !left.has(key)).length);
   const state = $derived(
-    !planner.proposal ? 'looking' : planner.working ? 'better' : (planner.done?.why ?? 'no-solver')
+    planner.failed ? 'failed' : !planner.proposal ? 'looking' : planner.working ? 'better' : 'done'
   );
 </script>
 
 <section class="proposal" aria-labelledby="proposal">
   <h2 id="proposal">Proposed</h2>
-  <p role="status">{searchWords(state, leavesPct)}</p>
+  <p role="status">{SEARCH_WORDS[state]}</p>
   {#if planner.proposal}
     {#if lines.length === 0}
       <p>Nothing would be better than what stands.</p>

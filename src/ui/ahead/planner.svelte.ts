@@ -4,7 +4,6 @@ import type { Mending } from '$core/ahead/offers.ts';
 import type { Proposal } from '$core/ahead/proposal.ts';
 import { newPlanner } from './newPlanner.ts';
 import type { Asked, Told } from './planning.ts';
-import type { Progress } from './solver.ts';
 
 type Done = Extract<Told, { kind: 'done' }>;
 
@@ -14,8 +13,9 @@ const READ_MS = 1500;
 /** Looks for the best plan in a worker of its own, and shows what it has so far. Any change ends it. */
 export class Planner {
   proposal = $state.raw<Proposal | null>(null);
-  progress = $state<Progress | null>(null);
   done = $state.raw<Done | null>(null);
+  /** Whether this browser could not look for a plan. */
+  failed = $state(false);
   mendings = $state.raw<Mending[] | null>(null);
   /** What the proposal and the mendings were worked out from. */
   ground = $state.raw<Ground | null>(null);
@@ -33,7 +33,7 @@ export class Planner {
     if (this.working) this.stop();
     this.proposal = null;
     this.done = null;
-    this.progress = null;
+    this.failed = false;
     this.working = true;
     this.ask('propose', data);
   }
@@ -59,7 +59,7 @@ export class Planner {
     this.worker.onerror = () => {
       this.settle();
       this.mendings ??= [];
-      this.done = { kind: 'done', why: 'no-solver', progress: null, short: [], wishes: [] };
+      this.failed = true;
     };
     this.question += 1;
     this.ground = groundOf(data);
@@ -73,11 +73,9 @@ export class Planner {
       if (told.question !== this.unanswered) return;
       this.mendings = told.mendings;
       this.unanswered = null;
-    } else if (told.kind === 'progress') this.progress = told.progress;
-    else {
+    } else {
       this.showNext();
       this.done = told;
-      if (told.progress) this.progress = told.progress;
       this.working = false;
     }
   }
@@ -123,6 +121,5 @@ export class Planner {
     if (this.working) this.stop();
     this.proposal = null;
     this.done = null;
-    this.progress = null;
   }
 }

@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, containers, kept, choices, appetiteGD, standing, strengths] = await Promise.all([
+    const [places, containers, kept, choices, appetite, standing, strengths] = await Promise.all([
       listPlaces(tx),
       listContainers(tx),
       listKeptContainers(tx),
@@ -24,7 +24,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       places,
       containers,
       kept,
-      appetiteGD,
+      appetite,
       strengths,
       ...standing,
       cropKey: url.searchParams.get('crop') ?? '',

@@ -4,12 +4,14 @@
   import { onMount, untrack } from 'svelte';
   import { v4 as newId } from 'uuid';
   import type { Place } from '$core/places/place.ts';
+  import type { Appetite } from '$core/ahead/appetite.ts';
   import type { Portion } from '$core/ahead/glut.ts';
   import { goto } from '$app/navigation';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import ContainerFields from '$ui/sow/ContainerFields.svelte';
+  import AppetiteNote from '$ui/sow/AppetiteNote.svelte';
   import GlutNote from '$ui/sow/GlutNote.svelte';
   import CropParts from '$ui/sow/CropParts.svelte';
   import MixFit from '$ui/sow/MixFit.svelte';
@@ -34,6 +36,9 @@
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
+  /** What was said on this page of how much is eaten. */
+  let saidAppetite = $state.raw<Appetite | null>(null);
+  const appetite = $derived(saidAppetite ?? data.appetite);
   const journal = useJournal();
   const locale = $derived(data.household);
   const crops = $derived(withOwnCrops(data.ownCrops));
@@ -300,11 +305,14 @@
 
   {#if worked.sowings.length > 0}
     <div class="stack">
-      {#if data.appetiteGD !== null}
+      {#if appetite?.assumed}
+        <AppetiteNote {appetite} {locale} onsaid={(said) => (saidAppetite = said)} />
+      {/if}
+      {#if appetite}
         <GlutNote
           sowings={worked.sowings}
           openings={data.openings}
-          appetiteGD={data.appetiteGD}
+          appetiteGD={appetite.gD}
           now={data.now}
           {locale}
           onlater={readyBy}

@@ -18,7 +18,7 @@
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { PORTION_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
   import { problemWords } from '$words/problems.ts';
   import type { PageData } from './$types';
 
@@ -28,12 +28,6 @@
   const unit = $derived(locale.units === 'us' ? 'oz' : 'g');
 
   const DAYS = [1, 2, 3, 4, 5, 6, 7] as const;
-  const PORTION_WORDS: Record<Portion, string> = {
-    pinch: 'A pinch on bread',
-    handful: 'A handful',
-    salad: 'A salad a day'
-  };
-
   interface Typed {
     id: string;
     name: string;
@@ -59,6 +53,8 @@
   let daysOff = $state<number[]>(untrack(() => [...data.daysOff]));
   let wrong = $state<Record<string, string>>({});
   let failed = $state('');
+  /** Whether so much was given that it is asked back. */
+  let asksBack = $state(false);
   let sending = $state(false);
   let more = $state(false);
 
@@ -100,9 +96,9 @@
     eaters = sharedOut(said, byWeekday).map(typedOf);
   }
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault();
-    [wrong, failed] = [{}, ''];
+  async function save(event: SubmitEvent | null, sure = false) {
+    event?.preventDefault();
+    [wrong, failed, asksBack] = [{}, '', false];
     for (const [n, { grams }] of eaters.entries())
       for (const [day, typed] of grams.entries()) {
         const parsed = typed.trim() === '' ? null : parseQuantity(typed, 'mass', unit);
@@ -118,7 +114,8 @@
         tastes: Object.values(tastes).filter(
           ({ taste, leastShare, mostShare }) => taste !== 'usual' || leastShare !== null || mostShare !== null
         ),
-        daysOff
+        daysOff,
+        sure
       })
     });
     sending = false;
@@ -130,6 +127,7 @@
       const problem = (await answer.json()) as Problem;
       wrong = problem.fields ?? {};
       failed = problem.message;
+      asksBack = problem.code === 'implausible';
     }
   }
 </script>
@@ -272,7 +270,14 @@
     </div>
   </section>
 
-  {#if failed}<p class="warn" role="alert">{failed}</p>{/if}
+  {#if failed}
+    <div class="warn" role="alert">
+      <p>{failed}</p>
+      {#if asksBack}
+        <button class="chip" type="button" onclick={() => void save(null, true)}>Save it as it is</button>
+      {/if}
+    </div>
+  {/if}
   <Button type="submit" disabled={!page.hydrated || sending}>Save</Button>
 </form>
 

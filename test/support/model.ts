@@ -1,6 +1,13 @@
-import { eat } from './eat.ts';
-import type { AheadPlan } from './greedy.ts';
-import { LIKED_G, standsNow, supplyWith, WEEK, weeksOf, WEIGHTS, type AheadProblem } from './problem.ts';
+import { eat } from '../../src/core/ahead/eat.ts';
+import type { AheadPlan } from '../../src/core/ahead/greedy.ts';
+import {
+  LIKED_G,
+  supplyWith,
+  WEEK,
+  weeksOf,
+  WEIGHTS,
+  type AheadProblem
+} from '../../src/core/ahead/problem.ts';
 
 /** A mixed-integer linear model as solvers take it: columns with bounds and costs, rows between bounds, both sparse. */
 export interface LinearModel {
@@ -245,13 +252,4 @@ export function columnsOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
 export function planOf(problem: AheadProblem, columns: ArrayLike<number>): AheadPlan {
   const counts = problem.starts.map((_, at) => Math.round(columns[at]!));
   return { counts, outcome: eat(problem, counts) };
-}
-
-/** The better of two plans; the first where they are alike, and what stands where nothing is better than that. */
-export function better(problem: AheadProblem, plans: readonly AheadPlan[]): AheadPlan {
-  const stands = standsNow(problem);
-  const asIs = { counts: stands, outcome: eat(problem, stands) };
-  return [asIs, ...plans].reduce((best, plan) =>
-    plan.outcome.costG < best.outcome.costG - 1e-6 ? plan : best
-  );
 }

@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { PORTIONS, type Appetite, type Portion } from '$core/ahead/appetite.ts';
+  import { greensMass } from '$core/units/format.ts';
+  import type { Problem } from '$contract/api.ts';
+  import { post } from '$ui/state/ask.ts';
+  import { assumedWords, PORTION_WORDS } from '$words/ahead.ts';
+  import type { Locale } from '$words/time.ts';
+  import { v4 as newId } from 'uuid';
+
+  /** Says what is taken for what is eaten where nobody has said it, and takes an answer in one touch. */
+  interface Props {
+    appetite: Appetite;
+    locale: Locale;
+    onsaid: (appetite: Appetite) => void;
+  }
+  let { appetite, locale, onsaid }: Props = $props();
+  /** Made once: sending it twice is one answer. */
+  const id = newId();
+  let wrong = $state('');
+
+  async function say(portion: Portion) {
+    wrong = '';
+    const answer = await post('/api/ahead/appetite', { id, portion });
+    if (answer?.ok) onsaid({ ...appetite, gD: appetite.people * PORTIONS[portion], assumed: false });
+    else if (answer && answer.status < 500) wrong = ((await answer.json()) as Problem).message;
+    else wrong = 'No answer from Brote. Try again in a moment.';
+  }
+</script>
+
+<div class="stack" role="group" aria-label="How much you eat">
+  <p class="small">{assumedWords(appetite, locale)} How much does each of you eat?</p>
+  <div class="row">
+    {#each Object.entries(PORTIONS) as [portion, g] (portion)}
+      <button class="chip" type="button" onclick={() => void say(portion as Portion)}
+        >{PORTION_WORDS[portion as Portion]} · {greensMass(g, locale.units)}</button
+      >
+    {/each}
+  </div>
+  {#if wrong}<p class="small" role="alert">{wrong}</p>{/if}
+</div>
