@@ -18,6 +18,9 @@ import { greensMass, seedMass } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { clockTime, daysAway, dayWords, shortDate, type Locale } from './time.ts';
 
+const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+const OR = new Intl.ListFormat('en-GB', { type: 'disjunction' });
+
 /** That more opens in a week than is eaten, in a sentence or two. */
 export function glutWords(
   { from, until, g, addedG }: Glut,
@@ -103,16 +106,29 @@ export function shortageWords(
   }
 }
 
-/** That more is on the list than there is of something. */
-export function overWords({ use: { kind, name: of }, from, until }: Over, name: DayName): string {
-  const when = `${from === until ? 'on' : 'from'} ${span({ from, until }, name)}`;
+const MOST_OVER = 3;
+
+/**
+ * That more is planned than there is of something, and what to do about it.
+ * @param rows what is planned of it in those days
+ */
+export function overWords(
+  { use: { kind, name: of, total, shares }, from, until }: Over,
+  rows: readonly Pick<Row, 'crops' | 'count'>[],
+  name: DayName
+): string {
+  const when = `${from === until ? 'On' : 'From'} ${span({ from, until }, name)}`;
+  const named = [...new Set(rows.map((row) => rowName(row).toLowerCase()))];
+  const which = named.length > 0 ? OR.format(named.slice(0, MOST_OVER)) : 'one of them';
   switch (kind) {
     case 'board':
-      return `${of} has no room for all of it ${when}: move something to another day or place.`;
+      return `${when} ${of} has no room for all that is planned there. Move ${which} to another day or place.`;
     case 'load':
-      return `${of} would carry more than it is rated for ${when}: move something to another day or place.`;
-    case 'container':
-      return `More ${of}s are on the list than there are ${when}: move something to another day.`;
+      return `${when} ${of} would carry more than it is rated for. Move ${which} to another day or place.`;
+    case 'container': {
+      const needed = Math.round(total * Math.max(...shares.slice(from, until + 1)));
+      return `${when} you would need ${needed} × ${of} and have ${total}. Move ${which} to another day, or choose another container.`;
+    }
   }
 }
 
@@ -137,6 +153,10 @@ export function lineTitle({ kind, change, instead }: Line, now: number, locale: 
     ? `${capital(day)}: ${what}, at another place`
     : `${capital(day)} instead of ${before}: ${what}`;
 }
+
+/** That seed for a proposed sowing is not in the cupboard. */
+export const seedLackWords = (g: number, { units }: Locale): string =>
+  `Not in the cupboard: about ${seedMass(g, units)} of its seed.`;
 
 /** Why a change is proposed. */
 export function whyWords({ feeds, kind, savesThrownG }: Change, name: DayName, { units }: Locale): string {
@@ -272,7 +292,6 @@ export function offerWords(offer: Offer, name: DayName, locale: Locale): string 
   }
 }
 
-const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 const GROUND_NAMES: Record<GroundPart, string> = {
   sowings: 'the sowings',
   orders: 'the standing orders',

@@ -9,6 +9,7 @@ import { DAY } from '../../src/core/time/zone.ts';
 import { dayIndex } from '../../src/core/ahead/horizon.ts';
 import { rowsOf } from '../../src/core/ahead/rows.ts';
 import { project } from '../../src/core/sowing/project.ts';
+import { overWords } from '../../src/words/ahead.ts';
 import { aheadInput, NOW, RHYTHM, shelf } from '../support/ahead.ts';
 import { radishTray } from '../support/household.ts';
 
@@ -83,6 +84,20 @@ describe('how full it is', () => {
     expect(planned.some(({ shares }) => Math.max(...shares) > 0)).to.equal(true);
     expect(oversOf(planned)).to.deep.equal([]);
     expect(planned.every(({ kind }) => kind === 'board' || kind === 'container')).to.equal(true);
+  });
+
+  it('says which of what is planned is too much, how much there is, and what to do', () => {
+    const use: Use = { kind: 'container', id: 'tray', name: 'Tray', total: 2, shares: [1, 1.5, 1.5, 1] };
+    const [over] = oversOf([use]);
+    const name = (day: number): string => `day ${day}`;
+    const rows = ['Radish', 'Pea shoots', 'Radish'].map((crop) => ({ crops: [crop], count: 1 }));
+    expect(overWords(over!, rows, name)).to.equal(
+      'From day 1 to day 2 you would need 3 × Tray and have 2. Move radish or pea shoots to another day, or choose another container.'
+    );
+    const board = { ...over!, use: { ...use, kind: 'board' as const, name: 'Shelf' } };
+    expect(overWords(board, [], name)).to.equal(
+      'From day 1 to day 2 Shelf has no room for all that is planned there. Move one of them to another day or place.'
+    );
   });
 
   it('is in the dark until the day on which it comes to light, and never fuller there than the board', () => {

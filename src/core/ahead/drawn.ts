@@ -2,19 +2,15 @@ import type { Crop } from '../crops/crop.ts';
 import { holds, type LotStock } from '../supplies/seed/lot.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { useFirst, type Ahead, type AheadData } from './household.ts';
-import { seedNeeds, type SeedDraw, type SeedNeed } from './seedList.ts';
+import type { Line } from './lines.ts';
+import { lacksOf, seedNeeds, type SeedDraw, type SeedNeed } from './seedList.ts';
 
-/** Seed that a household still draws, and what it has of it in lots, those that are used first first. */
-export interface SeedDrawn {
-  draws: SeedDraw[];
-  lotsOf: (crop: Crop) => readonly LotStock[];
-}
-
-/**
- * Seed that planned sowings and standing orders still take out of lots.
- * @param out planned sowings that are left out
- */
-export function drawnOf(data: AheadData, { input }: Ahead, out: ReadonlySet<string> = new Set()): SeedDrawn {
+/** Seed that planned sowings and standing orders still take, and what a household has of it, those lots first that are used first. */
+function drawnOf(
+  data: AheadData,
+  { input }: Ahead,
+  out: ReadonlySet<string>
+): { draws: SeedDraw[]; lotsOf: (crop: Crop) => readonly LotStock[] } {
   const planned = input.sowings.filter(({ state }) => state.sownAt === null && state.soakedAt === null);
   const draws = planned
     .filter(({ setup }) => !out.has(setup.id))
@@ -35,16 +31,49 @@ export function drawnOf(data: AheadData, { input }: Ahead, out: ReadonlySet<stri
   };
 }
 
-/**
- * What has to be bought for what is planned and what standing orders lay.
- * @param more what is only proposed
- */
-export function seedOf(
+/** What has to be bought for what is planned and what standing orders lay. */
+export const seedOf = (data: AheadData, ahead: Ahead): SeedNeed[] => seedWith(data, ahead, new Set(), []);
+
+function seedWith(
   data: AheadData,
   ahead: Ahead,
-  { more = [], out }: { more?: readonly SeedDraw[]; out?: ReadonlySet<string> } = {}
+  out: ReadonlySet<string>,
+  more: readonly SeedDraw[]
 ): SeedNeed[] {
   const { draws, lotsOf } = drawnOf(data, ahead, out);
   const today = ahead.facts.rhythm.zone.date(data.now).toString();
   return seedNeeds([...draws, ...more], lotsOf, data.now, today);
+}
+
+/** Seed that lines of a proposal would take. */
+export interface ProposedSeed {
+  /** What of it is not in the cupboard, g by the key of its line. */
+  lacks: ReadonlyMap<string, number>;
+  /** What is to be bought of those crops, for all that is planned of them. */
+  toBuy: readonly SeedNeed[];
+}
+
+/** Seed that lines of a proposal would take; nothing for a household that keeps no lots, for nobody counts its seed. */
+export function seedOfLines(data: AheadData, ahead: Ahead, lines: readonly Line[]): ProposedSeed {
+  if (!ahead.countsSeed) return { lacks: new Map(), toBuy: [] };
+  const cropOf = new Map(ahead.input.growables.map(({ crop }) => [crop.key, crop]));
+  const out = new Set(lines.flatMap(({ changes }) => changes.flatMap(({ sowingId }) => sowingId ?? [])));
+  const more = lines.flatMap(({ key, changes }) =>
+    changes.flatMap(({ begin, count, row }) => {
+      const crop = begin && cropOf.get(begin.cropKey);
+      return crop ? [{ key, crop, at: row.beginsAt, g: begin.seedG * count }] : [];
+    })
+  );
+  const wanted = new Set(more.map(({ crop }) => crop.key));
+  const needs = seedWith(data, ahead, out, more).filter(({ crop }) => wanted.has(crop.key));
+  const { draws } = drawnOf(data, ahead, out);
+  const lacks = new Map<string, number>();
+  for (const { crop, haveG } of needs) {
+    const short = lacksOf(
+      [...draws, ...more].filter((draw) => draw.crop.key === crop.key),
+      haveG
+    );
+    for (const draw of more) if (short.has(draw)) lacks.set(draw.key, short.get(draw)!);
+  }
+  return { lacks, toBuy: needs.filter(({ buyG }) => buyG > 0) };
 }

@@ -3,6 +3,7 @@ import { wholeYieldG } from '../harvest/expected.ts';
 import type { Projected } from '../sowing/project.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { standingOf } from '../sowing/standing.ts';
+import { sizeKey } from '../supplies/containers/sizes.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
 import { dayIndex, type Horizon } from './horizon.ts';
@@ -23,6 +24,8 @@ export interface Row {
   /** Where it is carried as it comes to light; null where it stays. */
   lightPlaceId: string | null;
   container: string;
+  /** Of which size it is (`sizeKey`). */
+  containerSize: string;
   count: number;
   /** The front of board that it takes, cm. */
   frontCm: number;
@@ -60,6 +63,7 @@ export function rowsOf(
       placeId: first.place.id,
       lightPlaceId: first.carriedTo?.id ?? null,
       container: setup.container.name,
+      containerSize: sizeKey(setup.container),
       count: setup.count,
       frontCm: frontCm(setup.container, footprints({ key, sowings: halves })),
       begun: state.sownAt !== null ? 'sown' : state.soakedAt !== null ? 'soaking' : 'no',

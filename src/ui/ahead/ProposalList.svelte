@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Line } from '$core/ahead/lines.ts';
-  import { lineTitle, whereWords, whyWords, type DayName } from '$words/ahead.ts';
+  import { lineTitle, seedLackWords, whereWords, whyWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
 
   /** What a proposal would change, each with its why, to take or to leave. */
@@ -8,13 +8,15 @@
     lines: readonly Line[];
     /** Those that are left, by their key. */
     left: ReadonlySet<string>;
+    /** Seed that is not in the cupboard, g by the key of its line. */
+    seedLacks: ReadonlyMap<string, number>;
     placeName: (id: string) => string;
     name: DayName;
     now: number;
     locale: Locale;
     onleave: (key: string, left: boolean) => void;
   }
-  let { lines, left, placeName, name, now, locale, onleave }: Props = $props();
+  let { lines, left, seedLacks, placeName, name, now, locale, onleave }: Props = $props();
 </script>
 
 <ul>
@@ -31,6 +33,9 @@
           <span class="soft small"
             >{whereWords(line.change.row, placeName)}. {whyWords(line.change, name, locale)}</span
           >
+          {#if seedLacks.has(line.key)}<span class="small"
+              >{seedLackWords(seedLacks.get(line.key)!, locale)}</span
+            >{/if}
         </span>
       </label>
     </li>

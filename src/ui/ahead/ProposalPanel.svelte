@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Line } from '$core/ahead/lines.ts';
+  import type { ProposedSeed } from '$core/ahead/drawn.ts';
   import { Button } from 'carbon-components-svelte';
-  import { SEARCH_WORDS, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
+  import { SEARCH_WORDS, seedLine, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
   import type { Planner } from './planner.svelte.ts';
   import ProposalList from './ProposalList.svelte';
@@ -12,6 +13,8 @@
     lines: readonly Line[];
     /** Those that are left by hand, by their key. */
     left: ReadonlySet<string>;
+    /** Seed that is not in the cupboard, and what is to be bought of it. */
+    seed: ProposedSeed;
     placeName: (id: string) => string;
     name: DayName;
     /** Of the first day ahead, 1 for Monday to 7. */
@@ -22,8 +25,20 @@
     onleave: (key: string, left: boolean) => void;
     ontake: () => void;
   }
-  let { planner, lines, left, placeName, name, firstWeekday, now, locale, sending, onleave, ontake }: Props =
-    $props();
+  let {
+    planner,
+    lines,
+    left,
+    seed,
+    placeName,
+    name,
+    firstWeekday,
+    now,
+    locale,
+    sending,
+    onleave,
+    ontake
+  }: Props = $props();
 
   const many = $derived(lines.filter(({ key }) => !left.has(key)).length);
   const state = $derived(
@@ -38,7 +53,13 @@
     {#if lines.length === 0}
       <p>Nothing would be better than what stands.</p>
     {:else}
-      <ProposalList {lines} {left} {placeName} {name} {now} {locale} {onleave} />
+      <ProposalList {lines} {left} seedLacks={seed.lacks} {placeName} {name} {now} {locale} {onleave} />
+    {/if}
+    {#if seed.toBuy.length > 0}
+      <h3>Seed to buy for it</h3>
+      <ul class="plain">
+        {#each seed.toBuy as need (need.crop.key)}<li>{seedLine(need, now, locale)}</li>{/each}
+      </ul>
     {/if}
     {#if planner.done && planner.done.short.length > 0}
       <p class="small">{shortDaysWords(planner.done.short, name)}</p>

@@ -8,6 +8,7 @@
   import { dayIndex, dayOf, horizonFrom, isAwayOn } from '$core/ahead/horizon.ts';
   import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
   import { darkSharesOf, oversOf, usesOf, type Over } from '$core/ahead/uses.ts';
+  import { seedOfLines } from '$core/ahead/drawn.ts';
   import { linesOf } from '$core/ahead/lines.ts';
   import { groundOf } from '$core/ahead/ground.ts';
   import type { Mending, Offer } from '$core/ahead/offers.ts';
@@ -96,6 +97,7 @@
   const taken = $derived(takenLines.flatMap((line) => line.changes));
   const proposedRows = $derived(taken.filter(({ kind }) => kind === 'begin').map(({ row }) => row));
   const leftOut = $derived(new Set(taken.flatMap(({ sowingId }) => sowingId ?? [])));
+  const seed = $derived(seedOfLines(present, ahead, takenLines));
   const allRows = $derived(
     [...rows.filter(({ key }) => !leftOut.has(key)), ...proposedRows].toSorted(
       (a, b) => a.beginsAt - b.beginsAt
@@ -134,6 +136,17 @@
   const fedDays = $derived(eatingDays - days.filter(isShort).length);
   const placeName = (id: string): string =>
     data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+
+  /** What of that might go to another day: planned, in the container or at the place of which there is too little, in those days. */
+  const rowsOver = ({ use, from, until }: Over): Row[] =>
+    standing.filter(
+      ({ kind, begun, containerSize, placeId, lightPlaceId, sownAt, lastCutAt }) =>
+        kind !== 'under-way' &&
+        begun === 'no' &&
+        (use.kind === 'container' ? containerSize === use.id : [placeId, lightPlaceId].includes(use.id)) &&
+        dayIndex(horizon, facts.rhythm, sownAt) <= until &&
+        dayIndex(horizon, facts.rhythm, lastCutAt) >= from
+    );
 
   let chosenKey = $state<string | null>(untrack(() => data.chosen));
   const chosen = $derived(allRows.find(({ key }) => key === chosenKey) ?? null);
@@ -258,6 +271,7 @@
     {planner}
     {lines}
     {left}
+    {seed}
     {placeName}
     {name}
     firstWeekday={horizon.first.dayOfWeek}
@@ -293,7 +307,7 @@
 {/if}
 
 {#each above.overs as over (`${over.use.kind} ${over.use.id} ${over.from}`)}
-  <p class="warn">{overWords(over, name)}</p>
+  <p class="warn">{overWords(over, rowsOver(over), name)}</p>
 {/each}
 {#if allRows.length === 0}
   <p class="lead">
