@@ -23,7 +23,10 @@ export function atTheDoor(request: IncomingMessage, response: ServerResponse): b
   if (request.url === '/service-worker.js')
     response.setHeader('content-security-policy', "default-src 'none'; connect-src 'self'");
   if (request.url?.startsWith('/_app/immutable/workers/'))
-    response.setHeader('content-security-policy', "default-src 'none'; script-src 'self'; connect-src 'self'");
+    response.setHeader(
+      'content-security-policy',
+      "default-src 'none'; script-src 'self'; connect-src 'self'"
+    );
   // The origin is made of both: the one by itself must be a name, the other one of two words.
   const protocol = String(request.headers['x-forwarded-proto'] ?? 'http').split(',', 1)[0]!;
   request.headers['x-forwarded-proto'] = protocol.trim().toLowerCase() === 'https' ? 'https' : 'http';

@@ -198,7 +198,9 @@ describe('what a round asks for', () => {
     const today = walk([last, soon, next, done], round, now);
     expect(today.stops.map(({ key }) => key)).to.deep.equal(['soon', 'done']);
     expect(today.later.map(({ setup }) => setup.id)).to.deep.equal(['next', 'last']);
-    expect(plannedLaterWords(today.later, now, { zone: 'Europe/Madrid', units: 'metric' })).to.match(/^2 more planned. Next: Radish, /);
+    expect(plannedLaterWords(today.later, now, { zone: 'Europe/Madrid', units: 'metric' })).to.match(
+      /^2 more planned. Next: Radish, /
+    );
   });
 });
 
