@@ -14,11 +14,13 @@ import { keepOwnCrop, listOwnCrops, ownCropsOf, retireOwnCrop } from '../../src/
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
 import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
+import { noteJudged } from '../../src/server/reminders/judging.ts';
 import { lastStrengths, listChoices } from '../../src/server/sowings/choices.ts';
 import type { Disinfectant } from '../../src/core/supplies/seed/disinfect.ts';
 import { startingRule, STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import {
   changeContainer,
+  keepContainer,
   listContainers,
   listKeptContainers,
   retireContainer
@@ -153,6 +155,45 @@ describe('what a household keeps', () => {
     let refused = '';
     await sow({ lotId: theirs.id }).catch((error: Error) => (refused = error.message));
     expect(refused).to.include('foreign key');
+  });
+
+  it('has its household judged again for a container, a method or a medium that changed', async () => {
+    const containerId = randomUUID();
+    const tray = {
+      name: 'Marked',
+      shape: 'rectangle',
+      lengthCm: 31,
+      widthCm: 17,
+      depthCm: 5,
+      cells: 1
+    } as const;
+    await as(one, (tx) => keepContainer(tx, one.id, containerId, tray));
+    await sow();
+    const changes: ((tx: Tx) => Promise<unknown>)[] = [
+      (tx) =>
+        changeContainer(tx, {
+          id: containerId,
+          name: 'Marked',
+          emptyG: 120,
+          drains: false,
+          reservoirMl: null,
+          owned: 3
+        }),
+      (tx) => keepMethod(tx, one.id, { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Marking' }),
+      (tx) =>
+        keepMedium(tx, one.id, { id: randomUUID(), name: 'Marking', kind: 'coir', swellLKg: 7, parts: null })
+    ];
+    const isToBeJudged = () =>
+      as(one, async (tx) => {
+        const [row] = await tx<{ due: boolean }[]>`select judge_at < 'infinity' as due from judging`;
+        return row!.due;
+      });
+    for (const change of changes) {
+      await as(one, (tx) => noteJudged(tx, SOWN, Infinity));
+      expect(await isToBeJudged()).to.equal(false);
+      await as(one, change);
+      expect(await isToBeJudged()).to.equal(true);
+    }
   });
 
   it('keeps media with their parts', async () => {
