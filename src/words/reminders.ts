@@ -55,9 +55,12 @@ export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: str
 const lower = (names: readonly string[]): string => names.map((name) => name.toLowerCase()).join(' and ');
 const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
 
+/** How many trays ask for something, in a line: “3 trays need you”. */
+export const needWords = (trays: number): string =>
+  trays === 1 ? '1 tray needs you' : `${trays} trays need you`;
+
 /** A step in few words: `180 mL under pea`. */
-export function stepPhrase(body: StepBody, crops: readonly string[], units: Units): string {
-  const name = lower(crops);
+function stepPhrase(body: StepBody, name: string, units: Units): string {
   switch (body.kind) {
     case 'mist':
       return `mist ${name}`;
@@ -99,15 +102,24 @@ export function stepPhrase(body: StepBody, crops: readonly string[], units: Unit
 const asked = ({ steps, notBegun }: RoundStop) =>
   steps.filter(({ crops }) => notBegun.every(({ crop }) => !crops.includes(crop)));
 
-function stopPhrases(stop: RoundStop, units: Units): string[] {
+/** @param twice crops that stand at more than one of the stops: those are told apart by their containers */
+function stopPhrases(stop: RoundStop, twice: ReadonlySet<string>, units: Units): string[] {
   const { looks, notBegun } = stop;
+  const named = (crops: readonly string[]): string =>
+    crops.some((crop) => twice.has(crop)) ? `${lower(crops)} (${containersWords(stop.of)})` : lower(crops);
   return [
     ...asked(stop).map(
-      ({ body, crops, late }) => `${stepPhrase(body, crops, units)}${late ? ' (overdue)' : ''}`
+      ({ body, crops, late }) => `${stepPhrase(body, named(crops), units)}${late ? ' (overdue)' : ''}`
     ),
-    ...notBegun.map(({ crop }) => `begin ${crop.toLowerCase()}, or put it off`),
-    ...looks.map(({ crop }) => `look at ${crop.toLowerCase()}`)
+    ...notBegun.map(({ crop }) => `begin ${named([crop])}, or put it off`),
+    ...looks.map(({ crop }) => `look at ${named([crop])}`)
   ];
+}
+
+/** Crops that stand at more than one stop. */
+function cropsTwice(stops: readonly RoundStop[]): Set<string> {
+  const crops = stops.flatMap((stop) => [...new Set(stop.crops)]);
+  return new Set(crops.filter((crop, at) => crops.indexOf(crop) !== at));
 }
 
 /** What to look for, whatever covers it: on the round's own card it stands in the words of its crop. */
@@ -163,10 +175,11 @@ export function reminderWords(
   const { units } = locale;
   switch (body.type) {
     case 'round': {
-      const phrases = body.stops.flatMap((stop) => stopPhrases(stop, units));
+      const twice = cropsTwice(body.stops);
+      const phrases = body.stops.flatMap((stop) => stopPhrases(stop, twice, units));
       return {
         title: `Round of ${clockTime(body.roundAt, locale)}`,
-        summary: `${count(body.stops.length, 'stop')}: ${[...phrases, ...sinkPhrase(body.sink)].join('; ')}`,
+        summary: `${needWords(body.stops.length)}: ${[...phrases, ...sinkPhrase(body.sink)].join('; ')}`,
         lines: [...body.stops.flatMap((stop) => stopLines(stop, media, now, locale)), ...sinkLine(body.sink)],
         why: `It is time for your household’s round, and something is to be done in it.`,
         path: '/round'

@@ -11,6 +11,7 @@ import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { walk } from '../../src/core/steps/walk.ts';
 import { roundAt, type Rhythm } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE } from '../../src/core/time/zone.ts';
+import { bodyOfWalk } from '../../src/core/reminders/rounds.ts';
 import { reminderWords } from '../../src/words/reminders.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
 import { remindedKitchen } from '../support/remindedMonth.ts';
@@ -295,6 +296,31 @@ describe('the words of a reminder', () => {
     expect(told([])).to.deep.equal([]);
   });
 
+  it('tell two trays of a crop apart by their containers, and name a crop that stands once by itself', () => {
+    const grown = [sown(), event(48, { type: 'uncovered' }), event(60, { type: 'lit' })];
+    const trays = [
+      ['0a', 'radish', 1],
+      ['0b', 'radish', 2],
+      ['0c', 'kale', 3]
+    ] as const;
+    const standing = trays.map(([id, cropKey, trayNo]) =>
+      project(
+        home,
+        { ...radishTray({ cropKey, trayNo }), id: `00000000-0000-4000-8000-0000000000${id}` },
+        grown
+      )
+    );
+    const now = SOWN + 6 * DAY;
+    const round = walk(standing, roundAt(home.rhythm, now), now);
+    const body = bodyOfWalk(round)!;
+    const { summary } = reminderWords(body, now, locale);
+    const { container } = radishTray();
+    expect(summary).to.match(/^3 trays need you: /);
+    for (const no of [1, 2]) expect(summary).to.include(`radish (${container.name} ${no})`);
+    expect(summary).to.include('kale');
+    expect(summary).not.to.include(`kale (${container.name}`);
+  });
+
   it('say the round in one line, by the same amounts as its cards', () => {
     const kitchen = remindedKitchen(
       home,
@@ -305,7 +331,7 @@ describe('the words of a reminder', () => {
     const rounds = kitchen.until(SOWN + 12 * DAY).filter(({ body }) => body.type === 'round');
     const said = rounds.map(({ body, at: moment }) => reminderWords(body, moment, locale));
     for (const { summary, lines, why } of said) {
-      expect(summary).to.match(/^\d+ stops?: \S/);
+      expect(summary).to.match(/^\d+ trays? needs? you: \S/);
       expect(lines.length).to.be.greaterThan(0);
       expect(why.length).to.be.lessThan(100);
     }

@@ -61,7 +61,7 @@ describe('a reminder on its way', () => {
     expect(mail!.to).to.deep.equal(['nela@balcony.example']);
     expect(mail!.subject).to.equal('Round of 07:30');
     for (const read of [mail!.text, mail!.html]) {
-      expect(read).to.match(/1 stop: \d+ mL under radish/);
+      expect(read).to.match(/1 tray needs you: \d+ mL under radish/);
       expect(read).to.contain('Why this came');
       expect(read).to.contain(`${BASE}round`);
     }

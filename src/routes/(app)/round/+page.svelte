@@ -6,6 +6,7 @@
   import { roundAt } from '$core/time/rhythm.ts';
   import Stop from '$ui/round/Stop.svelte';
   import { isUnheardOf } from '$core/steps/catchUp.ts';
+  import { bodyOfWalk } from '$core/reminders/rounds.ts';
   import { unheardSince } from '$core/reminders/silence.ts';
   import CatchUp from '$ui/round/CatchUp.svelte';
   import OnOrder from '$ui/round/OnOrder.svelte';
@@ -13,6 +14,7 @@
   import WashUp from '$ui/cleaning/WashUp.svelte';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { needWords } from '$words/reminders.ts';
   import { saidBefore } from '$words/steps/saidOnce.ts';
   import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -57,10 +59,9 @@
   const open = $derived(heardOf(today.windowsOpen));
   const opening = $derived(heardOf(today.opening));
   const toPrepare = $derived(heardOf(today.toPrepare));
-  /** Stops that ask for something to be done, of those that are heard of. */
+  /** Trays that ask for something, of those that are heard of: counted as a reminder of this round counts them. */
   const asking = $derived(
-    today.stops.filter((stop) => stop.steps.length > 0 && !isUnheard(stop)).length +
-      (today.washUp.length > 0 ? 1 : 0)
+    bodyOfWalk({ ...today, stops: today.stops.filter((stop) => !isUnheard(stop)) })?.stops.length ?? 0
   );
   const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
@@ -96,10 +97,10 @@
         : asking === 0
           ? unheard.size > 0
             ? 'say how your trays stand'
-            : 'nothing left to do'
-          : asking === 1
-            ? 'one stop asks for something'
-            : `${asking} stops ask for something`}
+            : today.washUp.length > 0
+              ? 'only the washing up is left'
+              : 'nothing left to do'
+          : needWords(asking)}
     </p>
   </div>
   <div class="row">
