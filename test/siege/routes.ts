@@ -373,6 +373,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
       }
     });
   put('/api/ahead/appetite', { eaters: [], tastes: [], daysOff: [1] });
+  json('/api/ahead/appetite', '/api/ahead/appetite', { id: ids.notThere, portion: 'handful' });
   put('/api/ahead/orders', {
     id: ids.notThere,
     cropKey: 'radish',

@@ -55,7 +55,7 @@ export interface ProposedSeed {
 
 /** Seed that lines of a proposal would take; nothing for a household that keeps no lots, for nobody counts its seed. */
 export function seedOfLines(data: AheadData, ahead: Ahead, lines: readonly Line[]): ProposedSeed {
-  if (!ahead.countsSeed) return { lacks: new Map(), toBuy: [] };
+  if (!ahead.countsSeed || lines.length === 0) return { lacks: new Map(), toBuy: [] };
   const cropOf = new Map(ahead.input.growables.map(({ crop }) => [crop.key, crop]));
   const out = new Set(lines.flatMap(({ changes }) => changes.flatMap(({ sowingId }) => sowingId ?? [])));
   const more = lines.flatMap(({ key, changes }) =>

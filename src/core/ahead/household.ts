@@ -3,7 +3,7 @@ import { findCrop } from '../crops/library.ts';
 import type { Prices } from '../costs/prices.ts';
 import type { Learned } from '../growth/learned.ts';
 import type { YieldLearned } from '../growth/yieldLearned.ts';
-import { pantryOf } from '../pantry/item.ts';
+import { pantryOf, type PantryItem } from '../pantry/item.ts';
 import { factsOf, type HouseholdBookData, type HouseholdData } from '../sowing/facts.ts';
 import { lightPlaceFor } from '../sowing/carried.ts';
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
@@ -141,7 +141,7 @@ export const aheadOf = (data: AheadData, sowings?: readonly Projected[]): Ahead 
 export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): Generator<void, Ahead, void> {
   const { book, now } = data;
   const { facts, context, horizon, underWay, drafts } = yield* ordersOf(data, sowings);
-  const kept = yield* projectInSteps(facts, data.kept.map(storyOf));
+  const pantry = yield* pantryInSteps(data, facts);
   const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
     planned ? [{ ...planned.projected, setup: { ...planned.setup, id: `${orderId} ${day}` } }] : []
   );
@@ -165,10 +165,25 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
       growables: growablesOf(data),
       sowings: [...underWay, ...laid],
       locked: new Set([...data.locked, ...laid.map(({ setup }) => setup.id)]),
-      pantry: kept.flatMap((one) => pantryOf(one, facts.rhythm.zone).items),
+      pantry,
       prices: data.prices
     }
   };
+}
+
+/** What is in each household's pantry, which is the same whatever of its sowings is moved. */
+const pantries = new WeakMap<readonly SowingRecord[], readonly PantryItem[]>();
+
+function* pantryInSteps(
+  { kept }: AheadData,
+  facts: HouseholdFacts
+): Generator<void, readonly PantryItem[], void> {
+  const had = pantries.get(kept);
+  if (had) return had;
+  const sowings = yield* projectInSteps(facts, kept.map(storyOf));
+  const items = sowings.flatMap((one) => pantryOf(one, facts.rhythm.zone).items);
+  pantries.set(kept, items);
+  return items;
 }
 
 /** Lots in the order of use: first what keeps least, then the older; never a lot of which nothing sprouted. */

@@ -58,8 +58,20 @@ export function curveOf(forecast: Forecast, crop: Crop, method: Method, at: read
   return { opened, gone };
 }
 
+/** What each sowing gives over the days it was last asked for: a page that moves one of them asks for all the others again. */
+const known = new WeakMap<Projected, { now: Millis; from: Millis; days: number; supply: Supply }>();
+
 /** What a sowing under way or planned is still expected to give, day by day; nothing where no window is promised, once it closed, or where it may be lost. */
 export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supply {
+  const [from, days] = [horizon.supperAt[0]!, horizon.days];
+  const had = known.get(sowing);
+  if (had && had.now === now && had.from === from && had.days === days) return had.supply;
+  const supply = workedOut(sowing, horizon, now);
+  known.set(sowing, { now, from, days, supply });
+  return supply;
+}
+
+function workedOut(sowing: Projected, horizon: Horizon, now: Millis): Supply {
   const { forecast, crop, method, setup, state } = sowing;
   const curve = curveOf(forecast, crop, method, horizon.supperAt);
   const isOver = mayBeLost(sowing, now) || !isPromised(sowing) || now > forecast.marks.windowClose.p50;
