@@ -179,7 +179,7 @@ describe('trays on little or nothing, taken to their cut by what each round asks
       const page = await stage.page();
       await oneRoundADay(page, stage);
       await chooses(page, stage, onMedium(medium));
-      await page.getByText(/Where one is missed it may stand dry|it would dry out/).waitFor();
+      await page.getByText(/If you miss one, it may stand dry|it would dry out/).waitFor();
       await page.getByText(/What would mend it: /).waitFor();
     });
 });

@@ -2,8 +2,8 @@ import { beginsAt } from '../sowing/soak.ts';
 import type { EventBody } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
 import { standingOf, type Standing } from '../sowing/standing.ts';
-import type { Round } from '../time/rhythm.ts';
-import { DAY, type Millis } from '../time/zone.ts';
+import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
+import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { cleaningOf, type ToClean } from '../cleaning/cleaning.ts';
 import { askOf, type Ask } from './ask.ts';
 import { alongsideWater } from './care.ts';
@@ -86,9 +86,15 @@ export function stopOf({ key, sowings }: Standing, round: Round, now: Millis): S
   return { key, parts, steps: parts.length === 1 ? alone(parts[0]!) : together(parts, round, now) };
 }
 
-/** Whether nothing was done for it yet, and nothing is to be before the next round but one. */
-const beginsLater = ({ state, soak }: Projected, { afterNextAt }: Round): boolean =>
-  state.stage === 'prepare' && state.prepared.size === 0 && beginsAt(soak) >= afterNextAt;
+/**
+ * Whether nothing was done for it yet, and nothing is to be before the next round but one. What was put off in this round stays
+ * in it, to be taken back.
+ */
+const beginsLater = ({ state, soak }: Projected, { at, afterNextAt }: Round): boolean =>
+  state.stage === 'prepare' &&
+  state.prepared.size === 0 &&
+  beginsAt(soak) >= afterNextAt &&
+  state.log.every(({ event }) => event.at < at - ROUND_LEAD_H * HOUR);
 
 const stepOf = (sowing: Projected, step: DueStep): StopStep['of'][number] => ({
   projected: sowing,
