@@ -122,7 +122,12 @@ describe('without a network', () => {
         const all = await registration.getNotifications();
         return all.map(({ title, body, tag }) => ({ title, body, tag }));
       });
-    const payload = { id: 'one', title: 'Round of 07:30', body: '1 tray needs you: mist kale', path: '/round' };
+    const payload = {
+      id: 'one',
+      title: 'Round of 07:30',
+      body: '1 tray needs you: mist kale',
+      path: '/round'
+    };
     const push = () =>
       cdp.send('ServiceWorker.deliverPushMessage', {
         origin: new URL(stage.url).origin,

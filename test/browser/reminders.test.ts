@@ -86,8 +86,9 @@ describe('reminders', () => {
     expect(path).to.equal('/round');
     // The same that the page says of it.
     await open(page, stage, '/round');
-    const asked = Number(/^(\d+) stops?: /.exec(body!)![1]);
-    expect(asked).to.be.greaterThan(2);
+    const [, asked] = /^(\d+) trays need you: /.exec(body!)!;
+    expect(Number(asked)).to.be.greaterThan(2);
+    await page.getByText(`${asked} trays need you`).waitFor();
     for (const [, mL] of body!.matchAll(/(\d+) mL under/g))
       await page.getByText(`Water ${mL} mL from below`).first().waitFor();
     await page.getByRole('link', { name: /\d+ reminders?/ }).click();
