@@ -54,7 +54,7 @@ describe('the calendar', () => {
         minute: '2-digit'
       });
       expect(there.format(at(one.startDate))).to.equal(uid.endsWith('.0') ? '07:30' : '20:30');
-      expect(one.summary).to.match(/^\d+ stops?: /);
+      expect(one.summary).to.match(/^\d+ trays? needs? you: /);
       expect(one.description).to.match(/^Radish \(/);
       expect(alarms(one)).to.have.length(1);
     }
