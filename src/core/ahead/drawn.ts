@@ -5,12 +5,13 @@ import { useFirst, type Ahead, type AheadData } from './household.ts';
 import type { Line } from './lines.ts';
 import { lacksOf, seedNeeds, type SeedDraw, type SeedNeed } from './seedList.ts';
 
+interface Drawn {
+  draws: SeedDraw[];
+  lotsOf: (crop: Crop) => readonly LotStock[];
+}
+
 /** Seed that planned sowings and standing orders still take, and what a household has of it, those lots first that are used first. */
-function drawnOf(
-  data: AheadData,
-  { input }: Ahead,
-  out: ReadonlySet<string>
-): { draws: SeedDraw[]; lotsOf: (crop: Crop) => readonly LotStock[] } {
+function drawnOf(data: AheadData, { input }: Ahead, out: ReadonlySet<string>): Drawn {
   const planned = input.sowings.filter(({ state }) => state.sownAt === null && state.soakedAt === null);
   const draws = planned
     .filter(({ setup }) => !out.has(setup.id))
@@ -32,18 +33,11 @@ function drawnOf(
 }
 
 /** What has to be bought for what is planned and what standing orders lay. */
-export const seedOf = (data: AheadData, ahead: Ahead): SeedNeed[] => seedWith(data, ahead, new Set(), []);
+export const seedOf = (data: AheadData, ahead: Ahead): SeedNeed[] =>
+  needsOf(data, ahead, drawnOf(data, ahead, new Set()));
 
-function seedWith(
-  data: AheadData,
-  ahead: Ahead,
-  out: ReadonlySet<string>,
-  more: readonly SeedDraw[]
-): SeedNeed[] {
-  const { draws, lotsOf } = drawnOf(data, ahead, out);
-  const today = ahead.facts.rhythm.zone.date(data.now).toString();
-  return seedNeeds([...draws, ...more], lotsOf, data.now, today);
-}
+const needsOf = (data: AheadData, { facts }: Ahead, { draws, lotsOf }: Drawn): SeedNeed[] =>
+  seedNeeds(draws, lotsOf, data.now, facts.rhythm.zone.date(data.now).toString());
 
 /** Seed that lines of a proposal would take. */
 export interface ProposedSeed {
@@ -65,12 +59,13 @@ export function seedOfLines(data: AheadData, ahead: Ahead, lines: readonly Line[
     })
   );
   const wanted = new Set(more.map(({ crop }) => crop.key));
-  const needs = seedWith(data, ahead, out, more).filter(({ crop }) => wanted.has(crop.key));
-  const { draws } = drawnOf(data, ahead, out);
+  const { draws: planned, lotsOf } = drawnOf(data, ahead, out);
+  const draws = [...planned, ...more];
+  const needs = needsOf(data, ahead, { draws, lotsOf }).filter(({ crop }) => wanted.has(crop.key));
   const lacks = new Map<string, number>();
   for (const { crop, haveG } of needs) {
     const short = lacksOf(
-      [...draws, ...more].filter((draw) => draw.crop.key === crop.key),
+      draws.filter((draw) => draw.crop.key === crop.key),
       haveG
     );
     for (const draw of more) if (short.has(draw)) lacks.set(draw.key, short.get(draw)!);
