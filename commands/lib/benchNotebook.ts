@@ -10,10 +10,13 @@ import { say } from './say.ts';
 
 const LIMIT_MS = 10 * 60_000;
 
-/** Copies what ended in the demo, with all that happened to it, until there are so many sowings, spread over five years. */
+/**
+ * Copies what ended in the demo and was eaten, with all that happened to it, until there are so many sowings, spread over five
+ * years: nobody has greens of hundreds of trays in the pantry.
+ */
 export async function fillNotebook(householdId: string, sowings: number): Promise<void> {
   const ended = await inHousehold(householdId, async (tx) =>
-    (await tx<{ id: string }[]>`select id from sowings where ended_at is not null order by id`).map(
+    (await tx<{ id: string }[]>`select id from sowings where ended_at is not null and not in_pantry order by id`).map(
       ({ id }) => id
     )
   );

@@ -7,14 +7,20 @@ import type { Tx } from '../db/connection.ts';
 
 /** What trays taught, as the database gives it. */
 export interface LearnedRow {
-  ended: {
-    crop_key: string;
-    mean: number | null;
-    variance: number | null;
-    reliable_mean: number | null;
-    reliable_variance: number | null;
-    trays: number;
-  }[];
+  taught: {
+    ended: {
+      crop_key: string;
+      mean: number | null;
+      variance: number | null;
+      reliable_mean: number | null;
+      reliable_variance: number | null;
+      trays: number;
+    }[];
+    cues: [told: number, left: number][];
+    slips: [answers: number, contradicted: number];
+    thirst: { mean: number | null; variance: number };
+    yields: { crop_key: string; mean: number; variance: number; trays: number }[];
+  };
   under_way: [
     id: string,
     cropKey: string | null,
@@ -29,33 +35,34 @@ export interface LearnedRow {
     answersGiven: number,
     answersContradicted: number
   ][];
-  cues: [told: number, left: number][];
-  slips: [answers: number, contradicted: number];
-  thirst_ended: { mean: number | null; variance: number };
-  yields: { crop_key: string; mean: number; variance: number; trays: number }[];
 }
 
 /**
- * Six columns: the sowings that ended put together by crop (the product of their normal observations), how their household told
- * their cues and contradicted itself, what they said of how fast water goes and of yields, and those under way one by one. Blended seed teaches of no
- * crop alone.
+ * Two columns. What the sowings that ended taught, gathered by crop in one pass over them, for a notebook grows over years:
+ * of pace and yields (the product of their normal observations), of how their household told its cues and contradicted
+ * itself, and of how fast water goes. And what those under way teach, one by one. Blended seed teaches of no crop alone.
  */
 export const learnedColumns = (tx: Tx) => tx`
-  coalesce((select json_agg(e) from (
-      select crop_key, ${product(tx, 'pace')}, ${product(tx, 'reliable', 'reliable_')}, count(*)::int as trays
-      from sowings where ended_at is not null and coalesce(pace_variance, reliable_variance) is not null and mix is null
-      group by crop_key order by crop_key) e), '[]') as ended,
-  (select json_build_array(${counted(tx, 1)}, ${counted(tx, 2)}, ${counted(tx, 4)})
-    from sowings where ended_at is not null and mix is null) as cues,
-  (select json_build_array(coalesce(sum(answers_given), 0)::int, coalesce(sum(answers_contradicted), 0)::int)
-    from sowings where ended_at is not null and mix is null) as slips,
-  coalesce((select json_agg(e) from (
-      select crop_key, ${product(tx, 'yield')}, count(*)::int as trays
-      from sowings where ended_at is not null and yield_variance is not null and mix is null
-      group by crop_key order by crop_key) e), '[]') as yields,
-  (select json_build_object('mean', round((sum(thirst_mean / thirst_variance) / sum(1 / thirst_variance))::numeric, 6),
-      'variance', round((1 / sum(1 / thirst_variance))::numeric, 7))
-    from sowings where ended_at is not null) as thirst_ended,
+  (with by_crop as materialized (
+      select crop_key, mix is null as alone, ${product(tx, 'pace')}, ${product(tx, 'reliable')}, ${product(tx, 'yield')},
+        count(*) filter (where coalesce(pace_variance, reliable_variance) is not null)::int as paced,
+        count(yield_variance)::int as weighed,
+        ${counted(tx, 'told', 1)}, ${counted(tx, 'told', 2)}, ${counted(tx, 'told', 4)},
+        ${counted(tx, 'left', 1)}, ${counted(tx, 'left', 2)}, ${counted(tx, 'left', 4)},
+        sum(answers_given) as answers, sum(answers_contradicted) as contradicted,
+        sum(thirst_mean / thirst_variance) as thirst_sum, sum(1 / thirst_variance) as thirst_weight
+      from sowings where ended_at is not null group by crop_key, mix is null)
+    select json_build_object(
+      'ended', coalesce(json_agg(json_build_object('crop_key', crop_key, 'mean', pace_mean, 'variance', pace_variance,
+          'reliable_mean', reliable_mean, 'reliable_variance', reliable_variance, 'trays', paced) order by crop_key)
+        filter (where alone and paced > 0), '[]'),
+      'yields', coalesce(json_agg(json_build_object('crop_key', crop_key, 'mean', yield_mean, 'variance', yield_variance,
+          'trays', weighed) order by crop_key) filter (where alone and weighed > 0), '[]'),
+      'cues', json_build_array(${summed(tx, 1)}, ${summed(tx, 2)}, ${summed(tx, 4)}),
+      'slips', json_build_array(coalesce(sum(answers) filter (where alone), 0)::int, coalesce(sum(contradicted) filter (where alone), 0)::int),
+      'thirst', json_build_object('mean', round((sum(thirst_sum) / sum(thirst_weight))::numeric, 6),
+        'variance', round((1 / sum(thirst_weight))::numeric, 7)))
+    from by_crop) as taught,
   coalesce((select json_agg(json_build_array(id, case when mix is null then crop_key end, pace_mean, pace_variance,
       thirst_mean, thirst_variance, reliable_mean, reliable_variance, cues_told, cues_left,
       answers_given, answers_contradicted) order by id)
@@ -63,29 +70,35 @@ export const learnedColumns = (tx: Tx) => tx`
       and (coalesce(pace_variance, thirst_variance, reliable_variance) is not null or cues_told + cues_left > 0)), '[]') as under_way`;
 
 /** Several normal observations of one thing as one: mean and variance. */
-const product = (tx: Tx, of: 'pace' | 'reliable' | 'yield', as = '') => {
+const product = (tx: Tx, of: 'pace' | 'reliable' | 'yield') => {
   const [mean, variance] = [tx(`${of}_mean`), tx(`${of}_variance`)];
-  return tx`round((sum(${mean} / ${variance}) / sum(1 / ${variance}))::numeric, 6) as ${tx(`${as}mean`)},
-    round((1 / sum(1 / ${variance}))::numeric, 7) as ${tx(`${as}variance`)}`;
+  return tx`round((sum(${mean} / ${variance}) / sum(1 / ${variance}))::numeric, 6) as ${mean},
+    round((1 / sum(1 / ${variance}))::numeric, 7) as ${variance}`;
 };
 
-/** In how many sowings a cue was told, and left. */
-const counted = (tx: Tx, bit: 1 | 2 | 4) =>
-  tx`json_build_array(count(*) filter (where cues_told & ${bit} > 0), count(*) filter (where cues_left & ${bit} > 0))`;
+type Bit = 1 | 2 | 4;
+
+/** In how many sowings a cue was told, or left. */
+const counted = (tx: Tx, what: 'told' | 'left', bit: Bit) =>
+  tx`count(*) filter (where ${tx(`cues_${what}`)} & ${bit} > 0) as ${tx(`${what}_${bit}`)}`;
+
+const summed = (tx: Tx, bit: Bit) =>
+  tx`json_build_array(coalesce(sum(${tx(`told_${bit}`)}) filter (where alone), 0)::int,
+    coalesce(sum(${tx(`left_${bit}`)}) filter (where alone), 0)::int)`;
 
 const gaussian = (mean: number | null, variance: number | null): Gaussian | null =>
   mean !== null && variance !== null ? { mean, variance } : null;
 
 /** What trays taught of their crops' yields, from its row. */
-const yieldsOf = ({ yields }: LearnedRow): YieldLearned =>
-  yields.map(({ crop_key, mean, variance, trays }) => ({
+const yieldsOf = ({ taught }: LearnedRow): YieldLearned =>
+  taught.yields.map(({ crop_key, mean, variance, trays }) => ({
     cropKey: crop_key,
     message: { mean, variance },
     trays
   }));
 
 /** What trays taught of their crops' pace, from its row. */
-const learnedOf = ({ ended, under_way, cues, slips }: LearnedRow): Learned => ({
+const learnedOf = ({ taught: { ended, cues, slips }, under_way }: LearnedRow): Learned => ({
   ended: ended.map((of) => ({
     cropKey: of.crop_key,
     message: gaussian(of.mean, of.variance),
@@ -126,8 +139,8 @@ const learnedOf = ({ ended, under_way, cues, slips }: LearnedRow): Learned => ({
 });
 
 /** What trays taught of how fast water goes, from their row. */
-const thirstOf = ({ thirst_ended, under_way }: LearnedRow): ThirstLearned => ({
-  ended: thirst_ended.mean === null ? null : { mean: thirst_ended.mean, variance: thirst_ended.variance },
+const thirstOf = ({ taught: { thirst }, under_way }: LearnedRow): ThirstLearned => ({
+  ended: thirst.mean === null ? null : { mean: thirst.mean, variance: thirst.variance },
   underWay: under_way.flatMap(([sowingId, , , , mean, variance]) =>
     mean !== null && variance !== null ? [{ sowingId, message: { mean, variance } }] : []
   )

@@ -204,11 +204,11 @@ export async function listSowings(
 
 /** The last sowing of each crop. */
 export async function listLatest(tx: Tx): Promise<SowingSetup[]> {
-  const rows = await tx<
-    SowingRow[]
-  >`select distinct on (s.crop_key) ${columnsWith(tx, tx`null`, tx`false`)} from sowings s
+  const rows = await tx<SowingRow[]>`with latest as materialized (
+      select distinct on (crop_key) id from sowings where mix is null and sown_at is not null order by crop_key, sown_at desc)
+    select ${columnsWith(tx, tx`null`, tx`false`)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
-    where s.mix is null and s.sown_at is not null order by s.crop_key, s.sown_at desc`;
+    where s.id in (select id from latest) order by s.crop_key`;
   return recordsOf(tx, rows).map(({ setup }) => setup);
 }
 
