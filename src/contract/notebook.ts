@@ -111,7 +111,8 @@ export interface NotebookRow {
   id: string;
   cropKey: string;
   mix: MixPart[] | null;
-  container: string;
+  /** Null where nobody said what it grew in. */
+  container: string | null;
   count: number;
   medium: MediumKind;
   mediumName: string | null;
@@ -123,7 +124,8 @@ export interface NotebookRow {
   lost: LossReason | null;
   days: number | null;
   openedD: number | null;
-  seedG: number;
+  /** Null where it was assumed. */
+  seedG: number | null;
   cutG: number;
   perM2: number | null;
   perSeed: number | null;

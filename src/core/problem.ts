@@ -63,8 +63,12 @@ export interface Problems {
   'past-no-columns': { names: readonly string[] };
   'past-no-crop': { typed: string };
   'past-not-sown': Record<never, never>;
+  'past-day-unread': { typed: string };
   'past-day-cannot-be': { typed: string };
+  'past-too-much': { typed: string };
+  'past-no-count': { typed: string };
   'past-no-number': { typed: string };
+  'past-no-end': Record<never, never>;
   'past-cut-no-day': Record<never, never>;
 }
 

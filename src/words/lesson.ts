@@ -1,7 +1,8 @@
 import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { Lesson } from '$core/growth/learned.ts';
 
-const percent = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
+/** A share without its sign, in whole percents. */
+export const percentWords = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
 const side = (share: number): string => (share < 0 ? 'faster' : 'slower');
 
 /** What a household has learned of a crop: “radish here runs 8 % slower than the book, from 5 trays”. */
@@ -9,22 +10,22 @@ export function lessonWords(name: string, { slower, low, high, trays }: Lesson):
   const from = trays === 1 ? 'one tray' : `${trays} trays`;
   const range =
     low < 0 && high > 0
-      ? `${percent(low)} faster to ${percent(high)} slower`
-      : `${percent(Math.abs(low) < Math.abs(high) ? low : high)} to ${percent(Math.abs(low) < Math.abs(high) ? high : low)} ${side(slower)}`;
+      ? `${percentWords(low)} faster to ${percentWords(high)} slower`
+      : `${percentWords(Math.abs(low) < Math.abs(high) ? low : high)} to ${percentWords(Math.abs(low) < Math.abs(high) ? high : low)} ${side(slower)}`;
   const mid =
     Math.abs(slower) < 0.015
       ? 'runs as the book says'
-      : `runs ${percent(slower)} ${side(slower)} than the book`;
+      : `runs ${percentWords(slower)} ${side(slower)} than the book`;
   return `${name} here ${mid}, from ${from} (likely ${range}).`;
 }
 
 /** What a household's trays give of a crop against the book: “Radish here gives 12 % more than the book, from 7 weighed trays”. */
 export function yieldLessonWords(name: string, { low, mid, high }: YieldFactor, trays: number): string {
-  const more = (factor: number) => `${percent(factor - 1)} ${factor < 1 ? 'less' : 'more'}`;
+  const more = (factor: number) => `${percentWords(factor - 1)} ${factor < 1 ? 'less' : 'more'}`;
   const from = trays === 1 ? 'one weighed tray' : `${trays} weighed trays`;
   return `${name} here gives ${Math.abs(mid - 1) < 0.015 ? 'what the book says' : `${more(mid)} than the book`}, from ${from} (a tray likely ${more(low)} to ${more(high)}).`;
 }
 
 /** The same in few words: `here 8 % slower`. */
 export const lessonShort = ({ slower, trays }: Lesson): string =>
-  `${Math.abs(slower) < 0.015 ? 'here as the book says' : `here ${percent(slower)} ${side(slower)}`}, ${trays === 1 ? '1 tray' : `${trays} trays`}`;
+  `${Math.abs(slower) < 0.015 ? 'here as the book says' : `here ${percentWords(slower)} ${side(slower)}`}, ${trays === 1 ? '1 tray' : `${trays} trays`}`;

@@ -2,7 +2,7 @@ import type { NotebookColumn, NotebookRow, Outcome } from '$contract/notebook.ts
 import { figure, mass, seedMass, volume, yieldPerArea } from '$core/units/format.ts';
 import { LOSS_WORDS } from './events.ts';
 import { MEDIUM_WORDS } from './media.ts';
-import { shortDate, type Locale } from './time.ts';
+import { dateWithYear, type Locale } from './time.ts';
 
 export const COLUMN_WORDS: Record<NotebookColumn, string> = {
   crop: 'Crop',
@@ -33,9 +33,6 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
 export const isFigure = (column: NotebookColumn): boolean =>
   ['days', 'opened', 'cut', 'perArea', 'perSeed', 'seed', 'water', 'eaten', 'thrown'].includes(column);
 
-const year = (at: number, { zone }: Locale): string =>
-  new Intl.DateTimeFormat('en', { timeZone: zone, year: 'numeric' }).format(at);
-
 /** What stands in a column of a sowing's line, but for its crop. */
 export function cellWords(
   row: NotebookRow,
@@ -47,7 +44,7 @@ export function cellWords(
   const days = (value: number | null) => (value === null ? '' : String(Math.round(value)));
   switch (column) {
     case 'sown':
-      return `${shortDate(row.sownAt, locale)} ${year(row.sownAt, locale)}${row.sown ? '' : ' (planned)'}`;
+      return `${dateWithYear(row.sownAt, locale)}${row.sown ? '' : ' (planned)'}`;
     case 'days':
       return days(row.days);
     case 'opened':
@@ -59,9 +56,9 @@ export function cellWords(
     case 'perSeed':
       return row.perSeed === null ? '' : figure(row.perSeed);
     case 'seed':
-      return seedMass(row.seedG, units);
+      return row.seedG === null ? '' : seedMass(row.seedG, units);
     case 'container':
-      return `${row.count > 1 ? `${row.count} × ` : ''}${row.container}`;
+      return row.container === null ? '' : `${row.count > 1 ? `${row.count} × ` : ''}${row.container}`;
     case 'medium':
       return row.mediumName ?? MEDIUM_WORDS[row.medium];
     case 'method':

@@ -88,15 +88,24 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
     `This list has ${lines} lines. Import at most ${most} at a time: split the file.`,
   'past-no-header': () => 'The first line must name the columns, such as: crop,sown,harvested,grams',
   'past-no-columns': ({ names }) =>
-    `The first line names ${names.join(', ')}: say which column is the crop, and which the day it was sown.`,
+    `The first line names ${names.join(', ')}. Choose which column is the crop and which is the sowing date.`,
   'past-no-crop': ({ typed }) =>
     typed === ''
       ? 'No crop is named in this line.'
-      : `No crop here is called “${typed}”: name it as the library does, or add it as a crop of your own.`,
-  'past-not-sown': () => 'This line says no day on which it was sown.',
-  'past-day-cannot-be': ({ typed }) => `“${typed}” cannot be: it lies ahead, or before it was sown.`,
-  'past-no-number': ({ typed }) => `“${typed}” is no figure over 0, such as 120 or 120,5.`,
-  'past-cut-no-day': () => 'It gave grams, but no day says when it was cut.'
+      : `No crop is called “${typed}”. Choose above which crop it is, or add it as a crop of your own.`,
+  'past-not-sown': () => 'This line has no sowing date.',
+  'past-day-unread': ({ typed }) =>
+    `“${typed}” isn’t a date Brote can read. Write it as 4 Dec 2025 or 2025-12-04.`,
+  'past-day-cannot-be': ({ typed }) =>
+    `“${typed}” is in the future or before the sowing date. Check the dates of this line.`,
+  'past-no-number': ({ typed }) =>
+    `“${typed}” isn’t a number with a unit Brote knows, such as 120, 120.5 g or 4 oz.`,
+  'past-too-much': ({ typed }) =>
+    `“${typed}” is too much for one sowing at home. Check the number and its unit.`,
+  'past-no-count': ({ typed }) => `“${typed}” isn’t a number of trays. Write a whole number from 1 to 60.`,
+  'past-no-end': () =>
+    'This line doesn’t say when it was cut or ready, or that it was lost. Add one of them.',
+  'past-cut-no-day': () => 'It has a yield but no date when it was cut.'
 };
 
 /** A problem in words: what is wrong, and what to do. */

@@ -56,17 +56,18 @@ export function chosenWords(
     case 'light':
       return LIGHT[chosen.light];
     case 'density': {
+      if (chosen.density === null) return 'not known';
       const figure = Math.round(chosen.density * 10) / 10;
       return units === 'us'
         ? `${Math.round(chosen.density * 6.4516 * 10) / 10} seeds/in²`
         : `${figure} seeds/cm²`;
     }
     case 'seedG':
-      return `${Math.round(chosen.seedG * 10) / 10} g`;
+      return chosen.seedG === null ? 'not known' : `${Math.round(chosen.seedG * 10) / 10} g`;
     case 'soakH':
       return chosen.soakH > 0 ? `${Math.round(chosen.soakH)} h` : 'not soaked';
     default:
-      return chosen[choice];
+      return chosen[choice] ?? 'not known';
   }
 }
 

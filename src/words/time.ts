@@ -31,6 +31,14 @@ const weekday = (at: number, locale: Locale): string => format(at, locale, { wee
 export const shortDate = (at: number, locale: Locale): string =>
   format(at, locale, { weekday: 'short', day: 'numeric', month: 'short' });
 
+/** `Thu 26 Nov 2026`, for what may be of any year. */
+export const dateWithYear = (at: number, locale: Locale): string =>
+  `${shortDate(at, locale)} ${format(at, locale, { year: 'numeric' })}`;
+
+/** `26 Nov 2026`. */
+export const dateAlone = (at: number, locale: Locale): string =>
+  format(at, locale, { day: 'numeric', month: 'short', year: 'numeric' });
+
 /** Whole calendar days from `now` to `at` in the household's zone. */
 export const daysAway = (at: number, now: number, zone: string): number => zoneOf(zone).daysBetween(now, at);
 

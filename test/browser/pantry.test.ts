@@ -151,7 +151,7 @@ describe('from the cut to the plate', () => {
     await page.locator('canvas').waitFor();
   });
 
-  it('takes the household out, empties it and brings it back; and takes a list of before, asking what its days mean', async () => {
+  it('takes the household out, empties it and brings it back', async () => {
     const page = await stage.page(DESK);
     await open(page, stage, '/household/data');
     const [download] = await Promise.all([
@@ -180,20 +180,66 @@ describe('from the cut to the plate', () => {
       page.getByRole('link', { name: 'The whole household' }).click()
     ]);
     expect(readFileSync(await again.path()).equals(before)).to.equal(true);
+  });
 
+  it('imports a list of past sowings: asks once about days and names, shows what they teach, and doubles nothing', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/household/data');
+    await page.getByRole('link', { name: 'Import past sowings' }).click();
+    // 130 lines: two parts.
+    const days = Array.from(
+      { length: 128 },
+      (_, index) => `Radish;${1 + (index % 9)}/${1 + (index % 4)}/2025;;mould`
+    );
+    const text = [
+      'Crop;Sown;Harvested;Lost;Harvest (g)',
+      ...days,
+      'Peas;2025-03-03;2025-03-13;;120',
+      'Moonweed;5/3/2025;;mould;'
+    ].join('\n');
+    await page.getByLabel('Or paste the list').fill(text);
+    await page.getByRole('button', { name: 'Check the list' }).click();
+    await page.getByText('Choose how dates are written first.').waitFor();
+    await page.getByRole('radio', { name: 'day, month, year' }).check();
+    await page.getByRole('heading', { name: '128 sowings to import' }).waitFor();
+    await page.getByText('2 lines wait for the name of the crop.').waitFor();
+    await page.getByLabel('Peas (1 line)').selectOption({ label: 'Pea shoots' });
+    await page.getByLabel('Moonweed (1 line)').selectOption({ label: 'Leave out' });
+    await page.getByText('1 line left out.').waitFor();
+    await page.getByRole('cell', { name: '1 Jan 2025' }).first().waitFor();
+    await page.getByRole('button', { name: 'See what Brote learns' }).click();
+    const peas = page.getByRole('row', { name: /^Pea shoots/ });
+    await peas.getByText('nothing new: no yield, or the container isn’t known').waitFor();
+    // Choosing what they grew in lets the peas teach.
+    await page.getByLabel('They grew in').selectOption({ index: 1 });
+    await page.getByRole('button', { name: 'See what Brote learns' }).click();
+    await peas.getByText(/than the book|as the book says/).waitFor();
+    await expectAccessible(page);
+
+    // Broken off after its first part, it goes on when it is sent again.
+    let parts = 0;
+    await page.route('**/api/data/past', (route) =>
+      (parts += 1) === 2 ? route.abort('internetdisconnected') : route.continue()
+    );
+    await page.getByRole('button', { name: 'Import 129 sowings' }).click();
     await page
-      .getByLabel('Or paste it here')
-      .fill('Crop;Sown;Harvested;Yield\nRadish;5/3/2026;9/3/2026;120,5\nMoonweed;5/3/2026;;\n');
-    await page.getByRole('button', { name: 'Look at it' }).click();
-    await page.getByRole('radio', { name: 'the month first' }).check();
-    await page.getByText('1 sowing can be taken, 1 cannot.').waitFor();
-    await page.getByText('No crop here is called “Moonweed”').waitFor();
-    await page.getByRole('radio', { name: 'the day first' }).check();
-    await page.getByRole('cell', { name: /Thu,? 5 Mar/ }).waitFor();
-    await page.getByRole('button', { name: 'Take 1' }).click();
-    await page.getByText('1 sowing taken.').waitFor();
-    await page.getByRole('button', { name: 'Take 1' }).click();
-    await page.getByText('1 were here already').waitFor();
+      .getByText('100 of 129 are in the notebook. Import again to add the others; none will be doubled.')
+      .waitFor();
+    await page.getByRole('button', { name: 'Import 129 sowings' }).click();
+    await page.getByText('29 sowings imported. The other 100 were already in the notebook.').waitFor();
+    await page.getByRole('button', { name: 'See what Brote learns' }).waitFor({ state: 'detached' });
+  });
+
+  it('says of a line what is wrong with it, at phone width', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/household/data/import');
+    await page
+      .getByLabel('Or paste the list')
+      .fill('crop,sown,cut\nradish,soon,2026-03-09\nradish,2026-03-01,2026-03-09\n');
+    await page.getByRole('button', { name: 'Check the list' }).click();
+    await page.getByText('Line 2: “soon” isn’t a date Brote can read.').waitFor();
+    await page.getByRole('heading', { name: '1 sowing to import' }).waitFor();
+    await expectAccessible(page);
   });
 });
 

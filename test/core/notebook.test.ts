@@ -1,17 +1,14 @@
 import { expect } from 'chai';
-import { CROPS } from '../../src/core/crops/library.ts';
 import { differing, verdictOf } from '../../src/core/notebook/compare.ts';
 import { factsOfStory, type StoryFacts } from '../../src/core/notebook/facts.ts';
 import { gramsOf, milestonesOf } from '../../src/core/notebook/milestones.ts';
-import { guessColumns, readPastCsv, type PastLine } from '../../src/core/notebook/pastCsv.ts';
 import { project } from '../../src/core/sowing/project.ts';
-import { DAY, HOUR, zoneOf } from '../../src/core/time/zone.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { notebookAddress, readNotebookQuery } from '../../src/contract/notebook.ts';
 import { verdictWords } from '../../src/words/story.ts';
 import { event, home, radishTray, SOWN, sown } from '../support/household.ts';
 
-const ZONE = zoneOf('Europe/Madrid');
 const grown = (netG: number) => [
   sown(),
   event(60, { type: 'uncovered' }),
@@ -31,12 +28,15 @@ const story = (
   came: { ...base.came, gPerM2 }
 });
 
+const DENSITY = base.chosen.density ?? NaN;
+
 describe('sowings set side by side', () => {
   it('are told apart by what was chosen, and not by what a kitchen cannot tell', () => {
-    expect(differing([story(1), story(2, { density: base.chosen.density * 1.05 })])).to.deep.equal([]);
-    expect(
-      differing([story(1), story(2, { density: base.chosen.density * 1.3, light: 'sill' })])
-    ).to.deep.equal(['light', 'density']);
+    expect(differing([story(1), story(2, { density: DENSITY * 1.05 })])).to.deep.equal([]);
+    expect(differing([story(1), story(2, { density: DENSITY * 1.3, light: 'sill' })])).to.deep.equal([
+      'light',
+      'density'
+    ]);
     expect(verdictOf([story(1), story(2)]).kind).to.equal('alike');
     expect(verdictOf([story(1), story(2, { crop: 'Kale' })]).kind).to.equal('crops');
     const three = [story(1), story(2, { light: 'sill' }), story(3, { light: 'dark' })];
@@ -107,88 +107,6 @@ describe('plan against fact', () => {
     const unseen = milestonesOf(expected, project(home, radishTray(), [sown()]));
     expect(unseen.filter(({ seen }) => seen).map(({ milestone }) => milestone)).to.deep.equal(['sown']);
     expect(gramsOf(expected, project(home, radishTray(), grown(120))).was).to.equal(120);
-  });
-});
-
-describe('a list of past sowings', () => {
-  const now = Date.parse('2026-11-23T12:00Z');
-  const read = (text: string, how: Partial<Parameters<typeof readPastCsv>[3]> = {}) =>
-    readPastCsv(text, ZONE, CROPS, { by: null, order: null, now, ...how });
-  const lines = (text: string, how = {}): PastLine[] => {
-    const came = read(text, how);
-    if (came.ok !== true) throw new Error(JSON.stringify(came));
-    return came.lines;
-  };
-  const code = (line: PastLine | undefined) => (line?.ok === false ? line.problem.code : 'ok');
-
-  it('is read by its heads, in the languages people write them in', () => {
-    expect(guessColumns(['Crop', 'Sown', 'Harvested', 'Yield (g)', 'Notes'])).to.include({
-      crop: 0,
-      sown: 1,
-      cut: 2,
-      grams: 3,
-      note: 4
-    });
-    expect(guessColumns(['Cultivo', 'Siembra', 'Cosecha', 'Rendimiento'])).to.include({
-      crop: 0,
-      sown: 1,
-      cut: 2,
-      grams: 3
-    });
-    expect(guessColumns(['Sorte', 'Aussaat', 'Ernte', 'Ertrag'])).to.include({
-      crop: 0,
-      sown: 1,
-      cut: 2,
-      grams: 3
-    });
-    expect(read('a,b\n1,2\n').ok).to.equal(false);
-    expect(read('crop').ok).to.equal(false);
-  });
-
-  it('takes days of any order, and asks where they can be read two ways', () => {
-    const day = (typed: string, how = {}) => {
-      const [line] = lines(`crop;sown\nradish;${typed}\n`, how);
-      return line?.ok ? ZONE.date(line.past.sownAt).toString() : code(line);
-    };
-    expect(day('2026-03-05')).to.equal('2026-03-05');
-    expect(day('5.3.2026')).to.equal('2026-03-05');
-    expect(day('25/3/2026')).to.equal('2026-03-25');
-    expect(day('3/25/2026')).to.equal('2026-03-25');
-    expect(read('crop;sown\nradish;5/3/2026\n').ok).to.equal('ask-order');
-    expect(day('5/3/2026', { order: 'day-first' })).to.equal('2026-03-05');
-    expect(day('5/3/2026', { order: 'month-first' })).to.equal('2026-05-03');
-    expect(day('2026-02-30')).to.equal('time-unread');
-    expect(day('2026-12-24')).to.equal('past-day-cannot-be');
-  });
-
-  it('says of each line what is wrong with it, and takes the others', () => {
-    const came = lines(
-      [
-        'crop;sown;harvested;yield;lost',
-        'Radish;2026-03-01;2026-03-09;120,5;',
-        'Moonweed;2026-03-01;;;',
-        'radish;;;;',
-        'radish;2026-03-09;2026-03-01;100;',
-        'radish;2026-03-01;2026-03-09;much;',
-        'radish;2026-03-01;;100;',
-        '',
-        'Raphanus sativus;2026-04-01;2026-04-05;;mould'
-      ].join('\r\n')
-    );
-    expect(came.map(({ line }) => line)).to.deep.equal([2, 3, 4, 5, 6, 7, 9]);
-    expect(came.map(code)).to.deep.equal([
-      'ok',
-      'past-no-crop',
-      'past-not-sown',
-      'past-day-cannot-be',
-      'past-no-number',
-      'past-cut-no-day',
-      'ok'
-    ]);
-    const [first, last] = [came[0]!, came.at(-1)!];
-    if (!first.ok || !last.ok) throw new Error('They were read.');
-    expect(first.past).to.include({ cropKey: 'radish', cutG: 120.5, lost: null });
-    expect(last.past.lost).to.equal('mould');
   });
 });
 

@@ -3,11 +3,11 @@ import { expect } from 'chai';
 import { readNotebookQuery } from '../../src/contract/notebook.ts';
 import { areaCm2 } from '../../src/core/supplies/containers/container.ts';
 import type { EventBody } from '../../src/core/sowing/event.ts';
-import type { PastSowing } from '../../src/core/notebook/pastCsv.ts';
+import type { PastSowing } from '../../src/core/notebook/past/pastSowing.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { recordEvents } from '../../src/server/app/recordEvents.ts';
-import { takePast } from '../../src/server/app/takePast.ts';
+import { NoPlace, pastTeaches, takePast } from '../../src/server/app/takePast.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { householdFacts } from '../../src/server/households/facts.ts';
 import { keepPrice, readPrices } from '../../src/server/households/prices.ts';
@@ -16,7 +16,6 @@ import { yearInFigures } from '../../src/server/notebook/year.ts';
 import { listKeptContainers } from '../../src/server/sowings/containers.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing, listForRound, listInPantry, listUnderWay } from '../../src/server/sowings/sowings.ts';
-import { findHousehold } from '../../src/server/households/household.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { radishTray } from '../support/household.ts';
@@ -168,48 +167,100 @@ describe('what is harvested', () => {
     expect(new Set(gathered).size).to.equal(all);
   });
 
-  it('is of before as well: a list taken twice is taken once, stands in the notebook and teaches', async () => {
-    const other = await household('Downstairs');
+  describe('before Brote', () => {
     const past: PastSowing = {
       cropKey: 'radish',
       sownAt: Date.parse('2026-03-01T11:00Z'),
-      openedAt: null,
+      openedAt: Date.parse('2026-03-08T11:00Z'),
       cutAt: Date.parse('2026-03-08T11:00Z'),
       cutG: 140,
-      seedG: null,
-      lengthCm: 30,
-      widthCm: 20,
+      seedG: 12,
+      container: { lengthCm: 30, widthCm: 20 },
+      count: 1,
       medium: 'hemp-mat',
-      place: null,
+      placeId: null,
       lost: null,
-      note: 'of the old shelf'
+      note: 'of the old shelf',
+      copy: 0
     };
-    const take = () =>
-      inHousehold(other.id, async (tx) =>
-        takePast(tx, await findHousehold(tx), randomUUID(), [
-          past,
-          past,
-          { ...past, cutG: null, cutAt: null, lost: 'mould' }
+    const moulded: PastSowing = { ...past, openedAt: null, cutG: null, lost: 'mould' };
+    const partOf = (placeId: string, ...sowings: PastSowing[]) => ({ sowings, placeId, containerId: null });
+    const take = ({ id, placeId }: typeof home, ...sowings: PastSowing[]) =>
+      inHousehold(id, (tx) => takePast(tx, sessionOf(id), partOf(placeId, ...sowings)));
+    const rowsOf = async ({ id }: typeof home, sort = 'sort=cut') =>
+      (await inHousehold(id, (tx) => searchNotebook(tx, readNotebookQuery(new URLSearchParams(sort))))).rows;
+
+    it('stands in the notebook and teaches; a list that is sent again adds nothing', async () => {
+      const other = await household('Downstairs');
+      expect(await take(other, past, moulded)).to.equal(2);
+      expect(await take(other, past, moulded)).to.equal(0);
+      // Two trays that a list tells apart by nothing are two.
+      expect(await take(other, past, { ...past, copy: 1 })).to.equal(1);
+      expect(
+        (await rowsOf(other)).map(({ cutG, lost, medium, seedG, perM2 }) => [
+          cutG,
+          lost,
+          medium,
+          seedG,
+          perM2 && Math.round(perM2)
         ])
+      ).to.deep.equal([
+        [140, null, 'hemp-mat', 12, 2333],
+        [140, null, 'hemp-mat', 12, 2333],
+        [0, 'mould', 'hemp-mat', 12, null]
+      ]);
+      expect((await inHousehold(other.id, listLessons)).yields).to.have.length(1);
+      // What is long clean asks for nothing.
+      expect(await inHousehold(other.id, listForRound)).to.have.length(0);
+      const year = await inHousehold(other.id, (tx) =>
+        yearInFigures(tx, zoneOf('Europe/Madrid'), 2026, Date.now())
       );
-    expect(await take()).to.equal(2);
-    expect(await take()).to.equal(0);
-    const { rows } = await inHousehold(other.id, (tx) =>
-      searchNotebook(tx, readNotebookQuery(new URLSearchParams('sort=cut')))
-    );
-    expect(rows.map(({ cutG, lost, medium }) => [cutG, lost, medium])).to.deep.equal([
-      [140, null, 'hemp-mat'],
-      [0, 'mould', 'hemp-mat']
-    ]);
-    expect((await inHousehold(other.id, listLessons)).yields).to.have.length(1);
-    // What is long clean asks for nothing.
-    expect(await inHousehold(other.id, listForRound)).to.have.length(0);
-    const year = await inHousehold(other.id, (tx) =>
-      yearInFigures(tx, zoneOf('Europe/Madrid'), 2026, Date.now())
-    );
-    expect(year!.months).to.deep.equal([{ month: '2026-03', cropKey: 'radish', cutG: 140 }]);
-    expect(year!.losses).to.deep.equal([{ lost: 'mould', sowings: 1 }]);
-    expect(year!.crops[0]).to.include({ sowings: 2, lost: 1, cutG: 140 });
+      expect(year!.months).to.deep.equal([{ month: '2026-03', cropKey: 'radish', cutG: 280 }]);
+      expect(year!.losses).to.deep.equal([{ lost: 'mould', sowings: 1 }]);
+      expect(year!.crops[0]).to.include({ sowings: 3, lost: 1, cutG: 280 });
+    });
+
+    it('teaches no yield, and shows none, where nobody knows what it grew in', async () => {
+      const other = await household('Attic');
+      expect(await take(other, { ...past, container: null, seedG: null })).to.equal(1);
+      const [row] = await rowsOf(other);
+      expect(row).to.include({ cutG: 140, perM2: null, perSeed: null, seedG: null, container: null });
+      const { learned, yields } = await inHousehold(other.id, listLessons);
+      expect(yields).to.deep.equal([]);
+      expect(learned.ended).to.have.length(1);
+      // What was only assumed is not offered to sow in.
+      expect(await inHousehold(other.id, listKeptContainers)).to.deep.equal([]);
+      for (const sort of ['perArea', 'perSeed', 'seed', 'container'])
+        expect(await rowsOf(other, `sort=${sort}`), sort).to.have.length(1);
+    });
+
+    it('says beforehand what it will teach, and teaches just that', async () => {
+      const other = await household('Shed');
+      const before = await inHousehold(other.id, (tx) =>
+        pastTeaches(tx, sessionOf(other.id), partOf(other.placeId, past, moulded))
+      );
+      expect(await rowsOf(other)).to.deep.equal([]);
+      await take(other, past, moulded);
+      const { learned, yields } = await inHousehold(other.id, listLessons);
+      expect(before).to.have.length(1);
+      expect(before[0]).to.include({ cropKey: 'radish', sowings: 2, weighed: 1 });
+      expect(before[0]!.pace).to.deep.equal(learned.ended[0]!.message);
+      expect(before[0]!.paced).to.equal(learned.ended[0]!.trays);
+      expect(before[0]!.yields).to.deep.equal(yields[0]!.message);
+    });
+
+    it('does not count as lost where it was cut and not weighed', async () => {
+      const other = await household('Loft');
+      await take(other, { ...past, cutG: null });
+      expect((await rowsOf(other))[0]).to.include({ cutG: 0, lost: null, perM2: null });
+      expect((await inHousehold(other.id, listLessons)).yields).to.deep.equal([]);
+    });
+
+    it('needs a place of the household', async () => {
+      const other = await household('Barn');
+      const refused = await take({ ...other, placeId: home.placeId }, past).catch((error: unknown) => error);
+      expect(refused).to.be.instanceOf(NoPlace);
+    });
   });
 
   it('has prices of its own household', async () => {

@@ -114,6 +114,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/ahead/seed',
     '/household/money',
     '/household/data',
+    '/household/data/import',
     '/household',
     '/household/reminders',
     '/household/people',
@@ -337,10 +338,26 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   form('/household/money?/forget', '/household/money?/forget', { of: 'shop', key: 'radish' });
   form('/household/data?/empty', '/household/data?/empty', { name: 'not its name' });
   json('/api/data/past', '/api/data/past', {
-    text: 'crop,sown,cut,grams\nradish,2026-01-02,2026-01-10,120\n',
-    by: { crop: 0, sown: 1, cut: 2, grams: 3 },
-    order: 'day-first',
-    take: false
+    sowings: [
+      {
+        cropKey: 'radish',
+        sownAt: Date.UTC(2026, 0, 2, 12),
+        openedAt: null,
+        cutAt: Date.UTC(2026, 0, 10, 12),
+        cutG: 120,
+        seedG: 12,
+        container: { lengthCm: 25, widthCm: 18 },
+        count: 1,
+        medium: 'coir',
+        placeId: null,
+        lost: null,
+        note: 'sunny',
+        copy: 0
+      }
+    ],
+    placeId: ids.place,
+    containerId: null,
+    dry: false
   });
   all.push({
     name: 'POST /api/data/import',

@@ -7,12 +7,14 @@ import { wholeYieldG } from './expected.ts';
 
 /**
  * What a sowing that was cut says of its household's yields: what its first growth gave against what was expected of the
- * shares that were cut, each at its time. Null for one that still stands, was lost, or was cut when nothing is promised.
+ * shares that were cut, each at its time. Null for one that still stands, was lost, was cut when nothing is promised, or grew in
+ * nobody knows what.
  * @param sowing as one of a new household, so that nothing learned is learned twice
  */
 export function yieldTaught(sowing: Projected): Gaussian | null {
   const { state, forecast, firstGrowth } = sowing;
   const cuts = state.cuts.filter(({ growth }) => growth === 0);
+  if (sowing.setup.assumed?.includes('container')) return null;
   if (state.lost !== null || cuts.length === 0 || (state.stage !== 'ended' && state.growth === 0))
     return null;
   const grown = firstGrowth ?? forecast;

@@ -61,7 +61,8 @@ export type Verdict =
     };
 
 const near = (one: StoryFacts['chosen'], other: StoryFacts['chosen'], choice: Chosen): boolean => {
-  if (choice === 'density') return Math.abs(Math.log(one.density / other.density)) < SAME_DENSITY;
+  if (choice === 'density' && one.density !== null && other.density !== null)
+    return Math.abs(Math.log(one.density / other.density)) < SAME_DENSITY;
   if (choice === 'soakH') return Math.abs(one.soakH - other.soakH) < SAME_SOAK_H;
   return one[choice] === other[choice];
 };

@@ -3,6 +3,7 @@ import { airAt } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
 import type { LossReason } from '../sowing/event.ts';
 import type { Projected } from '../sowing/project.ts';
+import { ASSUMED } from '../sowing/sowing.ts';
 import { cutG, wateredG } from '../sowing/totals.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
@@ -17,15 +18,16 @@ export interface StoryFacts {
   lost: LossReason | null;
   chosen: {
     crop: string;
-    container: string;
+    /** Null where nobody said what it grew in; likewise the seed. */
+    container: string | null;
     medium: MediumKind;
     mediumId: string | null;
     method: string;
     place: string;
     light: Place['light']['kind'];
     /** Seeds to a cm2, at usual germination. */
-    density: number;
-    seedG: number;
+    density: number | null;
+    seedG: number | null;
     soakH: number;
     lotId: string | null;
   };
@@ -66,6 +68,7 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
   const cut = state.lost === null && gaveG > 0;
   const days = (at: Millis): number | null =>
     state.sownAt === null || !Number.isFinite(at) ? null : (at - state.sownAt) / DAY;
+  const [sized, weighed] = ASSUMED.map((what) => !setup.assumed?.includes(what));
   const soaked = state.soakedAt !== null && setup.soakStartAt !== null && setup.soakEndAt !== null;
   return {
     id: setup.id,
@@ -76,14 +79,14 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
     lost: state.lost,
     chosen: {
       crop: crop.name,
-      container: setup.container.name,
+      container: sized ? setup.container.name : null,
       medium: setup.medium,
       mediumId: setup.mediumId,
       method: method.name,
       place: placeAt(stays, state.litAt ?? -Infinity).name,
       light: sowing.place.light.kind,
-      density: setup.seedsPerCm2,
-      seedG: setup.seedG,
+      density: sized && weighed ? setup.seedsPerCm2 : null,
+      seedG: weighed ? setup.seedG : null,
       soakH: soaked ? (setup.soakEndAt! - setup.soakStartAt!) / HOUR : 0,
       lotId: setup.lotId
     },
@@ -93,8 +96,8 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
       openSeen: open.seen,
       firstCutD: state.cuts[0] ? days(state.cuts[0].at) : null,
       cutG: gaveG,
-      gPerM2: cut ? (gaveG / areaCm2) * 10_000 : null,
-      gPerGSeed: cut ? gaveG / setup.seedG : null,
+      gPerM2: cut && sized ? (gaveG / areaCm2) * 10_000 : null,
+      gPerGSeed: cut && weighed ? gaveG / setup.seedG : null,
       waterG: wateredG(state)
     }
   };

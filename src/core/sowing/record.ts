@@ -38,3 +38,7 @@ export const storyOf = (record: Pick<SowingRecord, 'setup' | 'log'>): Story => (
 /** The events of a record. */
 export const readLog = ({ log }: Pick<SowingRecord, 'log'>): SowingEvent[] =>
   (JSON.parse(log) as LogEntry[]).map(([id, at, by, taskKey, body]) => ({ id, at, by, taskKey, body }));
+
+/** The log that holds events, in the order they happened. */
+export const logOf = (events: readonly SowingEvent[]): string =>
+  JSON.stringify(events.map(({ id, at, by, taskKey, body }): LogEntry => [id, at, by, taskKey, body]));

@@ -7,6 +7,10 @@ import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
 import { blend, type MixPart } from '../crops/blend.ts';
 import type { Millis } from '../time/zone.ts';
 
+/** What nobody said of a past sowing, so that Brote assumed it: nothing that rests on it is shown or learned from. */
+export const ASSUMED = ['container', 'seed'] as const;
+export type Assumed = (typeof ASSUMED)[number];
+
 /** What was decided when a sowing was planned; it does not change afterwards. */
 export interface SowingSetup {
   id: string;
@@ -42,6 +46,8 @@ export interface SowingSetup {
   trayNo: number | null;
   /** The container it shares with another crop beside it; null where it has its containers to itself. */
   half: { trayId: string; besideKey: string } | null;
+  /** Absent where all of it was said. */
+  assumed?: readonly Assumed[];
 }
 
 /** Seed of one crop in a sowing. */

@@ -11,12 +11,7 @@ const LANGUAGES = ['en', 'es', 'fr', 'de', 'it', 'pt', 'nl', 'pl'];
 const BETWEEN = new Set(['de', 'del', 'of', 'the', 'den', 'der', 'le', 'el', 'il']);
 
 const folded = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[łŁ]/g, 'l')
-    .replace(/[.’']/g, '');
+  text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/[łŁ]/g, 'l').replace(/[.’']/g, '');
 
 /** The names that `Intl` gives a part of some dates, each with the index of its date. */
 function namesOf(dates: readonly Date[], of: 'month' | 'weekday'): ReadonlyMap<string, number> {
@@ -98,8 +93,7 @@ function assigned(
       ? { year: first, month: second, day: third }
       : { year: third, month: second, day: first };
   if (first.month !== null) return { year: third, month: first, day: second };
-  if (order === 'year-first')
-    return third.digits < 3 ? { year: first, month: second, day: third } : null;
+  if (order === 'year-first') return third.digits < 3 ? { year: first, month: second, day: third } : null;
   return order === 'day-first' || pointed
     ? { year: third, month: second, day: first }
     : { year: third, month: first, day: second };
@@ -122,6 +116,8 @@ export function readDay(text: string, order: DayOrder): Temporal.PlainDate | nul
   const month = found.month.month ?? (found.month.digits < 3 ? found.month.number : null);
   const day = found.day.digits < 3 ? found.day.number : null;
   if (year === null || month === null || day === null) return null;
+  // Most readings in a wrong order fail here, far sooner than by an exception.
+  if (month < 1 || month > 12 || day < 1 || day > 31) return null;
   try {
     return Temporal.PlainDate.from({ year, month, day }, { overflow: 'reject' });
   } catch {

@@ -6,21 +6,30 @@ import { DAY, type Millis } from '../../core/time/zone.ts';
 import { airBetween, CARRIED_D } from '../air/air.ts';
 import type { Tx } from '../db/connection.ts';
 import { Breath } from '../requests/breath.ts';
-import { derivedOf, keepDerived } from '../sowings/derived.ts';
+import { derivedOf, keepDerived, type Derived } from '../sowings/derived.ts';
+
+/** Works out what follows from some sowings and writes it down. */
+export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly SowingRecord[]): Promise<void> {
+  await keepDerived(tx, await derivedOfAll(tx, facts, records));
+}
 
 /**
- * Works out what follows from some sowings and writes it down. One that has ended is judged by the air until then, so
- * that it says the same whenever it is asked: later readings are not of its days.
+ * What follows from some sowings. One that has ended is judged by the air until then, so that it says the same whenever it is
+ * asked: later readings are not of its days.
  */
-export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly SowingRecord[]): Promise<void> {
+export async function derivedOfAll(
+  tx: Tx,
+  facts: HouseholdFacts,
+  records: readonly SowingRecord[]
+): Promise<Derived[]> {
   const airs = new Map<string, string | null>();
-  const derived = [];
+  const derived: Derived[] = [];
   const breath = new Breath();
   for (const record of records) {
     derived.push(derivedOf(await factsUntil(tx, facts, record, airs), record));
     await breath.taken();
   }
-  await keepDerived(tx, derived);
+  return derived;
 }
 
 /** What the household is to one sowing: that has ended, with the air of its own days and none after them. */

@@ -1,155 +1,157 @@
 import { v5 as namedId } from 'uuid';
-import { findCrop } from '../../core/crops/library.ts';
-import type { PastSowing } from '../../core/notebook/pastCsv.ts';
-import type { Place } from '../../core/places/place.ts';
-import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
-import type { SowingSetup } from '../../core/sowing/sowing.ts';
-import { areaCm2, SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
-import { completed, DEFAULT_METHOD, findMethod } from '../../core/supplies/methods/ready.ts';
-import { densityOf } from '../../core/supplies/seed/amount.ts';
-import { HOUR, type Millis } from '../../core/time/zone.ts';
-import { suggestedName } from '../../words/containers.ts';
-import type { Tx } from '../db/connection.ts';
+import { gatherTaught, type PastTaught } from '../../core/notebook/past/taught.ts';
+import type { PastSowing } from '../../core/notebook/past/pastSowing.ts';
+import { HOUR } from '../../core/time/zone.ts';
+import type { Container } from '../../core/supplies/containers/container.ts';
+import { completed, DEFAULT_METHOD, findMethod, isReady } from '../../core/supplies/methods/ready.ts';
 import { ownCropsOf } from '../crops/ownCrops.ts';
-import type { Household } from '../households/household.ts';
+import type { Tx } from '../db/connection.ts';
+import { householdFacts } from '../households/facts.ts';
 import { listPlaces } from '../households/places.ts';
+import { keepContainer, listKeptContainers, retireContainer } from '../sowings/containers.ts';
 import { insertEvents } from '../sowings/events.ts';
-import { listContainers } from '../sowings/containers.ts';
-import { addSowing } from '../sowings/sowings.ts';
+import type { Session } from '../sessions/sessions.ts';
+import { derivedOfAll } from './derive.ts';
+import { pastRecord, type PastHome, type PastRecord } from './pastRecords.ts';
 import { rebuild } from './rebuild.ts';
 
-/** What people grow in where nothing was said of it and the household has no container yet. */
-const USUAL: Container = { shape: 'rectangle', name: '', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 };
+/** A part of a list, and what stands for what it does not say. */
+export interface PastPart {
+  sowings: readonly PastSowing[];
+  placeId: string;
+  containerId: string | null;
+}
 
-/** Past sowings cannot be taken where nobody has said yet where trays stand. */
+/** The place where a list says its trays stood, or is taken to, is not the household's. */
 export class NoPlace extends Error {
   override readonly name = 'NoPlace';
 }
 
-/**
- * Keeps sowings of before Brote, so that they stand in the notebook and teach its forecasts. Each has an id of what it says:
- * taking the same list twice adds nothing.
- * @returns how many were new
- * @throws NoPlace where the household has no place
- */
-export async function takePast(
+/** @throws NoPlace */
+async function homeOf(
   tx: Tx,
-  household: Household,
-  memberId: string,
-  past: readonly PastSowing[]
-): Promise<number> {
-  const [places, containers, own] = await Promise.all([listPlaces(tx), listContainers(tx), ownCropsOf(tx)]);
-  const [place] = places;
-  if (!place) throw new NoPlace();
-  const ids = past.map((one) => namedId(JSON.stringify(one), household.id));
-  const known = new Set(
-    ids.length > 0
-      ? (await tx<{ id: string }[]>`select id from sowings where id in ${tx(ids)}`).map(({ id }) => id)
-      : []
-  );
-  const fresh = [...new Map(past.map((one, index) => [ids[index]!, one]))].filter(([id]) => !known.has(id));
-  for (const [id, one] of fresh) {
-    const setup = setupOf(id, one, { household, places, container: containers[0] ?? null, own });
-    await addSowing(tx, household.id, setup, {
-      memberId,
-      at: one.sownAt - HOUR,
-      containerId: namedId(`container ${JSON.stringify(setup.container)}`, household.id)
-    });
-    await insertEvents(
-      tx,
-      household.id,
-      eventsOf(id, one, memberId).map((event) => ({ sowingId: id, event }))
-    );
-  }
-  const added = fresh.map(([id]) => id);
-  for (let from = 0; from < added.length; from += 100)
-    await rebuild(tx, { ids: added.slice(from, from + 100) });
-  return added.length;
-}
-
-function setupOf(
-  id: string,
-  past: PastSowing,
-  {
-    household,
-    places,
-    container: usual,
-    own
-  }: {
-    household: Household;
-    places: readonly Place[];
-    container: Container | null;
-    own: Parameters<typeof findCrop>[1];
-  }
-): SowingSetup {
-  const crop = findCrop(past.cropKey, own)!;
-  const container = containerOf(past, usual, household);
-  const area = areaCm2(container);
-  const seedG = past.seedG ?? (area * crop.seedsPerCm2.usual * crop.thousandSeedWeightG) / 1000;
-  const method = findMethod(household.methodKey) ?? DEFAULT_METHOD;
-  const place = places.find(({ name }) => name.toLowerCase() === past.place?.toLowerCase()) ?? places[0]!;
+  { household, memberId }: Pick<Session, 'household' | 'memberId'>,
+  { placeId, containerId }: PastPart
+): Promise<PastHome> {
+  const [places, containers, ownCrops] = await Promise.all([
+    listPlaces(tx),
+    listKeptContainers(tx),
+    ownCropsOf(tx)
+  ]);
+  if (!places.some(({ id }) => id === placeId)) throw new NoPlace();
   return {
-    id,
-    cropKey: past.cropKey,
-    mix: null,
-    container,
-    count: 1,
-    areaShare: 1,
-    medium: past.medium ?? method.medium,
-    mediumId: null,
-    method: completed(method),
-    placeId: place.id,
-    lightPlaceId: null,
-    seedsPerCm2: densityOf(crop, area, seedG),
-    germinationPct: null,
-    seedG,
-    lotId: null,
-    soakStartAt: null,
-    soakEndAt: null,
-    sowAt: past.sownAt,
-    soakH: null,
-    stackOf: null,
-    trayNo: null,
-    half: null
+    householdId: household.id,
+    memberId,
+    units: household.units,
+    method: completed(findMethod(household.methodKey) ?? DEFAULT_METHOD),
+    ownCrops,
+    containers,
+    placeIds: new Set(places.map(({ id }) => id)),
+    placeId,
+    containerId
   };
 }
 
-/** The size that the list says, or that the household grows in most. */
-function containerOf(
-  { lengthCm, widthCm }: PastSowing,
-  usual: Container | null,
-  { units }: Household
-): Container {
-  const [least, most] = SIZE_BOUNDS.lengthCm;
-  const fits = (cm: number | null): cm is number => cm !== null && cm >= least && cm <= most;
-  const base = usual ?? USUAL;
-  if (!fits(lengthCm)) return base.name === '' ? { ...base, name: suggestedName(base, units) } : base;
-  const size: Omit<Container, 'name'> = fits(widthCm)
-    ? {
-        shape: 'rectangle',
-        lengthCm: Math.max(lengthCm, widthCm),
-        widthCm: Math.min(lengthCm, widthCm),
-        depthCm: 5,
-        cells: 1
+/** What a part of a list would teach, crop by crop. Nothing is written. */
+export async function pastTeaches(
+  tx: Tx,
+  session: Pick<Session, 'household' | 'memberId'>,
+  part: PastPart
+): Promise<PastTaught[]> {
+  const [home, facts] = await Promise.all([homeOf(tx, session, part), householdFacts(tx)]);
+  const derived = await derivedOfAll(
+    tx,
+    facts,
+    part.sowings.map((past) => pastRecord(home, past))
+  );
+  return gatherTaught(
+    derived.map(({ pace, reliable, yields }, index) => [
+      {
+        cropKey: part.sowings[index]!.cropKey,
+        sowings: 1,
+        pace,
+        reliable,
+        paced: pace || reliable ? 1 : 0,
+        yields,
+        weighed: yields ? 1 : 0
       }
-    : { shape: 'round', lengthCm, widthCm: lengthCm, depthCm: 8, cells: 1 };
-  return { ...size, name: suggestedName(size, units) };
+    ])
+  );
 }
 
-/** What happened, as far as the list says; its container has long been clean. */
-function eventsOf(sowingId: string, past: PastSowing, by: string): SowingEvent[] {
-  const events: SowingEvent[] = [];
-  const add = (at: Millis, body: EventBody) =>
-    events.push({ id: namedId(`${body.type} ${events.length}`, sowingId), at, by, taskKey: null, body });
-  const { sownAt, openedAt, cutAt, cutG, lost, note } = past;
-  add(sownAt, { type: 'sown', waterG: 0 });
-  if (openedAt !== null) add(openedAt, { type: 'looked', cue: 'windowOpen', reached: true });
-  if (note !== null) add(sownAt, { type: 'noted', text: note.slice(0, 2000) });
-  const ended = cutAt ?? openedAt ?? sownAt;
-  if (lost !== null) add(ended, { type: 'ended', reason: lost });
-  else if (cutAt !== null && cutG !== null)
-    add(cutAt, { type: 'cut', grossG: cutG, tareG: 0, share: 1, last: true });
-  else add(ended, { type: 'ended', reason: 'other' });
-  add(ended, { type: 'cleaned', step: 'dry' });
-  return events;
+/**
+ * Adds a part of a list of past sowings to the notebook, from where they teach. A part that is sent again adds nothing, so a list
+ * that was broken off is sent again from its first part.
+ * @returns how many were new
+ * @throws NoPlace
+ */
+export async function takePast(
+  tx: Tx,
+  session: Pick<Session, 'household' | 'memberId'>,
+  part: PastPart
+): Promise<number> {
+  const home = await homeOf(tx, session, part);
+  const records = part.sowings.map((past) => pastRecord(home, past));
+  const containers = await containerIds(tx, home, records);
+  const rows = records.map(({ setup }) => ({
+    id: setup.id,
+    crop_key: setup.cropKey,
+    container_id: containers.get(sizeOf(setup.container))!,
+    count: setup.count,
+    medium: setup.medium,
+    method_key: setup.method.key,
+    method: isReady(setup.method) ? null : setup.method,
+    place_id: setup.placeId,
+    seeds_per_cm2: setup.seedsPerCm2,
+    seed_g: setup.seedG,
+    sow_at: new Date(setup.sowAt).toISOString(),
+    created_at: new Date(setup.sowAt - HOUR).toISOString(),
+    assumed: setup.assumed ?? null
+  }));
+  const added = await tx<{ id: string }[]>`
+    insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, method, place_id, seeds_per_cm2, seed_g,
+      sow_at, created_at, created_by, area_share, tray_no, assumed)
+    select ${home.householdId}, r.id, r.crop_key, r.container_id, r.count, r.medium, r.method_key, r.method, r.place_id,
+      r.seeds_per_cm2, r.seed_g, r.sow_at, r.created_at, ${home.memberId}, 1, 1, r.assumed
+    from jsonb_to_recordset(${tx.json(rows as never)}) as r(id uuid, crop_key text, container_id uuid, count integer, medium text,
+      method_key text, method jsonb, place_id uuid, seeds_per_cm2 double precision, seed_g double precision, sow_at timestamptz,
+      created_at timestamptz, assumed jsonb)
+    on conflict (household_id, id) do nothing
+    returning id`;
+  const fresh = new Set(added.map(({ id }) => id));
+  if (fresh.size === 0) return 0;
+  await insertEvents(
+    tx,
+    home.householdId,
+    records.flatMap(({ setup, events }) =>
+      fresh.has(setup.id) ? events.map((event) => ({ sowingId: setup.id, event })) : []
+    )
+  );
+  await rebuild(tx, { ids: [...fresh] });
+  return fresh.size;
+}
+
+const sizeOf = ({ shape, lengthCm, widthCm, depthCm, cells }: Container): string =>
+  [shape, lengthCm, widthCm, depthCm, cells].join('|');
+
+/** The ids of the containers that records stand in, each added once where it is new. One that was only assumed is not offered. */
+async function containerIds(
+  tx: Tx,
+  { householdId, containers }: PastHome,
+  records: readonly PastRecord[]
+): Promise<ReadonlyMap<string, string>> {
+  const ids = new Map(containers.map((one) => [sizeOf(one), one.id]));
+  for (const { setup } of records) {
+    const size = sizeOf(setup.container);
+    if (ids.has(size)) continue;
+    const id = await keepContainer(
+      tx,
+      householdId,
+      namedId(`container ${size}`, householdId),
+      setup.container
+    );
+    if (setup.assumed?.includes('container')) await retireContainer(tx, id);
+    ids.set(size, id);
+  }
+  return ids;
 }

@@ -291,7 +291,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       created_at: must(time),
       created_by: id,
       cleaning: must(yes),
-      locked: yes
+      locked: yes,
+      assumed: array
     },
     key: ['id'],
     order: ['created_at', 'id'],

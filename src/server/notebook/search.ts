@@ -5,12 +5,13 @@ import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { folded } from '../../words/search.ts';
 import type { Tx } from '../db/connection.ts';
 import { rowsOf as rowsFrom } from '../db/rows.ts';
-import { AREA_CM2 } from './area.ts';
+import { AREA_CM2, SEED_G } from './area.ts';
 import { calendarDays } from './calendarDays.ts';
 
 /** Lines to a page. */
 export const PAGE = 25;
 
+const CONTAINER = `case when s.assumed ? 'container' then null else c.name end`;
 const BEGAN = 'coalesce(s.sown_at, s.sow_at)';
 const CUT = 's.lost is null and s.cut_g > 0';
 
@@ -22,9 +23,9 @@ const SORTED: Record<NotebookColumn, string> = {
   opened: calendarDays('s.sown_at', 's.opened_at'),
   cut: 's.cut_g',
   perArea: `case when ${CUT} then s.cut_g / ${AREA_CM2} end`,
-  perSeed: `case when ${CUT} then s.cut_g / s.seed_g end`,
-  seed: 's.seed_g',
-  container: 'c.name',
+  perSeed: `case when ${CUT} then s.cut_g / ${SEED_G} end`,
+  seed: SEED_G,
+  container: CONTAINER,
   medium: 's.medium',
   method: `coalesce(s.method->>'name', s.method_key)`,
   place: 'p.name',
@@ -63,7 +64,7 @@ interface Row {
   id: string;
   crop_key: string;
   mix: MixPart[] | null;
-  container: string;
+  container: string | null;
   count: number;
   medium: MediumKind;
   medium_name: string | null;
@@ -75,7 +76,7 @@ interface Row {
   lost: LossReason | null;
   days: number | null;
   opened_d: number | null;
-  seed_g: number;
+  seed_g: number | null;
   cut_g: number;
   per_m2: number | null;
   per_seed: number | null;
@@ -110,13 +111,13 @@ const rowOf = (row: Row): NotebookRow => ({
 });
 
 const columns = (tx: Tx) => tx`
-  s.id, s.crop_key, s.mix, c.name as container, s.count, s.medium, m.name as medium_name,
+  s.id, s.crop_key, s.mix, ${tx.unsafe(CONTAINER)} as container, s.count, s.medium, m.name as medium_name,
   coalesce(s.method->>'name', s.method_key) as method, p.name as place, ${tx.unsafe(BEGAN)} as began,
   s.sown_at is not null as sown, s.ended_at, s.lost,
   ${tx.unsafe(calendarDays('s.sown_at', 's.ended_at'))} as days,
   ${tx.unsafe(calendarDays('s.sown_at', 's.opened_at'))} as opened_d,
-  s.seed_g, s.cut_g, case when ${tx.unsafe(CUT)} then s.cut_g / ${tx.unsafe(AREA_CM2)} * 10000 end as per_m2,
-  case when ${tx.unsafe(CUT)} then s.cut_g / s.seed_g end as per_seed, s.watered_g, s.eaten_g, s.thrown_g`;
+  ${tx.unsafe(SEED_G)} as seed_g, s.cut_g, case when ${tx.unsafe(CUT)} then s.cut_g / ${tx.unsafe(AREA_CM2)} * 10000 end as per_m2,
+  case when ${tx.unsafe(CUT)} then s.cut_g / ${tx.unsafe(SEED_G)} end as per_seed, s.watered_g, s.eaten_g, s.thrown_g`;
 
 const joined = (tx: Tx) => tx`sowings s
   join containers c on c.household_id = s.household_id and c.id = s.container_id

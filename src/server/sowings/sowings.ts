@@ -1,6 +1,6 @@
 import type { SowingRecord } from '../../core/sowing/record.ts';
 import type { Millis } from '../../core/time/zone.ts';
-import type { SowingSetup } from '../../core/sowing/sowing.ts';
+import type { Assumed, SowingSetup } from '../../core/sowing/sowing.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { completed, isReady, methodOf } from '../../core/supplies/methods/ready.ts';
 import type { MixPart } from '../../core/crops/blend.ts';
@@ -32,6 +32,7 @@ interface SowingRow extends ContainerRow {
   sow_at: Date;
   soak_h: number | null;
   stack_of: number | null;
+  assumed: Assumed[] | null;
   tray_id: string | null;
   tray_no: number | null;
   beside_key: string | null;
@@ -71,7 +72,8 @@ function recordOf(row: SowingRow): SowingRecord {
       soakH: row.soak_h,
       stackOf: row.stack_of,
       trayNo: row.tray_no,
-      half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null
+      half: row.tray_id && row.beside_key ? { trayId: row.tray_id, besideKey: row.beside_key } : null,
+      ...(row.assumed ? { assumed: row.assumed } : {})
     },
     plannedAt: row.created_at.getTime(),
     ...(row.cleaning ? {} : { cleaning: false as const }),
@@ -103,7 +105,7 @@ function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
  */
 const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
-  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.stack_of, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
+  s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.stack_of, s.assumed, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
   case when s.tray_no + s.count - 1 > c.owned then null
     when c.owned > 1 or s.count > 1 or exists (select from sowings o where o.household_id = s.household_id

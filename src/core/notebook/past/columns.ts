@@ -11,6 +11,8 @@ export const PAST_FIELDS = [
   'opened',
   'length',
   'width',
+  'container',
+  'count',
   'medium',
   'place',
   'lost',
@@ -21,7 +23,6 @@ export type PastField = (typeof PAST_FIELDS)[number];
 /** The fields that are amounts, and what they are amounts of. */
 export const AMOUNTS = { grams: 'mass', seed: 'mass', length: 'length', width: 'length' } as const;
 export type AmountField = keyof typeof AMOUNTS;
-export const isAmount = (field: PastField): field is AmountField => field in AMOUNTS;
 
 /** Which column holds which field: its index, or -1 for none. */
 export type PastColumns = Record<PastField, number>;
@@ -72,7 +73,9 @@ export function headOf(column: string): Head {
     .trim()
     .toLowerCase();
   const [, name = '', typed = ''] =
-    /^(.*?)\s*[([{]([^)\]}]*)[)\]}]$/.exec(text) ?? /^(.*?)(?:\s*[,/]\s*|\s+(?:in\s+)?)([a-z"″]+\.?)$/.exec(text) ?? [];
+    /^(.*?)\s*[([{]([^)\]}]*)[)\]}]$/.exec(text) ??
+    /^(.*?)(?:\s*[,/]\s*|\s+(?:in\s+)?)([a-z"″]+\.?)$/.exec(text) ??
+    [];
   const found = typed === '' ? null : unitOf(typed);
   if (found) return { name, ...found };
   const [, first = '', rest = ''] = /^([a-z]+) (?:of |de |d')?(.+)$/.exec(text) ?? [];
@@ -101,7 +104,7 @@ function contentOf(cells: readonly string[]): Content {
   const most = (is: (cell: string) => boolean): boolean => filled.filter(is).length * 2 > filled.length;
   const isDay = (cell: string): boolean => DAY_ORDERS.some((order) => readDay(dayPart(cell), order) !== null);
   if (most(isDay)) return 'days';
-  return most((cell) => /^\s*[\d.,]+\s*\S{0,6}\s*$/.test(cell)) ? 'numbers' : 'text';
+  return most((cell) => /^\s*[\d.,]+\s*[^\d\s]{0,6}\s*$/.test(cell)) ? 'numbers' : 'text';
 }
 
 /** A cell without the time of day that follows its date. */
@@ -124,11 +127,29 @@ const FITS: readonly (readonly [PastField, RegExp, Fits])[] = [
   ['grams', /^$/, ({ kind }) => kind === 'mass'],
   ['cut', CUT, isDays],
   ['sown', SOWING, isDays],
-  ['sown', /sown|\bsow(ing)?\b|planted|start|siembra|sembrad|aussaat|gesat|semis|seme|^(date|datum|fecha|data)$/, isDays],
+  [
+    'sown',
+    /sown|\bsow(ing)?\b|planted|start|siembra|sembrad|aussaat|gesat|semis|seme|^(date|datum|fecha|data)$/,
+    isDays
+  ],
   ['length', /length|\blong\b|largo|lange|diamet|longueur/, isLength],
   ['width', /width|\bwide\b|ancho|breite|largeur/, isLength],
+  [
+    'count',
+    /^(trays?|pots?|count|quantity|qty|how many|bandejas?|schalen?|anzahl|(no|number|count) ?(of|de) (trays|pots|bandejas))$/,
+    (_head, content) => content === 'numbers'
+  ],
+  [
+    'container',
+    /\btrays?\b|\bpots?\b|container|size|bandeja|recipiente|schale|behalter|barquette|bac\b/,
+    (head, content) => head.kind !== 'mass' && content !== 'days' && content !== 'numbers'
+  ],
   ['medium', /medium|substrat|sustrato|\bsoil\b|growing on|grown on/, (_head, content) => content !== 'days'],
-  ['place', /place|shelf|where|location|lugar|\bplatz|\bort\b|standort|\blieu/, (_head, content) => content !== 'days'],
+  [
+    'place',
+    /place|shelf|where|location|lugar|\bplatz|\bort\b|standort|\blieu/,
+    (_head, content) => content !== 'days'
+  ],
   [
     'crop',
     /crop|plant|variety|what|species|seed|cultivo|especie|kultur|sorte|\bart\b|culture|espece|semilla/,
@@ -144,13 +165,23 @@ function fieldOf(column: string, cells: readonly string[]): PastField | null {
   return (
     FITS.find(
       ([field, name, fits]) =>
-        (!isOther || field === 'note' || field === 'lost') && name.test(head.name) && fits(head, content)
+        (!isOther || field === 'note' || field === 'lost' || field === 'count') &&
+        name.test(head.name) &&
+        fits(head, content)
     )?.[0] ?? null
   );
 }
 
 /** The columns that are likely meant, by their names and contents; the first of several for one field. */
-export function guessColumns(names: readonly string[], rows: readonly (readonly string[])[] = []): PastColumns {
-  const fields = names.map((name, at) => fieldOf(name, rows.map((row) => row[at] ?? '')));
+export function guessColumns(
+  names: readonly string[],
+  rows: readonly (readonly string[])[] = []
+): PastColumns {
+  const fields = names.map((name, at) =>
+    fieldOf(
+      name,
+      rows.map((row) => row[at] ?? '')
+    )
+  );
   return Object.fromEntries(PAST_FIELDS.map((field) => [field, fields.indexOf(field)])) as PastColumns;
 }

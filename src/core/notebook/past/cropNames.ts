@@ -10,6 +10,7 @@ const written = (name: string): string => wordsOf(name).join(' ');
 export class CropNames {
   private readonly byName = new Map<string, Crop>();
   private readonly byKey: ReadonlyMap<string, Crop>;
+  private readonly found = new Map<string, Crop | null>();
 
   /** @param crops that can be sown here, the household's own among them */
   constructor(private readonly crops: readonly Crop[]) {
@@ -24,6 +25,12 @@ export class CropNames {
    * singular or plural, with words such as a colour beside it. Null where that leaves a doubt.
    */
   named(typed: string): Crop | null {
+    let found = this.found.get(typed);
+    if (found === undefined) this.found.set(typed, (found = this.lookUp(typed)));
+    return found;
+  }
+
+  private lookUp(typed: string): Crop | null {
     const own = this.byName.get(written(typed));
     if (own) return own;
     const listed = this.listed(wordsOf(typed));

@@ -1,8 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
+import type { DayOrder } from '../../time/readDay.ts';
 import type { Millis, Zone } from '../../time/zone.ts';
-
-/** In which order a day is written where the year stands last. */
-export type DayOrder = 'day-first' | 'month-first';
 
 const YEAR_LAST = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4})(?:[T,\s]+(.*))?$/;
 const CLOCK = /^(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*(am|pm|a\.m\.|p\.m\.)?$/i;

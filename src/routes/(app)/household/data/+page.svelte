@@ -1,9 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
-  import { findCrop } from '$core/crops/library.ts';
   import BringPackage from '$ui/data/BringPackage.svelte';
-  import BringPast from '$ui/data/BringPast.svelte';
   import Field from '$ui/fields/Field.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
@@ -59,7 +57,13 @@
     </p>
   </section>
   <BringPackage />
-  <BringPast locale={data.household} cropName={(key) => findCrop(key)?.name ?? key} />
+  <section class="stack" aria-labelledby="past">
+    <h2 id="past">Import past sowings</h2>
+    <p class="small soft">
+      A list of your own as CSV, one sowing a line. They go into the notebook and improve the forecasts.
+    </p>
+    <div><Button kind="tertiary" href="/household/data/import">Import past sowings</Button></div>
+  </section>
   <section class="stack" aria-labelledby="empty">
     <h2 id="empty">Empty this household</h2>
     <p class="small">

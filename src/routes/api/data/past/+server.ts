@@ -1,42 +1,31 @@
 import { json } from '@sveltejs/kit';
-import { withOwnCrops } from '$core/crops/library.ts';
-import { readPastCsv, type PastColumns } from '$core/notebook/pastCsv.ts';
-import { zoneOf } from '$core/time/zone.ts';
+import { findCrop } from '$core/crops/library.ts';
+import type { PastSowing } from '$core/notebook/past/pastSowing.ts';
 import { check } from '$contract/schemas/check.ts';
 import { pastSchema } from '$contract/schemas/past.ts';
-import { NoPlace, takePast } from '$server/app/takePast.ts';
+import { NoPlace, pastTeaches, takePast, type PastPart } from '$server/app/takePast.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { householdNow } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
-import { inLongSession, inSession, signedIn } from '$server/requests/session.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { RequestHandler } from './$types';
 
-/** Reads a CSV of past sowings: says what it finds in each line, and where it is told to, takes those that can be read. */
+const wrong = (message: string) => json({ code: 'wrong', message }, { status: 422 });
+
+/** Imports a part of a list of past sowings, or tells what it would teach. */
 export const POST: RequestHandler = api(async ({ request, locals }) => {
-  const { household, memberId } = signedIn(locals);
+  const session = signedIn(locals);
   const checked = check(pastSchema, await readJson(request));
-  if (!checked.ok) return json({ code: 'wrong', message: Object.values(checked.errors)[0] }, { status: 422 });
-  const { text, by, order, take } = checked.value;
+  if (!checked.ok) return wrong(Object.values(checked.errors)[0] ?? '');
+  const { dry, ...part } = checked.value as unknown as PastPart & { dry: boolean };
+  const own = await inSession(locals, ownCropsOf);
+  const unknown = part.sowings.find(({ cropKey }: PastSowing) => !findCrop(cropKey, own));
+  if (unknown) return wrong(`There is no crop “${unknown.cropKey}” any more. Check the file again.`);
   try {
-    const crops = withOwnCrops(await inSession(locals, ownCropsOf));
-    const read = readPastCsv(text, zoneOf(household.zone), crops, {
-      by: by as PastColumns | null,
-      order: order ?? null,
-      now: householdNow(household)
-    });
-    if (!take || read.ok !== true) return json(read);
-    const past = read.lines.flatMap((line) => (line.ok ? [line.past] : []));
-    const added = await inLongSession(locals, (tx) => takePast(tx, household, memberId, past));
-    return json({ ...read, added });
+    if (dry) return json({ taught: await inSession(locals, (tx) => pastTeaches(tx, session, part)) });
+    return json({ added: await inSession(locals, (tx) => takePast(tx, session, part)) });
   } catch (error) {
     if (!(error instanceof NoPlace)) throw error;
-    return json(
-      {
-        code: 'wrong',
-        message: 'Say first where your trays stand: add a place on the shelf, then take the list in.'
-      },
-      { status: 422 }
-    );
+    return wrong('This place is not on your shelf any more. Reload the page and choose another.');
   }
 });

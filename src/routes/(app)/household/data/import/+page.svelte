@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { Button, ProgressBar, TextArea } from 'carbon-components-svelte';
+  import { withOwnCrops } from '$core/crops/library.ts';
+  import { zoneOf } from '$core/time/zone.ts';
+  import { decodeText } from '$ui/data/decode.ts';
+  import PastLessons from '$ui/data/PastLessons.svelte';
+  import PastLines from '$ui/data/PastLines.svelte';
+  import PastQuestions from '$ui/data/PastQuestions.svelte';
+  import { PastImport } from '$ui/data/pastImport.svelte.ts';
+  import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
+  import { reload } from '$ui/state/reload.ts';
+  import { sowingsWords } from '$words/past.ts';
+  import { problemWords } from '$words/problems.ts';
+  import type { PageData } from './$types';
+
+  let { data }: { data: PageData } = $props();
+  const crops = $derived(withOwnCrops(data.ownCrops));
+  // The household's own as they were when the page was opened: a list is read with one set of them.
+  // svelte-ignore state_referenced_locally
+  const past = new PastImport(
+    {
+      zone: zoneOf(data.household.zone),
+      now: data.now,
+      crops: withOwnCrops(data.ownCrops),
+      places: data.places,
+      containers: data.containers
+    },
+    data.household.units
+  );
+  let pasted = $state('');
+  const count = $derived(past.good.length);
+
+  async function choose(event: Event) {
+    const file = (event.target as HTMLInputElement).files?.[0];
+    if (file) past.begin(decodeText(new Uint8Array(await file.arrayBuffer())));
+  }
+  async function bring() {
+    await past.import();
+    await reload();
+  }
+</script>
+
+<svelte:head><title>Import past sowings · Brote</title></svelte:head>
+
+<HouseholdTabs />
+<p class="small"><a href="/household/data">← Data</a></p>
+<h1>Import past sowings</h1>
+<p class="soft lead">
+  A list of your own as CSV, one sowing a line, with at least the crop and the sowing date. They go into the
+  notebook, and the dates and yields in them improve the forecasts.
+</p>
+
+{#if data.places.length === 0}
+  <p class="warn">
+    Add a place on the <a href="/shelf">shelf</a> first: past sowings need one to have stood in.
+  </p>
+{:else}
+  <div class="columns">
+    <div class="stack">
+      <label class="small"
+        >CSV file <input
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          onchange={(event) => void choose(event)}
+        /></label
+      >
+      <TextArea
+        labelText="Or paste the list"
+        placeholder="crop,sown,first ready,cut,yield (g)"
+        bind:value={pasted}
+        rows={3}
+      />
+      <div>
+        <Button
+          kind="tertiary"
+          size="field"
+          disabled={pasted.trim() === ''}
+          on:click={() => past.begin(pasted)}>Check the list</Button
+        >
+      </div>
+      {#if past.read?.ok === false}<p class="warn" role="alert">{problemWords(past.read.problem)}</p>{/if}
+      {#if past.read}<PastQuestions {past} {crops} places={data.places} containers={data.containers} />{/if}
+    </div>
+
+    <div class="stack">
+      {#if past.list}
+        <PastLines {past} {crops} locale={data.household} />
+        {#if past.taught}
+          <PastLessons taught={past.taught} lessons={data} {crops} />
+        {/if}
+        {#if past.progress}
+          <ProgressBar
+            labelText={past.progress.kind === 'importing' ? 'Importing' : 'Working out what they teach'}
+            helperText={`${past.progress.done} of ${past.progress.all}`}
+            value={past.progress.done}
+            max={past.progress.all}
+          />
+        {:else if past.added}
+          <p role="status">
+            {past.added.added === 0
+              ? 'Nothing was added. All of these are already in the notebook.'
+              : `${sowingsWords(past.added.added)} imported.${past.added.known > 0 ? ` The other ${past.added.known} were already in the notebook.` : ''}`}
+            <a href="/notebook">Open the notebook</a>
+          </p>
+        {:else if count > 0}
+          <div>
+            {#if past.taught}
+              <Button on:click={() => void bring()}>Import {sowingsWords(count)}</Button>
+            {:else}
+              <Button on:click={() => void past.teach()}>See what Brote learns</Button>
+            {/if}
+          </div>
+        {/if}
+        {#if past.problem}<p class="warn" role="alert">{past.problem}</p>{/if}
+      {/if}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .lead {
+    margin: 0.4rem 0 1.5rem;
+    max-width: 44rem;
+  }
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 24rem) minmax(0, 1fr);
+    gap: 2rem 3rem;
+    align-items: start;
+  }
+  input {
+    display: block;
+    min-height: 2.75rem;
+    font: inherit;
+    max-width: 100%;
+  }
+  @media (max-width: 47.99rem) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
