@@ -16,9 +16,11 @@ const LIMIT_MS = 10 * 60_000;
  */
 export async function fillNotebook(householdId: string, sowings: number): Promise<void> {
   const ended = await inHousehold(householdId, async (tx) =>
-    (await tx<{ id: string }[]>`select id from sowings where ended_at is not null and not in_pantry order by id`).map(
-      ({ id }) => id
-    )
+    (
+      await tx<
+        { id: string }[]
+      >`select id from sowings where ended_at is not null and not in_pantry order by id`
+    ).map(({ id }) => id)
   );
   for (let from = 0; from < sowings; from += AT_ONCE)
     await copySome(householdId, ended, from, Math.min(AT_ONCE, sowings - from));
