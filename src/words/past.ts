@@ -48,8 +48,8 @@ const THAN_THE_BOOK = ' than the book';
 
 /** What a crop's pace will be taken for after an import, and what it is taken for now. */
 export const paceAfterWords = (after: Lesson, before: Lesson | null): string =>
-  `${paceWords(after, THAN_THE_BOOK)}${before ? ` (now ${paceWords(before)})` : ''}`;
+  `Grows ${paceWords(after, THAN_THE_BOOK)}${before ? ` (now ${paceWords(before)})` : ''}.`;
 
 /** The same of its yield. */
 export const yieldAfterWords = (after: YieldFactor, before: YieldFactor | null): string =>
-  `${yieldWords(after, THAN_THE_BOOK)}${before ? ` (now ${yieldWords(before)})` : ''}`;
+  `Yields ${yieldWords(after, THAN_THE_BOOK)}${before ? ` (now ${yieldWords(before)})` : ''}.`;

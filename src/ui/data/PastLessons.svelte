@@ -3,7 +3,7 @@
   import { lessonOf, type Learned } from '$core/growth/learned.ts';
   import { yieldBelief, yieldFactor, type YieldLearned } from '$core/growth/yieldLearned.ts';
   import { isFarFromBook, lessonsWith, type PastTaught } from '$core/notebook/past/taught.ts';
-  import { paceAfterWords, yieldAfterWords } from '$words/past.ts';
+  import { paceAfterWords, sowingsWords, yieldAfterWords } from '$words/past.ts';
 
   let {
     taught,
@@ -40,49 +40,28 @@
 </script>
 
 <h2>What Brote learns from them</h2>
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="scroll" role="region" aria-label="What Brote learns" tabindex="0">
-  <table>
-    <thead
-      ><tr
-        ><th scope="col">Crop</th><th scope="col" class="n">Sowings</th><th scope="col">Grows here</th><th
-          scope="col">Yields here</th
-        ></tr
-      ></thead
-    >
-    <tbody>
-      {#each rows as { name, sowings, pace, yields, far } (name)}
-        <tr>
-          <th scope="row">{name}</th>
-          <td class="n">{sowings}</td>
-          <td>{pace ?? 'nothing new: no date when it was first ready'}</td>
-          <td
-            >{yields ?? 'nothing new: no yield, or the container isn’t known'}{#if far}<br /><span
-                class="warn">Far from the book: check the columns and units.</span
-              >{/if}</td
-          >
-        </tr>
-      {/each}
-    </tbody>
-  </table>
-</div>
+<ul>
+  {#each rows as { name, sowings, pace, yields, far } (name)}
+    <li>
+      <h3>{name} <span class="soft small">{sowingsWords(sowings)}</span></h3>
+      <p>{pace ?? 'Nothing about its pace: no date when it was first ready.'}</p>
+      <p>{yields ?? 'Nothing about its yield: it wasn’t weighed, or the container isn’t known.'}</p>
+      {#if far}<p class="warn">This yield is far from the book. Check the columns and units.</p>{/if}
+    </li>
+  {/each}
+</ul>
 
 <style>
-  .scroll {
-    overflow-x: auto;
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+    gap: 1rem 1.5rem;
   }
-  table {
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    text-align: left;
-    vertical-align: top;
-    font-weight: 400;
-    padding: 0.3rem 1.25rem 0.3rem 0;
-    border-bottom: 1px solid var(--ink-faint);
-  }
-  .n {
-    text-align: right;
+  h3,
+  p {
+    margin: 0;
   }
 </style>
