@@ -202,7 +202,7 @@ export function reminderWords(
       const over = {
         running: 'runs',
         due: 'is over',
-        'last-hour': 'ends within the hour',
+        'last-hour': 'must end within the hour',
         missed: 'was missed'
       };
       return {

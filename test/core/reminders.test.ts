@@ -11,6 +11,7 @@ import { methodOf } from '../../src/core/supplies/methods/ready.ts';
 import { walk } from '../../src/core/steps/walk.ts';
 import { roundAt, type Rhythm } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR, MINUTE } from '../../src/core/time/zone.ts';
+import { roundThatTells } from '../../src/core/reminders/once.ts';
 import { bodyOfWalk } from '../../src/core/reminders/rounds.ts';
 import { reminderWords } from '../../src/words/reminders.ts';
 import { event, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
@@ -196,6 +197,38 @@ describe('what a household is reminded of', () => {
       (crop.soakMaxH - 1) * 60,
       crop.soakMaxH * 60
     ]);
+  });
+
+  it('leaves a soak that is over to the round that tells of it too, and to no other', () => {
+    const pea = sowing('pea', 7, at('2026-11-02T10:00Z'), home);
+    const soakedAt = pea.setup.soakStartAt!;
+    pea.events.push(event(0, { type: 'soaked' }, { at: soakedAt }));
+    const came = remindedKitchen(home, [pea], soakedAt + MINUTE, { follows: () => false }).until(
+      soakedAt + 40 * HOUR
+    );
+    const over = came.find(({ body }) => body.type === 'timer' && body.state === 'due')!;
+    const missed = came.find(({ body }) => body.type === 'timer' && body.state === 'missed')!;
+    const round = came.find(
+      ({ body, at: moment }) =>
+        body.type === 'round' && moment >= over.at && body.stops.some(({ steps }) => steps.length > 0)
+    )!;
+    if (round.body.type !== 'round') throw new Error('It is a round.');
+    // Told together it is told once, by the round that asks to drain.
+    expect(roundThatTells(over, [over, round], home.rhythm, round.at)).to.equal(round.body.roundKey);
+    // Shortly before a round it waits for that, if that does no harm; otherwise it is told at its minute.
+    const next = roundAt(home.rhythm, round.at);
+    const softFrom = (latestAt: number) => {
+      if (over.body.type !== 'timer') throw new Error('It is a timer.');
+      return { body: { ...over.body, timer: { ...over.body.timer, latestAt } } };
+    };
+    const before = next.at - 20 * MINUTE;
+    expect(roundThatTells(softFrom(next.at + HOUR), [], home.rhythm, before)).to.equal(next.key);
+    expect(roundThatTells(softFrom(next.at - MINUTE), [], home.rhythm, before)).to.equal(null);
+    expect(roundThatTells(softFrom(next.at + HOUR), [], home.rhythm, next.at - 2 * HOUR)).to.equal(null);
+    // What warns of harm never waits.
+    expect(roundThatTells(missed, [missed, round], home.rhythm, next.at - 20 * MINUTE)).to.equal(null);
+    const other = { body: { ...round.body, stops: [] } };
+    expect(roundThatTells(over, [over, other], home.rhythm, next.at - 2 * HOUR)).to.equal(null);
   });
 
   it('warns of a tray that dries out once, after the round that asked in vain and while it can be mended', () => {

@@ -5,6 +5,7 @@ import type { OnOrder } from '../../core/reminders/reminder.ts';
 import { factsOf } from '../../core/sowing/facts.ts';
 import type { HouseholdFacts, Projected } from '../../core/sowing/project.ts';
 import { storyOf } from '../../core/sowing/record.ts';
+import { roundThatTells } from '../../core/reminders/once.ts';
 import { isQuiet, quietEnds } from '../../core/reminders/quiet.ts';
 import { lastReadings } from '../air/air.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
@@ -110,21 +111,37 @@ export async function putOnTheirWay(
   now: number
 ): Promise<void> {
   if (told.length === 0) return;
-  const rounds = told.flatMap(({ body }) => (body.type === 'round' ? [body.roundKey] : []));
-  const [channels, turns] = await Promise.all([listeningChannels(tx), turnsOf(tx, rounds)]);
+  const listening = (await listeningChannels(tx)).map((channel) => ({
+    ...channel,
+    heldUntil: isQuiet(rhythm, channel.quiet, now) ? quietEnds(rhythm, channel.quiet, now) : now
+  }));
+  const tellsToo = (reminder: KeptReminder, heldUntil: number) =>
+    roundThatTells(reminder, told, rhythm, heldUntil);
+  const rounds = told.flatMap((reminder) => [
+    ...(reminder.body.type === 'round' ? [reminder.body.roundKey] : []),
+    ...listening.flatMap(({ heldUntil }) => tellsToo(reminder, heldUntil) ?? [])
+  ]);
+  const turns = await turnsOf(tx, rounds);
   // A round that is somebody's comes to them alone.
-  const isFor = ({ body }: KeptReminder, memberId: string) =>
-    body.type !== 'round' || (turns.get(body.roundKey) ?? memberId) === memberId;
-  const deliveries = channels.flatMap(({ id, memberId, kinds, quiet }) => {
-    const wanted = told.filter((reminder) => kinds.includes(reminder.kind) && isFor(reminder, memberId));
-    const held = isQuiet(rhythm, quiet, now) ? quietEnds(rhythm, quiet, now) : now;
+  const isTheirs = (key: string, memberId: string) => (turns.get(key) ?? memberId) === memberId;
+  const isFor = (
+    reminder: KeptReminder,
+    { memberId, kinds, heldUntil }: (typeof listening)[number]
+  ): boolean => {
+    if (!kinds.includes(reminder.kind)) return false;
+    if (reminder.body.type === 'round') return isTheirs(reminder.body.roundKey, memberId);
+    const round = kinds.includes('round') ? tellsToo(reminder, heldUntil) : null;
+    return round === null || !isTheirs(round, memberId);
+  };
+  const deliveries = listening.flatMap((channel) => {
+    const wanted = told.filter((reminder) => isFor(reminder, channel));
     return wanted.length > 0
       ? [
           {
             id: randomUUID(),
-            channelId: id,
+            channelId: channel.id,
             reminders: wanted.map((reminder) => reminder.id),
-            nextAt: Date.now() + (held - now)
+            nextAt: Date.now() + (channel.heldUntil - now)
           }
         ]
       : [];
