@@ -13,6 +13,7 @@ import { eat } from '../../src/core/ahead/eat.ts';
 import { greedy, planAtOnce } from '../../src/core/ahead/greedy.ts';
 import { standsNow } from '../../src/core/ahead/problem.ts';
 import { reworked } from '../../src/core/ahead/reworked.ts';
+import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import { keepAppetite } from '../../src/server/ahead/appetite.ts';
 import { closeDb, inHousehold } from '../../src/server/db/connection.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
@@ -146,8 +147,18 @@ export async function planInPage(): Promise<void> {
     process.env.BROTE_APP_URL = database.appUrl;
     process.env.BROTE_DEMO = '1';
     const id = await seedDemo(Date.now(), database.ownerUrl);
-    const eaters = [{ id: randomUUID(), name: 'All of us', gByWeekday: Array.from({ length: 7 }, () => 60) }];
-    await inHousehold(id, (tx) => keepAppetite(tx, id, { eaters, tastes: [], daysOff: [] }));
+    const eaters = [
+      {
+        id: randomUUID(),
+        name: 'All of us',
+        gByWeekday: Array.from({ length: 7 }, () => 60),
+        liked: [],
+        disliked: []
+      }
+    ];
+    await inHousehold(id, (tx) =>
+      keepAppetite(tx, id, { eaters, tastes: [], variety: NO_WISH, daysOff: [] })
+    );
     const { url, server } = await serve('127.0.0.1', 0);
     const page = await browser.newPage();
     await page.addInitScript(LISTENS);

@@ -130,7 +130,15 @@ describe('the weeks ahead', () => {
     const page = await stage.page(DESK);
     await open(page, stage, '/ahead/appetite');
     await page.getByRole('group', { name: 'Every day, Nela' }).getByText('A handful').click();
+    await page.getByText('Ivo (1)', { exact: true }).click();
+    const ivo = page.getByRole('group', { name: 'Radish, Ivo' });
+    await ivo.getByText('Favourite').click();
+    await ivo.getByText('Doesn’t eat it').click();
+    await ivo.getByRole('button', { name: 'Favourite', pressed: false }).waitFor();
+    await page.getByText('Ivo (2)', { exact: true }).waitFor();
+    await expectAccessible(page);
     await page.getByRole('button', { name: 'Take Ivo off' }).click();
+    await page.getByLabel('Crops in every week').selectOption({ label: 'at least two' });
     await page.getByRole('group', { name: 'Sunflower shoots', exact: true }).getByText('Never').click();
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL('**/ahead');
@@ -142,6 +150,8 @@ describe('the weeks ahead', () => {
     const list = page.locator('.proposal');
     expect(await list.getByText(/(soak|sow) sunflower/i).count()).to.equal(0);
     expect(await list.getByText(/without it about/).count()).to.be.above(2);
+    await list.getByText(/^You have two crops or more in (every week|\d of 8 weeks)\.$/).waitFor();
+    await list.getByText(/^Your wishes for variety cost /).waitFor();
     const many = await list.getByRole('checkbox').count();
     await list.getByRole('checkbox').last().uncheck();
     await expectAccessible(page);

@@ -61,7 +61,7 @@ describe('eating what is there', () => {
           }
           const liked = days.reduce(
             (sum, { byCrop }) =>
-              sum + byCrop.reduce((all, g, crop) => all + (problem.crops[crop]!.liked ? g : 0), 0),
+              sum + byCrop.reduce((all, g, crop) => all + problem.crops[crop]!.liked * g, 0),
             0
           );
           const begun = counts.reduce((sum, count) => sum + count, 0);

@@ -1,3 +1,4 @@
+import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
@@ -110,8 +111,11 @@ describe('the weeks ahead, stored', () => {
           Date.now()
         );
       await keepAppetite(tx, home.id, {
-        eaters: [{ id: randomUUID(), name: 'All of us', gByWeekday: [40, 40, 40, 40, 40, 60, 60] }],
+        eaters: [
+          { id: randomUUID(), name: 'All of us', gByWeekday: [40, 40, 40, 40, 40, 60, 60], liked: ['radish'] }
+        ],
         tastes: [],
+        variety: { leastCrops: 3, mostInRow: 2 },
         daysOff: [3]
       });
     });
@@ -121,6 +125,8 @@ describe('the weeks ahead, stored', () => {
   it('keeps what is eaten, liked and off, and gives it back', async () => {
     const data = await read();
     expect(data.eaters[0]!.gByWeekday).to.deep.equal([40, 40, 40, 40, 40, 60, 60]);
+    expect([data.eaters[0]!.liked, data.eaters[0]!.disliked]).to.deep.equal([['radish'], []]);
+    expect(data.variety).to.deep.equal({ leastCrops: 3, mostInRow: 2 });
     expect(data.daysOff).to.deep.equal([3]);
     expect((await inHousehold(home.id, readAppetite))!.gD).to.be.closeTo(320 / 7, 1e-9);
   });
@@ -213,7 +219,7 @@ describe('the weeks ahead, stored', () => {
 
     const then = groundOf(taken);
     await inHousehold(home.id, (tx) =>
-      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], daysOff: [3, 7] })
+      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3, 7] })
     );
     const moved = { move: [{ sowingId: sowing!.setup.id, eventId: randomUUID(), day: day(12) }] };
     expect(await refused({ ...moved, ground: then })).to.equal(
@@ -221,7 +227,7 @@ describe('the weeks ahead, stored', () => {
     );
     expect(await refused({ ...moved, ground: groundOf(await read()) })).to.equal('taken');
     await inHousehold(home.id, (tx) =>
-      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], daysOff: [3] })
+      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3] })
     );
   });
 

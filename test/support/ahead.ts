@@ -1,3 +1,4 @@
+import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import type { AheadInput } from '../../src/core/ahead/build.ts';
 import type { Growable } from '../../src/core/ahead/growable.ts';
 import { horizonFrom } from '../../src/core/ahead/horizon.ts';
@@ -84,6 +85,7 @@ export function aheadInput(more: Partial<AheadInput> & { days?: number } = {}): 
     horizon: horizonFrom(RHYTHM, NOW, days),
     eaters: [eater(60)],
     tastes: [],
+    variety: NO_WISH,
     away: [],
     daysOff: [],
     places: [shelf],

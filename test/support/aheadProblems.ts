@@ -42,7 +42,7 @@ export const problems = (mostShares: readonly number[] = [1, 0.6]): fc.Arbitrary
           leadD: fc.integer({ min: 1, max: 4 }),
           keepsD: fc.integer({ min: 1, max: 5 }),
           yieldG: fc.integer({ min: 20, max: 150 }),
-          liked: fc.boolean(),
+          liked: fc.constantFrom(0, 0.5, 1),
           mostShare: fc.constantFrom(...mostShares)
         }),
         { minLength: 1, maxLength: 2 }

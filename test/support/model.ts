@@ -1,13 +1,7 @@
 import { eat } from '../../src/core/ahead/eat.ts';
+import { WEEK } from '../../src/core/ahead/horizon.ts';
 import type { AheadPlan } from '../../src/core/ahead/greedy.ts';
-import {
-  LIKED_G,
-  supplyWith,
-  WEEK,
-  weeksOf,
-  WEIGHTS,
-  type AheadProblem
-} from '../../src/core/ahead/problem.ts';
+import { LIKED_G, supplyWith, weeksOf, WEIGHTS, type AheadProblem } from '../../src/core/ahead/problem.ts';
 
 /** A mixed-integer linear model as solvers take it: columns with bounds and costs, rows between bounds, both sparse. */
 export interface LinearModel {
@@ -172,7 +166,7 @@ function layOut(
 ): Layout {
   const first = starts.length;
   const block = crops.length * days;
-  for (const { liked } of crops) for (let day = 0; day < days; day += 1) column(liked ? -LIKED_G : 0);
+  for (const { liked } of crops) for (let day = 0; day < days; day += 1) column(-LIKED_G * liked);
   for (let n = 0; n < block; n += 1) column(WEIGHTS.thrown);
   for (let n = 0; n < 2 * block; n += 1) column(0);
   for (let day = 0; day < days; day += 1) column(WEIGHTS.missing);

@@ -49,7 +49,7 @@ export function smallCase(seed: number): AheadProblem {
       key: String(key),
       leastShare: binds && key === 0 && isSo(0.5) ? 0.2 : 0,
       mostShare: binds ? 0.4 + 0.1 * int(0, 3) : 1,
-      liked: isSo(0.3)
+      liked: isSo(0.3) ? 1 : 0
     })),
     standing: [],
     starts,

@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
+import { NO_WISH, VARIETY_BOUNDS } from '../../core/ahead/variety.ts';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
@@ -26,6 +27,18 @@ const grams = number('Give what is eaten a day, such as 60 g; 0 for none.')
   .max(MOST_EATEN_G, 'Over 20 kg a day is no home: give what a day takes.')
   .required('Give what is eaten a day, such as 60 g; 0 for none.');
 
+const cropKeys = () =>
+  yup.array().of(key('Choose crops.').required('Choose crops.')).max(300, 'At most 300 crops.').default([]);
+
+const wish = (say: string, [least, most]: readonly [number, number]) =>
+  number(say).integer(say).min(least, say).max(most, say).nullable().default(null);
+
+/** What variety a household wishes for. */
+export const varietySchema = yup.object({
+  leastCrops: wish('Choose from 2 to 6 crops a week.', VARIETY_BOUNDS.leastCrops),
+  mostInRow: wish('Choose from once to six times in a row.', VARIETY_BOUNDS.mostInRow)
+});
+
 /** What a household eats, likes and has time for, all of it at once. */
 export const appetiteSchema = yup.object({
   eaters: yup
@@ -40,7 +53,9 @@ export const appetiteSchema = yup.object({
             .of(grams)
             .length(7, 'A week has seven days.')
             .max(7, 'A week has seven days.')
-            .required()
+            .required(),
+          liked: cropKeys(),
+          disliked: cropKeys()
         })
         .required()
     )
@@ -71,6 +86,7 @@ export const appetiteSchema = yup.object({
     )
     .max(300, 'At most 300 crops.')
     .required(),
+  variety: varietySchema.default(NO_WISH),
   daysOff: weekdays(),
   /** That much was asked back about and is meant. */
   sure: yup.boolean().default(false)

@@ -8,6 +8,9 @@ export interface Eater {
   name: string;
   /** Grams a day, Monday to Sunday. */
   gByWeekday: readonly number[];
+  /** Keys of crops that they like best, and of those that they do not eat; absent for none. */
+  liked?: readonly string[];
+  disliked?: readonly string[];
 }
 
 /** What is thought of a crop, and which share of a week's greens it is to be. */
@@ -100,3 +103,19 @@ export function sharedOut(eaters: readonly Eater[], byWeekday: readonly number[]
     })
   }));
 }
+
+/** The shares of what is eaten that those eat who like a crop, and those who do not eat it, 0 to 1 each. */
+export function fondness(
+  cropKey: string,
+  eaters: readonly Eater[],
+  taste: Taste['taste']
+): { liked: number; disliked: number } {
+  if (taste === 'disliked') return { liked: 0, disliked: 1 };
+  const allG = usualAppetiteG(eaters);
+  const shareOf = (keys: 'liked' | 'disliked'): number =>
+    allG > 0 ? usualAppetiteG(eaters.filter((eater) => eater[keys]?.includes(cropKey))) / allG : 0;
+  return { liked: taste === 'liked' ? 1 : shareOf('liked'), disliked: shareOf('disliked') };
+}
+
+/** Nobody is left who eats a crop (sums of shares are not exact). */
+export const nobodyEats = ({ disliked }: { disliked: number }): boolean => disliked > 1 - 1e-9;

@@ -18,11 +18,12 @@ import {
   type Growable,
   type Where
 } from './growable.ts';
-import { appetiteOn, usualAppetiteG, type Eater, type Taste } from './appetite.ts';
+import { appetiteOn, fondness, nobodyEats, usualAppetiteG, type Eater, type Taste } from './appetite.ts';
 import { dayIndex, dayOf, isAwayOn, type Horizon } from './horizon.ts';
 import type { AheadCrop, AheadProblem, Standing, Start } from './problem.ts';
 import { Resources } from './resources.ts';
 import { pantrySupply, supplyOf, type Supply } from './supply.ts';
+import { hasWish, type Variety } from './variety.ts';
 
 /** All that a household's weeks ahead follow from. */
 export interface AheadInput {
@@ -30,6 +31,7 @@ export interface AheadInput {
   horizon: Horizon;
   eaters: readonly Eater[];
   tastes: readonly Taste[];
+  variety: Variety;
   away: readonly Period[];
   /** Weekdays on which nobody has time to soak or sow, 1 for Monday to 7. */
   daysOff: readonly number[];
@@ -74,6 +76,7 @@ export function buildProblem(input: AheadInput): Built {
   const resources = new Resources(input);
   const crops = new Map<string, number>();
   const tastes = new Map(input.tastes.map((taste) => [taste.cropKey, taste]));
+  const fondOf = (key: string) => fondness(key, input.eaters, tastes.get(key)?.taste ?? 'usual');
   const cropIndex = (key: string): number => {
     if (!crops.has(key)) crops.set(key, crops.size);
     return crops.get(key)!;
@@ -131,7 +134,7 @@ export function buildProblem(input: AheadInput): Built {
   const works = Array.from({ length: horizon.days }, (_, day) => canWork(day, input));
   const darkPlaces = input.places.filter(({ light }) => light.kind === 'dark');
   for (const growable of input.growables) {
-    if (tastes.get(growable.crop.key)?.taste === 'disliked') continue;
+    if (nobodyEats(fondOf(growable.crop.key))) continue;
     const soonest = (wheres: readonly Where[]) =>
       wheres
         .filter((where) => whyNotAt(growable, where, gapH) === null)
@@ -170,17 +173,21 @@ export function buildProblem(input: AheadInput): Built {
       appetiteG,
       crops: keys.map((key): AheadCrop => {
         const taste = tastes.get(key);
+        const { liked, disliked } = fondOf(key);
+        const mostShare = taste?.mostShare ?? (keys.length > 1 ? USUAL_SHARE : 1);
         return {
           key,
-          liked: taste?.taste === 'liked',
+          liked,
           leastShare: taste?.leastShare ?? 0,
-          mostShare: taste?.mostShare ?? (keys.length > 1 ? USUAL_SHARE : 1)
+          // Who does not eat it leaves their share to others. What nobody eats stands all the same, and is counted as it is.
+          mostShare: disliked < 1 ? Math.min(mostShare, 1 - disliked) : mostShare
         };
       }),
       standing,
       starts,
       resources: resources.all,
-      worked
+      worked,
+      ...(hasWish(input.variety) ? { variety: input.variety } : {})
     },
     starts: of,
     planned,

@@ -1,4 +1,6 @@
-import { LIKED_G, supplyWith, WEEK, WEIGHTS, type AheadProblem, type Counts, type Grams } from './problem.ts';
+import { WEEK } from './horizon.ts';
+import { LIKED_G, supplyWith, WEIGHTS, type AheadProblem, type Counts, type Grams } from './problem.ts';
+import { AIMED_SHARE, lacksOfVarietyG, Runs } from './variety.ts';
 
 /** A day as it is expected to go, g. */
 export interface DayAhead {
@@ -31,7 +33,7 @@ export interface Outcome {
 export interface Eaten {
   missing: number;
   thrown: number;
-  /** Over a crop's most share of a week, for want of another, or under its least. */
+  /** Over a crop's most share of a week, for want of another, under its least, or lacking of the crops that a week wants. */
   offShare: number;
   /** Of crops that are liked. */
   liked: number;
@@ -68,8 +70,11 @@ export interface Table {
   days: number;
   opened: Float64Array[];
   gone: Float64Array[];
-  liked: readonly boolean[];
+  liked: Float64Array;
   leastShare: Float64Array;
+  /** What is eaten of each crop first, as a share: its least, and what is aimed at where several are wanted. */
+  firstShare: Float64Array;
+  leastCrops: number | null;
   mostShare: Float64Array;
   /** Spent of each crop so far, eaten of it in this week and on this day, g. */
   spent: Float64Array;
@@ -95,17 +100,23 @@ export interface Table {
   offShare: number;
 }
 
-type Asked = Pick<AheadProblem, 'days' | 'crops' | 'appetiteG'>;
+type Asked = Pick<AheadProblem, 'days' | 'crops' | 'appetiteG' | 'variety'>;
 
 /** Room to work through the days in. Whoever asks many times for one problem makes it once. */
-export function tableFor({ days, crops }: Asked): Table {
+export function tableFor({ days, crops, variety }: Asked): Table {
+  const leastCrops = variety?.leastCrops ?? null;
+  const aimed = leastCrops === null ? 0 : AIMED_SHARE;
   const none = () => new Float64Array(crops.length);
   return {
     days,
     opened: [],
     gone: [],
-    liked: crops.map(({ liked }) => liked),
+    liked: Float64Array.from(crops, ({ liked }) => liked),
     leastShare: Float64Array.from(crops, ({ leastShare }) => leastShare),
+    firstShare: Float64Array.from(crops, ({ leastShare, mostShare }) =>
+      Math.max(leastShare, Math.min(aimed, mostShare))
+    ),
+    leastCrops,
     mostShare: Float64Array.from(crops, ({ mostShare }) => mostShare),
     spent: none(),
     ofWeek: none(),
@@ -137,14 +148,14 @@ function lay(table: Table, supply: readonly Grams[], from: AsOf | undefined): vo
   table.offShare = from?.eaten.offShare ?? 0;
 }
 
-/** What a crop is held to: its least or its most share of the days of a week so far, the most of the whole week, or nothing. */
-type Held = 'least' | 'day' | 'week' | 'none';
+/** What a crop is held to: its first or its most share of the days of a week so far, the most of the whole week, or nothing. */
+type Held = 'first' | 'day' | 'week' | 'none';
 
 /**
  * Eats day by day what goes first, within each crop's share of a week: nothing before it has opened or after it is gone. A
  * crop that may be half of a week is half of each day of it while there is another, so that some is left for its end; and
- * where there is no other it is eaten all the same. No other order leaves less missing, and where no shares bind none throws
- * less away.
+ * where there is no other it is eaten all the same. Some of each is eaten first where several crops are wanted. Where no shares
+ * are wished for, no other order leaves less missing, and none throws less away.
  */
 export function eatSupply(
   problem: Asked,
@@ -155,7 +166,7 @@ export function eatSupply(
   lay(table, supply, from);
   const { spent, byCrop, gone, past } = table;
   const shared = crops.some(({ mostShare }) => mostShare < 1);
-  const wished = crops.some(({ leastShare }) => leastShare > 0);
+  const wished = table.firstShare.some((share) => share > 0);
   let { missing, thrown } = from?.eaten ?? { missing: 0, thrown: 0 };
   for (let day = from?.day ?? 0; day < days; day += 1) {
     if (day % WEEK === 0) {
@@ -167,7 +178,7 @@ export function eatSupply(
       onWeek?.({ day, spent: Float64Array.from(spent), eaten: soFar });
     }
     beginDay(table, day, appetiteG[day]!);
-    if (wished) eatUp(table, 'least');
+    if (wished) eatUp(table, 'first');
     if (shared) eatUp(table, 'day');
     eatUp(table, 'week');
     const within = table.left;
@@ -189,11 +200,12 @@ export function eatSupply(
   return { missing, thrown, liked: table.likedG, offShare: table.offShare };
 }
 
-/** What was wanted of a crop in a week that is over, and not eaten. */
+/** What was wanted of a crop, or of several, in a week that is over, and not eaten. */
 function endWeek(table: Table): void {
-  const { leastShare, ofWeek, weekG } = table;
+  const { leastShare, ofWeek, weekG, leastCrops } = table;
   for (let crop = 0; crop < leastShare.length; crop += 1)
     table.offShare += Math.max(0, leastShare[crop]! * weekG - ofWeek[crop]!);
+  if (leastCrops !== null) table.offShare += lacksOfVarietyG(ofWeek, weekG, leastCrops);
 }
 
 function beginWeek(table: Table, day: number, appetiteG: readonly number[]): void {
@@ -232,14 +244,14 @@ function lookWhenDue({ days, gone, spent, due, dueG }: Table, crop: number): voi
 }
 
 /** What may be eaten of a crop in this week by now, g. */
-function heldTo({ leastShare, mostShare, mostG, soFar }: Table, crop: number, held: Held): number {
+function heldTo({ firstShare, mostShare, mostG, soFar }: Table, crop: number, held: Held): number {
   switch (held) {
     case 'none':
       return Infinity;
     case 'week':
       return mostG[crop]!;
-    case 'least':
-      return leastShare[crop]! * soFar;
+    case 'first':
+      return firstShare[crop]! * soFar;
     case 'day':
       return Math.min(mostG[crop]!, mostShare[crop]! * soFar);
   }
@@ -256,7 +268,7 @@ function eatUp(table: Table, held: Held): void {
       const crop = there[nth]!;
       if (leftG[crop]! <= NOTHING) continue;
       // Of what goes on one day, what is liked is eaten first.
-      const goes = due[crop]! + (liked[crop] ? 0 : 0.5);
+      const goes = due[crop]! + 0.5 * (1 - liked[crop]!);
       if (goes >= first) continue;
       const free = heldTo(table, crop, held) - ofWeek[crop]!;
       if (free <= NOTHING) continue;
@@ -272,7 +284,7 @@ function eatUp(table: Table, held: Held): void {
     leftG[next]! -= g;
     dueG[next]! -= g;
     table.left -= g;
-    if (liked[next]) table.likedG += g;
+    table.likedG += liked[next]! * g;
     if (dueG[next]! <= NOTHING) lookWhenDue(table, next);
   }
 }
@@ -301,12 +313,13 @@ export const eatingCostG = ({ missing, thrown, offShare, liked }: Eaten): number
 
 /** What a plan costs, by what comes of it, g. */
 export function costOf(
-  { starts, worked }: Pick<AheadProblem, 'starts' | 'worked'>,
+  problem: Pick<AheadProblem, 'starts' | 'worked' | 'days' | 'crops' | 'variety'>,
   counts: Counts,
   eaten: Eaten
 ): number {
+  const { starts, worked } = problem;
   const works = new Set<number>();
-  let cost = eatingCostG(eaten);
+  let cost = eatingCostG(eaten) + WEIGHTS.row * (runsOf(problem, counts)?.over() ?? 0);
   for (let index = 0; index < starts.length; index += 1) {
     const count = counts[index]!;
     const { sowingId, workDays, costG } = starts[index]!;
@@ -315,4 +328,15 @@ export function costOf(
     if (count > 0) for (const day of workDays) if (!worked[day]) works.add(day);
   }
   return cost + WEIGHTS.workDay * works.size;
+}
+
+/** What is begun in a row with so many begun; null where nobody minds. */
+export function runsOf(
+  { starts, crops, days, variety }: Pick<AheadProblem, 'starts' | 'crops' | 'days' | 'variety'>,
+  counts: Counts
+): Runs | null {
+  if (!variety?.mostInRow) return null;
+  const runs = new Runs(crops.length, days, variety.mostInRow);
+  starts.forEach(({ crop, day }, index) => runs.put(crop, day, counts[index]!));
+  return runs;
 }

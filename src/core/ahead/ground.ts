@@ -69,7 +69,7 @@ export const groundOf = (data: AheadData): Ground => ({
       ])
     )
   ),
-  appetite: hash([data.eaters, data.tastes, data.daysOff]),
+  appetite: hash([data.eaters, data.tastes, data.variety, data.daysOff]),
   pantry: hash(byFirst(data.kept.map(planned))),
   seed: hash(byFirst(data.lots.map((lot) => [lot.id, leftG(lot)] as const))),
   away: hash(data.away)

@@ -13,6 +13,9 @@ export interface Horizon {
   workFrom: readonly Millis[];
 }
 
+/** Days of a week of a horizon, which begins with its first day. */
+export const WEEK = 7;
+
 /** So many days are planned. */
 export const HORIZON_D = 56;
 

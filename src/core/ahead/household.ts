@@ -20,12 +20,13 @@ import { isGrass } from '../crops/traits.ts';
 import { holds, isDead, leftG, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
-import type { Eater, Taste } from './appetite.ts';
+import { fondness, nobodyEats, type Eater, type Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
 import type { AheadInput } from './build.ts';
 import type { Growable } from './growable.ts';
 import { horizonFrom } from './horizon.ts';
 import type { Moved } from './offers.ts';
+import type { Variety } from './variety.ts';
 import { layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
 
 /** A standing order as it is kept and sent. */
@@ -63,6 +64,7 @@ export interface AheadData {
   containers: readonly KeptContainer[];
   eaters: readonly Eater[];
   tastes: readonly Taste[];
+  variety: Variety;
   away: readonly Period[];
   daysOff: readonly number[];
   orders: readonly OrderData[];
@@ -158,6 +160,7 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
       horizon,
       eaters: data.eaters,
       tastes: data.tastes,
+      variety: data.variety,
       away: data.away,
       daysOff: data.daysOff,
       places: book.places,
@@ -204,20 +207,19 @@ const day = (date: string | null): string => date ?? '9999';
 export function growablesOf(data: AheadData): Growable[] {
   const keys = new Set([
     ...data.lots.filter(({ parts }) => parts === null).map(({ cropKey }) => cropKey),
-    ...data.tastes.filter(({ taste }) => taste !== 'disliked').map(({ cropKey }) => cropKey),
+    ...data.tastes.map(({ cropKey }) => cropKey),
+    ...data.eaters.flatMap(({ liked = [] }) => liked),
     ...data.latest.filter(({ mix }) => mix === null).map(({ cropKey }) => cropKey)
   ]);
-  const disliked = new Set(
-    data.tastes.filter(({ taste }) => taste === 'disliked').map(({ cropKey }) => cropKey)
-  );
-  const liked = new Set(data.tastes.filter(({ taste }) => taste === 'liked').map(({ cropKey }) => cropKey));
+  const fondOf = (key: string) =>
+    fondness(key, data.eaters, data.tastes.find(({ cropKey }) => cropKey === key)?.taste ?? 'usual');
   return (
     [...keys]
-      .filter((key) => !disliked.has(key))
+      .filter((key) => !nobodyEats(fondOf(key)))
       .sort()
       .flatMap((key) => growableOf(key, data) ?? [])
       // Cereal grasses are cut for juice, and no handful of greens: proposed to those who like them.
-      .filter(({ crop }) => !isGrass(crop) || liked.has(crop.key))
+      .filter(({ crop }) => !isGrass(crop) || fondOf(crop.key).liked > 0)
   );
 }
 

@@ -1,12 +1,15 @@
+import { WEEK } from './horizon.ts';
 import type { Supply } from './supply.ts';
+import type { Variety } from './variety.ts';
 
 /**
  * What is weighed against what, all in grams of greens (docs/model.md, 13). `share`: a gram over a crop's most share of a week or
- * under its least, half as bad as no greens at all (starting figure): nobody goes without while a tray stands ready.
+ * under its least, or lacking of a crop that a week's variety wants, half as bad as no greens at all (starting figure): nobody
+ * goes without while a tray stands ready. `row`: a crop begun once more in a row than is wished (starting figure).
  */
-export const WEIGHTS = { missing: 10, thrown: 1, workDay: 5, change: 3, share: 5 } as const;
+export const WEIGHTS = { missing: 10, thrown: 1, workDay: 5, change: 3, share: 5, row: 20 } as const;
 
-/** What a gram of a crop that is liked is worth over one of another, g (starting figure). */
+/** What a gram of a crop that everybody likes is worth over one of another, g (starting figure). */
 export const LIKED_G = 0.3;
 
 /** What somebody has so many of on each day: board, what it is rated to carry, containers of a kind; or seed, in all. */
@@ -59,7 +62,8 @@ export interface AheadCrop {
   /** Shares of a week's greens. */
   leastShare: number;
   mostShare: number;
-  liked: boolean;
+  /** Share of what is eaten that is eaten by those who like it, 0 to 1. */
+  liked: number;
 }
 
 /** What stands, as it is expected to go, g. */
@@ -82,10 +86,9 @@ export interface AheadProblem {
   resources: readonly Resource[];
   /** Days on which somebody works anyway. */
   worked: readonly boolean[];
+  /** Absent where nobody wishes for any. */
+  variety?: Variety;
 }
-
-/** Days of a week of a horizon, which begins with its first day. */
-export const WEEK = 7;
 
 /** The weeks of a horizon, the last day of each not included, with all that is wanted in them, g. */
 export const weeksOf = ({

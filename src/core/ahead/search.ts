@@ -1,4 +1,15 @@
-import { costOf, eatingCostG, eatSupply, tableFor, type AsOf, type Eaten, type Table } from './eat.ts';
+import {
+  costOf,
+  eatingCostG,
+  eatSupply,
+  runsOf,
+  tableFor,
+  type AsOf,
+  type Eaten,
+  type Table
+} from './eat.ts';
+import { WEEK } from './horizon.ts';
+import type { Runs } from './variety.ts';
 import {
   addTo,
   fits,
@@ -6,7 +17,6 @@ import {
   standsNow,
   supplyWith,
   take,
-  WEEK,
   WEIGHTS,
   type AheadProblem,
   type Grams,
@@ -62,6 +72,7 @@ export class Search {
   private readonly table: Table;
   private readonly left: Float64Array[];
   private readonly works: number[];
+  private readonly runs: Runs | null;
   /** Of each start, the day on which it is begun. */
   private readonly days: Int32Array;
   private readonly keeps: Record<Worth, Float64Array>;
@@ -87,6 +98,7 @@ export class Search {
     this.table = tableFor(problem);
     this.left = leftOf(problem, this.counts);
     this.works = problem.worked.map((worked) => (worked ? 1 : 0));
+    this.runs = runsOf(problem, this.counts);
     problem.starts.forEach(({ workDays }, index) => {
       if (this.counts[index]! > 0) for (const day of workDays) this.works[day]! += 1;
     });
@@ -140,12 +152,16 @@ export class Search {
     return costOf(this.problem, this.counts, this.eaten);
   }
 
-  /** What a start costs to begin, or saves to leave out: change, seed, and days of work that it alone makes. */
+  /** What a start costs to begin, or saves to leave out: change, seed, days of work that it alone makes, and a row that it makes too long. */
   private beginG(index: number, times: 1 | -1): number {
-    const { workDays, costG, sowingId } = this.problem.starts[index]!;
+    const { workDays, costG, sowingId, crop, day: begins } = this.problem.starts[index]!;
+    const rows = this.runs ? WEIGHTS.row * this.runs.overBy(crop, begins, times) : 0;
     let alone = 0;
     for (const day of workDays) if (this.works[day] === (times > 0 ? 0 : 1)) alone += 1;
-    return times * ((sowingId === null ? WEIGHTS.change : -WEIGHTS.change) + costG + WEIGHTS.workDay * alone);
+    return (
+      rows +
+      times * ((sowingId === null ? WEIGHTS.change : -WEIGHTS.change) + costG + WEIGHTS.workDay * alone)
+    );
   }
 
   private put(index: number, times: 1 | -1): void {
@@ -154,6 +170,7 @@ export class Search {
     addTo(this.supply[start.crop]!, start, times);
     for (const use of start.uses) take(this.left, use, times);
     for (const day of start.workDays) this.works[day]! += times;
+    this.runs?.put(start.crop, start.day, times);
   }
 
   private canAdd(index: number): boolean {

@@ -42,7 +42,7 @@ export function surplusOf(
       days: DAYS,
       appetiteG,
       // Each item by itself, so that it is known of which there is too much.
-      crops: kept.map(({ item }) => ({ key: item.id, leastShare: 0, mostShare: 1, liked: false }))
+      crops: kept.map(({ item }) => ({ key: item.id, leastShare: 0, mostShare: 1, liked: 0 }))
     },
     kept.map(({ supply }) => supply),
     {

@@ -73,8 +73,15 @@ export function bodyOfWalk({ round, stops, washUp }: Walk): Extract<ReminderBody
 
 /** One stop as a reminder carries it; null where nothing is asked of it. */
 function roundStop({ parts, steps }: Stop): RoundStop | null {
+  // Whoever comes to cut it sees whether it is ready.
+  const isCut = (name: string): boolean =>
+    steps.some(
+      ({ body, of }) => body.kind === 'cut' && of.some(({ projected: { crop } }) => crop.name === name)
+    );
   const looks = parts.flatMap(({ projected: { crop }, ask: { look } }) =>
-    look && look.chance >= WORTH_A_LOOK ? [{ crop: crop.name, cropKey: crop.key, cue: look.cue }] : []
+    look && look.chance >= WORTH_A_LOOK && !(look.cue === 'windowOpen' && isCut(crop.name))
+      ? [{ crop: crop.name, cropKey: crop.key, cue: look.cue }]
+      : []
   );
   const notBegun = parts.flatMap(({ projected: { crop }, ask }) =>
     ask.notes.flatMap((note) => (note.kind === 'not-begun' ? [{ crop: crop.name, at: note.at }] : []))

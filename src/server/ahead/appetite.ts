@@ -7,18 +7,22 @@ import {
   type Portion,
   type Taste
 } from '../../core/ahead/appetite.ts';
+import { NO_WISH, type Variety } from '../../core/ahead/variety.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 import { listMembers } from '../people/members.ts';
 
 /** Who eats greens in the transaction's household, and how much. */
 export async function listEaters(tx: Tx): Promise<Eater[]> {
-  const rows = await tx<{ id: string; name: string; g_by_weekday: number[] }[]>`
-    select id, name, g_by_weekday from eaters order by position, id`;
-  return soundRows(tx, 'eaters', rows).map(({ id, name, g_by_weekday }) => ({
+  const rows = await tx<
+    { id: string; name: string; g_by_weekday: number[]; liked: string[]; disliked: string[] }[]
+  >`select id, name, g_by_weekday, liked, disliked from eaters order by position, id`;
+  return soundRows(tx, 'eaters', rows).map(({ id, name, g_by_weekday, liked, disliked }) => ({
     id,
     name,
-    gByWeekday: g_by_weekday
+    gByWeekday: g_by_weekday,
+    liked,
+    disliked
   }));
 }
 
@@ -40,6 +44,13 @@ export async function readDaysOff(tx: Tx): Promise<number[]> {
   const [row] = await tx<{ days_off: number[] }[]>`
     select days_off from households where household_id = current_household()`;
   return (row?.days_off ?? []).filter((day) => Number.isInteger(day) && day >= 1 && day <= 7);
+}
+
+/** What variety the transaction's household wishes for. */
+export async function readVariety(tx: Tx): Promise<Variety> {
+  const [row] = await tx<Variety[]>`
+    select least_crops as "leastCrops", most_in_row as "mostInRow" from households where household_id = current_household()`;
+  return row ?? NO_WISH;
 }
 
 /** How many people are in the transaction's household. */
@@ -80,16 +91,18 @@ export async function keepAppetite(
   {
     eaters,
     tastes,
+    variety,
     daysOff
-  }: { eaters: readonly Eater[]; tastes: readonly Taste[]; daysOff: readonly number[] }
+  }: { eaters: readonly Eater[]; tastes: readonly Taste[]; variety: Variety; daysOff: readonly number[] }
 ): Promise<void> {
   await tx`delete from eaters`;
-  for (const [position, { id, name, gByWeekday }] of eaters.entries())
-    await tx`insert into eaters (household_id, id, name, g_by_weekday, position)
-      values (${householdId}, ${id}, ${name}, ${tx.json([...gByWeekday])}, ${position})`;
+  for (const [position, { id, name, gByWeekday, liked = [], disliked = [] }] of eaters.entries())
+    await tx`insert into eaters (household_id, id, name, g_by_weekday, liked, disliked, position)
+      values (${householdId}, ${id}, ${name}, ${tx.json([...gByWeekday])}, ${tx.json([...liked])}, ${tx.json([...disliked])}, ${position})`;
   await tx`delete from tastes`;
   for (const { cropKey, taste, leastShare, mostShare } of tastes)
     await tx`insert into tastes (household_id, crop_key, taste, least_share, most_share)
       values (${householdId}, ${cropKey}, ${taste}, ${leastShare}, ${mostShare})`;
-  await tx`update households set days_off = ${[...new Set(daysOff)].sort()} where household_id = current_household()`;
+  await tx`update households set days_off = ${[...new Set(daysOff)].sort()}, least_crops = ${variety.leastCrops},
+    most_in_row = ${variety.mostInRow} where household_id = current_household()`;
 }

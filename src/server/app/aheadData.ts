@@ -1,6 +1,6 @@
 import type { AheadData } from '../../core/ahead/household.ts';
 import { rhythmOf } from '../../core/sowing/facts.ts';
-import { listEaters, listTastes, readDaysOff } from '../ahead/appetite.ts';
+import { listEaters, listTastes, readDaysOff, readVariety } from '../ahead/appetite.ts';
 import { listOrders } from '../ahead/orders.ts';
 import type { Tx } from '../db/connection.ts';
 import { readBook } from '../households/book.ts';
@@ -24,6 +24,7 @@ export async function aheadData(tx: Tx): Promise<AheadData> {
     containers,
     eaters,
     tastes,
+    variety,
     away,
     daysOff,
     orders,
@@ -38,6 +39,7 @@ export async function aheadData(tx: Tx): Promise<AheadData> {
     listKeptContainers(tx),
     listEaters(tx),
     listTastes(tx),
+    readVariety(tx),
     listAway(tx, today),
     readDaysOff(tx),
     listOrders(tx),
@@ -61,6 +63,7 @@ export async function aheadData(tx: Tx): Promise<AheadData> {
     containers,
     eaters,
     tastes,
+    variety,
     away,
     daysOff,
     orders,

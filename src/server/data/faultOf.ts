@@ -1,5 +1,11 @@
 import { ValidationError, type AnyObjectSchema } from 'yup';
-import { MOST_EATEN_G, orderSchema, ruleSchema, weekdays } from '../../contract/schemas/ahead.ts';
+import {
+  MOST_EATEN_G,
+  orderSchema,
+  ruleSchema,
+  varietySchema,
+  weekdays
+} from '../../contract/schemas/ahead.ts';
 import { check } from '../../contract/schemas/check.ts';
 import { keptContainerSchema, lotSchema, mediumSchema } from '../../contract/schemas/cupboard.ts';
 import { checkBody } from '../../contract/schemas/event.ts';
@@ -105,7 +111,8 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
       isNone(row.currency)
         ? SOUND
         : complaint(moneySchema, { currency: row.currency, kWh: row.price_kwh, feedL: row.price_feed_l }),
-      isNone(daysOff) || weekdays().isValidSync(daysOff) ? SOUND : 'Its days off are not days of a week.'
+      isNone(daysOff) || weekdays().isValidSync(daysOff) ? SOUND : 'Its days off are not days of a week.',
+      complaint(varietySchema, { leastCrops: row.least_crops ?? null, mostInRow: row.most_in_row ?? null })
     );
   },
   members: (row) =>
@@ -203,12 +210,15 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
       : row.of === 'shop'
         ? complaint(shopPriceSchema, row)
         : `“${String(row.of)}” is nothing that has a price.`,
-  eaters: ({ name, g_by_weekday: grams }) =>
+  eaters: ({ name, g_by_weekday: grams, liked, disliked }) =>
     firstOf(
       noName(name, 40),
       Array.isArray(grams) && grams.length === 7 && grams.every((g) => isNumber(g, 0, MOST_EATEN_G))
         ? SOUND
-        : `What ${String(name)} eats must be seven days of grams.`
+        : `What ${String(name)} eats must be seven days of grams.`,
+      [liked, disliked].every((keys) => isNone(keys) || (Array.isArray(keys) && keys.every(isKey)))
+        ? SOUND
+        : `What ${String(name)} likes must be keys of crops.`
     ),
   tastes: (row, crops) =>
     firstOf(

@@ -177,6 +177,11 @@ class Import {
             container_id: this.containers.get(row.container_id as string) ?? row.container_id
           }))
         );
+      case 'eaters':
+        return this.insert(
+          table,
+          rows.map((row) => ({ ...row, liked: row.liked ?? [], disliked: row.disliked ?? [] }))
+        );
       case 'events':
         for (const { sowing_id } of rows) this.sowings.add(sowing_id as string);
         return this.insert(
@@ -233,7 +238,8 @@ class Import {
       kWh: row.price_kwh as number | null,
       feedL: row.price_feed_l as number | null
     });
-    await this.tx`update households set days_off = ${(row.days_off as number[] | null) ?? []}
+    await this.tx`update households set days_off = ${(row.days_off as number[] | null) ?? []},
+        least_crops = ${row.least_crops as number | null}, most_in_row = ${row.most_in_row as number | null}
       where household_id = current_household()`;
     this.settings = true;
     return 1;

@@ -48,7 +48,9 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       currency: must(text),
       price_kwh: number,
       price_feed_l: number,
-      days_off: array
+      days_off: array,
+      least_crops: integer,
+      most_in_row: integer
     },
     key: ['name'],
     order: ['name'],
@@ -179,7 +181,14 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
   },
   {
     name: 'eaters',
-    fields: { id: must(id), name: must(text), g_by_weekday: must(array), position: must(integer) },
+    fields: {
+      id: must(id),
+      name: must(text),
+      g_by_weekday: must(array),
+      liked: array,
+      disliked: array,
+      position: must(integer)
+    },
     key: ['id'],
     order: ['position', 'id'],
     without: []

@@ -88,13 +88,14 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
   });
   await keepAppetite(tx, householdId, {
     eaters: [
-      { id: id(9), name: 'Nela', gByWeekday: [40, 40, 40, 40, 40, 60, 60] },
-      { id: id(10), name: 'Ivo', gByWeekday: [20, 20, 20, 20, 20, 45, 45] }
+      { id: id(9), name: 'Nela', gByWeekday: [40, 40, 40, 40, 40, 60, 60], liked: ['radish'], disliked: [] },
+      { id: id(10), name: 'Ivo', gByWeekday: [20, 20, 20, 20, 20, 45, 45], liked: [], disliked: ['mustard'] }
     ],
     tastes: [
       { cropKey: 'pea', taste: 'liked', leastShare: null, mostShare: null },
       { cropKey: 'cilantro', taste: 'disliked', leastShare: null, mostShare: null }
     ],
+    variety: { leastCrops: 3, mostInRow: null },
     daysOff: []
   });
   await changeMoney(tx, { currency: 'EUR', kWh: 0.28, feedL: 9.5 });

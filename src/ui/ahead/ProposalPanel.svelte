@@ -2,7 +2,9 @@
   import type { Line } from '$core/ahead/lines.ts';
   import type { ProposedSeed } from '$core/ahead/drawn.ts';
   import { Button } from 'carbon-components-svelte';
+  import { cropsByWeek } from '$core/ahead/variety.ts';
   import { SEARCH_WORDS, seedLine, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
+  import { cropsInWeeksWords, varietyPriceWords } from '$words/variety.ts';
   import type { Locale } from '$words/time.ts';
   import type { Planner } from './planner.svelte.ts';
   import ProposalList from './ProposalList.svelte';
@@ -15,6 +17,8 @@
     left: ReadonlySet<string>;
     /** Seed that is not in the cupboard, and what is to be bought of it. */
     seed: ProposedSeed;
+    /** Crops that are wanted in every week; null for no wish. */
+    leastCrops: number | null;
     placeName: (id: string) => string;
     name: DayName;
     /** Of the first day ahead, 1 for Monday to 7. */
@@ -30,6 +34,7 @@
     lines,
     left,
     seed,
+    leastCrops,
     placeName,
     name,
     firstWeekday,
@@ -41,6 +46,7 @@
   }: Props = $props();
 
   const many = $derived(lines.filter(({ key }) => !left.has(key)).length);
+  const weeks = $derived(planner.proposal && leastCrops !== null ? cropsByWeek(planner.proposal.days) : null);
   const state = $derived(
     planner.failed ? 'failed' : !planner.proposal ? 'looking' : planner.working ? 'better' : 'done'
   );
@@ -55,6 +61,8 @@
     {:else}
       <ProposalList {lines} {left} seedLacks={seed.lacks} {placeName} {name} {now} {locale} {onleave} />
     {/if}
+    {#if weeks && leastCrops !== null}<p class="small">{cropsInWeeksWords(weeks, leastCrops)}</p>{/if}
+    {#if planner.price}<p class="small">{varietyPriceWords(planner.price, locale.units)}</p>{/if}
     {#if seed.toBuy.length > 0}
       <h3>Seed to buy for it</h3>
       <ul class="plain">

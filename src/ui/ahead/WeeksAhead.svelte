@@ -272,6 +272,7 @@
     {lines}
     {left}
     {seed}
+    leastCrops={data.ahead.variety.leastCrops}
     {placeName}
     {name}
     firstWeekday={horizon.first.dayOfWeek}

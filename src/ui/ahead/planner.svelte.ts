@@ -2,6 +2,7 @@ import { groundOf, type Ground } from '$core/ahead/ground.ts';
 import type { AheadData } from '$core/ahead/household.ts';
 import type { Mending } from '$core/ahead/offers.ts';
 import type { Proposal } from '$core/ahead/proposal.ts';
+import type { VarietyPrice } from '$core/ahead/varietyPrice.ts';
 import { newPlanner } from './newPlanner.ts';
 import type { Asked, Told } from './planning.ts';
 
@@ -14,6 +15,8 @@ const READ_MS = 1500;
 export class Planner {
   proposal = $state.raw<Proposal | null>(null);
   done = $state.raw<Done | null>(null);
+  /** What the wishes for variety cost the proposal; null while nobody knows. */
+  price = $state.raw<VarietyPrice | null>(null);
   /** Whether this browser could not look for a plan. */
   failed = $state(false);
   mendings = $state.raw<Mending[] | null>(null);
@@ -22,6 +25,8 @@ export class Planner {
   working = $state(false);
   private worker: Worker | null = null;
   private question = 0;
+  /** Whether the worker is still at what the wishes for variety cost: no other question waits for that. */
+  private pricing = false;
   /** Of what mends it: the question that is not answered yet. */
   private unanswered = $state<number | null>(null);
   /** A better one that waits for the last to be read. */
@@ -32,7 +37,7 @@ export class Planner {
   start(data: AheadData): void {
     if (this.working) this.stop();
     this.proposal = null;
-    this.done = null;
+    [this.done, this.price] = [null, null];
     this.failed = false;
     this.working = true;
     this.ask('propose', data);
@@ -52,6 +57,11 @@ export class Planner {
 
   /** @returns the number of the question */
   private ask(what: Asked['what'], data: AheadData): number {
+    if (this.pricing) {
+      this.worker?.terminate();
+      this.worker = null;
+      this.pricing = false;
+    }
     // It stays for the next question: one that is warm answers at once.
     this.worker ??= newPlanner();
     this.worker.onmessage = ({ data: told }: MessageEvent<Told>) => this.hear(told);
@@ -73,10 +83,15 @@ export class Planner {
       if (told.question !== this.unanswered) return;
       this.mendings = told.mendings;
       this.unanswered = null;
+    } else if (told.kind === 'price') {
+      if (told.question !== this.question) return;
+      this.price = told.price;
+      this.pricing = false;
     } else {
       this.showNext();
       this.done = told;
       this.working = false;
+      this.pricing = told.prices;
     }
   }
 
@@ -120,6 +135,6 @@ export class Planner {
   clear(): void {
     if (this.working) this.stop();
     this.proposal = null;
-    this.done = null;
+    [this.done, this.price] = [null, null];
   }
 }

@@ -5,13 +5,16 @@ import { aheadOf, type AheadData } from '$core/ahead/household.ts';
 import { mendingsOf, type Mending } from '$core/ahead/offers.ts';
 import { wishesOf, type Wish } from '$core/ahead/mends.ts';
 import { shortDays } from '$core/ahead/paces.ts';
+import { varietyPrice, type VarietyPrice } from '$core/ahead/varietyPrice.ts';
 
 /** What the planner tells on its way; mendings with the number of their question, for an older one is of what no longer stands. */
 export type Told =
   | { kind: 'proposal'; proposal: Proposal }
   | { kind: 'mendings'; question: number; mendings: Mending[] }
   /** Nothing better is looked for any more. */
-  | { kind: 'done'; short: { day: number; share: number }[]; wishes: Wish[] };
+  | { kind: 'done'; short: { day: number; share: number }[]; wishes: Wish[]; prices: boolean }
+  /** What the wishes for variety cost it, worked out last: where `prices` said that it would be. */
+  | { kind: 'price'; question: number; price: VarietyPrice };
 
 /** What it is asked: what mends what stands, or a plan. */
 export interface Asked {
@@ -35,5 +38,7 @@ export function answer({ what, question, data }: Asked, tell: (told: Told) => vo
     ({ counts } = plan);
     tell({ kind: 'proposal', proposal: proposalOf(built, plan, input) });
   }
-  tell({ kind: 'done', short: shortDays(problem, counts), wishes: wishesOf(problem, counts) });
+  const prices = problem.variety !== undefined;
+  tell({ kind: 'done', short: shortDays(problem, counts), wishes: wishesOf(problem, counts), prices });
+  if (prices) tell({ kind: 'price', question, price: varietyPrice(problem, counts) });
 }

@@ -1,7 +1,7 @@
 import { eatenByWeekday } from '$core/ahead/appetite.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { CROPS } from '$core/crops/library.ts';
-import { listEaters, listTastes, readDaysOff } from '$server/ahead/appetite.ts';
+import { listEaters, listTastes, readDaysOff, readVariety } from '$server/ahead/appetite.ts';
 import { listEatings } from '$server/ahead/eaten.ts';
 import { householdNow } from '$server/households/household.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -11,9 +11,10 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const { household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [eaters, tastes, daysOff, { ownCrops, lots }, eaten] = await Promise.all([
+    const [eaters, tastes, variety, daysOff, { ownCrops, lots }, eaten] = await Promise.all([
       listEaters(tx),
       listTastes(tx),
+      readVariety(tx),
       readDaysOff(tx),
       listChoices(tx),
       listEatings(tx)
@@ -22,6 +23,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     return {
       eaters,
       tastes,
+      variety,
       daysOff,
       // What is in the cupboard stands first: it is thought of first.
       inCupboard: [...new Set(lots.map(({ cropKey }) => cropKey))],

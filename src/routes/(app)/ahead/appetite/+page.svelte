@@ -20,6 +20,8 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { PORTION_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
   import { problemWords } from '$words/problems.ts';
+  import { LEAST_CROPS, MOST_IN_ROW } from '$words/variety.ts';
+  import type { Variety } from '$core/ahead/variety.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -33,23 +35,35 @@
     name: string;
     /** As typed, Monday to Sunday. */
     grams: string[];
+    liked: string[];
+    disliked: string[];
   }
   const shown = (g: number): string =>
     greensMass(
       g,
       untrack(() => locale.units)
     );
-  const typedOf = ({ id, name, gByWeekday }: Eater): Typed => ({ id, name, grams: gByWeekday.map(shown) });
+  const typedOf = ({ id, name, gByWeekday, liked = [], disliked = [] }: Eater): Typed => ({
+    id,
+    name,
+    grams: gByWeekday.map(shown),
+    liked: [...liked],
+    disliked: [...disliked]
+  });
+  const nobodyYet = (name: string): Typed => ({
+    id: newId(),
+    name,
+    grams: Array.from({ length: 7 }, () => ''),
+    liked: [],
+    disliked: []
+  });
   let eaters = $state<Typed[]>(
-    untrack(() =>
-      data.eaters.length > 0
-        ? data.eaters.map(typedOf)
-        : [{ id: newId(), name: 'All of us', grams: Array.from({ length: 7 }, () => '') }]
-    )
+    untrack(() => (data.eaters.length > 0 ? data.eaters.map(typedOf) : [nobodyYet('All of us')]))
   );
   let tastes = $state<Record<string, Taste>>(
     untrack(() => Object.fromEntries(data.tastes.map((taste) => [taste.cropKey, { ...taste }])))
   );
+  let variety = $state<Variety>(untrack(() => ({ ...data.variety })));
   let daysOff = $state<number[]>(untrack(() => [...data.daysOff]));
   let wrong = $state<Record<string, string>>({});
   let failed = $state('');
@@ -74,6 +88,14 @@
   function feel(key: string, taste: Taste['taste']) {
     tastes[key] = { ...tasteOf(key), taste };
   }
+  /** One person's own chip is turned on or off; nobody both likes a crop and does not eat it. */
+  function toggle(typed: Typed, of: 'liked' | 'disliked', key: string) {
+    const on = !typed[of].includes(key);
+    const other = of === 'liked' ? 'disliked' : 'liked';
+    typed[of] = on ? [...typed[of], key] : typed[of].filter((one) => one !== key);
+    if (on) typed[other] = typed[other].filter((one) => one !== key);
+  }
+  const wished = (event: Event): number | null => Number((event.target as HTMLSelectElement).value) || null;
   const SHARES = [0, 0.1, 0.2, 0.3, 0.5, 0.7, 1] as const;
   const SHARE_WORDS = {
     leastShare: { label: 'At least, of a week', none: 'no wish' },
@@ -88,9 +110,11 @@
 
   /** What was eaten in truth, in place of what was said: shared among all as they said it themselves. */
   function useEaten(byWeekday: readonly number[]) {
-    const said = eaters.map(({ id, name, grams }) => ({
+    const said = eaters.map(({ id, name, grams, liked, disliked }) => ({
       id,
       name,
+      liked,
+      disliked,
       gByWeekday: grams.map((one) => read(one) || 0)
     }));
     eaters = sharedOut(said, byWeekday).map(typedOf);
@@ -110,10 +134,17 @@
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({
-        eaters: eaters.map(({ id, name, grams }) => ({ id, name, gByWeekday: grams.map(read) })),
+        eaters: eaters.map(({ id, name, grams, liked, disliked }) => ({
+          id,
+          name,
+          gByWeekday: grams.map(read),
+          liked,
+          disliked
+        })),
         tastes: Object.values(tastes).filter(
           ({ taste, leastShare, mostShare }) => taste !== 'usual' || leastShare !== null || mostShare !== null
         ),
+        variety,
         daysOff,
         sure
       })
@@ -204,11 +235,7 @@
     </fieldset>
   {/each}
   <div class="row">
-    <button
-      class="chip"
-      type="button"
-      onclick={() =>
-        (eaters = [...eaters, { id: newId(), name: '', grams: Array.from({ length: 7 }, () => '') }])}
+    <button class="chip" type="button" onclick={() => (eaters = [...eaters, nobodyYet('')])}
       >Somebody else eats too</button
     >
     <span class="soft">Together about {greensMass(all, locale.units)} a day</span>
@@ -249,6 +276,68 @@
     {#if !more}<button class="chip quiet" type="button" onclick={() => (more = true)}
         >All crops of the library</button
       >{/if}
+  </section>
+
+  {#if eaters.length > 1}
+    <section>
+      <h2>Favourites by person</h2>
+      <p class="small soft">
+        Plans favour what more of you like. What somebody doesn’t eat is left to the others.
+      </p>
+      {#each eaters as typed (typed.id)}
+        <details class="unfold">
+          <summary
+            >{typed.name || 'Somebody'}{typed.liked.length + typed.disliked.length > 0
+              ? ` (${typed.liked.length + typed.disliked.length})`
+              : ''}</summary
+          >
+          <ul>
+            {#each crops as { key, name } (key)}
+              <li>
+                <span>{name}</span>
+                <div class="row" role="group" aria-label="{name}, {typed.name}">
+                  <button
+                    class="chip"
+                    type="button"
+                    aria-pressed={typed.liked.includes(key)}
+                    onclick={() => toggle(typed, 'liked', key)}>Favourite</button
+                  >
+                  <button
+                    class="chip"
+                    type="button"
+                    aria-pressed={typed.disliked.includes(key)}
+                    onclick={() => toggle(typed, 'disliked', key)}>Doesn’t eat it</button
+                  >
+                </div>
+              </li>
+            {/each}
+          </ul>
+        </details>
+      {/each}
+    </section>
+  {/if}
+
+  <section>
+    <h2>Variety</h2>
+    <p class="small soft">A proposal says what it costs.</p>
+    <div class="wishes">
+      <Select
+        labelText="Crops in every week"
+        selected={String(variety.leastCrops ?? '')}
+        on:change={(event) => (variety.leastCrops = wished(event))}
+      >
+        <SelectItem value="" text="no wish" />
+        {#each LEAST_CROPS as { value, text } (value)}<SelectItem value={String(value)} {text} />{/each}
+      </Select>
+      <Select
+        labelText="The same crop sown"
+        selected={String(variety.mostInRow ?? '')}
+        on:change={(event) => (variety.mostInRow = wished(event))}
+      >
+        <SelectItem value="" text="as often as it suits" />
+        {#each MOST_IN_ROW as { value, text } (value)}<SelectItem value={String(value)} {text} />{/each}
+      </Select>
+    </div>
   </section>
 
   <section>
@@ -305,6 +394,11 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(5rem, 1fr));
     gap: 0.5rem;
+  }
+  .wishes {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(12rem, 16rem));
+    gap: 1rem;
   }
   ul {
     list-style: none;
