@@ -10,6 +10,8 @@ import type { Over } from '$core/ahead/uses.ts';
 import type { Shortage } from '$core/ahead/room.ts';
 import type { DayWork, Row } from '$core/ahead/rows.ts';
 import type { SeedNeed } from '$core/ahead/seedList.ts';
+import { READY, type CutAim } from '$core/ahead/cutting.ts';
+import type { PlannedSowing } from '$core/sowing/planSowing.ts';
 import type { Rule, WhyMoved } from '$core/ahead/standingOrder.ts';
 import type { Place } from '$core/places/place.ts';
 import type { Projected } from '$core/sowing/project.ts';
@@ -233,13 +235,49 @@ export function workWords({ what, row }: DayWork): string {
   }
 }
 
+const listed = (names: readonly string[]): string =>
+  new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(names);
+
+/** What is wanted of it when it is cut. */
+function aimWords(aim: CutAim = READY): string {
+  switch (aim.kind) {
+    case 'ready':
+      return 'ready';
+    case 'best':
+      return 'at its best';
+    case 'age':
+      return `cut at ${aim.days} days or older`;
+  }
+}
+
+/** How a sowing that an order lays goes: “sow Thursday, ready Wed 9 Dec, cut Thu 10 Dec”. */
+export function draftWords(
+  { plan }: PlannedSowing,
+  { beginsAt, cutAt }: { beginsAt: number; cutAt: number | null },
+  now: number,
+  locale: Locale
+): string {
+  const day = (at: number) => dayWords(at, now, locale);
+  return [
+    `${plan.soak.soakStart === null ? 'sow' : 'soak'} ${day(beginsAt)}`,
+    `ready ${day(plan.forecast.marks.windowOpen.p50)}`,
+    ...(cutAt !== null && Number.isFinite(cutAt) ? [`cut ${day(cutAt)}`] : [])
+  ].join(', ');
+}
+
+/** The days on which the next sowings of an order are cut: “Next cuts: Thu 4 Dec, Mon 8 Dec”. */
+export const cutsWords = (cuts: readonly number[], locale: Locale): string =>
+  cuts.length === 0
+    ? 'No cut within eight weeks.'
+    : `Next cuts: ${cuts.map((at) => shortDate(at, locale)).join(', ')}`;
+
 /** When an order comes again. */
 export function ruleWords(rule: Rule): string {
   switch (rule.kind) {
     case 'every':
       return rule.days === 1 ? 'begun every day' : `begun every ${rule.days} days`;
     case 'weekdays':
-      return `ready for ${rule.weekdays.map((day) => `${weekdayName(day)}s`).join(' and ')}`;
+      return `${aimWords(rule.aim)} on ${listed(rule.weekdays.map((day) => `${weekdayName(day)}s`))}`;
     case 'keep':
       return 'always one going';
   }

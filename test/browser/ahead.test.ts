@@ -48,7 +48,7 @@ describe('the weeks ahead', () => {
     await page.getByRole('button', { name: 'Keep this order' }).click();
     await page.getByText('At least every day.').waitFor();
     await page.getByLabel('Every how many days').fill('4');
-    await page.getByText(/^begins today/).waitFor();
+    await page.getByText(/(sow|soak) today, ready/).waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
     await page.getByRole('button', { name: 'Keep this order' }).click();
@@ -73,9 +73,28 @@ describe('the weeks ahead', () => {
     await page.getByText('None yet.').waitFor();
   });
 
-  for (const [what, crop, days] of [
-    ['cuts on two fixed days', 'Garden cress', ['Monday', 'Thursday']],
-    ['a slow crop every week, begun weeks before it is wished for', 'Basil', ['Sunday']]
+  for (const [what, crop, days, aim, rule] of [
+    [
+      'cuts on two fixed days',
+      'Garden cress',
+      ['Monday', 'Thursday'],
+      'Ready by then',
+      /ready on Mondays and Thursdays/
+    ],
+    [
+      'a slow crop every week, begun weeks before it is wished for',
+      'Basil',
+      ['Sunday'],
+      'At its best then',
+      /at its best on Sundays/
+    ],
+    [
+      'peas that are not to be cut too young',
+      'Pea shoots',
+      ['Saturday'],
+      'Not before day',
+      /cut at 16 days or older on Saturdays/
+    ]
   ] as const)
     it(`lay ${what}, by days of the week alone`, async () => {
       const page = await stage.page(PHONE);
@@ -83,21 +102,24 @@ describe('the weeks ahead', () => {
       await page.getByRole('button', { name: 'New standing order' }).click();
       await page.getByLabel('Crop', { exact: true }).selectOption({ label: crop });
       await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
-      await page.getByRole('button', { name: 'Ready on days of the week' }).click();
-      const group = page.getByRole('group', { name: 'Ready on' });
-      for (const chip of await group.getByRole('button').all()) {
-        const day = (await chip.getAttribute('aria-label'))!;
-        const wished = (days as readonly string[]).includes(day);
-        if ((await chip.getAttribute('aria-pressed')) !== String(wished)) await chip.click();
+      await page.getByRole('button', { name: 'Cut on days of the week' }).click();
+      const group = page.getByRole('group', { name: 'Cut on' });
+      // No day is chosen for anybody.
+      await shows(group.getByRole('button', { pressed: true }), 0);
+      for (const day of days) await group.getByRole('button', { name: day }).click();
+      await page.getByRole('button', { name: aim, exact: true }).click();
+      if (aim === 'Not before day') {
+        await page.getByRole('button', { name: 'Keep this order' }).click();
+        await page.getByText('Give its age in days, from 3 to 90.').waitFor();
+        await page.getByLabel('Days after sowing, at least').fill('16');
       }
       await page
-        .getByText(/^begins .*, opens /)
+        .getByText(/(sow|soak) .*, ready .*, cut /)
         .first()
         .waitFor();
       await page.getByRole('button', { name: 'Keep this order' }).click();
-      await page
-        .getByText(`ready for ${days.map((day) => `${day}s`).join(' and ')}`, { exact: false })
-        .waitFor();
+      await page.getByRole('listitem').filter({ hasText: crop }).getByText(rule).waitFor();
+      await page.getByText(/^Next cuts: /).waitFor();
       await open(page, stage, '/ahead');
       await page
         .getByText(new RegExp(`^(Sow|Soak) ${crop.toLowerCase()}`))

@@ -1,11 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import type { CutAim } from '../../src/core/ahead/cutting.ts';
 import { spreadOf, glutOf } from '../../src/core/ahead/glut.ts';
 import { appetiteOn, eatenByWeekday, sharedOut, usualAppetiteG } from '../../src/core/ahead/appetite.ts';
 import { horizonFrom, dayIndex } from '../../src/core/ahead/horizon.ts';
 import { lacksOf, seedNeeds } from '../../src/core/ahead/seedList.ts';
 import {
   draftsOf,
+  type Draft,
   type OrderContext,
   type Rule,
   type StandingOrder
@@ -61,6 +63,28 @@ describe('standing orders', () => {
       const supper = RHYTHM.zone.at(date, RHYTHM.roundsMin.at(-1)!);
       expect(planned!.plan.forecast.chance('windowOpen', supper)).to.be.at.least(0.8);
     }
+  });
+
+  it('are at their best, or old enough, on the days that they are cut, and no older than they need be', () => {
+    const at = (aim?: CutAim) =>
+      draftsOf([order({ kind: 'weekdays', weekdays: [6], ...(aim ? { aim } : {}) })], around());
+    const [ready, best, old] = [at(), at({ kind: 'best' }), at({ kind: 'age', days: 14 })];
+    const ageD = ({ cutAt, planned }: Draft): number => RHYTHM.zone.daysBetween(planned!.setup.sowAt, cutAt!);
+    for (const drafts of [ready, best, old]) {
+      expect(drafts.length).to.be.above(3);
+      for (const { cutAt, day } of drafts) expect(RHYTHM.zone.date(cutAt!).toString()).to.equal(day);
+    }
+    for (const { cutAt, planned } of best) {
+      const late = (cutAt! - planned!.plan.forecast.marks.windowBest.p50) / DAY;
+      expect(late).to.be.within(0, 2);
+    }
+    for (const draft of old) expect(ageD(draft)).to.equal(14);
+    // What is old enough when it is ready is begun as late as without the wish.
+    expect(at({ kind: 'age', days: 3 }).map(({ beginsAt }) => beginsAt)).to.deep.equal(
+      ready.map(({ beginsAt }) => beginsAt)
+    );
+    // What would have to have been begun before today is not laid.
+    expect(old[0]!.day > ready[0]!.day).to.equal(true);
   });
 
   it('keep one going: each opens about when the one before is over', () => {

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { AGE_BOUNDS } from '../../core/ahead/cutting.ts';
 import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
 import { NO_WISH, VARIETY_BOUNDS } from '../../core/ahead/variety.ts';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
@@ -101,6 +102,8 @@ export const portionSchema = yup.object({
     .required('Choose how much you eat.')
 });
 
+const HOW_OLD = `Give its age in days, from ${AGE_BOUNDS[0]} to ${AGE_BOUNDS[1]}.`;
+
 /** When an order comes again. */
 export const ruleSchema = yup
   .object({
@@ -125,7 +128,22 @@ export const ruleSchema = yup
       .when('kind', {
         is: 'weekdays',
         then: (schema) => schema.min(1, 'Choose at least one day of the week.').required()
+      }),
+    /** What is wanted of it on those days; ready by then where nothing is said. */
+    aim: yup
+      .object({
+        kind: yup
+          .string()
+          .oneOf(['ready', 'best', 'age'] as const, 'Choose how it should be by then.')
+          .required('Choose how it should be by then.'),
+        days: number(HOW_OLD)
+          .integer('Whole days: give a whole number.')
+          .when('kind', {
+            is: 'age',
+            then: (schema) => schema.min(AGE_BOUNDS[0], HOW_OLD).max(AGE_BOUNDS[1], HOW_OLD).required(HOW_OLD)
+          })
       })
+      .default(undefined)
   })
   .required();
 

@@ -8,6 +8,7 @@ import type { Container } from '../supplies/containers/container.ts';
 import { finished } from '../time/inSteps.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import type { Period } from '../away/period.ts';
+import { plannedToCut, READY, type CutAim } from './cutting.ts';
 import { plannedFor, type Growable } from './growable.ts';
 import { dayIndex, dayOf, isAwayOn, type Horizon } from './horizon.ts';
 import { daysTaken, standOf, type Stand } from './room.ts';
@@ -16,8 +17,8 @@ import { daysTaken, standOf, type Stand } from './room.ts';
 export type Rule =
   /** Begun every so many days, from its first day on. */
   | { kind: 'every'; days: number }
-  /** Ready on these weekdays, 1 for Monday to 7. */
-  | { kind: 'weekdays'; weekdays: readonly number[] }
+  /** Cut on these weekdays, 1 for Monday to 7; ready by then where nothing else is wanted. */
+  | { kind: 'weekdays'; weekdays: readonly number[]; aim?: CutAim }
   /** Always one going: the next opens as the last one is over. */
   | { kind: 'keep' };
 
@@ -49,6 +50,8 @@ export interface Draft {
   /** When it is begun; null where that cannot be. */
   beginsAt: Millis | null;
   planned: PlannedSowing | null;
+  /** When it is cut: on the day of its rule, or else at its best; null where it is not begun. */
+  cutAt: Millis | null;
   moved: WhyMoved | null;
 }
 
@@ -111,7 +114,7 @@ type Laying = OrderContext & { days: number };
 function layOut(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
   const { rule } = order;
   if (rule.kind === 'every') return everyDays(order, rule.days, around, taken);
-  if (rule.kind === 'weekdays') return forWeekdays(order, rule.weekdays, around, taken);
+  if (rule.kind === 'weekdays') return forWeekdays(order, rule, around, taken);
   return keptGoing(order, around, taken);
 }
 
@@ -144,14 +147,15 @@ function laid(order: StandingOrder, day: string, due: number, around: OrderConte
       moved ??= 'container';
       continue;
     }
-    return { orderId: order.id, day, beginsAt: beginsAt(planned.plan.soak), planned, moved };
+    const { p50 } = planned.plan.forecast.marks.windowBest;
+    return { orderId: order.id, day, beginsAt: beginsAt(planned.plan.soak), planned, cutAt: p50, moved };
   }
-  return { orderId: order.id, day, beginsAt: null, planned: null, moved };
+  return { orderId: order.id, day, beginsAt: null, planned: null, cutAt: null, moved };
 }
 
 function forWeekdays(
   order: StandingOrder,
-  weekdays: readonly number[],
+  { weekdays, aim = READY }: Extract<Rule, { kind: 'weekdays' }>,
   around: Laying,
   taken: Taken
 ): Draft[] {
@@ -161,9 +165,9 @@ function forWeekdays(
     const date = dayOf(horizon, due);
     const day = date.toString();
     if (!weekdays.includes(date.dayOfWeek) || day < order.fromDay || order.done.has(day)) continue;
-    const planned = planOf(order, { kind: 'by', at: horizon.supperAt[due]! }, context);
-    // What can be had no more was for a day before the order was thought of.
-    if (planned.plan.earliestAt !== null) continue;
+    const cutAt = horizon.supperAt[due]!;
+    const planned = plannedToCut((how) => planOf(order, how, context), aim, { cutAt, horizon, context });
+    if (!planned) continue;
     const begins = beginsAt(planned.plan.soak);
     const at = dayIndex(horizon, context.rhythm, begins);
     if (isAway(due, around)) continue;
@@ -178,6 +182,7 @@ function forWeekdays(
         day,
         beginsAt: goes ? beginsAt(sooner.plan.soak) : null,
         planned: goes ? sooner : null,
+        cutAt: goes ? cutAt : null,
         moved: 'away'
       });
       continue;
@@ -188,6 +193,7 @@ function forWeekdays(
       day,
       beginsAt: goes ? begins : null,
       planned: goes ? planned : null,
+      cutAt: goes ? cutAt : null,
       moved: goes ? null : 'container'
     });
   }

@@ -3,6 +3,7 @@
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
   import { aheadOf, growableOf, type AheadData, type OrderData } from '$core/ahead/household.ts';
+  import { AGE_BOUNDS, READY, type CutAim } from '$core/ahead/cutting.ts';
   import type { Draft, Rule } from '$core/ahead/standingOrder.ts';
   import { ofSize } from '$core/supplies/containers/sizes.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
@@ -11,9 +12,9 @@
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { MOVED_WORDS, NONE_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { draftWords, MOVED_WORDS, NONE_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { dayWords, isoDay, shortDate, type Locale } from '$words/time.ts';
+  import { isoDay, shortDate, type Locale } from '$words/time.ts';
 
   /** A standing order, new or to be changed, with what it would lay. */
   interface Props {
@@ -52,15 +53,22 @@
   let everyTyped = $state(untrack(() => String(order?.rule.kind === 'every' ? order.rule.days : 7)));
   const every = $derived(readNumber(everyTyped) ?? NaN);
   let weekdays = $state<number[]>(
-    untrack(() => (order?.rule.kind === 'weekdays' ? [...order.rule.weekdays] : [1, 4]))
+    untrack(() => (order?.rule.kind === 'weekdays' ? [...order.rule.weekdays] : []))
   );
+  const aimBefore = untrack(() => (order?.rule.kind === 'weekdays' ? order.rule.aim : undefined) ?? READY);
+  let aimKind = $state<CutAim['kind']>(aimBefore.kind);
+  let ageTyped = $state(aimBefore.kind === 'age' ? String(aimBefore.days) : '');
+  const age = $derived(readNumber(ageTyped) ?? NaN);
+  const isAge = (days: number): boolean =>
+    Number.isInteger(days) && days >= AGE_BOUNDS[0] && days <= AGE_BOUNDS[1];
+  const aim = $derived<CutAim>(aimKind === 'age' ? { kind: aimKind, days: age } : { kind: aimKind });
   let wrong = $state<Record<string, string>>({});
   let failed = $state('');
   let sending = $state(false);
 
   const own = $derived(media.find((one) => one.id === medium));
   const rule = $derived<Rule>(
-    kind === 'every' ? { kind, days: every } : kind === 'weekdays' ? { kind, weekdays } : { kind }
+    kind === 'every' ? { kind, days: every } : kind === 'weekdays' ? { kind, weekdays, aim } : { kind }
   );
   const container = $derived(data.containers.find((one) => one.id === containerId));
   const made = $derived<OrderData | null>(
@@ -85,6 +93,7 @@
     made &&
       page.hydrated &&
       (kind !== 'every' || (Number.isInteger(every) && every > 0)) &&
+      (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age)))) &&
       Number.isInteger(count) &&
       count > 0
       ? aheadOf({ ...data, orders: [...data.orders.filter((one) => one.id !== id), made] }).drafts.filter(
@@ -144,7 +153,7 @@
     </Select>
   </div>
   <div class="row" role="group" aria-label="When it comes again">
-    {#each [['every', 'Every few days'], ['weekdays', 'Ready on days of the week'], ['keep', 'Always one going']] as const as [one, words] (one)}
+    {#each [['every', 'Every few days'], ['weekdays', 'Cut on days of the week'], ['keep', 'Always one going']] as const as [one, words] (one)}
       <button class="chip" type="button" aria-pressed={kind === one} onclick={() => (kind = one)}
         >{words}</button
       >
@@ -162,7 +171,7 @@
       />
     </div>
   {:else if kind === 'weekdays'}
-    <div class="row" role="group" aria-label="Ready on">
+    <div class="row" role="group" aria-label="Cut on">
       {#each SHORT_WEEKDAYS as words, n (words)}
         <button
           class="chip"
@@ -177,6 +186,25 @@
       {/each}
     </div>
     {#if wrong['rule.weekdays']}<p class="warn">{wrong['rule.weekdays']}</p>{/if}
+    <div class="row" role="group" aria-label="How it should be by then">
+      {#each [['ready', 'Ready by then'], ['best', 'At its best then'], ['age', 'Not before day']] as const as [one, words] (one)}
+        <button class="chip" type="button" aria-pressed={aimKind === one} onclick={() => (aimKind = one)}
+          >{words}</button
+        >
+      {/each}
+    </div>
+    {#if aimKind === 'age'}
+      <div class="narrow">
+        <TextInput
+          labelText="Days after sowing, at least"
+          bind:value={ageTyped}
+          inputmode="numeric"
+          autocomplete="off"
+          invalid={!!wrong['rule.aim.days']}
+          invalidText={wrong['rule.aim.days']}
+        />
+      </div>
+    {/if}
   {/if}
   <details class="unfold">
     <summary>Medium and method</summary>
@@ -196,14 +224,12 @@
     <div class="laid">
       <p class="small soft">What it lays:</p>
       <ul>
-        {#each laid.slice(0, MOST) as { day, beginsAt, planned, moved } (day)}
+        {#each laid.slice(0, MOST) as { day, beginsAt, planned, cutAt, moved } (day)}
           <li>
             {#if planned && beginsAt !== null}
-              begins {dayWords(beginsAt, data.now, locale)}, opens {dayWords(
-                planned.plan.forecast.marks.windowOpen.p50,
-                data.now,
-                locale
-              )}{#if moved}<span class="soft small">, {MOVED_WORDS[moved]}</span>{/if}
+              {draftWords(planned, { beginsAt, cutAt }, data.now, locale)}{#if moved}<span class="soft small"
+                  >, {MOVED_WORDS[moved]}</span
+                >{/if}
             {:else}
               <span class="soft"
                 >none {rule.kind === 'weekdays' ? 'for' : 'on'}
@@ -216,7 +242,7 @@
         {/each}
       </ul>
     </div>
-  {:else if made}
+  {:else if made && (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age))))}
     <p class="small soft">
       It lays nothing within eight weeks: it needs longer, or stands too cold or too warm there.
     </p>

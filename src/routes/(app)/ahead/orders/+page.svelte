@@ -1,13 +1,14 @@
 <script lang="ts">
   import { reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
+  import { finished } from '$core/time/inSteps.ts';
   import { findCrop } from '$core/crops/library.ts';
-  import type { OrderData } from '$core/ahead/household.ts';
+  import { ordersOf, type OrderData } from '$core/ahead/household.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import OrderForm from '$ui/ahead/OrderForm.svelte';
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
-  import { ruleWords } from '$words/ahead.ts';
+  import { cutsWords, ruleWords } from '$words/ahead.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -18,6 +19,17 @@
   const cropName = (key: string): string => findCrop(key, [...data.ahead.ownCrops])?.name ?? key;
   const placeName = (id: string): string =>
     data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+
+  /** So many cuts of an order are named. */
+  const NEXT_CUTS = 4;
+  const drafts = $derived(
+    page.hydrated && data.ahead.orders.length > 0 ? finished(ordersOf(data.ahead)).drafts : null
+  );
+  const cutsOf = (id: string): number[] =>
+    (drafts ?? [])
+      .flatMap(({ orderId, cutAt }) => (orderId === id && cutAt !== null ? [cutAt] : []))
+      .sort((a, b) => a - b)
+      .slice(0, NEXT_CUTS);
 
   async function end(id: string) {
     failed = '';
@@ -87,6 +99,7 @@
             order.rule
           )}
           <br /><span class="soft small">{order.container.name}, {placeName(order.placeId)}</span>
+          {#if drafts}<br /><span class="small">{cutsWords(cutsOf(order.id), locale)}</span>{/if}
         </div>
         <div class="row">
           <button class="chip" onclick={() => (open = order)}
