@@ -232,6 +232,25 @@ describe('from the cut to the plate', () => {
     await page.getByRole('button', { name: 'See what Brote learns' }).waitFor({ state: 'detached' });
   });
 
+  it('asks what is planned shall do when the time zone changes', async () => {
+    const page = await stage.page(DESK);
+    await open(page, stage, '/household');
+    await page.getByLabel('Time zone').selectOption('America/New_York');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page
+      .getByText(
+        /sowings are planned, the first for .*, 20:30\. In the new time zone that moment is .*, 14:30\./
+      )
+      .waitFor();
+    await expectAccessible(page);
+    await page.getByRole('radio', { name: 'At the same time on the clock' }).check();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByText('Saved.').waitFor();
+    await open(page, stage, '/bench');
+    await page.getByText(/20:30/).first().waitFor();
+    await shows(page.getByText(/14:30/), 0);
+  });
+
   it('says of a line what is wrong with it, at phone width', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/household/data/import');

@@ -10,7 +10,7 @@ import {
   roundsBetween,
   wakingNear
 } from '../../src/core/time/rhythm.ts';
-import { DAY, HOUR, zoneOf } from '../../src/core/time/zone.ts';
+import { DAY, HOUR, sameClockTime, zoneOf } from '../../src/core/time/zone.ts';
 import { at, rhythm } from '../support/rhythm.ts';
 
 const ZONES = [
@@ -44,6 +44,23 @@ describe('household time', () => {
         expect(zoneOf(id).at(date, minutes)).to.equal(
           date.toZonedDateTime({ timeZone: id, plainTime }).epochMilliseconds
         );
+      })
+    );
+  });
+
+  it('keeps date and clock when it moves to another zone, but where clocks there skip that time', () => {
+    const zones = fc.constantFrom(...ZONES);
+    fc.assert(
+      fc.property(zones, zones, moment, (from, to, ms) => {
+        const [was, is] = [zoneOf(from), zoneOf(to)];
+        const there = sameClockTime(ms, was, is);
+        const wall = was
+          .date(ms)
+          .toPlainDateTime({ hour: Math.floor(was.minutes(ms) / 60), minute: was.minutes(ms) % 60 });
+        const moved = wall.toZonedDateTime(to);
+        if (!moved.toPlainDateTime().equals(wall)) return;
+        expect(is.date(there).equals(was.date(ms))).to.equal(true);
+        expect(is.minutes(there)).to.equal(was.minutes(ms));
       })
     );
   });

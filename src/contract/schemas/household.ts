@@ -65,10 +65,21 @@ const NIGHT_MIN = 180;
 /** Two rounds nearer than this are one: what a tray asks for does not change so fast. */
 const ROUNDS_APART_MIN = 60;
 
+/** When what is planned begins after a change of the time zone. */
+export const ZONE_CHANGES = ['clock', 'moment'] as const;
+export type ZoneChange = (typeof ZONE_CHANGES)[number];
+
 /** The household's settings as its form sends them. */
 export const householdSchema = yup.object({
   name,
   zone,
+  /** Empty where nobody was asked. */
+  planned: yup
+    .string()
+    .transform((value: unknown) => (value === '' ? null : value))
+    .nullable()
+    .default(null)
+    .oneOf([...ZONE_CHANGES, null] as const, 'Choose when what is planned begins.'),
   units,
   latitudeDeg: number('Give the latitude in degrees, such as 43.4; south of the equator is negative.')
     .required('Give the latitude in degrees, such as 43.4.')

@@ -95,6 +95,10 @@ export class Zone {
   }
 }
 
+/** The moment at which clocks in `to` show what they show in `from` at a moment, on the same date. */
+export const sameClockTime = (at: Millis, from: Zone, to: Zone): Millis =>
+  to.at(from.date(at), from.minutes(at));
+
 const zones = new Map<string, Zone>();
 
 /**

@@ -1,6 +1,8 @@
 import { redirect } from '@sveltejs/kit';
 import { changeHousehold, isNameTaken } from '$server/households/household.ts';
 import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/methods/ready.ts';
+import { keepClockTimes, plannedAhead } from '$server/app/changeZone.ts';
+import { zoneAskedWords } from '$words/zone.ts';
 import { listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { check } from '$contract/schemas/check.ts';
@@ -50,9 +52,16 @@ export const actions: Actions = {
       latitudeDeg: kept.latitudeDeg?.replace(',', '.')
     });
     if (!checked.ok) return notTaken(422, kept, checked.errors);
-    const { wake, sleep, morning, evening, ...rest } = checked.value;
+    const { wake, sleep, morning, evening, planned, ...rest } = checked.value;
+    const session = signedIn(locals);
+    const moves = rest.zone !== session.household.zone;
     try {
-      await inSession(locals, async (tx) => {
+      const asked = await inSession(locals, async (tx) => {
+        const waiting = moves ? await plannedAhead(tx, session) : [];
+        const [first] = waiting;
+        if (first && planned === null)
+          return zoneAskedWords(waiting.length, first.beginsAt, session.household, rest.zone);
+        if (first && planned === 'clock') await keepClockTimes(tx, session, rest.zone);
         // A method that was put away meanwhile gives way to the first ready one.
         const known = findMethod(rest.methodKey, await listMethods(tx)) ?? DEFAULT_METHOD;
         await changeHousehold(tx, {
@@ -60,7 +69,9 @@ export const actions: Actions = {
           methodKey: known.key,
           ...rhythmMinutes({ wake, sleep, morning, evening })
         });
+        return null;
       });
+      if (asked !== null) return notTaken(409, kept, { planned: asked });
     } catch (error) {
       if (!isNameTaken(error)) throw error;
       return notTaken(409, kept, { name: 'Another household here has this name: choose another.' });

@@ -7,7 +7,9 @@
   import { untrack } from 'svelte';
   import { LATITUDES } from '$words/latitudes.ts';
   import { lightWords } from '$words/places.ts';
-  import { clockTimeOf } from '$contract/schemas/household.ts';
+  import { clockTimeOf, ZONE_CHANGES, type ZoneChange } from '$contract/schemas/household.ts';
+  import Choice from '$ui/fields/Choice.svelte';
+  import { ZONE_CHANGE_WORDS } from '$words/zone.ts';
   import Devices from '$ui/household/Devices.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import Passphrase from '$ui/household/Passphrase.svelte';
@@ -42,6 +44,15 @@
           text={name.replaceAll('_', ' ')}
         />{/each}
     </Select>
+    {#if wrong('planned')}
+      <p class="warn" role="alert">{wrong('planned')}</p>
+      <Choice
+        legend="What is planned begins"
+        name="planned"
+        options={ZONE_CHANGES.map((value) => ({ value, text: ZONE_CHANGE_WORDS[value] }))}
+        value={'' as ZoneChange}
+      />
+    {/if}
     <Select name="units" labelText="Units" selected={kept('units', house.units)}>
       <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
       <SelectItem value="us" text="US: oz, cups, in, °F" />
