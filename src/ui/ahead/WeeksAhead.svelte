@@ -14,6 +14,7 @@
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { standsNow } from '$core/ahead/problem.ts';
   import { rowsOf, workOf, type Row } from '$core/ahead/rows.ts';
+  import type { Projected } from '$core/sowing/project.ts';
   import { greensMass } from '$core/units/format.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import { beginBodies, orderBody } from '$ui/ahead/beginBody.ts';
@@ -26,6 +27,7 @@
   import { Planner } from '$ui/ahead/planner.svelte.ts';
   import ProposalPanel from '$ui/ahead/ProposalPanel.svelte';
   import Timeline, { type To } from '$ui/ahead/Timeline.svelte';
+  import { afterPaint } from '$ui/state/afterPaint.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
@@ -59,24 +61,39 @@
   const fixed = $derived(horizonFrom(facts.rhythm, data.ahead.now));
   /** A planned sowing on its way to another day or place, as it is dragged. */
   let dragged = $state.raw<{ key: string; to: To } | null>(null);
-  const shown = $derived(
-    dragged === null
-      ? sowings
-      : sowings.map((one) => {
-          // Two halves go together.
-          if ((one.setup.half?.trayId ?? one.setup.id) !== dragged!.key) return one;
+  /** The same as its days and boards follow it: a paint later, so that the hand is followed first. */
+  let followed = $state.raw<typeof dragged>(null);
+  $effect(() => {
+    const now = dragged;
+    if (now !== untrack(() => followed)) return afterPaint(() => (followed = now));
+  });
+  const isDragged = ({ setup }: Projected, by: typeof dragged): boolean =>
+    // Two halves go together.
+    by !== null && (setup.half?.trayId ?? setup.id) === by.key;
+  const movedBy = (all: readonly Projected[], by: typeof dragged): readonly Projected[] =>
+    by === null
+      ? all
+      : all.map((one) => {
+          if (!isDragged(one, by)) return one;
           const record = data.ahead.records.find(({ setup }) => setup.id === one.setup.id)!;
           const events = eventsNow(record, loaded, journal);
-          return asIfMoved(one, events, dragged!.to, { facts, horizon: fixed, now: data.ahead.now });
-        })
-  );
-  const ahead = $derived(aheadOf(present, shown));
+          return asIfMoved(one, events, by.to, { facts, horizon: fixed, now: data.ahead.now });
+        });
+  const ahead = $derived(aheadOf(present, movedBy(sowings, followed)));
   const horizon = $derived(ahead.input.horizon);
   const stands = $derived(buildProblem({ ...ahead.input, growables: [] }));
   const outcome = $derived(eat(stands.problem, standsNow(stands.problem)));
   const stored = $derived(new Set(data.ahead.records.map(({ setup }) => setup.id)));
+  /** What is drawn: all of it as it is reckoned with, and what is dragged as the hand has it. */
+  const underHand = $derived.by(() => {
+    const all = ahead.input.sowings;
+    if (dragged === followed) return all;
+    const before = sowings.filter((one) => isDragged(one, dragged) || isDragged(one, followed));
+    const now = new Map(movedBy(before, dragged).map((one) => [one.setup.id, one]));
+    return all.map((one) => now.get(one.setup.id) ?? one);
+  });
   const rows = $derived(
-    rowsOf(ahead.input.sowings, ({ setup, state }) => {
+    rowsOf(underHand, ({ setup, state }) => {
       if (!stored.has(setup.id)) {
         const [id, day] = setup.id.split(' ') as [string, string];
         return { kind: 'draft', locked: true, order: { id, day } };
@@ -149,7 +166,13 @@
     );
 
   let chosenKey = $state<string | null>(untrack(() => data.chosen));
-  const chosen = $derived(allRows.find(({ key }) => key === chosenKey) ?? null);
+  /** What can be done about it is drawn once its mark is. */
+  let openKey = $state<string | null>(untrack(() => chosenKey));
+  $effect(() => {
+    const key = chosenKey;
+    if (key !== untrack(() => openKey)) return afterPaint(() => (openKey = key));
+  });
+  const chosen = $derived(allRows.find(({ key }) => key === openKey) ?? null);
   const deeds = new Deeds(journal);
 
   const dayName = (day: number): string => dayOf(horizon, day).toString();
@@ -159,7 +182,7 @@
     await deeds.put(row, to, { places: data.ahead.book.places, sowings, horizon: fixed, facts, name });
   }
   async function drop(key: string, to: To) {
-    dragged = null;
+    dragged = followed = null;
     const row = rows.find((one) => one.key === key);
     if (row) await put(row, to);
   }

@@ -15,13 +15,23 @@
   const ring = new Ring();
 
   onMount(() => {
-    const wake = () => ring.wake();
-    window.addEventListener('pointerdown', wake, { once: true });
-    window.addEventListener('keydown', wake, { once: true });
+    const leave = () => {
+      window.removeEventListener('pointerdown', wake);
+      window.removeEventListener('keydown', pressed);
+    };
+    const wake = () => {
+      leave();
+      ring.wake();
+    };
+    // Waking takes a while: only for a key that may have begun a timer, and not while somebody moves about by arrows.
+    const pressed = ({ key }: KeyboardEvent) => {
+      if (key === 'Enter' || key === ' ') wake();
+    };
+    window.addEventListener('pointerdown', wake);
+    window.addEventListener('keydown', pressed);
     return () => {
       ring.stop();
-      window.removeEventListener('pointerdown', wake);
-      window.removeEventListener('keydown', wake);
+      leave();
     };
   });
   $effect(() => {
