@@ -13,6 +13,8 @@
   interface Props {
     planner: Planner;
     lines: readonly Line[];
+    /** Those of them that are drawn so far. */
+    drawnLines: readonly Line[];
     /** Those that are left by hand, by their key. */
     left: ReadonlySet<string>;
     /** Seed that is not in the cupboard, and what is to be bought of it. */
@@ -32,6 +34,7 @@
   let {
     planner,
     lines,
+    drawnLines,
     left,
     seed,
     leastCrops,
@@ -59,7 +62,16 @@
     {#if lines.length === 0}
       <p>Nothing would be better than what stands.</p>
     {:else}
-      <ProposalList {lines} {left} seedLacks={seed.lacks} {placeName} {name} {now} {locale} {onleave} />
+      <ProposalList
+        lines={drawnLines}
+        {left}
+        seedLacks={seed.lacks}
+        {placeName}
+        {name}
+        {now}
+        {locale}
+        {onleave}
+      />
     {/if}
     {#if weeks && leastCrops !== null}<p class="small">{cropsInWeeksWords(weeks, leastCrops)}</p>{/if}
     {#if planner.price}<p class="small">{varietyPriceWords(planner.price, locale.units)}</p>{/if}

@@ -11,6 +11,7 @@
   import { seedOfLines } from '$core/ahead/drawn.ts';
   import { linesOf } from '$core/ahead/lines.ts';
   import { groundOf } from '$core/ahead/ground.ts';
+  import type { Proposal } from '$core/ahead/proposal.ts';
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { standsNow } from '$core/ahead/problem.ts';
   import { rowsOf, workOf, type Row } from '$core/ahead/rows.ts';
@@ -22,6 +23,7 @@
   import { asIfMoved } from '$ui/ahead/asIf.ts';
   import { Deeds } from '$ui/ahead/deeds.svelte.ts';
   import DayList from '$ui/ahead/DayList.svelte';
+  import { LittleByLittle } from '$ui/ahead/littleByLittle.svelte.ts';
   import Legend from '$ui/ahead/Legend.svelte';
   import Mendings from '$ui/ahead/Mendings.svelte';
   import { Planner } from '$ui/ahead/planner.svelte.ts';
@@ -112,7 +114,13 @@
   const lines = $derived(linesOf(planner.proposal?.changes ?? []));
   const takenLines = $derived(lines.filter(({ key }) => !left.has(key)));
   const taken = $derived(takenLines.flatMap((line) => line.changes));
-  const proposedRows = $derived(taken.filter(({ kind }) => kind === 'begin').map(({ row }) => row));
+  const drawn = new LittleByLittle(() => lines.map(({ key }) => key));
+  const drawnLines = $derived(lines.filter(({ key }) => drawn.has(key)));
+  const proposedRows = $derived(
+    takenLines
+      .filter(({ key }) => drawn.has(key))
+      .flatMap(({ changes }) => changes.flatMap(({ kind, row }) => (kind === 'begin' ? [row] : [])))
+  );
   const leftOut = $derived(new Set(taken.flatMap(({ sowingId }) => sowingId ?? [])));
   const seed = $derived(seedOfLines(present, ahead, takenLines));
   const allRows = $derived(
@@ -120,19 +128,22 @@
       (a, b) => a.beginsAt - b.beginsAt
     )
   );
+  /** The proposal as days and boards follow it: a paint after its list does. */
+  let reached = $state.raw<Proposal | null>(null);
+  $effect(() => {
+    const now = planner.proposal;
+    if (now !== untrack(() => reached)) return afterPaint(() => (reached = now));
+  });
+  const whole = $derived(planner.proposal && left.size === 0 ? reached : null);
   /** While a proposal is shown whole, its own days; with something left out it is looked at again once it is taken. */
-  const days = $derived(planner.proposal && left.size === 0 ? planner.proposal.days : outcome.days);
+  const days = $derived(whole?.days ?? outcome.days);
 
   const name = $derived(dayNames(horizon.supperAt, locale));
   const away = $derived(horizon.supperAt.map((_, day) => isAwayOn(horizon, day, data.ahead.away)));
   const works = $derived(workOf(allRows, horizon, facts.rhythm));
-  const uses = $derived(
-    planner.proposal && left.size === 0
-      ? planner.proposal.uses
-      : usesOf(stands.problem, standsNow(stands.problem))
-  );
+  const uses = $derived(whole?.uses ?? usesOf(stands.problem, standsNow(stands.problem)));
   /** What boards and containers are told to be full of. */
-  const standing = $derived(planner.proposal && left.size === 0 ? allRows : rows);
+  const standing = $derived(whole ? allRows : rows);
   const hungry = $derived(outcome.days.some(({ appetiteG }) => appetiteG > 0));
   /** What is said above the weeks. Under a hand that drags nothing may jump: it is said anew once that has let go. */
   const atRest = (): {
@@ -213,7 +224,7 @@
 
   function propose() {
     left = new Set();
-    planner.start($state.snapshot(present) as AheadData);
+    planner.start(present);
   }
 
   const beginOrder = (row: Row, day: number) => {
@@ -236,11 +247,11 @@
   // What mends what stands is looked for anew when that changes, and never while a plan is looked for.
   let asked = '';
   $effect(() => {
-    const now = JSON.stringify(groundOf(present));
     if (!page.hydrated || planner.working || planner.proposal || !hungry) return;
+    const now = JSON.stringify(groundOf(present));
     if (now === asked && planner.mends) return;
     asked = now;
-    planner.mend($state.snapshot(present) as AheadData);
+    planner.mend(present);
   });
   /** The list stands open where the drawing has no room, and on paper. */
   let listed = $state(false);
@@ -293,6 +304,7 @@
   <ProposalPanel
     {planner}
     {lines}
+    {drawnLines}
     {left}
     {seed}
     leastCrops={data.ahead.variety.leastCrops}
