@@ -11,6 +11,7 @@ import type { Shortage } from '$core/ahead/room.ts';
 import type { DayWork, Row } from '$core/ahead/rows.ts';
 import type { SeedNeed } from '$core/ahead/seedList.ts';
 import { READY, type CutAim } from '$core/ahead/cutting.ts';
+import type { nothingWithout } from '$core/ahead/build.ts';
 import type { PlannedSowing } from '$core/sowing/planSowing.ts';
 import type { Rule, WhyMoved } from '$core/ahead/standingOrder.ts';
 import type { Place } from '$core/places/place.ts';
@@ -282,6 +283,24 @@ export function ruleWords(rule: Rule): string {
       return 'always one going';
   }
 }
+
+/** What is said where nothing can be planned for want of something, and where to add it. */
+export const LACKS_WORDS: Record<
+  NonNullable<ReturnType<typeof nothingWithout>>,
+  { says: string; path: string; link: string }
+> = {
+  crops: {
+    says: 'Brote proposes crops that you have seed of, like, or have sown before, and there are none yet.',
+    path: '/bench/cupboard',
+    link: 'Add seed'
+  },
+  containers: {
+    says: 'There is no container to plan with.',
+    path: '/bench/cupboard',
+    link: 'Add a container'
+  },
+  places: { says: 'There is no place for a tray yet.', path: '/shelf', link: 'Add a place' }
+};
 
 /** Why it is begun on no day at all. */
 export const NONE_WORDS: Record<WhyMoved, string> = {

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { fondness, nobodyEats } from '../../src/core/ahead/appetite.ts';
-import { buildProblem } from '../../src/core/ahead/build.ts';
+import { buildProblem, nothingWithout } from '../../src/core/ahead/build.ts';
 import { eat, runsOf } from '../../src/core/ahead/eat.ts';
 import { WEEK } from '../../src/core/ahead/horizon.ts';
 import { plansFor } from '../../src/core/ahead/plans.ts';
@@ -136,6 +136,17 @@ describe('wishes for variety', () => {
         }
       )
     );
+  });
+});
+
+describe('what nothing can be planned without', () => {
+  it('is named: a crop, a container, a place', () => {
+    const input = aheadInput();
+    expect(nothingWithout(input)).to.equal(null);
+    expect(nothingWithout({ ...input, growables: [] })).to.equal('crops');
+    expect(nothingWithout({ ...input, containers: [] })).to.equal('containers');
+    expect(nothingWithout({ ...input, containers: [container('Tray', [25, 18], 0)] })).to.equal('containers');
+    expect(nothingWithout({ ...input, places: [] })).to.equal('places');
   });
 });
 

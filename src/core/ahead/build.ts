@@ -196,6 +196,20 @@ export function buildProblem(input: AheadInput): Built {
   };
 }
 
+/** What nothing can be planned without; null where there is some of each. */
+export const nothingWithout = ({
+  growables,
+  containers,
+  places
+}: Pick<AheadInput, 'growables' | 'containers' | 'places'>): 'crops' | 'containers' | 'places' | null =>
+  growables.length === 0
+    ? 'crops'
+    : containers.every(({ owned }) => owned === 0)
+      ? 'containers'
+      : places.length === 0
+        ? 'places'
+        : null;
+
 /** Whether somebody is there, and has time, on a day. */
 const canWork = (day: number, { horizon, away, daysOff }: AheadInput): boolean =>
   !daysOff.includes(dayOf(horizon, day).dayOfWeek) && !isAwayOn(horizon, day, away);

@@ -1,9 +1,17 @@
 <script lang="ts">
+  import type { nothingWithout } from '$core/ahead/build.ts';
   import type { Line } from '$core/ahead/lines.ts';
   import type { ProposedSeed } from '$core/ahead/drawn.ts';
   import { Button } from 'carbon-components-svelte';
   import { cropsByWeek } from '$core/ahead/variety.ts';
-  import { SEARCH_WORDS, seedLine, shortDaysWords, wishWords, type DayName } from '$words/ahead.ts';
+  import {
+    LACKS_WORDS,
+    SEARCH_WORDS,
+    seedLine,
+    shortDaysWords,
+    wishWords,
+    type DayName
+  } from '$words/ahead.ts';
   import { cropsInWeeksWords, varietyPriceWords } from '$words/variety.ts';
   import type { Locale } from '$words/time.ts';
   import type { Planner } from './planner.svelte.ts';
@@ -19,6 +27,8 @@
     left: ReadonlySet<string>;
     /** Seed that is not in the cupboard, and what is to be bought of it. */
     seed: ProposedSeed;
+    /** What nothing can be planned without; null where there is some of each. */
+    lacks: ReturnType<typeof nothingWithout>;
     /** Crops that are wanted in every week; null for no wish. */
     leastCrops: number | null;
     placeName: (id: string) => string;
@@ -37,6 +47,7 @@
     drawnLines,
     left,
     seed,
+    lacks,
     leastCrops,
     placeName,
     name,
@@ -60,7 +71,14 @@
   <p role="status">{SEARCH_WORDS[state]}</p>
   {#if planner.proposal}
     {#if lines.length === 0}
-      <p>Nothing would be better than what stands.</p>
+      {#if lacks}
+        <p>
+          {LACKS_WORDS[lacks].says}
+          <a href={LACKS_WORDS[lacks].path}>{LACKS_WORDS[lacks].link}</a>
+        </p>
+      {:else}
+        <p>Nothing would be better than what stands.</p>
+      {/if}
     {:else}
       <ProposalList
         lines={drawnLines}

@@ -2,7 +2,7 @@
   import { flushSync, onMount, untrack } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
-  import { buildProblem } from '$core/ahead/build.ts';
+  import { buildProblem, nothingWithout } from '$core/ahead/build.ts';
   import { eat, isShort } from '$core/ahead/eat.ts';
   import { aheadOf, type AheadData } from '$core/ahead/household.ts';
   import { dayIndex, dayOf, horizonFrom, isAwayOn } from '$core/ahead/horizon.ts';
@@ -307,6 +307,7 @@
     {drawnLines}
     {left}
     {seed}
+    lacks={nothingWithout(ahead.input)}
     leastCrops={data.ahead.variety.leastCrops}
     {placeName}
     {name}
