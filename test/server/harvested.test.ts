@@ -194,8 +194,12 @@ describe('what is harvested', () => {
       const other = await household('Downstairs');
       expect(await take(other, past, moulded)).to.equal(2);
       expect(await take(other, past, moulded)).to.equal(0);
-      // Two trays that a list tells apart by nothing are two.
+      // Two trays that a list tells apart by nothing, or by what they grew in alone, are two.
       expect(await take(other, past, { ...past, copy: 1 })).to.equal(1);
+      const inAnother = { ...past, lost: 'other', container: { lengthCm: 30, widthCm: 25 } } as const;
+      const inAThird = { ...inAnother, container: { lengthCm: 40, widthCm: 25 } };
+      const shelf = await household('Landing');
+      expect(await take(shelf, inAnother, inAThird)).to.equal(2);
       expect(
         (await rowsOf(other)).map(({ cutG, lost, medium, seedG, perM2 }) => [
           cutG,

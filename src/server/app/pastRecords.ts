@@ -1,3 +1,4 @@
+import { hash } from 'ohash';
 import { v5 as namedId } from 'uuid';
 import { findCrop } from '../../core/crops/library.ts';
 import type { PastContainer, PastSowing } from '../../core/notebook/past/pastSowing.ts';
@@ -42,7 +43,7 @@ const USUAL: Container = { shape: 'rectangle', name: '', lengthCm: 25, widthCm: 
 
 /** A past sowing as a record. Its id follows from what its list says of it: the same line is the same sowing whenever it is sent. */
 export function pastRecord(home: PastHome, past: PastSowing): PastRecord {
-  const id = namedId(JSON.stringify(past, Object.keys(past).sort()), home.householdId);
+  const id = namedId(hash(past), home.householdId);
   const crop = findCrop(past.cropKey, home.ownCrops)!;
   const known = knownContainer(home, past.container);
   const container = known ?? home.containers[0] ?? named(USUAL, home.units);
