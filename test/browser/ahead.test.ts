@@ -170,11 +170,14 @@ describe('the weeks ahead', () => {
     await page.getByText(SETTLED).waitFor();
     await page.getByText(/^Greens on 5\d of 56 days, as proposed$/).waitFor();
     const list = page.locator('.proposal');
+    // Its lines are drawn little by little.
+    const take = page.getByRole('button', { name: /^Take these \d+ changes$/ });
+    const many = Number(/\d+/.exec(await take.innerText())![0]);
+    await shows(list.getByRole('checkbox'), many);
     expect(await list.getByText(/(soak|sow) sunflower/i).count()).to.equal(0);
     expect(await list.getByText(/without it about/).count()).to.be.above(2);
     await list.getByText(/^You have two crops or more in (every week|\d of 8 weeks)\.$/).waitFor();
     await list.getByText(/^Your wishes for variety cost /).waitFor();
-    const many = await list.getByRole('checkbox').count();
     await list.getByRole('checkbox').last().uncheck();
     await expectAccessible(page);
     await page

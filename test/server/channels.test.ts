@@ -72,7 +72,9 @@ describe('a reminder on its way', () => {
       householdId: home.id,
       channelId: channel
     });
-    expect(readChannelToken('unsubscribe', `${token.slice(0, -2)}AA`)).to.equal(null);
+    // Two bits of the last letter mean nothing; those of the last but two all do.
+    const forged = `${token.slice(0, -3)}${token.at(-3) === 'A' ? 'B' : 'A'}${token.slice(-2)}`;
+    expect(readChannelToken('unsubscribe', forged)).to.equal(null);
     expect(
       readChannelToken('unsubscribe', channelToken('unsubscribe', home.id, channel).replace(channel, home.id))
     ).to.equal(null);
