@@ -246,12 +246,20 @@
 
   // What mends what stands is looked for anew when that changes, and never while a plan is looked for.
   let asked = '';
+  let askedWith: AheadData | null = null;
   $effect(() => {
     if (!page.hydrated || planner.working || planner.proposal || !hungry) return;
-    const now = JSON.stringify(groundOf(present));
-    if (now === asked && planner.mends) return;
-    asked = now;
-    planner.mend(present);
+    const now = present;
+    // The same to the last bit need not be hashed to know so.
+    if (planner.mends && now === askedWith) return;
+    return afterPaint(() => {
+      const ground = groundOf(now);
+      const print = JSON.stringify(ground);
+      const isKnown = print === asked && planner.mends;
+      [asked, askedWith] = [print, now];
+      if (isKnown) return;
+      planner.mend(now, ground);
+    });
   });
   /** The list stands open where the drawing has no room, and on paper. */
   let listed = $state(false);

@@ -40,14 +40,17 @@ export class Planner {
     [this.done, this.price] = [null, null];
     this.failed = false;
     this.working = true;
-    this.ask('propose', data);
+    this.ask('propose', data, groundOf(data));
   }
 
-  /** What mends what stands: looked for while nothing else is. */
-  mend(data: AheadData): void {
+  /**
+   * What mends what stands: looked for while nothing else is.
+   * @param ground the fingerprint of the data
+   */
+  mend(data: AheadData, ground: Ground): void {
     if (this.working) return;
     this.mendings = null;
-    this.unanswered = this.ask('mend', data);
+    this.unanswered = this.ask('mend', data, ground);
   }
 
   /** Whether it is known, or looked for, what mends what stands: a search that was broken off has to be asked again. */
@@ -56,7 +59,7 @@ export class Planner {
   }
 
   /** @returns the number of the question */
-  private ask(what: Asked['what'], data: AheadData): number {
+  private ask(what: Asked['what'], data: AheadData, ground: Ground): number {
     if (this.pricing) {
       this.worker?.terminate();
       this.worker = null;
@@ -72,7 +75,7 @@ export class Planner {
       this.failed = true;
     };
     this.question += 1;
-    this.ground = groundOf(data);
+    this.ground = ground;
     this.worker.postMessage({ what, question: this.question, data } satisfies Asked);
     return this.question;
   }
