@@ -1,9 +1,20 @@
 import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { Lesson } from '$core/growth/learned.ts';
 
-/** A share without its sign, in whole percents. */
-export const percentWords = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
+const percentWords = (share: number): string => `${Math.round(Math.abs(share) * 100)} %`;
 const side = (share: number): string => (share < 0 ? 'faster' : 'slower');
+/** So little beside the book is nothing. */
+const NEAR = 0.015;
+
+/** A pace beside the book's: `8 % slower`. @param than said after it where there is a difference */
+export const paceWords = (slower: number, than = ''): string =>
+  Math.abs(slower) < NEAR ? 'as the book says' : `${percentWords(slower)} ${side(slower)}${than}`;
+
+/** A yield beside the book's: `12 % more`. @param factor of the book's yield */
+export const yieldWords = (factor: number, than = ''): string =>
+  Math.abs(factor - 1) < NEAR
+    ? 'as the book says'
+    : `${percentWords(factor - 1)} ${factor < 1 ? 'less' : 'more'}${than}`;
 
 /** What a household has learned of a crop: “radish here runs 8 % slower than the book, from 5 trays”. */
 export function lessonWords(name: string, { slower, low, high, trays }: Lesson): string {
@@ -12,10 +23,7 @@ export function lessonWords(name: string, { slower, low, high, trays }: Lesson):
     low < 0 && high > 0
       ? `${percentWords(low)} faster to ${percentWords(high)} slower`
       : `${percentWords(Math.abs(low) < Math.abs(high) ? low : high)} to ${percentWords(Math.abs(low) < Math.abs(high) ? high : low)} ${side(slower)}`;
-  const mid =
-    Math.abs(slower) < 0.015
-      ? 'runs as the book says'
-      : `runs ${percentWords(slower)} ${side(slower)} than the book`;
+  const mid = `runs ${paceWords(slower, ' than the book')}`;
   return `${name} here ${mid}, from ${from} (likely ${range}).`;
 }
 
@@ -23,9 +31,9 @@ export function lessonWords(name: string, { slower, low, high, trays }: Lesson):
 export function yieldLessonWords(name: string, { low, mid, high }: YieldFactor, trays: number): string {
   const more = (factor: number) => `${percentWords(factor - 1)} ${factor < 1 ? 'less' : 'more'}`;
   const from = trays === 1 ? 'one weighed tray' : `${trays} weighed trays`;
-  return `${name} here gives ${Math.abs(mid - 1) < 0.015 ? 'what the book says' : `${more(mid)} than the book`}, from ${from} (a tray likely ${more(low)} to ${more(high)}).`;
+  return `${name} here gives ${Math.abs(mid - 1) < NEAR ? 'what the book says' : `${more(mid)} than the book`}, from ${from} (a tray likely ${more(low)} to ${more(high)}).`;
 }
 
 /** The same in few words: `here 8 % slower`. */
 export const lessonShort = ({ slower, trays }: Lesson): string =>
-  `${Math.abs(slower) < 0.015 ? 'here as the book says' : `here ${percentWords(slower)} ${side(slower)}`}, ${trays === 1 ? '1 tray' : `${trays} trays`}`;
+  `here ${paceWords(slower)}, ${trays === 1 ? '1 tray' : `${trays} trays`}`;

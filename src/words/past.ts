@@ -2,7 +2,7 @@ import type { Lesson } from '$core/growth/learned.ts';
 import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { PastField } from '$core/notebook/past/columns.ts';
 import type { DayOrder } from '$core/time/readDay.ts';
-import { percentWords } from './lesson.ts';
+import { paceWords, yieldWords } from './lesson.ts';
 
 /** What each field of a past sowing is called. */
 export const PAST_FIELD_WORDS: Record<PastField, string> = {
@@ -32,24 +32,12 @@ export const DAY_ORDER_WORDS: Record<DayOrder, string> = {
 export const sowingsWords = (count: number): string => (count === 1 ? '1 sowing' : `${count} sowings`);
 export const linesWords = (count: number): string => (count === 1 ? '1 line' : `${count} lines`);
 
-const NEAR = 0.015;
-
-const paceWords = ({ slower }: Lesson, than = ''): string =>
-  Math.abs(slower) < NEAR
-    ? 'as the book says'
-    : `${percentWords(slower)} ${slower < 0 ? 'faster' : 'slower'}${than}`;
-
-const yieldWords = ({ mid }: YieldFactor, than = ''): string =>
-  Math.abs(mid - 1) < NEAR
-    ? 'as the book says'
-    : `${percentWords(mid - 1)} ${mid < 1 ? 'less' : 'more'}${than}`;
-
 const THAN_THE_BOOK = ' than the book';
 
 /** What a crop's pace will be taken for after an import, and what it is taken for now. */
 export const paceAfterWords = (after: Lesson, before: Lesson | null): string =>
-  `Grows ${paceWords(after, THAN_THE_BOOK)}${before ? ` (now ${paceWords(before)})` : ''}.`;
+  `Grows ${paceWords(after.slower, THAN_THE_BOOK)}${before ? ` (now ${paceWords(before.slower)})` : ''}.`;
 
 /** The same of its yield. */
 export const yieldAfterWords = (after: YieldFactor, before: YieldFactor | null): string =>
-  `Yields ${yieldWords(after, THAN_THE_BOOK)}${before ? ` (now ${yieldWords(before)})` : ''}.`;
+  `Yields ${yieldWords(after.mid, THAN_THE_BOOK)}${before ? ` (now ${yieldWords(before.mid)})` : ''}.`;

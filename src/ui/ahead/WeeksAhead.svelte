@@ -11,7 +11,6 @@
   import { seedOfLines } from '$core/ahead/drawn.ts';
   import { linesOf } from '$core/ahead/lines.ts';
   import { groundOf } from '$core/ahead/ground.ts';
-  import type { Proposal } from '$core/ahead/proposal.ts';
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { standsNow } from '$core/ahead/problem.ts';
   import { rowsOf, workOf, type Row } from '$core/ahead/rows.ts';
@@ -30,6 +29,7 @@
   import ProposalPanel from '$ui/ahead/ProposalPanel.svelte';
   import Timeline, { type To } from '$ui/ahead/Timeline.svelte';
   import { afterPaint } from '$ui/state/afterPaint.ts';
+  import { PaintLater } from '$ui/state/paintLater.svelte.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
@@ -63,12 +63,8 @@
   const fixed = $derived(horizonFrom(facts.rhythm, data.ahead.now));
   /** A planned sowing on its way to another day or place, as it is dragged. */
   let dragged = $state.raw<{ key: string; to: To } | null>(null);
-  /** The same as its days and boards follow it: a paint later, so that the hand is followed first. */
-  let followed = $state.raw<typeof dragged>(null);
-  $effect(() => {
-    const now = dragged;
-    if (now !== untrack(() => followed)) return afterPaint(() => (followed = now));
-  });
+  /** The same as days and boards follow it. */
+  const followed = new PaintLater(() => dragged);
   const isDragged = ({ setup }: Projected, by: typeof dragged): boolean =>
     // Two halves go together.
     by !== null && (setup.half?.trayId ?? setup.id) === by.key;
@@ -81,7 +77,7 @@
           const events = eventsNow(record, loaded, journal);
           return asIfMoved(one, events, by.to, { facts, horizon: fixed, now: data.ahead.now });
         });
-  const ahead = $derived(aheadOf(present, movedBy(sowings, followed)));
+  const ahead = $derived(aheadOf(present, movedBy(sowings, followed.current)));
   const horizon = $derived(ahead.input.horizon);
   const stands = $derived(buildProblem({ ...ahead.input, growables: [] }));
   const outcome = $derived(eat(stands.problem, standsNow(stands.problem)));
@@ -89,8 +85,8 @@
   /** What is drawn: all of it as it is reckoned with, and what is dragged as the hand has it. */
   const underHand = $derived.by(() => {
     const all = ahead.input.sowings;
-    if (dragged === followed) return all;
-    const before = sowings.filter((one) => isDragged(one, dragged) || isDragged(one, followed));
+    if (dragged === followed.current) return all;
+    const before = sowings.filter((one) => isDragged(one, dragged) || isDragged(one, followed.current));
     const now = new Map(movedBy(before, dragged).map((one) => [one.setup.id, one]));
     return all.map((one) => now.get(one.setup.id) ?? one);
   });
@@ -128,13 +124,9 @@
       (a, b) => a.beginsAt - b.beginsAt
     )
   );
-  /** The proposal as days and boards follow it: a paint after its list does. */
-  let reached = $state.raw<Proposal | null>(null);
-  $effect(() => {
-    const now = planner.proposal;
-    if (now !== untrack(() => reached)) return afterPaint(() => (reached = now));
-  });
-  const whole = $derived(planner.proposal && left.size === 0 ? reached : null);
+  /** The proposal as days and boards follow it. */
+  const reached = new PaintLater(() => planner.proposal);
+  const whole = $derived(planner.proposal && left.size === 0 ? reached.current : null);
   /** While a proposal is shown whole, its own days; with something left out it is looked at again once it is taken. */
   const days = $derived(whole?.days ?? outcome.days);
 
@@ -178,12 +170,8 @@
 
   let chosenKey = $state<string | null>(untrack(() => data.chosen));
   /** What can be done about it is drawn once its mark is. */
-  let openKey = $state<string | null>(untrack(() => chosenKey));
-  $effect(() => {
-    const key = chosenKey;
-    if (key !== untrack(() => openKey)) return afterPaint(() => (openKey = key));
-  });
-  const chosen = $derived(allRows.find(({ key }) => key === openKey) ?? null);
+  const openKey = new PaintLater(() => chosenKey);
+  const chosen = $derived(allRows.find(({ key }) => key === openKey.current) ?? null);
   const deeds = new Deeds(journal);
 
   const dayName = (day: number): string => dayOf(horizon, day).toString();
@@ -193,7 +181,7 @@
     await deeds.put(row, to, { places: data.ahead.book.places, sowings, horizon: fixed, facts, name });
   }
   async function drop(key: string, to: To) {
-    dragged = followed = null;
+    dragged = followed.current = null;
     const row = rows.find((one) => one.key === key);
     if (row) await put(row, to);
   }
