@@ -162,12 +162,19 @@ export const seedLackWords = (g: number, { units }: Locale): string =>
   `Not in the cupboard: about ${seedMass(g, units)} of its seed.`;
 
 /** Why a change is proposed. */
-export function whyWords({ feeds, kind, savesThrownG }: Change, name: DayName, { units }: Locale): string {
+export function whyWords(
+  { feeds, kind, savesThrownG, varies }: Change,
+  name: DayName,
+  { units }: Locale
+): string {
   if (kind === 'leave-out')
     return savesThrownG > 1
       ? `Nobody would eat it: about ${greensMass(savesThrownG, units)} less is thrown.`
       : 'Nobody needs it then, and it saves a day of work.';
-  if (!feeds) return 'It takes the place of another.';
+  if (!feeds)
+    return varies
+      ? 'It brings one more crop into the week.'
+      : 'Nothing would be missing without it, but the plan as a whole is better with it.';
   return `There ${feeds.from === feeds.until ? 'on' : 'from'} ${span(feeds, name)}: without it about ${greensMass(feeds.g, units)} would be missing.`;
 }
 

@@ -1,3 +1,4 @@
+import { cropsByWeek } from './variety.ts';
 import { eat } from './eat.ts';
 import type { AheadPlan } from './greedy.ts';
 import { standsNow, type AheadProblem, type Start } from './problem.ts';
@@ -17,6 +18,8 @@ export interface Change {
   count: number;
   /** Why it is begun; null where it only saves work or greens that would be thrown. */
   feeds: Feeds | null;
+  /** Whether without it a week would have one crop less of those that are wished for. */
+  varies: boolean;
   /** What would be thrown with it or without it, whichever is more, g. */
   savesThrownG: number;
 }
@@ -37,12 +40,20 @@ export function changesOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
         index,
         count: Math.abs(by),
         feeds: by > 0 ? feedsOf(outcome.days, other.days, problem.starts[index]!) : null,
+        varies: by > 0 && wishedCrops(problem, outcome.days) > wishedCrops(problem, other.days),
         savesThrownG: Math.max(0, other.thrownG - outcome.thrownG)
       }
     ];
   });
   return changes.sort((a, b) => problem.starts[a.index]!.day - problem.starts[b.index]!.day);
 }
+
+/** Crops of all weeks together, as far as so many of them are wished for. */
+const wishedCrops = (
+  { variety }: Pick<AheadProblem, 'variety'>,
+  days: Parameters<typeof cropsByWeek>[0]
+): number =>
+  cropsByWeek(days).reduce<number>((sum, crops) => sum + Math.min(crops ?? 0, variety?.leastCrops ?? 0), 0);
 
 /** The days on which it is there to be eaten, and what would be missing without it; null where nothing would. */
 function feedsOf(
