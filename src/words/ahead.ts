@@ -21,7 +21,8 @@ import { greensMass, seedMass } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { clockTime, daysAway, dayWords, shortDate, type Locale } from './time.ts';
 
-const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+/** Names as a sentence lists them. */
+export const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 const OR = new Intl.ListFormat('en-GB', { type: 'disjunction' });
 
 /** That more opens in a week than is eaten, in a sentence or two. */
@@ -243,9 +244,6 @@ export function workWords({ what, row }: DayWork): string {
   }
 }
 
-const listed = (names: readonly string[]): string =>
-  new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(names);
-
 /** What is wanted of it when it is cut. */
 function aimWords(aim: CutAim = READY): string {
   switch (aim.kind) {
@@ -285,7 +283,7 @@ export function ruleWords(rule: Rule): string {
     case 'every':
       return rule.days === 1 ? 'begun every day' : `begun every ${rule.days} days`;
     case 'weekdays':
-      return `${aimWords(rule.aim)} on ${listed(rule.weekdays.map((day) => `${weekdayName(day)}s`))}`;
+      return `${aimWords(rule.aim)} on ${LIST.format(rule.weekdays.map((day) => `${weekdayName(day)}s`))}`;
     case 'keep':
       return 'always one going';
   }

@@ -1,6 +1,7 @@
 import { VARIETY_BOUNDS } from '$core/ahead/variety.ts';
 import type { VarietyPrice } from '$core/ahead/varietyPrice.ts';
 import { greensMass, type Units } from '$core/units/format.ts';
+import { LIST } from './ahead.ts';
 
 const NUMBERS = ['', 'one', 'two', 'three', 'four', 'five', 'six'];
 
@@ -36,6 +37,5 @@ export function varietyPriceWords({ missingG, thrownG, sowings }: VarietyPrice, 
     ...(thrownG > LITTLE_G ? [`about ${greensMass(thrownG, units)} more thrown out`] : [])
   ];
   if (costs.length === 0) return 'Your wishes for variety cost nothing in these weeks.';
-  const list = new Intl.ListFormat('en', { style: 'long', type: 'conjunction' }).format(costs);
-  return `Your wishes for variety cost ${list} in these weeks.`;
+  return `Your wishes for variety cost ${LIST.format(costs)} in these weeks.`;
 }

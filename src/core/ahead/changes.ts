@@ -30,6 +30,7 @@ const WORTH_G = 1;
 /** The changes that a plan makes to what stands, in the order of their days, each with what it is for. */
 export function changesOf(problem: AheadProblem, { counts, outcome }: AheadPlan): Change[] {
   const stands = standsNow(problem);
+  const crops = wishedCrops(problem, outcome.days);
   const changes = counts.flatMap((count, index): Change[] => {
     const by = count - stands[index]!;
     if (by === 0) return [];
@@ -40,7 +41,7 @@ export function changesOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
         index,
         count: Math.abs(by),
         feeds: by > 0 ? feedsOf(outcome.days, other.days, problem.starts[index]!) : null,
-        varies: by > 0 && wishedCrops(problem, outcome.days) > wishedCrops(problem, other.days),
+        varies: by > 0 && crops > wishedCrops(problem, other.days),
         savesThrownG: Math.max(0, other.thrownG - outcome.thrownG)
       }
     ];
@@ -48,12 +49,15 @@ export function changesOf(problem: AheadProblem, { counts, outcome }: AheadPlan)
   return changes.sort((a, b) => problem.starts[a.index]!.day - problem.starts[b.index]!.day);
 }
 
-/** Crops of all weeks together, as far as so many of them are wished for. */
+/** The crops of every week added up, each week counted only as far as the wish goes; 0 without a wish. */
 const wishedCrops = (
   { variety }: Pick<AheadProblem, 'variety'>,
   days: Parameters<typeof cropsByWeek>[0]
-): number =>
-  cropsByWeek(days).reduce<number>((sum, crops) => sum + Math.min(crops ?? 0, variety?.leastCrops ?? 0), 0);
+): number => {
+  const least = variety?.leastCrops ?? null;
+  if (least === null) return 0;
+  return cropsByWeek(days).reduce<number>((sum, crops) => sum + Math.min(crops ?? 0, least), 0);
+};
 
 /** The days on which it is there to be eaten, and what would be missing without it; null where nothing would. */
 function feedsOf(

@@ -13,10 +13,10 @@ export const AGE_BOUNDS = [3, 90] as const;
 /** A sowing begun on a day of the horizon, or as late as it is still ready by a moment. */
 export type PlanFor = (aim: { kind: 'from' | 'by'; at: Millis }) => PlannedSowing;
 
-/** Days further off than this are looked for one by one no more: something else than the pace is against them. */
+/** Give up after so many earlier days: by then the wish cannot be met by beginning sooner. */
 const MOST_STEPS = 40;
 
-/** Whether a planned sowing is, by a moment, what is wanted of it. */
+/** Whether a planned sowing meets the aim at the moment of the cut. */
 function meets({ plan, setup }: PlannedSowing, aim: CutAim, cutAt: Millis, zone: Zone): boolean {
   switch (aim.kind) {
     case 'ready':
@@ -29,8 +29,8 @@ function meets({ plan, setup }: PlannedSowing, aim: CutAim, cutAt: Millis, zone:
 }
 
 /**
- * A sowing that is ready by a day's supper, and by then is what is wanted of it besides: begun on the latest day on which it still is.
- * @returns null where it would have to have been begun already
+ * The latest sowing that is ready by a day's supper and meets the aim by then.
+ * @returns null if it would have to begin before today
  */
 export function plannedToCut(
   planFor: PlanFor,
@@ -38,7 +38,7 @@ export function plannedToCut(
   { cutAt, horizon, context }: { cutAt: Millis; horizon: Horizon; context: PlanContext }
 ): PlannedSowing | null {
   const ready = planFor({ kind: 'by', at: cutAt });
-  // What can be had no more was for a day before anybody thought of it.
+  // Too near: the sowing for this day was due before the order existed.
   if (ready.plan.earliestAt !== null) return null;
   if (meets(ready, aim, cutAt, context.rhythm.zone)) return ready;
   let day = dayIndex(horizon, context.rhythm, beginsAt(ready.plan.soak));

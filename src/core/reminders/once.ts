@@ -9,10 +9,10 @@ const WAITS_H = 1;
 const STEP_AFTER = { soak: 'drain', drain: 'sow', rinse: null, disinfect: null } as const;
 
 /**
- * The round whose own reminder tells of a soak or drain that is over, so that it need not be told twice: one that is told at the
- * same moment, or comes within the hour and before longer does harm. Null for none.
- * @param others what is told at the same moment
- * @param at when it reaches its reader, whose night may hold it
+ * The round whose reminder already announces that a soak or drain is over, so that the timer need not announce it too: a round
+ * that is due at the same moment, or within the hour and before the seed suffers. Null for none.
+ * @param others the other reminders of the same moment
+ * @param at when the reminder is delivered; quiet hours may delay it
  * @returns the key of the round
  */
 export function roundThatTells(

@@ -73,7 +73,7 @@ export function bodyOfWalk({ round, stops, washUp }: Walk): Extract<ReminderBody
 
 /** One stop as a reminder carries it; null where nothing is asked of it. */
 function roundStop({ parts, steps }: Stop): RoundStop | null {
-  // Whoever comes to cut it sees whether it is ready.
+  // The step to cut already asks to check whether it is ready.
   const isCut = (name: string): boolean =>
     steps.some(
       ({ body, of }) => body.kind === 'cut' && of.some(({ projected: { crop } }) => crop.name === name)

@@ -273,7 +273,7 @@ class List {
     );
   }
 
-  /** In g or cm; undefined where no number stands there. */
+  /** An amount in g or cm; undefined if the cell holds no number. */
   private amount(field: AmountField, typed: string): number | undefined {
     const kind = AMOUNTS[field];
     const [, digits = '', sign = ''] = /^([^a-zA-Z"″'′]*?)\s*([a-zA-Z"″'′]+\.?)?$/.exec(typed) ?? [];
