@@ -73,6 +73,36 @@ describe('the weeks ahead', () => {
     await page.getByText('None yet.').waitFor();
   });
 
+  it('lay a blend again and again, and begin it as one sowing', async () => {
+    const page = await stage.page(PHONE);
+    await open(page, stage, '/ahead/orders');
+    await page.getByRole('button', { name: 'New standing order' }).click();
+    await page.getByRole('radio', { name: 'Blended seed' }).check();
+    await page.getByLabel('Crop 1').selectOption({ label: 'Garden cress' });
+    await page.getByLabel('Parts', { exact: true }).first().fill('3');
+    await page.getByRole('button', { name: 'Keep this order' }).isDisabled();
+    await page.getByLabel('Crop 2').selectOption({ label: 'Arugula' });
+    await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
+    await page.getByText(/(sow|soak) today, ready/).waitFor();
+    await expectAccessible(page);
+    await expectFitsThumb(page);
+    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByText('Garden cress and arugula').first().waitFor();
+
+    await open(page, stage, '/round');
+    await page.getByText(/On standing order: Garden cress and arugula/).waitFor();
+    await page.getByRole('link', { name: 'Begin it or leave it out' }).click();
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByText('Garden cress and arugula is on the list.').waitFor();
+
+    await open(page, stage, '/ahead/orders');
+    await page.getByRole('button', { name: /^Change/ }).click();
+    expect(await page.getByLabel('Parts', { exact: true }).first().inputValue()).to.equal('3');
+    await page.getByRole('button', { name: 'Leave it as it was' }).click();
+    await page.getByRole('button', { name: /^End it/ }).click();
+    await page.getByText('None yet.').waitFor();
+  });
+
   for (const [what, crop, days, aim, rule] of [
     [
       'cuts on two fixed days',

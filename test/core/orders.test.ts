@@ -17,6 +17,7 @@ import { judge } from '../../src/core/reminders/due.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { LotStock } from '../../src/core/supplies/seed/lot.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { blend } from '../../src/core/crops/blend.ts';
 import { aheadInput, container, eater, growable, NOW, RHYTHM, shelf } from '../support/ahead.ts';
 
 const order = (rule: Rule, more: Partial<StandingOrder> = {}): StandingOrder => ({
@@ -93,6 +94,36 @@ describe('standing orders', () => {
     const marks = drafts.map(({ planned }) => planned!.plan.forecast.marks);
     for (let n = 1; n < marks.length; n += 1)
       expect(Math.abs(marks[n]!.windowOpen.p50 - marks[n - 1]!.windowClose.p50) / DAY).to.be.below(1.5);
+  });
+
+  it('lay a blend as one sowing of all its seed, and hold only the same blend for the one before', () => {
+    const parts = (['radish', 'mustard'] as const).map((key, nth) => ({
+      ...growable(key).parts[0]!,
+      share: nth + 1
+    }));
+    const blended: Partial<StandingOrder> = {
+      growable: {
+        ...growable('radish'),
+        crop: blend(parts.map(({ crop }) => ({ crop, areaShare: 0.5 }))),
+        parts
+      }
+    };
+    const drafts = draftsOf([order({ kind: 'every', days: 10 }, blended)], around());
+    expect(drafts.length).to.equal(6);
+    for (const { planned } of drafts) {
+      const { mix, seedG } = planned!.setup;
+      expect(mix!.map(({ cropKey }) => cropKey)).to.deep.equal(['radish', 'mustard']);
+      expect(mix![1]!.seedG / mix![0]!.seedG).to.be.closeTo(2, 1e-9);
+      expect(mix!.reduce((sum, part) => sum + part.seedG, 0)).to.be.closeTo(seedG, 1e-9);
+    }
+    // A radish under way is no mixed tray: the first is begun now, and not as the radish is over.
+    const keep = { kind: 'keep' } as const;
+    const [radish] = draftsOf([order(keep)], around());
+    const sowings = [radish!.planned!.projected];
+    expect(begins(draftsOf([order(keep, blended)], around({ sowings })))[0]).to.equal(0);
+    expect(begins(draftsOf([order(keep)], around({ sowings })))[0]).to.be.above(3);
+    const mixed = [drafts[0]!.planned!.projected];
+    expect(begins(draftsOf([order(keep, blended)], around({ sowings: mixed })))[0]).to.be.above(3);
   });
 
   it('skip days away and wait for a free container, and say so', () => {

@@ -8,6 +8,7 @@ import { plansFor } from '../../src/core/ahead/plans.ts';
 import { supplyWith, type AheadProblem } from '../../src/core/ahead/problem.ts';
 import { AIMED_SHARE, cropsByWeek, lacksOfVarietyG, NO_WISH, Runs } from '../../src/core/ahead/variety.ts';
 import { varietyPrice } from '../../src/core/ahead/varietyPrice.ts';
+import type { Taste } from '../../src/core/ahead/appetite.ts';
 import { aheadInput, container, eater, growable } from '../support/ahead.ts';
 import { countsFor, problems } from '../support/aheadProblems.ts';
 
@@ -157,16 +158,34 @@ describe('what each of a household likes', () => {
     ...more
   });
 
+  const taste = (cropKey: string, is: Taste['taste']): Taste => ({
+    cropKey,
+    taste: is,
+    leastShare: null,
+    mostShare: null
+  });
+
   it('counts by how much they eat, and what nobody eats is left out', () => {
     const both = [
       of('a', 30, { liked: ['pea'], disliked: ['mustard'] }),
       of('b', 10, { disliked: ['mustard', 'pea'] })
     ];
-    expect(fondness('pea', both, 'usual')).to.deep.equal({ liked: 0.75, disliked: 0.25 });
-    expect(fondness('pea', both, 'liked').liked).to.equal(1);
-    expect(nobodyEats(fondness('mustard', both, 'usual'))).to.equal(true);
-    expect(nobodyEats(fondness('radish', both, 'disliked'))).to.equal(true);
-    expect(fondness('pea', [], 'usual')).to.deep.equal({ liked: 0, disliked: 0 });
+    expect(fondness('pea', both, [])).to.deep.equal({ liked: 0.75, disliked: 0.25 });
+    expect(fondness('pea', both, [taste('pea', 'liked')]).liked).to.equal(1);
+    expect(nobodyEats(fondness('mustard', both, []))).to.equal(true);
+    expect(nobodyEats(fondness('radish', both, [taste('radish', 'disliked')]))).to.equal(true);
+    expect(fondness('pea', [], [])).to.deep.equal({ liked: 0, disliked: 0 });
+  });
+
+  it('likes a blend by all of its crops, and leaves it for one of them', () => {
+    const both = [
+      of('a', 30, { liked: ['pea', 'radish'] }),
+      of('b', 10, { liked: ['pea'], disliked: ['kale'] })
+    ];
+    expect(fondness('pea+radish', both, [])).to.deep.equal({ liked: 0.75, disliked: 0 });
+    expect(fondness('pea+radish', both, [taste('radish', 'liked')]).liked).to.equal(1);
+    expect(fondness('pea+kale', both, [])).to.deep.equal({ liked: 0, disliked: 0.25 });
+    expect(nobodyEats(fondness('pea+kale', both, [taste('kale', 'disliked')]))).to.equal(true);
   });
 
   it('leaves what somebody does not eat to the others', () => {

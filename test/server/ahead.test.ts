@@ -2,15 +2,17 @@ import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
-import { aheadOf, type AheadData } from '../../src/core/ahead/household.ts';
+import { aheadOf, growablesOf, type AheadData } from '../../src/core/ahead/household.ts';
 import { buildProblem } from '../../src/core/ahead/build.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
 import { proposalOf } from '../../src/core/ahead/proposal.ts';
 import { groundOf } from '../../src/core/ahead/ground.ts';
 import { seedOf } from '../../src/core/ahead/drawn.ts';
+import { partSeeds } from '../../src/core/ahead/growable.ts';
 import { dayOf } from '../../src/core/ahead/horizon.ts';
 import { judge } from '../../src/core/reminders/due.ts';
 import type { EventBody } from '../../src/core/sowing/event.ts';
+import { seedOfCrop } from '../../src/core/sowing/choiceData.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import { beginsAt } from '../../src/core/sowing/soak.ts';
@@ -48,7 +50,7 @@ const CROPS = ['radish', 'mustard', 'kale'];
 const TRAY: Container = { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 };
 /** What a standing order lays. */
 const KALE = {
-  cropKey: 'kale',
+  ...seedOfCrop('kale'),
   count: 1,
   medium: 'coir',
   mediumId: null,
@@ -287,6 +289,66 @@ describe('the weeks ahead, stored', () => {
     expect(await inHousehold(home.id, listOrders)).to.deep.equal([]);
   });
 
+  it('lays a blend from the lots that were chosen, begins it as it was laid, and proposes it again', async () => {
+    const yard = await household('Yard');
+    const [kale, mustard, older] = [randomUUID(), randomUUID(), randomUUID()];
+    const lot = (id: string, cropKey: string, bestBefore: string) => ({
+      id,
+      cropKey,
+      parts: null,
+      name: id.slice(0, 8),
+      weighedG: 60,
+      price: null,
+      packetG: null,
+      boughtOn: null,
+      bestBefore,
+      packetPct: null,
+      test: null
+    });
+    const data = await inHousehold(yard.id, async (tx) => {
+      await keepLot(tx, yard.id, lot(kale, 'kale', '2031-01-01'), Date.now());
+      await keepLot(tx, yard.id, lot(older, 'kale', '2030-01-01'), Date.now());
+      await keepLot(tx, yard.id, lot(mustard, 'mustard', '2031-01-01'), Date.now());
+      const kept = await keepContainer(tx, yard.id, randomUUID(), TRAY);
+      const fromDay = aheadOf(await aheadData(tx)).input.horizon.first.toString();
+      await keepOrder(tx, yard.id, {
+        ...KALE,
+        parts: [
+          { cropKey: 'kale', lotId: kale, share: 2 },
+          { cropKey: 'mustard', lotId: null, share: 1 }
+        ],
+        shareOf: 'count',
+        id: randomUUID(),
+        containerId: kept,
+        placeId: yard.placeId,
+        rule: { kind: 'every', days: 9 },
+        fromDay
+      });
+      return aheadData(tx);
+    });
+    const [draft] = aheadOf(data).drafts;
+    const { setup } = draft!.planned!;
+    expect(setup.mix!.map(({ lotId }) => lotId)).to.deep.equal([kale, mustard]);
+    const body = orderBody(data, data.orders[0]!, partSeeds(setup), draft!.day);
+    const checked = check(planSchema, { begin: [body] });
+    if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
+    const by = sessionOf(yard.id);
+    await inHousehold(yard.id, (tx) => takePlan(tx, by, checked.value as TakenPlan));
+    const after = await inHousehold(yard.id, aheadData);
+    const [stored] = sowingsOf(after);
+    expect(stored!.setup.mix).to.deep.equal(setup.mix);
+    // Once it was sown, it is one of what may be proposed.
+    await inHousehold(yard.id, (tx) =>
+      recordEvents(tx, by, [
+        { sowingId: stored!.setup.id, id: randomUUID(), at: Date.now(), body: { type: 'sown', waterG: 120 } }
+      ])
+    );
+    const growables = growablesOf(await inHousehold(yard.id, aheadData));
+    const again = growables.find(({ crop }) => crop.key === 'kale+mustard')!;
+    expect(again.parts.map(({ lot: one }) => one?.id)).to.deep.equal([kale, mustard]);
+    expect(again.parts[0]!.seedG).to.be.closeTo(120 - setup.mix![0]!.seedG, 1e-6);
+  });
+
   it('keeps one going that is cut from all along: begun as it was shown', async () => {
     const loft = await household('Loft');
     const id = randomUUID();
@@ -300,7 +362,7 @@ describe('the weeks ahead, stored', () => {
     const [draft] = aheadOf(data).drafts;
     const { setup, projected } = draft!.planned!;
     expect(setup.method.taking).to.equal('strip');
-    const body = orderBody(data, data.orders[0]!, setup.seedG, draft!.day);
+    const body = orderBody(data, data.orders[0]!, partSeeds(setup), draft!.day);
     const checked = check(planSchema, { begin: [body] });
     if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
     const by = sessionOf(loft.id);
@@ -400,7 +462,7 @@ describe('the weeks ahead, stored', () => {
     expect(wrong(appetiteSchema, { ...eaters(1), daysOff: [8] })).to.have.length(1);
     const order = {
       id: randomUUID(),
-      cropKey: 'radish',
+      parts: [{ cropKey: 'radish' }],
       containerId: randomUUID(),
       count: 1,
       medium: 'coir',
@@ -409,6 +471,14 @@ describe('the weeks ahead, stored', () => {
       fromDay: '2027-02-28'
     };
     expect(wrong(orderSchema, { ...order, rule: { kind: 'keep' } })).to.deep.equal([]);
+    const seven = Array.from({ length: 7 }, () => ({ cropKey: 'radish', lotId: randomUUID() }));
+    for (const [parts, field] of [
+      [[], 'parts'],
+      [[{ cropKey: 'radish' }, { cropKey: 'radish' }], 'parts'],
+      [seven, 'parts'],
+      [[{ cropKey: 'radish', share: 0 }, { cropKey: 'pea' }], 'parts[0].share']
+    ] as const)
+      expect(wrong(orderSchema, { ...order, parts, rule: { kind: 'keep' } })).to.deep.equal([field]);
     expect(wrong(orderSchema, { ...order, rule: { kind: 'every', days: 0 } })).to.deep.equal(['rule.days']);
     expect(wrong(orderSchema, { ...order, rule: { kind: 'weekdays', weekdays: [] } })).to.deep.equal([
       'rule.weekdays'

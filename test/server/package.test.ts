@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,7 +14,10 @@ import { NotAPackage } from '../../src/server/data/notAPackage.ts';
 import { openPackage } from '../../src/server/data/openPackage.ts';
 import { LEFT_OUT, PACKAGE_TABLES } from '../../src/server/data/tables.ts';
 import { plainCell, safeCell } from '../../src/server/data/cells.ts';
+import { keepOrder } from '../../src/server/ahead/orders.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
+import { listPlaces } from '../../src/server/households/places.ts';
+import { listKeptContainers } from '../../src/server/sowings/containers.ts';
 import { listSowings } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household } from '../support/settings.ts';
@@ -28,6 +32,26 @@ describe('the open package of a household', () => {
   before(async () => {
     database = await freshDatabase();
     demo = await seedDemo(NOW, database.ownerUrl);
+    await inHousehold(demo, async (tx) => {
+      const [[container], [place]] = await Promise.all([listKeptContainers(tx), listPlaces(tx)]);
+      await keepOrder(tx, demo, {
+        id: randomUUID(),
+        parts: [
+          { cropKey: 'kale', lotId: null, share: 2 },
+          { cropKey: 'radish', lotId: null, share: 1 }
+        ],
+        shareOf: 'count',
+        containerId: container!.id,
+        count: 1,
+        medium: 'coir',
+        mediumId: null,
+        methodKey: 'press-and-dome',
+        placeId: place!.id,
+        ownSeedG: null,
+        rule: { kind: 'every', days: 9 },
+        fromDay: '2026-11-23'
+      });
+    });
     folder = mkdtempSync(join(tmpdir(), 'brote-test-'));
   });
   after(async () => {

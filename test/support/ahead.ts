@@ -51,14 +51,17 @@ export const container = (
   toClean: 0
 });
 
-export const growable = (key: string, more: Partial<Growable> = {}): Growable => ({
+export const growable = (
+  key: string,
+  { seedG = null, ...more }: Partial<Growable> & { seedG?: number | null } = {}
+): Growable => ({
   crop: cropOf(key),
+  parts: [{ crop: cropOf(key), lot: null, share: 1, seedG }],
+  shareOf: 'weight',
   medium: 'coir',
   mediumId: null,
   method: READY_METHODS[0]!,
   density: 'usual',
-  lot: null,
-  seedG: null,
   ...more
 });
 

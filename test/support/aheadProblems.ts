@@ -26,7 +26,6 @@ export const start = (
   ),
   gone: Float64Array.from({ length: DAYS }, (_, at) => (at < day + leadD + keepsD ? 0 : yieldG)),
   uses: [{ resource: 0, from: day, until: day + leadD + 2, amount }],
-  seedG: 5,
   costG: 0.5,
   sowingId: null,
   most: 2

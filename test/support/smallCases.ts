@@ -102,7 +102,6 @@ function startOf(
       { resource: 0, ...stay, amount: 1 },
       { resource: 1 + place, ...stay, amount: 1 }
     ],
-    seedG: 5,
     costG: 0.5,
     sowingId: null,
     most: 2

@@ -4,7 +4,7 @@ import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
 import { NO_WISH, VARIETY_BOUNDS } from '../../core/ahead/variety.ts';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
-import { MOST_SEED_G, MUCH_SEED, newSowingSchema } from './sowing.ts';
+import { MOST_SEED_G, MUCH_SEED, newSowingSchema, parts, shareOf } from './sowing.ts';
 import { isDay } from '../text.ts';
 import { id, key, nameText, number } from './primitives.ts';
 
@@ -150,7 +150,8 @@ export const ruleSchema = yup
 /** A standing order as it is sent. */
 export const orderSchema = yup.object({
   id: id().required(),
-  cropKey: key('Choose a crop.').required('Choose a crop.'),
+  parts: parts(),
+  shareOf: shareOf(),
   containerId: id('Choose a container.').required('Choose a container.'),
   count: number('How many of them?')
     .integer('Containers come whole: give a whole number.')

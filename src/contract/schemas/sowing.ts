@@ -42,6 +42,40 @@ const containerSchema = yup
       : true;
   });
 
+/** One crop of what is sown, with its lot and its share. */
+const part = yup
+  .object({
+    cropKey: key('Choose a crop.').required('Choose a crop.'),
+    lotId: optionalId(),
+    share: number('Each crop needs a share.')
+      .moreThan(0, 'Each crop needs a share.')
+      .max(1000, 'At most 1000 parts of a crop.')
+      .default(1)
+  })
+  .required();
+
+/** The crops of one sowing: several kinds of one crop may be blended, each from its own lot. */
+export const parts = () =>
+  yup
+    .array()
+    .of(part)
+    .required('Choose a crop.')
+    .min(1, 'Choose a crop.')
+    .max(MOST_PARTS, 'At most six crops in one mix.')
+    .test(
+      'apart',
+      'This crop is in the mix already, of the same lot: choose another.',
+      (sent) =>
+        new Set(sent?.map((one) => `${(one as typeof one | null)?.cropKey}|${one?.lotId ?? ''}`)).size ===
+        (sent?.length ?? 0)
+    );
+
+export const shareOf = () =>
+  yup
+    .string()
+    .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')
+    .default('weight');
+
 /** A new sowing as it is sent: what was chosen. The server works out what it comes to. */
 export const newSowingSchema = yup.object({
   /** Made by the page, so that sending it again makes nothing more. The second is of the other half. */
@@ -50,44 +84,16 @@ export const newSowingSchema = yup.object({
     .string()
     .oneOf(['one', 'halves', 'blended'] as const, 'Choose how the crops share the container.')
     .required('Choose how the crops share the container.'),
-  parts: yup
-    .array()
-    .of(
-      yup
-        .object({
-          cropKey: key('Choose a crop.').required('Choose a crop.'),
-          lotId: optionalId(),
-          share: number('Each crop needs a share.')
-            .moreThan(0, 'Each crop needs a share.')
-            .max(1000, 'At most 1000 parts of a crop.')
-            .default(1)
-        })
-        .required()
-    )
-    .required('Choose a crop.')
-    .min(1, 'Choose a crop.')
-    .max(MOST_PARTS, 'At most six crops in one mix.')
-    .test(
-      'of-kind',
-      'One crop stands alone, halves are two, and a blend has two crops or more.',
-      (parts, { parent }) => {
-        const { kind } = parent as { kind?: string };
-        const count = parts?.length ?? 0;
-        return kind === 'one' ? count === 1 : kind === 'halves' ? count === 2 : count >= 2;
-      }
-    )
-    // A blend may hold several kinds of one crop, each from its own lot.
-    .test(
-      'apart',
-      'This crop is in the mix already, of the same lot: choose another.',
-      (parts) =>
-        new Set(parts?.map((part) => `${(part as typeof part | null)?.cropKey}|${part?.lotId ?? ''}`))
-          .size === (parts?.length ?? 0)
-    ),
-  shareOf: yup
-    .string()
-    .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')
-    .default('weight'),
+  parts: parts().test(
+    'of-kind',
+    'One crop stands alone, halves are two, and a blend has two crops or more.',
+    (sent, { parent }) => {
+      const { kind } = parent as { kind?: string };
+      const count = sent?.length ?? 0;
+      return kind === 'one' ? count === 1 : kind === 'halves' ? count === 2 : count >= 2;
+    }
+  ),
+  shareOf: shareOf(),
   staggered: yup.boolean().default(false),
   container: containerSchema,
   count: number('How many of them?')

@@ -1,4 +1,5 @@
 import type { Period } from '../away/period.ts';
+import { cropKeysOf } from '../crops/blend.ts';
 import { DAY, type Millis, type Zone } from '../time/zone.ts';
 import { dayOf, isAwayOn, type Horizon } from './horizon.ts';
 
@@ -104,17 +105,28 @@ export function sharedOut(eaters: readonly Eater[], byWeekday: readonly number[]
   }));
 }
 
-/** The shares of what is eaten that those eat who like a crop, and those who do not eat it, 0 to 1 each. */
+/**
+ * The shares of what is eaten that those eat who like a crop, and those who do not eat it, 0 to 1 each. A blend is liked by
+ * who likes every crop of it, and not eaten by who leaves one of them.
+ */
 export function fondness(
   cropKey: string,
   eaters: readonly Eater[],
-  taste: Taste['taste']
+  tastes: readonly Taste[]
 ): { liked: number; disliked: number } {
-  if (taste === 'disliked') return { liked: 0, disliked: 1 };
+  const keys = cropKeysOf(cropKey);
+  const tasteOf = (key: string) => tastes.find((taste) => taste.cropKey === key)?.taste;
+  if (keys.some((key) => tasteOf(key) === 'disliked')) return { liked: 0, disliked: 1 };
   const allG = usualAppetiteG(eaters);
-  const shareOf = (keys: 'liked' | 'disliked'): number =>
-    allG > 0 ? usualAppetiteG(eaters.filter((eater) => eater[keys]?.includes(cropKey))) / allG : 0;
-  return { liked: taste === 'liked' ? 1 : shareOf('liked'), disliked: shareOf('disliked') };
+  const allLike = keys.every((key) => tasteOf(key) === 'liked');
+  const shareOf = (is: (eater: Eater) => boolean): number =>
+    allG > 0 ? usualAppetiteG(eaters.filter(is)) / allG : 0;
+  return {
+    liked: allLike
+      ? 1
+      : shareOf(({ liked = [] }) => keys.every((key) => liked.includes(key) || tasteOf(key) === 'liked')),
+    disliked: shareOf(({ disliked = [] }) => keys.some((key) => disliked.includes(key)))
+  };
 }
 
 /** Nobody is left who eats a crop (sums of shares are not exact). */

@@ -76,7 +76,7 @@ export function buildProblem(input: AheadInput): Built {
   const resources = new Resources(input);
   const crops = new Map<string, number>();
   const tastes = new Map(input.tastes.map((taste) => [taste.cropKey, taste]));
-  const fondOf = (key: string) => fondness(key, input.eaters, tastes.get(key)?.taste ?? 'usual');
+  const fondOf = (key: string) => fondness(key, input.eaters, input.tastes);
   const cropIndex = (key: string): number => {
     if (!crops.has(key)) crops.set(key, crops.size);
     return crops.get(key)!;
@@ -117,7 +117,6 @@ export function buildProblem(input: AheadInput): Built {
       opened: supply.opened,
       gone: supply.gone,
       uses,
-      seedG: first.setup.seedG,
       costG: 0,
       sowingId: first.setup.id,
       most: 1
@@ -243,7 +242,7 @@ function startsOf(
     const yieldG = course.yieldGCm2 * area;
     const opened = shifted(curve.opened, day, yieldG);
     if (opened.at(-1)! < FEEDS_SHARE * yieldG) break;
-    const seedG = course.seedGCm2 * area;
+    const seed = course.seedGCm2.map((part) => ({ ...part, g: part.g * area }));
     found.push({
       placeId: where.place.id,
       lightPlaceId: where.lightPlace?.id ?? null,
@@ -253,12 +252,11 @@ function startsOf(
       yieldG,
       opened,
       gone: shifted(curve.gone, day, yieldG),
-      uses: resources.wanted(growable, staysOf(course, day), container, {
-        seedG,
+      uses: resources.wanted(staysOf(course, day), container, {
+        seed,
         loadG: course.loadGCm2 * area + emptyG(container)
       }),
-      seedG,
-      costG: seedCostG(growable.crop, growable.lot, seedG, prices),
+      costG: seedCostG(growable, seed, prices),
       sowingId: null,
       // More of one crop on one day than half a week's share of it would be a glut.
       most: Math.min(owned, Math.max(1, Math.min(MOST_A_DAY, Math.floor(halfWeekG / yieldG))))

@@ -50,13 +50,17 @@ export interface ProposedSeed {
 /** Seed that lines of a proposal would take; nothing for a household that keeps no lots, for nobody counts its seed. */
 export function seedOfLines(data: AheadData, ahead: Ahead, lines: readonly Line[]): ProposedSeed {
   if (!ahead.countsSeed || lines.length === 0) return { lacks: new Map(), toBuy: [] };
-  const cropOf = new Map(ahead.input.growables.map(({ crop }) => [crop.key, crop]));
+  const cropOf = new Map(
+    ahead.input.growables.flatMap(({ parts }) => parts.map(({ crop }) => [crop.key, crop] as const))
+  );
   const out = new Set(lines.flatMap(({ changes }) => changes.flatMap(({ sowingId }) => sowingId ?? [])));
   const more = lines.flatMap(({ key, changes }) =>
-    changes.flatMap(({ begin, count, row }) => {
-      const crop = begin && cropOf.get(begin.cropKey);
-      return crop ? [{ key, crop, at: row.beginsAt, g: begin.seedG * count }] : [];
-    })
+    changes.flatMap(({ begin, count, row }) =>
+      (begin?.seed ?? []).flatMap(({ cropKey, g }) => {
+        const crop = cropOf.get(cropKey);
+        return crop ? [{ key, crop, at: row.beginsAt, g: g * count }] : [];
+      })
+    )
   );
   const wanted = new Set(more.map(({ crop }) => crop.key));
   const { draws: planned, lotsOf } = drawnOf(data, ahead, out);
@@ -68,7 +72,8 @@ export function seedOfLines(data: AheadData, ahead: Ahead, lines: readonly Line[
       draws.filter((draw) => draw.crop.key === crop.key),
       haveG
     );
-    for (const draw of more) if (short.has(draw)) lacks.set(draw.key, short.get(draw)!);
+    for (const draw of more)
+      if (short.has(draw)) lacks.set(draw.key, (lacks.get(draw.key) ?? 0) + short.get(draw)!);
   }
   return { lacks, toBuy: needs.filter(({ buyG }) => buyG > 0) };
 }

@@ -3,15 +3,21 @@ import type { Prices } from '../costs/prices.ts';
 import type { Place } from '../places/place.ts';
 import { standsStill, tooWarm } from '../places/air/warmth.ts';
 import { leavesForLight } from '../sowing/carried.ts';
-import { planSowing, type PlanContext, type PlannedSowing, type SowingChoice } from '../sowing/planSowing.ts';
+import {
+  planSowing,
+  type ChosenPart,
+  type PlanContext,
+  type PlannedSowing,
+  type SowingChoice
+} from '../sowing/planSowing.ts';
 import { beginsAt } from '../sowing/soak.ts';
+import type { SowingSetup } from '../sowing/sowing.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf } from '../supplies/methods/path.ts';
 import { mostWeightG } from '../shelf/load.ts';
 import { emptyG } from '../shelf/weight.ts';
-import type { LotStock } from '../supplies/seed/lot.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 import { tooShort } from '../water/lasts.ts';
@@ -19,17 +25,28 @@ import { dayIndex, type Horizon } from './horizon.ts';
 import { CLEANING_D } from './room.ts';
 import { curveOf, lastCutAt, type Curve } from './supply.ts';
 
-/** A crop that may be sown, as the household sows it. */
+/** One crop of what may be sown, with the lot its seed is taken from first: null for seed that nobody keeps. */
+export interface GrowablePart extends ChosenPart {
+  /** Seed of it that there is in all, g; null where nobody keeps count. */
+  seedG: number | null;
+}
+
+/** A crop or a blend that may be sown, as the household sows it. */
 export interface Growable {
+  /** Blended seed as one crop. */
   crop: Crop;
+  parts: readonly GrowablePart[];
+  shareOf: SowingChoice['shareOf'];
   medium: MediumKind;
   mediumId: string | null;
   method: Method;
   density: Density | number;
-  /** What its seed is taken from first; null for seed that nobody keeps. */
-  lot: LotStock | null;
-  /** Seed that there is in all, g; null where nobody keeps count. */
-  seedG: number | null;
+}
+
+/** Seed of one crop, per cm2 of a container or for one whole. */
+export interface PartSeed {
+  cropKey: string;
+  g: number;
 }
 
 /** Where it is begun, and where it is carried as it comes to light: null where it stays. */
@@ -51,7 +68,7 @@ export interface Course {
   curve: Curve;
   /** Per cm2 of a container. */
   yieldGCm2: number;
-  seedGCm2: number;
+  seedGCm2: readonly PartSeed[];
   /** The most that it comes to weigh, without its container. */
   loadGCm2: number;
 }
@@ -70,15 +87,15 @@ const USUAL: Container = {
 
 /** Containers of it at a place, as its household sows it. */
 export function plannedFor(
-  { crop, medium, mediumId, method, density, lot }: Growable,
+  { parts, shareOf, medium, mediumId, method, density }: Growable,
   of: Pick<SowingChoice, 'place' | 'lightPlace' | 'container' | 'count' | 'ownSeedG' | 'aim'>,
   context: PlanContext
 ): PlannedSowing {
   return planSowing(
     {
-      kind: 'one',
-      parts: [{ crop, lot, share: 1 }],
-      shareOf: 'weight',
+      kind: parts.length > 1 ? 'blended' : 'one',
+      parts,
+      shareOf,
       staggered: false,
       medium,
       mediumId,
@@ -187,16 +204,29 @@ function courseFrom(
     freeD: dayIndex(horizon, rhythm, lastCut) - begins + 1 + CLEANING_D,
     curve: curveOf(forecast, crop, method, moments),
     yieldGCm2: plan.yieldG.usual / areaCm2(USUAL),
-    seedGCm2: setup.seedG / areaCm2(USUAL),
+    seedGCm2: partSeeds(setup, 1 / areaCm2(USUAL)),
     loadGCm2: (mostWeightG(projected) - emptyG(USUAL)) / areaCm2(USUAL)
   };
 }
 
+/** What a planned sowing takes of each crop's seed, times a factor. */
+export const partSeeds = (
+  { cropKey, mix, seedG }: Pick<SowingSetup, 'cropKey' | 'mix' | 'seedG'>,
+  factor = 1
+): PartSeed[] =>
+  (mix ?? [{ cropKey, seedG }]).map((part) => ({ cropKey: part.cropKey, g: part.seedG * factor }));
+
 /** Without prices, a gram of seed costs so many grams of greens (starting figure). */
 const SEED_COST_G = 0.1;
 
-/** What seed costs in grams of greens, at its share of the shop's price. */
-export function seedCostG(crop: Crop, lot: LotStock | null, seedG: number, { lots, shop }: Prices): number {
+/**
+ * What seed costs in grams of greens, at its share of the shop's price.
+ * @param seeds one a part of what is sown
+ */
+export const seedCostG = ({ parts }: Growable, seeds: readonly PartSeed[], prices: Prices): number =>
+  seeds.reduce((sum, { g }, nth) => sum + partCostG(parts[nth]!, g, prices), 0);
+
+function partCostG({ crop, lot }: GrowablePart, seedG: number, { lots, shop }: Prices): number {
   const perG = lot ? lots[lot.id] : undefined;
   const per100 = shop[crop.key];
   return perG !== undefined && per100 !== undefined && per100 > 0

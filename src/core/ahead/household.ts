@@ -1,5 +1,7 @@
 import type { Crop } from '../crops/crop.ts';
+import { blend, blendKey } from '../crops/blend.ts';
 import { findCrop } from '../crops/library.ts';
+import { areaShares } from '../crops/shares.ts';
 import type { Prices } from '../costs/prices.ts';
 import type { Learned } from '../growth/learned.ts';
 import type { YieldLearned } from '../growth/yieldLearned.ts';
@@ -20,19 +22,19 @@ import { isGrass } from '../crops/traits.ts';
 import { holds, isDead, leftG, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
+import { seedOfCrop, type PartData, type SeedData } from '../sowing/choiceData.ts';
 import { fondness, nobodyEats, type Eater, type Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
 import type { AheadInput } from './build.ts';
-import type { Growable } from './growable.ts';
+import type { Growable, GrowablePart } from './growable.ts';
 import { horizonFrom } from './horizon.ts';
 import type { Moved } from './offers.ts';
 import type { Variety } from './variety.ts';
 import { layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
 
 /** A standing order as it is kept and sent. */
-export interface OrderData {
+export interface OrderData extends SeedData {
   id: string;
-  cropKey: string;
   container: Container;
   count: number;
   medium: MediumKind;
@@ -68,7 +70,7 @@ export interface AheadData {
   away: readonly Period[];
   daysOff: readonly number[];
   orders: readonly OrderData[];
-  /** The last sowing of each crop. */
+  /** The last sowing of each crop and of each blend. */
   latest: readonly SowingSetup[];
   /** Planned sowings that stay as they are. */
   locked: readonly string[];
@@ -200,52 +202,81 @@ export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
 
 const day = (date: string | null): string => date ?? '9999';
 
+/** The seed of a sowing again, from the lots it was taken from. */
+const seedAgain = ({ cropKey, mix, lotId }: SowingSetup): SeedData =>
+  mix
+    ? { parts: mix.map((part) => ({ ...part, share: part.seedG })), shareOf: 'weight' }
+    : { parts: [{ cropKey, lotId, share: 1 }], shareOf: 'weight' };
+
+const keyOf = ({ parts }: SeedData): string => blendKey(parts.map(({ cropKey }) => cropKey));
+
 /**
- * What a household may be proposed: crops that it has seed of, likes, or has sown before, each as it sows it; what it does not
- * like is left out.
+ * What a household may be proposed: crops that it has seed of, likes, or has sown before, and blends that it has sown, each as
+ * it sows it. What nobody eats is left out.
  */
 export function growablesOf(data: AheadData): Growable[] {
+  const again = data.latest.map(seedAgain);
   const keys = new Set([
     ...data.lots.filter(({ parts }) => parts === null).map(({ cropKey }) => cropKey),
     ...data.tastes.map(({ cropKey }) => cropKey),
     ...data.eaters.flatMap(({ liked = [] }) => liked),
-    ...data.latest.filter(({ mix }) => mix === null).map(({ cropKey }) => cropKey)
+    ...again.filter(({ parts }) => parts.length === 1).map(keyOf)
   ]);
-  const fondOf = (key: string) =>
-    fondness(key, data.eaters, data.tastes.find(({ cropKey }) => cropKey === key)?.taste ?? 'usual');
+  const blends = again.filter(({ parts }) => parts.length > 1);
+  const fondOf = (key: string) => fondness(key, data.eaters, data.tastes);
   return (
-    [...keys]
-      .filter((key) => !nobodyEats(fondOf(key)))
-      .sort()
-      .flatMap((key) => growableOf(key, data) ?? [])
+    [...[...keys].sort().map(seedOfCrop), ...blends]
+      .filter((seed) => !nobodyEats(fondOf(keyOf(seed))))
+      .flatMap((seed) => growableOf(seed, data) ?? [])
+      // Seed of a packet that was bought mixed is counted for no crop: how often the blend could be sown is not known.
+      .filter(({ parts }) => parts.every(({ lot }) => !lot?.parts))
       // Cereal grasses are cut for juice, and no handful of greens: proposed to those who like them.
-      .filter(({ crop }) => !isGrass(crop) || fondOf(crop.key).liked > 0)
+      .filter(({ crop, parts }) => parts.every((part) => !isGrass(part.crop)) || fondOf(crop.key).liked > 0)
   );
 }
 
-/** A crop as its household sows it: as it did last, or by its usual method. */
-export function growableOf(cropKey: string, data: AheadData): Growable | null {
-  const crop = findCrop(cropKey, [...data.ownCrops]);
-  if (!crop) return null;
-  const last = data.latest.find((setup) => setup.cropKey === cropKey && setup.mix === null);
-  const lots = data.lots.filter((lot) => lot.parts === null && holds(lot, cropKey) && !isDead(lot));
+/** Seed as its household sows it: as it did last, or by its usual method. */
+export function growableOf(seed: SeedData, data: AheadData): Growable | null {
+  const parts = seed.parts.flatMap((part) => growablePart(part, data) ?? []);
+  if (parts.length < seed.parts.length) return null;
+  const shares = areaShares(
+    parts.map(({ crop }) => crop),
+    parts.map(({ share }) => share),
+    seed.shareOf
+  );
+  const last = data.latest.find((setup) => keyOf(seedAgain(setup)) === keyOf(seed));
   const method =
     (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
   return {
-    crop,
+    crop: blend(parts.map(({ crop }, nth) => ({ crop, areaShare: shares[nth]! }))),
+    parts,
+    shareOf: seed.shareOf,
     medium: last?.medium ?? 'coir',
     mediumId: last?.mediumId ?? null,
     method: method ?? DEFAULT_METHOD,
-    density: last?.seedsPerCm2 ?? 'usual',
-    lot: useFirst(lots)[0] ?? null,
-    // Of a crop that no lot is kept of, nobody counts the seed.
-    seedG: lots.length > 0 ? lots.reduce((sum, lot) => sum + leftG(lot), 0) : null
+    density: last?.seedsPerCm2 ?? 'usual'
   };
 }
 
-/** A crop as a standing order lays it: one of which there is always one going is cut from all along, whatever its method says. */
+/** @returns null where its crop is not known any more */
+function growablePart({ cropKey, lotId, share }: PartData, data: AheadData): GrowablePart | null {
+  const crop = findCrop(cropKey, [...data.ownCrops]);
+  if (!crop) return null;
+  const held = data.lots.filter((lot) => holds(lot, cropKey) && !isDead(lot));
+  const own = held.filter(({ parts }) => parts === null);
+  const chosen = held.find((lot) => lot.id === lotId && leftG(lot) > 0);
+  return {
+    crop,
+    lot: chosen ?? useFirst(own)[0] ?? null,
+    share,
+    // Of a crop that no lot is kept of, nobody counts the seed.
+    seedG: own.length > 0 ? own.reduce((sum, lot) => sum + leftG(lot), 0) : null
+  };
+}
+
+/** Seed as a standing order lays it: of what is always going there is cut all along, whatever its method says. */
 export function orderedAs(order: OrderData, data: AheadData): Growable | null {
-  const growable = growableOf(order.cropKey, data);
+  const growable = growableOf(order, data);
   if (!growable) return null;
   const method = findMethod(order.methodKey, [...data.methods]) ?? growable.method;
   return {

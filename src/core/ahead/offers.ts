@@ -268,4 +268,4 @@ function hasRoom(place: Place, container: Container, { built, input, left }: Gro
 }
 
 const nameOf = (key: string, { standing, planned }: Built): string =>
-  [...standing, ...planned].find((sowing) => sowing?.setup.cropKey === key)?.crop.name ?? key;
+  [...standing, ...planned].find((sowing) => sowing?.crop.key === key)?.crop.name ?? key;

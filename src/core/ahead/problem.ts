@@ -48,7 +48,6 @@ export interface Start {
   opened: Float64Array;
   gone: Float64Array;
   uses: readonly Use[];
-  seedG: number;
   /** What its seed costs, in grams of greens from the shop. */
   costG: number;
   /** The planned sowing that it is, where it stands already; null for one that is offered. */

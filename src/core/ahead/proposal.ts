@@ -1,7 +1,7 @@
 import type { Built, AheadInput } from './build.ts';
 import { changesOf, type Change } from './changes.ts';
 import { eat, type DayAhead } from './eat.ts';
-import { plannedAt } from './growable.ts';
+import { partSeeds, plannedAt, type PartSeed } from './growable.ts';
 import type { AheadPlan } from './greedy.ts';
 import { rowsOf, type Row } from './rows.ts';
 import { supplyOf, type Supply } from './supply.ts';
@@ -9,12 +9,14 @@ import { usesOf, type Use } from './uses.ts';
 
 /** What is begun, where, and where it is carried to light: null where it stays. */
 export interface Begun {
+  /** Of the {@link Growable}: a blend's is that of all its crops. */
   cropKey: string;
   containerId: string;
   placeId: string;
   lightPlaceId: string | null;
   day: number;
-  seedG: number;
+  /** Seed of each crop for one container, g. */
+  seed: readonly PartSeed[];
 }
 
 /** One change of a proposal, with all that it takes to make it so. */
@@ -67,7 +69,7 @@ export function proposalOf(
         placeId: where.place.id,
         lightPlaceId: where.lightPlace?.id ?? null,
         day: start.day,
-        seedG: start.seedG
+        seed: partSeeds(one.setup)
       },
       sowingId: null,
       row: { ...row!, sowingIds: [], g: row!.g * change.count }

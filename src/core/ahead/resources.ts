@@ -1,10 +1,10 @@
-import type { Crop } from '../crops/crop.ts';
 import type { Place } from '../places/place.ts';
 import { mostWeightG } from '../shelf/load.ts';
 import type { Standing } from '../sowing/standing.ts';
 import type { Container, KeptContainer } from '../supplies/containers/container.ts';
 import { sizeKey } from '../supplies/containers/sizes.ts';
 import type { AheadInput } from './build.ts';
+import type { PartSeed } from './growable.ts';
 import type { Resource, Use } from './problem.ts';
 import { boardCm, daysTaken, frontCm, standOf, standsOf, type Stand } from './room.ts';
 
@@ -41,7 +41,7 @@ export class Resources {
         total: owned ?? Math.max(1, inUse),
         free: always(owned ?? Math.max(1, inUse))
       });
-    for (const { crop, seedG } of growables)
+    for (const { crop, seedG } of growables.flatMap(({ parts }) => parts))
       if (seedG !== null)
         this.add({
           kind: 'seed',
@@ -99,10 +99,9 @@ export class Resources {
 
   /** What one container of a crop would take, place by place. */
   wanted(
-    { crop }: { crop: Crop },
     stays: readonly { place: Place; from: number; until: number }[],
     container: KeptContainer,
-    { seedG, loadG }: { seedG: number; loadG: number }
+    { seed, loadG }: { seed: readonly PartSeed[]; loadG: number }
   ): Use[] {
     const whole = { from: stays[0]!.from, until: stays.at(-1)!.until };
     const uses = stays.map(({ place, from, until }): Use => ({
@@ -116,8 +115,10 @@ export class Resources {
       const load = this.at('load', place.id);
       if (load !== undefined) uses.push({ resource: load, from, until, amount: loadG });
     }
-    const seed = this.at('seed', crop.key);
-    if (seed !== undefined) uses.push({ resource: seed, from: 0, until: 1, amount: seedG });
+    for (const { cropKey, g } of seed) {
+      const stock = this.at('seed', cropKey);
+      if (stock !== undefined) uses.push({ resource: stock, from: 0, until: 1, amount: g });
+    }
     return uses;
   }
 

@@ -22,7 +22,7 @@ export type Rule =
   /** Always one going: the next opens as the last one is over. */
   | { kind: 'keep' };
 
-/** This crop in this container, again and again. */
+/** A crop or a blend in a container, again and again. */
 export interface StandingOrder {
   id: string;
   growable: Growable;
@@ -203,7 +203,7 @@ function forWeekdays(
 /** The next is begun so that it opens, in the middle of what is expected, as the one before closes: a tray is cut from all along. */
 function keptGoing(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
   const { horizon, context, sowings } = around;
-  const mine = sowings.filter(({ setup }) => setup.cropKey === order.growable.crop.key);
+  const mine = sowings.filter(({ crop }) => crop.key === order.growable.crop.key);
   let overAt = Math.max(context.now, ...mine.map(closesAt).filter(Number.isFinite));
   let goesOn = mine.length > 0;
   const drafts: Draft[] = [];

@@ -14,6 +14,7 @@ import { dayIndex, type Horizon } from './horizon.ts';
 
 /** Grams of a crop that are expected to have opened by each day, and to have to be eaten by it, being past their days on the next; neither falls. */
 export interface Supply {
+  /** A blend's is that of all its crops. */
   cropKey: string;
   /** All that it gives, sooner or later. */
   yieldG: number;
@@ -72,12 +73,12 @@ export function supplyOf(sowing: Projected, horizon: Horizon, now: Millis): Supp
 }
 
 function workedOut(sowing: Projected, horizon: Horizon, now: Millis): Supply {
-  const { forecast, crop, method, setup, state } = sowing;
+  const { forecast, crop, method, state } = sowing;
   const curve = curveOf(forecast, crop, method, horizon.supperAt);
   const isOver = mayBeLost(sowing, now) || !isPromised(sowing) || now > forecast.marks.windowClose.p50;
   const left = isOver ? 0 : wholeYieldG(sowing).usual * (1 - state.cutShare);
   return {
-    cropKey: setup.cropKey,
+    cropKey: crop.key,
     yieldG: left,
     opened: curve.opened.map((share) => share * left),
     gone: curve.gone.map((share) => share * left)

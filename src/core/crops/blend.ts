@@ -13,6 +13,15 @@ export interface MixPart {
   lotId: string | null;
 }
 
+/** The keys of the crops that a crop's key stands for: several of a blend. */
+export const cropKeysOf = (key: string): string[] => key.split(JOIN);
+
+/** The key of crops blended, in the order of their parts. */
+export const blendKey = (cropKeys: readonly string[]): string => cropKeys.join(JOIN);
+
+/** No crop's own key has it. */
+const JOIN = '+';
+
 /** A crop and the share of the area it takes in a mix. */
 export interface Portion {
   crop: Crop;
@@ -44,7 +53,7 @@ export function blend(portions: readonly Portion[]): Crop {
   ) as unknown as Figures;
   return {
     ...figures,
-    key: crops.map(({ key }) => key).join('+'),
+    key: blendKey(crops.map(({ key }) => key)),
     name: crops.map(({ name }, index) => (index === 0 ? name : name.toLowerCase())).join(' and '),
     botanicalName: crops.map(({ botanicalName }) => botanicalName).join(' + '),
     family: crops.every(({ family }) => family === first!.family) ? first!.family : '',

@@ -1,4 +1,5 @@
 import type { OrderData } from '../../core/ahead/household.ts';
+import { seedOfCrop, type PartData, type SeedData } from '../../core/sowing/choiceData.ts';
 import type { Rule } from '../../core/ahead/standingOrder.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { Tx } from '../db/connection.ts';
@@ -8,6 +9,9 @@ import { containerOf, soundContainers, type ContainerRow } from '../sowings/cont
 interface OrderRow extends ContainerRow {
   id: string;
   crop_key: string;
+  /** Of blended seed: its parts and what their shares are of. */
+  parts: PartData[] | null;
+  share_of: SeedData['shareOf'];
   count: number;
   medium: MediumKind;
   medium_id: string | null;
@@ -22,7 +26,7 @@ interface OrderRow extends ContainerRow {
 /** The standing orders of the transaction's household, the oldest first, with the days of each that are done with. */
 export async function listOrders(tx: Tx): Promise<OrderData[]> {
   const rows = await tx<OrderRow[]>`
-    select c.*, o.id, o.crop_key, o.count, o.medium, o.medium_id, o.method_key, o.place_id, o.own_seed_g, o.rule,
+    select c.*, o.id, o.crop_key, o.parts, o.share_of, o.count, o.medium, o.medium_id, o.method_key, o.place_id, o.own_seed_g, o.rule,
       to_char(o.from_day, 'YYYY-MM-DD') as from_day,
       coalesce((select array_agg(to_char(d.day, 'YYYY-MM-DD') order by d.day) from standing_order_days d
         where d.household_id = o.household_id and d.order_id = o.id), '{}') as done
@@ -31,7 +35,8 @@ export async function listOrders(tx: Tx): Promise<OrderData[]> {
     where o.ended_at is null order by o.created_at, o.id`;
   return soundRows(tx, 'standing_orders', soundContainers(tx, rows)).map((row) => ({
     id: row.id,
-    cropKey: row.crop_key,
+    parts: row.parts ?? seedOfCrop(row.crop_key).parts,
+    shareOf: row.share_of,
     container: containerOf(row),
     count: row.count,
     medium: row.medium,
@@ -59,11 +64,12 @@ export async function keepOrder(
   householdId: string,
   order: Omit<OrderData, 'container' | 'done'> & { containerId: string }
 ): Promise<void> {
-  await tx`insert into standing_orders (household_id, id, crop_key, container_id, count, medium, medium_id, method_key,
+  const parts = order.parts.length > 1 ? tx.json(order.parts as never) : null;
+  await tx`insert into standing_orders (household_id, id, crop_key, parts, share_of, container_id, count, medium, medium_id, method_key,
       place_id, own_seed_g, rule, from_day)
-    values (${householdId}, ${order.id}, ${order.cropKey}, ${order.containerId}, ${order.count}, ${order.medium},
+    values (${householdId}, ${order.id}, ${order.parts[0]!.cropKey}, ${parts}, ${order.shareOf}, ${order.containerId}, ${order.count}, ${order.medium},
       ${order.mediumId}, ${order.methodKey}, ${order.placeId}, ${order.ownSeedG}, ${tx.json(order.rule as never)}, ${order.fromDay})
-    on conflict (household_id, id) do update set crop_key = excluded.crop_key, container_id = excluded.container_id,
+    on conflict (household_id, id) do update set crop_key = excluded.crop_key, parts = excluded.parts, share_of = excluded.share_of, container_id = excluded.container_id,
       count = excluded.count, medium = excluded.medium, medium_id = excluded.medium_id, method_key = excluded.method_key,
       place_id = excluded.place_id, own_seed_g = excluded.own_seed_g, rule = excluded.rule, from_day = excluded.from_day,
       ended_at = null`;

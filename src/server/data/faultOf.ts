@@ -233,10 +233,12 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
   standing_orders: (row, crops) =>
     firstOf(
       noCrop(row.crop_key, crops),
+      noParts(row.parts, MOST_PARTS, (part) => noCrop(fieldOf(part, 'cropKey'), crops) === SOUND),
       complaint(ruleSchema, (row.rule ?? {}) as object),
       complaint(orderSchema, {
         id: row.id,
-        cropKey: row.crop_key,
+        parts: row.parts ?? [{ cropKey: row.crop_key }],
+        shareOf: row.share_of ?? 'weight',
         containerId: row.container_id ?? row.id,
         count: row.count,
         medium: row.medium,

@@ -174,6 +174,7 @@ class Import {
           table,
           rows.map((row) => ({
             ...row,
+            share_of: row.share_of ?? 'weight',
             container_id: this.containers.get(row.container_id as string) ?? row.container_id
           }))
         );

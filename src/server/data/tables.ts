@@ -205,6 +205,8 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
     fields: {
       id: must(id),
       crop_key: must(text),
+      parts: array,
+      share_of: text,
       container_id: must(id),
       count: must(integer),
       medium: must(text),

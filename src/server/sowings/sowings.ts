@@ -204,13 +204,16 @@ export async function listSowings(
   return recordsOf(tx, rows);
 }
 
-/** The last sowing of each crop. */
+/** The last sowing of each crop and of each blend. */
 export async function listLatest(tx: Tx): Promise<SowingSetup[]> {
   const rows = await tx<SowingRow[]>`with latest as materialized (
-      select distinct on (crop_key) id from sowings where mix is null and sown_at is not null order by crop_key, sown_at desc)
+      select distinct on (crop_key) id from sowings where mix is null and sown_at is not null order by crop_key, sown_at desc),
+    blended as materialized (
+      select distinct on (jsonb_path_query_array(mix, '$[*].cropKey')) id from sowings where mix is not null and sown_at is not null
+      order by jsonb_path_query_array(mix, '$[*].cropKey'), sown_at desc)
     select ${columnsWith(tx, tx`null`, tx`false`)} from sowings s
     join containers c on c.household_id = s.household_id and c.id = s.container_id
-    where s.id in (select id from latest) order by s.crop_key`;
+    where s.id in (select id from latest union all select id from blended) order by s.crop_key`;
   return recordsOf(tx, rows).map(({ setup }) => setup);
 }
 

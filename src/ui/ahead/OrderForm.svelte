@@ -8,10 +8,16 @@
   import { ofSize } from '$core/supplies/containers/sizes.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
+  import type { Crop } from '$core/crops/crop.ts';
+  import { seedOfCrop, type SeedData } from '$core/sowing/choiceData.ts';
+  import type { Units } from '$core/units/format.ts';
   import type { Problem } from '$contract/api.ts';
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import CropParts from '$ui/sow/CropParts.svelte';
+  import { draftOf, seedOfDraft } from '$ui/ahead/orderSeed.ts';
+  import type { SeedDraft } from '$ui/sow/draft.ts';
   import { draftWords, MOVED_WORDS, NONE_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
   import { isoDay, shortDate, type Locale } from '$words/time.ts';
@@ -20,16 +26,20 @@
   interface Props {
     data: AheadData;
     media: readonly KeptMedium[];
-    crops: readonly { key: string; name: string }[];
+    crops: readonly Crop[];
+    units: Units;
     order: OrderData | null;
     locale: Locale;
     onkept: () => void;
   }
-  let { data, media, crops, order, locale, onkept }: Props = $props();
+  let { data, media, crops, units, order, locale, onkept }: Props = $props();
   const journal = useJournal();
 
   const id = untrack(() => order?.id ?? newId());
-  let cropKey = $state(untrack(() => order?.cropKey ?? data.latest[0]?.cropKey ?? crops[0]!.key));
+  let seed = $state<SeedDraft>(
+    untrack(() => draftOf(order ?? seedOfCrop(data.latest[0]?.cropKey ?? crops[0]!.key)))
+  );
+  const seedData = $derived<SeedData | null>(seedOfDraft(seed));
   let containerId = $state(
     untrack(
       () => (order ? ofSize(order.container, data.containers)?.id : undefined) ?? data.containers[0]?.id ?? ''
@@ -46,7 +56,7 @@
         ''
     )
   );
-  const usual = $derived(growableOf(cropKey, data));
+  const usual = $derived(seedData && growableOf(seedData, data));
   let medium = $state<string>(untrack(() => order?.mediumId ?? order?.medium ?? ''));
   let methodKey = $state(untrack(() => order?.methodKey ?? ''));
   let kind = $state<Rule['kind']>(untrack(() => order?.rule.kind ?? 'every'));
@@ -63,6 +73,15 @@
     Number.isInteger(days) && days >= AGE_BOUNDS[0] && days <= AGE_BOUNDS[1];
   const aim = $derived<CutAim>(aimKind === 'age' ? { kind: aimKind, days: age } : { kind: aimKind });
   let wrong = $state<Record<string, string>>({});
+  /** The form has its parts by number, as `parts.0.cropKey`; the first crop stands alone. */
+  const wrongParts = $derived<Record<string, string>>(
+    Object.fromEntries(
+      Object.entries(wrong).map(([path, say]) => {
+        const plain = path.replace(/\[(\d+)\]/, '.$1');
+        return [plain === 'parts.0.cropKey' ? 'cropKey' : plain.endsWith('.lotId') ? 'lotId' : plain, say];
+      })
+    )
+  );
   let failed = $state('');
   let sending = $state(false);
 
@@ -72,10 +91,10 @@
   );
   const container = $derived(data.containers.find((one) => one.id === containerId));
   const made = $derived<OrderData | null>(
-    container && usual && placeId
+    container && usual && seedData && placeId
       ? {
           id,
-          cropKey,
+          ...seedData,
           container,
           count,
           medium: own?.kind ?? ((medium || usual.medium) as MediumKind),
@@ -128,10 +147,19 @@
 </script>
 
 <form onsubmit={keep} novalidate>
+  <div class="seed">
+    <CropParts
+      bind:draft={seed}
+      again
+      {crops}
+      lots={data.lots}
+      {units}
+      today={isoDay(data.now, locale.zone)}
+      wrong={wrongParts}
+    />
+    {#if wrongParts.parts}<p class="warn">{wrongParts.parts}</p>{/if}
+  </div>
   <div class="fields">
-    <Select labelText="Crop" bind:selected={cropKey} invalid={!!wrong.cropKey} invalidText={wrong.cropKey}>
-      {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
-    </Select>
     <Select
       labelText="Container"
       bind:selected={containerId}
@@ -261,6 +289,11 @@
   .fields {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+    gap: 1rem;
+    width: 100%;
+  }
+  .seed {
+    display: grid;
     gap: 1rem;
     width: 100%;
   }

@@ -17,6 +17,7 @@
   import type { Projected } from '$core/sowing/project.ts';
   import { greensMass } from '$core/units/format.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
+  import { partSeeds } from '$core/ahead/growable.ts';
   import { beginBodies, orderBody } from '$ui/ahead/beginBody.ts';
   import ChosenRow from '$ui/ahead/ChosenRow.svelte';
   import { asIfMoved } from '$ui/ahead/asIf.ts';
@@ -217,10 +218,9 @@
 
   const beginOrder = (row: Row, day: number) => {
     const order = data.ahead.orders.find(({ id }) => id === row.order!.id)!;
-    const seedG =
-      ahead.drafts.find((draft) => draft.orderId === order.id && draft.day === row.order!.day)?.planned?.setup
-        .seedG ?? 0;
-    const body = orderBody(present, order, seedG, dayName(day));
+    const laid = ahead.drafts.find((draft) => draft.orderId === order.id && draft.day === row.order!.day);
+    const body = laid?.planned && orderBody(present, order, partSeeds(laid.planned.setup), dayName(day));
+    if (!body) return;
     return deeds.send(
       { begin: [body], orderDays: [{ orderId: order.id, day: row.order!.day, sowingId: body.ids.first }] },
       `${rowName(row)} is on the list.`

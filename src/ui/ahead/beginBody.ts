@@ -1,19 +1,21 @@
 import type { OrderData, AheadData } from '$core/ahead/household.ts';
-import { growableOf, orderedAs, useFirst } from '$core/ahead/household.ts';
+import { growablesOf, orderedAs, useFirst } from '$core/ahead/household.ts';
+import type { Growable, PartSeed } from '$core/ahead/growable.ts';
 import type { Proposed } from '$core/ahead/proposal.ts';
 import { holds, leftG, type LotStock } from '$core/supplies/seed/lot.ts';
 import type { Container } from '$core/supplies/containers/container.ts';
 import { v4 as newId } from 'uuid';
 
-/** Seed for each sowing from the lot that is to be used first and still holds it. */
+/** Seed for each sowing from the lot that was chosen, or else from the one that is to be used first, while it holds enough. */
 class Lots {
   private readonly left: Map<string, number>;
   constructor(private readonly lots: readonly LotStock[]) {
     this.left = new Map(lots.map((lot) => [lot.id, leftG(lot)]));
   }
 
-  take(cropKey: string, seedG: number): string | null {
-    const here = useFirst(this.lots.filter((lot) => lot.parts === null && holds(lot, cropKey)));
+  take(cropKey: string, seedG: number, chosen: LotStock | null): string | null {
+    const own = useFirst(this.lots.filter((lot) => lot.parts === null && holds(lot, cropKey)));
+    const here = chosen ? [chosen, ...own] : own;
     const lot = here.find(({ id }) => this.left.get(id)! >= seedG) ?? here[0];
     if (!lot) return null;
     this.left.set(lot.id, this.left.get(lot.id)! - seedG);
@@ -22,25 +24,30 @@ class Lots {
 }
 
 const bodyOf = (
-  data: AheadData,
-  cropKey: string,
+  growable: Growable,
+  lots: Lots,
   of: {
     container: Container;
     count: number;
     placeId: string;
     lightPlaceId?: string | null;
-    lotId: string | null;
+    /** Of each part, for all of it. */
+    seed: readonly PartSeed[];
     beginOn: string;
     order?: OrderData;
   }
 ) => {
-  const growable = (of.order ? orderedAs(of.order, data) : growableOf(cropKey, data))!;
   const { name, shape, lengthCm, widthCm, depthCm, cells } = of.container;
-  const { density } = growable;
+  const { density, parts, shareOf } = growable;
   return {
     ids: { first: newId(), second: newId(), container: newId() },
-    kind: 'one',
-    parts: [{ cropKey, lotId: of.lotId, share: 1 }],
+    kind: parts.length > 1 ? 'blended' : 'one',
+    parts: parts.map(({ crop, share, lot }, nth) => ({
+      cropKey: crop.key,
+      lotId: lots.take(crop.key, of.seed[nth]?.g ?? 0, of.order ? lot : null),
+      share
+    })),
+    shareOf,
     container: { name, shape, lengthCm, widthCm, depthCm, cells },
     count: of.count,
     medium: growable.medium,
@@ -60,29 +67,40 @@ const bodyOf = (
 /** What is sent for the changes of a proposal that are taken: sowings to begin, as their household sows them. */
 export function beginBodies(data: AheadData, changes: readonly Proposed[], dayName: (day: number) => string) {
   const lots = new Lots(data.lots);
+  const growables = new Map(growablesOf(data).map((one) => [one.crop.key, one]));
   return changes.flatMap(({ begin, count }) => {
     const container = begin && data.containers.find(({ id }) => id === begin.containerId);
-    if (!begin || !container) return [];
+    const growable = begin && growables.get(begin.cropKey);
+    if (!begin || !container || !growable) return [];
     return [
-      bodyOf(data, begin.cropKey, {
+      bodyOf(growable, lots, {
         container,
         count,
         placeId: begin.placeId,
         lightPlaceId: begin.lightPlaceId,
-        lotId: lots.take(begin.cropKey, begin.seedG * count),
+        seed: begin.seed.map((part) => ({ ...part, g: part.g * count })),
         beginOn: dayName(begin.day)
       })
     ];
   });
 }
 
-/** What is sent to begin a day of a standing order. */
-export const orderBody = (data: AheadData, order: OrderData, seedG: number, beginOn: string) =>
-  bodyOf(data, order.cropKey, {
-    container: order.container,
-    count: order.count,
-    placeId: order.placeId,
-    lotId: new Lots(data.lots).take(order.cropKey, seedG),
-    beginOn,
-    order
-  });
+/**
+ * What is sent to begin a day of a standing order.
+ * @param seed of each part, as it was laid
+ * @returns null where a crop of it is not known any more
+ */
+export function orderBody(data: AheadData, order: OrderData, seed: readonly PartSeed[], beginOn: string) {
+  const growable = orderedAs(order, data);
+  return (
+    growable &&
+    bodyOf(growable, new Lots(data.lots), {
+      container: order.container,
+      count: order.count,
+      placeId: order.placeId,
+      seed,
+      beginOn,
+      order
+    })
+  );
+}

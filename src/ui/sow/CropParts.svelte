@@ -12,23 +12,25 @@
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
-  import type { Draft, DraftPart } from './draft.ts';
+  import type { DraftPart, SeedDraft } from './draft.ts';
   import { FLAG_WORDS } from '$words/lots.ts';
 
   interface Props {
-    draft: Draft;
+    draft: SeedDraft;
+    /** For sowings to come again: no halves, and each takes the lot that is to be used first unless one is chosen for a blend. */
+    again?: boolean;
     crops: readonly Crop[];
     lots: readonly LotStock[];
     units: Units;
     today: string;
     wrong: Record<string, string>;
   }
-  let { draft = $bindable(), crops, lots, units, today, wrong }: Props = $props();
+  let { draft = $bindable(), again = false, crops, lots, units, today, wrong }: Props = $props();
 
   const empty = (): DraftPart => ({ cropKey: '', lotId: '', share: '1' });
   const lotsOf = (cropKey: string) => lots.filter((lot) => holds(lot, cropKey));
 
-  function kind(value: Draft['kind']) {
+  function kind(value: SeedDraft['kind']) {
     const [first = empty(), ...rest] = draft.parts;
     draft.parts =
       value === 'one' ? [first] : [first, rest[0] ?? empty(), ...(value === 'blended' ? rest.slice(1) : [])];
@@ -36,7 +38,7 @@
   function choose(part: DraftPart, cropKey: string) {
     part.cropKey = cropKey;
     // The packet that should be used up first is the one to take.
-    part.lotId = lotsOf(cropKey).find((lot) => leftG(lot) > 0)?.id ?? '';
+    part.lotId = again ? '' : (lotsOf(cropKey).find((lot) => leftG(lot) > 0)?.id ?? '');
   }
   const mixed = $derived(lots.filter(({ parts }) => parts !== null));
   /** Takes a packet that was bought mixed: its parts are the blend's. */
@@ -82,7 +84,7 @@
         inputmode="decimal"
       />
     {/if}
-    {#if lotsOf(part.cropKey).length > 0}
+    {#if lotsOf(part.cropKey).length > 0 && (!again || draft.kind === 'blended')}
       <Select
         labelText="Seed from"
         bind:selected={part.lotId}
@@ -90,7 +92,7 @@
         invalidText={wrong.lotId}
       >
         {#each lotsOf(part.cropKey) as lot (lot.id)}<SelectItem value={lot.id} text={lotWords(lot)} />{/each}
-        <SelectItem value="" text="Other seed" />
+        <SelectItem value="" text={again ? 'Whichever is used first' : 'Other seed'} />
       </Select>
     {/if}
     {#if draft.kind === 'blended' && draft.parts.length > 2}
@@ -123,7 +125,7 @@
   name="kind"
   options={[
     { value: 'one', text: 'One crop' },
-    { value: 'halves', text: 'Two halves' },
+    ...(again ? [] : [{ value: 'halves' as const, text: 'Two halves' }]),
     { value: 'blended', text: 'Blended seed' }
   ]}
   bind:value={draft.kind}

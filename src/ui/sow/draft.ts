@@ -31,12 +31,16 @@ export interface DraftPart {
   share: string;
 }
 
-/** What a person has chosen so far for a new sowing, as typed where it is typed. */
-export interface Draft {
+/** The crops of a draft. */
+export interface SeedDraft {
   kind: SowingKind;
   /** One part for one crop, two halves, or the parts of blended seed. */
   parts: DraftPart[];
   shareOf: Exclude<ShareOf, 'area'>;
+}
+
+/** What a person has chosen so far for a new sowing, as typed where it is typed. */
+export interface Draft extends SeedDraft {
   staggered: boolean;
   container: Container;
   /** As typed for a size that is new; empty for the name that is suggested. */

@@ -1,4 +1,3 @@
-import { CROPS } from '$core/crops/library.ts';
 import { aheadData } from '$server/app/aheadData.ts';
 import { listMedia } from '$server/cupboard/media.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -9,13 +8,6 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   signedIn(locals);
   return inSession(locals, async (tx) => {
     const [ahead, media] = await Promise.all([aheadData(tx), listMedia(tx)]);
-    const names = [...CROPS, ...ahead.ownCrops].map(({ key, name }) => ({ key, name }));
-    return {
-      ahead,
-      media,
-      crops: [...new Map(names.map((one) => [one.key, one])).values()].toSorted((a, b) =>
-        a.name.localeCompare(b.name)
-      )
-    };
+    return { ahead, media };
   });
 };

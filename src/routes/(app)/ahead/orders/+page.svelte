@@ -2,8 +2,8 @@
   import { reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
   import { finished } from '$core/time/inSteps.ts';
-  import { findCrop } from '$core/crops/library.ts';
-  import { ordersOf, type OrderData } from '$core/ahead/household.ts';
+  import { withOwnCrops } from '$core/crops/library.ts';
+  import { growableOf, ordersOf, type OrderData } from '$core/ahead/household.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import OrderForm from '$ui/ahead/OrderForm.svelte';
   import { ask } from '$ui/state/ask.ts';
@@ -16,7 +16,8 @@
   /** The order in the form: one that is there, a new one, or none. */
   let open = $state<OrderData | 'new' | null>(null);
   let failed = $state('');
-  const cropName = (key: string): string => findCrop(key, [...data.ahead.ownCrops])?.name ?? key;
+  const orderName = (order: OrderData): string =>
+    growableOf(order, data.ahead)?.crop.name ?? order.parts.map(({ cropKey }) => cropKey).join(', ');
   const placeName = (id: string): string =>
     data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
 
@@ -65,12 +66,13 @@
 
 {#if open !== null}
   <section class="form">
-    <h2>{open === 'new' ? 'New standing order' : cropName(open.cropKey)}</h2>
+    <h2>{open === 'new' ? 'New standing order' : orderName(open)}</h2>
     {#key open}
       <OrderForm
         data={data.ahead}
         media={data.media}
-        crops={data.crops}
+        crops={withOwnCrops(data.ahead.ownCrops)}
+        units={data.household.units}
         order={open === 'new' ? null : open}
         {locale}
         onkept={() => void kept()}
@@ -95,7 +97,7 @@
     {#each data.ahead.orders as order (order.id)}
       <li>
         <div>
-          <strong>{cropName(order.cropKey)}{order.count > 1 ? ` × ${order.count}` : ''}</strong>, {ruleWords(
+          <strong>{orderName(order)}{order.count > 1 ? ` × ${order.count}` : ''}</strong>, {ruleWords(
             order.rule
           )}
           <br /><span class="soft small">{order.container.name}, {placeName(order.placeId)}</span>
@@ -103,10 +105,10 @@
         </div>
         <div class="row">
           <button class="chip" onclick={() => (open = order)}
-            >Change<span class="visually-hidden"> {cropName(order.cropKey)}</span></button
+            >Change<span class="visually-hidden"> {orderName(order)}</span></button
           >
           <button class="chip quiet" onclick={() => void end(order.id)}
-            >End it<span class="visually-hidden">: {cropName(order.cropKey)}</span></button
+            >End it<span class="visually-hidden">: {orderName(order)}</span></button
           >
         </div>
       </li>

@@ -9,6 +9,7 @@ import { listPlaces } from '$server/households/places.ts';
 import { listChoices } from '$server/sowings/choices.ts';
 import { listKeptContainers } from '$server/sowings/containers.ts';
 import { findCrop } from '$core/crops/library.ts';
+import { holds } from '$core/supplies/seed/lot.ts';
 import { check } from '$contract/schemas/check.ts';
 import { orderSchema } from '$contract/schemas/ahead.ts';
 import { isId } from '$contract/text.ts';
@@ -30,7 +31,15 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
       return { placeId: 'This place is no longer there: choose another.' };
     if (containers.every(({ id }) => id !== order.containerId))
       return { containerId: 'This container is not yours any more: choose another.' };
-    if (!findCrop(order.cropKey, choices.ownCrops)) return { cropKey: 'Choose a crop from the library.' };
+    for (const [nth, { cropKey, lotId }] of order.parts.entries()) {
+      if (!findCrop(cropKey, choices.ownCrops))
+        return { [`parts[${nth}].cropKey`]: 'Choose a crop from the library.' };
+      if (lotId && !choices.lots.some((lot) => lot.id === lotId && holds(lot, cropKey)))
+        return {
+          [`parts[${nth}].lotId`]:
+            'This lot is not in your cupboard any more, or of another crop: choose another.'
+        };
+    }
     if (order.mediumId && choices.media.every(({ id }) => id !== order.mediumId))
       return { medium: 'This medium is not in your cupboard any more: choose another.' };
     if (choices.methods.every(({ key }) => key !== order.methodKey))

@@ -1,0 +1,24 @@
+import type { SeedData } from '$core/sowing/choiceData.ts';
+import { figure } from '$core/units/format.ts';
+import { readNumber } from '$core/units/parseQuantity.ts';
+import type { SeedDraft } from '$ui/sow/draft.ts';
+
+/** The seed of an order as its form has it. */
+export const draftOf = ({ parts, shareOf }: SeedData): SeedDraft => ({
+  kind: parts.length > 1 ? 'blended' : 'one',
+  parts: parts.map(({ cropKey, lotId, share }) => ({ cropKey, lotId: lotId ?? '', share: figure(share) })),
+  shareOf
+});
+
+/**
+ * The seed that a form has, by keys.
+ * @returns null while a crop or a share is missing
+ */
+export function seedOfDraft({ kind, parts, shareOf }: SeedDraft): SeedData | null {
+  const read = parts.map(({ cropKey, lotId, share }) => ({
+    cropKey,
+    lotId: kind === 'one' ? null : lotId || null,
+    share: kind === 'one' ? 1 : (readNumber(share) ?? NaN)
+  }));
+  return read.every(({ cropKey, share }) => cropKey !== '' && share > 0) ? { parts: read, shareOf } : null;
+}
