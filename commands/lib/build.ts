@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { buildSync, type BuildOptions } from 'esbuild';
 import { Plain, say } from './say.ts';
 
@@ -48,6 +48,19 @@ export function ensureBuild(): void {
   // Read file by file as it is written, a process takes seconds to start.
   buildSync({ ...BUNDLED, entryPoints: ['commands/lib/serviceProcess.ts'], outfile: SERVICE_FILE });
   writeFileSync(stamp, '');
+}
+
+const BENCH_FOLDER = 'build/bench';
+
+/**
+ * Builds what measures, so that it runs as the built server does and not as it is loaded file by file.
+ * @returns the path of its module
+ */
+export function buildBench(): string {
+  rmSync(BENCH_FOLDER, { recursive: true, force: true });
+  const entryPoints = ['bench', 'benchWorker'].map((name) => `commands/lib/${name}.ts`);
+  buildSync({ ...BUNDLED, entryPoints, splitting: true, outdir: BENCH_FOLDER });
+  return resolve(BENCH_FOLDER, 'bench.js');
 }
 
 /** Where the tests stand once built, folder by folder as in `test`. */

@@ -1,0 +1,330 @@
+import { fork } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import type { Server, ServerResponse } from 'node:http';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { randomUUID } from 'node:crypto';
+import postgres from 'postgres';
+import { study } from '../../test/simulation/study.ts';
+import { study as studyWorld, type Told } from '../../test/world/study.ts';
+import { closeDb, inHousehold } from '../../src/server/db/connection.ts';
+import { rebuild } from '../../src/server/app/rebuild.ts';
+import { seedDemo } from '../../src/server/demo/seedDemo.ts';
+import { SESSION_COOKIE, startSession } from '../../src/server/sessions/sessions.ts';
+import { planInPage, weeksAhead } from './benchAhead.ts';
+import { coreFigures, median } from './benchCore.ts';
+import { backupFigures, fillNotebook, packageFigures } from './benchNotebook.ts';
+import { reminderFigures } from './benchReminders.ts';
+import { startCluster } from './cluster.ts';
+import { dataFolder } from './dataFolder.ts';
+import { ensureDatabase } from './database.ts';
+import { ensurePostgres } from './packages.ts';
+import { say } from './say.ts';
+import { serve } from './web.ts';
+
+/** One request, and how long the server was at it, from its first byte in to its last byte out, in ms. */
+async function serverTime(
+  server: Server,
+  url: string,
+  init: RequestInit & { headers: Record<string, string> }
+): Promise<number> {
+  const taken = new Promise<number>((resolve) => {
+    server.prependOnceListener('request', (_request, response: ServerResponse) => {
+      const start = performance.now();
+      response.once('finish', () => resolve(performance.now() - start));
+    });
+  });
+  const answer = await fetch(url, init);
+  await answer.arrayBuffer();
+  if (!answer.ok) throw new Error(`${url} answered ${answer.status}`);
+  return taken;
+}
+
+async function serverTimes(): Promise<void> {
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    const id = await seedDemo(Date.now(), database.ownerUrl);
+    await fillToTwelve(id);
+    const cookie = `${SESSION_COOKIE}=${await startSession(id, 'Nela')}`;
+    const { url, server } = await serve('127.0.0.1', 0);
+    const trays = await inHousehold(
+      id,
+      (tx) =>
+        tx<{ id: string }[]>`select id from sowings where ended_at is null and sow_at < now() order by id`
+    );
+    const gets = { least: `${url}api/ping`, data: `${url}round/__data.json`, page: `${url}round` };
+    const times = {
+      least: [] as number[],
+      data: [] as number[],
+      page: [] as number[],
+      touch: [] as number[]
+    };
+    /** A touch at the shelf: how damp it is. */
+    const touch = (run: number) =>
+      serverTime(server, `${url}api/events`, {
+        method: 'POST',
+        headers: { cookie, origin: new URL(url).origin, 'content-type': 'application/json' },
+        body: JSON.stringify({
+          events: [
+            {
+              id: randomUUID(),
+              sowingId: trays[run % trays.length]!.id,
+              at: Date.now(),
+              body: { type: 'felt', moisture: 'right' }
+            }
+          ]
+        })
+      });
+    // In turn, so that a slow moment of the machine falls on all alike; the first hundred warm it up.
+    for (let run = 0; run < 400; run += 1)
+      for (const name of ['least', 'data', 'page'] as const) {
+        const ms = await serverTime(server, gets[name], { headers: { cookie } });
+        if (run >= 100) times[name].push(ms);
+      }
+    // Afterwards, for it makes the logs longer than a household does.
+    for (let run = 0; run < 240; run += 1) {
+      const ms = await touch(run);
+      if (run >= 60) times.touch.push(ms);
+    }
+    server.close();
+    server.closeAllConnections();
+    const [least, data, page, touched] = [times.least, times.data, times.page, times.touch].map(median) as [
+      number,
+      number,
+      number,
+      number
+    ];
+    say(
+      `Round, 12 trays, medians of 300: select 1 ${least.toFixed(2)} ms; round's data ${data.toFixed(2)} ms, ${(data / least).toFixed(2)} times; whole page drawn ${page.toFixed(2)} ms, ${(page / least).toFixed(2)} times (at most 2.5)`
+    );
+    say(
+      `A touch to settled, in one request: ${touched.toFixed(2)} ms, ${(touched / least).toFixed(2)} times select 1 (at most 4)`
+    );
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
+/** Copies trays of the demo, with all that happened to them, until twelve are under way. */
+async function fillToTwelve(householdId: string): Promise<void> {
+  await inHousehold(householdId, async (tx) => {
+    const standing = await tx<{ id: string }[]>`select id from sowings where ended_at is null order by id`;
+    const rows = standing.slice(0, Math.max(0, 12 - standing.length));
+    for (const { id } of rows) {
+      const copy = randomUUID();
+      await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+          germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by)
+        select household_id, ${copy}::uuid, crop_key, container_id, count, medium, method_key, place_id, seeds_per_cm2,
+          germination_pct, seed_g, soak_start_at, soak_end_at, sow_at, created_at, created_by from sowings where id = ${id}`;
+      await tx`insert into events (household_id, id, sowing_id, member_id, type, at, task_key, body)
+        select household_id, gen_random_uuid(), ${copy}::uuid, member_id, type, at, task_key, body from events where sowing_id = ${id}`;
+    }
+  });
+}
+
+/** What a notebook of years costs: its first page, a search, a sort and the weeks ahead, with the demo's sowings and with 2,000; and the whole of it taken out. */
+async function notebook(): Promise<void> {
+  const folder = dataFolder('test');
+  const bin = ensurePostgres();
+  const cluster = await startCluster(bin, folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    const id = await seedDemo(Date.now(), database.ownerUrl);
+    await backupFigures(bin, cluster.adminUrl);
+    closeDb();
+    const few = await notebookTimes(id, database.ownerUrl);
+    closeDb();
+    await fillNotebook(id, 2000);
+    await inHousehold(id, (tx) => rebuild(tx), 600_000);
+    const many = await notebookTimes(id, database.ownerUrl);
+    const of = (name: keyof typeof many) =>
+      `${many[name].toFixed(2)} ms, ${(many[name] / few[name]).toFixed(2)} times`;
+    say(
+      `2000 more sowings, against the demo's alone (each at most 3 times; select 1 ${many.least.toFixed(2)} ms): the notebook's first page ${of('first')}, drawn ${of('page')}; search ${of('search')}; sorted ${of('sort')}; the weeks ahead ${of('ahead')}`
+    );
+    await packageFigures(id);
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
+const NOTEBOOK_VIEWS = {
+  least: 'api/ping',
+  first: 'notebook/__data.json',
+  page: 'notebook',
+  search: 'notebook/__data.json?text=radish+sill',
+  sort: 'notebook/__data.json?sort=perArea',
+  ahead: 'ahead/__data.json'
+};
+
+/** The median time in ms of each view, asked for in turn. */
+async function notebookTimes(
+  householdId: string,
+  ownerUrl: string
+): Promise<Record<keyof typeof NOTEBOOK_VIEWS, number>> {
+  // As the database does by itself once so much was written.
+  const owner = postgres(ownerUrl, { max: 1, onnotice: () => {} });
+  await owner`vacuum analyze`;
+  await owner.end();
+  const cookie = `${SESSION_COOKIE}=${await startSession(householdId, 'Nela')}`;
+  const { url, server } = await serve('127.0.0.1', 0);
+  const names = Object.keys(NOTEBOOK_VIEWS) as (keyof typeof NOTEBOOK_VIEWS)[];
+  const times = Object.fromEntries(names.map((name) => [name, [] as number[]])) as Record<
+    keyof typeof NOTEBOOK_VIEWS,
+    number[]
+  >;
+  for (let run = 0; run < 200; run += 1)
+    for (const name of names) {
+      const ms = await serverTime(server, `${url}${NOTEBOOK_VIEWS[name]}`, { headers: { cookie } });
+      if (run >= 40) times[name].push(ms);
+    }
+  server.close();
+  server.closeAllConnections();
+  return Object.fromEntries(names.map((name) => [name, median(times[name])])) as Record<
+    keyof typeof NOTEBOOK_VIEWS,
+    number
+  >;
+}
+
+/** What following Brote comes to in households that it knows nothing of. */
+function studyHouseholds(): void {
+  const found = study(200, 2);
+  const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+  const { coverage } = found;
+  say(
+    `${found.households} simulated households, five trays each. Opening of the window as said at sowing, median error: first tray ${found.firstTrayD.toFixed(2)} days, after three ${found.afterThreeD.toFixed(2)} (at most 0.60); a packet's day count ${found.fixedTableD.toFixed(2)}, so ${percent(1 - found.afterThreeD / found.fixedTableD)} less (at least 40 %)`
+  );
+  say(
+    `Openings within the 80 % range (75 to 85 %): said at sowing ${percent(coverage.atSowing)}, at first light ${percent(coverage.atLight)}, the day before ${percent(coverage.dayBefore)}`
+  );
+  say(
+    `Water: ${found.givenL.toFixed(0)} L given, ${found.lostL.toFixed(0)} L lost; trays that ran dry ${percent(found.dried)}, that stood in water ${percent(found.drowned)} (under 2 % each)`
+  );
+}
+
+/** What was said of trays in a world that shares none of the forecast's laws, and what came. */
+function studyOtherLaws(): void {
+  const found = studyWorld(300, 3, { ten: 100 });
+  const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+  const line = (name: string, told: Told) =>
+    say(
+      `  ${name}: ${told.trays} trays; median error ${percent(told.error)} of the days, ${percent(told.covered)} within the range, bias ${percent(told.bias)}; dried out ${percent(told.dried)}, drowned ${percent(told.drowned)}; ${told.givenL.toFixed(0)} L given, ${told.lostL.toFixed(0)} L lost; false among cards that said ready ${percent(told.falseReady)} (looked at twice or more ${percent(told.falseReadyLooked)}), late ${percent(told.falseLate)}`
+    );
+  say(
+    `${found.households} households of a world of other laws (Penman and Monteith's evaporation, straight lines of warmth, leaves that spread, mould and clinging shells), four trays each. By habit of tapping, from the second tray on:`
+  );
+  for (const [name, told] of Object.entries(found.byHabit)) line(name, told);
+  say('By crop group, where nothing was said against it when it was planned:');
+  for (const [name, told] of Object.entries(found.byGroup)) line(name, told);
+  say('The tenth and eleventh tray of radish, by habit:');
+  for (const [name, told] of Object.entries(found.afterTen)) line(name, told);
+  say('By the worst that was said of mould before any was seen:');
+  for (const [name, { trays, moulded, lostToMould, clung }] of Object.entries(found.byMould))
+    say(
+      `  ${name}: ${trays} trays; showed mould ${percent(moulded)}, lost to it ${percent(lostToMould)}; shells clung to ${percent(clung)}`
+    );
+  say('By medium, where nothing was said against it when it was planned:');
+  for (const [name, told] of Object.entries(found.byMedium)) line(name, told);
+  line('where it was said that it would dry out, and sown all the same', found.refused);
+}
+
+/** What the first view needs: every script and style that the page names or those import at once. */
+async function firstView(): Promise<void> {
+  const client = 'build/client';
+  const manifest = readdirSync(join(client, '_app/immutable'), { recursive: true, withFileTypes: true });
+  const size = new Map<string, number>();
+  for (const file of manifest)
+    if (file.isFile() && /\.(js|css)$/.test(file.name)) {
+      const path = join(file.parentPath, file.name);
+      size.set(path.slice(client.length), gzipSync(readFileSync(path)).length);
+    }
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const { appUrl } = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder);
+    process.env.BROTE_APP_URL = appUrl;
+    const { url, server } = await serve('127.0.0.1', 0);
+    const html = await (await fetch(`${url}sign-in`)).text();
+    say(`Sign-in, first view: ${kilobytes(html, size, client)} kB of scripts and styles, gzipped`);
+    process.env.BROTE_DEMO = '1';
+    const round = await (await fetch(`${url}round`)).text();
+    say(
+      `Round, first view: ${kilobytes(round, size, client)} kB of scripts and styles, gzipped (at most 170)`
+    );
+    server.close();
+    server.closeAllConnections();
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
+function kilobytes(html: string, size: Map<string, number>, client: string): number {
+  const wanted = new Set<string>();
+  const visit = (path: string) => {
+    if (wanted.has(path) || !size.has(path)) return;
+    wanted.add(path);
+    if (!path.endsWith('.js')) return;
+    const source = readFileSync(join(client, path), 'utf8');
+    for (const [, to] of source.matchAll(/(?:from|import)\s*["'](\.[^"']+)["']/g))
+      visit(join(path, '..', to!));
+  };
+  for (const [, path] of html.matchAll(/["'](?:\.\/|\.\.\/|\/)*(_app\/immutable\/[^"']+\.(?:js|css))["']/g))
+    visit(`/${path}`);
+  return Math.round([...wanted].reduce((sum, path) => sum + size.get(path)!, 0) / 1000);
+}
+
+/** A morning's reminders among a hundred thousand households. */
+async function reminders(): Promise<void> {
+  const folder = dataFolder('test');
+  const cluster = await startCluster(ensurePostgres(), folder, false);
+  try {
+    const database = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder, true);
+    process.env.BROTE_APP_URL = database.appUrl;
+    await reminderFigures(database, () => Promise.all([judgeApart(), judgeApart()]));
+  } finally {
+    closeDb();
+    cluster.stop();
+  }
+}
+
+/** Another process that judges what is due until nothing is. @returns how many it judged */
+const judgeApart = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const child = fork(join(import.meta.dirname, 'benchWorker.js'), {
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc']
+    });
+    child.once('message', (judged) => resolve(Number(judged)));
+    child.once('exit', (code) => reject(new Error(`It ended with ${code} and said nothing.`)));
+  });
+
+const PARTS = {
+  core: coreFigures,
+  households: studyHouseholds,
+  laws: studyOtherLaws,
+  ahead: weeksAhead,
+  page: planInPage,
+  round: serverTimes,
+  notebook,
+  view: firstView,
+  reminders
+};
+
+/**
+ * Measures parts of Brote and says what it finds.
+ * @param named of which; all of them where none is named
+ * @throws Error for a name that no part has
+ */
+export async function bench(named: readonly string[]): Promise<void> {
+  for (const name of named)
+    if (!(name in PARTS))
+      throw new Error(`There is no part "${name}". Name any of: ${Object.keys(PARTS).join(', ')}.`);
+  for (const [name, part] of Object.entries(PARTS))
+    if (named.length === 0 || named.includes(name)) await part();
+}
