@@ -295,7 +295,7 @@ export const LACKS_WORDS: Record<
   { says: string; path: string; link: string }
 > = {
   crops: {
-    says: 'Brote proposes crops that you have seed of, like, or have sown before, and there are none yet.',
+    says: 'Brote proposes crops that you have seed of, like, or have planned or sown, and there are none yet.',
     path: '/bench/cupboard',
     link: 'Add seed'
   },

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
-import { figure, length, mass, volume } from '../../src/core/units/format.ts';
+import { figure, greensMass, length, mass, volume } from '../../src/core/units/format.ts';
 import { askComma, parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
 
 const value = (text: string, kind: 'mass' | 'length' | 'volume', unit: string): number => {
@@ -95,6 +95,13 @@ describe('typed quantities', () => {
         }
       )
     );
+  });
+
+  it('shows greens by the tenth of an ounce, a pinch as one tenth, and nothing as nothing', () => {
+    expect(greensMass(20, 'us')).to.equal('0.7 oz');
+    expect(greensMass(1, 'us')).to.equal('0.1 oz');
+    expect(greensMass(1e-9, 'us')).to.equal('0 oz');
+    expect(greensMass(0, 'metric')).to.equal('0 g');
   });
 
   it('shows about three figures', () => {

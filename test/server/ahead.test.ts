@@ -337,14 +337,16 @@ describe('the weeks ahead, stored', () => {
     const after = await inHousehold(yard.id, aheadData);
     const [stored] = sowingsOf(after);
     expect(stored!.setup.mix).to.deep.equal(setup.mix);
-    // Once it was sown, it is one of what may be proposed.
+    // Planned or sown, it is one of what may be proposed.
+    const proposable = (of: AheadData) => growablesOf(of).find(({ crop }) => crop.key === 'kale+mustard');
+    expect(proposable(data)).to.equal(undefined);
+    expect(proposable(after)!.density).to.equal(stored!.setup.seedsPerCm2);
     await inHousehold(yard.id, (tx) =>
       recordEvents(tx, by, [
         { sowingId: stored!.setup.id, id: randomUUID(), at: Date.now(), body: { type: 'sown', waterG: 120 } }
       ])
     );
-    const growables = growablesOf(await inHousehold(yard.id, aheadData));
-    const again = growables.find(({ crop }) => crop.key === 'kale+mustard')!;
+    const again = proposable(await inHousehold(yard.id, aheadData))!;
     expect(again.parts.map(({ lot: one }) => one?.id)).to.deep.equal([kale, mustard]);
     expect(again.parts[0]!.seedG).to.be.closeTo(120 - setup.mix![0]!.seedG, 1e-6);
   });

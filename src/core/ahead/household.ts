@@ -210,12 +210,20 @@ const seedAgain = ({ cropKey, mix, lotId }: SowingSetup): SeedData =>
 
 const keyOf = ({ parts }: SeedData): string => blendKey(parts.map(({ cropKey }) => cropKey));
 
+/** How each crop and each blend was last sown; of what was only planned so far, as it is planned. */
+function lastSetups({ latest, records }: AheadData): SowingSetup[] {
+  const last = new Map(latest.map((setup) => [keyOf(seedAgain(setup)), setup]));
+  for (const { setup } of records)
+    if (!last.has(keyOf(seedAgain(setup)))) last.set(keyOf(seedAgain(setup)), setup);
+  return [...last.values()];
+}
+
 /**
- * What a household may be proposed: crops that it has seed of, likes, or has sown before, and blends that it has sown, each as
- * it sows it. What nobody eats is left out.
+ * What a household may be proposed: crops that it has seed of, likes, or has sown or planned before, and blends that it has
+ * sown or planned, each as it sows it. What nobody eats is left out.
  */
 export function growablesOf(data: AheadData): Growable[] {
-  const again = data.latest.map(seedAgain);
+  const again = lastSetups(data).map(seedAgain);
   const keys = new Set([
     ...data.lots.filter(({ parts }) => parts === null).map(({ cropKey }) => cropKey),
     ...data.tastes.map(({ cropKey }) => cropKey),
@@ -244,7 +252,7 @@ export function growableOf(seed: SeedData, data: AheadData): Growable | null {
     parts.map(({ share }) => share),
     seed.shareOf
   );
-  const last = data.latest.find((setup) => keyOf(seedAgain(setup)) === keyOf(seed));
+  const last = lastSetups(data).find((setup) => keyOf(seedAgain(setup)) === keyOf(seed));
   const method =
     (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
   return {

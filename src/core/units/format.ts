@@ -19,9 +19,13 @@ export function mass(g: number, units: Units): string {
 
 const OZ_TENTH_G = unitFactor('mass', 'oz')! / 10;
 
-/** Greens, as a kitchen weighs them: to the tenth of an ounce where it weighs in ounces. */
-export const greensMass = (g: number, units: Units): string =>
-  mass(units === 'us' ? Math.max(1, Math.round(g / OZ_TENTH_G)) * OZ_TENTH_G : g, units);
+/** Greens, as a kitchen weighs them: to the tenth of an ounce where it weighs in ounces, and a crumb is nothing. */
+export function greensMass(g: number, units: Units): string {
+  if (g < CRUMB_G) return mass(0, units);
+  return mass(units === 'us' ? Math.max(1, Math.round(g / OZ_TENTH_G)) * OZ_TENTH_G : g, units);
+}
+
+const CRUMB_G = 0.5;
 
 /** About how much of greens, in words; empty where that is nothing or not known. */
 export const aboutGreens = (g: number, units: Units): string =>

@@ -68,45 +68,45 @@
 
 <section class="proposal" aria-labelledby="proposal">
   <h2 id="proposal">Proposed</h2>
-  <p role="status">{SEARCH_WORDS[state]}</p>
-  {#if planner.proposal}
-    {#if lines.length === 0}
-      {#if lacks}
-        <p>
-          {LACKS_WORDS[lacks].says}
-          <a href={LACKS_WORDS[lacks].path}>{LACKS_WORDS[lacks].link}</a>
-        </p>
-      {:else}
+  {#if lacks && planner.proposal && lines.length === 0}
+    <p role="status">
+      {LACKS_WORDS[lacks].says}
+      <a href={LACKS_WORDS[lacks].path}>{LACKS_WORDS[lacks].link}</a>
+    </p>
+  {:else}
+    <p role="status">{SEARCH_WORDS[state]}</p>
+    {#if planner.proposal}
+      {#if lines.length === 0}
         <p>Nothing would be better than what stands.</p>
+      {:else}
+        <ProposalList
+          lines={drawnLines}
+          {left}
+          seedLacks={seed.lacks}
+          {placeName}
+          {name}
+          {now}
+          {locale}
+          {onleave}
+        />
       {/if}
-    {:else}
-      <ProposalList
-        lines={drawnLines}
-        {left}
-        seedLacks={seed.lacks}
-        {placeName}
-        {name}
-        {now}
-        {locale}
-        {onleave}
-      />
-    {/if}
-    {#if weeks && leastCrops !== null}<p class="small">{cropsInWeeksWords(weeks, leastCrops)}</p>{/if}
-    {#if planner.price}<p class="small">{varietyPriceWords(planner.price, locale.units)}</p>{/if}
-    {#if seed.toBuy.length > 0}
-      <h3>Seed to buy for it</h3>
-      <ul class="plain">
-        {#each seed.toBuy as need (need.crop.key)}<li>{seedLine(need, now, locale)}</li>{/each}
-      </ul>
-    {/if}
-    {#if planner.done && planner.done.short.length > 0}
-      <p class="small">{shortDaysWords(planner.done.short, name)}</p>
-    {/if}
-    {#if planner.done && planner.done.wishes.length > 0}
-      <h3>What would mend what is still missing</h3>
-      <ul class="plain">
-        {#each planner.done.wishes as wish, n (n)}<li>{wishWords(wish, firstWeekday, locale)}</li>{/each}
-      </ul>
+      {#if weeks && leastCrops !== null}<p class="small">{cropsInWeeksWords(weeks, leastCrops)}</p>{/if}
+      {#if planner.price}<p class="small">{varietyPriceWords(planner.price, locale.units)}</p>{/if}
+      {#if seed.toBuy.length > 0}
+        <h3>Seed to buy for it</h3>
+        <ul class="plain">
+          {#each seed.toBuy as need (need.crop.key)}<li>{seedLine(need, now, locale)}</li>{/each}
+        </ul>
+      {/if}
+      {#if planner.done && planner.done.short.length > 0}
+        <p class="small">{shortDaysWords(planner.done.short, name)}</p>
+      {/if}
+      {#if planner.done && planner.done.wishes.length > 0}
+        <h3>What would mend what is still missing</h3>
+        <ul class="plain">
+          {#each planner.done.wishes as wish, n (n)}<li>{wishWords(wish, firstWeekday, locale)}</li>{/each}
+        </ul>
+      {/if}
     {/if}
   {/if}
   <div class="row">

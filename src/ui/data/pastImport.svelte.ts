@@ -112,6 +112,8 @@ export class PastImport {
     kind: Progress['kind'],
     work: (sowings: PastSowing[]) => Promise<boolean>
   ): Promise<boolean> {
+    // A second tap comes before the button is drawn as busy.
+    if (this.progress) return false;
     const sowings = this.good.map(({ past }) => past);
     [this.problem, this.added] = ['', null];
     try {
