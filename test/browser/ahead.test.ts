@@ -82,7 +82,7 @@ describe('the weeks ahead', () => {
     await page.getByLabel('Parts', { exact: true }).first().fill('3');
     await page.getByRole('button', { name: 'Keep this order' }).isDisabled();
     await page.getByLabel('Crop 2').selectOption({ label: 'Arugula' });
-    await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Clay pot' });
+    await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Blue tray' });
     await page.getByText(/(sow|soak) today, ready/).waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
