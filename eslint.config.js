@@ -16,6 +16,7 @@ const CORE = [
   'symptoms',
   'sowing',
   'shelf',
+  'choice',
   'diagnosis',
   'harvest',
   'pantry',

@@ -16,6 +16,31 @@ export interface Problems {
   // Containers
   'size-out-of-bounds': { of: 'length' | 'diameter' | 'width' | 'depth'; low: number; high: number };
   'cells-out-of-bounds': { low: number; high: number };
+  // A sowing that is chosen
+  'no-crop': Record<never, never>;
+  'crop-twice': Record<never, never>;
+  'parts-of-kind': Record<never, never>;
+  'no-share': { high: number };
+  'lot-gone': Record<never, never>;
+  'lot-dead': Record<never, never>;
+  'name-of-another': { name: string };
+  'count-outside': { low: number; high: number };
+  'medium-gone': Record<never, never>;
+  'method-gone': Record<never, never>;
+  'no-place': Record<never, never>;
+  'place-gone': Record<never, never>;
+  'place-dark': { name: string };
+  'density-outside': { high: number };
+  'seed-outside': { kg: number };
+  'germination-none': Record<never, never>;
+  'germination-outside': Record<never, never>;
+  'soak-outside': { high: number };
+  'stack-outside': { high: number };
+  'stack-too-high': Record<never, never>;
+  'no-day': Record<never, never>;
+  'no-such-day': Record<never, never>;
+  'day-passed': Record<never, never>;
+  'day-too-near': Record<never, never>;
   // Disinfecting
   'hypochlorite-too-strong': { ppm: number };
   'peroxide-too-strong': { percent: number };

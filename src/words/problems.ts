@@ -1,4 +1,5 @@
 import type { Problem, ProblemKind, Problems } from '$core/problem.ts';
+import type { FieldProblem } from '$core/choice/resolve.ts';
 import type { UnitKind } from '$core/units/parseQuantity.ts';
 
 const EXAMPLES: Record<UnitKind, string> = {
@@ -27,6 +28,32 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'size-out-of-bounds': ({ of, low, high }) =>
     `${SIZES[of]} must be between ${low} and ${high} cm: measure the inside, where the medium lies.`,
   'cells-out-of-bounds': ({ low, high }) => `A cell tray has between ${low} and ${high} cells: count them.`,
+  'no-crop': () => 'Choose a crop.',
+  'crop-twice': () => 'This crop is in the blend already, from the same lot. Choose another crop or lot.',
+  'parts-of-kind': () => 'One crop stands alone, halves are two, and a blend has two crops or more.',
+  'no-share': ({ high }) => `Give its parts, such as 1 or 2.5, up to ${high}.`,
+  'lot-gone': () => 'This lot is no longer in your cupboard, or holds another crop. Choose another lot.',
+  'lot-dead': () => 'Nothing sprouted of this lot in its test. Choose another lot, or test it again.',
+  'name-of-another': ({ name }) => `“${name}” is the name of another size. Give this one a different name.`,
+  'count-outside': ({ low, high }) => `Give a whole number from ${low} to ${high}.`,
+  'medium-gone': () => 'This medium is no longer in your cupboard. Choose another.',
+  'method-gone': () => 'This method is no longer there. Choose another.',
+  'no-place': () => 'Choose a place.',
+  'place-gone': () => 'This place is no longer there. Choose another.',
+  'place-dark': ({ name }) => `${name} is dark too. Choose a place with light.`,
+  'density-outside': ({ high }) => `Give seeds per cm², over 0 and up to ${high}.`,
+  'seed-outside': ({ kg }) => `Give seed over 0 g and up to ${kg} kg, or check the sizes.`,
+  'germination-none': () => 'If nothing sprouts, it can’t be sown. Choose another lot.',
+  'germination-outside': () => 'Give a percentage over 0 and up to 100, or leave it empty.',
+  'soak-outside': ({ high }) =>
+    `Give hours from 0 to ${high}, 0 for no soak, or leave it empty for the crop’s own.`,
+  'stack-outside': ({ high }) => `Give a whole number of trays from 1 to ${high}.`,
+  'stack-too-high': () =>
+    'That stack would press its lowest tray with over 1.5 times what the crop bears. Choose fewer trays.',
+  'no-day': () => 'Choose the day it should be ready.',
+  'no-such-day': () => 'This day does not exist. Choose one from the calendar.',
+  'day-passed': () => 'This day has passed. Choose one to come.',
+  'day-too-near': () => 'Too near for this crop. Choose the day offered, or a later one.',
   'hypochlorite-too-strong': () =>
     'Hypochlorite is not computed over 20 000 ppm: it harms the seed and whoever handles it.',
   'peroxide-too-strong': () => 'Peroxide is not computed over 10 %: it burns skin and eyes.',
@@ -111,3 +138,10 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
 /** A problem in words: what is wrong, and what to do. */
 export const problemWords = ({ code, params }: Problem): string =>
   (SAY[code] as (of: Problem['params']) => string)(params);
+
+/** What is to be said of each field: of several things that are wrong with one, the first. */
+export function fieldWords(problems: readonly FieldProblem[]): Record<string, string> {
+  const wrong: Record<string, string> = {};
+  for (const { field, problem } of problems) wrong[field] ??= problemWords(problem);
+  return wrong;
+}

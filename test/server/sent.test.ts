@@ -314,7 +314,7 @@ describe('what is sent', () => {
     expect([
       refused.status,
       Object.keys((JSON.parse(refused.text) as { fields: object }).fields)
-    ]).to.deep.equal([422, ['lotId']]);
+    ]).to.deep.equal([422, ['parts.0.lotId']]);
     const shelf = async () => (await app.send({ path: '/shelf', headers: own(app.base, camp.cookie) })).text;
     expect(await shelf()).not.to.include('Left behind');
     expect((await json('/api/sowings', sowing)).status).to.equal(201);
@@ -363,7 +363,7 @@ describe('what is sent', () => {
     expect([taken.status, (JSON.parse(taken.text) as { fields: object }).fields]).to.deep.equal([
       422,
       {
-        'container.name': '“Tray” is the name of another size: call this one something else.'
+        'container.name': '“Tray” is the name of another size. Give this one a different name.'
       }
     ]);
     expect((await json('/api/sowings', sized('Long tray', 31))).status).to.equal(201);

@@ -18,6 +18,7 @@ import { findSowing } from '../../src/server/sowings/sowings.ts';
 import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
+import { newIds, sowBody } from '../../src/ui/sow/sowBody.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 import { household, sessionOf } from '../support/settings.ts';
@@ -145,30 +146,7 @@ describe('a sowing that is shown', () => {
 
   /** What the page would send for a draft, by the schema that both sides have. */
   function sentOf(draft: Draft, worked: ReturnType<typeof workOut>): NewSowing {
-    const checked = check(newSowingSchema, {
-      ids: { first: randomUUID(), second: randomUUID(), container: randomUUID() },
-      kind: draft.kind,
-      parts: draft.parts.map(({ cropKey, lotId, share }) => ({
-        cropKey,
-        lotId: lotId || null,
-        share: Number(share)
-      })),
-      shareOf: draft.shareOf,
-      staggered: draft.staggered,
-      container: worked.choice!.container,
-      count: worked.count,
-      medium: draft.medium,
-      methodKey: draft.methodKey,
-      placeId: draft.placeId,
-      lightPlaceId: worked.sowings[0]!.setup.lightPlaceId,
-      density: draft.density,
-      seedsPerCm2: draft.density === 'own' ? Number(draft.ownDensity) : null,
-      ownSeedG: draft.ownSeedG,
-      germinationPct: worked.choice!.germinationPct,
-      soakH: worked.choice!.soakH,
-      stackOf: worked.choice!.stackOf,
-      shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
-    });
+    const checked = check(newSowingSchema, sowBody(draft, worked, newIds()));
     if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
     return checked.value;
   }
@@ -263,7 +241,7 @@ describe('a sowing that is shown', () => {
     const failed = await inHousehold(home.id, (tx) => sow(tx, session(), sent)).catch(
       (error: unknown) => error
     );
-    expect(failed).to.include({ field: 'seedG', status: 409 });
+    expect(failed).to.include({ field: 'ownSeedG', status: 409 });
     expect(await inHousehold(home.id, (tx) => findSowing(tx, sent.ids.first))).to.equal(null);
   });
 
@@ -297,7 +275,7 @@ describe('a sowing that is shown', () => {
     expect(
       await inHousehold(home.id, (tx) => sow(tx, session(), bad)).catch((error: unknown) => error)
     ).to.include({
-      field: 'cropKey'
+      field: 'parts.1.cropKey'
     });
     expect(await inHousehold(home.id, (tx) => findSowing(tx, bad.ids.first))).to.equal(null);
     const good = halves('pea');

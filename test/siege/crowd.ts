@@ -93,7 +93,7 @@ export async function crowd(base: URL, camp: Camp, atMost: number): Promise<Crow
       '/api/ahead/orders',
       JSON.stringify({
         id: randomUUID(),
-        cropKey: CROPS[n % 8]!,
+        parts: [{ cropKey: CROPS[n % 8]! }],
         containerId: camp.ids.container,
         count: 1,
         medium: 'coir',

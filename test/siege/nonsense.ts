@@ -70,7 +70,7 @@ async function fillAll(
   });
   await put('/api/ahead/orders', {
     id: randomUUID(),
-    cropKey: 'radish',
+    parts: [{ cropKey: 'radish' }],
     containerId: camp.ids.container,
     count: 1,
     medium: 'coir',

@@ -393,7 +393,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   json('/api/ahead/appetite', '/api/ahead/appetite', { id: ids.notThere, portion: 'handful' });
   put('/api/ahead/orders', {
     id: ids.notThere,
-    cropKey: 'radish',
+    parts: [{ cropKey: 'radish' }],
     containerId: ids.container,
     count: 1,
     medium: 'coir',

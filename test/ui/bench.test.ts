@@ -336,11 +336,11 @@ describe('what the cupboard may be sent', () => {
     expect(say({ ...DEFAULT_METHOD, domeDays: 40 }).domeDays).to.include('14 days');
     const spray = (name: string, timesADay = 1) => ({ name, timesADay });
     expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp'), spray('Nettle', 2)] })).to.deep.equal({});
-    expect(say({ ...DEFAULT_METHOD, sprays: [spray(' ')] })['sprays[0].name']).to.include('what you spray');
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray(' ')] })['sprays.0.name']).to.include('what you spray');
     expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp'), spray('kelp ')] }).sprays).to.include(
       'same name'
     );
-    expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp', 5)] })['sprays[0].timesADay']).to.include('twice');
+    expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp', 5)] })['sprays.0.timesADay']).to.include('twice');
     const old: Partial<typeof DEFAULT_METHOD> = { ...DEFAULT_METHOD };
     delete old.sprays;
     expect(say(old), 'of a page that does not know them').to.deep.equal({});

@@ -53,6 +53,7 @@ const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
     methods: READY_METHODS,
     ownCrops: [],
     lots,
+    media: [],
     learned: { ended: [], underWay: [] },
     yields: [],
     rhythm: rhythm(),
@@ -77,22 +78,30 @@ describe('a draft of a sowing', () => {
   it('says what is missing or wrong, field by field', () => {
     const says = (more: Partial<Draft>) =>
       Object.entries(work(more).wrong).map(([field, say]) => `${field}: ${say}`);
-    expect(says({ parts: [part('')] })).to.deep.equal(['cropKey: Choose a crop.']);
+    expect(says({ parts: [part('')] })).to.deep.equal(['parts.0.cropKey: Choose a crop.']);
     expect(says({ count: '1.5' })[0]).to.match(/^count: Give a whole number/);
     expect(says({ count: 'some' })).to.have.length(1);
-    expect(says({ germination: '0' })[0]).to.include('nothing sprouts');
-    expect(says({ germination: '120' })[0]).to.include('percentage up to 100');
+    expect(says({ germination: '0' })[0]).to.include('If nothing sprouts');
+    expect(says({ germination: '120' })[0]).to.include('percentage over 0 and up to 100');
     expect(says({ density: 'own', ownDensity: '' })[0]).to.include('seeds per cm²');
-    expect(says({ placeId: 'gone' })).to.deep.equal(['placeId: Choose a place.']);
-    expect(says({ methodKey: 'gone' })[0]).to.include('choose another');
-    expect(says({ when: 'by' })).to.deep.equal(['readyBy: Choose the day it is to be ready.']);
+    expect(says({ placeId: 'gone' })[0]).to.include('no longer there');
+    expect(says({ methodKey: 'gone' })[0]).to.include('Choose another');
+    expect(says({ when: 'by' })).to.deep.equal(['readyBy: Choose the day it should be ready.']);
     expect(says({ when: 'by', readyBy: '2026-11-20' })[0]).to.include('has passed');
-    expect(says({ when: 'by', readyBy: '2027-02-29' })[0]).to.include('Choose the day');
+    expect(says({ when: 'by', readyBy: '2027-02-29' })[0]).to.include('does not exist');
     expect(says({ container: { ...draft().container, lengthCm: NaN } })[0]).to.include('measure the inside');
     const twice = { kind: 'halves' as const, parts: [part('radish'), part('radish')] };
     expect(says(twice)[0]).to.match(/^parts.1.cropKey: .*already/);
     const shares = { kind: 'blended' as const, parts: [part('radish'), part('kale', { share: 'some' })] };
     expect(says(shares)[0]).to.match(/^parts.1.share: Give its parts/);
+  });
+
+  it('says that a field is empty only once the form is sent', () => {
+    expect([...work({ parts: [part('')], when: 'by' }).missing]).to.deep.equal([
+      'parts.0.cropKey',
+      'readyBy'
+    ]);
+    expect([...work({ count: 'some' }).missing]).to.deep.equal([]);
   });
 
   it('still works out a new place that has no name yet', () => {

@@ -2,9 +2,7 @@ import * as yup from 'yup';
 import { AGE_BOUNDS } from '../../core/ahead/cutting.ts';
 import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
 import { NO_WISH, VARIETY_BOUNDS } from '../../core/ahead/variety.ts';
-import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
-import { MEDIA } from '../../core/supplies/media/medium.ts';
-import { MOST_SEED_G, MUCH_SEED, newSowingSchema, parts, shareOf } from './sowing.ts';
+import { choiceSchema, newSowingSchema } from './sowing.ts';
 import { isDay } from '../text.ts';
 import { id, key, nameText, number } from './primitives.ts';
 
@@ -148,28 +146,14 @@ export const ruleSchema = yup
   .required();
 
 /** A standing order as it is sent. */
-export const orderSchema = yup.object({
-  id: id().required(),
-  parts: parts(),
-  shareOf: shareOf(),
-  containerId: id('Choose a container.').required('Choose a container.'),
-  count: number('How many of them?')
-    .integer('Containers come whole: give a whole number.')
-    .min(SIZE_BOUNDS.count[0], 'At least one container.')
-    .max(SIZE_BOUNDS.count[1])
-    .required('How many of them?'),
-  medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required('Choose a medium.'),
-  mediumId: id().nullable().default(null),
-  methodKey: key('Choose a method.').required('Choose a method.'),
-  placeId: id('Choose a place.').required('Choose a place.'),
-  ownSeedG: number('Give the seed in g.')
-    .moreThan(0, 'Seed must weigh more than 0 g.')
-    .max(MOST_SEED_G, MUCH_SEED)
-    .nullable()
-    .default(null),
-  rule: ruleSchema,
-  fromDay: dayName('From which day on?')
-});
+export const orderSchema = choiceSchema
+  .pick(['parts', 'shareOf', 'count', 'medium', 'mediumId', 'methodKey', 'placeId', 'ownSeedG'])
+  .shape({
+    id: id().required(),
+    containerId: id('Choose a container.').required('Choose a container.'),
+    rule: ruleSchema,
+    fromDay: dayName('From which day on?')
+  });
 
 /** A day of an order that is begun, as a sowing, or left out. */
 const orderDay = yup.object({

@@ -17,7 +17,9 @@ export function check<S extends AnyObjectSchema>(schema: S, sent: unknown): Chec
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const errors: Record<string, string> = {};
-    for (const one of error.inner.length > 0 ? error.inner : [error]) errors[one.path ?? ''] ??= one.message;
+    for (const one of error.inner.length > 0 ? error.inner : [error])
+      // `parts[0].share` is `parts.0.share` everywhere else.
+      errors[(one.path ?? '').replace(/\[(\d+)\]/g, '.$1')] ??= one.message;
     return { ok: false, errors };
   }
 }

@@ -45,7 +45,7 @@ export function tooLongIn(schema: AnySchema, value: unknown, path = ''): TooLong
     if (value.length > most) return { path, message };
     if (!innerType) return null;
     for (const [index, one] of value.entries()) {
-      const found = tooLongIn(innerType, one, `${path}[${index}]`);
+      const found = tooLongIn(innerType, one, `${path}.${index}`);
       if (found) return found;
     }
     return null;

@@ -13,16 +13,15 @@ import { projectInSteps } from '../sowing/projectInSteps.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { readLog, storyOf, type SowingRecord } from '../sowing/record.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
-import type { Container, KeptContainer } from '../supplies/containers/container.ts';
+import type { KeptContainer } from '../supplies/containers/container.ts';
 import { ofSize } from '../supplies/containers/sizes.ts';
-import type { MediumKind } from '../supplies/media/medium.ts';
 import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { isGrass } from '../crops/traits.ts';
 import { holds, isDead, leftG, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
-import { seedOfCrop, type PartData, type SeedData } from '../sowing/choiceData.ts';
+import { seedOfCrop, type ChoiceData, type PartData, type SeedData } from '../choice/choiceData.ts';
 import { fondness, nobodyEats, type Eater, type Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
 import type { AheadInput } from './build.ts';
@@ -32,21 +31,36 @@ import type { Moved } from './offers.ts';
 import type { Variety } from './variety.ts';
 import { layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
 
+/** What an order says of each of its sowings; the rest is as usual. */
+type OrderChoice = Pick<
+  ChoiceData,
+  'parts' | 'shareOf' | 'container' | 'count' | 'medium' | 'mediumId' | 'methodKey' | 'placeId' | 'ownSeedG'
+>;
+
 /** A standing order as it is kept and sent. */
-export interface OrderData extends SeedData {
+export interface OrderData extends OrderChoice {
   id: string;
-  container: Container;
-  count: number;
-  medium: MediumKind;
-  mediumId: string | null;
-  methodKey: string;
-  placeId: string;
-  ownSeedG: number | null;
   rule: Rule;
   fromDay: string;
   /** Days that were begun or left out. */
   done: readonly string[];
 }
+
+/** A sowing of an order, as it would be chosen now. */
+export const choiceOfOrder = (order: OrderChoice): ChoiceData => ({
+  ...order,
+  kind: order.parts.length > 1 ? 'blended' : 'one',
+  staggered: false,
+  method: null,
+  lightPlaceId: null,
+  density: 'usual',
+  seedsPerCm2: null,
+  germinationPct: null,
+  soakH: null,
+  stackOf: null,
+  readyBy: null,
+  beginOn: null
+});
 
 /** All that the weeks ahead follow from, plain enough to be sent, to a page and to its worker. */
 export interface AheadData {

@@ -1,5 +1,5 @@
 import type { OrderData } from '../../core/ahead/household.ts';
-import { seedOfCrop, type PartData, type SeedData } from '../../core/sowing/choiceData.ts';
+import { seedOfCrop, type PartData, type SeedData } from '../../core/choice/choiceData.ts';
 import type { Rule } from '../../core/ahead/standingOrder.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { Tx } from '../db/connection.ts';

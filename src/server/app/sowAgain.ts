@@ -1,15 +1,21 @@
 import { useFirst } from '../../core/ahead/household.ts';
-import { holds, leftG } from '../../core/supplies/seed/lot.ts';
+import { holds, leftG, type LotStock } from '../../core/supplies/seed/lot.ts';
 import { isReady } from '../../core/supplies/methods/ready.ts';
+import type { ChoiceData, PartData } from '../../core/choice/choiceData.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Session } from '../sessions/sessions.ts';
-import { listChoices, type Choices } from '../sowings/choices.ts';
+import { listChoices } from '../sowings/choices.ts';
 import { findSowing, listSowings } from '../sowings/sowings.ts';
 import { sow, Wrong, type NewSowing } from './sow.ts';
 
 /** The lot that it was taken from while that holds enough, otherwise what is used first of the crop. */
-function lotFor(cropKey: string, lotId: string | null, seedG: number, { lots }: Choices): string | null {
+function lotFor(
+  cropKey: string,
+  lotId: string | null,
+  seedG: number,
+  lots: readonly LotStock[]
+): string | null {
   const before = lots.find(({ id }) => id === lotId);
   if (before && leftG(before) >= seedG) return before.id;
   const here = useFirst(lots.filter((lot) => holds(lot, cropKey)));
@@ -38,18 +44,12 @@ export async function sowAgain(
     : undefined;
   if (half && !beside) throw new Wrong('sowingId', 'Its other half is not there any more: sow it anew.');
   const halves = beside ? [setup, beside] : [setup];
-  const choices = await listChoices(tx);
-  const parts = setup.mix
-    ? setup.mix.map(({ cropKey, lotId, seedG }) => ({
-        cropKey,
-        lotId: lotFor(cropKey, lotId, seedG, choices),
-        share: seedG
-      }))
-    : halves.map(({ cropKey, lotId, seedG }) => ({
-        cropKey,
-        lotId: lotFor(cropKey, lotId, seedG, choices),
-        share: 1
-      }));
+  const { lots, media } = await listChoices(tx);
+  const parts = (setup.mix ?? halves).map(({ cropKey, lotId, seedG }): PartData => ({
+    cropKey,
+    lotId: lotFor(cropKey, lotId, seedG, lots),
+    share: setup.mix ? seedG : 1
+  }));
   return sow(tx, session, {
     ids,
     kind: setup.mix ? 'blended' : beside ? 'halves' : 'one',
@@ -59,7 +59,7 @@ export async function sowAgain(
     container: setup.container,
     count: setup.count,
     medium: setup.medium,
-    mediumId: choices.media.some(({ id }) => id === setup.mediumId) ? setup.mediumId : null,
+    mediumId: media.some(({ id }) => id === setup.mediumId) ? setup.mediumId : null,
     methodKey: setup.method.key,
     method: isReady(setup.method) ? null : setup.method,
     placeId: setup.placeId,
@@ -72,11 +72,14 @@ export async function sowAgain(
     readyBy: null,
     beginOn: null,
     shownSeedG: null
-  } as NewSowing);
+  });
 }
 
 /** Its own grams: of two halves each its own density, which their sum has only where they are alike. */
-const densityOf = (setup: SowingSetup, halves: readonly SowingSetup[]) =>
+const densityOf = (
+  setup: SowingSetup,
+  halves: readonly SowingSetup[]
+): Pick<ChoiceData, 'density' | 'seedsPerCm2' | 'ownSeedG'> =>
   halves.length > 1
     ? { density: 'usual', seedsPerCm2: null, ownSeedG: null }
     : { density: 'own', seedsPerCm2: setup.seedsPerCm2, ownSeedG: setup.seedG };

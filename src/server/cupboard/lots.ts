@@ -1,5 +1,5 @@
 import type { Lot, LotPart, LotStock } from '../../core/supplies/seed/lot.ts';
-import { MOST_SEED_G } from '../../contract/schemas/sowing.ts';
+import { MOST_SEED_G } from '../../core/choice/choiceData.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 

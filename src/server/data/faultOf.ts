@@ -14,7 +14,7 @@ import { methodSchema } from '../../contract/schemas/method.ts';
 import { ownCropWordsSchema } from '../../contract/schemas/ownCrop.ts';
 import { placeSchema } from '../../contract/schemas/place.ts';
 import { mediumPriceSchema, moneySchema, shopPriceSchema } from '../../contract/schemas/prices.ts';
-import { MOST_SEED_G, MOST_SOAK_H } from '../../contract/schemas/sowing.ts';
+import { MOST_SEED_G, MOST_SOAK_H } from '../../core/choice/choiceData.ts';
 import { isDay, isId, isKey } from '../../contract/text.ts';
 import { isWordable } from '../../words/reminders.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';

@@ -9,7 +9,7 @@
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import type { Crop } from '$core/crops/crop.ts';
-  import { seedOfCrop, type SeedData } from '$core/sowing/choiceData.ts';
+  import { seedOfCrop, type SeedData } from '$core/choice/choiceData.ts';
   import type { Units } from '$core/units/format.ts';
   import type { Problem } from '$contract/api.ts';
   import { ask } from '$ui/state/ask.ts';
@@ -73,15 +73,6 @@
     Number.isInteger(days) && days >= AGE_BOUNDS[0] && days <= AGE_BOUNDS[1];
   const aim = $derived<CutAim>(aimKind === 'age' ? { kind: aimKind, days: age } : { kind: aimKind });
   let wrong = $state<Record<string, string>>({});
-  /** The form has its parts by number, as `parts.0.cropKey`; the first crop stands alone. */
-  const wrongParts = $derived<Record<string, string>>(
-    Object.fromEntries(
-      Object.entries(wrong).map(([path, say]) => {
-        const plain = path.replace(/\[(\d+)\]/, '.$1');
-        return [plain === 'parts.0.cropKey' ? 'cropKey' : plain.endsWith('.lotId') ? 'lotId' : plain, say];
-      })
-    )
-  );
   let failed = $state('');
   let sending = $state(false);
 
@@ -155,9 +146,9 @@
       lots={data.lots}
       {units}
       today={isoDay(data.now, locale.zone)}
-      wrong={wrongParts}
+      {wrong}
     />
-    {#if wrongParts.parts}<p class="warn">{wrongParts.parts}</p>{/if}
+    {#if wrong.parts}<p class="warn">{wrong.parts}</p>{/if}
   </div>
   <div class="fields">
     <Select

@@ -3,8 +3,8 @@ import { growablesOf, orderedAs, useFirst } from '$core/ahead/household.ts';
 import type { Growable, PartSeed } from '$core/ahead/growable.ts';
 import type { Proposed } from '$core/ahead/proposal.ts';
 import { holds, leftG, type LotStock } from '$core/supplies/seed/lot.ts';
-import type { Container } from '$core/supplies/containers/container.ts';
-import { v4 as newId } from 'uuid';
+import type { ChoiceData } from '$core/choice/choiceData.ts';
+import { newIds, type FormIds } from '$ui/sow/sowBody.ts';
 
 /** Seed for each sowing from the lot that was chosen, or else from the one that is to be used first, while it holds enough. */
 class Lots {
@@ -23,24 +23,22 @@ class Lots {
   }
 }
 
+/** A choice with the ids it is sent with. */
+type Body = ChoiceData & { ids: FormIds };
+
 const bodyOf = (
-  growable: Growable,
+  { parts, shareOf, density, medium, mediumId, method }: Growable,
   lots: Lots,
-  of: {
-    container: Container;
-    count: number;
-    placeId: string;
-    lightPlaceId?: string | null;
+  of: Pick<ChoiceData, 'container' | 'count' | 'placeId' | 'lightPlaceId' | 'ownSeedG'> & {
+    beginOn: string;
     /** Of each part, for all of it. */
     seed: readonly PartSeed[];
-    beginOn: string;
-    order?: OrderData;
+    order: OrderData | null;
   }
-) => {
+): Body => {
   const { name, shape, lengthCm, widthCm, depthCm, cells } = of.container;
-  const { density, parts, shareOf } = growable;
   return {
-    ids: { first: newId(), second: newId(), container: newId() },
+    ids: newIds(),
     kind: parts.length > 1 ? 'blended' : 'one',
     parts: parts.map(({ crop, share, lot }, nth) => ({
       cropKey: crop.key,
@@ -48,18 +46,23 @@ const bodyOf = (
       share
     })),
     shareOf,
+    staggered: false,
     container: { name, shape, lengthCm, widthCm, depthCm, cells },
     count: of.count,
-    medium: growable.medium,
-    mediumId: growable.mediumId,
-    methodKey: growable.method.key,
+    medium,
+    mediumId,
+    methodKey: method.key,
     // What is always going is cut in strips: that is kept with the sowing.
-    method: of.order?.rule.kind === 'keep' ? growable.method : null,
+    method: of.order?.rule.kind === 'keep' ? method : null,
     placeId: of.placeId,
-    lightPlaceId: of.lightPlaceId ?? null,
+    lightPlaceId: of.lightPlaceId,
     density: typeof density === 'number' ? 'own' : density,
     seedsPerCm2: typeof density === 'number' ? density : null,
-    ownSeedG: of.order?.ownSeedG ?? null,
+    ownSeedG: of.ownSeedG,
+    germinationPct: null,
+    soakH: null,
+    stackOf: null,
+    readyBy: null,
     beginOn: of.beginOn
   };
 };
@@ -79,7 +82,9 @@ export function beginBodies(data: AheadData, changes: readonly Proposed[], dayNa
         placeId: begin.placeId,
         lightPlaceId: begin.lightPlaceId,
         seed: begin.seed.map((part) => ({ ...part, g: part.g * count })),
-        beginOn: dayName(begin.day)
+        ownSeedG: null,
+        beginOn: dayName(begin.day),
+        order: null
       })
     ];
   });
@@ -98,6 +103,8 @@ export function orderBody(data: AheadData, order: OrderData, seed: readonly Part
       container: order.container,
       count: order.count,
       placeId: order.placeId,
+      lightPlaceId: null,
+      ownSeedG: order.ownSeedG,
       seed,
       beginOn,
       order

@@ -1,4 +1,4 @@
-import type { SeedData } from '$core/sowing/choiceData.ts';
+import type { SeedData } from '$core/choice/choiceData.ts';
 import { figure } from '$core/units/format.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
 import type { SeedDraft } from '$ui/sow/draft.ts';

@@ -26,8 +26,8 @@
         placeholder="Nettle water"
         value={name}
         on:input={(event) => change(at, { name: String(event.detail ?? '') })}
-        invalid={!!wrong[`sprays[${at}].name`]}
-        invalidText={wrong[`sprays[${at}].name`]}
+        invalid={!!wrong[`sprays.${at}.name`]}
+        invalidText={wrong[`sprays.${at}.name`]}
       />
       <Select
         labelText="How often"

@@ -69,8 +69,8 @@
       labelText={draft.kind === 'one' ? 'Crop' : `Crop ${index + 1}`}
       selected={part.cropKey}
       on:change={(event) => choose(part, (event.target as HTMLSelectElement).value)}
-      invalid={!!wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`]}
-      invalidText={wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`]}
+      invalid={!!wrong[`parts.${index}.cropKey`]}
+      invalidText={wrong[`parts.${index}.cropKey`]}
     >
       <SelectItem value="" text="Choose a crop" />
       {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
@@ -88,8 +88,8 @@
       <Select
         labelText="Seed from"
         bind:selected={part.lotId}
-        invalid={!!wrong.lotId && part.lotId !== ''}
-        invalidText={wrong.lotId}
+        invalid={!!wrong[`parts.${index}.lotId`]}
+        invalidText={wrong[`parts.${index}.lotId`]}
       >
         {#each lotsOf(part.cropKey) as lot (lot.id)}<SelectItem value={lot.id} text={lotWords(lot)} />{/each}
         <SelectItem value="" text={again ? 'Whichever is used first' : 'Other seed'} />

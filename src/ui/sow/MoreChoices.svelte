@@ -148,7 +148,7 @@
         kind="mass"
         unit="g"
         bind:value={() => draft.ownSeedG ?? NaN, (typed) => (draft.ownSeedG = typed > 0 ? typed : null)}
-        error={wrong.seedG}
+        error={wrong.ownSeedG}
       />
     {/if}
   </div>

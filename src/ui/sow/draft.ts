@@ -1,15 +1,12 @@
 import type { Place } from '$core/places/place.ts';
-import { checkContainer } from '$core/supplies/containers/check.ts';
-import { SIZE_BOUNDS, type Container } from '$core/supplies/containers/container.ts';
-import { isNameOfAnother, ofSize, sizeOf } from '$core/supplies/containers/sizes.ts';
-import { findCrop } from '$core/crops/library.ts';
-import type { Crop, Density } from '$core/crops/crop.ts';
-import { isDead, type LotStock } from '$core/supplies/seed/lot.ts';
+import type { Container } from '$core/supplies/containers/container.ts';
+import { ofSize, sizeOf } from '$core/supplies/containers/sizes.ts';
+import type { Density } from '$core/crops/crop.ts';
 import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { Method } from '$core/supplies/methods/method.ts';
 import type { ShareOf } from '$core/crops/shares.ts';
-import { lightPlaceFor } from '$core/sowing/carried.ts';
-import { aimOf } from '$core/sowing/aim.ts';
+import type { ProblemKind } from '$core/problem.ts';
+import type { ChoiceData } from '$core/choice/choiceData.ts';
 import {
   planSowing,
   type PlanContext,
@@ -17,9 +14,8 @@ import {
   type SowingChoice,
   type SowingKind
 } from '$core/sowing/planSowing.ts';
-import { isStackTooHigh } from '$core/shelf/stack.ts';
-import { MOST_SOAK_H, TOO_HIGH_STACK } from '$contract/schemas/sowing.ts';
-import { problemWords } from '$words/problems.ts';
+import { plannedProblems, resolve, type HouseholdOptions } from '$core/choice/resolve.ts';
+import { fieldWords } from '$words/problems.ts';
 import { suggestedName } from '$words/containers.ts';
 import type { Units } from '$core/units/format.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
@@ -70,111 +66,76 @@ export interface Draft extends SeedDraft {
 }
 
 /** What a draft is worked out against. */
-export interface DraftContext extends PlanContext {
+export interface DraftContext extends HouseholdOptions, PlanContext {
   places: readonly Place[];
-  containers: readonly Container[];
   units: Units;
-  methods: readonly Method[];
-  ownCrops: readonly Crop[];
-  lots: readonly LotStock[];
 }
 
 export interface Worked {
-  sowings: PlannedSowing[];
-  /** What was chosen, where it is whole; null where something is missing or wrong. */
+  /** What was chosen, as it is sent. */
+  data: ChoiceData;
+  /** What that stands for, where it is whole; null where something is missing or wrong. */
   choice: SowingChoice | null;
-  method: Method | null;
+  sowings: PlannedSowing[];
   /** What keeps it from being worked out or sown, by field. */
   wrong: Record<string, string>;
-  count: number;
+  /** Fields that are still empty: nobody is told so before they are done. */
+  missing: ReadonlySet<string>;
 }
+
+const EMPTY: ReadonlySet<ProblemKind> = new Set<ProblemKind>(['no-crop', 'no-day']);
 
 /** Works a draft out with the core, as far as it goes. */
 export function workOut(draft: Draft, context: DraftContext): Worked {
-  const { rhythm, now } = context;
-  const wrong: Record<string, string> = {};
-  const crops = cropsOf(draft, context, wrong);
-  for (const [field, found] of Object.entries(checkContainer(draft.container)))
-    wrong[`container.${field}`] = problemWords(found);
-  const container = namedContainer(draft, context);
-  if (isNameOfAnother(container, context.containers))
-    wrong['container.name'] =
-      `“${container.name}” is the name of another size: call this one something else.`;
-  const count = readNumber(draft.count) ?? NaN;
-  const [fewest, most] = SIZE_BOUNDS.count;
-  if (!Number.isInteger(count) || count < fewest || count > most)
-    wrong.count = `Give a whole number from ${fewest} to ${most}.`;
-  const typed = typedGermination(draft, wrong);
-  if (typed === null && draft.parts.some((part) => isDeadLot(part.lotId, context)))
-    wrong.lotId = 'Nothing sprouted of this lot in its test: choose another, or test it again.';
-  const own = readNumber(draft.ownDensity) ?? NaN;
-  if (draft.density === 'own' && !(own > 0 && own <= 60))
-    wrong.seedsPerCm2 = 'Give seeds per cm², over 0 and up to 60.';
-  const soakH = draft.soak.trim() === '' ? null : (readNumber(draft.soak) ?? NaN);
-  if (soakH !== null && !(soakH >= 0 && soakH <= MOST_SOAK_H))
-    wrong.soakH = `Give hours from 0 to ${MOST_SOAK_H}, 0 for no soak; or leave it empty for the crop’s own.`;
-  const place = draft.newPlace ?? context.places.find(({ id }) => id === draft.placeId);
-  if (!place) wrong.placeId = 'Choose a place.';
+  const data = choiceDataOf(draft, context);
+  const places = draft.newPlace ? [...context.places, draft.newPlace] : context.places;
+  const resolved = resolve(data, { ...context, places });
+  const choice = resolved.ok ? resolved.choice : null;
+  const sowings = choice ? planSowing(choice, context) : [];
+  // A day that is too near is answered with the next that is not, beside what was chosen.
+  const planned = plannedProblems(sowings).filter(({ field }) => field !== 'readyBy');
+  const problems = resolved.ok ? planned : resolved.problems;
+  const wrong = fieldWords(problems);
   if (draft.newPlace && draft.newPlace.name.trim() === '')
     wrong['newPlace.name'] = 'Name the place, such as “Kitchen sill”.';
-  const aim = draft.when === 'now' ? aimOf(null, rhythm) : aimOf(draft.readyBy || 'none', rhythm);
-  if (!aim) wrong.readyBy = 'Choose the day it is to be ready.';
-  else if (aim.kind === 'by' && aim.at < now) wrong.readyBy = 'This day has passed: choose one to come.';
-  const method = draft.method ?? context.methods.find(({ key }) => key === draft.methodKey) ?? null;
-  if (!method) wrong.methodKey = 'This method is no longer there: choose another.';
-  const blocking = Object.keys(wrong).filter((field) => field !== 'newPlace.name');
-  if (blocking.length > 0 || !crops || !place || !aim || !method)
-    return { sowings: [], choice: null, method, wrong, count };
+  const missing = new Set(
+    problems.filter(({ problem }) => EMPTY.has(problem.code)).map(({ field }) => field)
+  );
+  return { data, choice, sowings, wrong, missing };
+}
 
-  const choice: SowingChoice = {
+/** A figure as typed; null for an empty field, NaN for what is no number. */
+const typed = (text: string): number | null => (text.trim() === '' ? null : (readNumber(text) ?? NaN));
+
+/** What was chosen, with the figures that were typed as numbers. */
+function choiceDataOf(draft: Draft, context: DraftContext): ChoiceData {
+  const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
+  return {
     kind: draft.kind,
-    parts: crops.map((crop, index) => ({
-      crop,
-      lot: context.lots.find(({ id }) => id === draft.parts[index]?.lotId) ?? null,
-      share: readNumber(draft.parts[index]?.share ?? '') ?? 1
+    parts: parts.map(({ cropKey, lotId, share }) => ({
+      cropKey,
+      lotId: lotId || null,
+      share: draft.kind === 'blended' ? (readNumber(share) ?? NaN) : 1
     })),
     shareOf: draft.shareOf,
     staggered: draft.staggered,
-    container,
-    count,
+    container: namedContainer(draft, context),
+    count: readNumber(draft.count) ?? NaN,
     medium: draft.medium,
     mediumId: draft.mediumId || null,
-    method,
-    place,
-    lightPlace: lightPlaceFor(crops[0]!, draft.lightPlaceId, context.places, {
-      latitudeDeg: context.latitudeDeg,
-      zone: rhythm.zone,
-      sownAt: now
-    }),
-    density: draft.density === 'own' ? own : draft.density,
+    methodKey: draft.methodKey,
+    method: draft.method,
+    placeId: draft.newPlace?.id ?? draft.placeId,
+    lightPlaceId: draft.lightPlaceId || null,
+    density: draft.density,
+    seedsPerCm2: draft.density === 'own' ? typed(draft.ownDensity) : null,
     ownSeedG: draft.ownSeedG,
-    germinationPct: typed,
-    soakH,
-    stackOf: draft.stack ? Number(draft.stack) : null,
-    aim
+    germinationPct: typed(draft.germination.replace('%', '')),
+    soakH: typed(draft.soak),
+    stackOf: typed(draft.stack),
+    readyBy: draft.when === 'by' ? draft.readyBy : null,
+    beginOn: null
   };
-  const sowings = planSowing(choice, context);
-  if (sowings.some(({ projected }) => isStackTooHigh(projected))) wrong.stackOf = TOO_HIGH_STACK;
-  return { sowings, choice, method, wrong, count };
-}
-
-function cropsOf(draft: Draft, { ownCrops }: DraftContext, wrong: Record<string, string>): Crop[] | null {
-  const wanted = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
-  const crops = wanted.map(({ cropKey }) => findCrop(cropKey, ownCrops));
-  crops.forEach((crop, index) => {
-    if (!crop) wrong[index === 0 ? 'cropKey' : `parts.${index}.cropKey`] = 'Choose a crop.';
-    else if (
-      wanted.findIndex((one) => one.cropKey === crop.key && one.lotId === wanted[index]!.lotId) < index
-    )
-      wrong[`parts.${index}.cropKey`] =
-        'This crop is in the mix already, of the same lot: choose another crop or lot.';
-  });
-  if (draft.kind === 'blended')
-    wanted.forEach(({ share }, index) => {
-      const value = readNumber(share) ?? NaN;
-      if (!(value > 0 && value <= 1000)) wrong[`parts.${index}.share`] = 'Give its parts, such as 1 or 2,5.';
-    });
-  return crops.every((crop) => crop !== undefined) ? (crops as Crop[]) : null;
 }
 
 /**
@@ -187,19 +148,4 @@ function namedContainer(draft: Draft, { containers, units }: DraftContext): Cont
   return known
     ? { ...size, name: known.name }
     : { ...size, name: draft.containerName.trim() || suggestedName(size, units) };
-}
-
-/** Whether of a lot nothing sprouted: no amount of it makes a tray. */
-const isDeadLot = (lotId: string, { lots }: DraftContext): boolean =>
-  lots.some((lot) => lot.id === lotId && isDead(lot));
-
-function typedGermination(draft: Draft, wrong: Record<string, string>): number | null {
-  const text = draft.germination.replace('%', '').trim();
-  const pct = text === '' ? null : (readNumber(text) ?? NaN);
-  if (pct !== null && !(pct > 0 && pct <= 100))
-    wrong.germinationPct =
-      pct === 0
-        ? 'Seed of which nothing sprouts cannot be sown: choose another lot.'
-        : 'Give a percentage up to 100, or leave it out.';
-  return pct;
 }

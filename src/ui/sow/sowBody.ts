@@ -13,37 +13,14 @@ export interface FormIds {
 export const newIds = (): FormIds => ({ first: newId(), second: newId(), container: newId() });
 
 /** What was chosen, as it is sent; the server works out the same from it. */
-export function sowBody(draft: Draft, worked: Worked, ids: FormIds) {
-  const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
-  return {
-    ids,
-    kind: draft.kind,
-    parts: parts.map(({ cropKey, lotId }, index) => ({
-      cropKey,
-      lotId: lotId || null,
-      share: worked.choice?.parts[index]?.share ?? 1
-    })),
-    shareOf: draft.shareOf,
-    staggered: draft.staggered,
-    container: worked.choice?.container ?? draft.container,
-    count: worked.count,
-    medium: draft.medium,
-    mediumId: draft.mediumId || null,
-    methodKey: draft.methodKey,
-    method: draft.method,
-    placeId: draft.newPlace?.id ?? draft.placeId,
-    lightPlaceId: worked.sowings[0]?.setup.lightPlaceId ?? null,
-    newPlace: draft.newPlace,
-    density: draft.density,
-    seedsPerCm2: typeof worked.choice?.density === 'number' ? worked.choice.density : null,
-    ownSeedG: draft.ownSeedG,
-    germinationPct: worked.choice?.germinationPct ?? null,
-    soakH: worked.choice?.soakH ?? null,
-    stackOf: worked.choice?.stackOf ?? null,
-    readyBy: draft.when === 'by' ? draft.readyBy : null,
-    shownSeedG: worked.sowings.map(({ setup }) => setup.seedG)
-  };
-}
+export const sowBody = ({ newPlace }: Draft, { data, sowings }: Worked, ids: FormIds) => ({
+  ...data,
+  ids,
+  newPlace,
+  // Where it was shown to be carried.
+  lightPlaceId: sowings[0]?.setup.lightPlaceId ?? null,
+  shownSeedG: sowings.map(({ setup }) => setup.seedG)
+});
 
 /** The same begun in turn, as it was offered: one sowing a day. */
 export function spreadBodies(

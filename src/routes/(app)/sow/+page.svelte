@@ -59,6 +59,7 @@
     methods: data.methods,
     ownCrops: data.ownCrops,
     lots: data.lots,
+    media: data.media,
     learned: data.learned,
     yields: data.yields,
     rhythm: rhythmOf(data.household),
@@ -88,19 +89,13 @@
   );
   const method = $derived(draft.method ?? data.methods.find(({ key }) => key === draft.methodKey)!);
   const ownMedium = $derived(data.media.find(({ id }) => id === draft.mediumId) ?? null);
+  /** What was typed wrongly is said at once, what is still empty when the form is sent. */
   const wrong = $derived<Record<string, string>>({
-    ...(tried ? worked.wrong : alwaysSaid(worked.wrong)),
+    ...(tried
+      ? worked.wrong
+      : Object.fromEntries(Object.entries(worked.wrong).filter(([field]) => !worked.missing.has(field)))),
     ...told
   });
-
-  /** What was left out is said when the form is sent; what was typed wrongly, at once. */
-  function alwaysSaid(all: Record<string, string>): Record<string, string> {
-    return Object.fromEntries(
-      Object.entries(all).filter(
-        ([field, say]) => !say.startsWith('Choose a crop') && (field !== 'readyBy' || draft.readyBy !== '')
-      )
-    );
-  }
 
   let first: Draft;
   onMount(() => {
@@ -189,7 +184,7 @@
       const { fields, message } = (await answer.json()) as Problem;
       told = fields ?? {};
       // What is about no field that the form shows is said beside its button.
-      failed = !fields ? message : (fields.seedG ?? '');
+      failed = !fields ? message : (fields.ownSeedG ?? '');
       // What changed meanwhile is shown as it is now, before it is sent again.
       if (answer.status === 409) await reload();
     }
@@ -316,7 +311,7 @@
           now={data.now}
           {locale}
           onlater={readyBy}
-          count={worked.count}
+          count={worked.data.count}
           onspread={(portions) => void spread(portions)}
         />
       {/if}
@@ -334,7 +329,7 @@
       {#each worked.sowings as sowing, index (index)}
         <PlanResult
           {sowing}
-          count={worked.count}
+          count={worked.data.count}
           {place}
           places={data.places}
           alone={worked.sowings.length === 1}

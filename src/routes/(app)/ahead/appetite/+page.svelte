@@ -126,7 +126,7 @@
     for (const [n, { grams }] of eaters.entries())
       for (const [day, typed] of grams.entries()) {
         const parsed = typed.trim() === '' ? null : parseQuantity(typed, 'mass', unit);
-        if (parsed && !parsed.ok) wrong[`eaters[${n}].gByWeekday[${day}]`] = problemWords(parsed.problem);
+        if (parsed && !parsed.ok) wrong[`eaters.${n}.gByWeekday.${day}`] = problemWords(parsed.problem);
       }
     if (Object.keys(wrong).length > 0) return;
     sending = true;
@@ -200,8 +200,8 @@
         <TextInput
           labelText="Who"
           bind:value={typed.name}
-          invalid={!!wrong[`eaters[${n}].name`]}
-          invalidText={wrong[`eaters[${n}].name`]}
+          invalid={!!wrong[`eaters.${n}.name`]}
+          invalidText={wrong[`eaters.${n}.name`]}
         />
         {#if eaters.length > 1}
           <button
@@ -227,8 +227,8 @@
             inputmode="decimal"
             autocomplete="off"
             placeholder="0 {unit}"
-            invalid={!!wrong[`eaters[${n}].gByWeekday[${day - 1}]`]}
-            invalidText={wrong[`eaters[${n}].gByWeekday[${day - 1}]`]}
+            invalid={!!wrong[`eaters.${n}.gByWeekday.${day - 1}`]}
+            invalidText={wrong[`eaters.${n}.gByWeekday.${day - 1}`]}
           />
         {/each}
       </div>
