@@ -82,7 +82,7 @@ describe('damaged data', () => {
     const told = await tablesOf(file('whole.zip'));
     const dice = new Dice(7);
     let refused = 0;
-    for (let flip = 0; flip < 160; flip += 1) {
+    for (let flip = 0; flip < 60; flip += 1) {
       const bytes = Buffer.from(whole);
       const at = dice.upTo(bytes.length);
       bytes[at] = bytes[at]! ^ (1 << dice.upTo(8));
@@ -101,7 +101,7 @@ describe('damaged data', () => {
         refused += 1;
       }
     }
-    expect(refused).to.be.above(90);
+    expect(refused).to.be.above(33);
   });
 
   it('of a package is refused where its list of files was cut short', async () => {

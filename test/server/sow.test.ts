@@ -210,7 +210,7 @@ describe('a sowing that is shown', () => {
           await tx`update containers set retired_at = now()`;
         });
       }),
-      { numRuns: 150 }
+      { numRuns: 60 }
     );
   });
 

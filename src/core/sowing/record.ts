@@ -35,9 +35,24 @@ export const storyOf = (record: Pick<SowingRecord, 'setup' | 'log'>): Story => (
   events: readLog(record)
 });
 
-/** The events of a record. */
-export const readLog = ({ log }: Pick<SowingRecord, 'log'>): SowingEvent[] =>
-  (JSON.parse(log) as LogEntry[]).map(([id, at, by, taskKey, body]) => ({ id, at, by, taskKey, body }));
+/** What each record's log was read as: a record is asked for its events by several in one request. */
+const read = new WeakMap<Pick<SowingRecord, 'log'>, readonly SowingEvent[]>();
+
+/** The events of a record, in the order they happened. */
+export function readLog(record: Pick<SowingRecord, 'log'>): readonly SowingEvent[] {
+  let events = read.get(record);
+  if (!events) {
+    events = (JSON.parse(record.log) as LogEntry[]).map(([id, at, by, taskKey, body]) => ({
+      id,
+      at,
+      by,
+      taskKey,
+      body
+    }));
+    read.set(record, events);
+  }
+  return events;
+}
 
 /** The log that holds events, in the order they happened. */
 export const logOf = (events: readonly SowingEvent[]): string =>

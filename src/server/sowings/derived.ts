@@ -95,58 +95,56 @@ export const marksOf = (bits: number): CueMark[] => CUE_MARKS.filter((_mark, at)
 
 const time = (at: Millis | null): string | null => (at === null ? null : new Date(at).toISOString());
 
-/** Writes down what was derived. */
+/** A column of what is derived: its name, its type, what it holds, and what is stored of that where it is not all of it. */
+type Column = [name: string, type: string, of: (derived: Derived) => unknown, stored?: string];
+
+/** A belief in two columns. */
+const gaussian = (name: string, of: (derived: Derived) => Gaussian | null): Column[] => [
+  [`${name}_mean`, 'double precision', (one) => of(one)?.mean ?? null],
+  [`${name}_variance`, 'double precision', (one) => of(one)?.variance ?? null]
+];
+
+/** All that is stored of what was derived. */
+const COLUMNS: readonly Column[] = [
+  ['ended_at', 'timestamptz', ({ endedAt }) => time(endedAt)],
+  ['sown_at', 'timestamptz', ({ sownAt }) => time(sownAt)],
+  ['opened_at', 'timestamptz', ({ openedAt }) => time(openedAt)],
+  ['first_cut_at', 'timestamptz', ({ firstCutAt }) => time(firstCutAt)],
+  ['cut_g', 'double precision', ({ cutG: g }) => g],
+  ['lost', 'text', ({ lost }) => lost],
+  ['eaten_g', 'double precision', ({ eatenG }) => eatenG],
+  ['given_g', 'double precision', ({ givenG }) => givenG],
+  ['thrown_g', 'double precision', ({ thrownG }) => thrownG],
+  ['watered_g', 'double precision', ({ wateredG: g }) => g],
+  ['in_pantry', 'boolean', ({ inPantry }) => inPantry],
+  ['to_clean', 'boolean', ({ toClean }) => toClean, 'd.to_clean and s.cleaning'],
+  ['words', 'text', ({ words }) => words],
+  ...gaussian('pace', ({ pace }) => pace),
+  ...gaussian('reliable', ({ reliable }) => reliable),
+  ['cues_told', 'smallint', ({ cues }) => bitsOf(cues.told)],
+  ['cues_left', 'smallint', ({ cues }) => bitsOf(cues.left)],
+  ['answers_given', 'integer', ({ cues }) => cues.slips?.answers ?? 0],
+  ['answers_contradicted', 'integer', ({ cues }) => cues.slips?.contradicted ?? 0],
+  ...gaussian('thirst', ({ thirst }) => thirst),
+  ...gaussian('yield', ({ yields }) => yields)
+];
+
+/** The columns as SQL has them, one way each. */
+const sqlOf = (write: (column: Column) => string): string => COLUMNS.map(write).join(', ');
+const TYPED = sqlOf(([name, type]) => `${name} ${type}`);
+const storedOf = ([name, , , stored]: Column): string => stored ?? `d.${name}`;
+const SET = sqlOf((column) => `${column[0]} = ${storedOf(column)}`);
+const BEFORE = sqlOf(([name]) => `s.${name}`);
+const AFTER = sqlOf(storedOf);
+
+/** Writes down what was derived; a sowing of which nothing changed is not written. */
 export async function keepDerived(tx: Tx, derived: readonly Derived[]): Promise<void> {
   if (derived.length === 0) return;
   const rows = derived.map((one) => ({
     id: one.id,
-    ended_at: time(one.endedAt),
-    sown_at: time(one.sownAt),
-    opened_at: time(one.openedAt),
-    first_cut_at: time(one.firstCutAt),
-    cut_g: one.cutG,
-    lost: one.lost,
-    eaten_g: one.eatenG,
-    given_g: one.givenG,
-    thrown_g: one.thrownG,
-    watered_g: one.wateredG,
-    in_pantry: one.inPantry,
-    to_clean: one.toClean,
-    words: one.words,
-    pace_mean: one.pace?.mean ?? null,
-    pace_variance: one.pace?.variance ?? null,
-    reliable_mean: one.reliable?.mean ?? null,
-    reliable_variance: one.reliable?.variance ?? null,
-    cues_told: bitsOf(one.cues.told),
-    cues_left: bitsOf(one.cues.left),
-    answers_given: one.cues.slips?.answers ?? 0,
-    answers_contradicted: one.cues.slips?.contradicted ?? 0,
-    thirst_mean: one.thirst?.mean ?? null,
-    thirst_variance: one.thirst?.variance ?? null,
-    yield_mean: one.yields?.mean ?? null,
-    yield_variance: one.yields?.variance ?? null
+    ...Object.fromEntries(COLUMNS.map(([name, , of]) => [name, of(one)]))
   }));
-  await tx`
-    update sowings s
-    set ended_at = d.ended_at, sown_at = d.sown_at, opened_at = d.opened_at, first_cut_at = d.first_cut_at, cut_g = d.cut_g,
-      lost = d.lost, eaten_g = d.eaten_g, given_g = d.given_g, thrown_g = d.thrown_g, watered_g = d.watered_g,
-      in_pantry = d.in_pantry, to_clean = d.to_clean and s.cleaning, words = d.words,
-      pace_mean = d.pace_mean, pace_variance = d.pace_variance,
-      reliable_mean = d.reliable_mean, reliable_variance = d.reliable_variance, cues_told = d.cues_told, cues_left = d.cues_left,
-      answers_given = d.answers_given, answers_contradicted = d.answers_contradicted,
-      thirst_mean = d.thirst_mean, thirst_variance = d.thirst_variance,
-      yield_mean = d.yield_mean, yield_variance = d.yield_variance
-    from jsonb_to_recordset(${tx.json(rows)}) as d(id uuid, ended_at timestamptz, sown_at timestamptz, opened_at timestamptz,
-      first_cut_at timestamptz, cut_g double precision, lost text, eaten_g double precision, given_g double precision,
-      thrown_g double precision, watered_g double precision, in_pantry boolean, to_clean boolean, words text,
-      pace_mean double precision, pace_variance double precision, reliable_mean double precision, reliable_variance double precision,
-      cues_told smallint, cues_left smallint, answers_given integer, answers_contradicted integer, thirst_mean double precision, thirst_variance double precision,
-      yield_mean double precision, yield_variance double precision)
-    where s.id = d.id
-      and (s.ended_at, s.sown_at, s.opened_at, s.first_cut_at, s.cut_g, s.lost, s.eaten_g, s.given_g, s.thrown_g, s.watered_g,
-          s.in_pantry, s.to_clean, s.words, s.pace_mean, s.pace_variance, s.reliable_mean, s.reliable_variance,
-          s.cues_told, s.cues_left, s.answers_given, s.answers_contradicted, s.thirst_mean, s.thirst_variance, s.yield_mean, s.yield_variance)
-        is distinct from (d.ended_at, d.sown_at, d.opened_at, d.first_cut_at, d.cut_g, d.lost, d.eaten_g, d.given_g, d.thrown_g, d.watered_g,
-          d.in_pantry, d.to_clean and s.cleaning, d.words, d.pace_mean, d.pace_variance, d.reliable_mean, d.reliable_variance,
-          d.cues_told, d.cues_left, d.answers_given, d.answers_contradicted, d.thirst_mean, d.thirst_variance, d.yield_mean, d.yield_variance)`;
+  await tx`update sowings s set ${tx.unsafe(SET)}
+    from jsonb_to_recordset(${tx.json(rows as never)}) as d(id uuid, ${tx.unsafe(TYPED)})
+    where s.id = d.id and (${tx.unsafe(BEFORE)}) is distinct from (${tx.unsafe(AFTER)})`;
 }

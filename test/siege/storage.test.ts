@@ -4,10 +4,10 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import postgres from 'postgres';
 import { freePort } from '../../commands/lib/freePort.ts';
-import { ask } from '../siege/ask.ts';
-import { own, pitch, type Camp } from '../siege/camp.ts';
-import { SmallDisk } from '../siege/disk.ts';
-import { noted } from '../siege/phases.ts';
+import { ask } from './ask.ts';
+import { own, pitch, type Camp } from './camp.ts';
+import { SmallDisk } from './disk.ts';
+import { noted } from './phases.ts';
 import { Ground, until, type Started } from '../support/started.ts';
 
 /** More than any disk has free, MB: Brote then takes its own for full. */

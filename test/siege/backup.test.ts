@@ -3,8 +3,8 @@ import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { freePort } from '../../commands/lib/freePort.ts';
-import { ask } from '../siege/ask.ts';
-import { own, pitch } from '../siege/camp.ts';
+import { ask } from './ask.ts';
+import { own, pitch } from './camp.ts';
 import { blocksOf } from '../support/operations.ts';
 import { Ground, Started } from '../support/started.ts';
 
