@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import { Webhook } from 'standardwebhooks';
 import { outsideSettings, startOutside, type Outside } from '../../commands/standIns/outside.ts';
 import { postOut } from '../../src/server/jobs/channels/outgoing.ts';
-import { backoffMs } from '../../src/server/jobs/deliver.ts';
+import { backoffMs } from '../../src/server/reminders/backoff.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
 import { confirmChannel } from '../../src/server/reminders/channels.ts';
 import { addDeliveries } from '../../src/server/reminders/deliveries.ts';

@@ -98,7 +98,8 @@ describe('the database', () => {
       '0022_marks.sql',
       '0023_past.sql',
       '0024_variety.sql',
-      '0025_order_blend.sql'
+      '0025_order_blend.sql',
+      '0026_judging_faults.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

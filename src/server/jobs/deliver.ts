@@ -15,6 +15,7 @@ import {
   type Claimed,
   type Delivery
 } from '../reminders/deliveries.ts';
+import { backoffMs } from '../reminders/backoff.ts';
 import { readJudging } from '../reminders/judging.ts';
 import { remindersOf, type KeptReminder } from '../reminders/reminders.ts';
 import { channelToken } from '../reminders/channelToken.ts';
@@ -25,15 +26,6 @@ import { sendOn } from './channels/registry.ts';
 const FRESH_MS = 2 * 60_000;
 /** A channel that failed so often in a row, over so long, is taken for dead. */
 const MOST_FAILURES = 12;
-const FIRST_WAIT_MS = 15_000;
-const LONGEST_WAIT_MS = 30 * 60_000;
-
-/** How long to wait after so many tries: twice as long each time, spread so that not all come back at once. */
-export function backoffMs(tries: number, chance: number = Math.random()): number {
-  const whole = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1));
-  return whole * (0.5 + 0.5 * chance);
-}
-
 /**
  * Sends one message that was taken, and notes how it went. A process that dies in between leaves it to another, which sends
  * it again under the same id.

@@ -1,9 +1,9 @@
 import { thinReadings } from '../air/air.ts';
-import { judgeHousehold } from '../app/judgeHousehold.ts';
 import { isPassing } from '../db/unavailable.ts';
 import { claimDeliveries } from '../reminders/deliveries.ts';
-import { claimHouseholds, LEASE_S } from '../reminders/judging.ts';
+import { claimHouseholds, LEASE_S, retrySetAside } from '../reminders/judging.ts';
 import { deliver } from './deliver.ts';
+import { judgeOrNote } from './judgeOrNote.ts';
 
 /** How often it is looked whether anything is due: one index entry each, where nothing is. */
 const LOOK_MS = 1000;
@@ -67,11 +67,16 @@ export class Worker {
   }
 
   private async judging(): Promise<void> {
+    for (const { householdId, fault } of await this.orNothing(retrySetAside))
+      console.error(
+        new Date().toISOString(),
+        `Reminders of household ${householdId} were set aside and are tried again now. Last fault: ${fault}`
+      );
     while (!this.stopping) {
       const ids = await this.orNothing(() => claimHouseholds(AT_ONCE * 4, this.leaseS));
       await inParallel(ids, (id) =>
         this.orNothing(async () => {
-          const told = await judgeHousehold(id);
+          const told = await judgeOrNote(id);
           this.done.told += told;
           this.done.judged += 1;
           return [];

@@ -1,4 +1,5 @@
 import { outside, type Tx } from '../db/connection.ts';
+import { backoffMs } from './backoff.ts';
 
 /** Whoever takes a household to judge, or a message to send, and dies has left it to others after so long, s. */
 export const LEASE_S = 60;
@@ -59,8 +60,45 @@ async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> 
 export async function noteJudged(tx: Tx, until: number, next: number): Promise<void> {
   // As text: the driver would make a date of it, and there is none for never.
   const at = Number.isFinite(next) ? new Date(next).toISOString() : 'infinity';
-  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::text::timestamptz
+  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::text::timestamptz,
+      failures = 0, fault = null, set_aside_at = null
     where household_id = current_household()`;
+}
+
+/** So often in a row a household is tried before it is set aside, starting figure: by then about half an hour has passed. */
+export const MOST_TRIES = 8;
+const LONGEST_FAULT = 500;
+
+/**
+ * Notes that a household could not be judged, and has it tried again later, or sets it aside after {@link MOST_TRIES}.
+ * @returns whether it is set aside by that
+ */
+export async function noteUnjudged(tx: Tx, fault: string): Promise<boolean> {
+  const [row] = await tx<{ failures: number }[]>`update judging set failures = failures + 1,
+      fault = ${fault.slice(0, LONGEST_FAULT) || 'unknown'}
+    where household_id = current_household() returning failures`;
+  if (!row) return false;
+  const isSetAside = row.failures >= MOST_TRIES;
+  const next = isSetAside ? 'infinity' : new Date(Date.now() + backoffMs(row.failures)).toISOString();
+  await tx`update judging set judge_at = ${next}::text::timestamptz,
+      set_aside_at = ${isSetAside ? tx`coalesce(set_aside_at, now())` : null}
+    where household_id = current_household()`;
+  return isSetAside;
+}
+
+/** Since when the household's reminders are set aside; null where they are not. */
+export async function setAsideSince(tx: Tx): Promise<number | null> {
+  const [row] = await tx<{ set_aside_at: Date | null }[]>`select set_aside_at from judging
+    where household_id = current_household()`;
+  return row?.set_aside_at?.getTime() ?? null;
+}
+
+/** Has every household that was set aside tried again. @returns what was wrong with each, for the operator */
+export async function retrySetAside(): Promise<{ householdId: string; fault: string }[]> {
+  const rows = await outside(
+    (sql) => sql<{ household_id: string; fault: string }[]>`select household_id, fault from retry_set_aside()`
+  );
+  return rows.map(({ household_id, fault }) => ({ householdId: household_id, fault }));
 }
 
 /** Has a household judged by a moment, the machine's time: a timer that was begun now ends at its own minute. */

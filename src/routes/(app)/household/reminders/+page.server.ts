@@ -26,6 +26,7 @@ import {
   type Channel
 } from '$server/reminders/channels.ts';
 import { addDeliveries } from '$server/reminders/deliveries.ts';
+import { setAsideSince } from '$server/reminders/judging.ts';
 import { addFeed, listFeeds, removeFeed } from '$server/reminders/feeds.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -37,15 +38,17 @@ import type { Actions, PageServerLoad, RequestEvent } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const { household, memberId } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [channels, quiet, feeds] = await Promise.all([
+    const [channels, quiet, feeds, setAside] = await Promise.all([
       listChannels(tx, memberId),
       quietOf(tx, memberId),
-      listFeeds(tx, memberId)
+      listFeeds(tx, memberId),
+      setAsideSince(tx)
     ]);
     return {
       channels,
       quiet,
       feeds,
+      setAside,
       now: householdNow(household),
       vapidKey: vapidKeys().publicKey,
       hasMail: smtpUrl() !== '',

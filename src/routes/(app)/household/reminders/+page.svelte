@@ -40,6 +40,13 @@
   For {data.member.name}. Brote reminds you in the app in any case: <a href="/reminders">what came lately</a>.
   Add a way to be reached when it is closed.
 </p>
+{#if data.setAside !== null}
+  <p class="warn" role="alert">
+    Since {dayAndTime(data.setAside, data.now, data.household)} Brote has not been able to work out your reminders.
+    The round still works, so look there twice a day. Tell whoever runs this Brote, and check whatever you changed
+    last.
+  </p>
+{/if}
 {#if data.outside}
   <p class="card">
     In the demo nothing leaves this machine: mail, notifications and webhook calls are caught.
