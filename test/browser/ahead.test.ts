@@ -79,8 +79,13 @@ describe('the weeks ahead', () => {
     await page.getByRole('button', { name: 'New standing order' }).click();
     await page.getByRole('radio', { name: 'Blended seed' }).check();
     await page.getByLabel('Crop 1').selectOption({ label: 'Garden cress' });
+    await page.getByLabel('Parts', { exact: true }).first().fill('some');
+    await page.getByText('Give its parts, such as 1 or 2.5').waitFor();
     await page.getByLabel('Parts', { exact: true }).first().fill('3');
-    await page.getByRole('button', { name: 'Keep this order' }).isDisabled();
+    // What is still empty is said once it is to be saved.
+    await shows(page.getByText('Choose a crop.'), 0);
+    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByText('Choose a crop.').waitFor();
     await page.getByLabel('Crop 2').selectOption({ label: 'Arugula' });
     await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Blue tray' });
     await page.getByText(/(sow|soak) today, ready/).waitFor();

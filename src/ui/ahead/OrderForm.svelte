@@ -2,14 +2,23 @@
   import { untrack } from 'svelte';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
-  import { aheadOf, growableOf, type AheadData, type OrderData } from '$core/ahead/household.ts';
+  import {
+    aheadOf,
+    choiceOfOrder,
+    growableOf,
+    type AheadData,
+    type OrderData
+  } from '$core/ahead/household.ts';
   import { AGE_BOUNDS, READY, type CutAim } from '$core/ahead/cutting.ts';
   import type { Draft, Rule } from '$core/ahead/standingOrder.ts';
   import { ofSize } from '$core/supplies/containers/sizes.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
+  import { rhythmOf } from '$core/sowing/facts.ts';
+  import { resolve } from '$core/choice/resolve.ts';
+  import { fieldWords } from '$words/problems.ts';
   import type { Crop } from '$core/crops/crop.ts';
-  import { seedOfCrop, type SeedData } from '$core/choice/choiceData.ts';
+  import { seedOfCrop } from '$core/choice/choiceData.ts';
   import type { Units } from '$core/units/format.ts';
   import type { Problem } from '$contract/api.ts';
   import { ask } from '$ui/state/ask.ts';
@@ -39,7 +48,7 @@
   let seed = $state<SeedDraft>(
     untrack(() => draftOf(order ?? seedOfCrop(data.latest[0]?.cropKey ?? crops[0]!.key)))
   );
-  const seedData = $derived<SeedData | null>(seedOfDraft(seed));
+  const seedData = $derived(seedOfDraft(seed));
   let containerId = $state(
     untrack(
       () => (order ? ofSize(order.container, data.containers)?.id : undefined) ?? data.containers[0]?.id ?? ''
@@ -56,7 +65,7 @@
         ''
     )
   );
-  const usual = $derived(seedData && growableOf(seedData, data));
+  const usual = $derived(growableOf(seedData, data));
   let medium = $state<string>(untrack(() => order?.mediumId ?? order?.medium ?? ''));
   let methodKey = $state(untrack(() => order?.methodKey ?? ''));
   let kind = $state<Rule['kind']>(untrack(() => order?.rule.kind ?? 'every'));
@@ -72,7 +81,8 @@
   const isAge = (days: number): boolean =>
     Number.isInteger(days) && days >= AGE_BOUNDS[0] && days <= AGE_BOUNDS[1];
   const aim = $derived<CutAim>(aimKind === 'age' ? { kind: aimKind, days: age } : { kind: aimKind });
-  let wrong = $state<Record<string, string>>({});
+  /** What the server answered, by field. */
+  let told = $state<Record<string, string>>({});
   let failed = $state('');
   let sending = $state(false);
 
@@ -82,15 +92,15 @@
   );
   const container = $derived(data.containers.find((one) => one.id === containerId));
   const made = $derived<OrderData | null>(
-    container && usual && seedData && placeId
+    container && placeId
       ? {
           id,
           ...seedData,
           container,
           count,
-          medium: own?.kind ?? ((medium || usual.medium) as MediumKind),
-          mediumId: own?.id ?? (medium === '' ? usual.mediumId : null),
-          methodKey: methodKey || usual.method.key,
+          medium: own?.kind ?? ((medium || (usual?.medium ?? 'coir')) as MediumKind),
+          mediumId: own?.id ?? (medium === '' ? (usual?.mediumId ?? null) : null),
+          methodKey: methodKey || (usual?.method.key ?? data.methodKey),
           placeId,
           ownSeedG: order?.ownSeedG ?? null,
           rule,
@@ -99,13 +109,30 @@
         }
       : null
   );
+  const resolved = $derived(
+    made &&
+      resolve(choiceOfOrder(made), {
+        ...data,
+        media,
+        places: data.book.places,
+        rhythm: rhythmOf(data.household),
+        latitudeDeg: data.household.latitudeDeg
+      })
+  );
+  let tried = $state(false);
+  /** What is wrong with the choice: what is still empty is said once the order is to be saved. */
+  const found = $derived(
+    resolved?.ok === false
+      ? fieldWords(resolved.problems.filter(({ problem }) => tried || problem.code !== 'no-crop'))
+      : {}
+  );
+  const wrong = $derived<Record<string, string>>({ ...found, ...told });
   const laid = $derived<Draft[]>(
     made &&
+      resolved?.ok &&
       page.hydrated &&
       (kind !== 'every' || (Number.isInteger(every) && every > 0)) &&
-      (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age)))) &&
-      Number.isInteger(count) &&
-      count > 0
+      (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age))))
       ? aheadOf({ ...data, orders: [...data.orders.filter((one) => one.id !== id), made] }).drafts.filter(
           ({ orderId }) => orderId === id
         )
@@ -115,8 +142,9 @@
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
-    if (!made) return;
-    [wrong, failed, sending] = [{}, '', true];
+    [tried, told, failed] = [true, {}, ''];
+    if (!made || !resolved?.ok) return;
+    sending = true;
     const { container: _, done: __, ...plain } = made;
     const answer = await ask('/api/ahead/orders', {
       method: 'PUT',
@@ -130,7 +158,7 @@
     else if (answer.ok) onkept();
     else {
       const problem = (await answer.json()) as Problem;
-      wrong = problem.fields ?? {};
+      told = problem.fields ?? {};
       // What is about a field stands there.
       failed = problem.fields ? '' : problem.message;
     }
@@ -261,7 +289,7 @@
         {/each}
       </ul>
     </div>
-  {:else if made && (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age))))}
+  {:else if resolved?.ok && (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age))))}
     <p class="small soft">
       It lays nothing within eight weeks: it needs longer, or stands too cold or too warm there.
     </p>

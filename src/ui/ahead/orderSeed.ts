@@ -10,15 +10,12 @@ export const draftOf = ({ parts, shareOf }: SeedData): SeedDraft => ({
   shareOf
 });
 
-/**
- * The seed that a form has, by keys.
- * @returns null while a crop or a share is missing
- */
-export function seedOfDraft({ kind, parts, shareOf }: SeedDraft): SeedData | null {
-  const read = parts.map(({ cropKey, lotId, share }) => ({
+/** The seed that a form has, by keys: an empty key and NaN for what is not chosen yet. */
+export const seedOfDraft = ({ kind, parts, shareOf }: SeedDraft): SeedData => ({
+  parts: (kind === 'one' ? parts.slice(0, 1) : parts).map(({ cropKey, lotId, share }) => ({
     cropKey,
     lotId: kind === 'one' ? null : lotId || null,
     share: kind === 'one' ? 1 : (readNumber(share) ?? NaN)
-  }));
-  return read.every(({ cropKey, share }) => cropKey !== '' && share > 0) ? { parts: read, shareOf } : null;
-}
+  })),
+  shareOf
+});

@@ -124,7 +124,7 @@
     border-radius: 8px;
   }
   .form h2 {
-    margin-top: 0;
+    margin: 0 0 0.75rem;
   }
   .lead {
     margin-top: 1.5rem;

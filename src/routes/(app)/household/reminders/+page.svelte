@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { dayAndTime } from '$words/time.ts';
   import { enhance, reload } from '$ui/state/reload.ts';
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
@@ -41,7 +42,7 @@
   Add a way to be reached when it is closed.
 </p>
 {#if data.setAside !== null}
-  <p class="warn" role="alert">
+  <p class="warn apart" role="alert">
     Since {dayAndTime(data.setAside, data.now, data.household)} Brote has not been able to work out your reminders.
     The round still works, so look there twice a day. Tell whoever runs this Brote, and check whatever you changed
     last.
@@ -152,6 +153,9 @@
 </div>
 
 <style>
+  .apart {
+    margin-bottom: 1rem;
+  }
   .lead {
     margin: 0.25rem 0 1rem;
     max-width: 44rem;
