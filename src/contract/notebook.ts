@@ -26,7 +26,7 @@ export const NOTEBOOK_COLUMNS = [
 export type NotebookColumn = (typeof NOTEBOOK_COLUMNS)[number];
 
 /** What it shows until somebody chooses. */
-export const USUAL_COLUMNS: readonly NotebookColumn[] = [
+const USUAL_COLUMNS: readonly NotebookColumn[] = [
   'crop',
   'sown',
   'days',

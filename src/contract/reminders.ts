@@ -8,7 +8,6 @@ export interface ChannelAddresses {
   webhook: { url: string; secret: string };
 }
 export type ChannelKind = keyof ChannelAddresses;
-export const CHANNEL_KINDS = ['push', 'mail', 'webhook'] as const satisfies readonly ChannelKind[];
 
 /** A channel as its member sees it: nothing of it that is secret. */
 export interface ShownChannel {

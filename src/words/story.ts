@@ -80,7 +80,7 @@ const CERTAIN = [
 const percent = (ratio: number): string => `${Math.round(Math.abs(ratio - 1) * 100)} %`;
 
 /** How one way did against the other in one thing, and how sure that is. */
-export function againstWords(
+function againstWords(
   { ratio, low, high, sure }: Against,
   { more, less }: { more: string; less: string }
 ): string {

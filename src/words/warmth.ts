@@ -12,7 +12,7 @@ export function warmthWords(crop: Crop, place: Place, units: Units): string {
 }
 
 /** Which of the household's places suits a crop better than where it stands, and how soon it opens there. */
-export const betterWords = ({ better }: Pick<Suit, 'better'>): string =>
+const betterWords = ({ better }: Pick<Suit, 'better'>): string =>
   better
     ? `${better.place.name} suits it best: about ${Math.round(better.days)} days from sowing to the first cut.`
     : 'None of your other places suits it now.';

@@ -2,7 +2,7 @@ import { tooLongIn } from './lengths.ts';
 import * as yup from 'yup';
 import { ValidationError } from 'yup';
 import { SYMPTOMS } from '../../core/symptoms/symptom.ts';
-import { HEFT, MOISTURE } from '../../core/water/bucket.ts';
+import { HEFT, MOISTURE, type Heft, type Moisture } from '../../core/water/bucket.ts';
 import { id, moment, number, text } from './primitives.ts';
 import {
   BENCH_STEPS,
@@ -50,7 +50,13 @@ const packings = PACKINGS.filter((packing) => packing !== 'plate');
 /** Pieces of the drawn tray that can be cut one by one. */
 const MOST_PIECES = 20_000;
 
-const bodies: Record<EventType, yup.AnyObjectSchema> = {
+type Fields<K extends EventType> = Omit<Extract<EventBody, { type: K }>, 'type'>;
+/** Yup makes lists that can be written to. */
+type Writable<T> = T extends readonly (infer One)[] ? One[] : T;
+/** A body of one kind, but for its type: a schema that checks another shape does not compile. */
+type BodyOf<K extends EventType> = { [F in keyof Fields<K>]: Writable<Fields<K>[F]> };
+
+const bodies: { readonly [K in EventType]: yup.ObjectSchema<BodyOf<K>> } = {
   prepared: yup.object({ step: yup.string().oneOf(BENCH_STEPS).required() }),
   soaked: yup.object({}),
   drained: yup.object({}),
@@ -72,8 +78,18 @@ const bodies: Record<EventType, yup.AnyObjectSchema> = {
   'put-off': yup.object({ until: moment().required('Choose when it is to begin.') }),
   'stays-covered': yup.object({ until: moment().required('Choose until when it stays covered.') }),
   looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
-  felt: yup.object({ moisture: yup.string().oneOf(Object.keys(MOISTURE)).required() }),
-  lifted: yup.object({ heft: yup.string().oneOf(Object.keys(HEFT)).required() }),
+  felt: yup.object({
+    moisture: yup
+      .string()
+      .oneOf(Object.keys(MOISTURE) as Moisture[])
+      .required()
+  }),
+  lifted: yup.object({
+    heft: yup
+      .string()
+      .oneOf(Object.keys(HEFT) as Heft[])
+      .required()
+  }),
   weighed: yup.object({
     grossG: number('Enter what the scale shows, in g.')
       .required('Enter what the scale shows, in g.')
@@ -156,9 +172,10 @@ export const eventSchema = yup.object({
  * @throws ValidationError naming what is wrong
  */
 export function checkBody(sent: { type: EventType }): EventBody {
-  const schema = bodies[sent.type];
+  const schema: yup.AnyObjectSchema = bodies[sent.type];
   const tooLong = tooLongIn(schema, sent);
   if (tooLong) throw new ValidationError(tooLong.message, undefined, tooLong.path);
   const body = schema.validateSync(sent, { stripUnknown: true });
+  // Each schema checks the body of its own kind, which the compiler sees above and not here.
   return { ...body, type: sent.type } as EventBody;
 }

@@ -1,6 +1,5 @@
 import * as yup from 'yup';
-import { checkContainer } from '../../core/supplies/containers/check.ts';
-import { SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
+import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { problem } from '../../core/problem.ts';
 import { MOST_SEED_G, MOST_SEEDS_PER_CM2, MOST_SHARE, MOST_SOAK_H } from '../../core/choice/choiceData.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
@@ -28,13 +27,7 @@ const containerSchema = yup
     depthCm: size,
     cells: size
   })
-  .required()
-  .test('size', '', (value, context) => {
-    const [field, found] = Object.entries(checkContainer(value as Container))[0] ?? [];
-    return field && found
-      ? context.createError({ path: `container.${field}`, message: problemWords(found) })
-      : true;
-  });
+  .required();
 
 const say = {
   crop: problemWords(problem('no-crop')),

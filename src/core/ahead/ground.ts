@@ -1,5 +1,5 @@
 import { hash } from 'ohash';
-import type { EventType } from '../sowing/event.ts';
+import { EVENT_TRAITS } from '../sowing/event.ts';
 import { readLog, type SowingRecord } from '../sowing/record.ts';
 import { leftG } from '../supplies/seed/lot.ts';
 import type { AheadData } from './household.ts';
@@ -20,29 +20,11 @@ export type GroundPart = (typeof GROUND_PARTS)[number];
 /** A fingerprint of each part. Two households in the same state have the same, on a page as on the server. */
 export type Ground = Record<GroundPart, string>;
 
-/** Daily care moves no day and no amount of a plan. */
-const MOVES_NO_PLAN: ReadonlySet<EventType> = new Set([
-  'prepared',
-  'misted',
-  'sprayed',
-  'watered',
-  'fed',
-  'felt',
-  'lifted',
-  'weighed',
-  'saw',
-  'turned',
-  'aired',
-  'noted',
-  'undone',
-  'cleaned'
-]);
-
 /** What happened to a sowing that a plan depends on: the ids of those events that were not taken back. */
 function planned(record: SowingRecord): [string, string[]] {
   const log = readLog(record);
   const undone = new Set(log.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : [])));
-  const counts = log.filter(({ id, body }) => !undone.has(id) && !MOVES_NO_PLAN.has(body.type));
+  const counts = log.filter(({ id, body }) => !undone.has(id) && EVENT_TRAITS[body.type].movesPlan);
   return [record.setup.id, counts.map(({ id }) => id).sort()];
 }
 

@@ -91,7 +91,7 @@ const usesOf = (uses: AheadProblem['starts'][number]['uses'], resource: number):
   uses.filter((use) => use.resource === resource).map(({ amount }) => amount);
 
 /** The first day that anything which may be begun feeds; the horizon's length where nothing does. */
-export function soonestDay({ starts, days }: Pick<AheadProblem, 'starts' | 'days'>): number {
+function soonestDay({ starts, days }: Pick<AheadProblem, 'starts' | 'days'>): number {
   let first = days;
   for (const { opened, yieldG, sowingId } of starts) {
     if (sowingId !== null) continue;

@@ -131,7 +131,7 @@ export function supplyWith(problem: AheadProblem, counts: Counts): Grams[] {
 }
 
 /** Nothing is so exact. */
-export const NEARLY = 1e-6;
+const NEARLY = 1e-6;
 
 /** What is left of each resource on each day with so many begun; negative where there is too little. */
 export function leftOf({ resources, starts }: AheadProblem, counts: Counts): Float64Array[] {

@@ -36,7 +36,7 @@ export const keepsD = (crop: Crop, method: Method): number =>
  * When a tray is cut at the latest: one that is cut whole on its best day, one that is cut in strips at its close. From
  * then on it keeps for its days, and its container and place are free.
  */
-export const lastCutMark = ({ taking }: Pick<Method, 'taking'>): 'windowBest' | 'windowClose' =>
+const lastCutMark = ({ taking }: Pick<Method, 'taking'>): 'windowBest' | 'windowClose' =>
   taking === 'strip' ? 'windowClose' : 'windowBest';
 
 /** When the last of a sowing is cut, as it is expected; Infinity where no window is promised. */

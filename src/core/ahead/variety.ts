@@ -19,7 +19,7 @@ export const VARIETY_BOUNDS = { leastCrops: [2, 6], mostInRow: [1, 6] } as const
  * A crop counts for a week where it is this share of what is wanted in it: less is a garnish. A plan aims at somewhat more, so that
  * a tray that gives a little less still counts (starting figures).
  */
-export const COUNTS_SHARE = 0.07;
+const COUNTS_SHARE = 0.07;
 export const AIMED_SHARE = 0.1;
 
 /**

@@ -6,7 +6,7 @@ export const MARKS = ['rooted', 'lightReady', 'windowOpen', 'windowBest', 'windo
 export type Mark = (typeof MARKS)[number];
 
 /** The temperature that the table's durations hold for. */
-export const TABLE_TEMP_C = 21;
+const TABLE_TEMP_C = 21;
 
 /** Optimum days that a seed which should have been soaked and was not starts late (starting figure). */
 export const UNSOAKED_DELAY = 0.6;

@@ -5,7 +5,7 @@ import type { Clock } from './clock.ts';
 import { tableOptimumDays } from './marks.ts';
 
 /** A crop that is meant for light runs so fast in the dark once it could have it: it stretches, and does not open. */
-export const DARK_RATE = 0.25;
+const DARK_RATE = 0.25;
 
 /** When a sowing comes to light, as far as its log and its method tell. */
 export interface Lighting {

@@ -1,7 +1,7 @@
 import type { SowingSetup } from '../sowing/sowing.ts';
 
 /** A tray without cells is cut in so many strips. */
-export const STRIPS = 12;
+const STRIPS = 12;
 
 /** What of a sowing can be cut by itself: the cells of its trays, or strips of them, counted through all its containers. */
 export interface Pieces {

@@ -5,8 +5,7 @@ import { cutG } from '../sowing/totals.ts';
 import type { Millis } from '../time/zone.ts';
 
 /** What a sowing passes, in order. */
-export const MILESTONES = ['sown', 'rooted', 'lit', 'opened', 'cut'] as const;
-export type Milestone = (typeof MILESTONES)[number];
+export type Milestone = 'sown' | 'rooted' | 'lit' | 'opened' | 'cut';
 
 /** When something was to be, and when it was; null where it never comes, or nobody saw it. */
 export interface PlanAndFact {

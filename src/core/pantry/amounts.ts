@@ -1,7 +1,7 @@
 import type { PantryItem } from './item.ts';
 
 /** A handful of greens, g (starting figure). */
-export const HANDFUL_G = 20;
+const HANDFUL_G = 20;
 
 /** A touch that takes something out: how much, and by what name. */
 export interface Portioned {

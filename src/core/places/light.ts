@@ -63,7 +63,7 @@ export function sillDli(latitudeDeg: number, dayOfYear: number, aspect: Aspect, 
 }
 
 /** From this daily light integral on, light no longer holds growth back (starting figure). */
-export const GOOD_DLI = 10;
+const GOOD_DLI = 10;
 
 /** How light slows the clock, 0.25 to 1, from a daily light integral in mol m-2 d-1. */
 export function lightResponse(dli: number): number {

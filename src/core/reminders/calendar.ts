@@ -10,7 +10,7 @@ import type { Named, OnOrder, ReminderBody } from './reminder.ts';
 import { bodyOfWalk } from './rounds.ts';
 
 /** How many days of rounds are told in full: further on, what a tray asks for is not known well enough. */
-export const ROUND_DAYS = 7;
+const ROUND_DAYS = 7;
 /** What a round takes where it has anything in it. */
 const ROUND_MIN = 15;
 

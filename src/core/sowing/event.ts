@@ -145,6 +145,58 @@ export type EventBody =
 
 export type EventType = EventBody['type'];
 
+/** What a kind of event stands for beyond itself: a new kind has to say all of it. */
+interface EventTraits {
+  /** Whoever does it stands before the tray. */
+  atTray: boolean;
+  /** The forecast of the opening may move by it. */
+  movesOpening: boolean;
+  /** Days or amounts of a plan may move by it: daily care moves none. */
+  movesPlan: boolean;
+}
+
+const traits = (atTray: boolean, movesOpening: boolean, movesPlan: boolean): EventTraits => ({
+  atTray,
+  movesOpening,
+  movesPlan
+});
+const CARE = traits(true, true, false);
+const STEP = traits(false, true, true);
+const PLAN_ONLY = traits(false, false, true);
+const NOTHING = traits(false, false, false);
+
+export const EVENT_TRAITS: Readonly<Record<EventType, EventTraits>> = {
+  prepared: NOTHING,
+  soaked: PLAN_ONLY,
+  drained: PLAN_ONLY,
+  sown: STEP,
+  pressed: STEP,
+  uncovered: STEP,
+  lit: STEP,
+  misted: CARE,
+  watered: CARE,
+  sprayed: CARE,
+  fed: CARE,
+  'put-off': PLAN_ONLY,
+  'stays-covered': STEP,
+  looked: traits(true, true, true),
+  felt: CARE,
+  lifted: CARE,
+  weighed: CARE,
+  saw: CARE,
+  turned: CARE,
+  aired: CARE,
+  moved: STEP,
+  cut: PLAN_ONLY,
+  packed: PLAN_ONLY,
+  taken: PLAN_ONLY,
+  thrown: PLAN_ONLY,
+  cleaned: NOTHING,
+  noted: NOTHING,
+  ended: PLAN_ONLY,
+  undone: NOTHING
+};
+
 export interface SowingEvent {
   /** Made by whoever recorded it, so that a repeated send is one event. */
   id: string;

@@ -1,7 +1,7 @@
-import type { EventType, SowingEvent } from './event.ts';
+import { EVENT_TRAITS, type SowingEvent } from './event.ts';
 import { learnedBelief, learnedTelling } from '../growth/learned.ts';
 import { forecastFrom, followed, type HouseholdFacts } from './project.ts';
-import { DEALS, newState, take } from './reduce.ts';
+import { newState, take } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
 import { MINUTE, type Millis } from '../time/zone.ts';
 import type { MarkForecast } from '../growth/forecastMark.ts';
@@ -13,15 +13,6 @@ export interface Narrowing {
   event: SowingEvent;
 }
 
-const MOVES_IT = new Set<EventType>([
-  'sown',
-  'pressed',
-  'uncovered',
-  'lit',
-  'stays-covered',
-  'moved',
-  ...DEALS
-]);
 /** More lines than this nobody reads: of more, these are drawn, evenly among them, the first and the last. */
 const MOST_LINES = 24;
 /** What moves it less than this is not worth a line. */
@@ -40,7 +31,7 @@ export function narrowing(
   const told = events
     .filter(({ id, body }) => body.type !== 'undone' && !undone.has(id))
     .sort((a, b) => a.at - b.at);
-  const drawn = evenly(told.filter(({ body }) => MOVES_IT.has(body.type)));
+  const drawn = evenly(told.filter(({ body }) => EVENT_TRAITS[body.type].movesOpening));
   const steps: Narrowing[] = [];
   const sowing = sowingOf(setup, household.ownCrops);
   const belief = learnedBelief(household.learned, sowing.crop, setup.id);

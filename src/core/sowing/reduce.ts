@@ -6,7 +6,8 @@ import {
   type EventBody,
   type Handling,
   type LossReason,
-  type SowingEvent
+  type SowingEvent,
+  EVENT_TRAITS
 } from './event.ts';
 import type { WaterFact } from '../water/watered.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
@@ -187,21 +188,6 @@ export const newState = (): SowingState => ({
   log: []
 });
 
-/** Whoever does one of these stands before the tray. */
-export const DEALS: ReadonlySet<EventBody['type']> = new Set([
-  'misted',
-  'sprayed',
-  'watered',
-  'fed',
-  'felt',
-  'lifted',
-  'weighed',
-  'saw',
-  'looked',
-  'turned',
-  'aired'
-]);
-
 /** Applies one event; false where it says nothing new. */
 function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
   switch (body.type) {
@@ -219,7 +205,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       return true;
   }
   if (state.stage === 'ended') return false;
-  if (DEALS.has(body.type)) state.dealtAt.push(at);
+  if (EVENT_TRAITS[body.type].atTray) state.dealtAt.push(at);
   switch (body.type) {
     case 'prepared':
       if (state.prepared.has(body.step)) return false;

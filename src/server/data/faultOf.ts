@@ -301,7 +301,7 @@ const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | 
 };
 
 /** What is wrong with the body of an event; null for nothing. */
-export function bodyFault(body: unknown): string | null {
+function bodyFault(body: unknown): string | null {
   try {
     checkBody(body as { type: EventType });
     return SOUND;

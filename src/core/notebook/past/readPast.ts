@@ -23,7 +23,7 @@ import { CropNames } from './cropNames.ts';
 import { PAST_BOUNDS, type PastContainer, type PastSowing } from './pastSowing.ts';
 
 /** More lines than a home writes in twenty years; longer lists are split. */
-export const MOST_PAST_LINES = 2000;
+const MOST_PAST_LINES = 2000;
 
 /** The longest from sowing to the last cut that speaks for an order of days, in days. */
 const MOST_D = 150;

@@ -33,7 +33,7 @@ const asksWords = (household: string): string =>
 const NOT_YOU = 'Not you? Do nothing: no more mail comes.';
 
 /** A message as plain text. */
-export function mailText({ household, parts, base, unsubscribe, confirm }: Message): string {
+function mailText({ household, parts, base, unsubscribe, confirm }: Message): string {
   if (confirm) return `${asksWords(household)}\n\nConfirm this address: ${confirm}\n\n${NOT_YOU}`;
   const said = parts.map(({ words }) =>
     [
@@ -52,7 +52,7 @@ export function mailText({ household, parts, base, unsubscribe, confirm }: Messa
 }
 
 /** A message as HTML: plain enough for any mail program, and for a screen in a dark kitchen. */
-export function mailHtml({ household, parts, base, unsubscribe, confirm }: Message): string {
+function mailHtml({ household, parts, base, unsubscribe, confirm }: Message): string {
   const link = (path: string, text: string, style: string) =>
     `<a href="${escaped(new URL(path, base).href)}" style="${style}">${text}</a>`;
   const button =

@@ -14,7 +14,7 @@ export interface PushPayload {
   path: string;
 }
 
-export function pushPayload({ id, title, parts }: Message): PushPayload {
+function pushPayload({ id, title, parts }: Message): PushPayload {
   const lines =
     parts.length === 1
       ? [parts[0]!.words.summary]

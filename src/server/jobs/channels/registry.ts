@@ -6,7 +6,7 @@ import { push } from './push.ts';
 import { webhook } from './webhook.ts';
 
 /** Every way to reach a member. A crash between sending and noting it sends again, under the same id: at least once. */
-export const CHANNELS: { [K in ChannelKind]: ChannelType<K> } = { push, mail, webhook };
+const CHANNELS: { [K in ChannelKind]: ChannelType<K> } = { push, mail, webhook };
 
 /** Sends a message on a channel. Never throws: what goes wrong is said. */
 export async function sendOn(channel: Channel, message: Message): Promise<Sent> {

@@ -7,13 +7,13 @@ import { postOut, Refused } from './outgoing.ts';
  * neither can be changed and an old one is known for old.
  * @param secret `whsec_` and base64
  */
-export function signatureOf(secret: string, id: string, seconds: number, body: string): string {
+function signatureOf(secret: string, id: string, seconds: number, body: string): string {
   const key = Buffer.from(secret.replace(/^whsec_/, ''), 'base64');
   return `v1,${createHmac('sha256', key).update(`${id}.${seconds}.${body}`).digest('base64')}`;
 }
 
 /** What a webhook is sent. */
-export function webhookBody({ id, household, base, parts }: Message, now: number): string {
+function webhookBody({ id, household, base, parts }: Message, now: number): string {
   return JSON.stringify({
     id,
     type: parts.length === 0 ? 'test' : 'reminders',
