@@ -55,7 +55,7 @@ function fullest(
 
 /**
  * Whether more would open within a week than is eaten, with a sowing that is being planned, and by how many days later it
- * would have to begin (docs/model.md).
+ * would have to begin (docs/model.md, 13).
  * @param standing what is under way or planned already
  * @param appetiteGD grams eaten a day; over 0
  */
