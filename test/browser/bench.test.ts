@@ -420,15 +420,15 @@ describe('what the bench works with', () => {
     };
     expect(await refused({ parts: [{ cropKey: 'tomato', lotId: null, share: 1 }] })).to.deep.equal([
       422,
-      'Choose a crop from the library.'
+      'Choose a crop.'
     ]);
     expect((await refused({ parts: [{ cropKey: 'radish', lotId: randomUUID(), share: 1 }] }))[1]).to.include(
-      'not in your cupboard'
+      'no longer in your cupboard'
     );
     expect((await refused({ parts: [{ ...body.parts[0], cropKey: 'kale' }] }))[1]).to.include(
-      'of another crop'
+      'holds another crop'
     );
-    expect((await refused({ mediumId: randomUUID() }))[1]).to.include('This medium is not in your cupboard');
+    expect((await refused({ mediumId: randomUUID() }))[1]).to.include('This medium is no longer in your cupboard');
     expect((await refused({ methodKey: 'gone' }))[1]).to.include('This method is no longer there');
   });
 

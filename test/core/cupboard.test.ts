@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import { useFirst } from '../../src/core/ahead/household.ts';
 import { freeCount } from '../../src/core/supplies/containers/container.ts';
 import { checkCrop as problemsOf, nearestCrop } from '../../src/core/crops/check.ts';
 import { completedCrop, type Crop } from '../../src/core/crops/crop.ts';
@@ -19,7 +18,8 @@ import {
   lotFlags,
   lotGermination,
   trayOfSeedG,
-  type LotStock
+  type LotStock,
+  useFirst
 } from '../../src/core/supplies/seed/lot.ts';
 import {
   completed,

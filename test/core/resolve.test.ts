@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { ChoiceData, PartData } from '../../src/core/choice/choiceData.ts';
+import { SeedLots } from '../../src/core/choice/seedLots.ts';
 import { plannedProblems, resolve, type HouseholdOptions } from '../../src/core/choice/resolve.ts';
 import type { ProblemKind } from '../../src/core/problem.ts';
 import { planSowing } from '../../src/core/sowing/planSowing.ts';
@@ -162,5 +163,37 @@ describe('a choice', () => {
     expect(
       planned({ stackOf: 7, methodKey: 'stack-and-light', parts: [part('arugula')], count: 7 })
     ).to.deep.equal([['stackOf', 'stack-too-high']]);
+  });
+});
+
+describe('seed for several sowings', () => {
+  const lot = (id: string, more: Partial<ReturnType<typeof tin>> = {}) =>
+    tin({ id, cropKey: 'basil', weighedG: 10, ...more });
+  const take = (lotId: string | null, seedG = 4, cropKey = 'basil') => ({ cropKey, seedG, lotId });
+
+  it('comes from the chosen lot while that holds enough, then from the one to be used first', () => {
+    const lots = new SeedLots([
+      lot('new', { bestBefore: '2030-01-01' }),
+      lot('old', { bestBefore: '2027-01-01' })
+    ]);
+    expect([1, 2, 3, 4].map(() => lots.takeFor([take('new')])[0])).to.deep.equal([
+      'new',
+      'new',
+      'old',
+      'old'
+    ]);
+    // Both are short by now: what was chosen is named, with what it is short of.
+    expect(lots.takeFor([take('new')])).to.deep.equal(['new']);
+    expect(lots.takeFor([take(null, 4, 'pea')])).to.deep.equal([null]);
+  });
+
+  it('comes from another lot for each part of one crop, and from no mixed packet that nobody chose', () => {
+    const packet = lot('packet', { parts: [{ cropKey: 'basil', share: 1 }] });
+    const lots = () => new SeedLots([lot('a'), lot('b'), packet]);
+    expect(lots().takeFor([take(null), take(null), take(null)])).to.deep.equal(['a', 'b', null]);
+    expect(lots().takeFor([take('b'), take('b')])).to.deep.equal(['b', 'a']);
+    expect(lots().takeFor([take('packet'), take('packet', 4, 'basil')])[0]).to.equal('packet');
+    const dead = lot('a', { test: { sprouted: 0, tested: 20 } });
+    expect(new SeedLots([dead]).takeFor([take('a')])).to.deep.equal([null]);
   });
 });

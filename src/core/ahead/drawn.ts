@@ -1,7 +1,7 @@
 import type { Crop } from '../crops/crop.ts';
-import { holds, type LotStock } from '../supplies/seed/lot.ts';
+import { holds, useFirst, type LotStock } from '../supplies/seed/lot.ts';
 import { beginsAt } from '../sowing/soak.ts';
-import { useFirst, type Ahead, type AheadData } from './household.ts';
+import type { Ahead, AheadData } from './household.ts';
 import type { Line } from './lines.ts';
 import { lacksOf, seedNeeds, type SeedDraw, type SeedNeed } from './seedList.ts';
 

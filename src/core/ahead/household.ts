@@ -18,7 +18,7 @@ import { ofSize } from '../supplies/containers/sizes.ts';
 import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { isGrass } from '../crops/traits.ts';
-import { holds, isDead, leftG, type LotStock } from '../supplies/seed/lot.ts';
+import { holds, isDead, leftG, useFirst, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
 import { seedOfCrop, type ChoiceData, type PartData, type SeedData } from '../choice/choiceData.ts';
@@ -204,17 +204,6 @@ function* pantryInSteps(
   pantries.set(kept, items);
   return items;
 }
-
-/** Lots in the order of use: first what keeps least, then the older; never a lot of which nothing sprouted. */
-export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
-  lots
-    .filter((lot) => leftG(lot) > 0 && !isDead(lot))
-    .sort(
-      (a, b) =>
-        day(a.bestBefore).localeCompare(day(b.bestBefore)) || day(a.boughtOn).localeCompare(day(b.boughtOn))
-    );
-
-const day = (date: string | null): string => date ?? '9999';
 
 /** The seed of a sowing again, from the lots it was taken from. */
 const seedAgain = ({ cropKey, mix, lotId }: SowingSetup): SeedData =>

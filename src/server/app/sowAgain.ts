@@ -1,5 +1,4 @@
-import { useFirst } from '../../core/ahead/household.ts';
-import { holds, leftG, type LotStock } from '../../core/supplies/seed/lot.ts';
+import { SeedLots } from '../../core/choice/seedLots.ts';
 import { isReady } from '../../core/supplies/methods/ready.ts';
 import type { ChoiceData, PartData } from '../../core/choice/choiceData.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
@@ -8,19 +7,6 @@ import type { Session } from '../sessions/sessions.ts';
 import { listChoices } from '../sowings/choices.ts';
 import { findSowing, listSowings } from '../sowings/sowings.ts';
 import { sow, Wrong, type NewSowing } from './sow.ts';
-
-/** The lot that it was taken from while that holds enough, otherwise what is used first of the crop. */
-function lotFor(
-  cropKey: string,
-  lotId: string | null,
-  seedG: number,
-  lots: readonly LotStock[]
-): string | null {
-  const before = lots.find(({ id }) => id === lotId);
-  if (before && leftG(before) >= seedG) return before.id;
-  const here = useFirst(lots.filter((lot) => holds(lot, cropKey)));
-  return (here.find((lot) => leftG(lot) >= seedG) ?? here[0] ?? before)?.id ?? null;
-}
 
 /**
  * Sows the same again from now on: crop or mix, containers, medium, method, place, its own grams and its soak. Sending it again
@@ -45,9 +31,11 @@ export async function sowAgain(
   if (half && !beside) throw new Wrong('sowingId', 'Its other half is not there any more: sow it anew.');
   const halves = beside ? [setup, beside] : [setup];
   const { lots, media } = await listChoices(tx);
-  const parts = (setup.mix ?? halves).map(({ cropKey, lotId, seedG }): PartData => ({
+  const before = setup.mix ?? halves;
+  const taken = new SeedLots(lots).takeFor(before);
+  const parts = before.map(({ cropKey, seedG }, nth): PartData => ({
     cropKey,
-    lotId: lotFor(cropKey, lotId, seedG, lots),
+    lotId: taken[nth]!,
     share: setup.mix ? seedG : 1
   }));
   return sow(tx, session, {

@@ -1,34 +1,17 @@
 import type { OrderData, AheadData } from '$core/ahead/household.ts';
-import { growablesOf, orderedAs, useFirst } from '$core/ahead/household.ts';
+import { growablesOf, orderedAs } from '$core/ahead/household.ts';
 import type { Growable, PartSeed } from '$core/ahead/growable.ts';
 import type { Proposed } from '$core/ahead/proposal.ts';
-import { holds, leftG, type LotStock } from '$core/supplies/seed/lot.ts';
+import { SeedLots } from '$core/choice/seedLots.ts';
 import type { ChoiceData } from '$core/choice/choiceData.ts';
 import { newIds, type FormIds } from '$ui/sow/sowBody.ts';
-
-/** Seed for each sowing from the lot that was chosen, or else from the one that is to be used first, while it holds enough. */
-class Lots {
-  private readonly left: Map<string, number>;
-  constructor(private readonly lots: readonly LotStock[]) {
-    this.left = new Map(lots.map((lot) => [lot.id, leftG(lot)]));
-  }
-
-  take(cropKey: string, seedG: number, chosen: LotStock | null): string | null {
-    const own = useFirst(this.lots.filter((lot) => lot.parts === null && holds(lot, cropKey)));
-    const here = chosen ? [chosen, ...own] : own;
-    const lot = here.find(({ id }) => this.left.get(id)! >= seedG) ?? here[0];
-    if (!lot) return null;
-    this.left.set(lot.id, this.left.get(lot.id)! - seedG);
-    return lot.id;
-  }
-}
 
 /** A choice with the ids it is sent with. */
 type Body = ChoiceData & { ids: FormIds };
 
 const bodyOf = (
   { parts, shareOf, density, medium, mediumId, method }: Growable,
-  lots: Lots,
+  lots: SeedLots,
   of: Pick<ChoiceData, 'container' | 'count' | 'placeId' | 'lightPlaceId' | 'ownSeedG'> & {
     beginOn: string;
     /** Of each part, for all of it. */
@@ -36,15 +19,18 @@ const bodyOf = (
     order: OrderData | null;
   }
 ): Body => {
+  const taken = lots.takeFor(
+    parts.map(({ crop, lot }, nth) => ({
+      cropKey: crop.key,
+      seedG: of.seed[nth]?.g ?? 0,
+      lotId: lot?.id ?? null
+    }))
+  );
   const { name, shape, lengthCm, widthCm, depthCm, cells } = of.container;
   return {
     ids: newIds(),
     kind: parts.length > 1 ? 'blended' : 'one',
-    parts: parts.map(({ crop, share, lot }, nth) => ({
-      cropKey: crop.key,
-      lotId: lots.take(crop.key, of.seed[nth]?.g ?? 0, of.order ? lot : null),
-      share
-    })),
+    parts: parts.map(({ crop, share }, nth) => ({ cropKey: crop.key, lotId: taken[nth]!, share })),
     shareOf,
     staggered: false,
     container: { name, shape, lengthCm, widthCm, depthCm, cells },
@@ -69,7 +55,7 @@ const bodyOf = (
 
 /** What is sent for the changes of a proposal that are taken: sowings to begin, as their household sows them. */
 export function beginBodies(data: AheadData, changes: readonly Proposed[], dayName: (day: number) => string) {
-  const lots = new Lots(data.lots);
+  const lots = new SeedLots(data.lots);
   const growables = new Map(growablesOf(data).map((one) => [one.crop.key, one]));
   return changes.flatMap(({ begin, count }) => {
     const container = begin && data.containers.find(({ id }) => id === begin.containerId);
@@ -99,7 +85,7 @@ export function orderBody(data: AheadData, order: OrderData, seed: readonly Part
   const growable = orderedAs(order, data);
   return (
     growable &&
-    bodyOf(growable, new Lots(data.lots), {
+    bodyOf(growable, new SeedLots(data.lots), {
       container: order.container,
       count: order.count,
       placeId: order.placeId,

@@ -123,3 +123,14 @@ export function lotFlags(lot: LotStock, crop: Crop, today: string): LotFlag[] {
   if (germination && germination.pct < WEAK_GERMINATION_PCT) flags.push('weak');
   return flags;
 }
+
+/** Lots in the order of use: first what keeps least, then the older; never a lot of which nothing sprouted. */
+export const useFirst = (lots: readonly LotStock[]): LotStock[] =>
+  lots
+    .filter((lot) => leftG(lot) > 0 && !isDead(lot))
+    .sort(
+      (a, b) =>
+        day(a.bestBefore).localeCompare(day(b.bestBefore)) || day(a.boughtOn).localeCompare(day(b.boughtOn))
+    );
+
+const day = (date: string | null): string => date ?? '9999';
