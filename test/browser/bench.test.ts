@@ -428,7 +428,9 @@ describe('what the bench works with', () => {
     expect((await refused({ parts: [{ ...body.parts[0], cropKey: 'kale' }] }))[1]).to.include(
       'holds another crop'
     );
-    expect((await refused({ mediumId: randomUUID() }))[1]).to.include('This medium is no longer in your cupboard');
+    expect((await refused({ mediumId: randomUUID() }))[1]).to.include(
+      'This medium is no longer in your cupboard'
+    );
     expect((await refused({ methodKey: 'gone' }))[1]).to.include('This method is no longer there');
   });
 
