@@ -10,6 +10,7 @@ import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import type { Step } from '../../src/core/steps/step.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
+import { sowAgain } from '../../src/server/app/sowAgain.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { addPlace, listPlaces } from '../../src/server/households/places.ts';
@@ -20,6 +21,7 @@ import { check } from '../../src/contract/schemas/check.ts';
 import { workOut, type Draft } from '../../src/ui/sow/draft.ts';
 import { newIds, sowBody } from '../../src/ui/sow/sowBody.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
+import { tin } from '../support/lot.ts';
 import { steadyPlace } from '../support/rhythm.ts';
 import { household, sessionOf } from '../support/settings.ts';
 
@@ -286,5 +288,47 @@ describe('a sowing that is shown', () => {
       { ids: [good.ids.first, good.ids.second], added: false }
     ]);
     expect(findCrop('pea')).not.to.equal(undefined);
+  });
+
+  it('again of a blend of two lots takes each part from a lot of its own, though one has run out', async () => {
+    const small = randomUUID();
+    const lot = tin({ id: small, name: 'Small tin', weighedG: 6 });
+    await inHousehold(home.id, (tx) => keepLot(tx, home.id, lot, Date.now()));
+    const blend: NewSowing = {
+      ids: newIds(),
+      kind: 'blended',
+      parts: [
+        { cropKey: 'radish', lotId: small, share: 1 },
+        { cropKey: 'radish', lotId: lots.get('radish')!, share: 1 }
+      ],
+      shareOf: 'weight',
+      staggered: false,
+      container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
+      count: 1,
+      medium: 'coir',
+      mediumId: null,
+      methodKey: 'press-and-wait',
+      method: null,
+      placeId: home.placeId,
+      lightPlaceId: null,
+      newPlace: null,
+      density: 'usual',
+      seedsPerCm2: null,
+      ownSeedG: null,
+      germinationPct: null,
+      soakH: null,
+      stackOf: null,
+      readyBy: null,
+      beginOn: null,
+      shownSeedG: null
+    };
+    const { ids } = await inHousehold(home.id, (tx) => sow(tx, session(), blend));
+    const again = await inHousehold(home.id, (tx) =>
+      sowAgain(tx, session(), { sowingId: ids[0]!, ids: newIds() })
+    );
+    const record = await inHousehold(home.id, (tx) => findSowing(tx, again.ids[0]!));
+    const taken = record!.setup.mix!.map(({ lotId }) => lotId);
+    expect(new Set(taken).size).to.equal(2);
+    expect(taken).to.include(lots.get('radish'));
   });
 });
