@@ -17,7 +17,7 @@ import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import { keepAppetite } from '../../src/server/ahead/appetite.ts';
 import { closeDb, inHousehold } from '../../src/server/db/connection.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
-import type { Told } from '../../src/ui/ahead/planning.ts';
+import type { PlannerMessage } from '../../src/ui/ahead/planning.ts';
 import { median } from './benchCore.ts';
 import { startCluster } from './cluster.ts';
 import { dataFolder } from './dataFolder.ts';
@@ -126,7 +126,7 @@ const LISTENS = `
 
 /** What of it is asked for there. */
 interface Listening {
-  heard: { at: number; kind: Told['kind'] }[];
+  heard: { at: number; kind: PlannerMessage['kind'] }[];
   inputs: number[];
   tasks: number[];
 }

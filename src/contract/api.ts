@@ -19,7 +19,7 @@ export type ProblemCode =
   | 'away';
 
 /** What keeps something from being done, and what to do about it. */
-export interface Problem {
+export interface ApiProblem {
   code: ProblemCode;
   message: string;
   /** Of a form: what is wrong, field by field; `message` is the first of them. */
@@ -27,7 +27,8 @@ export interface Problem {
 }
 
 /** What became of one event of a batch; `correctedTo` is the time it was recorded under, where that is not the one sent. */
-export type Recorded = { id: string; ok: true; correctedTo?: Millis } | ({ id: string; ok: false } & Problem);
+export type Recorded =
+  { id: string; ok: true; correctedTo?: Millis } | ({ id: string; ok: false } & ApiProblem);
 
 /** What a write changed, as it is now: the page puts it in place of what it knew. */
 export interface Patch {

@@ -1,13 +1,13 @@
 import type { Period } from '../core/away/period.ts';
 import type { Named, ReminderBody } from '../core/reminders/reminder.ts';
-import type { Verdict } from '../core/away/plan.ts';
+import type { AwayVerdict } from '../core/away/plan.ts';
 
 /** One container through days away, as its page shows it. */
 export interface ShownAwayTray extends Named {
   key: string;
   /** Every sowing in it, in their order. */
   sowingIds: string[];
-  verdict: Verdict;
+  verdict: AwayVerdict;
   driesAt: number | null;
   closesAt: number | null;
   /** What cutting at the leaving gives, and how much less that is than at its best, g. */

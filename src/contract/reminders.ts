@@ -35,7 +35,7 @@ export interface ToldReminder {
 }
 
 /** A calendar address, as its member sees it. */
-export interface Feed {
+export interface CalendarFeed {
   id: string;
   createdAt: number;
   /** When a calendar last asked; null where none has. */

@@ -1,10 +1,10 @@
 import { DAY } from '$core/time/zone.ts';
-import { PORTIONS, type Appetite, type Portion as EatenPortion } from '$core/ahead/appetite.ts';
+import { PORTIONS, type Appetite, type PortionSize as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
 import type { Line } from '$core/ahead/lines.ts';
 import type { GroundPart } from '$core/ahead/ground.ts';
-import type { Glut, Portion } from '$core/ahead/glut.ts';
-import type { Stretch, Wish } from '$core/ahead/mends.ts';
+import type { Glut, SpreadPart } from '$core/ahead/glut.ts';
+import type { DayStretch, Wish } from '$core/ahead/mends.ts';
 import type { Effect, Offer } from '$core/ahead/offers.ts';
 import type { Over } from '$core/ahead/uses.ts';
 import type { Shortage } from '$core/ahead/room.ts';
@@ -52,7 +52,7 @@ export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>):
   `That is about ${greensMass(eachG, units)} a day for each person. A handful is ${greensMass(PORTIONS.handful, units)} and a salad ${greensMass(PORTIONS.salad, units)}. Check the figures, or save them as they are.`;
 
 /** Several containers begun in turn: “Start 2 now, 2 on Sunday and 2 on Wed 3 Dec”. */
-export function spreadWords(portions: readonly Portion[], now: number, locale: Locale): string {
+export function spreadWords(portions: readonly SpreadPart[], now: number, locale: Locale): string {
   const said = portions.map(({ days, count }) => {
     const day = dayWords(now + days * DAY, now, locale);
     return `${count} ${days === 0 ? 'now' : days === 1 ? day : `on ${day}`}`;
@@ -75,14 +75,14 @@ export const dayNames =
   (day) =>
     shortDate(moments[Math.min(Math.max(day, 0), moments.length - 1)]!, locale);
 
-const span = ({ from, until }: Pick<Stretch, 'from' | 'until'>, name: DayName): string =>
+const span = ({ from, until }: Pick<DayStretch, 'from' | 'until'>, name: DayName): string =>
   from === until ? name(from) : `${name(from)} to ${name(until)}`;
 
 /** Too little on some days, in a sentence. */
-export const gapWords = (gap: Stretch, name: DayName, { units }: Locale): string =>
+export const gapWords = (gap: DayStretch, name: DayName, { units }: Locale): string =>
   `Too little ${gap.from === gap.until ? 'on' : 'from'} ${span(gap, name)}: about ${greensMass(gap.g, units)} short.`;
 
-export const glutAheadWords = (glut: Stretch, name: DayName, { units }: Locale): string =>
+export const glutAheadWords = (glut: DayStretch, name: DayName, { units }: Locale): string =>
   `Too much by ${name(glut.until)}: about ${greensMass(glut.g, units)} would be past ${glut.from === glut.until ? 'its days then' : `their days from ${name(glut.from)} on`}.`;
 
 /** What is short for a sowing that is being planned, and when there is enough. */

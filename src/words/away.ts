@@ -1,10 +1,10 @@
 import type { ShownAwayTray } from '$contract/away.ts';
-import type { Verdict } from '$core/away/plan.ts';
+import type { AwayVerdict } from '$core/away/plan.ts';
 import { aboutGreens, mass } from '$core/units/format.ts';
 import { dayWords, type Locale } from './time.ts';
 
 /** What each verdict is called as a heading, in the order of what is to be done. */
-export const VERDICT_WORDS: Record<Verdict, string> = {
+export const VERDICT_WORDS: Record<AwayVerdict, string> = {
   cut: 'Cut before you go',
   cool: 'Move to the cool before you go',
   'put-off': 'Begin when you are back',

@@ -1,6 +1,6 @@
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
 import { readyCue } from '$core/harvest/ready.ts';
-import { unitOf, unitTaken } from '$core/pantry/item.ts';
+import { unitOfPacking, unitTaken } from '$core/pantry/item.ts';
 import { amountWords, CLEANING_DONE, packedWords, SPOIL_WORDS } from './pantry.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
@@ -138,7 +138,7 @@ export function eventWords(
     case 'cut':
       return `Cut ${mass(body.grossG - body.tareG, units)}${body.again ? ', to grow again' : body.last ? ', the last' : ''}${body.handling ? `; ${packedWords(body.handling.packing, body.handling.washing)}` : ''}`;
     case 'packed':
-      return `Packed anew: ${packedWords(body.packing, body.washing)}, ${amountWords(body.made, { unit: unitOf(body.packing) }, units)}`;
+      return `Packed anew: ${packedWords(body.packing, body.washing)}, ${amountWords(body.made, { unit: unitOfPacking(body.packing) }, units)}`;
     case 'taken':
       return `${body.to === 'eaten' ? 'Taken out to eat' : 'Given away'}, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}`;
     case 'thrown':

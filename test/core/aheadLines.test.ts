@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { buildProblem } from '../../src/core/ahead/build.ts';
 import { greedy } from '../../src/core/ahead/greedy.ts';
 import { standsNow } from '../../src/core/ahead/problem.ts';
-import { darkSharesOf, oversOf, usesOf, type Use } from '../../src/core/ahead/uses.ts';
+import { darkSharesOf, oversOf, usesOf, type Occupancy } from '../../src/core/ahead/uses.ts';
 import { linesOf } from '../../src/core/ahead/lines.ts';
 import type { Proposed } from '../../src/core/ahead/proposal.ts';
 import { DAY } from '../../src/core/time/zone.ts';
@@ -65,7 +65,13 @@ describe('the lines of a proposal', () => {
 });
 
 describe('how full it is', () => {
-  const use = (shares: number[]): Use => ({ kind: 'container', id: 'tray', name: 'Tray', total: 5, shares });
+  const use = (shares: number[]): Occupancy => ({
+    kind: 'container',
+    id: 'tray',
+    name: 'Tray',
+    total: 5,
+    shares
+  });
 
   it('is over where more is on the list than there is, each stretch once', () => {
     const overs = oversOf([use([0, 1, 1.5, 2, 1, 1.25]), use([1, 1.0000001, 0])]);
@@ -87,7 +93,13 @@ describe('how full it is', () => {
   });
 
   it('says which of what is planned is too much, how much there is, and what to do', () => {
-    const use: Use = { kind: 'container', id: 'tray', name: 'Tray', total: 2, shares: [1, 1.5, 1.5, 1] };
+    const use: Occupancy = {
+      kind: 'container',
+      id: 'tray',
+      name: 'Tray',
+      total: 2,
+      shares: [1, 1.5, 1.5, 1]
+    };
     const [over] = oversOf([use]);
     const name = (day: number): string => `day ${day}`;
     const rows = ['Radish', 'Pea shoots', 'Radish'].map((crop) => ({ crops: [crop], count: 1 }));

@@ -6,7 +6,7 @@ import { errsOf, NO_SLIPS, slipsOf } from '../../src/core/growth/slips.ts';
 import { NEW_HOUSEHOLD } from '../../src/core/growth/learn.ts';
 import { MARKS } from '../../src/core/growth/marks.ts';
 import { NOTHING_HEARD, type Look } from '../../src/core/growth/looks.ts';
-import { cuesOf } from '../../src/core/sowing/cues.ts';
+import { cuesTold } from '../../src/core/sowing/cues.ts';
 import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
@@ -68,7 +68,7 @@ describe('keeping it covered by choice', () => {
     const lit = [event(95, { type: 'uncovered' }), event(120, { type: 'lit' })];
     const leftOf = (...events: SowingEvent[]) => {
       const { state, path } = tray(...events);
-      return cuesOf(state, path).left;
+      return cuesTold(state, path).left;
     };
     expect(leftOf(...lit)).to.include('rooted');
     expect(leftOf(covered(46, 94), ...lit)).not.to.include('rooted');

@@ -6,7 +6,7 @@ import { YIELD_SPREAD, yieldBelief, yieldFactor, yieldMessage } from '../../src/
 import { wrongCut } from '../../src/core/harvest/check.ts';
 import { expectedAtG, heatOf, wholeYieldG } from '../../src/core/harvest/expected.ts';
 import { holdsOf } from '../../src/core/harvest/hold.ts';
-import { frontCut, piecesOf, shareOf, standingPieces } from '../../src/core/harvest/pieces.ts';
+import { frontCut, piecesOf, shareOfPieces, standingPieces } from '../../src/core/harvest/pieces.ts';
 import { lateCost } from '../../src/core/crops/late.ts';
 import { findingRecords, FINDINGS, readyCue, readyOutlook } from '../../src/core/harvest/ready.ts';
 import { yieldTaught } from '../../src/core/harvest/taught.ts';
@@ -252,7 +252,7 @@ describe('cutting piece by piece', () => {
           expect(standing.length).to.be.above(0);
           const count = 1 + ((chance.next().value as number) % standing.length);
           const picked = standing.slice(0, count);
-          const share = shareOf(setup, { cutShare, cutPieces: gone }, picked);
+          const share = shareOfPieces(setup, { cutShare, cutPieces: gone }, picked);
           expect(share).to.be.within(0.001, 1 - cutShare + 1e-9);
           cutShare += share;
           for (const piece of picked) gone.add(piece);

@@ -7,7 +7,7 @@ import { horizonFrom, dayIndex } from '../../src/core/ahead/horizon.ts';
 import { lacksOf, seedNeeds } from '../../src/core/ahead/seedList.ts';
 import {
   draftsOf,
-  type Draft,
+  type OrderDraft,
   type OrderContext,
   type Rule,
   type StandingOrder
@@ -70,7 +70,8 @@ describe('standing orders', () => {
     const at = (aim?: CutAim) =>
       draftsOf([order({ kind: 'weekdays', weekdays: [6], ...(aim ? { aim } : {}) })], around());
     const [ready, best, old] = [at(), at({ kind: 'best' }), at({ kind: 'age', days: 14 })];
-    const ageD = ({ cutAt, planned }: Draft): number => RHYTHM.zone.daysBetween(planned!.setup.sowAt, cutAt!);
+    const ageD = ({ cutAt, planned }: OrderDraft): number =>
+      RHYTHM.zone.daysBetween(planned!.setup.sowAt, cutAt!);
     for (const drafts of [ready, best, old]) {
       expect(drafts.length).to.be.above(3);
       for (const { cutAt, day } of drafts) expect(RHYTHM.zone.date(cutAt!).toString()).to.equal(day);

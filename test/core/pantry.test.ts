@@ -10,7 +10,7 @@ import { airBeforePacking } from '../../src/core/pantry/air.ts';
 import { wrongTaking } from '../../src/core/pantry/check.ts';
 import { pantryOf, type PantryItem } from '../../src/core/pantry/item.ts';
 import { keepingDays, packedDays } from '../../src/core/pantry/keeping.ts';
-import { eatFirst, isPast, pressingOf } from '../../src/core/pantry/order.ts';
+import { eatFirst, isPast, urgencyOf } from '../../src/core/pantry/order.ts';
 import { giveWords } from '../../src/words/pantry.ts';
 import { horizonFrom } from '../../src/core/ahead/horizon.ts';
 import { pantrySupply } from '../../src/core/ahead/supply.ts';
@@ -82,10 +82,10 @@ describe('keeping', () => {
       const [item] = pantryOf(moved, here).items;
       expect(here.dayNumber(item!.bestBy) - here.dayNumber(at), zone).to.equal(cropOf('radish').keepsMinD);
       expect(here.dayNumber(item!.keepsTo) - here.dayNumber(at), zone).to.equal(cropOf('radish').keepsMaxD);
-      expect(pressingOf(item!, here, at), zone).to.equal('good');
-      expect(pressingOf(item!, here, item!.bestBy - DAY), zone).to.equal('soon');
-      expect(pressingOf(item!, here, item!.keepsTo), zone).to.equal('soon');
-      expect(pressingOf(item!, here, item!.keepsTo + DAY), zone).to.equal('past');
+      expect(urgencyOf(item!, here, at), zone).to.equal('good');
+      expect(urgencyOf(item!, here, item!.bestBy - DAY), zone).to.equal('soon');
+      expect(urgencyOf(item!, here, item!.keepsTo), zone).to.equal('soon');
+      expect(urgencyOf(item!, here, item!.keepsTo + DAY), zone).to.equal('past');
     }
   });
 });

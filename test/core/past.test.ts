@@ -13,7 +13,7 @@ import {
   lessonsWith,
   type PastTaught
 } from '../../src/core/notebook/past/taught.ts';
-import { DAY_ORDERS, ordersOf, readDay, type DayOrder } from '../../src/core/time/readDay.ts';
+import { DAY_ORDERS, dayOrders, readDay, type DayOrder } from '../../src/core/time/readDay.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
 
 const ZONE = zoneOf('Europe/Madrid');
@@ -96,7 +96,7 @@ describe('a date as people write it', () => {
 
   it('is asked about only where the days of a file leave it open', () => {
     const told = (...rows: string[][]) =>
-      ordersOf(rows, { latest: Temporal.PlainDate.from('2026-11-23'), mostD: 150 });
+      dayOrders(rows, { latest: Temporal.PlainDate.from('2026-11-23'), mostD: 150 });
     expect(told(['06-01-26'])).to.deep.equal(['day-first', 'month-first', 'year-first']);
     expect(told(['5/3/2026'])).to.deep.equal(['day-first', 'month-first']);
     expect(told(['5/3/2026'], ['25/3/2026'])).to.deep.equal(['day-first']);

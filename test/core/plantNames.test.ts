@@ -11,7 +11,7 @@ import {
   type NameVerdict
 } from '../../src/core/crops/names/verdict.ts';
 import { CONFIRMATIONS, doubtWords } from '../../src/words/plantNames.ts';
-import { wordsOf } from '../../src/core/crops/names/wordsOf.ts';
+import { plantNameWords } from '../../src/core/crops/names/wordsOf.ts';
 import { NAMES, type Answer } from './names/table.ts';
 
 const answerOf = (verdict: NameVerdict): Answer =>
@@ -60,7 +60,7 @@ describe('the name of a plant', () => {
       ({ answer }) => answer === 'refused' || answer === 'warned'
     )) {
       const words = name.split(/[\s-]+/);
-      const isListed = meaningOf(wordsOf(name)) !== null;
+      const isListed = meaningOf(plantNameWords(name)) !== null;
       for (const other of [name.toUpperCase(), words.join('-'), ...(isListed ? [words.join('')] : [])])
         expect(['refused', 'warned', 'misspelled'], `${other}, ${answer}`).to.include(
           verdictOnName(other).kind
@@ -72,7 +72,7 @@ describe('the name of a plant', () => {
     fc.assert(
       fc.property(edited, fc.constantFrom('', 'purple ', 'garden '), ({ typed }, before) => {
         // What reads as an umlaut after the edit is more than one edit away.
-        fc.pre(meaningOf([typed]) === null && wordsOf(typed)[0] === typed);
+        fc.pre(meaningOf([typed]) === null && plantNameWords(typed)[0] === typed);
         expect(verdictOnName(before + typed).kind, before + typed).to.equal('misspelled');
       }),
       { numRuns: 1000 }

@@ -12,7 +12,7 @@ import {
   tellingOf,
   type Cues
 } from '../../src/core/growth/telling.ts';
-import { cuesOf } from '../../src/core/sowing/cues.ts';
+import { cuesTold } from '../../src/core/sowing/cues.ts';
 import type { Cue, SowingEvent } from '../../src/core/sowing/event.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { planned, choiceOf } from '../support/choosing.ts';
@@ -83,7 +83,7 @@ describe('how a household tells what it sees', () => {
   it('is read off a log: told, left though the tray went on, and what was not asked is neither', () => {
     const of = (events: SowingEvent[], more = {}) => {
       const { state, path } = project(home, radishTray(more), [sown(), ...events]);
-      const { told, left } = cuesOf(state, path);
+      const { told, left } = cuesTold(state, path);
       return { told, left };
     };
     expect(of([])).to.deep.equal({ told: [], left: [] });

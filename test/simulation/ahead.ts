@@ -2,7 +2,7 @@ import { buildProblem, type AheadInput } from '../../src/core/ahead/build.ts';
 import { plannedAt, type Growable } from '../../src/core/ahead/growable.ts';
 import { horizonFrom } from '../../src/core/ahead/horizon.ts';
 import { plansFor } from '../../src/core/ahead/plans.ts';
-import type { AheadProblem, Standing } from '../../src/core/ahead/problem.ts';
+import type { AheadProblem, StandingSupply } from '../../src/core/ahead/problem.ts';
 import { keepsD } from '../../src/core/ahead/supply.ts';
 import type { Forecast } from '../../src/core/growth/forecast.ts';
 import { DAY, type Millis } from '../../src/core/time/zone.ts';
@@ -194,7 +194,7 @@ function planned(home: Home, trays: readonly Tray[], now: Millis): string[] {
   const factor = learnedFactor(trays, now);
   const pace = learnedPace(trays, now);
   const live = trays.filter(({ leftG, goneAt }) => leftG > 0 && goneAt > now);
-  const standing = live.map((tray): Standing => {
+  const standing = live.map((tray): StandingSupply => {
     const crop = problem.crops.findIndex(({ key }) => key === tray.crop);
     const isOpen = tray.opensAt <= now;
     // By the household's own pace, and it is seen that it has not opened yet.

@@ -8,7 +8,7 @@ import { DAY } from '../../src/core/time/zone.ts';
 import { thirstOf } from '../../src/core/water/message.ts';
 import type { MarkForecast } from '../../src/core/growth/forecastMark.ts';
 import { messageOf, reliableOf } from '../../src/core/growth/learned.ts';
-import { cuesOf } from '../../src/core/sowing/cues.ts';
+import { cuesTold } from '../../src/core/sowing/cues.ts';
 import { chanceFrom, type Chance } from '../../src/server/demo/chance.ts';
 import { radishTray } from '../support/household.ts';
 import { hiddenHousehold, START, type HiddenHousehold } from './household.ts';
@@ -114,7 +114,7 @@ export function growInTurn(household: HiddenHousehold, crop: Crop, chance: Chanc
       cropKey: crop.key,
       message: pace,
       reliable: reliableOf(projected),
-      cues: cuesOf(projected.state, projected.path)
+      cues: cuesTold(projected.state, projected.path)
     });
     if (thirst) thirsts.push({ sowingId: setup.id, message: thirst });
     sowAt = tray.endedAt + APART_D * DAY;

@@ -10,7 +10,7 @@ import { calculate } from '../../src/core/calculators/calculator.ts';
 import { findCalculator, CALCULATORS } from '../../src/core/calculators/registry.ts';
 import type { StepBody } from '../../src/core/steps/step.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
-import { readQuantity, showQuantity, unitOf } from '../../src/ui/calculators/quantities.ts';
+import { readQuantity, showQuantity, shownUnit } from '../../src/ui/calculators/quantities.ts';
 import { workingOf } from '../../src/ui/calculators/working.ts';
 import { answerWords, QUESTION_WORDS } from '../../src/words/methods.ts';
 import type { StepOn } from '../../src/words/steps/amounts.ts';
@@ -68,7 +68,7 @@ describe('quantities of a calculator', () => {
         const { values } = calculate(calculator, context, {}, []);
         for (const { key, kind } of calculator.quantities(context)) {
           const shown = showQuantity(values[key]!, kind, units);
-          const back = value(`${shown} ${unitOf(kind, units)}`, kind, units);
+          const back = value(`${shown} ${shownUnit(kind, units)}`, kind, units);
           expect(back, `${calculator.key}.${key} ${shown}`).to.be.closeTo(values[key]!, values[key]! * 0.006);
         }
       }

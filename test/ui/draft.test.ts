@@ -4,7 +4,7 @@ import { stepsOf } from '../../src/core/steps/compile.ts';
 import type { LotStock } from '../../src/core/supplies/seed/lot.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { workOut, type Draft, type DraftPart } from '../../src/ui/sow/draft.ts';
-import { grainsOf, standOf } from '../../src/ui/tray/stems.ts';
+import { grainsOf, stemPaths } from '../../src/ui/tray/stems.ts';
 import { wobbleFrom } from '../../src/ui/tray/wobble.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { cropPicture } from '../../src/core/picture/cropPicture.ts';
@@ -175,14 +175,14 @@ describe('a draft of a sowing', () => {
 describe('the drawn stand', () => {
   it('is the same for a tray each time, and another for another', () => {
     const picture = cropPicture(cropOf('radish'));
-    expect(standOf(picture, 14)).to.deep.equal(standOf(picture, 14));
-    expect(standOf({ ...picture, seed: 'another' }, 14)).not.to.deep.equal(standOf(picture, 14));
+    expect(stemPaths(picture, 14)).to.deep.equal(stemPaths(picture, 14));
+    expect(stemPaths({ ...picture, seed: 'another' }, 14)).not.to.deep.equal(stemPaths(picture, 14));
   });
 
   it('draws every crop with sound path data, within its width and height', () => {
     for (const crop of CROPS) {
       const picture = cropPicture(crop);
-      const { stems, leaves } = standOf(picture, 14);
+      const { stems, leaves } = stemPaths(picture, 14);
       expect(stems + leaves, crop.key).to.match(/^[MQqLlCcVvHhzZ\d\s.-]+$/);
       const starts = [...(stems + leaves).matchAll(/M(-?\d+) (-?\d+)/g)].map(([, x, y]) => [
         Number(x),
@@ -198,10 +198,10 @@ describe('the drawn stand', () => {
 
   it('leaves stubs where it was cut', () => {
     const picture = { ...cropPicture(cropOf('radish')), cut: [0, 0, 0, 0, 0, 1, 1, 1, 1, 1] };
-    const { stems, stubs } = standOf(picture, 14);
+    const { stems, stubs } = stemPaths(picture, 14);
     const count = (path: string) => path.split('M').length - 1;
     expect(Math.abs(count(stems) - count(stubs))).to.be.at.most(3);
-    expect(standOf({ ...picture, cut: [1] }, 14).stems).to.equal('');
+    expect(stemPaths({ ...picture, cut: [1] }, 14).stems).to.equal('');
   });
 
   it('shows seed that sprouts', () => {

@@ -1,7 +1,7 @@
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { messageOf, reliableOf } from '../../src/core/growth/learned.ts';
-import { cuesOf } from '../../src/core/sowing/cues.ts';
+import { cuesTold } from '../../src/core/sowing/cues.ts';
 import type { Place } from '../../src/core/places/place.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
 import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
@@ -87,7 +87,7 @@ export function growInTurn(
       cropKey: crop.key,
       message: pace,
       reliable: reliableOf(projected),
-      cues: cuesOf(projected.state, projected.path)
+      cues: cuesTold(projected.state, projected.path)
     });
     if (thirst) thirsts.push({ sowingId: one.setup.id, message: thirst });
     now = Math.max(one.openedAt, one.events.at(-1)!.at) + APART_D * DAY;

@@ -42,7 +42,7 @@ const say = {
 };
 
 /** The crops of one sowing. */
-export const parts = () =>
+export const partsSchema = () =>
   yup
     .array()
     .of(
@@ -58,7 +58,7 @@ export const parts = () =>
     .min(1, say.crop)
     .max(MOST_PARTS, 'At most six crops in one blend.');
 
-export const shareOf = () =>
+export const shareOfSchema = () =>
   yup
     .string()
     .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')
@@ -73,8 +73,8 @@ export const choiceSchema = yup.object({
     .string()
     .oneOf(['one', 'halves', 'blended'] as const, 'Choose how the crops share the container.')
     .required('Choose how the crops share the container.'),
-  parts: parts(),
-  shareOf: shareOf(),
+  parts: partsSchema(),
+  shareOf: shareOfSchema(),
   staggered: yup.boolean().default(false),
   container: containerSchema,
   count: number(say.count).required(say.count),

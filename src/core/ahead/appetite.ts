@@ -25,7 +25,7 @@ export interface Taste {
 
 /** Amounts for one touch, g: a household of one says what they eat without a scale (starting figures). */
 export const PORTIONS = { pinch: 5, handful: 20, salad: 60 } as const;
-export type Portion = keyof typeof PORTIONS;
+export type PortionSize = keyof typeof PORTIONS;
 
 /** What a household eats on a usual day, g. */
 export interface Appetite {

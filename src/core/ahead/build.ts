@@ -20,7 +20,7 @@ import {
 } from './growable.ts';
 import { appetiteOn, fondness, nobodyEats, usualAppetiteG, type Eater, type Taste } from './appetite.ts';
 import { dayIndex, dayOf, isAwayOn, type Horizon } from './horizon.ts';
-import type { AheadCrop, AheadProblem, Standing, Start } from './problem.ts';
+import type { AheadCrop, AheadProblem, StandingSupply, Start } from './problem.ts';
 import { Resources } from './resources.ts';
 import { pantrySupply, supplyOf, type Supply } from './supply.ts';
 import { hasWish, type Variety } from './variety.ts';
@@ -81,7 +81,7 @@ export function buildProblem(input: AheadInput): Built {
     if (!crops.has(key)) crops.set(key, crops.size);
     return crops.get(key)!;
   };
-  const standing: Standing[] = [];
+  const standing: StandingSupply[] = [];
   const starts: Start[] = [];
   const of: Built['starts'] = [];
   const planned: Built['planned'] = [];

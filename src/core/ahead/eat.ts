@@ -21,7 +21,7 @@ const SHORT_SHARE = 0.25;
 export const isShort = ({ missingG, appetiteG }: Pick<DayAhead, 'missingG' | 'appetiteG'>): boolean =>
   appetiteG > 0 && missingG > SHORT_SHARE * appetiteG;
 
-export interface Outcome {
+export interface PlanOutcome {
   days: DayAhead[];
   missingG: number;
   thrownG: number;
@@ -290,7 +290,7 @@ function eatUp(table: Table, held: Held): void {
 }
 
 /** How the days go with so many begun. */
-export function eat(problem: AheadProblem, counts: Counts): Outcome {
+export function eat(problem: AheadProblem, counts: Counts): PlanOutcome {
   const days: DayAhead[] = [];
   const onDay: Along['onDay'] = (day, missingG, { eaten, thrown }) => {
     const appetiteG = problem.appetiteG[day]!;
@@ -304,7 +304,7 @@ export function eat(problem: AheadProblem, counts: Counts): Outcome {
     });
   };
   const sum = eatSupply(problem, supplyWith(problem, counts), { onDay });
-  return { days, missingG: sum.missing, thrownG: sum.thrown, costG: costOf(problem, counts, sum) };
+  return { days, missingG: sum.missing, thrownG: sum.thrown, costG: planCostG(problem, counts, sum) };
 }
 
 /** What missing and thrown grams cost, g. */
@@ -312,7 +312,7 @@ export const eatingCostG = ({ missing, thrown, offShare, liked }: Eaten): number
   WEIGHTS.missing * missing + WEIGHTS.thrown * thrown + WEIGHTS.share * offShare - LIKED_G * liked;
 
 /** What a plan costs, by what comes of it, g. */
-export function costOf(
+export function planCostG(
   problem: Pick<AheadProblem, 'starts' | 'worked' | 'days' | 'crops' | 'variety'>,
   counts: Counts,
   eaten: Eaten

@@ -77,7 +77,7 @@ export function glutOf(
 }
 
 /** So many containers begun on one day, that many days from now. */
-export interface Portion {
+export interface SpreadPart {
   days: number;
   count: number;
 }
@@ -92,8 +92,8 @@ export function spreadOf(
   standing: readonly Opening[],
   appetiteGD: number,
   now: Millis
-): Portion[] | null {
-  const portions: Portion[] = [];
+): SpreadPart[] | null {
+  const portions: SpreadPart[] = [];
   const placed: Opening[] = [];
   let days = 0;
   for (let n = 0; n < count; n += 1) {

@@ -1,11 +1,11 @@
-import { eat, type Outcome } from './eat.ts';
+import { eat, type PlanOutcome } from './eat.ts';
 import { standsNow, type AheadProblem } from './problem.ts';
 import { Search } from './search.ts';
 
 /** What is to be begun, and what is expected to come of it. */
 export interface AheadPlan {
   counts: number[];
-  outcome: Outcome;
+  outcome: PlanOutcome;
 }
 
 /** Rounds of looking whether another day does better. */

@@ -29,7 +29,7 @@ import type { Growable, GrowablePart } from './growable.ts';
 import { horizonFrom } from './horizon.ts';
 import type { Moved } from './offers.ts';
 import type { Variety } from './variety.ts';
-import { layDrafts, type Draft, type Rule, type StandingOrder } from './standingOrder.ts';
+import { layDrafts, type OrderDraft, type Rule, type StandingOrder } from './standingOrder.ts';
 
 /** What an order says of each of its sowings; the rest is as usual. */
 type OrderChoice = Pick<
@@ -97,7 +97,7 @@ export interface Ahead {
   facts: HouseholdFacts;
   input: AheadInput;
   /** What standing orders lay, those that go and those that do not. */
-  drafts: Draft[];
+  drafts: OrderDraft[];
   /** Whether seed is kept count of at all. */
   countsSeed: boolean;
   moved: Moved;
@@ -110,7 +110,7 @@ export interface OrdersAhead {
   horizon: AheadInput['horizon'];
   /** Under way and planned. */
   underWay: Projected[];
-  drafts: Draft[];
+  drafts: OrderDraft[];
 }
 
 /**

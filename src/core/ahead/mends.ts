@@ -3,7 +3,7 @@ import type { AheadProblem } from './problem.ts';
 import { reworked } from './reworked.ts';
 
 /** Days in a row, first and last included, on which greens are missing or thrown. */
-export interface Stretch {
+export interface DayStretch {
   from: number;
   until: number;
   g: number;
@@ -14,8 +14,8 @@ const GLUT_G = 10;
 /** Two stretches so near are one. */
 const NEAR_D = 2;
 
-function stretches(days: readonly number[], counts: (g: number, day: number) => boolean): Stretch[] {
-  const found: Stretch[] = [];
+function stretches(days: readonly number[], counts: (g: number, day: number) => boolean): DayStretch[] {
+  const found: DayStretch[] = [];
   days.forEach((g, day) => {
     if (!counts(g, day)) return;
     const last = found.at(-1);
@@ -26,14 +26,14 @@ function stretches(days: readonly number[], counts: (g: number, day: number) => 
 }
 
 /** The stretches in which there is too little. */
-export const gapsOf = (days: readonly DayAhead[]): Stretch[] =>
+export const gapsOf = (days: readonly DayAhead[]): DayStretch[] =>
   stretches(
     days.map(({ missingG }) => missingG),
     (_g, day) => isShort(days[day]!)
   );
 
 /** The stretches in which greens would be thrown. */
-export const glutsOf = (days: readonly DayAhead[]): Stretch[] =>
+export const glutsOf = (days: readonly DayAhead[]): DayStretch[] =>
   stretches(
     days.map(({ thrownG }) => thrownG),
     (g) => g > 0

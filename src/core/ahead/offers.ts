@@ -8,9 +8,9 @@ import { footprints } from '../shelf/stack.ts';
 import type { Projected } from '../sowing/project.ts';
 import { standingOf, type Standing as Container } from '../sowing/standing.ts';
 import type { AheadInput, Built } from './build.ts';
-import { eat, type DayAhead, type Outcome } from './eat.ts';
+import { eat, type DayAhead, type PlanOutcome } from './eat.ts';
 import { dayIndex } from './horizon.ts';
-import { gapsOf, glutsOf, type Stretch } from './mends.ts';
+import { gapsOf, glutsOf, type DayStretch } from './mends.ts';
 import { fits, leftOf, standsNow, type AheadProblem, type Use } from './problem.ts';
 import { proposalOf, type Proposed } from './proposal.ts';
 import { frontCm } from './room.ts';
@@ -35,7 +35,7 @@ export type Offer = Effect &
   );
 
 /** A gap or a glut in what stands, with what mends it, the smallest change first. */
-export interface Mending extends Stretch {
+export interface Mending extends DayStretch {
   of: 'gap' | 'glut';
   offers: Offer[];
 }
@@ -59,7 +59,7 @@ interface Ground {
   built: Built;
   input: AheadInput;
   counts: number[];
-  before: Outcome;
+  before: PlanOutcome;
   left: readonly Float64Array[];
 }
 
@@ -76,7 +76,7 @@ export function mendingsOf(built: Built, input: AheadInput, moved: Moved): Mendi
   ].sort((a, b) => a.from - b.from);
 }
 
-const sumIn = (days: readonly DayAhead[], { from, until }: Stretch, of: 'missingG' | 'thrownG'): number =>
+const sumIn = (days: readonly DayAhead[], { from, until }: DayStretch, of: 'missingG' | 'thrownG'): number =>
   days.slice(from, until + 1).reduce((sum, day) => sum + day[of], 0);
 
 /**
@@ -84,10 +84,10 @@ const sumIn = (days: readonly DayAhead[], { from, until }: Stretch, of: 'missing
  * more than it mends.
  */
 function effectOn(
-  stretch: Stretch,
+  stretch: DayStretch,
   of: 'missingG' | 'thrownG',
   { before }: Pick<Ground, 'before'>,
-  after: Outcome
+  after: PlanOutcome
 ): Effect | null {
   const effect = { missingG: before.missingG - after.missingG, thrownG: before.thrownG - after.thrownG };
   const here = sumIn(before.days, stretch, of);
@@ -96,7 +96,7 @@ function effectOn(
   return isMend && after.costG < before.costG ? effect : null;
 }
 
-function forGap(gap: Stretch, ground: Ground): Offer[] {
+function forGap(gap: DayStretch, ground: Ground): Offer[] {
   const { built, input, counts } = ground;
   const offers = [...moves(gap, 'missingG', ground), ...cutsEarly(gap, ground)];
   for (const { index, effect } of startsFor(gap, ground)) {
@@ -107,7 +107,7 @@ function forGap(gap: Stretch, ground: Ground): Offer[] {
   return offers;
 }
 
-function forGlut(glut: Stretch, ground: Ground, moved: Moved): Offer[] {
+function forGlut(glut: DayStretch, ground: Ground, moved: Moved): Offer[] {
   const { built, before } = ground;
   const offers = [...held(glut, ground, moved), ...moves(glut, 'thrownG', ground)];
   // What is too much can be given while it is good.
@@ -125,7 +125,7 @@ function forGlut(glut: Stretch, ground: Ground, moved: Moved): Offer[] {
 }
 
 /** Of the crops of which one start more mends most of a gap by all that is weighed, that start. */
-function startsFor(gap: Stretch, ground: Ground): { index: number; effect: Effect }[] {
+function startsFor(gap: DayStretch, ground: Ground): { index: number; effect: Effect }[] {
   const { built, counts, before, left } = ground;
   const best = new Map<number, { index: number; effect: Effect; costG: number }>();
   built.problem.starts.forEach((start, index) => {
@@ -141,7 +141,7 @@ function startsFor(gap: Stretch, ground: Ground): { index: number; effect: Effec
 }
 
 /** Each planned sowing begun a little sooner (for a gap) or later (for a glut), by the fewest days that mend most. */
-function moves(stretch: Stretch, of: 'missingG' | 'thrownG', ground: Ground): Offer[] {
+function moves(stretch: DayStretch, of: 'missingG' | 'thrownG', ground: Ground): Offer[] {
   const { built, counts, left } = ground;
   const { problem, planned, works } = built;
   const way = of === 'missingG' ? -1 : 1;
@@ -194,11 +194,11 @@ const eatWith = (
   problem: AheadProblem,
   counts: readonly number[],
   others: ReadonlyMap<number, Pick<Supply, 'opened' | 'gone'>>
-): Outcome =>
+): PlanOutcome =>
   eat({ ...problem, standing: problem.standing.map((one, at) => ({ ...one, ...others.get(at) })) }, counts);
 
 /** Trays whose stems are even already and whose window opens after the gap begins. */
-function cutsEarly(gap: Stretch, ground: Ground): Offer[] {
+function cutsEarly(gap: DayStretch, ground: Ground): Offer[] {
   const { built, input, counts } = ground;
   const at = input.horizon.supperAt[gap.from]!;
   return built.standing.flatMap((sowing, index): Offer[] => {
@@ -227,7 +227,7 @@ function cutsEarly(gap: Stretch, ground: Ground): Offer[] {
 }
 
 /** Trays that would close later somewhere cooler where there is room for them, of each the place that helps most. */
-function held(glut: Stretch, ground: Ground, moved: Moved): Offer[] {
+function held(glut: DayStretch, ground: Ground, moved: Moved): Offer[] {
   const { built, input, counts } = ground;
   const { horizon, context, places } = input;
   const sown = built.standing.filter((one) => one !== null && one.state.sownAt !== null) as Projected[];

@@ -3,12 +3,12 @@ import type { Candidate } from '../reminders/candidate.ts';
 import type { OnOrder } from '../reminders/reminder.ts';
 import { roundAt, type Rhythm } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
-import type { Draft } from './standingOrder.ts';
+import type { OrderDraft } from './standingOrder.ts';
 
 /** What drafts say of themselves, those that can be begun. */
-export const onOrderOf = (drafts: readonly Draft[]): OnOrder[] => drafts.flatMap(onOrder);
+export const onOrderOf = (drafts: readonly OrderDraft[]): OnOrder[] => drafts.flatMap(onOrder);
 
-function onOrder({ orderId, day, planned, beginsAt }: Draft): OnOrder[] {
+function onOrder({ orderId, day, planned, beginsAt }: OrderDraft): OnOrder[] {
   if (!planned || beginsAt === null) return [];
   const { crop, place } = planned.projected;
   const { container, count, sowAt } = planned.setup;

@@ -66,7 +66,7 @@ export interface AheadCrop {
 }
 
 /** What stands, as it is expected to go, g. */
-export interface Standing {
+export interface StandingSupply {
   crop: number;
   /** All that it gives, sooner or later. */
   yieldG: number;
@@ -80,7 +80,7 @@ export interface AheadProblem {
   appetiteG: readonly number[];
   crops: readonly AheadCrop[];
   /** What stays as it is: under way, kept, locked; by the index of its crop. */
-  standing: readonly Standing[];
+  standing: readonly StandingSupply[];
   starts: readonly Start[];
   resources: readonly Resource[];
   /** Days on which somebody works anyway. */
@@ -137,12 +137,12 @@ const NEARLY = 1e-6;
 export function leftOf({ resources, starts }: AheadProblem, counts: Counts): Float64Array[] {
   const left = resources.map(({ free }) => Float64Array.from(free));
   starts.forEach(({ uses }, index) => {
-    for (const use of counts[index]! > 0 ? uses : []) take(left, use, counts[index]!);
+    for (const use of counts[index]! > 0 ? uses : []) takeStart(left, use, counts[index]!);
   });
   return left;
 }
 
-export function take(
+export function takeStart(
   left: readonly Float64Array[],
   { resource, from, until, amount }: Use,
   times: number

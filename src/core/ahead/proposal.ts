@@ -5,7 +5,7 @@ import { partSeeds, plannedAt, type PartSeed } from './growable.ts';
 import type { AheadPlan } from './greedy.ts';
 import { rowsOf, type Row } from './rows.ts';
 import { supplyOf, type Supply } from './supply.ts';
-import { usesOf, type Use } from './uses.ts';
+import { usesOf, type Occupancy } from './uses.ts';
 
 /** What is begun, where, and where it is carried to light: null where it stays. */
 export interface Begun {
@@ -31,7 +31,7 @@ export interface Proposed extends Change {
 export interface Proposal {
   changes: Proposed[];
   days: DayAhead[];
-  uses: Use[];
+  uses: Occupancy[];
   missingG: number;
   thrownG: number;
 }

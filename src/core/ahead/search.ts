@@ -1,5 +1,5 @@
 import {
-  costOf,
+  planCostG,
   eatingCostG,
   eatSupply,
   runsOf,
@@ -16,7 +16,7 @@ import {
   leftOf,
   standsNow,
   supplyWith,
-  take,
+  takeStart,
   WEIGHTS,
   type AheadProblem,
   type Grams,
@@ -149,7 +149,7 @@ export class Search {
 
   /** What the plan costs in all, g. */
   get costG(): number {
-    return costOf(this.problem, this.counts, this.eaten);
+    return planCostG(this.problem, this.counts, this.eaten);
   }
 
   /** What a start costs to begin, or saves to leave out: change, seed, days of work that it alone makes, and a row that it makes too long. */
@@ -168,7 +168,7 @@ export class Search {
     const start = this.problem.starts[index]!;
     this.counts[index]! += times;
     addTo(this.supply[start.crop]!, start, times);
-    for (const use of start.uses) take(this.left, use, times);
+    for (const use of start.uses) takeStart(this.left, use, times);
     for (const day of start.workDays) this.works[day]! += times;
     this.runs?.put(start.crop, start.day, times);
   }

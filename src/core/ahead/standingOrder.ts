@@ -43,7 +43,7 @@ export interface StandingOrder {
 export type WhyMoved = 'away' | 'container' | 'too-near';
 
 /** A sowing that an order lays into the future: real once it is begun. */
-export interface Draft {
+export interface OrderDraft {
   orderId: string;
   /** The day that its rule says, `YYYY-MM-DD`: what it is known by. */
   day: string;
@@ -74,7 +74,7 @@ const DAYS_OF_WEEK = 7;
  * The sowings that standing orders lay into the days ahead, first the order that is older: each waits for a container that is
  * free and for somebody at home, and says so.
  */
-export function draftsOf(orders: readonly StandingOrder[], around: OrderContext): Draft[] {
+export function draftsOf(orders: readonly StandingOrder[], around: OrderContext): OrderDraft[] {
   return finished(layDrafts(orders, around));
 }
 
@@ -82,10 +82,10 @@ export function draftsOf(orders: readonly StandingOrder[], around: OrderContext)
 export function* layDrafts(
   orders: readonly StandingOrder[],
   around: OrderContext
-): Generator<void, Draft[], void> {
+): Generator<void, OrderDraft[], void> {
   const laid = { ...around, days: daysLaid(orders, around.horizon.days) };
   const taken = new Taken(around);
-  const drafts: Draft[] = [];
+  const drafts: OrderDraft[] = [];
   for (const order of orders) {
     drafts.push(...layOut(order, laid, taken));
     yield;
@@ -106,23 +106,23 @@ function daysLaid(orders: readonly StandingOrder[], days: number): number {
 }
 
 /** When a draft is begun, or was to be. */
-const standsAt = ({ beginsAt, day }: Draft): Millis => beginsAt ?? Date.parse(day);
+const standsAt = ({ beginsAt, day }: OrderDraft): Millis => beginsAt ?? Date.parse(day);
 
 /** What orders are laid against, and for how many days. */
 type Laying = OrderContext & { days: number };
 
-function layOut(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
+function layOut(order: StandingOrder, around: Laying, taken: Taken): OrderDraft[] {
   const { rule } = order;
   if (rule.kind === 'every') return everyDays(order, rule.days, around, taken);
   if (rule.kind === 'weekdays') return forWeekdays(order, rule, around, taken);
   return keptGoing(order, around, taken);
 }
 
-function everyDays(order: StandingOrder, days: number, around: Laying, taken: Taken): Draft[] {
+function everyDays(order: StandingOrder, days: number, around: Laying, taken: Taken): OrderDraft[] {
   const { horizon } = around;
   const from = horizon.first.until(Temporal.PlainDate.from(order.fromDay), { largestUnit: 'days' }).days;
   const step = Math.max(1, Math.round(days));
-  const drafts: Draft[] = [];
+  const drafts: OrderDraft[] = [];
   // What was missed before today is made up for today.
   const first = from >= 0 ? from : from + Math.floor(-from / step) * step;
   for (let due = first; due < around.days; due += step) {
@@ -134,7 +134,13 @@ function everyDays(order: StandingOrder, days: number, around: Laying, taken: Ta
 }
 
 /** Laid on a day, or on the first after it that goes. */
-function laid(order: StandingOrder, day: string, due: number, around: OrderContext, taken: Taken): Draft {
+function laid(
+  order: StandingOrder,
+  day: string,
+  due: number,
+  around: OrderContext,
+  taken: Taken
+): OrderDraft {
   const { horizon, context } = around;
   let moved: WhyMoved | null = null;
   for (let at = due; at < Math.min(horizon.days, due + MOST_WAIT_D); at += 1) {
@@ -158,9 +164,9 @@ function forWeekdays(
   { weekdays, aim = READY }: Extract<Rule, { kind: 'weekdays' }>,
   around: Laying,
   taken: Taken
-): Draft[] {
+): OrderDraft[] {
   const { horizon, context } = around;
-  const drafts: Draft[] = [];
+  const drafts: OrderDraft[] = [];
   for (let due = 0; due < around.days; due += 1) {
     const date = dayOf(horizon, due);
     const day = date.toString();
@@ -201,12 +207,12 @@ function forWeekdays(
 }
 
 /** The next is begun so that it opens, in the middle of what is expected, as the one before closes: a tray is cut from all along. */
-function keptGoing(order: StandingOrder, around: Laying, taken: Taken): Draft[] {
+function keptGoing(order: StandingOrder, around: Laying, taken: Taken): OrderDraft[] {
   const { horizon, context, sowings } = around;
   const mine = sowings.filter(({ crop }) => crop.key === order.growable.crop.key);
   let overAt = Math.max(context.now, ...mine.map(closesAt).filter(Number.isFinite));
   let goesOn = mine.length > 0;
-  const drafts: Draft[] = [];
+  const drafts: OrderDraft[] = [];
   const from = Math.max(
     0,
     horizon.first.until(Temporal.PlainDate.from(order.fromDay), { largestUnit: 'days' }).days

@@ -5,7 +5,7 @@ import type { Row } from './rows.ts';
 import { leftOf, type AheadProblem, type Counts } from './problem.ts';
 
 /** How full a place's board is, how much of its rating is taken, or how many of a kind of container, day by day. */
-export interface Use {
+export interface Occupancy {
   kind: 'board' | 'load' | 'container';
   /** Of the place, or of the size. */
   id: string;
@@ -17,9 +17,9 @@ export interface Use {
 }
 
 /** How full boards and containers are, and how laden, with so many begun. */
-export function usesOf(problem: AheadProblem, counts: Counts): Use[] {
+export function usesOf(problem: AheadProblem, counts: Counts): Occupancy[] {
   const left = leftOf(problem, counts);
-  return problem.resources.flatMap(({ kind, id, name, total }, at): Use[] =>
+  return problem.resources.flatMap(({ kind, id, name, total }, at): Occupancy[] =>
     kind === 'seed' || total <= 0
       ? []
       : [
@@ -36,7 +36,7 @@ export function usesOf(problem: AheadProblem, counts: Counts): Use[] {
 
 /** Of a place's board, the share that is taken by what stands there in the dark yet, day by day. */
 export function darkSharesOf(
-  { id, total }: Pick<Use, 'id' | 'total'>,
+  { id, total }: Pick<Occupancy, 'id' | 'total'>,
   rows: readonly Pick<Row, 'placeId' | 'frontCm' | 'sownAt' | 'litAt' | 'lastCutAt'>[],
   horizon: Horizon,
   rhythm: Rhythm
@@ -54,7 +54,7 @@ export function darkSharesOf(
 
 /** Days, the first and the last included, for which more is on the list than there is. */
 export interface Over {
-  use: Use;
+  use: Occupancy;
   from: number;
   until: number;
 }
@@ -63,7 +63,7 @@ export interface Over {
 const EXACT = 0.001;
 
 /** Where more is on the list than there is of board or containers, each stretch once. */
-export const oversOf = (uses: readonly Use[]): Over[] =>
+export const oversOf = (uses: readonly Occupancy[]): Over[] =>
   uses.flatMap((use) => {
     const overs: Over[] = [];
     use.shares.forEach((share, day) => {

@@ -24,12 +24,12 @@ import type { Absence } from './period.ts';
  * - `cut`: its window closes meanwhile, or nobody waters it: cut it before
  * - `put-off`: it would begin, or have to be seen to, while nobody is there: begin it afterwards
  */
-export type Verdict = 'lasts' | 'sitter' | 'cool' | 'cut' | 'put-off';
+export type AwayVerdict = 'lasts' | 'sitter' | 'cool' | 'cut' | 'put-off';
 
 /** One container through an absence. */
 export interface Outlasting {
   standing: Standing;
-  verdict: Verdict;
+  verdict: AwayVerdict;
   /** When seedlings begin to hang if nobody gives water; null for not meanwhile. */
   driesAt: Millis | null;
   /** When its window closes, where that is meanwhile. */
@@ -174,7 +174,7 @@ function verdictOf(
     coolPlace,
     visits
   }: { from: Millis; backAt: Millis; later: boolean } & Omit<Outlasting, 'standing' | 'verdict' | 'lostG'>
-): Verdict {
+): AwayVerdict {
   if (sowings.some(({ state, soak }) => state.stage === 'prepare' && beginsAt(soak) < backAt))
     return 'put-off';
   if (sowings.every(({ state }) => state.stage === 'prepare')) return 'lasts';

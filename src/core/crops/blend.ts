@@ -23,7 +23,7 @@ export const blendKey = (cropKeys: readonly string[]): string => cropKeys.join(J
 const JOIN = '+';
 
 /** A crop and the share of the area it takes in a mix. */
-export interface Portion {
+export interface BlendPortion {
   crop: Crop;
   areaShare: number;
 }
@@ -33,7 +33,7 @@ export interface Portion {
  * is ready for light with its slowest part.
  * @param portions at least one; shares make 1
  */
-export function blend(portions: readonly Portion[]): Crop {
+export function blend(portions: readonly BlendPortion[]): Crop {
   const crops = portions.map(({ crop }) => crop);
   const shares = portions.map(({ areaShare }) => areaShare);
   const [first] = crops;

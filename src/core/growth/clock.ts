@@ -1,7 +1,7 @@
 import { DAY, type Millis } from '../time/zone.ts';
 
 /** A stretch of time in which the crop's clock runs at one rate, in optimum days a day. */
-export interface Stretch {
+export interface RateStretch {
   from: Millis;
   rate: number;
 }
@@ -18,7 +18,7 @@ export class Clock {
    * @param head optimum days at sowing: negative for a sowing that starts late
    */
   constructor(
-    private readonly stretches: readonly Stretch[],
+    private readonly stretches: readonly RateStretch[],
     head = 0
   ) {
     let tau = head;

@@ -1,4 +1,4 @@
-import { Clock, type Stretch } from './clock.ts';
+import { Clock, type RateStretch } from './clock.ts';
 import { warmthEdges } from '../places/air/airAt.ts';
 import { warmthRates } from '../places/air/rates.ts';
 import { lightResponses, type Place } from '../places/place.ts';
@@ -21,7 +21,7 @@ import {
   type Lighting,
   type PaceClock,
   type Sources,
-  type Way
+  type PaceWay
 } from './paceClocks.ts';
 import { PaceGrid, type Reached, type OnGrid } from './paceGrid.ts';
 import { SPREAD } from './spread.ts';
@@ -203,7 +203,7 @@ function messageOf(
   input: ForecastInput,
   said: Said,
   sources: Sources,
-  wayOf: (pace: number, late: number) => Way
+  wayOf: (pace: number, late: number) => PaceWay
 ): Gaussian | null {
   if (said.size === 0) return null;
   const { crop } = input;
@@ -255,7 +255,7 @@ const priorSd = (sd: number, table: Record<Mark, number>, mark: Mark): number =>
 /** Whether a cue was offered at a moment, by what was believed before anything was seen. */
 function isOffered(
   prior: Prior,
-  wayOf: (pace: number, late: number) => Way,
+  wayOf: (pace: number, late: number) => PaceWay,
   sources: Sources,
   table: Record<Mark, number>
 ): (mark: Mark, at: Millis) => boolean {
@@ -391,8 +391,8 @@ function clocksOf(input: ForecastInput, stays: readonly Stay[]): Clocks {
     light: lightResponses(place, input.latitudeDeg)
   }));
   let stay = 0;
-  const warm: Stretch[] = [];
-  const lit: Stretch[] = [];
+  const warm: RateStretch[] = [];
+  const lit: RateStretch[] = [];
   for (const from of [...edges].sort((a, b) => a - b)) {
     while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
     const { warmth, light } = here[stay]!;

@@ -47,7 +47,7 @@ export interface Sources extends Clocks {
  * then warmth and light, slowly while it is left in the dark, and from the opening on warmth alone again: what is ripe ages
  * wherever it is carried (docs/model.md, 3).
  */
-export interface Way {
+export interface PaceWay {
   /** Dark to the end: warmth alone all the way. */
   inDark: boolean;
   /** From here on it stands where it is carried to; Infinity where it stays. */
@@ -69,7 +69,7 @@ export interface Way {
 }
 
 /** By warmth alone, all the way. */
-export const WARM: Way = {
+export const WARM: PaceWay = {
   inDark: true,
   carriedAt: Infinity,
   ahead: 0,
@@ -114,7 +114,7 @@ export function waysOf(
   crop: Crop,
   sources: Sources,
   lighting: Lighting
-): (pace: number, late: number) => Way {
+): (pace: number, late: number) => PaceWay {
   const table = tableOptimumDays(crop);
   const inDark = lighting.lightFrom === null && lighting.litAt === null;
   const { warm: here, then } = sources;
@@ -177,7 +177,7 @@ export function shownAt({ warm, lit, then }: Sources, at: Millis): Shown {
 }
 
 /** Optimum days at a moment, on one way. */
-export function tauOn(way: Way, at: Millis, { here, there, lit }: Shown): number {
+export function tauOn(way: PaceWay, at: Millis, { here, there, lit }: Shown): number {
   const warm = at <= way.carriedAt ? here : there + way.ahead;
   if (way.inDark || at <= way.readyAt) return warm;
   if (at > way.openAt) return way.openTau + warm - way.warmOpen;
@@ -194,7 +194,7 @@ export interface PaceClock {
   when(tau: number): Millis;
 }
 
-export function clockOn(way: Way, sources: Sources): PaceClock {
+export function clockOn(way: PaceWay, sources: Sources): PaceClock {
   const { warm: there, lit } = sources.then ?? sources;
   const warm = new Warmth(sources.warm, there, way.carriedAt);
   return {

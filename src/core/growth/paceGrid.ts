@@ -4,7 +4,7 @@ import { meanLate } from './germination.ts';
 import type { Interval } from './looks.ts';
 import { LOOKED_SD, STAGE_SD, type Prior } from './pace.ts';
 import type { Mark } from './marks.ts';
-import { shownAt, tauOn, WARM, type Sources, type Way } from './paceClocks.ts';
+import { shownAt, tauOn, WARM, type Sources, type PaceWay } from './paceClocks.ts';
 
 /** Weights under this share of all are not reckoned with. */
 const NEGLIGIBLE = 1e-7;
@@ -30,8 +30,8 @@ export interface Reached {
  */
 export class PaceGrid {
   private readonly late: Float64Array;
-  private ways: readonly Way[] | null = null;
-  private warmWays: readonly Way[] | null = null;
+  private ways: readonly PaceWay[] | null = null;
+  private warmWays: readonly PaceWay[] | null = null;
 
   /**
    * @param wayOf the way of a pace whose germination adds such a share to the time to `rooted`
@@ -41,7 +41,7 @@ export class PaceGrid {
     readonly prior: Prior,
     private readonly table: Readonly<Record<Mark, number>>,
     private readonly sources: Sources,
-    private readonly wayOf: (pace: number, late: number) => Way,
+    private readonly wayOf: (pace: number, late: number) => PaceWay,
     weights: Float64Array = prior.weights
   ) {
     const { paces, germination } = prior;
@@ -57,12 +57,12 @@ export class PaceGrid {
     return new PaceGrid(this.prior, this.table, this.sources, this.wayOf, weights);
   }
 
-  private allWays(): readonly Way[] {
+  private allWays(): readonly PaceWay[] {
     return (this.ways ??= Array.from(this.prior.paces, (pace, index) => this.wayOf(pace, this.late[index]!)));
   }
 
   /** Light has no part in what comes before it: those marks go by warmth alone, however early it came. */
-  private waysFor(mark: Mark): readonly Way[] {
+  private waysFor(mark: Mark): readonly PaceWay[] {
     if (mark !== 'rooted' && mark !== 'lightReady') return this.allWays();
     return (this.warmWays ??=
       this.sources.then === null
@@ -118,7 +118,7 @@ export class PaceGrid {
     const ways = this.waysFor(mark);
     const needs = this.needs(mark);
     const nodes = needs.length;
-    const counted: Way[] = [];
+    const counted: PaceWay[] = [];
     const [share, middle, narrow] = [0, 0, 0].map(() => new Float64Array(paces.length)) as [
       Float64Array,
       Float64Array,

@@ -34,7 +34,7 @@ export function standingPieces(
 }
 
 /** The share of a sowing that some of its pieces are: all the rest where those are all that stand. */
-export function shareOf(
+export function shareOfPieces(
   setup: SowingSetup,
   state: { cutShare: number; cutPieces: ReadonlySet<number> },
   pieces: readonly number[]

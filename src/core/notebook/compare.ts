@@ -37,7 +37,7 @@ export interface Against {
 }
 
 /** One of two ways that were set against each other. */
-export interface Way {
+export interface ComparedWay {
   stories: StoryFacts[];
   lost: number;
 }
@@ -51,7 +51,7 @@ export type Verdict =
   | { kind: 'crops' }
   | {
       kind: 'two';
-      ways: readonly [Way, Way];
+      ways: readonly [ComparedWay, ComparedWay];
       /** What differs between them: of several, nobody can say which it was. */
       differs: Chosen[];
       /** Of the second over the first: grams to an area, and days to the opening. Null where one of them has none. */
@@ -101,7 +101,7 @@ export function verdictOf(stories: readonly StoryFacts[]): Verdict {
   };
 }
 
-const wayOf = (stories: StoryFacts[]): Way => ({
+const wayOf = (stories: StoryFacts[]): ComparedWay => ({
   stories,
   lost: stories.filter(({ lost }) => lost !== null).length
 });

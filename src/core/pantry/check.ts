@@ -2,7 +2,7 @@ import { problem, type Problem } from '../problem.ts';
 import type { Kept } from '../sowing/reduce.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Zone } from '../time/zone.ts';
-import { pantryOf, unitOf } from './item.ts';
+import { pantryOf, unitOfPacking } from './item.ts';
 
 /** Scales and shares round: so much over what is left is all of it. */
 const ROUNDING = 0.5;
@@ -14,7 +14,7 @@ export function wrongTaking(sowing: Projected, body: Kept['body'], zone: Zone): 
   if (body.amount > item.left + ROUNDING)
     return problem('item-holds-less', { left: item.left, unit: item.unit });
   if (body.type !== 'packed') return null;
-  const most = unitOf(body.packing) === item.unit ? SAME : MOST_JUICE;
+  const most = unitOfPacking(body.packing) === item.unit ? SAME : MOST_JUICE;
   return body.made > body.amount * most ? problem('made-more', { made: body.made, of: body.amount }) : null;
 }
 

@@ -40,13 +40,13 @@ export interface Fate {
   spoils: Partial<Record<Spoil, number>>;
 }
 
-export const unitOf = (packing: Packing): PantryUnit =>
+export const unitOfPacking = (packing: Packing): PantryUnit =>
   packing === 'juice' || packing === 'frozen-juice' ? 'mL' : 'g';
 
 /** What the item that something is taken from is counted in: what was packed anew may be juice, what was cut is greens. */
 export const unitTaken = ({ kept }: Pick<SowingState, 'kept'>, from: string): PantryUnit => {
   const packed = kept.find(({ eventId }) => eventId === from)?.body;
-  return packed?.type === 'packed' ? unitOf(packed.packing) : 'g';
+  return packed?.type === 'packed' ? unitOfPacking(packed.packing) : 'g';
 };
 
 /** An item with how much fresh green one unit of it stands for. */
@@ -118,7 +118,7 @@ function workedOut({ setup, crop, state }: Projected, zone: Zone): Pantry {
         packedAt: at,
         packing,
         washing,
-        unit: unitOf(packing),
+        unit: unitOfPacking(packing),
         made,
         left: made,
         portion,

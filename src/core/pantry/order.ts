@@ -2,7 +2,7 @@ import type { Millis, Zone } from '../time/zone.ts';
 import type { PantryItem } from './item.ts';
 
 /** How pressing an item is: it is past its days, goes within a day, or has time. */
-export type Pressing = 'past' | 'soon' | 'good';
+export type Urgency = 'past' | 'soon' | 'good';
 
 /** Eat first, so many days before an item's best is over. */
 export const WARN_D = 1;
@@ -12,7 +12,7 @@ export const isPast = ({ keepsTo }: Pick<PantryItem, 'keepsTo'>, zone: Zone, now
   zone.dayNumber(now) > zone.dayNumber(keepsTo);
 
 /** How an item stands on a day of the household. */
-export function pressingOf(item: PantryItem, zone: Zone, now: Millis): Pressing {
+export function urgencyOf(item: PantryItem, zone: Zone, now: Millis): Urgency {
   if (isPast(item, zone, now)) return 'past';
   return zone.dayNumber(item.bestBy) - zone.dayNumber(now) <= WARN_D ? 'soon' : 'good';
 }

@@ -4,7 +4,7 @@ import { slipsOf } from '../growth/slips.ts';
 import type { SowingState } from './reduce.ts';
 
 /** Of a sowing's cues: what its household told, and what it left although the sowing went on past it. */
-export function cuesOf(
+export function cuesTold(
   state: SowingState,
   { blackout, lightFrom }: Pick<Path, 'blackout' | 'lightFrom'>
 ): Cues {

@@ -1,7 +1,7 @@
 import { EVENT_TRAITS, type SowingEvent } from './event.ts';
 import { learnedBelief, learnedTelling } from '../growth/learned.ts';
 import { forecastFrom, followed, type HouseholdFacts } from './project.ts';
-import { newState, take } from './reduce.ts';
+import { newState, applyEvent } from './reduce.ts';
 import { sowingOf, type SowingSetup } from './sowing.ts';
 import { MINUTE, type Millis } from '../time/zone.ts';
 import type { MarkForecast } from '../growth/forecastMark.ts';
@@ -39,7 +39,7 @@ export function narrowing(
   // One state is carried through the looks: to begin anew at each would cost their square.
   const state = newState();
   for (const event of told) {
-    take(state, event);
+    applyEvent(state, event);
     const { sownAt } = state;
     if (!drawn.has(event) || sownAt === null) continue;
     const from = followed(household, sowing, state, sownAt, belief, telling);

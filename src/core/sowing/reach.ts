@@ -5,7 +5,7 @@ import type { SowingSetup } from './sowing.ts';
 import { DAY, type Millis } from '../time/zone.ts';
 
 /** How a tray that is under way can be steered towards a day. */
-export type Course =
+export type Steering =
   /** It stays where it is. */
   | { kind: 'stay' }
   /** It moves there now. */
@@ -15,7 +15,7 @@ export type Course =
 
 /** One course, and what comes of it. */
 export interface Outlook {
-  course: Course;
+  course: Steering;
   /** Chance that it can be cut on the day: open, and not past it. */
   chance: number;
   opensAt: Millis;
@@ -59,7 +59,7 @@ export function reach(
       place.id !== staying.place.id && (place.light.kind !== 'dark' || staying.path.lightFrom === null)
   );
   const opensAt = staying.forecast.marks.windowOpen.p50;
-  const courses: { course: Course; projected: Projected }[] = [
+  const courses: { course: Steering; projected: Projected }[] = [
     { course: { kind: 'stay' }, projected: staying },
     ...others.map((place) => ({
       course: { kind: 'move', place } as const,
@@ -104,7 +104,7 @@ export function movedTo(
 export const cuttableAt = ({ forecast }: Projected, at: Millis): number =>
   Math.max(0, forecast.chance('windowOpen', at) - forecast.chance('windowClose', at));
 
-function outlookOf(course: Course, projected: Projected, staying: Projected, by: Millis): Outlook {
+function outlookOf(course: Steering, projected: Projected, staying: Projected, by: Millis): Outlook {
   const { windowOpen, windowClose } = projected.forecast.marks;
   return {
     course,
@@ -116,7 +116,7 @@ function outlookOf(course: Course, projected: Projected, staying: Projected, by:
   };
 }
 
-const rank = (course: Course): number => ['stay', 'move', 'hold'].indexOf(course.kind);
+const rank = (course: Steering): number => ['stay', 'move', 'hold'].indexOf(course.kind);
 
 /** By chance, to the twentieth; among equals, what is least to carry. */
 const likeliestFirst = (
@@ -129,7 +129,7 @@ const isCooler = (place: Place, than: Place): boolean =>
 
 /** The same hour of the nearest day on which some course makes it likely. */
 function nearestOf(
-  courses: readonly { course: Course; projected: Projected }[],
+  courses: readonly { course: Steering; projected: Projected }[],
   staying: Projected,
   by: Millis,
   now: Millis

@@ -54,7 +54,7 @@ export interface Contradiction {
 }
 
 /** From one moment to another. */
-export interface Stretch {
+export interface TimeSpan {
   from: Millis;
   until: Millis;
 }
@@ -83,7 +83,7 @@ export interface SowingState {
   uncoveredAt: Millis | null;
   litAt: Millis | null;
   /** When the grower chose to keep it covered. */
-  staysCovered: Stretch[];
+  staysCovered: TimeSpan[];
   moves: { from: Millis; placeId: string }[];
   /** The last word on each cue. */
   seen: CueSeen[];
@@ -137,12 +137,12 @@ export interface SowingState {
 export function reduceEvents(events: readonly SowingEvent[]): SowingState {
   const undone = new Set(events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : [])));
   const state = newState();
-  for (const event of [...events].sort((a, b) => a.at - b.at)) take(state, event, undone.has(event.id));
+  for (const event of [...events].sort((a, b) => a.at - b.at)) applyEvent(state, event, undone.has(event.id));
   return state;
 }
 
 /** Takes up the next event in time. */
-export function take(state: SowingState, event: SowingEvent, undone = false): void {
+export function applyEvent(state: SowingState, event: SowingEvent, undone = false): void {
   if (event.body.type === 'undone') return;
   const known = event.taskKey !== null && state.ticked.has(event.taskKey);
   const repeat = !undone && (known || !apply(state, event));

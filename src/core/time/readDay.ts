@@ -131,7 +131,7 @@ export function readDay(text: string, order: DayOrder): Temporal.PlainDate | nul
  * @param rows days that follow one another within a row, as typed; a row that runs backwards or past `latest`, or takes
  * over `mostD` days, speaks against its order
  */
-export function ordersOf(
+export function dayOrders(
   rows: readonly (readonly string[])[],
   { latest, mostD }: { latest: Temporal.PlainDate; mostD: number }
 ): DayOrder[] {

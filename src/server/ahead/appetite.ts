@@ -4,7 +4,7 @@ import {
   PORTIONS,
   type Appetite,
   type Eater,
-  type Portion,
+  type PortionSize,
   type Taste
 } from '../../core/ahead/appetite.ts';
 import { NO_WISH, type Variety } from '../../core/ahead/variety.ts';
@@ -73,7 +73,7 @@ export const askedBackG = async (tx: Tx, eaters: readonly Eater[]): Promise<numb
 export async function keepPortion(
   tx: Tx,
   householdId: string,
-  { id, portion }: { id: string; portion: Portion }
+  { id, portion }: { id: string; portion: PortionSize }
 ): Promise<boolean> {
   const others = (await listEaters(tx)).filter((eater) => eater.id !== id);
   if (others.length > 0) return false;

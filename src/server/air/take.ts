@@ -6,14 +6,14 @@ import { checkReading, type Reading } from '../../core/places/air/reading.ts';
 import type { Zone } from '../../core/time/zone.ts';
 
 /** A reading that was not taken: which, why, and what it would be in degrees Fahrenheit where that makes sense. */
-export interface Refused {
+export interface RefusedReading {
   line: number;
   say: string;
   fahrenheit: number | null;
 }
 
 /** Readings of a JSON body as lines, counted from 1. */
-export const linesOf = (
+export const readingLines = (
   sent: readonly { at?: string | number | null | undefined; tempC: number; humidityPct: number | null }[],
   zone: Zone,
   now: number
@@ -30,9 +30,12 @@ export const linesOf = (
   });
 
 /** Sorts what was sent into what can be taken and what cannot, with why. */
-export function sift(lines: readonly ReadLine[], now: number): { taken: Reading[]; refused: Refused[] } {
+export function sift(
+  lines: readonly ReadLine[],
+  now: number
+): { taken: Reading[]; refused: RefusedReading[] } {
   const taken: Reading[] = [];
-  const refused: Refused[] = [];
+  const refused: RefusedReading[] = [];
   for (const sent of lines) {
     const checked = sent.ok ? checkReading(sent.reading, now) : { ...sent, fahrenheit: null };
     if (checked.ok) taken.push(checked.reading);

@@ -5,11 +5,11 @@ import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import type { AwayOutlook } from '../../contract/away.ts';
 import { householdNow } from '../households/household.ts';
 import { Breath } from '../requests/breath.ts';
-import type { Standing } from './judgeHousehold.ts';
+import type { HouseholdNow } from './judgeHousehold.ts';
 
 /** What days away mean for the trays that stand now. */
 export async function awayOutlook(
-  { household, facts, reminding }: Standing,
+  { household, facts, reminding }: HouseholdNow,
   period: Period
 ): Promise<AwayOutlook> {
   const absence = absenceOf(period, facts.rhythm);

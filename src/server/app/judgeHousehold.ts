@@ -23,7 +23,7 @@ import { projectRecords } from './projectRecords.ts';
 import { listForRound, listInPantry } from '../sowings/sowings.ts';
 
 /** All that judging a household goes by. */
-export interface Standing {
+export interface HouseholdNow {
   household: Household;
   book: HouseholdBook;
   facts: HouseholdFacts;
@@ -39,7 +39,7 @@ export async function standingNow(
   tx: Tx,
   judging: Judging | null,
   onOrder: readonly OnOrder[] | null = null
-): Promise<Standing> {
+): Promise<HouseholdNow> {
   const [household, book, records, told, lastRead, kept] = await Promise.all([
     findHousehold(tx),
     readBook(tx),
@@ -106,7 +106,7 @@ export async function judgeHousehold(householdId: string): Promise<number> {
 /** What is told at once is one message to each channel that wants any of it, held until its member's night is over. */
 export async function putOnTheirWay(
   tx: Tx,
-  { household, facts: { rhythm } }: Pick<Standing, 'household' | 'facts'>,
+  { household, facts: { rhythm } }: Pick<HouseholdNow, 'household' | 'facts'>,
   told: readonly KeptReminder[],
   now: number
 ): Promise<void> {

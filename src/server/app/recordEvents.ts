@@ -11,7 +11,7 @@ import { wrongTaking } from '../../core/pantry/check.ts';
 import { CLOCK_SLACK, recordedAt } from '../../core/time/setBack.ts';
 import { DAY, type Millis } from '../../core/time/zone.ts';
 import type { Units } from '../../core/units/format.ts';
-import type { Problem, Recorded, RecordedBatch } from '../../contract/api.ts';
+import type { ApiProblem, Recorded, RecordedBatch } from '../../contract/api.ts';
 import { check } from '../../contract/schemas/check.ts';
 import { checkBody, eventSchema } from '../../contract/schemas/event.ts';
 import { problemWords } from '../../words/problems.ts';
@@ -153,7 +153,7 @@ function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Reco
   return { sowingId, event, sure };
 }
 
-const conflict = ({ sowingId, event }: Touch, kept: KnownEvent): Problem | null =>
+const conflict = ({ sowingId, event }: Touch, kept: KnownEvent): ApiProblem | null =>
   kept.sowingId === sowingId && isDeepStrictEqual(plain(kept.body), plain(event.body))
     ? null
     : {
@@ -170,7 +170,7 @@ async function problemOf(
   { event, sure }: Touch,
   record: FoundSowing | undefined,
   { facts, units, now }: { facts: HouseholdFacts; units: Units; now: Millis }
-): Promise<Problem | null> {
+): Promise<ApiProblem | null> {
   const { body, at } = event;
   if (!record) return { code: 'missing', message: 'This tray is not in your household.' };
   if (at < record.begunAt - CLOCK_SLACK)
@@ -213,4 +213,4 @@ async function problemOf(
   }
 }
 
-const wrong = (message: string): Problem => ({ code: 'wrong', message });
+const wrong = (message: string): ApiProblem => ({ code: 'wrong', message });

@@ -6,7 +6,7 @@ import { inSession } from '../requests/session.ts';
 import { aheadData } from './aheadData.ts';
 
 /** What seed the weeks ahead of a household take, crop by crop. */
-export async function seedNeeds(locals: App.Locals): Promise<SeedNeed[]> {
+export async function householdSeedNeeds(locals: App.Locals): Promise<SeedNeed[]> {
   // Worked out once the connection is free again: many trays take a while.
   const data = await inSession(locals, aheadData);
   return seedOf(data, await new Breath().through(aheadInSteps(data)));

@@ -18,7 +18,7 @@ import type { Tx } from '../db/connection.ts';
 import { findHousehold, householdNow } from '../households/household.ts';
 import { findSitter } from '../people/sitters.ts';
 import { readJudging } from '../reminders/judging.ts';
-import { standingNow, type Standing } from './judgeHousehold.ts';
+import { standingNow, type HouseholdNow } from './judgeHousehold.ts';
 import { eventsBy } from '../sowings/events.ts';
 import { Breath } from '../requests/breath.ts';
 import { recordEvents } from './recordEvents.ts';
@@ -87,7 +87,7 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
 
 function sitterStop(
   stop: Stop,
-  { household, book, reminding }: Standing,
+  { household, book, reminding }: HouseholdNow,
   sitterId: string,
   since: number,
   now: number

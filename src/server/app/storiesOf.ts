@@ -12,7 +12,7 @@ import { findSowings } from '../sowings/sowings.ts';
 import { factsUntil } from './derive.ts';
 
 /** What a sowing came to, as it is set beside others. */
-export interface Story {
+export interface SowingResult {
   facts: StoryFacts;
   cost: Cost;
   fate: Fate;
@@ -23,12 +23,12 @@ export async function storiesOf(
   tx: Tx,
   household: Household,
   ids: readonly string[]
-): Promise<{ stories: Story[]; currency: string }> {
+): Promise<{ stories: SowingResult[]; currency: string }> {
   const [records, book, prices] = await Promise.all([findSowings(tx, ids), readBook(tx), readPrices(tx)]);
   const now = householdNow(household);
   const facts = factsOf(household, book);
   const airs = new Map<string, string | null>();
-  const stories: Story[] = [];
+  const stories: SowingResult[] = [];
   for (const record of records) {
     const sowing = project(await factsUntil(tx, facts, record, airs), record.setup, readLog(record));
     stories.push({

@@ -4,7 +4,7 @@ import { pipeline } from 'node:stream/promises';
 import { stringify } from 'csv-stringify';
 import { ZipFile } from 'yazl';
 import type { Tx } from '../db/connection.ts';
-import { rowsOf } from '../db/rows.ts';
+import { cursorRows } from '../db/rows.ts';
 import { piped } from './piped.ts';
 import { FORMAT, LEFT_OUT, LEFT_OUT_OF, PACKAGE_TABLES, type Field, type PackageTable } from './tables.ts';
 
@@ -49,7 +49,7 @@ function csvOf(tx: Tx, { name, fields, order }: PackageTable): Readable {
   // Names of this application's own registry; nothing that was sent stands in it.
   const query = tx.unsafe(`select ${columns.join(', ')} from ${name} order by ${ordered.join(', ')}`);
   const lines = async function* () {
-    for await (const rows of rowsOf<Record<string, string | null>>(tx, query as never)) yield* rows;
+    for await (const rows of cursorRows<Record<string, string | null>>(tx, query as never)) yield* rows;
   };
   return piped(
     Readable.from(lines()),

@@ -28,7 +28,7 @@ import { checkContainer } from '../../core/supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../../core/supplies/containers/container.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { completed, findMethod } from '../../core/supplies/methods/ready.ts';
-import type { Row } from './rows.ts';
+import type { TableRow } from './rows.ts';
 
 /** Crops that rows of a package may be of: its own. Null where the crop is asked for elsewhere. */
 export type KnownCrops = { has(key: string): boolean } | null;
@@ -77,7 +77,7 @@ function methodFault(key: unknown, name: unknown, answers: unknown): string | nu
   return complaint(methodSchema, completed({ ...answers, key: String(key), name: String(name ?? key) }));
 }
 
-const lightOfRow = (row: Row): object => ({
+const lightOfRow = (row: TableRow): object => ({
   kind: row.light_kind,
   ...(row.light_kind === 'lamp'
     ? { ppfd: row.lamp_ppfd, hours: row.lamp_hours, watts: row.lamp_watts, distanceCm: row.lamp_distance_cm }
@@ -85,7 +85,7 @@ const lightOfRow = (row: Row): object => ({
   ...(row.light_kind === 'sill' ? { aspect: row.sill_aspect, back: row.sill_back } : {})
 });
 
-const FAULTS: Readonly<Record<string, (row: Row, crops: KnownCrops) => string | null>> = {
+const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => string | null>> = {
   households: (row) => {
     const {
       name,
@@ -347,7 +347,7 @@ const isUsualBefore = (value: unknown): boolean =>
  * and rows of the database are held to the same.
  * @param crops that the row may be of besides the library's; null where that is not asked
  */
-export function faultOf(table: string, row: Row, crops: KnownCrops): string | null {
+export function faultOf(table: string, row: TableRow, crops: KnownCrops): string | null {
   try {
     return FAULTS[table]?.(row, crops) ?? SOUND;
   } catch {

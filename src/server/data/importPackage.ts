@@ -11,7 +11,7 @@ import { changeSettings } from '../households/household.ts';
 import { NotAPackage } from './notAPackage.ts';
 import { openPackage } from './openPackage.ts';
 import { piped } from './piped.ts';
-import { rowOf, WrongRow, type Known, type Row } from './rows.ts';
+import { rowOf, WrongRow, type Known, type TableRow } from './rows.ts';
 import { PACKAGE_TABLES, type Field, type PackageTable } from './tables.ts';
 
 /** What an import came to, table by table. */
@@ -81,7 +81,7 @@ class Import {
 
   async table(table: PackageTable, stream: Readable): Promise<{ added: number; known: number }> {
     let [added, seen] = [0, 0];
-    let batch: Row[] = [];
+    let batch: TableRow[] = [];
     // Batches are written one after the other while the next ones are read, at most two ahead.
     let [writing, next] = [Promise.resolve(), Promise.resolve()];
     const take = async () => {
@@ -150,7 +150,7 @@ class Import {
   }
 
   /** @returns how many were new */
-  private async write(table: PackageTable, rows: Row[]): Promise<number> {
+  private async write(table: PackageTable, rows: TableRow[]): Promise<number> {
     switch (table.name) {
       case 'households':
         return this.household(rows[0]!);
@@ -207,7 +207,7 @@ class Import {
     return this.members.get(id as string) ?? id;
   }
 
-  private async insert({ name, fields }: PackageTable, rows: readonly Row[]): Promise<number> {
+  private async insert({ name, fields }: PackageTable, rows: readonly TableRow[]): Promise<number> {
     const columns = Object.keys(fields);
     const listed = columns.map((column) => `"${column}"`).join(', ');
     const typed = columns.map((column) => `"${column}" ${pgType(fields[column]!)}`).join(', ');
@@ -222,7 +222,7 @@ class Import {
   }
 
   /** Settings are taken over where there is nothing here yet; the name stays the one that people sign in with. */
-  private async household(row: Row): Promise<number> {
+  private async household(row: TableRow): Promise<number> {
     const [sown] = await this.tx`select 1 from sowings limit 1`;
     if (sown) return 0;
     await changeSettings(this.tx, {
@@ -247,7 +247,7 @@ class Import {
   }
 
   /** Who is here already under the same name is taken for the same person; whoever had left stays away. */
-  private async peopleOf(rows: readonly Row[]): Promise<number> {
+  private async peopleOf(rows: readonly TableRow[]): Promise<number> {
     const here = await this.tx<{ id: string; name_key: string; left: boolean }[]>`
       select id, name_key, left_at is not null as left from members`;
     let added = 0;
@@ -273,10 +273,12 @@ class Import {
   }
 
   /** A container of the same size is the same container. */
-  private async containersOf(table: PackageTable, rows: readonly Row[]): Promise<number> {
-    const size = ({ shape, length_cm, width_cm, depth_cm, cells }: Row): string =>
+  private async containersOf(table: PackageTable, rows: readonly TableRow[]): Promise<number> {
+    const size = ({ shape, length_cm, width_cm, depth_cm, cells }: TableRow): string =>
       [shape, length_cm, width_cm, depth_cm, cells].join('|');
-    const here = await this.tx<Row[]>`select id, shape, length_cm, width_cm, depth_cm, cells from containers`;
+    const here = await this.tx<
+      TableRow[]
+    >`select id, shape, length_cm, width_cm, depth_cm, cells from containers`;
     const bySize = new Map(here.map((one) => [size(one), one.id as string]));
     const fresh = rows.filter((row) => {
       const same = bySize.get(size(row));

@@ -8,7 +8,7 @@ import { faultOf } from './faultOf.ts';
 import type { Field, PackageTable } from './tables.ts';
 
 /** A row of the package as it is kept. */
-export type Row = Record<string, unknown>;
+export type TableRow = Record<string, unknown>;
 
 /** What is wrong with a row; thrown, and told with its line. */
 export class WrongRow extends Error {
@@ -74,8 +74,8 @@ export function rowOf(
   { name, fields }: PackageTable,
   cells: Readonly<Record<string, string>>,
   known: Known
-): Row {
-  const row: Row = {};
+): TableRow {
+  const row: TableRow = {};
   for (const [column, field] of Object.entries(fields))
     row[column] = valueOf(column, field, cells[column] ?? '');
   const isChecked =
@@ -94,7 +94,7 @@ const MOST_CHECKED_BODIES = 2000;
 const LONGEST_CHECKED = 300;
 
 /** The body of an event, sound as it is, as it is stored. */
-function bodyOf({ body }: Row, { checkedBodies }: Known): EventBody {
+function bodyOf({ body }: TableRow, { checkedBodies }: Known): EventBody {
   const said = JSON.stringify(body);
   const known = checkedBodies.get(said);
   if (known) return known;

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Tx } from '../db/connection.ts';
 import { faultOf } from './faultOf.ts';
-import type { Row } from './rows.ts';
+import type { TableRow } from './rows.ts';
 
 /** A stored record that could not be read, as it is told to people. */
 export interface Unreadable {
@@ -38,7 +38,7 @@ export function verdictOn(key: string, content: string, judge: () => string | nu
   return fault;
 }
 
-const idOf = (row: Row): string => String(row.id ?? row.key ?? row.crop_key ?? '');
+const idOf = (row: TableRow): string => String(row.id ?? row.key ?? row.crop_key ?? '');
 
 /**
  * The rows of a table that can be read. The others are noted for the page to name, and left out, or replaced where the rest
@@ -54,15 +54,17 @@ export function soundRows<R extends object>(
   return rows.flatMap((row): R[] => {
     // What was measured at a place changes all the time, and is packed by Brote itself.
     const content = JSON.stringify({ ...row, air: undefined });
-    const fault = verdictOn(`${table} ${idOf(row as Row)}`, content, () => faultOf(table, row as Row, null));
+    const fault = verdictOn(`${table} ${idOf(row as TableRow)}`, content, () =>
+      faultOf(table, row as TableRow, null)
+    );
     if (fault === null) return [row];
-    note(tx, table, row as Row, fault);
+    note(tx, table, row as TableRow, fault);
     return instead ? [instead(row)] : [];
   });
 }
 
 /** Notes a record that cannot be read, once. */
-export function note(tx: Tx, table: string, row: Row, fault: string): void {
+export function note(tx: Tx, table: string, row: TableRow, fault: string): void {
   const id = idOf(row);
   const name = typeof row.name === 'string' ? row.name : null;
   const into = found.get(tx);

@@ -1,8 +1,8 @@
 import { isId } from '../../contract/text.ts';
-import { Stretch, type Guarded } from './guard.ts';
+import { ConnectionWork, type Guarded } from './guard.ts';
 import { afterListening } from './patience.ts';
 import { noteFull, saysFull, StorageFull } from './storage.ts';
-import { LANES, LIMITS, Slots, type Lane, type Slot } from './slots.ts';
+import { LANES, LIMITS, Slots, type ConnectionLane, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';
 
 export { LIMITS };
@@ -13,13 +13,13 @@ export type Tx = Guarded;
 /** Runs work in a transaction of its own of one household: {@link inHousehold} with the household given. */
 export type InTransaction = <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
 
-const shared = new Map<Lane, Slots>();
+const shared = new Map<ConnectionLane, Slots>();
 
 /**
  * The application's connections, made on first use from `BROTE_APP_URL`, which the start command sets.
  * @throws Error where the server was started without it
  */
-function slots(lane: Lane): Slots {
+function slots(lane: ConnectionLane): Slots {
   const url = process.env.BROTE_APP_URL;
   if (!url) throw new Error('BROTE_APP_URL is not set: start Brote with `npm start`, which sets it.');
   const open = shared.get(lane);
@@ -65,9 +65,9 @@ function told(error: unknown): unknown {
  * @param end takes back what the work began, where it failed
  */
 async function onSlot<T>(
-  lane: Lane,
+  lane: ConnectionLane,
   limitMs: number,
-  work: (tx: Tx, stretch: Stretch) => Promise<T>,
+  work: (tx: Tx, stretch: ConnectionWork) => Promise<T>,
   end?: (tx: Tx) => Promise<unknown>
 ): Promise<T> {
   const from = slots(lane);
@@ -77,7 +77,7 @@ async function onSlot<T>(
   } catch (error) {
     throw told(error);
   }
-  const stretch = new Stretch();
+  const stretch = new ConnectionWork();
   const tx = slot.begin(stretch);
   try {
     const done = await within(limitMs, 'it did not answer in time', work(tx, stretch));
@@ -127,7 +127,7 @@ export async function inHousehold<T>(
   householdId: string,
   work: (tx: Tx) => Promise<T>,
   limitMs = LIMITS.transactionMs,
-  lane: Lane = 'pages'
+  lane: ConnectionLane = 'pages'
 ): Promise<T> {
   if (!isId(householdId)) throw new TypeError('A household is named by a UUID.');
   let begun = false;

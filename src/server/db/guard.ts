@@ -5,7 +5,7 @@ import { isLost, Unavailable } from './unavailable.ts';
 export type Guarded = postgres.TransactionSql;
 
 /** One stretch of work on a connection: what is under way, what failed, and whether anything may follow. */
-export class Stretch {
+export class ConnectionWork {
   /** Set once nothing more may be sent: the connection is lost, or the time is up. */
   over: Unavailable | null = null;
   /** The first error of any of its queries, whoever caught it. */
@@ -45,7 +45,7 @@ interface Pending extends Promise<unknown> {
  * - Once a connection is lost nothing is sent over it. The driver would write to a socket that is gone, which ends
  *   the process, or over a connection that is somebody else's by then.
  */
-export function guarded(sql: postgres.Sql, stretch: Stretch): Guarded {
+export function guarded(sql: postgres.Sql, stretch: ConnectionWork): Guarded {
   const tag = (first: unknown, ...rest: unknown[]): unknown => {
     if (!Array.isArray(first) || !('raw' in first)) {
       rest.forEach((one) => refuseUnsendable(one));
@@ -64,7 +64,7 @@ export function guarded(sql: postgres.Sql, stretch: Stretch): Guarded {
   }) as unknown as Guarded;
 }
 
-function watched(query: Pending, stretch: Stretch): Pending {
+function watched(query: Pending, stretch: ConnectionWork): Pending {
   const send = query.handler;
   query.handler = (sent) => {
     if (stretch.over) return sent.reject(stretch.over);

@@ -8,7 +8,7 @@ let cursors = 0;
  * (3.4.9) never settles the query it was asked for, and whoever waits for that would wait for ever.
  * @param query a fragment, read within this transaction
  */
-export async function* rowsOf<R>(
+export async function* cursorRows<R>(
   tx: Tx,
   query: postgres.PendingQuery<never[]>,
   atOnce = 500

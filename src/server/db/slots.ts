@@ -1,5 +1,5 @@
 import postgres from 'postgres';
-import { guarded, Stretch, type Guarded } from './guard.ts';
+import { guarded, ConnectionWork, type Guarded } from './guard.ts';
 import { afterListening } from './patience.ts';
 import { Unavailable } from './unavailable.ts';
 
@@ -25,7 +25,7 @@ export const LIMITS = {
  * and exports have their own, so that none of them keeps a page waiting.
  */
 export const LANES = { pages: 10, long: 2 };
-export type Lane = keyof typeof LANES;
+export type ConnectionLane = keyof typeof LANES;
 
 /**
  * One connection, which is used until it closes and never after. Postgres.js (3.4.9) can keep a pool of its own, but
@@ -36,7 +36,7 @@ export type Lane = keyof typeof LANES;
 export class Slot {
   /** Set at once when the connection closes, before anything that waited on it goes on. */
   closed = false;
-  private stretch: Stretch | null = null;
+  private stretch: ConnectionWork | null = null;
 
   private constructor(
     private readonly pool: postgres.Sql,
@@ -86,7 +86,7 @@ export class Slot {
   }
 
   /** What queries of one stretch of work are written with. */
-  begin(stretch: Stretch): Guarded {
+  begin(stretch: ConnectionWork): Guarded {
     this.stretch = stretch;
     if (this.closed || !this.connection) stretch.over ??= new Unavailable('the connection was lost');
     return guarded(this.connection ?? this.pool, stretch);

@@ -53,7 +53,7 @@ const CONTAINERS = {
   six: { name: 'Six-cell tray', shape: 'cells', lengthCm: 6, widthCm: 6, depthCm: 5, cells: 6 }
 } satisfies Record<string, Container>;
 
-export interface Story {
+export interface DemoStory {
   crop: string;
   container: Container;
   count: number;
@@ -83,8 +83,8 @@ function story(
   container: keyof typeof CONTAINERS,
   at: PlaceName,
   opensInD: number,
-  more: Partial<Story> = {}
-): Story {
+  more: Partial<DemoStory> = {}
+): DemoStory {
   return {
     crop,
     container: CONTAINERS[container],
@@ -98,7 +98,7 @@ function story(
 }
 
 /** Under way now, at every stage; the peas are put to soak tonight. */
-export const UNDER_WAY: Story[] = [
+export const UNDER_WAY: DemoStory[] = [
   story('radish', 'tray', 'top', -1.1, { pace: 0.9 }),
   story('broccoli', 'tray', 'top', 2.6, { weighs: true }),
   story('sunflower', 'pot', 'middle', 6.4, { medium: 'seed-mix' }),
@@ -109,14 +109,14 @@ export const UNDER_WAY: Story[] = [
 ];
 
 /** Prepared this evening, together. */
-export const TONIGHT: Story[] = [
+export const TONIGHT: DemoStory[] = [
   story('pea', 'tray', 'middle', 0, { medium: 'seed-mix', lot: 'peas' }),
   story('sunflower', 'pot', 'bottom', 0, { method: 'careful-start', lot: 'sunflower' }),
   story('radish', 'pot', 'bottom', 0, { lot: 'radish' })
 ];
 
 /** Ended within the past ten weeks. */
-export const PAST: Story[] = [
+export const PAST: DemoStory[] = [
   story('radish', 'tray', 'top', -64, { lot: 'radish' }),
   story('pea', 'tray', 'sill', -61, { medium: 'seed-mix' }),
   story('broccoli', 'tray', 'top', -58),

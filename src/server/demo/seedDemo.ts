@@ -25,7 +25,7 @@ import { addSowing } from '../sowings/sowings.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { growerFollows, natureOf } from './growerFollows.ts';
 import { countContainers, fillCupboard, LOTS, METHODS } from './cupboard.ts';
-import { FLAT, PAST, PLACES, TONIGHT, UNDER_WAY, type Story } from './scenario.ts';
+import { FLAT, PAST, PLACES, TONIGHT, UNDER_WAY, type DemoStory } from './scenario.ts';
 
 const SEED = 20_260_301;
 /** Ten weeks of a household are filled in at once. */
@@ -88,7 +88,7 @@ interface Growing {
   members: string[];
   chance: Chance;
   now: number;
-  story: Story;
+  story: DemoStory;
   ended: boolean;
 }
 

@@ -1,7 +1,7 @@
 import { stillMatters } from '../../core/reminders/again.ts';
 import type { ReminderBody } from '../../core/reminders/reminder.ts';
 import { reminderWords } from '../../words/reminders.ts';
-import { standingNow, type Standing } from '../app/judgeHousehold.ts';
+import { standingNow, type HouseholdNow } from '../app/judgeHousehold.ts';
 import { ordersAheadIn } from '../app/ordersAhead.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
 import { findHousehold, householdNow } from '../households/household.ts';
@@ -103,7 +103,7 @@ async function messageOf(
 }
 
 const again = (
-  { facts, projected, reminding }: Standing,
+  { facts, projected, reminding }: HouseholdNow,
   reminder: KeptReminder,
   now: number
 ): ReminderBody | null => stillMatters(facts, projected, reminding, reminder, now);

@@ -4,7 +4,7 @@ import type { LossReason } from '../../core/sowing/event.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { folded } from '../../words/search.ts';
 import type { Tx } from '../db/connection.ts';
-import { rowsOf as rowsFrom } from '../db/rows.ts';
+import { cursorRows as rowsFrom } from '../db/rows.ts';
 import { AREA_CM2, SEED_G } from './area.ts';
 import { calendarDays } from './calendarDays.ts';
 

@@ -1,10 +1,10 @@
-import type { Feed } from '../../contract/reminders.ts';
+import type { CalendarFeed } from '../../contract/reminders.ts';
 import { outside, type Tx } from '../db/connection.ts';
 import { newToken } from '../sessions/sessions.ts';
 import { tokenHash } from '../sessions/tokenHash.ts';
 
 /** A member's calendar addresses. */
-export async function listFeeds(tx: Tx, memberId: string): Promise<Feed[]> {
+export async function listFeeds(tx: Tx, memberId: string): Promise<CalendarFeed[]> {
   const rows = await tx<{ id: string; created_at: Date; read_at: Date | null }[]>`
     select id, created_at, read_at from feeds where member_id = ${memberId} order by created_at, id`;
   return rows.map(({ id, created_at, read_at }) => ({

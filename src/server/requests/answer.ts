@@ -1,7 +1,7 @@
 import { fail, isHttpError, isRedirect, json, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
 import { limitWords } from '../../words/limits.ts';
 import { RETRY_AFTER_S } from '../db/unavailable.ts';
-import { readForm, Unreadable, type Fields } from './body.ts';
+import { readForm, UnreadableBody, type Fields } from './body.ts';
 import { Busy } from './longWork.ts';
 import { awayWords, isAway, needRoom } from './session.ts';
 
@@ -28,7 +28,7 @@ function overLimit(failure: unknown): Told | null {
 const UNKEEPABLE = 'Something in this cannot be kept: check its figures and names, and send it again.';
 
 function toldOf(failure: unknown): { status: number; told: Told } | null {
-  if (failure instanceof Unreadable)
+  if (failure instanceof UnreadableBody)
     return { status: failure.status, told: { message: failure.message, code: 'unreadable' } };
   if (failure instanceof Busy)
     return { status: failure.status, told: { message: failure.message, code: 'busy' } };

@@ -18,7 +18,7 @@ const MOST_VALUES = 60_000;
 const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'toJSON', 'valueOf']);
 
 /** What was sent cannot be read at all: with which status, and what to do. */
-export class Unreadable extends Error {
+export class UnreadableBody extends Error {
   override readonly name = 'Unreadable';
   constructor(
     readonly status: 400 | 413 | 415 | 422,
@@ -35,10 +35,10 @@ const typeOf = (request: Request): string =>
   (request.headers.get('content-type') ?? '').split(';', 1)[0]!.trim().toLowerCase();
 
 /** A failure to read a body, told by what it is: the web server's own limit answers 413. */
-function whyUnread(error: unknown, otherwise: string): Unreadable {
-  if (error instanceof Unreadable) return error;
+function whyUnread(error: unknown, otherwise: string): UnreadableBody {
+  if (error instanceof UnreadableBody) return error;
   if ((error as { status?: number } | null)?.status === 413) return tooMuch(MOST_FILE_BYTES);
-  return new Unreadable(400, otherwise);
+  return new UnreadableBody(400, otherwise);
 }
 
 /** What is over the limit is kept no further, and read to its end: whoever sends it would not hear the answer otherwise. */
@@ -54,8 +54,8 @@ async function bytesOf(request: Request, most = MOST_BYTES): Promise<Uint8Array<
   return new Uint8Array(Buffer.concat(parts));
 }
 
-const tooMuch = (most: number): Unreadable =>
-  new Unreadable(
+const tooMuch = (most: number): UnreadableBody =>
+  new UnreadableBody(
     413,
     `This is over ${most < 1024 ** 2 ? `${most / 1024} kB` : `${most / 1024 ** 2} MB`}: send it in parts.`
   );
@@ -78,7 +78,7 @@ export async function readFile(request: Request, file: string): Promise<void> {
   } catch (error) {
     throw whyUnread(error, 'This file broke off on its way: send it again.');
   }
-  if (bytes === 0) throw new Unreadable(400, 'This file is empty: choose another.');
+  if (bytes === 0) throw new UnreadableBody(400, 'This file is empty: choose another.');
 }
 
 /**
@@ -107,7 +107,7 @@ export async function readText(request: Request): Promise<string> {
   } catch (error) {
     throw whyUnread(error, 'What was sent broke off: send it again.');
   }
-  if (text.trim() === '') throw new Unreadable(400, 'Nothing was sent: the body is empty.');
+  if (text.trim() === '') throw new UnreadableBody(400, 'Nothing was sent: the body is empty.');
   return text.toWellFormed();
 }
 
@@ -117,19 +117,19 @@ export async function readText(request: Request): Promise<string> {
  */
 export async function readJson(request: Request): Promise<unknown> {
   if (!/\bjson$/.test(typeOf(request)))
-    throw new Unreadable(415, 'Send JSON, with Content-Type: application/json.');
+    throw new UnreadableBody(415, 'Send JSON, with Content-Type: application/json.');
   return parseJson(await readText(request));
 }
 
 /** JSON of a text. @throws Unreadable where it is none, or too deep */
 export function parseJson(text: string): unknown {
   if (valuesOf(text) > MOST_VALUES)
-    throw new Unreadable(413, 'There are too many values in this JSON. Send it in smaller parts.');
+    throw new UnreadableBody(413, 'There are too many values in this JSON. Send it in smaller parts.');
   let sent: unknown;
   try {
     sent = JSON.parse(text);
   } catch {
-    throw new Unreadable(400, 'This is no JSON: it cannot be read.');
+    throw new UnreadableBody(400, 'This is no JSON: it cannot be read.');
   }
   return cleaned(sent, 0);
 }
@@ -137,7 +137,7 @@ export function parseJson(text: string): unknown {
 function cleaned(value: unknown, depth: number): unknown {
   if (typeof value === 'string') return plainText(value);
   if (value === null || typeof value !== 'object') return value;
-  if (depth >= DEEPEST) throw new Unreadable(422, 'This JSON lies too deep: no message of ours does.');
+  if (depth >= DEEPEST) throw new UnreadableBody(422, 'This JSON lies too deep: no message of ours does.');
   if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1));
   return Object.fromEntries(
     Object.entries(value).flatMap(([name, one]) =>
@@ -152,7 +152,7 @@ function cleaned(value: unknown, depth: number): unknown {
  */
 export async function readForm(request: Request): Promise<Fields> {
   if (!['application/x-www-form-urlencoded', 'multipart/form-data'].includes(typeOf(request)))
-    throw new Unreadable(415, 'This address takes a form: open its page and send it from there.');
+    throw new UnreadableBody(415, 'This address takes a form: open its page and send it from there.');
   let form: FormData;
   try {
     form = await new Response(await bytesOf(request, MOST_FORM_BYTES), {
@@ -164,10 +164,10 @@ export async function readForm(request: Request): Promise<Fields> {
   const fields: Fields = {};
   let count = 0;
   for (const [name, value] of form) {
-    if (typeof value !== 'string') throw new Unreadable(422, 'This form takes no files.');
+    if (typeof value !== 'string') throw new UnreadableBody(422, 'This form takes no files.');
     count += 1;
     if (count > MOST_FIELDS || name.length > LONGEST_FIELD || value.length > LONGEST_FIELD)
-      throw new Unreadable(413, 'A text in this form is too long. Shorten it and send the form again.');
+      throw new UnreadableBody(413, 'A text in this form is too long. Shorten it and send the form again.');
     if (!NO_NAMES.has(name)) fields[plainText(name)] = plainText(value);
   }
   return fields;

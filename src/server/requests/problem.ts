@@ -1,7 +1,7 @@
-import type { Problem, ProblemCode } from '../../contract/api.ts';
+import type { ApiProblem, ProblemCode } from '../../contract/api.ts';
 
 /** What is wrong with what was sent, by field. */
-export const problemOf = (code: ProblemCode, fields: Record<string, string>): Problem => ({
+export const problemOf = (code: ProblemCode, fields: Record<string, string>): ApiProblem => ({
   code,
   message: Object.values(fields)[0] ?? 'This cannot be read.',
   fields

@@ -2,7 +2,7 @@ import { pantryOf } from '../../core/pantry/item.ts';
 import { yieldTaught } from '../../core/harvest/taught.ts';
 import { messageOf, reliableOf } from '../../core/growth/learned.ts';
 import { CUE_MARKS, type CueMark, type Cues } from '../../core/growth/telling.ts';
-import { cuesOf } from '../../core/sowing/cues.ts';
+import { cuesTold } from '../../core/sowing/cues.ts';
 import { bodiesOf, cutG, wateredG } from '../../core/sowing/totals.ts';
 import { project, type HouseholdFacts, type Projected } from '../../core/sowing/project.ts';
 import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
@@ -59,7 +59,7 @@ export function derivedOf(facts: HouseholdFacts, record: SowingRecord): Derived 
     words: wordsOf(projected),
     pace: kept(messageOf(projected)),
     reliable: kept(reliableOf(projected)),
-    cues: cuesOf(projected.state, projected.path),
+    cues: cuesTold(projected.state, projected.path),
     thirst: kept(thirstOf(projected)),
     yields: kept(yieldTaught(projected))
   };

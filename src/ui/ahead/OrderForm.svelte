@@ -10,7 +10,7 @@
     type OrderData
   } from '$core/ahead/household.ts';
   import { AGE_BOUNDS, READY, type CutAim } from '$core/ahead/cutting.ts';
-  import type { Draft, Rule } from '$core/ahead/standingOrder.ts';
+  import type { OrderDraft, Rule } from '$core/ahead/standingOrder.ts';
   import { ofSize } from '$core/supplies/containers/sizes.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
@@ -20,7 +20,7 @@
   import type { Crop } from '$core/crops/crop.ts';
   import { seedOfCrop } from '$core/choice/choiceData.ts';
   import type { Units } from '$core/units/format.ts';
-  import type { Problem } from '$contract/api.ts';
+  import type { ApiProblem } from '$contract/api.ts';
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -127,7 +127,7 @@
       : {}
   );
   const wrong = $derived<Record<string, string>>({ ...found, ...told });
-  const laid = $derived<Draft[]>(
+  const laid = $derived<OrderDraft[]>(
     made &&
       resolved?.ok &&
       page.hydrated &&
@@ -157,7 +157,7 @@
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) onkept();
     else {
-      const problem = (await answer.json()) as Problem;
+      const problem = (await answer.json()) as ApiProblem;
       told = problem.fields ?? {};
       // What is about a field stands there.
       failed = problem.fields ? '' : problem.message;

@@ -3,7 +3,7 @@
   import { dayOf, type Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
   import type { Place } from '$core/places/place.ts';
-  import type { Use } from '$core/ahead/uses.ts';
+  import type { Occupancy } from '$core/ahead/uses.ts';
   import { SHORT_WEEKDAYS, ROW_KINDS, rowName } from '$words/ahead.ts';
   import { shortDate, type Locale } from '$words/time.ts';
   import BandRow from './BandRow.svelte';
@@ -23,9 +23,9 @@
     days: readonly DayAhead[];
     places: readonly Pick<Place, 'id' | 'name' | 'light'>[];
     /** How full places and kinds of container are. */
-    uses: readonly Use[];
+    uses: readonly Occupancy[];
     /** Of a place's board, what is in the dark, day by day. */
-    dark: (use: Use) => readonly number[];
+    dark: (use: Occupancy) => readonly number[];
     /** Days on which nobody is at home. */
     away: readonly boolean[];
     chosen: string | null;

@@ -6,7 +6,7 @@
   import { eat, isShort } from '$core/ahead/eat.ts';
   import { aheadOf, type AheadData } from '$core/ahead/household.ts';
   import { dayIndex, dayOf, horizonFrom, isAwayOn } from '$core/ahead/horizon.ts';
-  import { gapsOf, glutsOf, type Stretch } from '$core/ahead/mends.ts';
+  import { gapsOf, glutsOf, type DayStretch } from '$core/ahead/mends.ts';
   import { darkSharesOf, oversOf, usesOf, type Over } from '$core/ahead/uses.ts';
   import { seedOfLines } from '$core/ahead/drawn.ts';
   import { linesOf } from '$core/ahead/lines.ts';
@@ -140,8 +140,8 @@
   const hungry = $derived(outcome.days.some(({ appetiteG }) => appetiteG > 0));
   /** What is said above the weeks. Under a hand that drags nothing may jump: it is said anew once that has let go. */
   const atRest = (): {
-    gaps: Stretch[];
-    gluts: Stretch[];
+    gaps: DayStretch[];
+    gluts: DayStretch[];
     overs: Over[];
     mendings: readonly Mending[] | null;
   } => ({

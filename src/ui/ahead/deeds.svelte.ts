@@ -3,7 +3,7 @@ import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
 import type { Row } from '$core/ahead/rows.ts';
 import type { Place } from '$core/places/place.ts';
 import type { HouseholdFacts, Projected } from '$core/sowing/project.ts';
-import type { Problem } from '$contract/api.ts';
+import type { ApiProblem } from '$contract/api.ts';
 import { moveContainer } from '$ui/shelf/moveContainer.ts';
 import { post } from '$ui/state/ask.ts';
 import type { Journal } from '$ui/state/journal.svelte.ts';
@@ -40,7 +40,7 @@ export class Deeds {
       this.wrong = 'No answer from Brote. Nothing was changed: try again in a moment.';
     else if (answer.status === 401) this.journal.signedOut = true;
     else if (!answer.ok) {
-      const { message, fields } = (await answer.json()) as Problem;
+      const { message, fields } = (await answer.json()) as ApiProblem;
       this.wrong = message;
       this.stale = fields?.ground !== undefined;
     }

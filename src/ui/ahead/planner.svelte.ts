@@ -4,9 +4,9 @@ import type { Mending } from '$core/ahead/offers.ts';
 import type { Proposal } from '$core/ahead/proposal.ts';
 import type { VarietyPrice } from '$core/ahead/varietyPrice.ts';
 import { newPlanner } from './newPlanner.ts';
-import type { Asked, Told } from './planning.ts';
+import type { Asked, PlannerMessage } from './planning.ts';
 
-type Done = Extract<Told, { kind: 'done' }>;
+type Done = Extract<PlannerMessage, { kind: 'done' }>;
 
 /** A better plan is drawn no sooner after the last: somebody reads that, and works the page meanwhile. */
 const READ_MS = 1500;
@@ -67,7 +67,7 @@ export class Planner {
     }
     // It stays for the next question: one that is warm answers at once.
     this.worker ??= newPlanner();
-    this.worker.onmessage = ({ data: told }: MessageEvent<Told>) => this.hear(told);
+    this.worker.onmessage = ({ data: told }: MessageEvent<PlannerMessage>) => this.hear(told);
     // A worker that could not even begin leaves what stands.
     this.worker.onerror = () => {
       this.settle();
@@ -80,7 +80,7 @@ export class Planner {
     return this.question;
   }
 
-  private hear(told: Told): void {
+  private hear(told: PlannerMessage): void {
     if (told.kind === 'proposal') this.offer(told.proposal);
     else if (told.kind === 'mendings') {
       if (told.question !== this.unanswered) return;

@@ -8,7 +8,7 @@ import { shortDays } from '$core/ahead/paces.ts';
 import { varietyPrice, type VarietyPrice } from '$core/ahead/varietyPrice.ts';
 
 /** What the planner tells on its way; mendings with the number of their question, for an older one is of what no longer stands. */
-export type Told =
+export type PlannerMessage =
   | { kind: 'proposal'; proposal: Proposal }
   | { kind: 'mendings'; question: number; mendings: Mending[] }
   /** Nothing better is looked for any more. */
@@ -25,7 +25,7 @@ export interface Asked {
 }
 
 /** Answers what it was asked: a plan at once, then better ones, until next to nothing is found any more. */
-export function answer({ what, question, data }: Asked, tell: (told: Told) => void): void {
+export function answer({ what, question, data }: Asked, tell: (told: PlannerMessage) => void): void {
   const { input, moved } = aheadOf(data);
   const built = buildProblem(input);
   const { problem } = built;

@@ -2,7 +2,7 @@ import type { Reading } from '$core/places/air/reading.ts';
 import { post } from '$ui/state/ask.ts';
 
 /** What became of readings that were sent. */
-export interface Sent {
+export interface SentReadings {
   taken: number;
   added: number;
   refused: { line: number; say: string; fahrenheit: number | null }[];
@@ -13,10 +13,10 @@ export async function sendReadings(
   placeId: string,
   from: 'hand' | 'file',
   readings: readonly (Omit<Reading, 'at'> & { at: number | null })[]
-): Promise<Sent | string> {
+): Promise<SentReadings | string> {
   const answer = await post(`/api/places/${placeId}/readings?from=${from}`, { readings });
   if (!answer || answer.status >= 500)
     return 'No connection: nothing was sent. Try again; what you typed is kept.';
-  const told = (await answer.json()) as Sent | { message: string };
+  const told = (await answer.json()) as SentReadings | { message: string };
   return 'message' in told ? told.message : told;
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { AwayOutlook } from '$contract/away.ts';
-  import type { Verdict } from '$core/away/plan.ts';
+  import type { AwayVerdict } from '$core/away/plan.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { VERDICT_WORDS, verdictReason } from '$words/away.ts';
@@ -20,7 +20,7 @@
   const journal = useJournal();
 
   const groups = $derived(
-    (Object.keys(VERDICT_WORDS) as Verdict[])
+    (Object.keys(VERDICT_WORDS) as AwayVerdict[])
       .map((verdict) => ({ verdict, trays: outlook.trays.filter((tray) => tray.verdict === verdict) }))
       .filter(({ trays }) => trays.length > 0)
   );

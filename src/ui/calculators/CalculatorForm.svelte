@@ -8,7 +8,7 @@
   import type { Crop } from '$core/crops/crop.ts';
   import { calculate, type Aside, type Calculated, type Calculator } from '$core/calculators/calculator.ts';
   import { figure, mass, volume, type Units } from '$core/units/format.ts';
-  import { readQuantity, showQuantity, unitOf } from './quantities.ts';
+  import { readQuantity, showQuantity, shownUnit } from './quantities.ts';
   import { workingOf } from './working.ts';
 
   interface Props {
@@ -81,7 +81,7 @@
   }
   /** What it would take, and that it cannot be. */
   function beyondWords({ quantity: { label, kind, low, high }, value }: Beyond): string {
-    const unit = unitOf(kind, units);
+    const unit = shownUnit(kind, units);
     const shown = (of: number) => `${showQuantity(of, kind, units)}${unit ? ` ${unit}` : ''}`;
     const limit = value > high ? `more than ${shown(high)}` : `less than ${shown(low)}`;
     return `${label} would have to be ${shown(value)}, ${limit}. Change another figure.`;
@@ -115,7 +115,7 @@
     {/if}
     <div class="fields">
       {#each quantities as quantity (quantity.key)}
-        {@const unit = unitOf(quantity.kind, units)}
+        {@const unit = shownUnit(quantity.kind, units)}
         <div class:free={quantity.key === result.free}>
           <TextInput
             labelText="{quantity.label}{unit ? ` (${unit})` : ''}"

@@ -3,7 +3,7 @@
   import { TextInput } from 'carbon-components-svelte';
   import { partVolumes, readParts } from '$core/supplies/media/coir.ts';
   import { volume, type Units } from '$core/units/format.ts';
-  import { readQuantity, unitOf } from './quantities.ts';
+  import { readQuantity, shownUnit } from './quantities.ts';
 
   /** A mixed medium by its parts. */
   let { units }: { units: Units } = $props();
@@ -25,7 +25,7 @@
       invalidText="Write each part with its number, such as 3 coir, 1 perlite."
     />
     <TextInput
-      labelText="In all ({unitOf('volume', units)})"
+      labelText="In all ({shownUnit('volume', units)})"
       bind:value={total}
       invalid={!amount.ok}
       invalidText={amount.ok ? '' : problemWords(amount.problem)}

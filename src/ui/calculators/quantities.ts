@@ -10,7 +10,7 @@ import {
 import { figure, type Units } from '$core/units/format.ts';
 
 /** The unit a quantity is shown in, and taken in where none is typed. */
-export function unitOf(kind: QuantityKind, units: Units): string {
+export function shownUnit(kind: QuantityKind, units: Units): string {
   const us = units === 'us';
   switch (kind) {
     case 'mass':
@@ -54,7 +54,7 @@ export function baseUnits(kind: QuantityKind, unit: string): number {
  * `10 in x 7 in`; a round one as its diameter: `⌀16` or `d 16`.
  */
 export function readQuantity(text: string, kind: QuantityKind, units: Units): Parsed {
-  const unit = unitOf(kind, units);
+  const unit = shownUnit(kind, units);
   if (isMeasured(kind)) return parseQuantity(text, kind, unit);
   if (kind === 'area') return readArea(text, units);
   const plain = text.replace(/\s*(%|ppm|mL\/L|L\/kg|L)\s*$/i, '');
@@ -85,4 +85,4 @@ function readArea(text: string, units: Units): Parsed {
 
 /** A quantity in base units as its field shows it, without the unit. */
 export const showQuantity = (value: number, kind: QuantityKind, units: Units): string =>
-  Number.isFinite(value) ? figure(value / baseUnits(kind, unitOf(kind, units))) : '';
+  Number.isFinite(value) ? figure(value / baseUnits(kind, shownUnit(kind, units))) : '';

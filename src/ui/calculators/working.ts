@@ -1,6 +1,6 @@
 import type { Quantity, CalculatorContext, Calculator } from '$core/calculators/calculator.ts';
 import type { Units } from '$core/units/format.ts';
-import { baseUnits, showQuantity, unitOf } from './quantities.ts';
+import { baseUnits, showQuantity, shownUnit } from './quantities.ts';
 
 /**
  * How the free quantity came about, with the figures that stand: `2 × 450 cm² × 2.1 /cm² × ... = 19.8 g`.
@@ -15,7 +15,7 @@ export function workingOf(
   const { factors, powers } = calculator.relation(context, values);
   const quantities = new Map(calculator.quantities(context).map((one) => [one.key, one]));
   const text = (quantity: Quantity): string =>
-    `${showQuantity(values[quantity.key]!, quantity.kind, units)} ${unitOf(quantity.kind, units)}`.trim();
+    `${showQuantity(values[quantity.key]!, quantity.kind, units)} ${shownUnit(quantity.kind, units)}`.trim();
   // The law makes 1: what has the other sign than the free quantity stands above the line.
   const above = powers[free] === -1;
   const up: string[] = [];
@@ -26,7 +26,7 @@ export function workingOf(
   // What is shown in other units than the law's wants their factor said.
   const shown = Object.entries(powers).reduce((product, [key, power]) => {
     const { kind } = quantities.get(key)!;
-    return product * baseUnits(kind, unitOf(kind, units)) ** power;
+    return product * baseUnits(kind, shownUnit(kind, units)) ** power;
   }, 1);
   const between = above ? shown : 1 / shown;
   if (Math.abs(between - 1) > 1e-6) up.push(`${significant(between)} for the units`);

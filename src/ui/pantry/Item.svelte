@@ -1,7 +1,7 @@
 <script lang="ts">
   import { touchesOf } from '$core/pantry/amounts.ts';
   import type { PantryItem } from '$core/pantry/item.ts';
-  import { pressingOf } from '$core/pantry/order.ts';
+  import { urgencyOf } from '$core/pantry/order.ts';
   import { SPOILS, TAKINGS, type Spoil, type Taking } from '$core/sowing/event.ts';
   import type { Zone } from '$core/time/zone.ts';
   import { temperature } from '$core/units/format.ts';
@@ -37,7 +37,7 @@
   const journal = useJournal();
   const { units } = $derived(locale);
   const { crop } = $derived(item);
-  const pressing = $derived(pressingOf(item, zone, now));
+  const pressing = $derived(urgencyOf(item, zone, now));
   const note = $derived(edibleNote(crop));
   let to = $state<Taking>('eaten');
   let own = $state(NaN);

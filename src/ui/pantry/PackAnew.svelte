@@ -1,6 +1,6 @@
 <script lang="ts">
   import { DRIED_SHARE, JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
-  import { unitOf, type PantryItem } from '$core/pantry/item.ts';
+  import { unitOfPacking, type PantryItem } from '$core/pantry/item.ts';
   import { PACKINGS, type Packing } from '$core/sowing/event.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import QuantityField from '$ui/fields/QuantityField.svelte';
@@ -31,7 +31,7 @@
   let made = $state(NaN);
   let portion = $state(NaN);
   let tried = $state(false);
-  const unit = $derived(packing ? unitOf(packing) : 'g');
+  const unit = $derived(packing ? unitOfPacking(packing) : 'g');
   const turns = $derived(packing === 'juice' || packing === 'frozen-juice' || packing === 'dried');
 
   function choose(next: Kept) {
@@ -42,7 +42,11 @@
   }
   /** What it will come to, until it is measured. */
   const guess = (to: Kept, from: number): number =>
-    to === 'dried' ? from * DRIED_SHARE : item.unit === 'g' && unitOf(to) === 'mL' ? from * JUICE_ML_G : from;
+    to === 'dried'
+      ? from * DRIED_SHARE
+      : item.unit === 'g' && unitOfPacking(to) === 'mL'
+        ? from * JUICE_ML_G
+        : from;
   const most = $derived(item.unit === unit ? 1.02 : 1.5);
   const wrong = $derived({
     amount: !(amount > 0)

@@ -2,11 +2,11 @@
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
-  import type { Feed } from '$contract/reminders.ts';
+  import type { CalendarFeed } from '$contract/reminders.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
-    feeds: readonly Feed[];
+    feeds: readonly CalendarFeed[];
     /** The address that was just made; shown this once. */
     shown: string | null;
     newId: string;

@@ -7,7 +7,7 @@
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { picturesWords } from '$words/pictureWords.ts';
-  import type { SaidBefore } from '$words/steps/saidOnce.ts';
+  import type { WordsBefore } from '$words/steps/saidOnce.ts';
   import type { Locale } from '$words/time.ts';
   import Begin from './Begin.svelte';
   import DoneList from './DoneList.svelte';
@@ -31,7 +31,7 @@
     /** The household's own media, as far as they are known here. */
     media?: readonly KeptMedium[];
     /** Steps of which an earlier one has said what is the same for all. */
-    said?: SaidBefore<StopStep>;
+    said?: WordsBefore<StopStep>;
     /** On a page of its own, whose heading names the crop already. */
     alone?: boolean;
   }

@@ -1,6 +1,6 @@
 import type { Place } from '$core/places/place.ts';
 import type { Projected } from '$core/sowing/project.ts';
-import type { Journal, Outcome } from '$ui/state/journal.svelte.ts';
+import type { Journal, Recording } from '$ui/state/journal.svelte.ts';
 import { cropNames } from '$words/containers.ts';
 
 /** Records that a container was moved: two halves are one container, and move together. */
@@ -8,7 +8,7 @@ export const moveContainer = (
   journal: Journal,
   sowings: readonly Pick<Projected, 'setup' | 'crop'>[],
   { id, name }: Pick<Place, 'id' | 'name'>
-): Promise<Outcome> =>
+): Promise<Recording> =>
   journal.recordAll(
     sowings.map(({ setup }) => ({ sowingId: setup.id, body: { type: 'moved', placeId: id } })),
     `${cropNames(sowings)}: moved to ${name}`

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { useJournal, wordsOf } from '$ui/state/journal.svelte.ts';
+  import { useJournal, outgoingWords } from '$ui/state/journal.svelte.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
   let { now, locale }: { now: number; locale: Locale } = $props();
@@ -17,7 +17,7 @@
       {#each journal.aside as one (one.event.id)}
         <li>
           <div>
-            <strong>{wordsOf(one)}</strong>
+            <strong>{outgoingWords(one)}</strong>
             <span class="small soft">{dayAndTime(one.event.at, now, locale)}</span><br />
             <span class="small">{one.say}</span>
           </div>
@@ -28,7 +28,7 @@
               >
             {/if}
             <button class="chip quiet" onclick={() => journal.drop(one.event.id)}
-              >Drop it<span class="visually-hidden">: {wordsOf(one)}</span></button
+              >Drop it<span class="visually-hidden">: {outgoingWords(one)}</span></button
             >
           </div>
         </li>

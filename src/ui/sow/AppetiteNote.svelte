@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { PORTIONS, type Appetite, type Portion } from '$core/ahead/appetite.ts';
+  import { PORTIONS, type Appetite, type PortionSize } from '$core/ahead/appetite.ts';
   import { greensMass } from '$core/units/format.ts';
-  import type { Problem } from '$contract/api.ts';
+  import type { ApiProblem } from '$contract/api.ts';
   import { post } from '$ui/state/ask.ts';
   import { assumedWords, PORTION_WORDS } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
@@ -18,11 +18,11 @@
   const id = newId();
   let wrong = $state('');
 
-  async function say(portion: Portion) {
+  async function say(portion: PortionSize) {
     wrong = '';
     const answer = await post('/api/ahead/appetite', { id, portion });
     if (answer?.ok) onsaid({ ...appetite, gD: appetite.people * PORTIONS[portion], assumed: false });
-    else if (answer && answer.status < 500) wrong = ((await answer.json()) as Problem).message;
+    else if (answer && answer.status < 500) wrong = ((await answer.json()) as ApiProblem).message;
     else wrong = 'No answer from Brote. Try again in a moment.';
   }
 </script>
@@ -31,8 +31,8 @@
   <p class="small">{assumedWords(appetite, locale)} How much does each of you eat?</p>
   <div class="row">
     {#each Object.entries(PORTIONS) as [portion, g] (portion)}
-      <button class="chip" type="button" onclick={() => void say(portion as Portion)}
-        >{PORTION_WORDS[portion as Portion]} · {greensMass(g, locale.units)}</button
+      <button class="chip" type="button" onclick={() => void say(portion as PortionSize)}
+        >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</button
       >
     {/each}
   </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { glutOf, spreadOf, type Portion } from '$core/ahead/glut.ts';
+  import { glutOf, spreadOf, type SpreadPart } from '$core/ahead/glut.ts';
   import { openingOf, type Opening } from '$core/ahead/opening.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { DAY } from '$core/time/zone.ts';
@@ -18,7 +18,7 @@
     onlater: (at: number) => void;
     /** How many containers it is, and begins them in turn. */
     count: number;
-    onspread: (portions: Portion[]) => void;
+    onspread: (portions: SpreadPart[]) => void;
   }
   let { sowings, openings, appetiteGD, now, locale, onlater, count, onspread }: Props = $props();
 

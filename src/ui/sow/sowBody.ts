@@ -1,4 +1,4 @@
-import type { Portion } from '$core/ahead/glut.ts';
+import type { SpreadPart } from '$core/ahead/glut.ts';
 import { DAY, type Millis } from '$core/time/zone.ts';
 import { isoDay } from '$words/time.ts';
 import { v4 as newId } from 'uuid';
@@ -25,7 +25,7 @@ export const sowBody = ({ newPlace }: Draft, { data, sowings }: Worked, ids: For
 /** The same begun in turn, as it was offered: one sowing a day. */
 export function spreadBodies(
   whole: ReturnType<typeof sowBody>,
-  portions: readonly Portion[],
+  portions: readonly SpreadPart[],
   { now, zone }: { now: Millis; zone: string }
 ) {
   return portions.map(({ days, count }, nth) => ({

@@ -4,7 +4,7 @@ import { v4 as newId } from 'uuid';
 import { post } from './ask.ts';
 import { Patches } from './patches.svelte.ts';
 import { Queue } from './queue.ts';
-import type { Problem, Recorded, RecordedBatch } from '$contract/api.ts';
+import type { ApiProblem, Recorded, RecordedBatch } from '$contract/api.ts';
 import type { EventBody, SowingEvent } from '$core/sowing/event.ts';
 
 /** An event on its way to the server. */
@@ -31,7 +31,7 @@ export interface Happened {
 }
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
-export type Outcome =
+export type Recording =
   | { kind: 'saved' | 'kept' | 'aside' }
   | { kind: 'refused'; say: string }
   | { kind: 'implausible'; times: number };
@@ -111,7 +111,7 @@ export class Journal {
       sure = false,
       at = this.now()
     }: { taskKey?: string | null; sure?: boolean; at?: number } = {}
-  ): Promise<Outcome> {
+  ): Promise<Recording> {
     return this.recordAll([{ sowingId, body, taskKey }], words, { sure, at });
   }
 
@@ -120,7 +120,7 @@ export class Journal {
     happened: readonly Happened[],
     words: string | null,
     { sure = false, at = this.now() }: { sure?: boolean; at?: number } = {}
-  ): Promise<Outcome> {
+  ): Promise<Recording> {
     const outs = happened.map(({ sowingId, body, taskKey = null, at: then = at }): Outgoing => {
       const event = { id: newId(), at: Math.round(then), by: this.memberId, taskKey, body };
       return { sowingId, event, sure, words };
@@ -178,7 +178,7 @@ export class Journal {
     const out = this.takeAside(eventId);
     if (!out) return;
     const at = Math.max(out.event.at, this.now() - MOST_NOTE_AGE_MS);
-    await this.record(out.sowingId, { type: 'noted', text: wordsOf(out) }, null, { at });
+    await this.record(out.sowingId, { type: 'noted', text: outgoingWords(out) }, null, { at });
   }
 
   /** Lets what was set aside go. */
@@ -194,7 +194,7 @@ export class Journal {
   }
 
   /** @param watched whether somebody waits for the answer, and still sees what they typed */
-  private async send(outs: readonly Outgoing[], watched: boolean): Promise<Outcome> {
+  private async send(outs: readonly Outgoing[], watched: boolean): Promise<Recording> {
     const events = outs.map(({ event, sowingId, sure }) => ({ ...event, sowingId, sure }));
     const answer = await post('/api/events', { events });
     this.waiting = answer === null ? 'offline' : PASSING.has(answer.status) ? 'away' : null;
@@ -207,7 +207,7 @@ export class Journal {
     // The batch was not taken as one: what is wrong with one of it is not to hold up the others.
     if (!results && outs.length > 1) return this.sendEach(outs, watched);
     if (patch) this.patches.take(patch);
-    let first: Problem | null = null;
+    let first: ApiProblem | null = null;
     const aside: SetAside[] = [];
     const wasSent = (id: string) => outs.some(({ event }) => event.id === id);
     this.outgoing = this.outgoing.filter(({ event }) => !wasSent(event.id));
@@ -217,7 +217,7 @@ export class Journal {
         this.correctedTo = result.correctedTo ?? this.correctedTo;
         continue;
       }
-      const told: Problem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
+      const told: ApiProblem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
       first ??= told;
       if (!watched || answer!.status >= 500)
         aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
@@ -233,8 +233,8 @@ export class Journal {
     return { kind: 'refused', say: first.message };
   }
 
-  private async sendEach(outs: readonly Outgoing[], watched: boolean): Promise<Outcome> {
-    let last: Outcome = { kind: 'saved' };
+  private async sendEach(outs: readonly Outgoing[], watched: boolean): Promise<Recording> {
+    let last: Recording = { kind: 'saved' };
     for (const out of outs) {
       const outcome = await this.send([out], watched);
       if (outcome.kind === 'kept') return outcome;
@@ -255,17 +255,17 @@ const MOST_NOTE_AGE_MS = 29 * DAY;
 const UNSURE = 'This weight is far from what such a tray gives. Weigh it again on its own page.';
 
 /** What an event was, in words: what was typed, or what was touched. */
-export const wordsOf = ({ event, words }: Outgoing): string =>
+export const outgoingWords = ({ event, words }: Outgoing): string =>
   event.body.type === 'noted' ? event.body.text : (words ?? `Touched: ${event.body.type}`);
 
 interface Told extends Partial<RecordedBatch> {
   /** What is wrong with all of it. */
-  problem?: Problem;
+  problem?: ApiProblem;
 }
 
 async function toldBy(answer: Response): Promise<Told> {
   try {
-    const said = (await answer.json()) as Partial<RecordedBatch> & Partial<Problem>;
+    const said = (await answer.json()) as Partial<RecordedBatch> & Partial<ApiProblem>;
     const results: Recorded[] | undefined = Array.isArray(said.results) ? said.results : undefined;
     if (results && said.patch) return { results, patch: said.patch };
     return { problem: { code: said.code ?? 'wrong', message: said.message ?? NOT_TAKEN } };

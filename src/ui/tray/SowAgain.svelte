@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { Button } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
-  import type { Problem } from '$contract/api.ts';
+  import type { ApiProblem } from '$contract/api.ts';
   import { post } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -22,7 +22,7 @@
     if (!answer || answer.status >= 500) failed = 'No answer from Brote: try again in a moment.';
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) await goto('/round', { invalidateAll: true });
-    else failed = ((await answer.json()) as Problem).message;
+    else failed = ((await answer.json()) as ApiProblem).message;
   }
 </script>
 

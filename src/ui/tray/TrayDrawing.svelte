@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Picture } from '$core/picture/picture.ts';
-  import { grainsOf, standOf, type Stand } from './stems.ts';
+  import { grainsOf, stemPaths, type StemPaths } from './stems.ts';
   import { page } from '../state/hydrated.svelte.ts';
   import JarDrawing from './JarDrawing.svelte';
 
@@ -56,8 +56,8 @@
   const standing = (side: Picture, cut: readonly number[]) =>
     page.hydrated
       ? {
-          front: standOf(side, growing / 10, cut),
-          behind: cut.some((share) => share > 0) ? standOf(side, growing / 10, cut, 'behind') : null
+          front: stemPaths(side, growing / 10, cut),
+          behind: cut.some((share) => share > 0) ? stemPaths(side, growing / 10, cut, 'behind') : null
         }
       : null;
   /** Cells that are cut alike look alike: drawn once, shown again. */
@@ -111,7 +111,7 @@
   </g>
 {/snippet}
 
-{#snippet row(stand: Stand)}
+{#snippet row(stand: StemPaths)}
   <path class="stem" d={stand.stems} />
   <path class="leaf" d={stand.leaves} />
   {#if stand.tips}<path class="hook" d={stand.tips} />{/if}

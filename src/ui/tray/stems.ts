@@ -3,7 +3,7 @@ import type { Picture } from '$core/picture/picture.ts';
 import { wobbleFrom } from './wobble.ts';
 
 /** Path data of a stand of stems and of their leaves, in tenths of a cm, y upwards negative from the medium. */
-export interface Stand {
+export interface StemPaths {
   stems: string;
   leaves: string;
   /** Hooked tips of seedlings that have not opened. */
@@ -19,14 +19,14 @@ const r = Math.round;
  * @param cut share that is cut of each slice of it, left to right: what is cut by half stands in its row behind
  * @param row the one in front, or the one behind it
  */
-export function standOf(
+export function stemPaths(
   picture: Picture,
   widthCm: number,
   cut: readonly number[] = picture.cut,
   row: 'front' | 'behind' = 'front'
-): Stand {
+): StemPaths {
   const { stems, habit } = picture;
-  const stand: Stand = { stems: '', leaves: '', tips: '', stubs: '' };
+  const stand: StemPaths = { stems: '', leaves: '', tips: '', stubs: '' };
   if (!stems) return stand;
   const wobble = wobbleFrom(picture.seed);
   const count = Math.max(3, Math.min(MOST_STEMS, r(stems.perCm * widthCm * 0.9)));

@@ -10,12 +10,12 @@ interface Walked {
 }
 
 /** Of the steps of a walk: whose caution, and whose way of doing it, an earlier one has said already. */
-export interface SaidBefore<S> {
+export interface WordsBefore<S> {
   caution: ReadonlySet<S>;
   how: ReadonlySet<S>;
 }
 
-export const saidBefore = <S extends Walked>(steps: readonly S[]): SaidBefore<S> => ({
+export const saidBefore = <S extends Walked>(steps: readonly S[]): WordsBefore<S> => ({
   caution: repeated(steps, ({ body }) => stepCaution(body)),
   how: repeated(steps, ({ body, of }) => stepHow(body, of[0]!.projected.setup.medium))
 });

@@ -2,7 +2,7 @@ import { CROPS } from '../library.ts';
 import { CROP_NAMES } from './cropNames.ts';
 import { FOOD_NAMES, HARMLESS_WORDS, NAMESAKES } from './foodNames.ts';
 import { POISONOUS_NAMES, RISKY_NAMES } from './poisonousNames.ts';
-import { wordsOf, writtenAsOne } from './wordsOf.ts';
+import { plantNameWords, writtenAsOne } from './wordsOf.ts';
 
 /** Why a plant's seedlings are no food. */
 export type WhyRefused =
@@ -55,7 +55,7 @@ const rank = ({ kind }: Meaning): number => PRECEDENCE.indexOf(kind);
 
 const BY_NAME = new Map<string, Meaning>();
 for (const [name, meaning] of MEANINGS) {
-  const written = wordsOf(name).join('');
+  const written = plantNameWords(name).join('');
   const held = BY_NAME.get(written);
   if (!held || rank(meaning) < rank(held)) BY_NAME.set(written, meaning);
 }

@@ -9,7 +9,7 @@ import {
   type WhyWarned
 } from './lexicon.ts';
 import { isOneEdit } from './oneEdit.ts';
-import { hasOtherScript, wordsOf, writtenAsOne } from './wordsOf.ts';
+import { hasOtherScript, plantNameWords, writtenAsOne } from './wordsOf.ts';
 
 /** What Brote knows about eating a plant's seedlings, by its name. */
 export type NameVerdict =
@@ -98,7 +98,7 @@ function nearCrop(words: readonly string[]): string | null {
  * @example verdictOnName('red kidney beans') // { kind: 'refused', why: 'kidney-bean' }
  */
 export function verdictOnName(name: string): NameVerdict {
-  const words = wordsOf(name);
+  const words = plantNameWords(name);
   const claims = claimsOf(words);
   const meanings = claims.map(({ meaning }) => meaning);
   for (const meaning of meanings)

@@ -15,7 +15,7 @@ const RANKS = new Set(['var', 'subsp', 'ssp', 'convar', 'cv']);
  * The words of a plant's name in small letters, without accents, hyphens or apostrophes; an umlaut reads the same
  * whether it is written ö or oe. Figures stay, so that a zero for an o is a misspelling.
  */
-export const wordsOf = (name: string): string[] =>
+export const plantNameWords = (name: string): string[] =>
   FOLDED.reduce((text, [from, to]) => text.replace(from, to), name)
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')

@@ -56,7 +56,7 @@ const UNIT_WORDS: Record<string, string> = {
 };
 
 /** A unit of mass or length as it is written in heads and cells, by its usual sign; null for no such unit. */
-export function unitOf(typed: string): { unit: string; kind: 'mass' | 'length' } | null {
+export function readUnit(typed: string): { unit: string; kind: 'mass' | 'length' } | null {
   const word = typed.trim().toLowerCase().replace(/\.$/, '');
   const unit = UNIT_WORDS[word] ?? word;
   for (const kind of ['mass', 'length'] as const)
@@ -76,12 +76,12 @@ export function headOf(column: string): Head {
     /^(.*?)\s*[([{]([^)\]}]*)[)\]}]$/.exec(text) ??
     /^(.*?)(?:\s*[,/]\s*|\s+(?:in\s+)?)([a-z"″]+\.?)$/.exec(text) ??
     [];
-  const found = typed === '' ? null : unitOf(typed);
+  const found = typed === '' ? null : readUnit(typed);
   if (found) return { name, ...found };
   const [, first = '', rest = ''] = /^([a-z]+) (?:of |de |d')?(.+)$/.exec(text) ?? [];
-  const leading = first === '' || first === 'in' ? null : unitOf(first);
+  const leading = first === '' || first === 'in' ? null : readUnit(first);
   if (leading) return { name: rest, ...leading };
-  const alone = unitOf(text);
+  const alone = readUnit(text);
   return alone ? { name: '', ...alone } : { name: text, unit: null, kind: null };
 }
 

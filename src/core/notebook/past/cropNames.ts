@@ -2,9 +2,9 @@ import type { Crop } from '../../crops/crop.ts';
 import { CROPS_BY_NAME, meaningOf } from '../../crops/names/lexicon.ts';
 import { isOneEdit } from '../../crops/names/oneEdit.ts';
 import { verdictOnName } from '../../crops/names/verdict.ts';
-import { wordsOf, writtenAsOne } from '../../crops/names/wordsOf.ts';
+import { plantNameWords, writtenAsOne } from '../../crops/names/wordsOf.ts';
 
-const written = (name: string): string => wordsOf(name).join(' ');
+const written = (name: string): string => plantNameWords(name).join(' ');
 
 /** The crops by their keys and names as they are compared, the household's own before the library's. */
 export class CropNames {
@@ -33,7 +33,7 @@ export class CropNames {
   private lookUp(typed: string): Crop | null {
     const own = this.byName.get(written(typed));
     if (own) return own;
-    const listed = this.listed(wordsOf(typed));
+    const listed = this.listed(plantNameWords(typed));
     return listed && verdictOnName(typed).kind === 'known' ? listed : null;
   }
 
@@ -61,11 +61,11 @@ export class CropNames {
   like(typed: string): Crop[] {
     const verdict = verdictOnName(typed).kind;
     if (verdict === 'refused' || verdict === 'misspelled') return [];
-    const words = wordsOf(typed);
+    const words = plantNameWords(typed);
     const found = new Set<Crop>();
     for (let length = words.length; length >= 1; length -= 1)
       for (const crop of this.within(words, length)) found.add(crop);
-    const names = [...this.crops].map((crop) => ({ name: wordsOf(crop.name).join(''), crop }));
+    const names = [...this.crops].map((crop) => ({ name: plantNameWords(crop.name).join(''), crop }));
     const listed = CROPS_BY_NAME.flatMap(({ written: name, key }) => {
       const crop = this.byKey.get(key);
       return crop ? [{ name, crop }] : [];

@@ -6,7 +6,7 @@ import { readTime } from '../../places/air/readTime.ts';
 import { LOSS_REASONS, type LossReason } from '../../sowing/event.ts';
 import { SIZE_BOUNDS, type KeptContainer } from '../../supplies/containers/container.ts';
 import { MEDIA, type MediumKind } from '../../supplies/media/medium.ts';
-import { ordersOf, readDay, type DayOrder } from '../../time/readDay.ts';
+import { dayOrders, readDay, type DayOrder } from '../../time/readDay.ts';
 import type { Millis, Zone } from '../../time/zone.ts';
 import { readNumber, unitFactor } from '../../units/parseQuantity.ts';
 import {
@@ -14,7 +14,7 @@ import {
   dayPart,
   guessColumns,
   headOf,
-  unitOf,
+  readUnit,
   type AmountField,
   type PastColumns,
   type PastField
@@ -166,7 +166,7 @@ class List {
     const days = rows.map(({ cell }) =>
       (['sown', 'opened', 'cut'] as const).map((field) => dayPart(cell(field))).filter(Boolean)
     );
-    const orders = ordersOf(days, { latest: this.ground.zone.date(this.ground.now), mostD: MOST_D });
+    const orders = dayOrders(days, { latest: this.ground.zone.date(this.ground.now), mostD: MOST_D });
     const order = this.answers.order ?? (orders.length === 1 ? orders[0]! : null);
     const unknown = this.unknown();
     let leftOut = 0;
@@ -279,7 +279,7 @@ class List {
     const [, digits = '', sign = ''] = /^([^a-zA-Z"″'′]*?)\s*([a-zA-Z"″'′]+\.?)?$/.exec(typed) ?? [];
     const value = readNumber(digits, this.file.comma);
     if (value === null || value < 0) return undefined;
-    const named = sign === '' ? this.units[field] : (unitOf(sign)?.unit ?? sign);
+    const named = sign === '' ? this.units[field] : (readUnit(sign)?.unit ?? sign);
     if (named === null) this.unitless.add(kind);
     const factor = unitFactor(
       kind,
@@ -309,7 +309,7 @@ class List {
         typed
       ) ?? [];
     if (first === undefined || second === undefined) return null;
-    const named = sign === '' ? null : unitOf(sign)?.unit;
+    const named = sign === '' ? null : readUnit(sign)?.unit;
     if (named === null) this.unitless.add('length');
     const factor = unitFactor('length', named ?? this.answers.lengthUnit) ?? 1;
     const sides = [first, second].map((side) => Number(side.replace(',', '.')) * factor);

@@ -1,7 +1,7 @@
 import { Z80 } from '../../stats/normal.ts';
 
 /** Share of seeds that sprout, with its 80 % range; all in percent. */
-export interface Germination {
+export interface GerminationRate {
   pct: number;
   lowPct: number;
   highPct: number;
@@ -12,7 +12,7 @@ export interface Germination {
  * (Wilson 1927, J. Am. Stat. Assoc. 22:209-212), which stays within 0 and 100 for small tests.
  * @throws RangeError for a count that is not whole or out of range.
  */
-export function germinationTest(sprouted: number, tested: number): Germination {
+export function germinationTest(sprouted: number, tested: number): GerminationRate {
   if (
     !Number.isInteger(sprouted) ||
     !Number.isInteger(tested) ||

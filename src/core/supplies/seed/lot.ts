@@ -2,7 +2,7 @@ import { blend } from '../../crops/blend.ts';
 import type { Crop } from '../../crops/crop.ts';
 import { areaShares } from '../../crops/shares.ts';
 import { readParts } from '../media/coir.ts';
-import { germinationTest, type Germination } from './germinationTest.ts';
+import { germinationTest, type GerminationRate } from './germinationTest.ts';
 import { seedAmount, WEAK_GERMINATION_PCT } from './amount.ts';
 
 /** One crop of a mixed packet. */
@@ -93,7 +93,7 @@ export function readLotParts(
 export const leftG = ({ weighedG, takenG }: LotStock): number => Math.max(0, weighedG - takenG);
 
 /** What is known of a lot's germination: from its test with a range, from its packet without; or null. */
-export function lotGermination({ test, packetPct }: Lot): Germination | null {
+export function lotGermination({ test, packetPct }: Lot): GerminationRate | null {
   if (test) return germinationTest(test.sprouted, test.tested);
   return packetPct === null ? null : { pct: packetPct, lowPct: packetPct, highPct: packetPct };
 }

@@ -1,8 +1,8 @@
 import { seedAmount } from './amount.ts';
-import type { MixPart, Portion } from '../../crops/blend.ts';
+import type { MixPart, BlendPortion } from '../../crops/blend.ts';
 
 /** A portion of a mix with the lot its seed comes from. */
-export interface PortionOfLot extends Portion {
+export interface PortionOfLot extends BlendPortion {
   lotId: string | null;
   /** Of the lot, percent; the crop's usual where not known. */
   germinationPct: number | null;

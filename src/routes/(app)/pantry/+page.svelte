@@ -1,7 +1,7 @@
 <script lang="ts">
   import { surplusOf } from '$core/ahead/surplus.ts';
   import { pantryOf } from '$core/pantry/item.ts';
-  import { eatFirst, isPast, pressingOf } from '$core/pantry/order.ts';
+  import { eatFirst, isPast, urgencyOf } from '$core/pantry/order.ts';
   import { zoneOf } from '$core/time/zone.ts';
   import { mass } from '$core/units/format.ts';
   import Item from '$ui/pantry/Item.svelte';
@@ -30,7 +30,7 @@
   const surplus = $derived(surplusOf(items, data.eaters, data.away, factsNow(data, journal).rhythm, now));
   const counts = $derived(
     pantryCountWords({
-      soon: items.filter((item) => pressingOf(item, zone, now) === 'soon').length,
+      soon: items.filter((item) => urgencyOf(item, zone, now) === 'soon').length,
       past: items.filter((item) => isPast(item, zone, now)).length
     })
   );

@@ -5,7 +5,7 @@
   import { v4 as newId } from 'uuid';
   import type { Place } from '$core/places/place.ts';
   import type { Appetite } from '$core/ahead/appetite.ts';
-  import type { Portion } from '$core/ahead/glut.ts';
+  import type { SpreadPart } from '$core/ahead/glut.ts';
   import { goto } from '$app/navigation';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
@@ -32,7 +32,7 @@
   import { answerWords, QUESTION_WORDS } from '$words/methods.ts';
   import { QUESTIONS, type Question } from '$core/supplies/methods/method.ts';
   import { dayAndTime, isoDay } from '$words/time.ts';
-  import type { Problem } from '$contract/api.ts';
+  import type { ApiProblem } from '$contract/api.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -141,7 +141,7 @@
   }
 
   /** Several containers begun in turn, as it was offered: all or nothing. */
-  const spread = (portions: readonly Portion[]) =>
+  const spread = (portions: readonly SpreadPart[]) =>
     send(
       '/api/ahead',
       {
@@ -181,7 +181,7 @@
       dropDraft(data.household.id);
       await goto(to, { invalidateAll: true });
     } else {
-      const { fields, message } = (await answer.json()) as Problem;
+      const { fields, message } = (await answer.json()) as ApiProblem;
       told = fields ?? {};
       // What is about no field that the form shows is said beside its button.
       failed = !fields ? message : (fields.ownSeedG ?? '');

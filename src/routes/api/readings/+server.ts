@@ -9,9 +9,9 @@ import { zoneOf } from '$core/time/zone.ts';
 import { lastReadings } from '$server/air/air.ts';
 import { takeReadings } from '$server/app/takeReadings.ts';
 import { noteRefused, openDevice } from '$server/air/devices.ts';
-import { linesOf, sift } from '$server/air/take.ts';
+import { readingLines, sift } from '$server/air/take.ts';
 import { api } from '$server/requests/answer.ts';
-import { parseJson, readText, Unreadable } from '$server/requests/body.ts';
+import { parseJson, readText, UnreadableBody } from '$server/requests/body.ts';
 import { available } from '$server/requests/session.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { householdNow } from '$server/households/household.ts';
@@ -57,19 +57,19 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
   const { household, deviceId, placeId } = device;
   const now = householdNow(household);
   const type = request.headers.get('content-type') ?? '';
-  if (type.includes('multipart')) throw new Unreadable(415, 'Send JSON, or line protocol as text/plain.');
+  if (type.includes('multipart')) throw new UnreadableBody(415, 'Send JSON, or line protocol as text/plain.');
   const text = await readText(request);
   let lines: ReadLine[];
   if (type.includes('json')) {
     const checked = await checkLists(readingsSchema, listed(parseJson(text)));
     if (!checked.ok)
       return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
-    lines = linesOf(checked.value.readings, zoneOf(household.zone), now);
+    lines = readingLines(checked.value.readings, zoneOf(household.zone), now);
   } else {
     const precision = url.searchParams.get('precision') ?? 'ns';
     if (!Object.hasOwn(PRECISIONS, precision))
       return json({ message: 'precision is one of ns, us, ms, s.', code: 'wrong' }, { status: 422 });
-    if ((text.match(/\n/g)?.length ?? 0) > MOST_LINES) throw new Unreadable(413, MANY_READINGS);
+    if ((text.match(/\n/g)?.length ?? 0) > MOST_LINES) throw new UnreadableBody(413, MANY_READINGS);
     lines = readLineProtocol(text, precision as Precision, now);
   }
   if (lines.length === 0)

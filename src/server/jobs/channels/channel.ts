@@ -30,7 +30,7 @@ export interface Message {
 }
 
 /** How a try went. `gone`: nothing will ever go there. */
-export type Sent = { ok: true } | { ok: false; say: string; gone: boolean };
+export type SendResult = { ok: true } | { ok: false; say: string; gone: boolean };
 
 /** One way to reach a member. */
 export interface ChannelType<K extends ChannelKind> {
@@ -39,10 +39,10 @@ export interface ChannelType<K extends ChannelKind> {
    * said here.
    */
   toldApartBy: string;
-  send(address: ChannelAddresses[K], message: Message): Promise<Sent>;
+  send(address: ChannelAddresses[K], message: Message): Promise<SendResult>;
 }
 
 /** A try that failed and may succeed later. */
-export const failed = (say: string): Sent => ({ ok: false, say, gone: false });
+export const failed = (say: string): SendResult => ({ ok: false, say, gone: false });
 /** A try that tells that nothing will ever go there. */
-export const gone = (say: string): Sent => ({ ok: false, say, gone: true });
+export const gone = (say: string): SendResult => ({ ok: false, say, gone: true });

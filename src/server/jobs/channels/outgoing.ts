@@ -3,7 +3,7 @@ import { request as httpsRequest } from 'node:https';
 import { RequestFilteringHttpAgent, RequestFilteringHttpsAgent } from 'request-filtering-agent';
 
 /** An answer from outside. */
-export interface Answer {
+export interface HttpAnswer {
   status: number;
   /** Its beginning, for the log. */
   text: string;
@@ -48,7 +48,7 @@ export async function postOut(
   address: string,
   headers: Record<string, string | number>,
   body: Buffer | string
-): Promise<Answer> {
+): Promise<HttpAnswer> {
   let url = outgoingUrl(address);
   for (let hop = 0; hop <= MOST_HOPS; hop += 1) {
     const { status, text, location } = await once(url, headers, body);
@@ -62,7 +62,7 @@ function once(
   url: URL,
   headers: Record<string, string | number>,
   body: Buffer | string
-): Promise<Answer & { location: string | null }> {
+): Promise<HttpAnswer & { location: string | null }> {
   const secure = url.protocol === 'https:';
   const agent = isAllowed(url) ? undefined : secure ? httpsAgent : httpAgent;
   return new Promise((resolve, reject) => {

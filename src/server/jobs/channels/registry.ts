@@ -1,6 +1,6 @@
 import type { ChannelKind } from '../../../contract/reminders.ts';
 import type { Channel } from '../../reminders/channels.ts';
-import type { ChannelType, Message, Sent } from './channel.ts';
+import type { ChannelType, Message, SendResult } from './channel.ts';
 import { mail } from './mail.ts';
 import { push } from './push.ts';
 import { webhook } from './webhook.ts';
@@ -9,7 +9,7 @@ import { webhook } from './webhook.ts';
 const CHANNELS: { [K in ChannelKind]: ChannelType<K> } = { push, mail, webhook };
 
 /** Sends a message on a channel. Never throws: what goes wrong is said. */
-export async function sendOn(channel: Channel, message: Message): Promise<Sent> {
+export async function sendOn(channel: Channel, message: Message): Promise<SendResult> {
   const type = CHANNELS[channel.kind] as ChannelType<ChannelKind>;
   try {
     return await type.send(channel.address, message);

@@ -8,12 +8,12 @@
     sharedOut,
     usualAppetiteG,
     type Eater,
-    type Portion,
+    type PortionSize,
     type Taste
   } from '$core/ahead/appetite.ts';
   import { greensMass } from '$core/units/format.ts';
   import { parseQuantity } from '$core/units/parseQuantity.ts';
-  import type { Problem } from '$contract/api.ts';
+  import type { ApiProblem } from '$contract/api.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -155,7 +155,7 @@
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) await goto('/ahead', { invalidateAll: true });
     else {
-      const problem = (await answer.json()) as Problem;
+      const problem = (await answer.json()) as ApiProblem;
       wrong = problem.fields ?? {};
       failed = problem.message;
       asksBack = problem.code === 'implausible';
@@ -215,7 +215,7 @@
       <div class="row" role="group" aria-label="Every day, {typed.name}">
         {#each Object.entries(PORTIONS) as [portion, g] (portion)}
           <button class="chip" type="button" onclick={() => every(typed, g)}
-            >{PORTION_WORDS[portion as Portion]} · {greensMass(g, locale.units)}</button
+            >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</button
           >
         {/each}
       </div>

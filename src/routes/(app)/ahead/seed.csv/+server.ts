@@ -1,5 +1,5 @@
 import { zoneOf } from '$core/time/zone.ts';
-import { seedNeeds } from '$server/app/seedNeeds.ts';
+import { householdSeedNeeds } from '$server/app/seedNeeds.ts';
 import { csvAnswer } from '$server/data/listCsv.ts';
 import { api } from '$server/requests/answer.ts';
 import { signedIn } from '$server/requests/session.ts';
@@ -8,7 +8,7 @@ import type { RequestHandler } from './$types';
 /** What seed is needed, there, and to buy by when, as an open file. */
 export const GET: RequestHandler = api(async ({ locals }) => {
   const zone = zoneOf(signedIn(locals).household.zone);
-  const rows = (await seedNeeds(locals)).map(({ crop, needG, haveG, buyG, buyBy }) => [
+  const rows = (await householdSeedNeeds(locals)).map(({ crop, needG, haveG, buyG, buyBy }) => [
     crop.name,
     Number(needG.toFixed(1)),
     Number(haveG.toFixed(1)),

@@ -1,5 +1,5 @@
 import { text } from '@sveltejs/kit';
-import { seedNeeds } from '$server/app/seedNeeds.ts';
+import { householdSeedNeeds } from '$server/app/seedNeeds.ts';
 import { householdNow } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { signedIn } from '$server/requests/session.ts';
@@ -9,7 +9,7 @@ import type { RequestHandler } from './$types';
 /** What seed is to be bought, a line each, for a message or a note. */
 export const GET: RequestHandler = api(async ({ locals }) => {
   const { household } = signedIn(locals);
-  const lines = (await seedNeeds(locals))
+  const lines = (await householdSeedNeeds(locals))
     .filter(({ buyG }) => buyG > 0)
     .map((need) => seedLine(need, householdNow(household), household));
   return text(`${lines.length > 0 ? lines.join('\n') : 'There is enough of everything.'}\n`, {

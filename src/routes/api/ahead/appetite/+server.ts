@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import type { Problem } from '$contract/api.ts';
+import type { ApiProblem } from '$contract/api.ts';
 import { askedBackG, keepAppetite, keepPortion } from '$server/ahead/appetite.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
@@ -22,7 +22,7 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
   });
   return askedBack === null
     ? json({})
-    : json({ code: 'implausible', message: muchEatenWords(askedBack, household) } satisfies Problem, {
+    : json({ code: 'implausible', message: muchEatenWords(askedBack, household) } satisfies ApiProblem, {
         status: 422
       });
 });

@@ -6,7 +6,7 @@
   import { checkWeighIn, yieldOf } from '$core/growth/yield.ts';
   import { expectedAtG, wholeYieldG } from '$core/harvest/expected.ts';
   import { holdsOf } from '$core/harvest/hold.ts';
-  import { frontCut, piecesOf, shareOf, standingPieces } from '$core/harvest/pieces.ts';
+  import { frontCut, piecesOf, shareOfPieces, standingPieces } from '$core/harvest/pieces.ts';
   import { pictureOf } from '$core/picture/picture.ts';
   import type { Handling } from '$core/sowing/event.ts';
   import { cutG } from '$core/sowing/totals.ts';
@@ -72,7 +72,7 @@
       standing.includes(piece)
     )
   );
-  const share = $derived(picked.length === 0 ? 0 : shareOf(setup, sowing, picked));
+  const share = $derived(picked.length === 0 ? 0 : shareOfPieces(setup, sowing, picked));
   const last = $derived(picked.length >= standing.length);
   const sum = $derived({
     grossG: grossG + bowls.reduce((total, bowl) => total + bowl.grossG, 0),

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { zoneOf } from '$core/time/zone.ts';
 import { takeReadings } from '$server/app/takeReadings.ts';
-import { linesOf, sift } from '$server/air/take.ts';
+import { readingLines, sift } from '$server/air/take.ts';
 import { householdNow } from '$server/households/household.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { checkLists } from '$server/requests/checkLists.ts';
@@ -17,7 +17,7 @@ export const POST: RequestHandler = api(async ({ request, locals, params, url })
   const checked = await checkLists(readingsSchema, await readJson(request));
   if (!checked.ok) return json({ message: Object.values(checked.errors)[0], code: 'wrong' }, { status: 422 });
   const now = householdNow(household);
-  const { taken, refused } = sift(linesOf(checked.value.readings, zoneOf(household.zone), now), now);
+  const { taken, refused } = sift(readingLines(checked.value.readings, zoneOf(household.zone), now), now);
   const source = url.searchParams.get('from') === 'file' ? 'file' : 'hand';
   const added = await inSession(locals, async (tx) => {
     if ((await listPlaces(tx)).every(({ id }) => id !== params.id)) return null;
