@@ -9,7 +9,7 @@ export interface Count {
   said?: string;
 }
 
-/** Of a run that broke off, so much of its end is told again. */
+/** How much of its last output is repeated when a run breaks off. */
 const BROKE_OFF_CHARS = 2000;
 
 /** Runs a program of the project's packages, and shows what it printed once it is done: two run at a time. */

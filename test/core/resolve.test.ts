@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { ChoiceData, PartData } from '../../src/core/choice/choiceData.ts';
+import { AS_USUAL, type ChoiceData, type PartData } from '../../src/core/choice/choiceData.ts';
 import { SeedLots } from '../../src/core/choice/seedLots.ts';
 import { plannedProblems, resolve, type HouseholdOptions } from '../../src/core/choice/resolve.ts';
 import type { ProblemKind } from '../../src/core/problem.ts';
@@ -39,26 +39,16 @@ const part = (cropKey: string, more: Partial<PartData> = {}): PartData => ({
   ...more
 });
 const data = (more: Partial<ChoiceData> = {}): ChoiceData => ({
+  ...AS_USUAL,
   kind: 'one',
   parts: [part('radish', { lotId: 'good' })],
   shareOf: 'weight',
-  staggered: false,
   container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
   count: 1,
   medium: 'coir',
   mediumId: 'mine',
   methodKey: READY_METHODS[0]!.key,
-  method: null,
   placeId: shelf.id,
-  lightPlaceId: null,
-  density: 'usual',
-  seedsPerCm2: null,
-  ownSeedG: null,
-  germinationPct: null,
-  soakH: null,
-  stackOf: null,
-  readyBy: null,
-  beginOn: null,
   ...more
 });
 const found = (more: Partial<ChoiceData>): [field: string, code: ProblemKind][] => {

@@ -9,6 +9,7 @@ import { stepsOf } from '../../src/core/steps/compile.ts';
 import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import type { Step } from '../../src/core/steps/step.ts';
+import { AS_USUAL } from '../../src/core/choice/choiceData.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { sowAgain } from '../../src/server/app/sowAgain.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
@@ -295,6 +296,7 @@ describe('a sowing that is shown', () => {
     const lot = tin({ id: small, name: 'Small tin', weighedG: 6 });
     await inHousehold(home.id, (tx) => keepLot(tx, home.id, lot, Date.now()));
     const blend: NewSowing = {
+      ...AS_USUAL,
       ids: newIds(),
       kind: 'blended',
       parts: [
@@ -302,24 +304,13 @@ describe('a sowing that is shown', () => {
         { cropKey: 'radish', lotId: lots.get('radish')!, share: 1 }
       ],
       shareOf: 'weight',
-      staggered: false,
       container: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
       count: 1,
       medium: 'coir',
       mediumId: null,
       methodKey: 'press-and-wait',
-      method: null,
       placeId: home.placeId,
-      lightPlaceId: null,
       newPlace: null,
-      density: 'usual',
-      seedsPerCm2: null,
-      ownSeedG: null,
-      germinationPct: null,
-      soakH: null,
-      stackOf: null,
-      readyBy: null,
-      beginOn: null,
       shownSeedG: null
     };
     const { ids } = await inHousehold(home.id, (tx) => sow(tx, session(), blend));

@@ -21,7 +21,7 @@ import { isGrass } from '../crops/traits.ts';
 import { holds, isDead, leftG, useFirst, type LotStock } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
 import type { Millis } from '../time/zone.ts';
-import { seedOfCrop, type ChoiceData, type PartData, type SeedData } from '../choice/choiceData.ts';
+import { AS_USUAL, seedOfCrop, type ChoiceData, type PartData, type SeedData } from '../choice/choiceData.ts';
 import { fondness, nobodyEats, type Eater, type Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
 import type { AheadInput } from './build.ts';
@@ -48,18 +48,9 @@ export interface OrderData extends OrderChoice {
 
 /** A sowing of an order, as it would be chosen now. */
 export const choiceOfOrder = (order: OrderChoice): ChoiceData => ({
+  ...AS_USUAL,
   ...order,
-  kind: order.parts.length > 1 ? 'blended' : 'one',
-  staggered: false,
-  method: null,
-  lightPlaceId: null,
-  density: 'usual',
-  seedsPerCm2: null,
-  germinationPct: null,
-  soakH: null,
-  stackOf: null,
-  readyBy: null,
-  beginOn: null
+  kind: order.parts.length > 1 ? 'blended' : 'one'
 });
 
 /** All that the weeks ahead follow from, plain enough to be sent, to a page and to its worker. */
@@ -208,17 +199,22 @@ function* pantryInSteps(
 /** The seed of a sowing again, from the lots it was taken from. */
 const seedAgain = ({ cropKey, mix, lotId }: SowingSetup): SeedData =>
   mix
-    ? { parts: mix.map((part) => ({ ...part, share: part.seedG })), shareOf: 'weight' }
+    ? {
+        parts: mix.map((part) => ({ cropKey: part.cropKey, lotId: part.lotId, share: part.seedG })),
+        shareOf: 'weight'
+      }
     : { parts: [{ cropKey, lotId, share: 1 }], shareOf: 'weight' };
 
 const keyOf = ({ parts }: SeedData): string => blendKey(parts.map(({ cropKey }) => cropKey));
 
-/** How each crop and each blend was last sown; of what was only planned so far, as it is planned. */
-function lastSetups({ latest, records }: AheadData): SowingSetup[] {
-  const last = new Map(latest.map((setup) => [keyOf(seedAgain(setup)), setup]));
-  for (const { setup } of records)
-    if (!last.has(keyOf(seedAgain(setup)))) last.set(keyOf(seedAgain(setup)), setup);
-  return [...last.values()];
+/** How each crop and each blend was last sown, by its key; of what was only planned so far, as it is planned. */
+function lastSetups({ latest, records }: AheadData): ReadonlyMap<string, SowingSetup> {
+  const last = new Map<string, SowingSetup>();
+  for (const setup of [...latest, ...records.map((record) => record.setup)]) {
+    const key = keyOf(seedAgain(setup));
+    if (!last.has(key)) last.set(key, setup);
+  }
+  return last;
 }
 
 /**
@@ -226,7 +222,8 @@ function lastSetups({ latest, records }: AheadData): SowingSetup[] {
  * sown or planned, each as it sows it. What nobody eats is left out.
  */
 export function growablesOf(data: AheadData): Growable[] {
-  const again = lastSetups(data).map(seedAgain);
+  const last = lastSetups(data);
+  const again = [...last.values()].map(seedAgain);
   const keys = new Set([
     ...data.lots.filter(({ parts }) => parts === null).map(({ cropKey }) => cropKey),
     ...data.tastes.map(({ cropKey }) => cropKey),
@@ -238,7 +235,7 @@ export function growablesOf(data: AheadData): Growable[] {
   return (
     [...[...keys].sort().map(seedOfCrop), ...blends]
       .filter((seed) => !nobodyEats(fondOf(keyOf(seed))))
-      .flatMap((seed) => growableOf(seed, data) ?? [])
+      .flatMap((seed) => growableOf(seed, data, last) ?? [])
       // Seed of a packet that was bought mixed is counted for no crop: how often the blend could be sown is not known.
       .filter(({ parts }) => parts.every(({ lot }) => !lot?.parts))
       // Cereal grasses are cut for juice, and no handful of greens: proposed to those who like them.
@@ -246,8 +243,11 @@ export function growablesOf(data: AheadData): Growable[] {
   );
 }
 
-/** Seed as its household sows it: as it did last, or by its usual method. */
-export function growableOf(seed: SeedData, data: AheadData): Growable | null {
+/**
+ * Seed as its household sows it: as it did last, or by its usual method.
+ * @param lasts how all of its crops were last sown, where that is at hand already
+ */
+export function growableOf(seed: SeedData, data: AheadData, lasts = lastSetups(data)): Growable | null {
   const parts = seed.parts.flatMap((part) => growablePart(part, data) ?? []);
   if (parts.length < seed.parts.length) return null;
   const shares = areaShares(
@@ -255,7 +255,7 @@ export function growableOf(seed: SeedData, data: AheadData): Growable | null {
     parts.map(({ share }) => share),
     seed.shareOf
   );
-  const last = lastSetups(data).find((setup) => keyOf(seedAgain(setup)) === keyOf(seed));
+  const last = lasts.get(keyOf(seed));
   const method =
     (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
   return {

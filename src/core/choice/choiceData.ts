@@ -62,6 +62,21 @@ export interface ChoiceData extends SeedData {
   beginOn: string | null;
 }
 
+/** All that need not be chosen, as it is where nobody chose it: begun now, by the figures of crop, lot and method. */
+export const AS_USUAL = {
+  staggered: false,
+  method: null,
+  lightPlaceId: null,
+  density: 'usual',
+  seedsPerCm2: null,
+  ownSeedG: null,
+  germinationPct: null,
+  soakH: null,
+  stackOf: null,
+  readyBy: null,
+  beginOn: null
+} as const satisfies Partial<ChoiceData>;
+
 /** Over 0 and up to so many seeds to the cm2. */
 export const MOST_SEEDS_PER_CM2 = 60;
 /** Over 0 and up to so many parts of a crop in a blend. */

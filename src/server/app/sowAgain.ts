@@ -1,6 +1,6 @@
 import { SeedLots } from '../../core/choice/seedLots.ts';
 import { isReady } from '../../core/supplies/methods/ready.ts';
-import type { ChoiceData, PartData } from '../../core/choice/choiceData.ts';
+import { AS_USUAL, type ChoiceData, type PartData } from '../../core/choice/choiceData.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Session } from '../sessions/sessions.ts';
@@ -39,11 +39,11 @@ export async function sowAgain(
     share: setup.mix ? seedG : 1
   }));
   return sow(tx, session, {
+    ...AS_USUAL,
     ids,
     kind: setup.mix ? 'blended' : beside ? 'halves' : 'one',
     parts,
     shareOf: 'weight',
-    staggered: false,
     container: setup.container,
     count: setup.count,
     medium: setup.medium,
@@ -54,11 +54,8 @@ export async function sowAgain(
     lightPlaceId: setup.lightPlaceId,
     newPlace: null,
     ...densityOf(setup, halves),
-    germinationPct: null,
     soakH: setup.soakH,
     stackOf: setup.stackOf,
-    readyBy: null,
-    beginOn: null,
     shownSeedG: null
   });
 }
@@ -67,7 +64,5 @@ export async function sowAgain(
 const densityOf = (
   setup: SowingSetup,
   halves: readonly SowingSetup[]
-): Pick<ChoiceData, 'density' | 'seedsPerCm2' | 'ownSeedG'> =>
-  halves.length > 1
-    ? { density: 'usual', seedsPerCm2: null, ownSeedG: null }
-    : { density: 'own', seedsPerCm2: setup.seedsPerCm2, ownSeedG: setup.seedG };
+): Partial<Pick<ChoiceData, 'density' | 'seedsPerCm2' | 'ownSeedG'>> =>
+  halves.length > 1 ? {} : { density: 'own', seedsPerCm2: setup.seedsPerCm2, ownSeedG: setup.seedG };

@@ -52,15 +52,16 @@ async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> 
   };
 }
 
+/** A moment as text, Infinity for never: the driver would make a date of it, and there is none for never. */
+const textOf = (at: number): string => (Number.isFinite(at) ? new Date(at).toISOString() : 'infinity');
+
 /**
  * Notes that a household was judged.
  * @param until its own time then
  * @param next the machine's time at which it is to be judged again
  */
 export async function noteJudged(tx: Tx, until: number, next: number): Promise<void> {
-  // As text: the driver would make a date of it, and there is none for never.
-  const at = Number.isFinite(next) ? new Date(next).toISOString() : 'infinity';
-  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${at}::text::timestamptz,
+  await tx`update judging set judged_at = now(), judged_until = ${new Date(until)}, judge_at = ${textOf(next)}::text::timestamptz,
       failures = 0, fault = null, set_aside_at = null
     where household_id = current_household()`;
 }
@@ -79,8 +80,8 @@ export async function noteUnjudged(tx: Tx, fault: string): Promise<boolean> {
     where household_id = current_household() returning failures`;
   if (!row) return false;
   const isSetAside = row.failures >= MOST_TRIES;
-  const next = isSetAside ? 'infinity' : new Date(Date.now() + backoffMs(row.failures)).toISOString();
-  await tx`update judging set judge_at = ${next}::text::timestamptz,
+  const next = isSetAside ? Infinity : Date.now() + backoffMs(row.failures);
+  await tx`update judging set judge_at = ${textOf(next)}::text::timestamptz,
       set_aside_at = ${isSetAside ? tx`coalesce(set_aside_at, now())` : null}
     where household_id = current_household()`;
   return isSetAside;

@@ -3,7 +3,7 @@ import { growablesOf, orderedAs } from '$core/ahead/household.ts';
 import type { Growable, PartSeed } from '$core/ahead/growable.ts';
 import type { Proposed } from '$core/ahead/proposal.ts';
 import { SeedLots } from '$core/choice/seedLots.ts';
-import type { ChoiceData } from '$core/choice/choiceData.ts';
+import { AS_USUAL, type ChoiceData } from '$core/choice/choiceData.ts';
 import { newIds, type FormIds } from '$ui/sow/sowBody.ts';
 
 /** A choice with the ids it is sent with. */
@@ -28,11 +28,11 @@ const bodyOf = (
   );
   const { name, shape, lengthCm, widthCm, depthCm, cells } = of.container;
   return {
+    ...AS_USUAL,
     ids: newIds(),
     kind: parts.length > 1 ? 'blended' : 'one',
     parts: parts.map(({ crop, share }, nth) => ({ cropKey: crop.key, lotId: taken[nth]!, share })),
     shareOf,
-    staggered: false,
     container: { name, shape, lengthCm, widthCm, depthCm, cells },
     count: of.count,
     medium,
@@ -45,10 +45,6 @@ const bodyOf = (
     density: typeof density === 'number' ? 'own' : density,
     seedsPerCm2: typeof density === 'number' ? density : null,
     ownSeedG: of.ownSeedG,
-    germinationPct: null,
-    soakH: null,
-    stackOf: null,
-    readyBy: null,
     beginOn: of.beginOn
   };
 };
