@@ -1,8 +1,6 @@
-import type { Learned } from '../core/growth/learned.ts';
-import type { YieldLearned } from '../core/growth/yieldLearned.ts';
+import type { Lessons } from '../core/sowing/household.ts';
 import type { SowingRecord } from '../core/sowing/record.ts';
 import type { Millis } from '../core/time/zone.ts';
-import type { ThirstLearned } from '../core/water/thirst.ts';
 
 /** Why something was not done, for programs: every refusal of the API carries one of these. */
 export type ProblemCode =
@@ -31,12 +29,9 @@ export type Recorded =
   { id: string; ok: true; correctedTo?: Millis } | ({ id: string; ok: false } & ApiProblem);
 
 /** What a write changed, as it is now: the page puts it in place of what it knew. */
-export interface Patch {
+export interface Patch extends Lessons {
   now: Millis;
   records: SowingRecord[];
-  learned: Learned;
-  thirst: ThirstLearned;
-  yields: YieldLearned;
 }
 
 /** The answer to a batch of events. */

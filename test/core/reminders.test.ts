@@ -53,7 +53,7 @@ function sowing(
       stackOf: null,
       aim: { kind: 'now' }
     },
-    { rhythm: household.rhythm, latitudeDeg: 43.4, learned: { ended: [], underWay: [] }, yields: [], now }
+    { ...household, now }
   );
   const id = `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
   return { setup: { ...planned!.setup, id }, events: [] };

@@ -1,3 +1,5 @@
+import { factsOf } from '../../src/core/sowing/household.ts';
+import { householdWith } from '../support/householdWith.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { AS_USUAL, type ChoiceData, type PartData } from '../../src/core/choice/choiceData.ts';
@@ -7,7 +9,7 @@ import type { ProblemKind } from '../../src/core/problem.ts';
 import { planSowing } from '../../src/core/sowing/planSowing.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { tin } from '../support/lot.ts';
-import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
+import { at, steadyPlace } from '../support/rhythm.ts';
 
 const NOW = at('2026-11-23T15:00Z');
 const shelf = steadyPlace(21, 18);
@@ -18,20 +20,17 @@ const cupboard = {
   light: { kind: 'dark' as const }
 };
 const options: HouseholdOptions = {
-  places: [shelf, cupboard],
+  household: householdWith({ places: [shelf, cupboard] }),
   containers: [{ name: 'Blue', shape: 'rectangle', lengthCm: 30, widthCm: 20, depthCm: 5, cells: 1 }],
-  media: [{ id: 'mine' }],
+  media: [{ id: 'mine', name: 'Mine', kind: 'coir', swellLKg: null, parts: null }],
   methods: READY_METHODS,
-  ownCrops: [],
   lots: [
     tin({ id: 'good', cropKey: 'radish' }),
     tin({ id: 'dead', cropKey: 'radish', test: { sprouted: 0, tested: 20 } })
   ],
-  rhythm: rhythm(),
-  latitudeDeg: 43.4,
   now: NOW
 };
-const context = { ...options, learned: { ended: [], underWay: [] }, yields: [], places: [] };
+const context = { ...factsOf(options.household), now: NOW };
 const part = (cropKey: string, more: Partial<PartData> = {}): PartData => ({
   cropKey,
   lotId: null,

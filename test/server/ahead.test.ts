@@ -1,3 +1,4 @@
+import { readJudging } from '../../src/server/reminders/judging.ts';
 import { NO_WISH } from '../../src/core/ahead/variety.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
@@ -27,16 +28,15 @@ import {
 } from '../../src/server/ahead/appetite.ts';
 import { endOrder, keepOrder, listOrders } from '../../src/server/ahead/orders.ts';
 import { aheadData } from '../../src/server/app/aheadData.ts';
-import { standingNow } from '../../src/server/app/judgeHousehold.ts';
-import { ordersAheadIn } from '../../src/server/app/ordersAhead.ts';
+import { standingNow } from '../../src/server/app/householdStanding.ts';
+import { orderData, scheduleOf } from '../../src/server/app/ordersAhead.ts';
 import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { takePlan, type TakenPlan } from '../../src/server/app/takePlan.ts';
 import { writeCalendar } from '../../src/server/app/writeCalendar.ts';
 import { Wrong } from '../../src/server/app/sow.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold, type InTransaction } from '../../src/server/db/connection.ts';
-import { findHousehold, householdNow } from '../../src/server/households/household.ts';
-import { readJudging } from '../../src/server/reminders/judging.ts';
+import { findAccount, householdNow } from '../../src/server/households/household.ts';
 import { keepContainer, changeContainer } from '../../src/server/sowings/containers.ts';
 import { appetiteSchema, orderSchema, planSchema } from '../../src/contract/schemas/ahead.ts';
 import { check } from '../../src/contract/schemas/check.ts';
@@ -380,7 +380,7 @@ describe('the weeks ahead, stored', () => {
     expect(await inHousehold(attic.id, readJudging)).to.equal(null);
     const id = randomUUID();
     const now = await inHousehold(attic.id, async (tx) => {
-      const found = await findHousehold(tx);
+      const found = await findAccount(tx);
       const [at, { zone }] = [householdNow(found), found];
       const kept = await keepContainer(tx, attic.id, randomUUID(), TRAY);
       await keepOrder(tx, attic.id, {
@@ -395,9 +395,7 @@ describe('the weeks ahead, stored', () => {
     });
     const inAttic: InTransaction = (work) => inHousehold(attic.id, work);
     const calendar = await writeCalendar(inAttic, 'http://brote.test/');
-    const [judging, { facts, projected, reminding }] = await inAttic(async (tx) =>
-      Promise.all([readJudging(tx), standingNow(tx, null, await ordersAheadIn(tx))])
-    );
+    const { judging, facts, projected, reminding } = await inAttic((tx) => standingNow(tx, { orders: true }));
     expect(judging).not.to.equal(null);
     expect(projected).to.deep.equal([]);
     const { due } = judge(facts, projected, reminding, now + 12 * HOUR);
@@ -405,14 +403,14 @@ describe('the weeks ahead, stored', () => {
     expect(calendar.match(/SUMMARY:Standing order: sow kale/g)!.length).to.be.above(10);
     // Ended, it reminds of nothing.
     await inHousehold(attic.id, (tx) => endOrder(tx, id));
-    expect(await inAttic(ordersAheadIn)).to.equal(null);
+    expect(await inAttic(orderData)).to.equal(null);
   });
 
   it('writes a calendar of more entries than it writes at once', async () => {
     const hall = await household('END:VCALENDAR hall');
     const inHall: InTransaction = (work) => inHousehold(hall.id, work);
     await inHall(async (tx) => {
-      const found = await findHousehold(tx);
+      const found = await findAccount(tx);
       const fromDay = zoneOf(found.zone).date(householdNow(found)).toString();
       const containerId = await keepContainer(tx, hall.id, randomUUID(), TRAY);
       const daily = {
@@ -427,7 +425,9 @@ describe('the weeks ahead, stored', () => {
     const calendar = await writeCalendar(inHall, 'http://brote.test/');
     const read = new ICAL.Component(ICAL.parse(calendar) as never);
     const ids = read.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one).uid);
-    const days = (await inHall(ordersAheadIn))!.map(({ orderId, day }) => `${orderId} ${day}`);
+    const days = (await scheduleOf((await inHall(orderData))!)).map(
+      ({ orderId, day }) => `${orderId} ${day}`
+    );
     expect(new Set(ids).size).to.equal(new Set(days).size).and.above(150);
   });
 

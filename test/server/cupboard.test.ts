@@ -1,21 +1,21 @@
+import { loadHousehold } from '../../src/server/households/loadHousehold.ts';
+import { lastStrengths } from '../../src/server/sowings/strengths.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { cropOf, findCrop } from '../../src/core/crops/library.ts';
 import { leftG, type Lot, type LotStock } from '../../src/core/supplies/seed/lot.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { project } from '../../src/core/sowing/project.ts';
-import { factsOf } from '../../src/core/sowing/facts.ts';
+import { factsOf } from '../../src/core/sowing/household.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY } from '../../src/core/time/zone.ts';
 import { keepLot, listLots, retireLot } from '../../src/server/cupboard/lots.ts';
 import { keepMedium, listMedia, retireMedium } from '../../src/server/cupboard/media.ts';
-import { keepOwnCrop, listOwnCrops, ownCropsOf, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
+import { keepOwnCrop, listOwnCrops, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
-import { listPlaces } from '../../src/server/households/places.ts';
 import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
 import { noteJudged } from '../../src/server/reminders/judging.ts';
-import { lastStrengths, listChoices } from '../../src/server/sowings/choices.ts';
 import type { Disinfectant } from '../../src/core/supplies/seed/disinfect.ts';
 import { startingRule, STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import {
@@ -29,7 +29,7 @@ import { addEvents } from '../../src/server/app/addEvents.ts';
 import { addSowing, findSowing, listInPreparation } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { event, radishTray, sown, SOWN } from '../support/household.ts';
-import { household, settings } from '../support/settings.ts';
+import { household } from '../support/settings.ts';
 
 describe('what a household keeps', () => {
   let database: TestDatabase;
@@ -259,15 +259,13 @@ describe('what a household keeps', () => {
     await as(one, async (tx) => {
       expect((await listOwnCrops(tx)).some((own) => own.crop.key === crop.key)).to.equal(false);
       const record = (await findSowing(tx, id))!;
-      const facts = factsOf(settings('Upstairs'), {
-        places: await listPlaces(tx),
-        ownCrops: await ownCropsOf(tx)
-      });
-      expect(project(facts, record.setup, readLog(record)).crop.name).to.equal('Our radish');
-      const choices = await listChoices(tx);
-      expect(findCrop('own-radish', choices.ownCrops)!.name).to.equal('Our radish');
-      expect(findCrop('radish', choices.ownCrops)!.name).to.equal('Radish');
-      expect(findCrop('tomato', choices.ownCrops)).to.equal(undefined);
+      const { ownCrops, ...rest } = await loadHousehold(tx);
+      expect(project(factsOf({ ...rest, ownCrops }), record.setup, readLog(record)).crop.name).to.equal(
+        'Our radish'
+      );
+      expect(findCrop('own-radish', ownCrops)!.name).to.equal('Our radish');
+      expect(findCrop('radish', ownCrops)!.name).to.equal('Radish');
+      expect(findCrop('tomato', ownCrops)).to.equal(undefined);
     });
   });
 

@@ -1,3 +1,4 @@
+import { loadHousehold } from '../../src/server/households/loadHousehold.ts';
 import { expect } from 'chai';
 import { yieldOf } from '../../src/core/growth/yield.ts';
 import { walk } from '../../src/core/steps/walk.ts';
@@ -5,8 +6,7 @@ import { project, type Projected } from '../../src/core/sowing/project.ts';
 import { roundAt } from '../../src/core/time/rhythm.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
-import { listPlaces } from '../../src/server/households/places.ts';
+import { factsOf, rhythmOf } from '../../src/core/sowing/household.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { openSession, startSession } from '../../src/server/sessions/sessions.ts';
@@ -34,7 +34,7 @@ for (const start of [
       const session = await openSession(await startSession(id, 'Nela'));
       rhythm = rhythmOf(session!.household);
       await inHousehold(id, async (tx) => {
-        const facts = factsOf(session!.household, { places: await listPlaces(tx) });
+        const facts = factsOf(await loadHousehold(tx));
         const all = (records: Awaited<ReturnType<typeof listEnded>>) =>
           records.map((record) => project(facts, record.setup, readLog(record)));
         [underWay, ended] = [all(await listUnderWay(tx)), all(await listEnded(tx, 100))];

@@ -9,7 +9,8 @@ import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { NoPlace, pastTeaches, takePast } from '../../src/server/app/takePast.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { householdFacts } from '../../src/server/households/facts.ts';
+import { rhythmOf } from '../../src/core/sowing/household.ts';
+import { findAccount } from '../../src/server/households/household.ts';
 import { keepPrice, readPrices } from '../../src/server/households/prices.ts';
 import { allOfNotebook, searchNotebook } from '../../src/server/notebook/search.ts';
 import { yearInFigures } from '../../src/server/notebook/year.ts';
@@ -152,7 +153,7 @@ describe('what is harvested', () => {
     const area = areaCm2(radishTray().container);
     expect(row!.perM2).to.be.closeTo((150 / area) * 10_000, 1e-6);
     expect(row!.perSeed).to.be.closeTo(150 / 11.8, 1e-6);
-    const { zone } = (await inHousehold(home.id, householdFacts)).rhythm;
+    const { zone } = rhythmOf(await inHousehold(home.id, findAccount));
     expect(row!.days).to.equal(zone.daysBetween(row!.sownAt, row!.endedAt!));
     // Every column sorts, both ways, the same rows.
     const all = (await find('')).total;

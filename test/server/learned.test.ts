@@ -9,7 +9,8 @@ import { thirstBelief } from '../../src/core/water/thirst.ts';
 import { observe } from '../../src/core/stats/gaussian.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { householdFacts } from '../../src/server/households/facts.ts';
+import { factsOf } from '../../src/core/sowing/household.ts';
+import { loadHousehold } from '../../src/server/households/loadHousehold.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
@@ -65,7 +66,7 @@ describe('what is kept of what trays taught', () => {
     const kept = await learned();
     expect(kept.ended.map(({ cropKey, trays }) => [cropKey, trays])).to.deep.equal([['radish', 2]]);
     expect(kept.underWay.map(({ sowingId }) => sowingId)).to.deep.equal([standing]);
-    const facts = await inHousehold(home.id, householdFacts);
+    const facts = factsOf(await inHousehold(home.id, loadHousehold));
     const message = (day: number) =>
       messageOf(project(facts, radishTray({ placeId: home.placeId }), opened(day), { asIfNew: true }))!;
     const all = [message(8), message(7.5)].reduce(observe, message(7));

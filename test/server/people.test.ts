@@ -6,8 +6,8 @@ import { handRound } from '../../src/server/app/handRound.ts';
 import { removeMember } from '../../src/server/app/removeMember.ts';
 import { sitterDay, sitterTick } from '../../src/server/app/sitterDay.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { readBook } from '../../src/server/households/book.ts';
-import { findHousehold, memberNamed } from '../../src/server/households/household.ts';
+import { loadHousehold } from '../../src/server/households/loadHousehold.ts';
+import { findAccount, memberNamed } from '../../src/server/households/household.ts';
 import { addAway, listAway, removeAway } from '../../src/server/people/away.ts';
 import { addInvite, openInvite, useInvite } from '../../src/server/people/invites.ts';
 import { addMember, leaveHousehold, listMembers, setPassphrase } from '../../src/server/people/members.ts';
@@ -39,7 +39,7 @@ describe('the people of a household', () => {
       headers: { ...FORM, origin: app.base.origin, accept: 'text/html' },
       body: formBody(fields)
     });
-  const nameOf = async (home: Reminded) => (await inHousehold(home.id, findHousehold)).name;
+  const nameOf = async (home: Reminded) => (await inHousehold(home.id, findAccount)).name;
 
   it('join by an address that works once, each with a passphrase of their own', async () => {
     const home = await begin();
@@ -89,7 +89,7 @@ describe('the people of a household', () => {
     if (stays!.id === tobi) {
       expect(await openSession(hers.token)).to.equal(null);
       expect(await inHousehold(home.id, (tx) => tx`select id from channels`)).to.have.length(0);
-      expect((await inHousehold(home.id, readBook)).members[home.memberId]).to.equal('Nela');
+      expect((await inHousehold(home.id, loadHousehold)).members[home.memberId]).to.equal('Nela');
       const other = await inHousehold(home.id, (tx) => memberNamed(tx, home.id, randomUUID(), 'Nela'));
       expect(other).not.to.equal(home.memberId);
     }
@@ -108,7 +108,7 @@ describe('the people of a household', () => {
       values (${home.id}, ${his}, ${tobi}, 'mail', 'tobi', '{"to": "tobi@balcony.example"}', '{round}', now())`
     );
     const session = async () =>
-      ({ household: await inHousehold(home.id, findHousehold), memberId: home.memberId }) as never;
+      ({ household: await inHousehold(home.id, findAccount), memberId: home.memberId }) as never;
     expect(await inHousehold(home.id, async (tx) => handRound(tx, await session(), randomUUID()))).to.equal(
       false
     );
@@ -150,7 +150,7 @@ describe('the people of a household', () => {
     await home.channel('mail', { to: 'nela@balcony.example' });
     const by = async () =>
       ({
-        household: await inHousehold(home.id, findHousehold),
+        household: await inHousehold(home.id, findAccount),
         memberId: home.memberId,
         memberName: 'Nela'
       }) as never;
@@ -250,7 +250,7 @@ describe('the people of a household', () => {
     const watered = (await log()).filter(({ body }) => body.type === 'watered');
     expect(watered).to.have.length(1);
     expect(watered[0]!.by).to.equal(id);
-    expect((await inHousehold(home.id, readBook)).members[id]).to.equal('Aunt Milla');
+    expect((await inHousehold(home.id, loadHousehold)).members[id]).to.equal('Aunt Milla');
     // Taken back, and only what she did herself.
     const own = (await log()).find(({ body }) => body.type === 'sown')!;
     const nonce = randomUUID();

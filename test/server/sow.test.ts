@@ -1,3 +1,4 @@
+import { householdOptions } from '../../src/server/app/householdOptions.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -6,7 +7,7 @@ import { MEDIA } from '../../src/core/supplies/media/medium.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { differences } from '../../src/core/steps/differences.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
-import { factsOf, rhythmOf } from '../../src/core/sowing/facts.ts';
+import { factsOf } from '../../src/core/sowing/household.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import type { Step } from '../../src/core/steps/step.ts';
 import { AS_USUAL } from '../../src/core/choice/choiceData.ts';
@@ -14,8 +15,7 @@ import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { sowAgain } from '../../src/server/app/sowAgain.ts';
 import { keepLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { addPlace, listPlaces } from '../../src/server/households/places.ts';
-import { listChoices } from '../../src/server/sowings/choices.ts';
+import { addPlace } from '../../src/server/households/places.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
 import { newSowingSchema } from '../../src/contract/schemas/sowing.ts';
 import { check } from '../../src/contract/schemas/check.ts';
@@ -155,28 +155,16 @@ describe('a sowing that is shown', () => {
   }
 
   it('is stored as it is shown, to the gram, and weighed so step by step', async () => {
-    const { places, choices } = await inHousehold(home.id, async (tx) => ({
-      places: await listPlaces(tx),
-      choices: await listChoices(tx)
-    }));
-    const rhythm = rhythmOf(session().household);
+    const options = await inHousehold(home.id, householdOptions);
     await fc.assert(
       fc.asyncProperty(drafts, async (draft) => {
-        const worked = workOut(draft, {
-          places,
-          containers: [],
-          units: 'metric',
-          ...choices,
-          rhythm,
-          latitudeDeg: 43.4,
-          now: Date.now()
-        });
+        const worked = workOut(draft, { ...options, containers: [], now: Date.now() });
         // What cannot be is said, and not sent.
         fc.pre(Object.keys(worked.wrong).length === 0);
         fc.pre(worked.sowings.every(({ setup }) => setup.seedG < 5000));
         const { ids } = await inHousehold(home.id, (tx) => sow(tx, session(), sentOf(draft, worked)));
         expect(ids).to.have.length(worked.sowings.length);
-        const facts = factsOf(session().household, { places });
+        const facts = factsOf(options.household);
         for (const [index, shown] of worked.sowings.entries()) {
           const record = await inHousehold(home.id, (tx) => findSowing(tx, ids[index]!));
           const { setup } = record!;
@@ -218,10 +206,7 @@ describe('a sowing that is shown', () => {
   });
 
   it('says so where it would be another by now, and keeps nothing', async () => {
-    const { places, choices } = await inHousehold(home.id, async (tx) => ({
-      places: await listPlaces(tx),
-      choices: await listChoices(tx)
-    }));
+    const options = await inHousehold(home.id, householdOptions);
     const [draft] = fc.sample(drafts, { numRuns: 1, seed: 7 });
     const one: Draft = {
       ...draft!,
@@ -231,15 +216,7 @@ describe('a sowing that is shown', () => {
       density: 'usual',
       count: '1'
     };
-    const worked = workOut(one, {
-      places,
-      containers: [],
-      units: 'metric',
-      ...choices,
-      rhythm: rhythmOf(session().household),
-      latitudeDeg: 43.4,
-      now: Date.now()
-    });
+    const worked = workOut(one, { ...options, containers: [], now: Date.now() });
     const sent = { ...sentOf(one, worked), shownSeedG: [worked.sowings[0]!.setup.seedG * 1.1] };
     const failed = await inHousehold(home.id, (tx) => sow(tx, session(), sent)).catch(
       (error: unknown) => error

@@ -35,7 +35,7 @@ describe('a household that moves to another time zone', () => {
         { id: randomUUID(), sowingId: begun, at: now, sure: true, body: { type: 'sown', waterG: 0 } }
       ])
     );
-    const planned = () => inHousehold(home.id, (tx) => plannedAhead(tx, session));
+    const planned = () => inHousehold(home.id, (tx) => plannedAhead(tx));
     expect((await planned()).map(({ id }) => id)).to.deep.equal([soon, later]);
     const before = await planned();
     await inHousehold(home.id, (tx) => keepClockTimes(tx, session, 'America/New_York'));

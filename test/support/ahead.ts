@@ -78,13 +78,7 @@ export const eater = (g: number) => ({
 export function aheadInput(more: Partial<AheadInput> & { days?: number } = {}): AheadInput {
   const { days, ...rest } = more;
   return {
-    context: {
-      learned: { ended: [], underWay: [] },
-      yields: [],
-      rhythm: RHYTHM,
-      latitudeDeg: 43.4,
-      now: NOW
-    },
+    context: { rhythm: RHYTHM, latitudeDeg: 43.4, places: new Map(), now: NOW },
     horizon: horizonFrom(RHYTHM, NOW, days),
     eaters: [eater(60)],
     tastes: [],

@@ -44,6 +44,7 @@ export const contextAt = (now: number, learned: Learned = { ended: [], underWay:
   yields: [],
   rhythm: rhythm(),
   latitudeDeg: 43.4,
+  places: new Map(),
   now
 });
 

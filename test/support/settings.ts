@@ -1,8 +1,9 @@
-import { householdOf } from '../../src/server/households/household.ts';
+import { accountOf } from '../../src/server/households/household.ts';
 import type { Session } from '../../src/server/sessions/sessions.ts';
 import { randomUUID } from 'node:crypto';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { addHousehold, type HouseholdSettings } from '../../src/server/households/household.ts';
+import type { HouseholdSettings } from '../../src/core/sowing/household.ts';
+import { addHousehold } from '../../src/server/households/household.ts';
 import { addPlace } from '../../src/server/households/places.ts';
 import { hashPassphrase } from '../../src/server/sessions/passphrase.ts';
 import { steadyPlace } from './rhythm.ts';
@@ -38,7 +39,7 @@ export const sessionOf = (householdId: string): Session => ({
   renewed: false,
   memberName: 'Somebody',
   memberId: null as unknown as string,
-  household: householdOf({
+  household: accountOf({
     ...{ household_id: householdId, demo: false, clock_ahead_ms: 0 },
     name: 'Upstairs',
     zone: settings('x').zone,

@@ -1,3 +1,4 @@
+import { householdWith } from '../support/householdWith.ts';
 import { expect } from 'chai';
 import { DAY } from '../../src/core/time/zone.ts';
 import { stepsOf } from '../../src/core/steps/compile.ts';
@@ -9,7 +10,7 @@ import { wobbleFrom } from '../../src/ui/tray/wobble.ts';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import { cropPicture } from '../../src/core/picture/cropPicture.ts';
 import { tin } from '../support/lot.ts';
-import { at, rhythm, steadyPlace } from '../support/rhythm.ts';
+import { at, steadyPlace } from '../support/rhythm.ts';
 
 const NOW = at('2026-11-23T15:00Z');
 const place = steadyPlace(21, 18);
@@ -47,17 +48,11 @@ const draft = (more: Partial<Draft> = {}): Draft => ({
 });
 const work = (more: Partial<Draft> = {}, lots: LotStock[] = []) =>
   workOut(draft(more), {
-    places: [place],
+    household: householdWith({ places: [place] }),
     containers: [],
-    units: 'metric',
     methods: READY_METHODS,
-    ownCrops: [],
     lots,
     media: [],
-    learned: { ended: [], underWay: [] },
-    yields: [],
-    rhythm: rhythm(),
-    latitudeDeg: 43.4,
     now: NOW
   });
 const seedG = (...of: Parameters<typeof work>) => work(...of).sowings[0]!.plan.seed.seedG;

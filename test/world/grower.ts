@@ -126,7 +126,13 @@ export function grow(
       stackOf: null,
       aim: { kind: 'now' }
     },
-    { rhythm, latitudeDeg: 43.4, learned: learnt.learned ?? { ended: [], underWay: [] }, yields: [], now }
+    {
+      rhythm,
+      latitudeDeg: 43.4,
+      places: new Map([[place.id, place]]),
+      ...(learnt.learned ? { learned: learnt.learned } : {}),
+      now
+    }
   );
   if (!planned || planned.plan.hindered) return null;
   const setup: SowingSetup = { ...planned.setup, id: chance.id() };

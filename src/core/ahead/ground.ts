@@ -45,7 +45,7 @@ export const groundOf = (data: AheadData): Ground => ({
   ),
   places: hash(
     byFirst(
-      data.book.places.map(({ id, light, dayC, nightC, humidityPct, widthCm, depthCm, ratedG }) => [
+      data.household.places.map(({ id, light, dayC, nightC, humidityPct, widthCm, depthCm, ratedG }) => [
         id,
         [light, dayC, nightC, humidityPct, widthCm, depthCm, ratedG]
       ])

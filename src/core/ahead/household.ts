@@ -1,12 +1,9 @@
-import type { Crop } from '../crops/crop.ts';
 import { blend, blendKey } from '../crops/blend.ts';
 import { findCrop } from '../crops/library.ts';
 import { areaShares } from '../crops/shares.ts';
 import type { Prices } from '../costs/prices.ts';
-import type { Learned } from '../growth/learned.ts';
-import type { YieldLearned } from '../growth/yieldLearned.ts';
 import { pantryOf, type PantryItem } from '../pantry/item.ts';
-import { factsOf, type HouseholdBookData, type HouseholdData } from '../sowing/facts.ts';
+import { factsOf, type Household } from '../sowing/household.ts';
 import { lightPlaceFor } from '../sowing/carried.ts';
 import type { HouseholdFacts, Projected } from '../sowing/project.ts';
 import { projectInSteps } from '../sowing/projectInSteps.ts';
@@ -16,12 +13,11 @@ import type { SowingSetup } from '../sowing/sowing.ts';
 import type { KeptContainer } from '../supplies/containers/container.ts';
 import { ofSize } from '../supplies/containers/sizes.ts';
 import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
-import type { Method } from '../supplies/methods/method.ts';
 import { isGrass } from '../crops/traits.ts';
-import { holds, isDead, leftG, useFirst, type LotStock } from '../supplies/seed/lot.ts';
+import { holds, isDead, leftG, useFirst } from '../supplies/seed/lot.ts';
 import { finished } from '../time/inSteps.ts';
-import type { Millis } from '../time/zone.ts';
 import { AS_USUAL, seedOfCrop, type ChoiceData, type PartData, type SeedData } from '../choice/choiceData.ts';
+import type { HouseholdOptions } from '../choice/resolve.ts';
 import { fondness, nobodyEats, type Eater, type Taste } from './appetite.ts';
 import type { Period } from '../away/period.ts';
 import type { AheadInput } from './build.ts';
@@ -54,20 +50,12 @@ export const choiceOfOrder = (order: OrderChoice): ChoiceData => ({
 });
 
 /** All that the weeks ahead follow from, plain enough to be sent, to a page and to its worker. */
-export interface AheadData {
-  household: HouseholdData;
-  /** Its usual method. */
-  methodKey: string;
-  book: HouseholdBookData;
+export interface AheadData extends HouseholdOptions {
+  household: Household;
   /** Under way and planned. */
   records: readonly SowingRecord[];
   /** Those of which something is in the pantry. */
   kept: readonly SowingRecord[];
-  learned: Learned;
-  yields: YieldLearned;
-  ownCrops: readonly Crop[];
-  methods: readonly Method[];
-  lots: readonly LotStock[];
   containers: readonly KeptContainer[];
   eaters: readonly Eater[];
   tastes: readonly Taste[];
@@ -80,7 +68,6 @@ export interface AheadData {
   /** Planned sowings that stay as they are. */
   locked: readonly string[];
   prices: Prices;
-  now: Millis;
 }
 
 /** The weeks ahead as they stand, before anything is proposed. */
@@ -112,15 +99,9 @@ export function* ordersOf(
   data: AheadData,
   sowings?: readonly Projected[]
 ): Generator<void, OrdersAhead, void> {
-  const { household, book, now } = data;
-  const facts = factsOf(household, book);
-  const context = {
-    learned: data.learned,
-    yields: data.yields,
-    rhythm: facts.rhythm,
-    latitudeDeg: household.latitudeDeg,
-    now
-  };
+  const { household, now } = data;
+  const facts = factsOf(household);
+  const context = { ...facts, now };
   const horizon = horizonFrom(facts.rhythm, now);
   const orders = data.orders.flatMap((order): StandingOrder[] => {
     const place = facts.places.get(order.placeId);
@@ -148,7 +129,7 @@ export const aheadOf = (data: AheadData, sowings?: readonly Projected[]): Ahead 
 
 /** The same in small steps. */
 export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): Generator<void, Ahead, void> {
-  const { book, now } = data;
+  const { now } = data;
   const { facts, context, horizon, underWay, drafts } = yield* ordersOf(data, sowings);
   const pantry = yield* pantryInSteps(data, facts);
   const laid = drafts.flatMap(({ orderId, day, planned }): Projected[] =>
@@ -170,7 +151,7 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
       variety: data.variety,
       away: data.away,
       daysOff: data.daysOff,
-      places: book.places,
+      places: data.household.places,
       containers: data.containers,
       growables: growablesOf(data),
       sowings: [...underWay, ...laid],
@@ -257,7 +238,8 @@ export function growableOf(seed: SeedData, data: AheadData, lasts = lastSetups(d
   );
   const last = lasts.get(keyOf(seed));
   const method =
-    (last && findMethod(last.method.key, [...data.methods])) ?? findMethod(data.methodKey, [...data.methods]);
+    (last && findMethod(last.method.key, [...data.methods])) ??
+    findMethod(data.household.methodKey, [...data.methods]);
   return {
     crop: blend(parts.map(({ crop }, nth) => ({ crop, areaShare: shares[nth]! }))),
     parts,
@@ -271,7 +253,7 @@ export function growableOf(seed: SeedData, data: AheadData, lasts = lastSetups(d
 
 /** @returns null where its crop is not known any more */
 function growablePart({ cropKey, lotId, share }: PartData, data: AheadData): GrowablePart | null {
-  const crop = findCrop(cropKey, [...data.ownCrops]);
+  const crop = findCrop(cropKey, [...data.household.ownCrops]);
   if (!crop) return null;
   const held = data.lots.filter((lot) => holds(lot, cropKey) && !isDead(lot));
   const own = held.filter(({ parts }) => parts === null);

@@ -1,17 +1,16 @@
-import type { Crop } from '../crops/crop.ts';
 import { findCrop } from '../crops/library.ts';
-import type { Place } from '../places/place.ts';
 import { problem, type Problem } from '../problem.ts';
 import { isStackTooHigh, MOST_IN_STACK } from '../shelf/stack.ts';
 import { checkContainer } from '../supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../supplies/containers/container.ts';
 import { isNameOfAnother } from '../supplies/containers/sizes.ts';
 import type { Method } from '../supplies/methods/method.ts';
+import type { KeptMedium } from '../supplies/media/medium.ts';
 import { holds, isDead, type LotStock } from '../supplies/seed/lot.ts';
-import type { Rhythm } from '../time/rhythm.ts';
-import type { Millis } from '../time/zone.ts';
+import { zoneOf, type Millis } from '../time/zone.ts';
 import { aimOf, beginningOn } from '../sowing/aim.ts';
 import { lightPlaceFor } from '../sowing/carried.ts';
+import { rhythmOf, type Household } from '../sowing/household.ts';
 import {
   MOST_SEED_G,
   MOST_SEEDS_PER_CM2,
@@ -23,16 +22,17 @@ import {
 import type { Aim } from '../sowing/plan.ts';
 import type { ChosenPart, PlannedSowing, SowingChoice } from '../sowing/planSowing.ts';
 
-/** What a household has to choose from, and when and where it is asked. */
+/** A household with all that it has to choose from. */
 export interface HouseholdOptions {
-  places: readonly Place[];
+  household: Pick<
+    Household,
+    'places' | 'ownCrops' | 'latitudeDeg' | 'zone' | 'wakeMin' | 'sleepMin' | 'roundsMin'
+  >;
   containers: readonly Container[];
-  media: readonly { id: string }[];
+  /** Those that are not retired. */
+  media: readonly KeptMedium[];
   methods: readonly Method[];
-  ownCrops: readonly Crop[];
   lots: readonly LotStock[];
-  rhythm: Rhythm;
-  latitudeDeg: number;
   now: Millis;
 }
 
@@ -61,7 +61,7 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
   if (data.mediumId && !options.media.some(({ id }) => id === data.mediumId))
     wrong('medium', problem('medium-gone'));
   const place =
-    options.places.find(({ id }) => id === data.placeId) ??
+    options.household.places.find(({ id }) => id === data.placeId) ??
     wrong('placeId', problem(data.placeId === '' ? 'no-place' : 'place-gone'));
   for (const is of lightPlaceProblems(data, options)) wrong('lightPlaceId', is);
   const method =
@@ -84,9 +84,9 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
       mediumId: data.mediumId,
       method,
       place,
-      lightPlace: lightPlaceFor(parts[0]!.crop, data.lightPlaceId, options.places, {
-        latitudeDeg: options.latitudeDeg,
-        zone: options.rhythm.zone,
+      lightPlace: lightPlaceFor(parts[0]!.crop, data.lightPlaceId, options.household.places, {
+        latitudeDeg: options.household.latitudeDeg,
+        zone: zoneOf(options.household.zone),
         sownAt: options.now
       }),
       density: data.density === 'own' ? data.seedsPerCm2! : data.density,
@@ -101,9 +101,9 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
 
 const chosenPart = (
   { cropKey, lotId, share }: PartData,
-  { ownCrops, lots }: HouseholdOptions
+  { household, lots }: HouseholdOptions
 ): ChosenPart => ({
-  crop: findCrop(cropKey, ownCrops)!,
+  crop: findCrop(cropKey, household.ownCrops)!,
   lot: lots.find(({ id }) => id === lotId) ?? null,
   share
 });
@@ -112,14 +112,14 @@ const PARTS_OF = { one: [1, 1], halves: [2, 2], blended: [2, Infinity] } as cons
 
 function partProblems(
   { kind, parts, germinationPct }: ChoiceData,
-  { ownCrops, lots }: HouseholdOptions
+  { household, lots }: HouseholdOptions
 ): FieldProblem[] {
   const [least, most] = PARTS_OF[kind];
   if (parts.length < least || parts.length > most)
     return [{ field: 'parts', problem: problem('parts-of-kind') }];
   return parts.flatMap((part, nth): FieldProblem[] => {
     const at = (field: keyof PartData, is: Problem) => ({ field: `parts.${nth}.${field}`, problem: is });
-    if (!findCrop(part.cropKey, ownCrops)) return [at('cropKey', problem('no-crop'))];
+    if (!findCrop(part.cropKey, household.ownCrops)) return [at('cropKey', problem('no-crop'))];
     const found: FieldProblem[] = [];
     if (parts.findIndex((one) => one.cropKey === part.cropKey && one.lotId === part.lotId) < nth)
       found.push(at('cropKey', problem('crop-twice')));
@@ -181,18 +181,19 @@ function figureProblems({
   return judged.flatMap(([field, isGood, is]) => (isGood ? [] : [{ field, problem: is }]));
 }
 
-function lightPlaceProblems({ lightPlaceId }: ChoiceData, { places }: HouseholdOptions): Problem[] {
+function lightPlaceProblems({ lightPlaceId }: ChoiceData, { household }: HouseholdOptions): Problem[] {
   if (lightPlaceId === null) return [];
-  const place = places.find(({ id }) => id === lightPlaceId);
+  const place = household.places.find(({ id }) => id === lightPlaceId);
   if (!place) return [problem('place-gone')];
   return place.light.kind === 'dark' ? [problem('place-dark', { name: place.name })] : [];
 }
 
 function aimIn(
   { readyBy, beginOn }: ChoiceData,
-  { rhythm, now }: HouseholdOptions,
+  { household, now }: HouseholdOptions,
   wrong: (field: string, is: Problem) => null
 ): Aim | null {
+  const rhythm = rhythmOf(household);
   if (beginOn !== null) return beginningOn(beginOn, rhythm, now) ?? wrong('beginOn', problem('no-such-day'));
   const aim = aimOf(readyBy, rhythm);
   if (!aim) return wrong('readyBy', problem(readyBy === '' ? 'no-day' : 'no-such-day'));

@@ -7,7 +7,7 @@ import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf, type Path } from '../supplies/methods/path.ts';
 import { NEW_THIRST } from '../water/thirst.ts';
-import type { Projected } from './project.ts';
+import type { HouseholdFacts, Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
 import { besidePath, sowingOf, type SowingSetup } from './sowing.ts';
 import { planHalves } from './halves.ts';
@@ -17,10 +17,10 @@ import { areaShares, type ShareOf } from '../crops/shares.ts';
 import { plan, type Aim, type Plan } from './plan.ts';
 import { suitOf } from '../growth/suit.ts';
 import { densityOf } from '../supplies/seed/amount.ts';
-import { yieldBelief, type YieldLearned } from '../growth/yieldLearned.ts';
-import { longestGapH, type Rhythm } from '../time/rhythm.ts';
+import { yieldBelief } from '../growth/yieldLearned.ts';
+import { longestGapH } from '../time/rhythm.ts';
 import type { Millis } from '../time/zone.ts';
-import { learnedBelief, learnedTelling, type Learned } from '../growth/learned.ts';
+import { learnedBelief, learnedTelling } from '../growth/learned.ts';
 
 /** How several crops share a container: not at all, side by side as sowings of their own, or as one blend of seed. */
 export type SowingKind = 'one' | 'halves' | 'blended';
@@ -64,15 +64,9 @@ export interface SowingChoice {
   aim: Aim;
 }
 
-/** What it is worked out against. */
-export interface PlanContext {
-  learned: Learned;
-  yields: YieldLearned;
-  rhythm: Rhythm;
-  latitudeDeg: number;
+/** The household that it is planned for, and when. */
+export interface PlanContext extends HouseholdFacts {
   now: Millis;
-  /** The household's places, where it is asked which suits a crop better; none where not given. */
-  places?: readonly Place[];
 }
 
 /** One sowing as it is shown, and as it is stored. */
@@ -109,7 +103,7 @@ const commonOf = (
   place,
   aim,
   soakH,
-  telling: learnedTelling(learned),
+  ...(learned ? { telling: learnedTelling(learned) } : {}),
   rhythm,
   latitudeDeg,
   now
@@ -191,7 +185,7 @@ function withSetup(
     SowingSetup,
     'cropKey' | 'mix' | 'areaShare' | 'seedsPerCm2' | 'germinationPct' | 'seedG' | 'lotId' | 'half'
   >,
-  { rhythm, latitudeDeg, places = [] }: PlanContext
+  { rhythm, latitudeDeg, places }: PlanContext
 ): PlannedSowing {
   const { container, count, medium, mediumId, method, place, soakH, stackOf, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
@@ -238,7 +232,7 @@ function withSetup(
           sownAt: sowAt
         },
         { place, carriedTo },
-        places
+        [...places.values()]
       ),
       yields: plan.yields,
       gapH: longestGapH(rhythm),

@@ -29,9 +29,7 @@
     untrack(() => new Journal(`brote.journal.${data.household.id}`, data.member.id, now))
   );
 
-  const timers = provideTimers(
-    untrack(() => new Timers(data.household, journal, `brote.quieted.${data.household.id}`))
-  );
+  const timers = provideTimers(untrack(() => new Timers(journal, `brote.quieted.${data.household.id}`)));
   // Whatever was touched, here or by others, may have begun or ended a timer.
   $effect(() => {
     void data.now;

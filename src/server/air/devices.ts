@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { householdOf, type Household, type HouseholdRow } from '../households/household.ts';
+import { accountOf, type HouseholdAccount, type AccountRow } from '../households/household.ts';
 import { outside, type Tx } from '../db/connection.ts';
 import { tokenHash } from '../sessions/tokenHash.ts';
 
@@ -64,14 +64,14 @@ export async function noteRefused(tx: Tx, id: string, at: number, say: string): 
 /** Whose a token is; null for one that is worth nothing. */
 export async function openDevice(
   token: string
-): Promise<{ household: Household; deviceId: string; deviceName: string; placeId: string } | null> {
+): Promise<{ household: HouseholdAccount; deviceId: string; deviceName: string; placeId: string } | null> {
   const [row] = await outside(
-    (sql) => sql<{ household: HouseholdRow; device_id: string; device_name: string; place_id: string }[]>`
+    (sql) => sql<{ household: AccountRow; device_id: string; device_name: string; place_id: string }[]>`
       select household, device_id, device_name, place_id from open_device(${tokenHash(token)})`
   );
   return row
     ? {
-        household: householdOf(row.household),
+        household: accountOf(row.household),
         deviceId: row.device_id,
         deviceName: row.device_name,
         placeId: row.place_id

@@ -1,7 +1,8 @@
 import type { SowingEvent } from '../../core/sowing/event.ts';
 import type { HouseholdFacts } from '../../core/sowing/project.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdFacts } from '../households/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
+import { loadHousehold } from '../households/loadHousehold.ts';
 import { insertEvents } from '../sowings/events.ts';
 import { findSowing } from '../sowings/sowings.ts';
 import { derive } from './derive.ts';
@@ -23,5 +24,5 @@ export async function addEvents(
     events.map((event) => ({ sowingId, event }))
   );
   const record = await findSowing(tx, sowingId);
-  if (record) await derive(tx, facts ?? (await householdFacts(tx)), [record]);
+  if (record) await derive(tx, facts ?? factsOf(await loadHousehold(tx)), [record]);
 }

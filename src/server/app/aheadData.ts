@@ -1,27 +1,39 @@
 import type { AheadData } from '../../core/ahead/household.ts';
-import { rhythmOf } from '../../core/sowing/facts.ts';
+import { rhythmOf } from '../../core/sowing/household.ts';
 import { listEaters, listTastes, readDaysOff, readVariety } from '../ahead/appetite.ts';
 import { listOrders } from '../ahead/orders.ts';
 import type { Tx } from '../db/connection.ts';
-import { readBook } from '../households/book.ts';
-import { findHousehold, householdNow } from '../households/household.ts';
 import { readPrices } from '../households/prices.ts';
 import { listAway } from '../people/away.ts';
-import { listChoices } from '../sowings/choices.ts';
-import { listKeptContainers } from '../sowings/containers.ts';
 import { listInPantry, listLatest, listLocked, listUnderWay } from '../sowings/sowings.ts';
+import { householdOptions, type LoadedOptions } from './householdOptions.ts';
+
+/** What of a household's weeks ahead was read already. */
+export type KnownOfAhead = Partial<Pick<AheadData & LoadedOptions, 'household' | 'records' | 'kept'>>;
 
 /** All that the weeks ahead of the transaction's household follow from. */
-export async function aheadData(tx: Tx): Promise<AheadData> {
-  const household = await findHousehold(tx);
-  const now = householdNow(household);
+export async function aheadData(tx: Tx, known: KnownOfAhead = {}): Promise<AheadData & LoadedOptions> {
+  const options = await householdOptions(tx, known.household);
+  const { household, now } = options;
   const today = rhythmOf(household).zone.date(now).toString();
-  const [
-    book,
+  const [records, kept, eaters, tastes, variety, away, daysOff, orders, latest, locked, prices] =
+    await Promise.all([
+      known.records ?? listUnderWay(tx),
+      known.kept ?? listInPantry(tx),
+      listEaters(tx),
+      listTastes(tx),
+      readVariety(tx),
+      listAway(tx, today),
+      readDaysOff(tx),
+      listOrders(tx),
+      listLatest(tx),
+      listLocked(tx),
+      readPrices(tx)
+    ]);
+  return {
+    ...options,
     records,
     kept,
-    choices,
-    containers,
     eaters,
     tastes,
     variety,
@@ -31,45 +43,5 @@ export async function aheadData(tx: Tx): Promise<AheadData> {
     latest,
     locked,
     prices
-  ] = await Promise.all([
-    readBook(tx),
-    listUnderWay(tx),
-    listInPantry(tx),
-    listChoices(tx),
-    listKeptContainers(tx),
-    listEaters(tx),
-    listTastes(tx),
-    readVariety(tx),
-    listAway(tx, today),
-    readDaysOff(tx),
-    listOrders(tx),
-    listLatest(tx),
-    listLocked(tx),
-    readPrices(tx)
-  ]);
-  const { learned, yields, ownCrops, methods, lots } = choices;
-  const { zone, latitudeDeg, wakeMin, sleepMin, roundsMin } = household;
-  return {
-    household: { zone, latitudeDeg, wakeMin, sleepMin, roundsMin },
-    methodKey: household.methodKey,
-    book,
-    records,
-    kept,
-    learned,
-    yields,
-    ownCrops,
-    methods,
-    lots,
-    containers,
-    eaters,
-    tastes,
-    variety,
-    away,
-    daysOff,
-    orders,
-    latest,
-    locked,
-    prices,
-    now
   };
 }

@@ -3,18 +3,17 @@ import { awayPlanInSteps } from '../../core/away/plan.ts';
 import { namedOf } from '../../core/reminders/named.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import type { AwayOutlook } from '../../contract/away.ts';
-import { householdNow } from '../households/household.ts';
 import { Breath } from '../requests/breath.ts';
-import type { HouseholdNow } from './judgeHousehold.ts';
+import type { HouseholdStanding } from './householdStanding.ts';
 
 /** What days away mean for the trays that stand now. */
 export async function awayOutlook(
-  { household, facts, reminding }: HouseholdNow,
+  { facts, reminding, now }: HouseholdStanding,
   period: Period
 ): Promise<AwayOutlook> {
   const absence = absenceOf(period, facts.rhythm);
   const { trays, rounds } = await new Breath().through(
-    awayPlanInSteps(facts, reminding.stories ?? [], absence, householdNow(household))
+    awayPlanInSteps(facts, reminding.stories ?? [], absence, now)
   );
   return {
     ...period,

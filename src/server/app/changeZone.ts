@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { beginsAt } from '../../core/sowing/soak.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { sameClockTime, zoneOf, type Millis } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
-import { readBook } from '../households/book.ts';
 import { householdNow } from '../households/household.ts';
+import { loadHousehold } from '../households/loadHousehold.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { listInPreparation } from '../sowings/sowings.ts';
 import { projectRecords } from './projectRecords.ts';
@@ -17,10 +17,10 @@ interface Planned {
 }
 
 /** What the household has planned and not begun, the first to begin first. */
-export async function plannedAhead(tx: Tx, { household }: Pick<Session, 'household'>): Promise<Planned[]> {
-  const [book, records] = await Promise.all([readBook(tx), listInPreparation(tx)]);
+export async function plannedAhead(tx: Tx): Promise<Planned[]> {
+  const [household, records] = await Promise.all([loadHousehold(tx), listInPreparation(tx)]);
   const now = householdNow(household);
-  return (await projectRecords(factsOf(household, book), records))
+  return (await projectRecords(factsOf(household), records))
     .filter(({ state }) => state.soakedAt === null)
     .map(({ setup, soak }) => ({ id: setup.id, beginsAt: beginsAt(soak) }))
     .filter((one) => one.beginsAt > now)
@@ -41,7 +41,7 @@ export async function keepClockTimes(
   await recordEvents(
     tx,
     session,
-    (await plannedAhead(tx, session)).map(({ id, beginsAt: at }) => ({
+    (await plannedAhead(tx)).map(({ id, beginsAt: at }) => ({
       id: randomUUID(),
       sowingId: id,
       at: now,

@@ -3,13 +3,12 @@ import { handedKey } from '../../core/reminders/keys.ts';
 import { roundBody } from '../../core/reminders/rounds.ts';
 import { roundAt } from '../../core/time/rhythm.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdNow } from '../households/household.ts';
 import { listMembers } from '../people/members.ts';
 import { setTurn } from '../people/turns.ts';
-import { readJudging } from '../reminders/judging.ts';
 import { keepReminders } from '../reminders/reminders.ts';
 import type { Session } from '../sessions/sessions.ts';
-import { putOnTheirWay, standingNow } from './judgeHousehold.ts';
+import { standingNow } from './householdStanding.ts';
+import { putOnTheirWay } from './judgeHousehold.ts';
 
 /**
  * Gives the round that is being walked to one member, or back to all. Whoever is handed it after the others were told is
@@ -22,9 +21,9 @@ export async function handRound(
   { household, memberId }: Session,
   to: string | null
 ): Promise<boolean> {
-  const standing = await standingNow(tx, await readJudging(tx));
+  const standing = await standingNow(tx);
   const { rhythm } = standing.facts;
-  const now = householdNow(household);
+  const { now } = standing;
   const round = roundAt(rhythm, now);
   if (to !== null && (await listMembers(tx)).every(({ id }) => id !== to)) return false;
   await setTurn(tx, household.id, { roundKey: round.key, memberId: to, by: memberId });
@@ -48,6 +47,6 @@ export async function handRound(
     ],
     now
   );
-  await putOnTheirWay(tx, standing, told, now);
+  await putOnTheirWay(tx, standing, told);
   return true;
 }

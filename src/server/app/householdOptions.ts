@@ -1,28 +1,30 @@
-import { rhythmOf } from '../../core/sowing/facts.ts';
-import type { PlanContext } from '../../core/sowing/planSowing.ts';
 import type { HouseholdOptions } from '../../core/choice/resolve.ts';
+import type { KeptContainer } from '../../core/supplies/containers/container.ts';
+import { listLots } from '../cupboard/lots.ts';
+import { listMedia } from '../cupboard/media.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdNow, type Household } from '../households/household.ts';
-import { listPlaces } from '../households/places.ts';
-import { listChoices } from '../sowings/choices.ts';
-import { listContainers } from '../sowings/containers.ts';
+import { householdNow } from '../households/household.ts';
+import { loadHousehold, type LoadedHousehold } from '../households/loadHousehold.ts';
+import { allMethods } from '../methods/methods.ts';
+import { listKeptContainers } from '../sowings/containers.ts';
 
-/** What the transaction's household has to choose from, with what a sowing is planned against. */
-export async function householdOptions(
-  tx: Tx,
-  household: Household
-): Promise<HouseholdOptions & PlanContext> {
-  const [places, choices, containers] = await Promise.all([
-    listPlaces(tx),
-    listChoices(tx),
-    listContainers(tx)
+/** A household with all that it has to choose from, as it is loaded. */
+export interface LoadedOptions extends HouseholdOptions {
+  household: LoadedHousehold;
+  containers: readonly KeptContainer[];
+}
+
+/**
+ * The transaction's household with all that it has to choose from.
+ * @param known the household, where it was loaded already
+ */
+export async function householdOptions(tx: Tx, known?: LoadedHousehold): Promise<LoadedOptions> {
+  const [household, containers, media, methods, lots] = await Promise.all([
+    known ?? loadHousehold(tx),
+    listKeptContainers(tx),
+    listMedia(tx),
+    allMethods(tx),
+    listLots(tx)
   ]);
-  return {
-    ...choices,
-    places,
-    containers,
-    rhythm: rhythmOf(household),
-    latitudeDeg: household.latitudeDeg,
-    now: householdNow(household)
-  };
+  return { household, containers, media, methods, lots, now: householdNow(household) };
 }

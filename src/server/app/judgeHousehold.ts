@@ -1,114 +1,62 @@
 import { randomUUID } from 'node:crypto';
-import { orderReminders } from '../../core/ahead/orderReminders.ts';
-import { judge, type Reminding } from '../../core/reminders/due.ts';
-import type { OnOrder } from '../../core/reminders/reminder.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
-import type { HouseholdFacts, Projected } from '../../core/sowing/project.ts';
-import { storyOf } from '../../core/sowing/record.ts';
+import { judge } from '../../core/reminders/due.ts';
 import { roundThatTells } from '../../core/reminders/once.ts';
 import { isQuiet, quietEnds } from '../../core/reminders/quiet.ts';
-import { lastReadings } from '../air/air.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
-import { readBook, type HouseholdBook } from '../households/book.ts';
-import { findHousehold, householdNow, type Household } from '../households/household.ts';
 import { listeningChannels } from '../reminders/channels.ts';
 import { addDeliveries } from '../reminders/deliveries.ts';
-import { holdJudging, noteJudged, type Judging } from '../reminders/judging.ts';
-import { keepReminders, toldBefore, type KeptReminder } from '../reminders/reminders.ts';
-import { isoDay } from '../../words/time.ts';
-import { listAway } from '../people/away.ts';
+import { holdJudging, noteJudged } from '../reminders/judging.ts';
+import { keepReminders, type KeptReminder } from '../reminders/reminders.ts';
 import { turnsOf } from '../people/turns.ts';
-import { ordersAhead, ordersAheadIn } from './ordersAhead.ts';
-import { projectRecords } from './projectRecords.ts';
-import { listForRound, listInPantry } from '../sowings/sowings.ts';
+import { readStanding, standingNow, workOutStanding, type HouseholdStanding } from './householdStanding.ts';
 
-/** All that judging a household goes by. */
-export interface HouseholdNow {
-  household: Household;
-  book: HouseholdBook;
-  facts: HouseholdFacts;
-  projected: Projected[];
-  reminding: Reminding;
-}
-
-/**
- * Reads all that judging the transaction's household goes by.
- * @param onOrder what its standing orders schedule; needed only to judge what is due
- */
-export async function standingNow(
-  tx: Tx,
-  judging: Judging | null,
-  onOrder: readonly OnOrder[] | null = null
-): Promise<HouseholdNow> {
-  const [household, book, records, told, lastRead, kept] = await Promise.all([
-    findHousehold(tx),
-    readBook(tx),
-    listForRound(tx),
-    toldBefore(tx),
-    lastReadings(tx),
-    listInPantry(tx)
-  ]);
-  const facts = factsOf(household, book);
-  const now = householdNow(household);
-  const [standing, inPantry] = [await projectRecords(facts, records), await projectRecords(facts, kept)];
-  const all = records.map((record, at) => ({
-    story: storyOf(record),
-    projected: standing[at]!
-  }));
-  const underWay = all.filter(({ projected }) => projected.state.stage !== 'ended');
-  return {
-    household,
-    book,
-    facts,
-    projected: underWay.map(({ projected }) => projected),
-    reminding: {
-      stories: underWay.map(({ story }) => story),
-      emptied: all.flatMap(({ projected }) => (projected.state.stage === 'ended' ? [projected] : [])),
-      pantry: inPantry,
-      onOrder: onOrder && orderReminders(onOrder, facts.rhythm, now),
-      away: await listAway(tx, isoDay(now, household.zone)),
-      told,
-      lastRead,
-      lastTouchAt: judging?.touchedAt ?? now,
-      since: judging?.judgedUntil ?? now - 60_000
-    }
-  };
-}
+/** If a household changes each time while it is worked out, it is worked out while its writes wait. */
+const MOST_LOOKS = 3;
 
 /**
  * Judges one household: what it is to be told is written down, put on its way to each member's channels, and the next
- * moment noted, all or nothing. Two who judge it at once tell it once.
+ * moment noted, all or nothing. Two who judge it at once tell it once. No connection is held while it is worked out: what was
+ * written meanwhile has changed the version of its judging, and it is read again.
  * @returns how many reminders were new
  */
 export async function judgeHousehold(householdId: string): Promise<number> {
-  // Before the judging is held: a full household's schedule takes longer than a transaction may on a busy machine.
-  await ordersAhead((work) => inHousehold(householdId, work));
-  return inHousehold(householdId, async (tx) => {
-    const judging = await holdJudging(tx);
-    if (!judging) return 0;
-    const standing = await standingNow(tx, judging, await ordersAheadIn(tx));
-    const { household, facts, projected, reminding } = standing;
-    const now = householdNow(household);
-    const { due, nextAt } = judge(facts, projected, reminding, now);
-    const told = await keepReminders(
-      tx,
-      householdId,
-      due.map((reminder) => ({ ...reminder, id: randomUUID() })),
-      now
+  for (let look = 0; look < MOST_LOOKS; look++) {
+    const standing = await workOutStanding(
+      await inHousehold(householdId, (tx) => readStanding(tx, { orders: true }))
     );
-    await putOnTheirWay(tx, standing, told, now);
-    // The machine's time: the demo's clock runs ahead of it.
-    await noteJudged(tx, now, nextAt - (now - Date.now()));
-    return told.length;
-  });
+    const told = await inHousehold(householdId, async (tx) => {
+      const held = await holdJudging(tx);
+      if (!held) return 0;
+      return held.version === standing.judging?.version ? tell(tx, standing) : null;
+    });
+    if (told !== null) return told;
+  }
+  return inHousehold(householdId, async (tx) =>
+    (await holdJudging(tx)) ? tell(tx, await standingNow(tx, { orders: true })) : 0
+  );
+}
+
+/** Writes down what a household is to be told now. @returns how many reminders were new */
+async function tell(tx: Tx, standing: HouseholdStanding): Promise<number> {
+  const { household, facts, projected, reminding, now } = standing;
+  const { due, nextAt } = judge(facts, projected, reminding, now);
+  const told = await keepReminders(
+    tx,
+    household.id,
+    due.map((reminder) => ({ ...reminder, id: randomUUID() })),
+    now
+  );
+  await putOnTheirWay(tx, standing, told);
+  // The machine's time: the demo's clock runs ahead of it.
+  await noteJudged(tx, now, nextAt - household.clockAheadMs);
+  return told.length;
 }
 
 /** What is told at once is one message to each channel that wants any of it, held until its member's night is over. */
 export async function putOnTheirWay(
   tx: Tx,
-  { household, facts: { rhythm } }: Pick<HouseholdNow, 'household' | 'facts'>,
-  told: readonly KeptReminder[],
-  now: number
+  { household, facts: { rhythm }, now }: Pick<HouseholdStanding, 'household' | 'facts' | 'now'>,
+  told: readonly KeptReminder[]
 ): Promise<void> {
   if (told.length === 0) return;
   const listening = (await listeningChannels(tx)).map((channel) => ({

@@ -3,7 +3,7 @@ import { ValidationError } from 'yup';
 import { checkWeighIn } from '../../core/growth/yield.ts';
 import { wrongTrayWeight } from '../../core/shelf/weight.ts';
 import type { EventBody, SowingEvent } from '../../core/sowing/event.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, withEvent } from '../../core/sowing/record.ts';
 import { wrongCut } from '../../core/harvest/check.ts';
@@ -19,7 +19,7 @@ import { heavyWords } from '../../words/places.ts';
 import type { Tx } from '../db/connection.ts';
 import { nextTimerAt } from '../../core/reminders/timers.ts';
 import { judgeBy } from '../reminders/judging.ts';
-import { readBook } from '../households/book.ts';
+import { loadHousehold } from '../households/loadHousehold.ts';
 import { householdNow } from '../households/household.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { insertEvents, knownEvents, type KnownEvent } from '../sowings/events.ts';
@@ -57,7 +57,7 @@ export async function recordEvents(
   }
   const touches = read.filter((one): one is Touch => 'event' in one);
   const ids = [...new Set(touches.map(({ sowingId }) => sowingId))];
-  const [found, known, book] = await Promise.all([
+  const [found, known, loaded] = await Promise.all([
     ids.length > 0 ? holdSowings(tx, ids) : [],
     touches.length > 0
       ? knownEvents(
@@ -65,9 +65,9 @@ export async function recordEvents(
           touches.map(({ event }) => event.id)
         )
       : [],
-    readBook(tx)
+    loadHousehold(tx)
   ]);
-  const facts = factsOf(household, book);
+  const facts = factsOf(loaded);
   const records = new Map(found.map((record) => [record.setup.id, record]));
   const latest = new Map(found.map((record) => [record.setup.id, latestOf(record)]));
   const changed = new Set<string>();
@@ -106,7 +106,7 @@ export async function recordEvents(
   const lessons =
     taken.length > 0
       ? await listLessons(tx)
-      : { learned: book.learned, thirst: book.thirst, yields: book.yields };
+      : { learned: loaded.learned, thirst: loaded.thirst, yields: loaded.yields };
   const patched = [...records.values()].map(({ setup, log }) => ({ setup, log }));
   return { results, patch: { now, records: patched, ...lessons } };
 }

@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdNow } from '../households/household.ts';
 import { leaveHousehold, listMembers } from '../people/members.ts';
-import { readJudging } from '../reminders/judging.ts';
 import { keepReminders } from '../reminders/reminders.ts';
 import type { Session } from '../sessions/sessions.ts';
-import { putOnTheirWay, standingNow } from './judgeHousehold.ts';
+import { standingNow } from './householdStanding.ts';
+import { putOnTheirWay } from './judgeHousehold.ts';
 
 /** Those who stay are reminded of it for so long. */
 const TOLD_D = 14;
@@ -22,8 +21,8 @@ export async function removeMember(
 ): Promise<boolean> {
   const removed = (await listMembers(tx)).find(({ id }) => id === who);
   if (!removed || who === memberId || !(await leaveHousehold(tx, who))) return false;
-  const now = householdNow(household);
-  const standing = await standingNow(tx, await readJudging(tx));
+  const standing = await standingNow(tx);
+  const { now } = standing;
   const told = await keepReminders(
     tx,
     household.id,
@@ -39,6 +38,6 @@ export async function removeMember(
     ],
     now
   );
-  await putOnTheirWay(tx, standing, told, now);
+  await putOnTheirWay(tx, standing, told);
   return true;
 }

@@ -15,10 +15,9 @@ import { cardWords } from '../../words/steps/steps.ts';
 import { sentences } from '../../words/steps/amounts.ts';
 import { clockTime, dayAndTime, dayWords, shortDate } from '../../words/time.ts';
 import type { Tx } from '../db/connection.ts';
-import { findHousehold, householdNow } from '../households/household.ts';
+import { findAccount, householdNow } from '../households/household.ts';
 import { findSitter } from '../people/sitters.ts';
-import { readJudging } from '../reminders/judging.ts';
-import { standingNow, type HouseholdNow } from './judgeHousehold.ts';
+import { standingNow, type HouseholdStanding } from './householdStanding.ts';
 import { eventsBy } from '../sowings/events.ts';
 import { Breath } from '../requests/breath.ts';
 import { recordEvents } from './recordEvents.ts';
@@ -51,9 +50,8 @@ export interface SitterDay {
 export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   const sitter = await findSitter(tx, sitterId);
   if (!sitter) throw new Error('A sitter whose address was opened is not there.');
-  const standing = await standingNow(tx, await readJudging(tx));
-  const { household, facts, projected, reminding, book } = standing;
-  const now = householdNow(household);
+  const standing = await standingNow(tx);
+  const { household, facts, projected, reminding, now } = standing;
   const round = roundAt(facts.rhythm, now);
   const early = now < sitter.fromAt;
   const stops = (early ? [] : walk(projected, round, now).stops)
@@ -72,7 +70,7 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
     const body = bodyOfWalk(next);
     return {
       when: `${shortDate(at, household)}, ${clockTime(at, household)}`,
-      lines: body ? reminderWords(body, at, household, book.media).lines : []
+      lines: body ? reminderWords(body, at, household, household.media).lines : []
     };
   });
   return {
@@ -87,14 +85,14 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
 
 function sitterStop(
   stop: Stop,
-  { household, book, reminding }: HouseholdNow,
+  { household, reminding }: HouseholdStanding,
   sitterId: string,
   since: number,
   now: number
 ): SitterStop {
   const sowings = stop.parts.map(({ projected }) => projected);
   const { setup, place } = sowings[0]!;
-  const own = book.media.find(({ id }) => id === setup.mediumId) ?? null;
+  const own = household.media.find(({ id }) => id === setup.mediumId) ?? null;
   const on = { now, locale: household, containers: setup.count, medium: { kind: setup.medium, own } };
   const pictures = picturesOf(sowings, now);
   const name = cropNames(sowings);
@@ -141,9 +139,8 @@ export async function sitterTick(
   { stopKey, stepKey, nonce }: { stopKey: string; stepKey: string; nonce: string }
 ): Promise<boolean> {
   const sitter = await findSitter(tx, sitterId);
-  const standing = await standingNow(tx, await readJudging(tx));
-  const { household, facts, projected } = standing;
-  const now = householdNow(household);
+  const standing = await standingNow(tx);
+  const { household, facts, projected, now } = standing;
   if (!sitter || now < sitter.fromAt) return false;
   const stop = walk(projected, roundAt(facts.rhythm, now), now).stops.find(({ key }) => key === stopKey);
   const step = stop?.steps.find((one) => one.key === stepKey);
@@ -177,7 +174,7 @@ export async function sitterUndo(
 ): Promise<void> {
   const own = await eventsBy(tx, sitterId, eventIds);
   if (own.length === 0) return;
-  const household = await findHousehold(tx);
+  const household = await findAccount(tx);
   const now = householdNow(household);
   const sitter = await findSitter(tx, sitterId);
   if (!sitter || now < sitter.fromAt) return;

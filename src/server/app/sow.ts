@@ -1,6 +1,7 @@
 import type { ChoiceData } from '../../core/choice/choiceData.ts';
 import type { Place } from '../../core/places/place.ts';
 import { planSowing, type PlannedSowing } from '../../core/sowing/planSowing.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { plannedProblems, resolve, type FieldProblem } from '../../core/choice/resolve.ts';
 import type { newSowingSchema } from '../../contract/schemas/sowing.ts';
 import { problemWords } from '../../words/problems.ts';
@@ -52,11 +53,11 @@ export async function sow(
   const ids = sent.kind === 'halves' ? [sent.ids.first, sent.ids.second] : [sent.ids.first];
   if (await findSowing(tx, sent.ids.first)) return { ids, added: false };
   if (sent.newPlace) await addPlace(tx, household.id, sent.newPlace as Place);
-  const options = await householdOptions(tx, household);
+  const options = await householdOptions(tx);
   const resolved = resolve(sent, options);
   if (!resolved.ok) return refuse(resolved.problems);
-  // Places are not compared here: nobody looks at it.
-  const planned = planSowing(resolved.choice, { ...options, places: [] });
+  const facts = factsOf(options.household);
+  const planned = planSowing(resolved.choice, { ...facts, now: options.now });
   const problems = plannedProblems(planned);
   if (problems.length > 0) refuse(problems);
   refuseOtherThanShown(planned, sent);
@@ -75,7 +76,7 @@ export async function sow(
     );
   }
   // What it is found by is worked out with it.
-  await rebuild(tx, { ids });
+  await rebuild(tx, { ids }, facts);
   return { ids, added: true };
 }
 

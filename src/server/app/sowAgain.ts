@@ -4,7 +4,8 @@ import { AS_USUAL, type ChoiceData, type PartData } from '../../core/choice/choi
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Session } from '../sessions/sessions.ts';
-import { listChoices } from '../sowings/choices.ts';
+import { listLots } from '../cupboard/lots.ts';
+import { listMedia } from '../cupboard/media.ts';
 import { findSowing, listSowings } from '../sowings/sowings.ts';
 import { sow, Wrong, type NewSowing } from './sow.ts';
 
@@ -30,7 +31,7 @@ export async function sowAgain(
     : undefined;
   if (half && !beside) throw new Wrong('sowingId', 'Its other half is not there any more: sow it anew.');
   const halves = beside ? [setup, beside] : [setup];
-  const { lots, media } = await listChoices(tx);
+  const [lots, media] = await Promise.all([listLots(tx), listMedia(tx)]);
   const before = setup.mix ?? halves;
   const taken = new SeedLots(lots).takeFor(before);
   const parts = before.map(({ cropKey, seedG }, nth): PartData => ({

@@ -1,12 +1,12 @@
 import { costOf, type Cost } from '../../core/costs/cost.ts';
 import { factsOfStory, type StoryFacts } from '../../core/notebook/facts.ts';
 import { pantryOf, type Fate } from '../../core/pantry/item.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { project } from '../../core/sowing/project.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import type { Tx } from '../db/connection.ts';
-import { readBook } from '../households/book.ts';
-import { householdNow, type Household } from '../households/household.ts';
+import { householdNow } from '../households/household.ts';
+import { loadHousehold, type LoadedHousehold } from '../households/loadHousehold.ts';
 import { readPrices } from '../households/prices.ts';
 import { findSowings } from '../sowings/sowings.ts';
 import { factsUntil } from './derive.ts';
@@ -21,12 +21,15 @@ export interface SowingResult {
 /** The stories of some sowings, each by the air of its own days. */
 export async function storiesOf(
   tx: Tx,
-  household: Household,
   ids: readonly string[]
-): Promise<{ stories: SowingResult[]; currency: string }> {
-  const [records, book, prices] = await Promise.all([findSowings(tx, ids), readBook(tx), readPrices(tx)]);
+): Promise<{ stories: SowingResult[]; household: LoadedHousehold; currency: string }> {
+  const [records, household, prices] = await Promise.all([
+    findSowings(tx, ids),
+    loadHousehold(tx),
+    readPrices(tx)
+  ]);
   const now = householdNow(household);
-  const facts = factsOf(household, book);
+  const facts = factsOf(household);
   const airs = new Map<string, string | null>();
   const stories: SowingResult[] = [];
   for (const record of records) {
@@ -37,5 +40,5 @@ export async function storiesOf(
       fate: pantryOf(sowing, facts.rhythm.zone).fate
     });
   }
-  return { stories, currency: prices.currency };
+  return { stories, household, currency: prices.currency };
 }

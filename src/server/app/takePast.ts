@@ -4,10 +4,9 @@ import type { PastSowing } from '../../core/notebook/past/pastSowing.ts';
 import { HOUR } from '../../core/time/zone.ts';
 import type { Container } from '../../core/supplies/containers/container.ts';
 import { completed, DEFAULT_METHOD, findMethod, isReady } from '../../core/supplies/methods/ready.ts';
-import { ownCropsOf } from '../crops/ownCrops.ts';
 import type { Tx } from '../db/connection.ts';
-import { householdFacts } from '../households/facts.ts';
-import { listPlaces } from '../households/places.ts';
+import { factsOf } from '../../core/sowing/household.ts';
+import { loadHousehold, type LoadedHousehold } from '../households/loadHousehold.ts';
 import { keepContainer, listKeptContainers, retireContainer } from '../sowings/containers.ts';
 import { insertEvents } from '../sowings/events.ts';
 import type { Session } from '../sessions/sessions.ts';
@@ -32,14 +31,11 @@ async function homeOf(
   tx: Tx,
   { household, memberId }: Pick<Session, 'household' | 'memberId'>,
   { placeId, containerId }: PastPart
-): Promise<PastHome> {
-  const [places, containers, ownCrops] = await Promise.all([
-    listPlaces(tx),
-    listKeptContainers(tx),
-    ownCropsOf(tx)
-  ]);
+): Promise<{ home: PastHome; loaded: LoadedHousehold }> {
+  const [loaded, containers] = await Promise.all([loadHousehold(tx), listKeptContainers(tx)]);
+  const { places, ownCrops } = loaded;
   if (!places.some(({ id }) => id === placeId)) throw new NoPlace();
-  return {
+  const home = {
     householdId: household.id,
     memberId,
     units: household.units,
@@ -50,6 +46,7 @@ async function homeOf(
     placeId,
     containerId
   };
+  return { home, loaded };
 }
 
 /** What a part of a list would teach, crop by crop. Nothing is written. */
@@ -58,10 +55,10 @@ export async function pastTeaches(
   session: Pick<Session, 'household' | 'memberId'>,
   part: PastPart
 ): Promise<PastTaught[]> {
-  const [home, facts] = await Promise.all([homeOf(tx, session, part), householdFacts(tx)]);
+  const { home, loaded } = await homeOf(tx, session, part);
   const derived = await derivedOfAll(
     tx,
-    facts,
+    factsOf(loaded),
     part.sowings.map((past) => pastRecord(home, past))
   );
   return gatherTaught(
@@ -90,7 +87,7 @@ export async function takePast(
   session: Pick<Session, 'household' | 'memberId'>,
   part: PastPart
 ): Promise<number> {
-  const home = await homeOf(tx, session, part);
+  const { home, loaded } = await homeOf(tx, session, part);
   const records = part.sowings.map((past) => pastRecord(home, past));
   const containers = await containerIds(tx, home, records);
   const rows = records.map(({ setup }) => ({
@@ -127,7 +124,7 @@ export async function takePast(
       fresh.has(setup.id) ? events.map((event) => ({ sowingId: setup.id, event })) : []
     )
   );
-  await rebuild(tx, { ids: [...fresh] });
+  await rebuild(tx, { ids: [...fresh] }, factsOf(loaded));
   return fresh.size;
 }
 

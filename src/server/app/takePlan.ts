@@ -2,7 +2,7 @@ import type { InferType } from 'yup';
 import type { planSchema } from '../../contract/schemas/ahead.ts';
 import { changedParts, groundOf } from '../../core/ahead/ground.ts';
 import { beginningOn } from '../../core/sowing/aim.ts';
-import { rhythmOf } from '../../core/sowing/facts.ts';
+import { rhythmOf } from '../../core/sowing/household.ts';
 import { settleOrderDay } from '../ahead/orders.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdNow } from '../households/household.ts';

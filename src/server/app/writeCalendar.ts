@@ -6,15 +6,15 @@ import ical, {
 } from 'ical-generator';
 import { orderEntries } from '../../core/ahead/orderReminders.ts';
 import { calendarOf, type CalendarEntry } from '../../core/reminders/calendar.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { storyOf } from '../../core/sowing/record.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { calendarWords } from '../../words/calendar.ts';
 import type { InTransaction } from '../db/connection.ts';
-import { readBook } from '../households/book.ts';
-import { findHousehold, householdNow, type Household } from '../households/household.ts';
+import { householdNow, type HouseholdAccount } from '../households/household.ts';
+import { loadHousehold } from '../households/loadHousehold.ts';
 import { Breath } from '../requests/breath.ts';
-import { ordersAhead } from './ordersAhead.ts';
+import { orderData, scheduleOf } from './ordersAhead.ts';
 import { editionsOf, type Edition } from '../reminders/calendar.ts';
 import { listUnderWay } from '../sowings/sowings.ts';
 
@@ -34,20 +34,20 @@ const END = 'END:VCALENDAR';
  * @param base where Brote is reached
  */
 export async function writeCalendar(inTx: InTransaction, base: string): Promise<string> {
-  const { household, book, records } = await inTx(async (tx) => {
-    const [household, book, records] = await Promise.all([findHousehold(tx), readBook(tx), listUnderWay(tx)]);
-    return { household, book, records };
+  const { household, records, orders } = await inTx(async (tx) => {
+    const [household, records] = await Promise.all([loadHousehold(tx), listUnderWay(tx)]);
+    return { household, records, orders: await orderData(tx, { household, records }) };
   });
   const now = householdNow(household);
   const breath = new Breath();
   const entries = [
-    ...(await breath.through(calendarOf(factsOf(household, book), records.map(storyOf), now))),
-    ...orderEntries((await ordersAhead(inTx)) ?? [])
+    ...(await breath.through(calendarOf(factsOf(household), records.map(storyOf), now))),
+    ...orderEntries(orders ? await scheduleOf(orders) : [])
   ];
   const worded = new Map<string, Worded>();
   for (const entry of entries) {
     worded.set(entry.uid, {
-      ...calendarWords(entry, household, book.media),
+      ...calendarWords(entry, household, household.media),
       ...timesOf(entry, household.zone)
     });
     await breath.taken();
@@ -106,7 +106,7 @@ export async function writeCalendar(inTx: InTransaction, base: string): Promise<
 }
 
 /** A soak rings when it has to come out, what is to be begun at its beginning, a window at the first round of its first day. */
-function alarmOf(entry: CalendarEntry, { zone, roundsMin }: Household): number {
+function alarmOf(entry: CalendarEntry, { zone, roundsMin }: HouseholdAccount): number {
   if (entry.kind === 'order') return entry.from;
   if (entry.kind !== 'window') return entry.until;
   const household = zoneOf(zone);

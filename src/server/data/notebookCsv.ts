@@ -4,7 +4,7 @@ import { cropOfSowing } from '../../core/sowing/sowing.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { findMethod } from '../../core/supplies/methods/ready.ts';
 import type { Tx } from '../db/connection.ts';
-import type { Household } from '../households/household.ts';
+import type { HouseholdAccount } from '../households/household.ts';
 import { allOfNotebook } from '../notebook/search.ts';
 import { csvAnswer, type Cell } from './listCsv.ts';
 
@@ -36,7 +36,7 @@ const round = (value: number | null, places: number): number | null =>
 /** What the notebook holds of a query, as CSV. The rows are gathered first: no connection waits for a slow line. */
 export async function listAnswer(
   tx: Tx,
-  household: Household,
+  household: HouseholdAccount,
   query: NotebookQuery,
   ownCrops: readonly Crop[]
 ): Promise<Response> {

@@ -2,19 +2,16 @@ import { reduceEvents } from '../../core/sowing/reduce.ts';
 import { readLog } from '../../core/sowing/record.ts';
 import { storiesOf } from '../app/storiesOf.ts';
 import type { Tx } from '../db/connection.ts';
-import type { Household } from '../households/household.ts';
 import { findSowing } from '../sowings/sowings.ts';
-import { readBook } from '../households/book.ts';
 
 const at = (moment: number | null): string | null =>
   moment === null ? null : new Date(moment).toISOString();
 
 /** One sowing, readable: what was decided, what came of it, and each thing that happened. Null where there is none. */
-export async function storyJson(tx: Tx, household: Household, id: string): Promise<object | null> {
-  const [record, { stories, currency }, book] = await Promise.all([
+export async function storyJson(tx: Tx, id: string): Promise<object | null> {
+  const [record, { stories, household, currency }] = await Promise.all([
     findSowing(tx, id),
-    storiesOf(tx, household, [id]),
-    readBook(tx)
+    storiesOf(tx, [id])
   ]);
   const [story] = stories;
   if (!record || !story) return null;
@@ -41,7 +38,7 @@ export async function storyJson(tx: Tx, household: Household, id: string): Promi
     events: reduceEvents(readLog(record)).log.map(({ event, undone, repeat }) => ({
       id: event.id,
       at: at(event.at),
-      by: event.by === null ? null : (book.members[event.by] ?? null),
+      by: event.by === null ? null : (household.members[event.by] ?? null),
       ...event.body,
       ...(undone ? { takenBack: true } : {}),
       ...(repeat ? { doneBefore: true } : {})

@@ -7,11 +7,11 @@ import { beginsAt, soakFrom, soonest, type SoakPlan } from '../../core/sowing/so
 import type { SowingEvent } from '../../core/sowing/event.ts';
 import { project, type HouseholdFacts } from '../../core/sowing/project.ts';
 import type { SowingSetup } from '../../core/sowing/sowing.ts';
-import { factsOf } from '../../core/sowing/facts.ts';
+import { factsOf } from '../../core/sowing/household.ts';
 import { roundAt, roundsBetween } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
-import { addHousehold, memberNamed, type Household } from '../households/household.ts';
+import { addHousehold, memberNamed, type HouseholdAccount } from '../households/household.ts';
 import { addPlace, listPlaces } from '../households/places.ts';
 import { hashPassphrase } from '../sessions/passphrase.ts';
 import { rebuild } from '../app/rebuild.ts';
@@ -39,7 +39,7 @@ const HOUSEHOLD_PACE = 0.05;
  */
 export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
   const chance = chanceFrom(SEED);
-  const household: Household = {
+  const household: HouseholdAccount = {
     id: chance.id(),
     name: FLAT.name,
     zone: FLAT.zone,
@@ -52,7 +52,7 @@ export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
     demo: true,
     clockAheadMs: 0
   };
-  const facts = factsOf(household, { places: Object.values(PLACES) });
+  const facts = factsOf({ ...household, places: Object.values(PLACES), ownCrops: [] });
   const passphraseHash = await hashPassphrase('green thumbs');
   await inHousehold(
     household.id,
@@ -63,7 +63,7 @@ export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
       for (const place of Object.values(PLACES)) await addPlace(tx, household.id, place);
       await placeSensors(tx, household.id, facts.rhythm, now);
       // From here on what stands is followed by what was measured.
-      const measured = factsOf(household, { places: await listPlaces(tx) });
+      const measured = factsOf({ ...household, places: await listPlaces(tx, now), ownCrops: [] });
       await fillCupboard(tx, household.id, now);
       for (const story of PAST)
         await growStory(tx, { household, facts: measured, members, chance, now, story, ended: true });
@@ -83,7 +83,7 @@ export async function seedDemo(now: number, ownerUrl: string): Promise<string> {
 }
 
 interface Growing {
-  household: Household;
+  household: HouseholdAccount;
   facts: HouseholdFacts;
   members: string[];
   chance: Chance;

@@ -4,30 +4,20 @@ import { DEFAULT_METHOD } from '../../core/supplies/methods/ready.ts';
 import { likelyLatitude } from './latitude.ts';
 import { faultOf } from '../data/faultOf.ts';
 import { note } from '../data/sound.ts';
+import type { HouseholdSettings } from '../../core/sowing/household.ts';
 import type { Units } from '../../core/units/format.ts';
 import type { Tx } from '../db/connection.ts';
 
-/** What a household can change about itself. */
-export interface HouseholdSettings {
-  name: string;
-  zone: string;
-  units: Units;
-  latitudeDeg: number;
-  wakeMin: number;
-  sleepMin: number;
-  roundsMin: number[];
-  methodKey: string;
-}
-
-/** A household as its pages need it: nothing secret, and plain enough to be sent to the browser. */
-export interface Household extends HouseholdSettings {
+/** A household's settings with what only the server knows of it. Nothing secret: it is sent to the browser. */
+export interface HouseholdAccount extends HouseholdSettings {
   id: string;
   demo: boolean;
+  /** How far its clock is ahead of the machine's: 0 for all but the demo. */
   clockAheadMs: number;
 }
 
 /** Columns of `households` as the database gives them. */
-export interface HouseholdRow {
+export interface AccountRow {
   household_id: string;
   name: string;
   zone: string;
@@ -44,10 +34,10 @@ export interface HouseholdRow {
 /** When a household wakes, sleeps and looks after its trays until it says otherwise. */
 export const USUAL_DAY = { wakeMin: 420, sleepMin: 1350, roundsMin: [450, 1230] };
 
-const faultOfHousehold = (row: HouseholdRow): string | null => faultOf('households', { ...row }, null);
+const faultOfHousehold = (row: AccountRow): string | null => faultOf('households', { ...row }, null);
 
-/** A household from its row. Settings that cannot be read go by what is usual. */
-export function householdOf(row: HouseholdRow): Household {
+/** An account from its row. Settings that cannot be read go by what is usual. */
+export function accountOf(row: AccountRow): HouseholdAccount {
   const { zone, latitude_deg: latitude, clock_ahead_ms: ahead } = row;
   const rest = { id: row.household_id, name: row.name, demo: row.demo, clockAheadMs: Number(ahead) };
   if (faultOfHousehold(row) !== null)
@@ -72,7 +62,7 @@ export function householdOf(row: HouseholdRow): Household {
 }
 
 /** The household's time now: the real one, but for the demo's moved clock. */
-export const householdNow = (household: Household): number =>
+export const householdNow = (household: HouseholdAccount): number =>
   Date.now() + (household.demo ? household.clockAheadMs : 0);
 
 /** Whether a write failed for a name that another household has. */
@@ -87,17 +77,27 @@ export async function addHousehold(
       wake_min, sleep_min, rounds_min, method_key)
     values (${household.id}, ${household.name}, ${nameKey(household.name)}, ${household.zone}, ${household.units},
       ${household.passphraseHash}, ${household.latitudeDeg}, ${household.wakeMin}, ${household.sleepMin},
-      ${household.roundsMin}, ${household.methodKey})`;
+      ${[...household.roundsMin]}, ${household.methodKey})`;
 }
 
-/** The transaction's household. */
-export async function findHousehold(tx: Tx): Promise<Household> {
-  const [row] = await tx<HouseholdRow[]>`
-    select household_id, name, zone, units, latitude_deg, wake_min, sleep_min, rounds_min, method_key, demo, clock_ahead_ms
-    from households where household_id = current_household()`;
-  const fault = faultOfHousehold(row!);
-  if (fault !== null) note(tx, 'households', { ...row! }, fault);
-  return householdOf(row!);
+/** The columns of an {@link AccountRow}. */
+export const accountColumns = (
+  tx: Tx
+) => tx`household_id, name, zone, units, latitude_deg, wake_min, sleep_min,
+  rounds_min, method_key, demo, clock_ahead_ms`;
+
+/** {@link accountOf} that notes a row that cannot be read. */
+export function readAccount(tx: Tx, row: AccountRow): HouseholdAccount {
+  const fault = faultOfHousehold(row);
+  if (fault !== null) note(tx, 'households', { ...row }, fault);
+  return accountOf(row);
+}
+
+/** The account of the transaction's household. */
+export async function findAccount(tx: Tx): Promise<HouseholdAccount> {
+  const [row] = await tx<AccountRow[]>`
+    select ${accountColumns(tx)} from households where household_id = current_household()`;
+  return readAccount(tx, row!);
 }
 
 /** Changes the settings of the transaction's household. */
@@ -110,7 +110,7 @@ export async function changeHousehold(tx: Tx, settings: HouseholdSettings): Prom
 /** Changes all of them but its name. */
 export async function changeSettings(tx: Tx, settings: Omit<HouseholdSettings, 'name'>): Promise<void> {
   await tx`update households set zone = ${settings.zone}, units = ${settings.units}, latitude_deg = ${settings.latitudeDeg},
-    wake_min = ${settings.wakeMin}, sleep_min = ${settings.sleepMin}, rounds_min = ${settings.roundsMin},
+    wake_min = ${settings.wakeMin}, sleep_min = ${settings.sleepMin}, rounds_min = ${[...settings.roundsMin]},
     method_key = ${settings.methodKey} where household_id = current_household()`;
 }
 

@@ -2,6 +2,7 @@ import { changedUsual, type Place, type PlaceLight, type SaidBefore } from '../.
 import type { Aspect } from '../../core/places/light.ts';
 import { ownShareAt } from '../../core/places/air/silence.ts';
 import { lastMeasuredAt } from '../../core/places/air/series.ts';
+import type { Millis } from '../../core/time/zone.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -26,8 +27,6 @@ export interface PlaceRow {
   rating_sure: boolean;
   usual_before: SaidBefore[] | null;
   air: string | null;
-  /** How far the household's clock is ahead, ms: of the demo alone. */
-  clock_ahead_ms: number;
 }
 
 function lightOf(row: PlaceRow): PlaceLight {
@@ -47,8 +46,7 @@ function lightOf(row: PlaceRow): PlaceLight {
   }
 }
 
-/** A place from its row. */
-export const placeOf = (row: PlaceRow): Place => ({
+const placeOf = (row: PlaceRow, now: Millis): Place => ({
   id: row.id,
   name: row.name,
   light: lightOf(row),
@@ -61,35 +59,33 @@ export const placeOf = (row: PlaceRow): Place => ({
   ratedG: row.rated_g,
   ratingSure: row.rating_sure,
   ...(row.usual_before ? { usualBefore: row.usual_before } : {}),
-  ...(row.air ? { air: row.air, ...silenceOf(row) } : {})
+  ...(row.air ? { air: row.air, ...silenceOf(row.air, now) } : {})
 });
 
 /** A sensor that fell silent hands back to what the household said. */
-function silenceOf({ air, clock_ahead_ms: ahead }: PlaceRow): Pick<Place, 'ownShare'> {
-  const ownShare = ownShareAt(lastMeasuredAt(air!), Date.now() + Number(ahead));
+function silenceOf(air: string, now: Millis): Pick<Place, 'ownShare'> {
+  const ownShare = ownShareAt(lastMeasuredAt(air), now);
   return ownShare > 0 ? { ownShare } : {};
 }
 
-/** The household's places, in the order a round passes them. */
-export async function listPlaces(tx: Tx): Promise<Place[]> {
-  const rows = await tx<PlaceRow[]>`
-    select p.*, h.clock_ahead_ms
-    from places p
-    join households h using (household_id)
-    order by p.position, p.name`;
-  return placesOf(tx, rows);
+/**
+ * The household's places, in the order a round passes them.
+ * @param now the household's time: a sensor that has been silent since then counts less
+ */
+export async function listPlaces(tx: Tx, now: Millis = Date.now()): Promise<Place[]> {
+  const rows = await tx<PlaceRow[]>`select * from places order by position, name`;
+  return placesOf(tx, rows, now);
 }
 
 /** Places from their rows; what cannot be read of one gives way to what is usual in a kitchen. */
-export const placesOf = (tx: Tx, rows: readonly PlaceRow[]): Place[] =>
+export const placesOf = (tx: Tx, rows: readonly PlaceRow[], now: Millis): Place[] =>
   soundRows(tx, 'places', rows, (row) => ({
     ...USUAL,
     id: row.id,
-    name: String(row.name),
-    clock_ahead_ms: 0
-  })).map(placeOf);
+    name: String(row.name)
+  })).map((row) => placeOf(row, now));
 
-const USUAL: Omit<PlaceRow, 'id' | 'name' | 'clock_ahead_ms'> = {
+const USUAL: Omit<PlaceRow, 'id' | 'name'> = {
   light_kind: 'sill',
   lamp_ppfd: null,
   lamp_hours: null,

@@ -1,10 +1,9 @@
 import { stillMatters } from '../../core/reminders/again.ts';
 import type { ReminderBody } from '../../core/reminders/reminder.ts';
 import { reminderWords } from '../../words/reminders.ts';
-import { standingNow, type HouseholdNow } from '../app/judgeHousehold.ts';
-import { ordersAheadIn } from '../app/ordersAhead.ts';
+import { standingNow, type HouseholdStanding } from '../app/householdStanding.ts';
 import { inHousehold, type Tx } from '../db/connection.ts';
-import { findHousehold, householdNow } from '../households/household.ts';
+import { findAccount, householdNow } from '../households/household.ts';
 import { listMedia } from '../cupboard/media.ts';
 import {
   findPending,
@@ -16,7 +15,6 @@ import {
   type Delivery
 } from '../reminders/deliveries.ts';
 import { backoffMs } from '../reminders/backoff.ts';
-import { readJudging } from '../reminders/judging.ts';
 import { remindersOf, type KeptReminder } from '../reminders/reminders.ts';
 import { channelToken } from '../reminders/channelToken.ts';
 import type { Message, MessagePart } from './channels/channel.ts';
@@ -67,12 +65,12 @@ async function messageOf(
   if (!isConfirmed && reminders.length > 0) return null;
   const [kept, household, media] = await Promise.all([
     remindersOf(tx, reminders),
-    findHousehold(tx),
+    findAccount(tx),
     listMedia(tx)
   ]);
   const now = householdNow(household);
   const late = kept.length > 0 && Date.now() - createdAt > FRESH_MS;
-  const standing = late ? await standingNow(tx, await readJudging(tx), await ordersAheadIn(tx)) : null;
+  const standing = late ? await standingNow(tx, { orders: true }) : null;
   const parts = kept.flatMap((reminder): MessagePart[] => {
     const body = standing ? again(standing, reminder, now) : reminder.body;
     if (!body) return [];
@@ -103,7 +101,7 @@ async function messageOf(
 }
 
 const again = (
-  { facts, projected, reminding }: HouseholdNow,
+  { facts, projected, reminding }: HouseholdStanding,
   reminder: KeptReminder,
   now: number
 ): ReminderBody | null => stillMatters(facts, projected, reminding, reminder, now);

@@ -1,5 +1,5 @@
 import type { Method } from '../../core/supplies/methods/method.ts';
-import { completed } from '../../core/supplies/methods/ready.ts';
+import { completed, READY_METHODS } from '../../core/supplies/methods/ready.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -16,6 +16,9 @@ export async function listMethods(tx: Tx): Promise<Method[]> {
   >`select key, name, answers from methods where retired_at is null order by name`;
   return soundRows(tx, 'methods', rows).map(({ key, name, answers }) => completed({ ...answers, key, name }));
 }
+
+/** The methods to choose from: the ready ones and the household's own. */
+export const allMethods = async (tx: Tx): Promise<Method[]> => [...READY_METHODS, ...(await listMethods(tx))];
 
 /** Adds a method or changes it; sowings keep the method as it was when they were planned. */
 export async function keepMethod(

@@ -17,6 +17,8 @@ export async function claimHouseholds(most: number, leaseS = LEASE_S): Promise<s
 
 /** Where a household's judging stands, in its own time but for `judgedAt`. */
 export interface Judging {
+  /** Another one after each write that marks the household. */
+  version: string;
   judgedUntil: number | null;
   touchedAt: number | null;
   /** The last silence that ended, from when to when. */
@@ -35,16 +37,18 @@ export const readJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx
 async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> {
   const [row] = await tx<
     {
+      version: string;
       judged_until: Date | null;
       touched_at: Date | null;
       silence_from: Date | null;
       silence_until: Date | null;
     }[]
-  >`select judged_until, touched_at, silence_from, silence_until from judging
+  >`select xmin::text as version, judged_until, touched_at, silence_from, silence_until from judging
     where household_id = current_household() ${lock}`;
   if (!row) return null;
-  const { judged_until, touched_at, silence_from, silence_until } = row;
+  const { version, judged_until, touched_at, silence_from, silence_until } = row;
   return {
+    version,
     judgedUntil: judged_until?.getTime() ?? null,
     touchedAt: touched_at?.getTime() ?? null,
     silence:

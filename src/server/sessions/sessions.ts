@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { inHousehold, outside, type Tx } from '../db/connection.ts';
 import { isStorageFull } from '../db/storage.ts';
-import { householdOf, memberNamed, type Household, type HouseholdRow } from '../households/household.ts';
+import { accountOf, memberNamed, type AccountRow, type HouseholdAccount } from '../households/household.ts';
 import { tokenHash } from './tokenHash.ts';
 
 export const SESSION_COOKIE = 'brote_session';
@@ -10,7 +10,7 @@ export const SESSION_DAYS = 60;
 
 export interface Session {
   id: string;
-  household: Household;
+  household: HouseholdAccount;
   memberId: string;
   memberName: string;
   /** Put off just now: the browser is to keep its cookie as long. */
@@ -28,7 +28,7 @@ export interface OpenSession {
 }
 
 interface OpenedRow {
-  household: HouseholdRow;
+  household: AccountRow;
   member_id: string;
   member_name: string;
   session_id: string;
@@ -48,7 +48,7 @@ export async function openSession(token: string): Promise<Session | null> {
   return row
     ? {
         id: row.session_id,
-        household: householdOf(row.household),
+        household: accountOf(row.household),
         memberId: row.member_id,
         memberName: row.member_name,
         renewed: row.renewed

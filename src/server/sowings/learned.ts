@@ -3,6 +3,7 @@ import type { Gaussian } from '../../core/stats/gaussian.ts';
 import { marksOf } from './derived.ts';
 import type { YieldLearned } from '../../core/growth/yieldLearned.ts';
 import type { ThirstLearned } from '../../core/water/thirst.ts';
+import type { Lessons } from '../../core/sowing/household.ts';
 import type { Tx } from '../db/connection.ts';
 
 /** What trays taught, as the database gives it. */
@@ -145,13 +146,6 @@ const thirstOf = ({ taught: { thirst }, under_way }: LearnedRow): ThirstLearned 
     mean !== null && variance !== null ? [{ sowingId, message: { mean, variance } }] : []
   )
 });
-
-/** What the household's trays have taught: of its crops' pace, of how fast water goes, and of its yields. */
-export interface Lessons {
-  learned: Learned;
-  thirst: ThirstLearned;
-  yields: YieldLearned;
-}
 
 export const lessonsOf = (row: LearnedRow): Lessons => ({
   learned: learnedOf(row),

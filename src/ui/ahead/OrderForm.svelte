@@ -12,9 +12,8 @@
   import { AGE_BOUNDS, READY, type CutAim } from '$core/ahead/cutting.ts';
   import type { OrderDraft, Rule } from '$core/ahead/standingOrder.ts';
   import { ofSize } from '$core/supplies/containers/sizes.ts';
-  import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
+  import { MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
-  import { rhythmOf } from '$core/sowing/facts.ts';
   import { resolve } from '$core/choice/resolve.ts';
   import { fieldWords } from '$words/problems.ts';
   import type { Crop } from '$core/crops/crop.ts';
@@ -34,14 +33,13 @@
   /** A standing order, new or to be changed, with what it would lay. */
   interface Props {
     data: AheadData;
-    media: readonly KeptMedium[];
     crops: readonly Crop[];
     units: Units;
     order: OrderData | null;
     locale: Locale;
     onkept: () => void;
   }
-  let { data, media, crops, units, order, locale, onkept }: Props = $props();
+  let { data, crops, units, order, locale, onkept }: Props = $props();
   const journal = useJournal();
 
   const id = untrack(() => order?.id ?? newId());
@@ -60,8 +58,8 @@
     untrack(
       () =>
         order?.placeId ??
-        data.book.places.find(({ light }) => light.kind !== 'dark')?.id ??
-        data.book.places[0]?.id ??
+        data.household.places.find(({ light }) => light.kind !== 'dark')?.id ??
+        data.household.places[0]?.id ??
         ''
     )
   );
@@ -86,7 +84,7 @@
   let failed = $state('');
   let sending = $state(false);
 
-  const own = $derived(media.find((one) => one.id === medium));
+  const own = $derived(data.media.find((one) => one.id === medium));
   const rule = $derived<Rule>(
     kind === 'every' ? { kind, days: every } : kind === 'weekdays' ? { kind, weekdays, aim } : { kind }
   );
@@ -100,7 +98,7 @@
           count,
           medium: own?.kind ?? ((medium || (usual?.medium ?? 'coir')) as MediumKind),
           mediumId: own?.id ?? (medium === '' ? (usual?.mediumId ?? null) : null),
-          methodKey: methodKey || (usual?.method.key ?? data.methodKey),
+          methodKey: methodKey || (usual?.method.key ?? data.household.methodKey),
           placeId,
           ownSeedG: order?.ownSeedG ?? null,
           rule,
@@ -109,16 +107,7 @@
         }
       : null
   );
-  const resolved = $derived(
-    made &&
-      resolve(choiceOfOrder(made), {
-        ...data,
-        media,
-        places: data.book.places,
-        rhythm: rhythmOf(data.household),
-        latitudeDeg: data.household.latitudeDeg
-      })
-  );
+  const resolved = $derived(made && resolve(choiceOfOrder(made), data));
   let tried = $state(false);
   /** What is wrong with the choice: what is still empty is said once the order is to be saved. */
   const found = $derived(
@@ -196,7 +185,10 @@
       invalidText={wrong.count}
     />
     <Select labelText="Place" bind:selected={placeId} invalid={!!wrong.placeId} invalidText={wrong.placeId}>
-      {#each data.book.places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
+      {#each data.household.places as place (place.id)}<SelectItem
+          value={place.id}
+          text={place.name}
+        />{/each}
     </Select>
   </div>
   <div class="row" role="group" aria-label="When it comes again">
@@ -259,7 +251,7 @@
       <Select labelText="Medium" bind:selected={medium}>
         <SelectItem value="" text="As usual{usual ? `: ${MEDIUM_WORDS[usual.medium].toLowerCase()}` : ''}" />
         {#each MEDIA as one (one)}<SelectItem value={one} text={MEDIUM_WORDS[one]} />{/each}
-        {#each media as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
+        {#each data.media as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
       </Select>
       <Select labelText="Method" bind:selected={methodKey}>
         <SelectItem value="" text="As usual{usual ? `: ${usual.method.name}` : ''}" />

@@ -33,7 +33,8 @@
   import { PaintLater } from '$ui/state/paintLater.svelte.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
+  import { factsOf } from '$core/sowing/household.ts';
+  import { eventsNow, projectAll } from '$ui/state/projecting.ts';
   import {
     dayNames,
     gapWords,
@@ -51,14 +52,14 @@
   const planner = new Planner();
   const locale = $derived(data.household);
 
-  const loaded = $derived({ ...data.ahead.book, household: data.ahead.household, now: data.ahead.now });
-  const facts = $derived(factsNow(loaded, journal));
-  const sowings = $derived(projectAll(data.ahead.records, facts, loaded, journal));
   /** As it is now, with what was touched since it was loaded. */
   const present = $derived<AheadData>({
     ...data.ahead,
-    records: data.ahead.records.map((record) => journal.patches.record(record, loaded))
+    household: journal.patches.household(data.ahead.household, data.ahead),
+    records: data.ahead.records.map((record) => journal.patches.record(record, data.ahead))
   });
+  const facts = $derived(factsOf(present.household));
+  const sowings = $derived(projectAll(present.records, facts, data.ahead, journal));
 
   /** The same days, whatever is dragged. */
   const fixed = $derived(horizonFrom(facts.rhythm, data.ahead.now));
@@ -75,7 +76,7 @@
       : all.map((one) => {
           if (!isDragged(one, by)) return one;
           const record = data.ahead.records.find(({ setup }) => setup.id === one.setup.id)!;
-          const events = eventsNow(record, loaded, journal);
+          const events = eventsNow(record, data.ahead, journal);
           return asIfMoved(one, events, by.to, { facts, horizon: fixed, now: data.ahead.now });
         });
   const ahead = $derived(aheadOf(present, movedBy(sowings, followed.current)));
@@ -156,7 +157,7 @@
   const eatingDays = $derived(days.filter(({ appetiteG }) => appetiteG > 0).length);
   const fedDays = $derived(eatingDays - days.filter(isShort).length);
   const placeName = (id: string): string =>
-    data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+    data.ahead.household.places.find((place) => place.id === id)?.name ?? '';
 
   /** What of that might go to another day: planned, in the container or at the place of which there is too little, in those days. */
   const rowsOver = ({ use, from, until }: Over): Row[] =>
@@ -179,7 +180,7 @@
 
   async function put(row: Row, to: To) {
     planner.clear();
-    await deeds.put(row, to, { places: data.ahead.book.places, sowings, horizon: fixed, facts, name });
+    await deeds.put(row, to, { places: data.ahead.household.places, sowings, horizon: fixed, facts, name });
   }
   async function drop(key: string, to: To) {
     dragged = followed.current = null;
@@ -354,7 +355,7 @@
       {horizon}
       rows={allRows}
       {days}
-      places={data.ahead.book.places}
+      places={data.ahead.household.places}
       {uses}
       dark={(use) => darkSharesOf(use, standing, horizon, facts.rhythm)}
       {away}
@@ -374,7 +375,7 @@
       rhythm={facts.rhythm}
       sending={deeds.sending}
       where={whereWords(chosen, placeName)}
-      places={data.ahead.book.places}
+      places={data.ahead.household.places}
       onplace={(placeId) => void put(chosen!, { days: 0, placeId })}
       {locale}
       now={data.now}

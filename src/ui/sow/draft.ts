@@ -9,7 +9,6 @@ import type { ProblemKind } from '$core/problem.ts';
 import type { ChoiceData } from '$core/choice/choiceData.ts';
 import {
   planSowing,
-  type PlanContext,
   type PlannedSowing,
   type SowingChoice,
   type SowingKind
@@ -17,7 +16,7 @@ import {
 import { plannedProblems, resolve, type HouseholdOptions } from '$core/choice/resolve.ts';
 import { fieldWords } from '$words/problems.ts';
 import { suggestedName } from '$words/containers.ts';
-import type { Units } from '$core/units/format.ts';
+import { factsOf, type Household } from '$core/sowing/household.ts';
 import { readNumber } from '$core/units/parseQuantity.ts';
 
 /** One crop of a draft, with the lot its seed comes from and its share as typed. */
@@ -66,9 +65,8 @@ export interface Draft extends SeedDraft {
 }
 
 /** What a draft is worked out against. */
-export interface DraftContext extends HouseholdOptions, PlanContext {
-  places: readonly Place[];
-  units: Units;
+export interface DraftContext extends HouseholdOptions {
+  household: Household;
 }
 
 export interface Worked {
@@ -88,10 +86,14 @@ const EMPTY: ReadonlySet<ProblemKind> = new Set<ProblemKind>(['no-crop', 'no-day
 /** Works a draft out with the core, as far as it goes. */
 export function workOut(draft: Draft, context: DraftContext): Worked {
   const data = choiceDataOf(draft, context);
-  const places = draft.newPlace ? [...context.places, draft.newPlace] : context.places;
-  const resolved = resolve(data, { ...context, places });
+  const { places } = context.household;
+  const household = {
+    ...context.household,
+    places: draft.newPlace ? [...places, draft.newPlace] : places
+  };
+  const resolved = resolve(data, { ...context, household });
   const choice = resolved.ok ? resolved.choice : null;
-  const sowings = choice ? planSowing(choice, context) : [];
+  const sowings = choice ? planSowing(choice, { ...factsOf(household), now: context.now }) : [];
   // A day that is too near is answered with the next that is not, beside what was chosen.
   const planned = plannedProblems(sowings).filter(({ field }) => field !== 'readyBy');
   const problems = resolved.ok ? planned : resolved.problems;
@@ -142,7 +144,7 @@ function choiceDataOf(draft: Draft, context: DraftContext): ChoiceData {
  * The container with the name it goes by: a size that the household has keeps its own, a new one has what was typed
  * for it, or a name that says its size.
  */
-function namedContainer(draft: Draft, { containers, units }: DraftContext): Container {
+function namedContainer(draft: Draft, { containers, household: { units } }: DraftContext): Container {
   const size = { ...draft.container, ...sizeOf(draft.container) };
   const known = ofSize(size, containers);
   return known

@@ -1,5 +1,5 @@
 import { findCrop } from '$core/crops/library.ts';
-import type { Crop } from '$core/crops/crop.ts';
+import type { Household } from '$core/sowing/household.ts';
 import type { Place } from '$core/places/place.ts';
 import { USUAL_PLACE } from '$core/places/usual.ts';
 import type { Container, Shape } from '$core/supplies/containers/container.ts';
@@ -25,14 +25,13 @@ const FIRST_PLACE: Place = {
 /** A form as it is first shown: as the household sowed last, where it has sown. */
 export function firstDraft(of: {
   cropKey: string | null;
-  ownCrops: readonly Crop[];
   lots: readonly LotStock[];
   methods: readonly Method[];
-  household: { methodKey: string };
-  containers: readonly Container[];
-  places: readonly Place[];
+  household: Pick<Household, 'methodKey' | 'ownCrops' | 'places'>;
+  /** Its containers, those used last first. */
+  lastUsed: readonly Container[];
 }): Draft {
-  const cropKey = findCrop(of.cropKey ?? '', [...of.ownCrops])?.key ?? '';
+  const cropKey = findCrop(of.cropKey ?? '', [...of.household.ownCrops])?.key ?? '';
   const lot = of.lots.find((one) => one.cropKey === cropKey && leftG(one) > 0);
   const method = of.methods.find(({ key }) => key === of.household.methodKey) ?? of.methods[0]!;
   return {
@@ -40,16 +39,16 @@ export function firstDraft(of: {
     parts: [{ cropKey, lotId: lot?.id ?? '', share: '1' }],
     shareOf: 'weight',
     staggered: false,
-    container: { ...(of.containers[0] ?? SHAPES.rectangle) },
+    container: { ...(of.lastUsed[0] ?? SHAPES.rectangle) },
     containerName: '',
     count: '1',
     medium: method.medium,
     mediumId: '',
     methodKey: method.key,
     method: null,
-    placeId: of.places[0]?.id ?? 'new',
+    placeId: of.household.places[0]?.id ?? 'new',
     lightPlaceId: '',
-    newPlace: of.places.length > 0 ? null : { ...FIRST_PLACE },
+    newPlace: of.household.places.length > 0 ? null : { ...FIRST_PLACE },
     density: 'usual',
     ownDensity: '',
     germination: '',

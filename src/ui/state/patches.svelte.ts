@@ -1,12 +1,10 @@
 import type { Patch } from '$contract/api.ts';
-import type { Learned } from '$core/growth/learned.ts';
+import type { Household } from '$core/sowing/household.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import type { Millis } from '$core/time/zone.ts';
-import type { YieldLearned } from '$core/growth/yieldLearned.ts';
-import type { ThirstLearned } from '$core/water/thirst.ts';
 
-/** What a page was given: as of when. */
-interface Loaded {
+/** As of when something was loaded. */
+export interface LoadedAt {
   now: Millis;
 }
 
@@ -37,18 +35,16 @@ export class Patches {
   }
 
   /** A sowing as it is now. */
-  record(loaded: SowingRecord, { now }: Loaded): SowingRecord {
+  record(loaded: SowingRecord, { now }: LoadedAt): SowingRecord {
     const known = this.records[loaded.setup.id];
     return known && known.now >= now ? known.record : loaded;
   }
 
-  /** What the household's trays have taught, as it is now. */
-  book<B extends { learned?: Learned; thirst?: ThirstLearned; yields?: YieldLearned }>(
-    loaded: B,
-    { now }: Loaded
-  ): B {
-    return this.last && this.last.now >= now
-      ? { ...loaded, learned: this.last.learned, thirst: this.last.thirst, yields: this.last.yields }
+  /** The household with what its trays have taught by now. */
+  household(loaded: Household, { now }: LoadedAt): Household {
+    const { last } = this;
+    return last && last.now >= now
+      ? { ...loaded, learned: last.learned, thirst: last.thirst, yields: last.yields }
       : loaded;
   }
 }

@@ -1,8 +1,6 @@
 import { getContext, setContext } from 'svelte';
-import type { Place } from '$core/places/place.ts';
-import type { Crop } from '$core/crops/crop.ts';
 import { timersOf, timerState, type Timer, type TimerState } from '$core/steps/timer.ts';
-import type { HouseholdData } from '$core/sowing/facts.ts';
+import type { Household } from '$core/sowing/household.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import type { SowingRecord } from '$core/sowing/record.ts';
 import { ask } from './ask.ts';
@@ -11,10 +9,9 @@ import type { Journal } from './journal.svelte.ts';
 
 /** What the timers follow from. */
 export interface BenchFacts {
+  household: Household;
   records: SowingRecord[];
   now: number;
-  places: Place[];
-  ownCrops: Crop[];
 }
 
 export interface RunningTimer {
@@ -35,8 +32,8 @@ export class Timers {
   /** Projected anew when something was ticked, not at every second. */
   private readonly projected = $derived.by((): Projected[] => {
     if (!this.facts) return [];
-    const loaded = { ...this.facts, household: this.household };
-    return projectAll(loaded.records, factsNow(loaded, this.journal), loaded, this.journal);
+    const { facts } = this;
+    return projectAll(facts.records, factsNow(facts, this.journal), facts, this.journal);
   });
 
   readonly running = $derived(
@@ -52,7 +49,6 @@ export class Timers {
   );
 
   constructor(
-    private readonly household: HouseholdData,
     private readonly journal: Journal,
     private readonly key: string
   ) {}

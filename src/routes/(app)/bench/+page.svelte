@@ -80,7 +80,7 @@
       solutions={sheet.solutions}
       mediumMl={sheet.mediumMl}
       lots={data.lots}
-      media={data.media}
+      media={data.household.media}
       {now}
       {locale}
     />

@@ -1,9 +1,9 @@
 import { redirect } from '@sveltejs/kit';
-import { changeHousehold, isNameTaken } from '$server/households/household.ts';
-import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/methods/ready.ts';
+import { changeHousehold, householdNow, isNameTaken } from '$server/households/household.ts';
+import { DEFAULT_METHOD, findMethod } from '$core/supplies/methods/ready.ts';
 import { keepClockTimes, plannedAhead } from '$server/app/changeZone.ts';
 import { zoneAskedWords } from '$words/zone.ts';
-import { listMethods } from '$server/methods/methods.ts';
+import { allMethods, listMethods } from '$server/methods/methods.ts';
 import { listPlaces } from '$server/households/places.ts';
 import { check } from '$contract/schemas/check.ts';
 import { householdSchema, passphraseSchema, rhythmMinutes } from '$contract/schemas/household.ts';
@@ -24,15 +24,15 @@ import type { Actions, PageServerLoad, RequestEvent } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const { id, household } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [places, own, sessions] = await Promise.all([
-      listPlaces(tx),
-      listMethods(tx),
+    const [places, methods, sessions] = await Promise.all([
+      listPlaces(tx, householdNow(household)),
+      allMethods(tx),
       // In the demo everybody who looks in has one.
       household.demo ? [] : listSessions(tx)
     ]);
     return {
       places,
-      methods: [...READY_METHODS, ...own],
+      methods,
       zones: Intl.supportedValuesOf('timeZone'),
       sessions,
       sessionId: id
@@ -57,7 +57,7 @@ export const actions: Actions = {
     const moves = rest.zone !== session.household.zone;
     try {
       const asked = await inSession(locals, async (tx) => {
-        const waiting = moves ? await plannedAhead(tx, session) : [];
+        const waiting = moves ? await plannedAhead(tx) : [];
         const [first] = waiting;
         if (first && planned === null)
           return zoneAskedWords(waiting.length, first.beginsAt, session.household, rest.zone);

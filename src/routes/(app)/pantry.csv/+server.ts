@@ -1,10 +1,10 @@
 import { pantryOf } from '$core/pantry/item.ts';
 import { eatFirst } from '$core/pantry/order.ts';
-import { factsOf } from '$core/sowing/facts.ts';
+import { factsOf } from '$core/sowing/household.ts';
 import { project } from '$core/sowing/project.ts';
 import { readLog } from '$core/sowing/record.ts';
 import { csvAnswer } from '$server/data/listCsv.ts';
-import { readBook } from '$server/households/book.ts';
+import { loadHousehold } from '$server/households/loadHousehold.ts';
 import { api } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { listInPantry } from '$server/sowings/sowings.ts';
@@ -12,10 +12,10 @@ import type { RequestHandler } from './$types';
 
 /** What is in the pantry, eat-first, as an open file. */
 export const GET: RequestHandler = api(async ({ locals }) => {
-  const { household } = signedIn(locals);
+  signedIn(locals);
   const items = await inSession(locals, async (tx) => {
-    const [records, book] = await Promise.all([listInPantry(tx), readBook(tx)]);
-    const facts = factsOf(household, book);
+    const [records, household] = await Promise.all([listInPantry(tx), loadHousehold(tx)]);
+    const facts = factsOf(household);
     return eatFirst(
       records.flatMap(
         (record) => pantryOf(project(facts, record.setup, readLog(record)), facts.rhythm.zone).items

@@ -1,8 +1,8 @@
 import { anyOrders } from '$server/ahead/orders.ts';
-import { readBook } from '$server/households/book.ts';
-import { rhythmOf } from '$core/sowing/facts.ts';
+import { rhythmOf } from '$core/sowing/household.ts';
 import { roundAt } from '$core/time/rhythm.ts';
 import { householdNow } from '$server/households/household.ts';
+import { loadHousehold } from '$server/households/loadHousehold.ts';
 import { listMembers } from '$server/people/members.ts';
 import { turnsOf } from '$server/people/turns.ts';
 import { readJudging } from '$server/reminders/judging.ts';
@@ -13,13 +13,13 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
-  const { household, memberId } = signedIn(locals);
+  const { household: account, memberId } = signedIn(locals);
   return inSession(locals, async (tx) => {
-    const now = householdNow(household);
-    const round = roundAt(rhythmOf(household), now).key;
-    const [records, book, unseen, judging, turns, people, hasOrders] = await Promise.all([
+    const now = householdNow(account);
+    const round = roundAt(rhythmOf(account), now).key;
+    const [records, household, unseen, judging, turns, people, hasOrders] = await Promise.all([
       listForRound(tx),
-      readBook(tx),
+      loadHousehold(tx),
       unseenReminders(tx, memberId),
       readJudging(tx),
       turnsOf(tx, [round]),
@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
       anyOrders(tx)
     ]);
     return {
-      ...book,
+      household,
       records,
       unseen,
       heard: { touchedAt: judging?.touchedAt ?? null, silence: judging?.silence ?? null },

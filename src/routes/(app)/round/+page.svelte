@@ -65,11 +65,11 @@
   );
   const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
-    data.places.find((place) => place.id === id)?.name ?? 'another place';
+    data.household.places.find((place) => place.id === id)?.name ?? 'another place';
   const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
-    data.places
+    data.household.places
       .map((place) => ({
         place,
         stops: today.stops.filter(({ parts }) => parts[0]!.projected.place.id === place.id)
@@ -119,7 +119,7 @@
   </section>
   {#if data.hasOrders}<OnOrder />{/if}
 {:else if !page.hydrated}
-  <Outline {now} records={underWay} places={data.places} ownCrops={data.ownCrops} />
+  <Outline {now} records={underWay} places={data.household.places} ownCrops={data.household.ownCrops} />
 {:else}
   <Turn
     people={data.people}
@@ -159,9 +159,9 @@
             {now}
             {locale}
             {said}
-            members={data.members}
+            members={data.household.members}
             {placeName}
-            places={data.places}
+            places={data.household.places}
           />
         {/if}
       {/each}

@@ -1,15 +1,19 @@
 import { lastReadings } from '$server/air/air.ts';
-import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
+import { loadHousehold } from '$server/households/loadHousehold.ts';
 import { listUnderWay } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends }) => {
   depends('brote:sowings');
-  const { household } = signedIn(locals);
+  signedIn(locals);
   return inSession(locals, async (tx) => {
-    const [records, book, last] = await Promise.all([listUnderWay(tx), readBook(tx), lastReadings(tx)]);
-    return { ...book, records, last, now: householdNow(household) };
+    const [records, household, last] = await Promise.all([
+      listUnderWay(tx),
+      loadHousehold(tx),
+      lastReadings(tx)
+    ]);
+    return { household, records, last, now: householdNow(household) };
   });
 };

@@ -190,7 +190,7 @@
   </div>
 {:else}
   <ul>
-    {#each data.places as place (place.id)}<li>{place.name}</li>{/each}
+    {#each data.household.places as place (place.id)}<li>{place.name}</li>{/each}
   </ul>
 {/if}
 

@@ -24,7 +24,7 @@
   import { firstDraft } from '$ui/sow/firstDraft.ts';
   import { dropDraft, keepDraft, readDraft } from '$ui/sow/keptDraft.ts';
   import { newIds, sowBody, spreadBodies } from '$ui/sow/sowBody.ts';
-  import { rhythmOf } from '$core/sowing/facts.ts';
+  import { factsOf } from '$core/sowing/household.ts';
   import { plannedFit } from '$core/sowing/plannedFit.ts';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -41,7 +41,7 @@
   const appetite = $derived(saidAppetite ?? data.appetite);
   const journal = useJournal();
   const locale = $derived(data.household);
-  const crops = $derived(withOwnCrops(data.ownCrops));
+  const crops = $derived(withOwnCrops(data.household.ownCrops));
 
   let draft = $state<Draft>(untrack(() => firstDraft(data)));
   const ids = newIds();
@@ -52,39 +52,27 @@
   let sending = $state(false);
   let failed = $state('');
 
-  const context = $derived({
-    places: data.places,
-    containers: data.containers,
-    units: data.household.units,
-    methods: data.methods,
-    ownCrops: data.ownCrops,
-    lots: data.lots,
-    media: data.media,
-    learned: data.learned,
-    yields: data.yields,
-    rhythm: rhythmOf(data.household),
-    latitudeDeg: data.household.latitudeDeg,
-    now: data.now
-  });
-  const worked = $derived(workOut(draft, context));
+  const worked = $derived(workOut(draft, data));
   /** Whether what shares a container suits it; null for one crop, or where one of them has no window. */
   const fit = $derived(
-    worked.choice && worked.choice.parts.length > 1 ? plannedFit(worked.choice, context) : null
+    worked.choice && worked.choice.parts.length > 1
+      ? plannedFit(worked.choice, { ...factsOf(data.household), now: data.now })
+      : null
   );
   /** Where it is carried to light, of what is to sprout in the dark. */
   const carriedTo = $derived(worked.sowings[0]?.projected.carriedTo ?? null);
   let comparing = $state(false);
   const elsewhere = $derived(
-    data.places
+    data.household.places
       .filter(({ id, light }) => (draft.newPlace !== null || id !== draft.placeId) && light.kind !== 'dark')
       .flatMap((place) => {
-        const [sowing] = workOut({ ...draft, newPlace: null, placeId: place.id }, context).sowings;
+        const [sowing] = workOut({ ...draft, newPlace: null, placeId: place.id }, data).sowings;
         return sowing ? [{ place, sowing }] : [];
       })
   );
   const chosen = $derived(
     draft.parts
-      .flatMap(({ cropKey }) => findCrop(cropKey, data.ownCrops) ?? [])
+      .flatMap(({ cropKey }) => findCrop(cropKey, data.household.ownCrops) ?? [])
       .slice(0, draft.kind === 'one' ? 1 : MOST_PARTS)
   );
   const method = $derived(draft.method ?? data.methods.find(({ key }) => key === draft.methodKey)!);
@@ -126,7 +114,9 @@
   });
   /** Where it is to stand. */
   const place = $derived(
-    draft.newPlace ?? data.places.find(({ id }) => id === draft.placeId) ?? data.places[0]!
+    draft.newPlace ??
+      data.household.places.find(({ id }) => id === draft.placeId) ??
+      data.household.places[0]!
   );
   /** Takes a place that was offered. */
   function takePlace({ id }: Pick<Place, 'id'>, light = false) {
@@ -232,14 +222,14 @@
 
     <ContainerFields
       bind:draft
-      containers={data.containers}
-      kept={data.kept}
+      containers={data.lastUsed}
+      kept={data.containers}
       units={data.household.units}
       {wrong}
     />
 
     <PlaceField
-      places={data.places}
+      places={data.household.places}
       bind:placeId={draft.placeId}
       bind:newPlace={draft.newPlace}
       units={data.household.units}
@@ -253,7 +243,7 @@
         invalid={!!wrong.lightPlaceId}
         invalidText={wrong.lightPlaceId}
       >
-        {#each data.places.filter(({ light }) => light.kind !== 'dark') as { id, name } (id)}
+        {#each data.household.places.filter(({ light }) => light.kind !== 'dark') as { id, name } (id)}
           <SelectItem value={id} text={name} />
         {/each}
       </Select>
@@ -318,9 +308,9 @@
       <RoomNote
         sowings={worked.sowings}
         {place}
-        places={data.places}
+        places={data.household.places}
         stands={data.stands}
-        kept={data.kept}
+        kept={data.containers}
         now={data.now}
         {locale}
         onplace={takePlace}
@@ -331,9 +321,9 @@
           {sowing}
           count={worked.data.count}
           {place}
-          places={data.places}
+          places={data.household.places}
           alone={worked.sowings.length === 1}
-          first={data.containers.length === 0}
+          first={data.lastUsed.length === 0}
           now={data.now}
           {locale}
           medium={{ kind: draft.medium, own: ownMedium }}

@@ -1,7 +1,7 @@
 import { error, json } from '@sveltejs/kit';
 import { roundAt, ROUND_LEAD_H } from '$core/time/rhythm.ts';
 import { DAY, HOUR } from '$core/time/zone.ts';
-import { rhythmOf } from '$core/sowing/facts.ts';
+import { rhythmOf } from '$core/sowing/household.ts';
 import { householdNow, moveClock } from '$server/households/household.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';

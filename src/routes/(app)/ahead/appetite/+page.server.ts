@@ -5,19 +5,22 @@ import { listEaters, listTastes, readDaysOff, readVariety } from '$server/ahead/
 import { listEatings } from '$server/ahead/eaten.ts';
 import { householdNow } from '$server/households/household.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
-import { listChoices } from '$server/sowings/choices.ts';
+import { listLots } from '$server/cupboard/lots.ts';
+import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
   const { household } = signedIn(locals);
+  const now = householdNow(household);
   return inSession(locals, async (tx) => {
-    const [eaters, tastes, variety, daysOff, { ownCrops, lots }, eaten] = await Promise.all([
+    const [eaters, tastes, variety, daysOff, ownCrops, lots, eaten] = await Promise.all([
       listEaters(tx),
       listTastes(tx),
       readVariety(tx),
       readDaysOff(tx),
-      listChoices(tx),
-      listEatings(tx)
+      ownCropsOf(tx),
+      listLots(tx),
+      listEatings(tx, now)
     ]);
     const names = [...CROPS, ...ownCrops].map(({ key, name }) => ({ key, name }));
     return {
@@ -30,7 +33,7 @@ export const load: PageServerLoad = async ({ locals }) => {
       crops: [...new Map(names.map((one) => [one.key, one])).values()].toSorted((a, b) =>
         a.name.localeCompare(b.name)
       ),
-      eaten: eatenByWeekday(eaten, zoneOf(household.zone), householdNow(household))
+      eaten: eatenByWeekday(eaten, zoneOf(household.zone), now)
     };
   });
 };

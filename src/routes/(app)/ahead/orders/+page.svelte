@@ -19,7 +19,7 @@
   const orderName = (order: OrderData): string =>
     growableOf(order, data.ahead)?.crop.name ?? order.parts.map(({ cropKey }) => cropKey).join(', ');
   const placeName = (id: string): string =>
-    data.ahead.book.places.find((place) => place.id === id)?.name ?? '';
+    data.ahead.household.places.find((place) => place.id === id)?.name ?? '';
 
   /** So many cuts of an order are named. */
   const NEXT_CUTS = 4;
@@ -58,7 +58,7 @@
       The same again and again, laid into the weeks ahead until you begin it or leave it out.
     </p>
   </div>
-  {#if open === null && data.ahead.containers.length > 0 && data.ahead.book.places.length > 0}
+  {#if open === null && data.ahead.containers.length > 0 && data.ahead.household.places.length > 0}
     <Button disabled={!page.hydrated} on:click={() => (open = 'new')}>New standing order</Button>
   {/if}
 </header>
@@ -70,8 +70,7 @@
     {#key open}
       <OrderForm
         data={data.ahead}
-        media={data.media}
-        crops={withOwnCrops(data.ahead.ownCrops)}
+        crops={withOwnCrops(data.ahead.household.ownCrops)}
         units={data.household.units}
         order={open === 'new' ? null : open}
         {locale}
@@ -85,7 +84,7 @@
 {#if data.ahead.orders.length === 0}
   {#if open === null}
     <p class="lead">
-      {#if data.ahead.containers.length === 0 || data.ahead.book.places.length === 0}
+      {#if data.ahead.containers.length === 0 || data.ahead.household.places.length === 0}
         Brote has to know a container and a place first: <a href="/sow">begin a sowing</a>, and it knows both.
       {:else}
         None yet. A tray of cress every four days, say, or peas for Mondays and Thursdays.

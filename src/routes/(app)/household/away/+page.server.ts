@@ -4,13 +4,12 @@ import { check } from '$contract/schemas/check.ts';
 import { awaySchema, sitterSchema } from '$contract/schemas/people.ts';
 import { isDay, isId } from '$contract/text.ts';
 import { absenceOf } from '$core/away/period.ts';
-import { rhythmOf } from '$core/sowing/facts.ts';
+import { rhythmOf } from '$core/sowing/household.ts';
 import { awayOutlook } from '$server/app/awayOutlook.ts';
-import { standingNow } from '$server/app/judgeHousehold.ts';
+import { standingNow } from '$server/app/householdStanding.ts';
 import { householdNow } from '$server/households/household.ts';
 import { addAway, listAway, removeAway } from '$server/people/away.ts';
 import { addSitter, listSitters, revokeSitter } from '$server/people/sitters.ts';
-import { readJudging } from '$server/reminders/judging.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { isoDay } from '$words/time.ts';
@@ -29,7 +28,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   });
   const wrong = url.searchParams.has('from') && !asked.ok ? asked.errors : {};
   const { standing, marked, sitters } = await inSession(locals, async (tx) => {
-    const standing = await standingNow(tx, await readJudging(tx));
+    const standing = await standingNow(tx);
     const [marked, sitters] = await Promise.all([listAway(tx, today), listSitters(tx, now)]);
     return { standing, marked, sitters };
   });
@@ -47,7 +46,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     } as Record<string, string>,
     asked: { from: url.searchParams.get('from') ?? '', until: url.searchParams.get('until') ?? '' },
     sitters,
-    media: standing.book.media,
+    media: standing.household.media,
     today,
     now,
     newId: randomUUID()

@@ -9,15 +9,15 @@ import type { PageServerLoad } from './$types';
 const MOST = 8;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  const { household } = signedIn(locals);
+  signedIn(locals);
   const asked = [...new Set(url.searchParams.getAll('id').filter(isId))];
   return inSession(locals, async (tx) => {
-    const [told, lots, media] = await Promise.all([
-      storiesOf(tx, household, asked.slice(0, MOST)),
+    const [{ stories, currency }, lots, media] = await Promise.all([
+      storiesOf(tx, asked.slice(0, MOST)),
       listLots(tx),
       listMedia(tx)
     ]);
     const names = Object.fromEntries([...lots, ...media].map(({ id, name }) => [id, name]));
-    return { ...told, names, left: Math.max(0, asked.length - MOST) };
+    return { stories, currency, names, left: Math.max(0, asked.length - MOST) };
   });
 };

@@ -21,7 +21,11 @@ export const load: PageServerLoad = async ({ locals, params, depends }) => {
   const { household } = signedIn(locals);
   const now = householdNow(household);
   return inSession(locals, async (tx) => {
-    const [places, devices, last] = await Promise.all([listPlaces(tx), listDevices(tx), lastReadings(tx)]);
+    const [places, devices, last] = await Promise.all([
+      listPlaces(tx, now),
+      listDevices(tx),
+      lastReadings(tx)
+    ]);
     const place = places.find(({ id }) => id === params.id) ?? null;
     if (!place && params.id !== 'new') error(404, 'There is no such place here.');
     return {

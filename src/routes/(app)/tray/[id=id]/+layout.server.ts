@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { factsOf } from '$core/sowing/facts.ts';
+import { factsOf } from '$core/sowing/household.ts';
 import { factsUntil } from '$server/app/derive.ts';
-import { readBook } from '$server/households/book.ts';
 import { householdNow } from '$server/households/household.ts';
+import { loadHousehold } from '$server/households/loadHousehold.ts';
 import { readPrices } from '$server/households/prices.ts';
 import { findBeside, findSowing } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -12,21 +12,20 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
   depends('brote:sowings');
-  const { household } = signedIn(locals);
+  signedIn(locals);
   const found = UUID.test(params.id)
     ? await inSession(locals, async (tx) => {
-        const [record, book, prices] = await Promise.all([
+        const [record, household, prices] = await Promise.all([
           findSowing(tx, params.id),
-          readBook(tx),
+          loadHousehold(tx),
           readPrices(tx)
         ]);
         if (!record) return null;
         const beside = await findBeside(tx, record.setup);
-        const { places } = await factsUntil(tx, factsOf(household, book), record);
+        const { places } = await factsUntil(tx, factsOf(household), record);
         // One that has ended is followed by the air of its own days.
         return {
-          ...book,
-          places: [...places.values()],
+          household: { ...household, places: [...places.values()] },
           record,
           beside,
           prices,

@@ -76,7 +76,7 @@
     now,
     locale,
     containers: setup.count,
-    medium: { kind: setup.medium, own: data.media.find(({ id }) => id === setup.mediumId) ?? null }
+    medium: { kind: setup.medium, own: data.household.media.find(({ id }) => id === setup.mediumId) ?? null }
   });
   const picture = $derived(pictureOf(projected, now));
   const level = $derived(waterAt(projected, now));
@@ -86,7 +86,7 @@
   );
   const washUp = $derived(standingOf([projected, ...half]).flatMap((standing) => cleaningOf(standing) ?? []));
   const placeName = (id: string): string =>
-    data.places.find((place) => place.id === id)?.name ?? 'another place';
+    data.household.places.find((place) => place.id === id)?.name ?? 'another place';
 
   const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
@@ -120,7 +120,7 @@
     if (result.kind !== 'refused') note = '';
   }
   async function move(placeId: string) {
-    const place = data.places.find(({ id }) => id === placeId);
+    const place = data.household.places.find(({ id }) => id === placeId);
     if (place && placeId !== projected.place.id) await moveContainer(journal, [projected, ...beside], place);
   }
 </script>
@@ -177,12 +177,21 @@
     {projected}
     expected={expected ?? projected}
     prices={data.prices}
-    yields={data.yields}
+    yields={data.household.yields}
     {now}
     {locale}
   />
 {:else}
-  <Stop {stop} {round} {now} {locale} members={data.members} {placeName} places={data.places} alone />
+  <Stop
+    {stop}
+    {round}
+    {now}
+    {locale}
+    members={data.household.members}
+    {placeName}
+    places={data.household.places}
+    alone
+  />
   {#if isCuttable(projected, now)}
     <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
   {/if}
@@ -257,11 +266,9 @@
           <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
           <span
             >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
-              >{event.by && data.members[event.by] ? ` · ${data.members[event.by]}` : ''}{undone
-                ? ' · taken back'
-                : repeat
-                  ? ' · done before'
-                  : ''}</span
+              >{event.by && data.household.members[event.by]
+                ? ` · ${data.household.members[event.by]}`
+                : ''}{undone ? ' · taken back' : repeat ? ' · done before' : ''}</span
             ></span
           >
           {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
@@ -297,7 +304,10 @@
         selected={projected.place.id}
         on:change={(event) => move((event.target as HTMLSelectElement).value)}
       >
-        {#each data.places as place (place.id)}<SelectItem value={place.id} text={placeWords(place)} />{/each}
+        {#each data.household.places as place (place.id)}<SelectItem
+            value={place.id}
+            text={placeWords(place)}
+          />{/each}
       </Select>
       {#if projected.carriedTo}
         <p class="small soft">At first light it goes to {projected.carriedTo.name}: reckoned with so far.</p>

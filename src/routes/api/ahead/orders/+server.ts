@@ -9,7 +9,6 @@ import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { problemOf } from '$server/requests/problem.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
-import { listKeptContainers } from '$server/sowings/containers.ts';
 import { check } from '$contract/schemas/check.ts';
 import { orderSchema } from '$contract/schemas/ahead.ts';
 import { isId } from '$contract/text.ts';
@@ -22,8 +21,8 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
   if (!checked.ok) return json(problemOf('wrong', checked.errors), { status: 422 });
   const order = checked.value;
   const wrong = await inSession(locals, async (tx): Promise<Record<string, string> | null> => {
-    const options = await householdOptions(tx, household);
-    const container = (await listKeptContainers(tx)).find((one) => one.id === order.containerId);
+    const options = await householdOptions(tx);
+    const container = options.containers.find((one) => one.id === order.containerId);
     if (!container) return { containerId: 'This container is not yours any more: choose another.' };
     const resolved = resolve(choiceOfOrder({ ...order, container }), options);
     if (!resolved.ok) return fieldWords(resolved.problems);

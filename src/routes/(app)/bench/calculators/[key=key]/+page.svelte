@@ -1,7 +1,7 @@
 <script lang="ts">
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { soonest } from '$core/sowing/soak.ts';
-  import { rhythmOf } from '$core/sowing/facts.ts';
+  import { rhythmOf } from '$core/sowing/household.ts';
   import { fromTo } from '$words/time.ts';
   import { withOwnCrops } from '$core/crops/library.ts';
   import { findCalculator } from '$core/calculators/registry.ts';

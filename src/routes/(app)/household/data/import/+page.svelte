@@ -14,15 +14,15 @@
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
-  const crops = $derived(withOwnCrops(data.ownCrops));
+  const crops = $derived(withOwnCrops(data.household.ownCrops));
   // The household's own as they were when the page was opened: a list is read with one set of them.
   // svelte-ignore state_referenced_locally
   const past = new PastImport(
     {
       zone: zoneOf(data.household.zone),
       now: data.now,
-      crops: withOwnCrops(data.ownCrops),
-      places: data.places,
+      crops: withOwnCrops(data.household.ownCrops),
+      places: data.household.places,
       containers: data.containers
     },
     data.household.units
@@ -50,7 +50,7 @@
   notebook, and the dates and yields in them improve the forecasts.
 </p>
 
-{#if data.places.length === 0}
+{#if data.household.places.length === 0}
   <p class="warn">
     Add a place on the <a href="/shelf">shelf</a> first: past sowings need one to have stood in.
   </p>
@@ -79,14 +79,19 @@
         >
       </div>
       {#if past.read?.ok === false}<p class="warn" role="alert">{problemWords(past.read.problem)}</p>{/if}
-      {#if past.read}<PastQuestions {past} {crops} places={data.places} containers={data.containers} />{/if}
+      {#if past.read}<PastQuestions
+          {past}
+          {crops}
+          places={data.household.places}
+          containers={data.containers}
+        />{/if}
     </div>
 
     <div class="stack">
       {#if past.list}
         <PastLines {past} {crops} locale={data.household} />
         {#if past.taught}
-          <PastLessons taught={past.taught} lessons={data} {crops} />
+          <PastLessons taught={past.taught} lessons={data.household} {crops} />
         {/if}
         {#if past.progress}
           <ProgressBar

@@ -142,7 +142,7 @@
       await goto(handling.packing === 'plate' || result.kind === 'kept' ? `/tray/${setup.id}` : '/pantry');
   }
   async function hold(placeId: string) {
-    const place = data.places.find(({ id }) => id === placeId);
+    const place = data.household.places.find(({ id }) => id === placeId);
     if (place) await moveContainer(journal, [projected, ...beside], place);
   }
 </script>
