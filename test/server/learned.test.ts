@@ -11,9 +11,13 @@ import { project } from '../../src/core/sowing/project.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { factsOf } from '../../src/core/sowing/household.ts';
 import { loadHousehold } from '../../src/server/households/loadHousehold.ts';
+import { addReadings } from '../../src/server/air/air.ts';
+import { DAY, HOUR } from '../../src/core/time/zone.ts';
+import { derivedOfAll } from '../../src/server/app/derive.ts';
+import { listPlaces } from '../../src/server/households/places.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
-import { addSowing } from '../../src/server/sowings/sowings.ts';
+import { addSowing, findSowing } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { event, radishTray, SOWN } from '../support/household.ts';
 import { household } from '../support/settings.ts';
@@ -137,5 +141,33 @@ describe('what is kept of what trays taught', () => {
     expect(after.underWay).to.deep.equal([]);
     expect(after.ended!.mean).to.be.closeTo(underWay[0]!.message.mean, 1e-6);
     expect(thirstBelief(after).mean).to.be.above(0.1);
+  });
+
+  it('is the same of a tray that has ended, however long its sensor has been silent since', async () => {
+    const id = await grow('radish', [...opened(7), { ...cut, id: randomUUID() }]);
+    await inHousehold(home.id, (tx) =>
+      addReadings(
+        tx,
+        home.id,
+        home.placeId,
+        'hand',
+        // With two days left out: what is usual there stands in for them.
+        Array.from({ length: 96 }, (_, nth) => ({
+          at: SOWN + nth * 3 * HOUR,
+          tempC: 24,
+          humidityPct: 50
+        })).filter((_, nth) => nth < 24 || nth >= 40)
+      )
+    );
+    const [soon, late] = await inHousehold(home.id, async (tx) => {
+      const record = (await findSowing(tx, id))!;
+      const rest = await loadHousehold(tx);
+      const asOf = async (day: number) => {
+        const places = await listPlaces(tx, SOWN + day * DAY);
+        return derivedOfAll(tx, factsOf({ ...rest, places }), [record]);
+      };
+      return [await asOf(12), await asOf(30)];
+    });
+    expect(late).to.deep.equal(soon);
   });
 });

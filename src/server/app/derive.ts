@@ -1,4 +1,5 @@
 import { packAir } from '../../core/places/air/series.ts';
+import { measuredBy } from '../../core/places/air/silence.ts';
 import type { HouseholdFacts } from '../../core/sowing/project.ts';
 import { readLog, type SowingRecord } from '../../core/sowing/record.ts';
 import { reduceEvents } from '../../core/sowing/reduce.ts';
@@ -45,7 +46,10 @@ export async function factsUntil(
   const places = new Map(facts.places);
   for (const id of new Set([record.setup.placeId, ...moves.map(({ placeId }) => placeId)])) {
     const place = places.get(id);
-    if (place?.air) places.set(id, { ...place, air: await airUntil(tx, id, endedAt, airs) });
+    if (!place?.air) continue;
+    const { air: _air, ownShare: _share, ...rest } = place;
+    const air = await airUntil(tx, id, endedAt, airs);
+    places.set(id, { ...rest, ...(air ? measuredBy(air, endedAt) : {}) });
   }
   return { ...facts, places };
 }

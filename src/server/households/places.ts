@@ -1,7 +1,6 @@
 import { changedUsual, type Place, type PlaceLight, type SaidBefore } from '../../core/places/place.ts';
 import type { Aspect } from '../../core/places/light.ts';
-import { ownShareAt } from '../../core/places/air/silence.ts';
-import { lastMeasuredAt } from '../../core/places/air/series.ts';
+import { measuredBy } from '../../core/places/air/silence.ts';
 import type { Millis } from '../../core/time/zone.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
@@ -59,14 +58,8 @@ const placeOf = (row: PlaceRow, now: Millis): Place => ({
   ratedG: row.rated_g,
   ratingSure: row.rating_sure,
   ...(row.usual_before ? { usualBefore: row.usual_before } : {}),
-  ...(row.air ? { air: row.air, ...silenceOf(row.air, now) } : {})
+  ...(row.air ? measuredBy(row.air, now) : {})
 });
-
-/** A sensor that fell silent hands back to what the household said. */
-function silenceOf(air: string, now: Millis): Pick<Place, 'ownShare'> {
-  const ownShare = ownShareAt(lastMeasuredAt(air), now);
-  return ownShare > 0 ? { ownShare } : {};
-}
 
 /**
  * The household's places, in the order a round passes them.

@@ -1,4 +1,6 @@
+import type { Place } from '../place.ts';
 import { HOUR, type Millis } from '../../time/zone.ts';
+import { lastMeasuredAt } from './series.ts';
 
 /** Where readings come from that no device sent. */
 const BY_HAND = ['hand', 'file'] as const;
@@ -20,6 +22,12 @@ const FORGOTTEN_H = 72;
 export function ownShareAt(lastAt: Millis, now: Millis): number {
   if (silentSince(lastAt, now) === null) return 0;
   return now - lastAt > FORGOTTEN_H * HOUR ? 1 : 0.5;
+}
+
+/** What was measured in a place, as it counted at a moment: once its sensor falls silent, what the household said counts more. */
+export function measuredBy(air: string, at: Millis): Pick<Place, 'air' | 'ownShare'> {
+  const ownShare = ownShareAt(lastMeasuredAt(air), at);
+  return { air, ...(ownShare > 0 ? { ownShare } : {}) };
 }
 
 /** Since when a place's sensors have all been silent, by the last reading of each source; null while one speaks, or it has none. */
