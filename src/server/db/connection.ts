@@ -1,14 +1,11 @@
 import { isId } from '../../contract/text.ts';
-import { ConnectionWork, type Guarded } from './guard.ts';
+import { ConnectionWork, type Tx } from './statement.ts';
 import { afterListening } from './patience.ts';
 import { noteFull, saysFull, StorageFull } from './storage.ts';
 import { LANES, LIMITS, Slots, type ConnectionLane, type Slot } from './slots.ts';
 import { isLost, isPassing, Unavailable } from './unavailable.ts';
 
-export { LIMITS };
-
-/** One household's transaction, or a query outside of any household. */
-export type Tx = Guarded;
+export { LIMITS, type Tx };
 
 /** Runs work in a transaction of its own of one household: {@link inHousehold} with the household given. */
 export type InTransaction = <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;

@@ -1,5 +1,4 @@
-import type postgres from 'postgres';
-import type { Tx } from './connection.ts';
+import type { Fragment, Tx } from './statement.ts';
 
 let cursors = 0;
 
@@ -8,11 +7,7 @@ let cursors = 0;
  * (3.4.9) never settles the query it was asked for, and whoever waits for that would wait for ever.
  * @param query a fragment, read within this transaction
  */
-export async function* cursorRows<R>(
-  tx: Tx,
-  query: postgres.PendingQuery<never[]>,
-  atOnce = 500
-): AsyncGenerator<R[]> {
+export async function* cursorRows<R>(tx: Tx, query: Fragment, atOnce = 500): AsyncGenerator<R[]> {
   const cursor = `rows_${(cursors = (cursors + 1) % 1_000_000)}`;
   await tx`declare ${tx(cursor)} no scroll cursor for ${query}`;
   for (;;) {

@@ -1,5 +1,5 @@
 import postgres from 'postgres';
-import { guarded, ConnectionWork, type Guarded } from './guard.ts';
+import { statementsOver, type ConnectionWork, type Tx } from './statement.ts';
 import { afterListening } from './patience.ts';
 import { Unavailable } from './unavailable.ts';
 
@@ -86,10 +86,10 @@ export class Slot {
   }
 
   /** What queries of one stretch of work are written with. */
-  begin(stretch: ConnectionWork): Guarded {
+  begin(stretch: ConnectionWork): Tx {
     this.stretch = stretch;
     if (this.closed || !this.connection) stretch.over ??= new Unavailable('the connection was lost');
-    return guarded(this.connection ?? this.pool, stretch);
+    return statementsOver(this.connection ?? this.pool, stretch);
   }
 
   /** Lets the connection go for good: whatever still runs on it is not answered any more. */

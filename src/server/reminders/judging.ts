@@ -1,4 +1,5 @@
 import { outside, type Tx } from '../db/connection.ts';
+import type { Fragment } from '../db/statement.ts';
 import { backoffMs } from './backoff.ts';
 
 /** Whoever takes a household to judge, or a message to send, and dies has left it to others after so long, s. */
@@ -34,7 +35,7 @@ export const holdJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx
 /** Where the household's judging stands; null where it has nothing to be judged. */
 export const readJudging = (tx: Tx): Promise<Judging | null> => judgingOf(tx, tx``);
 
-async function judgingOf(tx: Tx, lock: ReturnType<Tx>): Promise<Judging | null> {
+async function judgingOf(tx: Tx, lock: Fragment): Promise<Judging | null> {
   const [row] = await tx<
     {
       version: string;

@@ -7,6 +7,7 @@ import type { MixPart } from '../../core/crops/blend.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import { freeNumber } from '../../core/supplies/containers/numbering.ts';
 import type { Tx } from '../db/connection.ts';
+import type { Fragment } from '../db/statement.ts';
 import { faultOf, logFault } from '../data/faultOf.ts';
 import { note, verdictOn } from '../data/sound.ts';
 import { containerOf, keepContainer, soundContainers, type ContainerRow } from './containers.ts';
@@ -103,7 +104,7 @@ function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
  * @param by what stands for who did it
  * @param which of its events
  */
-const columnsWith = (tx: Tx, by: ReturnType<Tx>, which: ReturnType<Tx>) => tx`
+const columnsWith = (tx: Tx, by: Fragment, which: Fragment) => tx`
   s.id, s.crop_key, s.count, s.medium, s.method_key, s.place_id, s.light_place_id, s.seeds_per_cm2, s.germination_pct, s.seed_g,
   s.method, s.area_share, s.mix, s.lot_id, s.medium_id, s.soak_start_at, s.soak_end_at, s.sow_at, s.soak_h, s.stack_of, s.assumed, s.created_at, s.cleaning, s.to_clean, array(select key from own_crops) as own_keys, c.name, c.shape,
   c.length_cm, c.width_cm, c.depth_cm, c.cells, c.reservoir_ml, c.empty_g,
