@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import { chromium } from 'playwright-core';
-import { compare } from '../../test/simulation/ahead.ts';
+import { compare } from '../../test/support/halfYear.ts';
 import { largeHousehold } from '../../test/support/households.ts';
 import { columnsOf, modelOf, planOf } from '../../test/support/model.ts';
 import { smallCase } from '../../test/support/smallCases.ts';

@@ -15,7 +15,7 @@ import { oversOf, usesOf } from '../../src/core/ahead/uses.ts';
 import type { Projected } from '../../src/core/sowing/project.ts';
 import { leftOf, standsNow, type AheadProblem, type Start } from '../../src/core/ahead/problem.ts';
 import { gapsOf, glutsOf, wishesOf } from '../../src/core/ahead/mends.ts';
-import { compare } from '../simulation/ahead.ts';
+import { compare } from '../support/halfYear.ts';
 import { columnsOf, modelOf, planOf } from '../support/model.ts';
 import { smallCase } from '../support/smallCases.ts';
 import { SMALL_OPTIMA } from '../support/smallOptima.ts';

@@ -100,6 +100,8 @@ export interface Told {
   trays: number;
   /** Median error of the opening as said at sowing, as a share of the days that it took. */
   error: number;
+  /** The same for a packet's day count, whatever the warmth. */
+  packetError: number;
   /** Share of openings within the 80 % range. */
   covered: number;
   /** How much too early (negative) or late the middle of what was said was, as a share. */
@@ -119,6 +121,8 @@ export interface Told {
   falseLate: number;
 }
 
+const packetD = ({ setup }: Grown): number => cropOf(setup.cropKey).windowOpenD21;
+
 export function told(trays: readonly Grown[]): Told {
   const days = ({ openedAt, sownAt }: Grown) => (openedAt - sownAt) / DAY;
   const off = (tray: Grown) => (tray.said.p50 - tray.openedAt) / DAY / days(tray);
@@ -128,6 +132,7 @@ export function told(trays: readonly Grown[]): Told {
   return {
     trays: trays.length,
     error: median(trays.map((tray) => Math.abs(off(tray)))),
+    packetError: median(trays.map((tray) => Math.abs(packetD(tray) / days(tray) - 1))),
     covered: share(({ openedAt, said }) => openedAt >= said.p10 && openedAt <= said.p90),
     bias: median(trays.map(off)),
     dried: share(({ driedOut }) => driedOut),
@@ -155,6 +160,9 @@ export function told(trays: readonly Grown[]): Told {
 /** What the study found, by what. */
 export interface Findings {
   households: number;
+  /** First trays, and those after them. */
+  first: Told;
+  later: Told;
   byHabit: Record<string, Told>;
   /** By crop group and by medium, where nothing was said against it when it was planned. */
   byGroup: Record<string, Told>;
@@ -206,6 +214,8 @@ export function study(households: number, seed: number, { ten = 0 }: { ten?: num
     );
   return {
     households,
+    first: told(all.flatMap(({ tray, late }) => (late ? [] : [tray]))),
+    later: told(all.flatMap(({ tray, late }) => (late ? [tray] : []))),
     byHabit: by(HABITS, ({ habit, late }) => (late ? habit : null)),
     byGroup: by(Object.keys(GROUPS), ({ group, tray }) => (tray.warned ? null : group)),
     afterTen,

@@ -7,7 +7,7 @@ import { keepsD } from '../../src/core/ahead/supply.ts';
 import type { Forecast } from '../../src/core/growth/forecast.ts';
 import { DAY, type Millis } from '../../src/core/time/zone.ts';
 import { chanceFrom, type Chance } from '../../src/server/demo/chance.ts';
-import { aheadInput, container, growable, NOW, RHYTHM, shelf } from '../support/ahead.ts';
+import { aheadInput, container, growable, NOW, RHYTHM, shelf } from './ahead.ts';
 
 /** How somebody decides what to sow: as many on Sundays as the book says, in turn by the days a tray lasts, or by the plan. */
 export const POLICIES = ['sundays', 'orders', 'ahead'] as const;
