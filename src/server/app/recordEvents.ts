@@ -193,7 +193,7 @@ async function problemOf(
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return wrong(problemWords(weighed.problem));
       if (weighed.kind === 'implausible' && !sure)
-        return { code: 'implausible', message: String(weighed.times) };
+        return { code: 'implausible', message: IMPLAUSIBLE };
       return null;
     }
     case 'packed':
@@ -212,5 +212,8 @@ async function problemOf(
       return null;
   }
 }
+
+/** Said where nobody was there to be asked: a page that was open asks with the figures. */
+const IMPLAUSIBLE = 'This is far more than such a tray gives. Weigh it again, and record it on the tray’s own page.';
 
 const wrong = (message: string): ApiProblem => ({ code: 'wrong', message });

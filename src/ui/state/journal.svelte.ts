@@ -32,9 +32,8 @@ export interface Happened {
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
 export type Recording =
-  | { kind: 'saved' | 'kept' | 'aside' }
-  | { kind: 'refused'; say: string }
-  | { kind: 'implausible'; times: number };
+  | { kind: 'saved' | 'kept' | 'aside' | 'implausible' }
+  | { kind: 'refused'; say: string };
 
 /** What the last touch did, to be taken back. */
 export interface LastDone {
@@ -220,7 +219,7 @@ export class Journal {
       const told: ApiProblem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
       first ??= told;
       if (!watched || answer!.status >= 500)
-        aside.push({ ...out, say: told.code === 'implausible' ? UNSURE : told.message });
+        aside.push({ ...out, say: told.message });
     }
     this.aside.push(...aside);
     const isAside = (id: string) => aside.some(({ event }) => event.id === id);
@@ -228,7 +227,7 @@ export class Journal {
     void this.queue.remove(outs.map(({ event }) => event.id).filter((id) => !isAside(id)));
     if (!first) return { kind: 'saved' };
     if (!watched || answer!.status >= 500) return { kind: 'aside' };
-    if (first.code === 'implausible') return { kind: 'implausible', times: Number(first.message) };
+    if (first.code === 'implausible') return { kind: 'implausible' };
     this.refused = first.message;
     return { kind: 'refused', say: first.message };
   }
@@ -252,7 +251,6 @@ const toldOf = (one: Outgoing): SetAside => ({ say: NOT_TAKEN, ...one });
 
 /** A note may be so old; an older one is dated so. */
 const MOST_NOTE_AGE_MS = 29 * DAY;
-const UNSURE = 'This weight is far from what such a tray gives. Weigh it again on its own page.';
 
 /** What an event was, in words: what was typed, or what was touched. */
 export const outgoingWords = ({ event, words }: Outgoing): string =>
