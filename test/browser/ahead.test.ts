@@ -137,12 +137,12 @@ describe('the weeks ahead', () => {
       await page.getByRole('button', { name: 'New standing order' }).click();
       await page.getByLabel('Crop', { exact: true }).selectOption({ label: crop });
       await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
-      await page.getByRole('button', { name: 'Cut on days of the week' }).click();
+      await page.getByRole('radio', { name: 'Cut on days of the week' }).check();
       const group = page.getByRole('group', { name: 'Cut on' });
       // No day is chosen for anybody.
       await shows(group.getByRole('button', { pressed: true }), 0);
       for (const day of days) await group.getByRole('button', { name: day }).click();
-      await page.getByRole('button', { name: aim, exact: true }).click();
+      await page.getByRole('radio', { name: aim, exact: true }).check();
       if (aim === 'Not before day') {
         await page.getByRole('button', { name: 'Keep this order' }).click();
         await page.getByText('Give its age in days, from 3 to 90.').waitFor();

@@ -168,7 +168,7 @@ describe('from the cut to the plate', () => {
     await page.getByRole('button', { name: 'Take all of it away' }).click();
     await page.getByText('It is empty.').waitFor();
 
-    const chooser = page.getByLabel('A package of Brote');
+    const chooser = page.locator('input[type=file]');
     await chooser.setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('no') });
     await page.getByRole('button', { name: 'Take it in' }).click();
     await page.getByText('This is no package of Brote').waitFor();

@@ -174,7 +174,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', () => {
       { length: 3000 },
       (_, n) => `${new Date(now - n * 60_000).toISOString()},19.5,55`
     );
-    await page.getByLabel('A CSV file').setInputFiles({
+    await page.locator('input[type=file]').setInputFiles({
       name: 'air.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(`time,temperature,humidity\n${rows.join('\n')}`)

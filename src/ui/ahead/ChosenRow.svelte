@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Select, SelectItem } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
   import type { Place } from '$core/places/place.ts';
@@ -67,20 +67,27 @@
   <div class="row">
     {#if row.kind === 'planned'}
       {#if !row.locked}
-        <button class="chip" disabled={sending || begins <= 0} onclick={() => onmove(-1)}>A day sooner</button
+        <Button kind="tertiary" class="chip" disabled={sending || begins <= 0} on:click={() => onmove(-1)}
+          >A day sooner</Button
         >
-        <button class="chip" disabled={sending || begins >= horizon.days - 1} onclick={() => onmove(1)}
-          >A day later</button
+        <Button
+          kind="tertiary"
+          class="chip"
+          disabled={sending || begins >= horizon.days - 1}
+          on:click={() => onmove(1)}>A day later</Button
         >
-        <button class="chip" disabled={sending} onclick={() => onmove(7)}>A week later</button>
+        <Button kind="tertiary" class="chip" disabled={sending} on:click={() => onmove(7)}
+          >A week later</Button
+        >
       {/if}
       <button class="chip" aria-pressed={row.locked} disabled={sending} onclick={() => onlock(!row.locked)}
         >{row.locked ? 'Kept as it is: let it move again' : 'Keep it as it is'}</button
       >
-      <button class="chip quiet" disabled={sending} onclick={onleaveout}>Do not begin it</button>
+      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onleaveout}>Do not begin it</Button
+      >
     {:else if row.kind === 'draft'}
-      <button class="chip" disabled={sending} onclick={onbegin}>Put it on the list</button>
-      <button class="chip quiet" disabled={sending} onclick={onskip}>Leave this one out</button>
+      <Button kind="tertiary" class="chip" disabled={sending} on:click={onbegin}>Put it on the list</Button>
+      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onskip}>Leave this one out</Button>
     {/if}
     {#if row.kind === 'under-way' || row.kind === 'planned'}
       <a class="chip" href="/tray/{row.sowingIds[0]}">Open the tray</a>

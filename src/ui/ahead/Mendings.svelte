@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { moreWaysWords, offerWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
@@ -25,7 +26,8 @@
 {#snippet act(offer: Offer)}
   <span class="small words">{offerWords(offer, name, locale)}</span>
   {#if offer.kind === 'move' || offer.kind === 'begin'}
-    <button class="chip" onclick={() => onmend(offer)}>{offer.kind === 'move' ? 'Move it' : 'Plan it'}</button
+    <Button kind="tertiary" class="chip" on:click={() => onmend(offer)}
+      >{offer.kind === 'move' ? 'Move it' : 'Plan it'}</Button
     >
   {:else if offer.kind === 'cut-early'}
     <a class="chip" href="/tray/{offer.sowingId}/harvest">Cut it</a>
@@ -46,11 +48,12 @@
         {#if first}
           {@render act(first)}
           {#if others.length > 0}
-            <button
+            <Button
+              kind="ghost"
               class="chip quiet"
               aria-expanded={isOpen(key)}
-              onclick={() => (opened = isOpen(key) ? null : { key, of: mendings! })}
-              >{moreWaysWords(others.length)}</button
+              on:click={() => (opened = isOpen(key) ? null : { key, of: mendings! })}
+              >{moreWaysWords(others.length)}</Button
             >
           {/if}
         {:else}

@@ -23,6 +23,7 @@
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
+  import Choice from '$ui/fields/Choice.svelte';
   import CropParts from '$ui/sow/CropParts.svelte';
   import { draftOf, seedOfDraft } from '$ui/ahead/orderSeed.ts';
   import type { SeedDraft } from '$ui/sow/draft.ts';
@@ -191,13 +192,16 @@
         />{/each}
     </Select>
   </div>
-  <div class="row" role="group" aria-label="When it comes again">
-    {#each [['every', 'Every few days'], ['weekdays', 'Cut on days of the week'], ['keep', 'Always one going']] as const as [one, words] (one)}
-      <button class="chip" type="button" aria-pressed={kind === one} onclick={() => (kind = one)}
-        >{words}</button
-      >
-    {/each}
-  </div>
+  <Choice
+    legend="When it comes again"
+    name="rule"
+    options={[
+      { value: 'every', text: 'Every few days' },
+      { value: 'weekdays', text: 'Cut on days of the week' },
+      { value: 'keep', text: 'Always one going' }
+    ]}
+    bind:value={kind}
+  />
   {#if kind === 'every'}
     <div class="narrow">
       <TextInput
@@ -225,13 +229,16 @@
       {/each}
     </div>
     {#if wrong['rule.weekdays']}<p class="warn">{wrong['rule.weekdays']}</p>{/if}
-    <div class="row" role="group" aria-label="How it should be by then">
-      {#each [['ready', 'Ready by then'], ['best', 'At its best then'], ['age', 'Not before day']] as const as [one, words] (one)}
-        <button class="chip" type="button" aria-pressed={aimKind === one} onclick={() => (aimKind = one)}
-          >{words}</button
-        >
-      {/each}
-    </div>
+    <Choice
+      legend="How it should be by then"
+      name="aim"
+      options={[
+        { value: 'ready', text: 'Ready by then' },
+        { value: 'best', text: 'At its best then' },
+        { value: 'age', text: 'Not before day' }
+      ]}
+      bind:value={aimKind}
+    />
     {#if aimKind === 'age'}
       <div class="narrow">
         <TextInput

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Checkbox } from 'carbon-components-svelte';
   import type { Line } from '$core/ahead/lines.ts';
   import { lineTitle, seedLackWords, whereWords, whyWords, type DayName } from '$words/ahead.ts';
   import type { Locale } from '$words/time.ts';
@@ -22,13 +23,11 @@
 <ul>
   {#each lines as line (line.key)}
     <li>
-      <label>
-        <input
-          type="checkbox"
-          checked={!left.has(line.key)}
-          onchange={(event) => onleave(line.key, !event.currentTarget.checked)}
-        />
-        <span>
+      <Checkbox
+        checked={!left.has(line.key)}
+        on:check={({ detail }) => detail === left.has(line.key) && onleave(line.key, !detail)}
+      >
+        <span slot="labelChildren">
           <strong>{lineTitle(line, now, locale)}</strong>
           <span class="soft small"
             >{whereWords(line.change.row, placeName)}. {whyWords(line.change, name, locale)}</span
@@ -37,7 +36,7 @@
               >{seedLackWords(seedLacks.get(line.key)!, locale)}</span
             >{/if}
         </span>
-      </label>
+      </Checkbox>
     </li>
   {/each}
 </ul>
@@ -50,19 +49,6 @@
   }
   li {
     border-top: 1px solid var(--ink-faint);
-  }
-  label {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr);
-    gap: 0.75rem;
-    align-items: center;
-    min-height: 2.75rem;
-    padding: 0.4rem 0;
-  }
-  input {
-    width: 1.3rem;
-    height: 1.3rem;
-    accent-color: var(--beet);
   }
   span > span {
     display: block;

@@ -293,7 +293,8 @@
 {#if deeds.wrong}
   <div class="warn" role="alert">
     <p>{deeds.wrong}</p>
-    {#if deeds.stale && hungry}<button class="chip" onclick={propose}>Propose again</button>{/if}
+    {#if deeds.stale && hungry}<Button kind="tertiary" class="chip" on:click={propose}>Propose again</Button
+      >{/if}
   </div>
 {/if}
 

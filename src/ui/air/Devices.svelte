@@ -58,7 +58,8 @@
         </div>
         <form method="POST" action="?/retire" use:enhance>
           <input type="hidden" name="device" value={device.id} />
-          <button class="undo">Take its token away<span class="visually-hidden">: {device.name}</span></button
+          <Button type="submit" kind="ghost" class="undo"
+            >Take its token away<span class="visually-hidden">: {device.name}</span></Button
           >
         </form>
       </li>

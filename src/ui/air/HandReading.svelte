@@ -72,8 +72,8 @@
     />
     <div class="row">
       <Button type="submit" kind="tertiary">Note it</Button>
-      {#if asF !== null}<button type="button" class="chip" onclick={() => void save(true)}
-          >Read {asF} as °F</button
+      {#if asF !== null}<Button kind="tertiary" class="chip" on:click={() => void save(true)}
+          >Read {asF} as °F</Button
         >{/if}
     </div>
   </form>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { reload } from '$ui/state/reload.ts';
   import { problemWords } from '$words/problems.ts';
-  import { Button, TextArea } from 'carbon-components-svelte';
+  import { Button, FileUploaderButton, TextArea } from 'carbon-components-svelte';
   import { readReadingsCsv } from '$core/places/air/csv.ts';
   import { checkReading } from '$core/places/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -27,8 +27,7 @@
   const good = $derived(lines.flatMap((line) => (line.ok ? [line.reading] : [])));
   const bad = $derived(lines.flatMap((line) => (line.ok ? [] : [line])));
 
-  async function take(event: Event) {
-    const file = (event.target as HTMLInputElement).files?.[0];
+  async function take(file: File | undefined) {
     if (file) text = decodeText(new Uint8Array(await file.arrayBuffer()));
   }
   async function bring() {
@@ -57,9 +56,15 @@
     CSV with a first line that names its columns, such as <code>time,temperature,humidity</code>. The day and
     its time may stand in two columns. °F is read where the heading says °F; times without a zone are yours.
   </p>
-  <label class="file small"
-    >A CSV file <input type="file" accept=".csv,.txt,text/csv" onchange={take} /></label
-  >
+  <div>
+    <FileUploaderButton
+      kind="tertiary"
+      size="field"
+      labelText="Choose a CSV file"
+      accept={['.csv', '.txt', 'text/csv']}
+      on:change={({ detail }) => void take(detail[0])}
+    />
+  </div>
   <TextArea labelText="Or paste it here" bind:value={text} rows={3} />
   {#if read && !read.ok}<p class="warn" role="alert">{problemWords(read.problem)}</p>{/if}
   {#if read?.ok}
@@ -81,12 +86,6 @@
 </section>
 
 <style>
-  .file input {
-    display: block;
-    min-height: 2.75rem;
-    font: inherit;
-    max-width: 100%;
-  }
   ul {
     margin: 0;
     padding-left: 1.2rem;

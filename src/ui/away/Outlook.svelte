@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { AwayOutlook } from '$contract/away.ts';
   import type { AwayVerdict } from '$core/away/plan.ts';
   import type { KeptMedium } from '$core/supplies/media/medium.ts';
@@ -58,17 +59,19 @@
           >
         {:else if verdict === 'cool' && tray.coolPlaceId}
           {@const placeId = tray.coolPlaceId}
-          <button
+          <Button
+            kind="tertiary"
             class="chip"
-            onclick={() => void record(tray, { type: 'moved', placeId }, `moved to ${tray.coolName}`)}
-            >It stands there now<span class="visually-hidden">: {nameOf(tray.crops)}</span></button
+            on:click={() => void record(tray, { type: 'moved', placeId }, `moved to ${tray.coolName}`)}
+            >It stands there now<span class="visually-hidden">: {nameOf(tray.crops)}</span></Button
           >
         {:else if verdict === 'put-off'}
-          <button
+          <Button
+            kind="tertiary"
             class="chip"
-            onclick={() =>
+            on:click={() =>
               void record(tray, { type: 'put-off', until: outlook.backAt }, 'put off until you are back')}
-            >Put it off<span class="visually-hidden">: {nameOf(tray.crops)}</span></button
+            >Put it off<span class="visually-hidden">: {nameOf(tray.crops)}</span></Button
           >
         {/if}
       </li>
@@ -115,7 +118,7 @@
   ol li {
     display: block;
   }
-  li > .chip {
+  li > :global(.chip) {
     flex: none;
   }
 </style>

@@ -41,8 +41,8 @@
           >
           <form method="POST" action="?/revoke" use:enhance>
             <input type="hidden" name="sitter" value={sitter.id} />
-            <button class="undo"
-              >Take the address away<span class="visually-hidden">: {sitter.name}</span></button
+            <Button type="submit" kind="ghost" class="undo"
+              >Take the address away<span class="visually-hidden">: {sitter.name}</span></Button
             >
           </form>
         </li>

@@ -28,7 +28,7 @@
   <div class="row">
     <Button type="submit">Save</Button>
     <Button kind="ghost" href={back.path}>Not now</Button>
-    {#if away}<button class="undo" formaction="?/retire">{away}</button>{/if}
+    {#if away}<Button type="submit" kind="ghost" class="undo" formaction="?/retire">{away}</Button>{/if}
   </div>
 </form>
 

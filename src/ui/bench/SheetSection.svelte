@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
   import { keyOf, ticked } from '$core/steps/ticked.ts';
@@ -159,10 +160,13 @@
                   line.runsUntil,
                   locale
                 )}{:else}{clockTime(line.done.at, locale)}{/if}
-              <button class="undo" onclick={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
+              <Button
+                kind="ghost"
+                class="undo"
+                on:click={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
                 >Undo<span class="visually-hidden">
                   {STEP_NAMES[kind]} {line.projected.crop.name}</span
-                ></button
+                ></Button
               ></span
             >
           {:else if line.passed}<span class="small soft at">passed</span>{/if}
@@ -299,7 +303,7 @@
       background: none !important;
     }
     .box :global(svg),
-    .undo,
+    .box :global(.undo),
     .warn {
       display: none;
     }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { cleaningKey, openSteps, type CleaningStep, type ToClean } from '$core/cleaning/cleaning.ts';
   import type { Cleaning } from '$core/sowing/event.ts';
   import TickFace from '$ui/round/TickFace.svelte';
@@ -77,10 +78,10 @@
     {#if caution}<Caution>{caution}</Caution>{/if}
   {/each}
   <div class="row">
-    <button class="chip" onclick={() => void allDone()}
+    <Button kind="tertiary" class="chip" on:click={() => void allDone()}
       >{toClean.length === 1
         ? 'It is clean and dry: back on the shelf'
-        : 'All are clean and dry: back on the shelf'}</button
+        : 'All are clean and dry: back on the shelf'}</Button
     >
   </div>
   {#if offered.length > 0}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { reload } from '$ui/state/reload.ts';
-  import { Button } from 'carbon-components-svelte';
+  import { Button, FileUploaderButton } from 'carbon-components-svelte';
   import { ask } from '$ui/state/ask.ts';
 
   /** What the server said of a package. */
@@ -39,16 +39,18 @@
     What is here stays as it is; what is new is added. All of the package is taken, or nothing. Taking it
     again adds nothing.
   </p>
-  <label class="small"
-    >A package of Brote <input
-      type="file"
-      accept=".zip,application/zip"
-      onchange={(event) => {
-        file = event.currentTarget.files?.[0] ?? null;
+  <div>
+    <FileUploaderButton
+      kind="tertiary"
+      size="field"
+      labelText="Choose a package of Brote"
+      accept={['.zip', 'application/zip']}
+      on:change={({ detail }) => {
+        file = detail[0] ?? null;
         said = null;
       }}
-    /></label
-  >
+    />
+  </div>
   <div>
     <Button kind="tertiary" disabled={!file || busy} on:click={bring}
       >{busy ? 'Taking it in ...' : 'Take it in'}</Button
@@ -78,12 +80,6 @@
 </section>
 
 <style>
-  input {
-    display: block;
-    min-height: 2.75rem;
-    font: inherit;
-    max-width: 100%;
-  }
   .alarm {
     color: var(--alarm);
     background: var(--alarm-soft);

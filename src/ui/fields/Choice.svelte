@@ -1,4 +1,6 @@
 <script lang="ts" generics="T extends string">
+  import { RadioTile, TileGroup } from 'carbon-components-svelte';
+
   interface Props {
     legend: string;
     name: string;
@@ -7,72 +9,83 @@
     onchange?: (value: T) => void;
   }
   let { legend, name, options, value = $bindable(), onchange }: Props = $props();
+
+  function choose(chosen: T) {
+    value = chosen;
+    onchange?.(chosen);
+  }
 </script>
 
-<fieldset>
-  <legend>{legend}</legend>
-  <div class="row">
+<div class="choice">
+  <TileGroup
+    legendText={legend}
+    {name}
+    selected={value}
+    on:select={({ detail }) => choose(detail as unknown as T)}
+  >
     {#each options as option (option.value)}
-      <label class="option" class:on={option.value === value}>
-        <input
-          type="radio"
-          {name}
-          value={option.value}
-          checked={option.value === value}
-          onchange={() => {
-            value = option.value;
-            onchange?.(option.value);
-          }}
-        />
-        <span
-          >{option.text}{#if option.hint}<span class="hint">{option.hint}</span>{/if}</span
-        >
-      </label>
+      <RadioTile value={option.value} iconDescription="">
+        {option.text}{#if option.hint}<span class="hint">{option.hint}</span>{/if}
+      </RadioTile>
     {/each}
-  </div>
-</fieldset>
+  </TileGroup>
+</div>
 
 <style>
-  fieldset {
+  .choice :global(fieldset) {
     border: 0;
     margin: 0;
     padding: 0;
     min-width: 0;
   }
-  legend {
+  .choice :global(legend) {
     padding: 0;
     margin-bottom: 0.4rem;
-    font-size: 0.9375rem;
   }
-  .option {
-    position: relative;
+  .choice :global(fieldset > div) {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+  .choice :global(.bx--tile) {
     display: inline-flex;
     align-items: center;
     min-height: 2.75rem;
+    min-width: 0;
     padding: 0.25rem 0.9rem;
-    box-sizing: border-box;
     border: 1.5px solid var(--ink-soft);
     border-radius: 10px;
     background: var(--paper-raised);
+    color: var(--ink);
+    font-size: 1rem;
+  }
+  .choice :global(.bx--tile__checkmark) {
+    display: none;
+  }
+  .choice :global(.bx--tile-content) {
+    width: auto;
+    height: auto;
+    padding: 0;
+  }
+  /* The input lies on its tile, so that whoever finds it by touch or by its role can press it. */
+  .choice :global(.bx--tile-input) {
+    position: relative;
+    z-index: 1;
+    clip: auto;
+    width: 2.75rem;
+    height: 2.75rem;
+    margin: 0 -3.25rem 0 0;
+    opacity: 0;
     cursor: pointer;
   }
-  .option.on {
+  .choice :global(input:checked + .bx--tile) {
     background: var(--beet);
     border-color: var(--beet);
     color: var(--on-beet);
   }
-  .option:focus-within {
+  .choice :global(input:focus-visible + .bx--tile) {
     outline: 3px solid var(--focus);
     outline-offset: 2px;
-  }
-  input {
-    position: absolute;
-    inset: 0;
-    margin: 0;
-    opacity: 0;
-    cursor: pointer;
-    width: 100%;
-    height: 100%;
   }
   .hint {
     display: block;

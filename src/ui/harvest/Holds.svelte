@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Hold } from '$core/harvest/hold.ts';
   import { dayWords, spanWords, type Locale } from '$words/time.ts';
 
@@ -27,8 +28,8 @@
             <strong>{place.name}</strong>: good until about {dayWords(closesAt, now, locale)},
             {spanWords(buysMs)} longer{dim ? ', paler and softer for want of light' : ''}.
           </span>
-          <button class="chip" onclick={() => onmove(place.id)}
-            >Move it there<span class="visually-hidden"> to {place.name}</span></button
+          <Button kind="tertiary" class="chip" on:click={() => onmove(place.id)}
+            >Move it there<span class="visually-hidden"> to {place.name}</span></Button
           >
         </li>
       {/each}

@@ -37,8 +37,8 @@
         {:else}
           <form method="POST" action="?/signOut" use:enhance>
             <input type="hidden" name="session" value={session.id} />
-            <button class="chip"
-              >Sign it out<span class="visually-hidden">: {session.memberName}, {session.agent}</span></button
+            <Button type="submit" kind="tertiary" class="chip"
+              >Sign it out<span class="visually-hidden">: {session.memberName}, {session.agent}</span></Button
             >
           </form>
         {/if}
@@ -48,7 +48,7 @@
   {#if others.length > 1}
     <form method="POST" action="?/signOut" use:enhance>
       <input type="hidden" name="session" value="others" />
-      <button class="chip">Sign out all others</button>
+      <Button type="submit" kind="tertiary" class="chip">Sign out all others</Button>
     </form>
   {/if}
   <p class="small soft">A device that nobody uses for 60 days is signed out by itself.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Answer } from '$core/diagnosis/answer.ts';
   import type { Units } from '$core/units/format.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -64,7 +65,7 @@
     {/if}
   </dl>
   {#if answer.cause === 'mould' || answer.sight === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
-  <button class="undo" onclick={onundo}>Take this look back</button>
+  <Button kind="ghost" class="undo" on:click={onundo}>Take this look back</Button>
 </article>
 
 <style>

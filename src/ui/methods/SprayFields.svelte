@@ -38,8 +38,8 @@
         <SelectItem value={1} text="Once a day" />
         <SelectItem value={2} text="Morning and evening" />
       </Select>
-      <button type="button" class="undo" onclick={() => onchange(sprays.filter((_, index) => index !== at))}
-        >Take it away<span class="visually-hidden">: spray {at + 1}</span></button
+      <Button kind="ghost" class="undo" on:click={() => onchange(sprays.filter((_, index) => index !== at))}
+        >Take it away<span class="visually-hidden">: spray {at + 1}</span></Button
       >
     </div>
   {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { touchesOf } from '$core/pantry/amounts.ts';
   import type { PantryItem } from '$core/pantry/item.ts';
   import { urgencyOf } from '$core/pantry/order.ts';
@@ -114,7 +115,9 @@
   />
   <div class="row">
     {#each touchesOf(item) as touch (touch.kind)}
-      <button class="chip" onclick={() => void take(touch.amount)}>{touchWords(touch, item, units)}</button>
+      <Button kind="tertiary" class="chip" on:click={() => void take(touch.amount)}
+        >{touchWords(touch, item, units)}</Button
+      >
     {/each}
   </div>
   {#if to === 'given' && pressing !== 'past'}
@@ -143,7 +146,7 @@
           ? 'Say how much.'
           : ''}
     />
-    <button class="chip" type="submit">Take it</button>
+    <Button kind="tertiary" class="chip" type="submit">Take it</Button>
   </form>
 {/snippet}
 
@@ -154,7 +157,9 @@
     </p>
     <div class="row">
       {#each SPOILS as reason (reason)}
-        <button class="chip quiet" onclick={() => void throwOut(reason)}>{SPOIL_WORDS[reason]}</button>
+        <Button kind="ghost" class="chip quiet" on:click={() => void throwOut(reason)}
+          >{SPOIL_WORDS[reason]}</Button
+        >
       {/each}
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { DRIED_SHARE, JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
   import { unitOfPacking, type PantryItem } from '$core/pantry/item.ts';
   import { PACKINGS, type Packing } from '$core/sowing/event.ts';
@@ -127,7 +128,7 @@
           So it keeps about {days.minD === days.maxD ? days.maxD : `${days.minD} to ${days.maxD}`}
           {days.maxD === 1 ? 'day' : 'days'}.
         </p>{/if}
-      <div><button class="chip" onclick={() => void pack()}>Pack it so</button></div>
+      <div><Button kind="tertiary" class="chip" on:click={() => void pack()}>Pack it so</Button></div>
     {/if}
   </div>
 {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { TextInput } from 'carbon-components-svelte';
+  import { Button, TextInput } from 'carbon-components-svelte';
   import type { SowingEvent } from '$core/sowing/event.ts';
   import { aimOf } from '$core/sowing/aim.ts';
   import { reach, type Outlook } from '$core/sowing/reach.ts';
@@ -72,8 +72,8 @@
           >{dayWords(found.nearest.at, now, locale)}</strong
         >:
         {courseWords(found.nearest.outlook).toLowerCase()}.
-        <button class="undo" onclick={() => (typed = isoDay(found.nearest!.at, locale.zone))}
-          >Take that day</button
+        <Button kind="ghost" class="undo" on:click={() => (typed = isoDay(found.nearest!.at, locale.zone))}
+          >Take that day</Button
         >
       </p>
     {/if}
@@ -87,8 +87,8 @@
           </div>
           {#if outlook.course.kind === 'move'}
             {@const { place } = outlook.course}
-            <button class="chip" onclick={() => onmove(place)}
-              >Move<span class="visually-hidden"> to {place.name}</span></button
+            <Button kind="tertiary" class="chip" on:click={() => onmove(place)}
+              >Move<span class="visually-hidden"> to {place.name}</span></Button
             >
           {/if}
         </li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { REMINDER_KINDS, type ReminderKind } from '$core/reminders/reminder.ts';
   import type { ShownChannel } from '$contract/reminders.ts';
@@ -40,17 +41,19 @@
     <div class="row">
       <form method="POST" action="?/test" use:enhance>
         <input type="hidden" name="channel" value={channel.id} />
-        <button class="chip"
+        <Button type="submit" kind="tertiary" class="chip"
           >{channel.broken ? 'Try it again' : channel.confirmed ? 'Send a test' : 'Send that mail again'}<span
             class="visually-hidden"
           >
             to {channel.name}</span
-          ></button
+          ></Button
         >
       </form>
       <form method="POST" action="?/remove" use:enhance>
         <input type="hidden" name="channel" value={channel.id} />
-        <button class="undo">Take it away<span class="visually-hidden">: {channel.name}</span></button>
+        <Button type="submit" kind="ghost" class="undo"
+          >Take it away<span class="visually-hidden">: {channel.name}</span></Button
+        >
       </form>
     </div>
   </div>

@@ -37,8 +37,8 @@
           >
           <form method="POST" action="?/noFeed" use:enhance>
             <input type="hidden" name="feed" value={feed.id} />
-            <button class="undo"
-              >Take it away<span class="visually-hidden">: address {index + 1}</span></button
+            <Button type="submit" kind="ghost" class="undo"
+              >Take it away<span class="visually-hidden">: address {index + 1}</span></Button
             >
           </form>
         </li>

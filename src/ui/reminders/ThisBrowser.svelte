@@ -65,8 +65,10 @@
       <Button kind="tertiary" disabled={can === null || sending} on:click={() => void turnOn()}
         >Turn them on here</Button
       >
-      {#if whileOpen}<button class="chip" onclick={() => setNotifiesWhileOpen((whileOpen = false))}
-          >Turn them off here</button
+      {#if whileOpen}<Button
+          kind="tertiary"
+          class="chip"
+          on:click={() => setNotifiesWhileOpen((whileOpen = false))}>Turn them off here</Button
         >{/if}
     </div>
     {#if whileOpen}<p class="small soft" role="status">
@@ -81,8 +83,12 @@
   {#if standIn}
     <form method="POST" action="?/standIn" use:enhance class="row">
       <input type="hidden" name="id" value={newId} />
-      <button class="chip" name="kind" value="push">Use the demo’s stand-in for a browser</button>
-      <button class="chip" name="kind" value="webhook">Use the demo’s webhook</button>
+      <Button type="submit" kind="tertiary" class="chip" name="kind" value="push"
+        >Use the demo’s stand-in for a browser</Button
+      >
+      <Button type="submit" kind="tertiary" class="chip" name="kind" value="webhook"
+        >Use the demo’s webhook</Button
+      >
     </form>
   {/if}
 </section>

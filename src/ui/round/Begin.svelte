@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { StopPart } from '$core/steps/walk.ts';
   import { zoneOf } from '$core/time/zone.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -36,18 +37,20 @@
     <div class="row look">
       {#each days as at (at)}
         {@const day = dayWords(at, now, locale)}
-        <button
+        <Button
+          kind="ghost"
           class="chip quiet"
-          onclick={() =>
+          on:click={() =>
             journal.record(setup.id, { type: 'put-off', until: at }, `${crop.name}: put off to ${day}`)}
-          >{day}</button
+          >{day}</Button
         >
       {/each}
-      <button
+      <Button
+        kind="ghost"
         class="chip quiet"
-        onclick={() =>
+        on:click={() =>
           journal.record(setup.id, { type: 'ended', reason: 'not-begun' }, `${crop.name}: let go`)}
-        >Let it go</button
+        >Let it go</Button
       >
     </div>
   </div>

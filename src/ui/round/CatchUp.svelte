@@ -148,7 +148,7 @@
       {#if first.state.sownAt !== null}
         <a class="chip" href="/tray/{first.setup.id}/harvest">It was cut</a>
         {#each LOSSES as { reason, text } (reason)}
-          <button class="chip quiet" onclick={() => lose(reason)}>{text}</button>
+          <Button kind="ghost" class="chip quiet" on:click={() => lose(reason)}>{text}</Button>
         {/each}
       {/if}
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Projected } from '$core/sowing/project.ts';
   import { ROUND_LEAD_H, type Round } from '$core/time/rhythm.ts';
   import { HOUR } from '$core/time/zone.ts';
@@ -45,8 +46,8 @@
               : ''}</span
           ></span
         >
-        <button class="undo" onclick={() => journal.undo(sowingId, event.id)}
-          >Undo<span class="visually-hidden"> {name}: {words}</span></button
+        <Button kind="ghost" class="undo" on:click={() => journal.undo(sowingId, event.id)}
+          >Undo<span class="visually-hidden"> {name}: {words}</span></Button
         >
       </li>
     {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import type { Projected } from '$core/sowing/project.ts';
   import type { StopPart } from '$core/steps/walk.ts';
@@ -41,30 +42,36 @@
     {#if named}<strong>{crop.name}</strong>{/if}
     {noteWords(note, crop, path, now, locale)}
     {#if note.kind === 'may-be-lost'}
-      <button
+      <Button
+        kind="tertiary"
         class="chip"
-        onclick={() =>
+        on:click={() =>
           journal.record(setup.id, { type: 'saw', sight: 'fallen-dry' }, `${crop.name}: stems hang`)}
-        >Stems hang</button
+        >Stems hang</Button
       >
-      <button
+      <Button
+        kind="ghost"
         class="chip quiet"
-        onclick={() =>
+        on:click={() =>
           journal.record(setup.id, { type: 'felt', moisture: 'right' }, `${crop.name}: stems stand`)}
-        >They stand, it is damp</button
+        >They stand, it is damp</Button
       >
     {/if}
     {#if note.kind === 'in-the-dark'}
       {#each places.filter(({ light }) => light.kind !== 'dark') as to (to.id)}
-        <button class="chip" onclick={() => void moveContainer(journal, whole, to)}>To {to.name}</button>
+        <Button kind="tertiary" class="chip" on:click={() => void moveContainer(journal, whole, to)}
+          >To {to.name}</Button
+        >
       {/each}
     {/if}
     {#if note.kind === 'unlikely'}
-      <button class="undo" onclick={() => journal.undo(setup.id, note.look.eventId)}>Undo</button>
+      <Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, note.look.eventId)}
+        >Undo</Button
+      >
     {/if}
     {#if note.kind === 'contradiction'}
       {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
-        <button class="undo" onclick={() => journal.undo(setup.id, one.id)}>{one.words}</button>
+        <Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, one.id)}>{one.words}</Button>
       {/each}
     {/if}
   </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import { leavesDark } from '$core/steps/step.ts';
   import type { StopStep } from '$core/steps/walk.ts';
@@ -104,8 +105,10 @@
   {#if stood.length > 0 && body.kind === 'water'}
     <div class="row look stood">
       <span class="small">Still some there?</span>
-      <button class="chip quiet" onclick={() => void journal.recordAll(stood, `${of}: ${stoodWords.done}`)}
-        >{stoodWords.chip}</button
+      <Button
+        kind="ghost"
+        class="chip quiet"
+        on:click={() => void journal.recordAll(stood, `${of}: ${stoodWords.done}`)}>{stoodWords.chip}</Button
       >
     </div>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { post } from '$ui/state/ask.ts';
 
   /** Whose this round is: anybody's, until somebody takes it or hands it on. */
@@ -35,11 +36,16 @@
         : 'Anybody walks this round'}</summary
     >
     <div class="row">
-      {#if turn !== me}<button class="chip" onclick={() => void give(me)}>I take it</button>{/if}
+      {#if turn !== me}<Button kind="tertiary" class="chip" on:click={() => void give(me)}>I take it</Button
+        >{/if}
       {#each others as one (one.id)}
-        <button class="chip quiet" onclick={() => void give(one.id)}>Hand it to {one.name}</button>
+        <Button kind="ghost" class="chip quiet" on:click={() => void give(one.id)}
+          >Hand it to {one.name}</Button
+        >
       {/each}
-      {#if turn !== null}<button class="chip quiet" onclick={() => void give(null)}>Anybody’s</button>{/if}
+      {#if turn !== null}<Button kind="ghost" class="chip quiet" on:click={() => void give(null)}
+          >Anybody’s</Button
+        >{/if}
     </div>
     <p class="small soft">Whoever has it is reminded of it; the others are not.</p>
     {#if said}<p class="warn" role="alert">{said}</p>{/if}

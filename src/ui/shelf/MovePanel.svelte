@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
   import type { Standing } from '$core/sowing/standing.ts';
@@ -28,7 +29,7 @@
 <section class="panel card" aria-labelledby="move-title">
   <header class="page-head">
     <h2 id="move-title" tabindex="-1">{cropNames(standing.sowings)}</h2>
-    <button class="chip quiet" onclick={onclose}>Close</button>
+    <Button kind="ghost" class="chip quiet" on:click={onclose}>Close</Button>
   </header>
   <p class="small">On {first.place.name}, {containersWords(first.setup)}.</p>
   {#each standing.sowings as one (one.setup.id)}
@@ -66,10 +67,12 @@
           {/if}
         </div>
         {#if effect.refused}
-          <button class="chip" onclick={() => onsure(place)}>I checked: it carries more</button>
+          <Button kind="tertiary" class="chip" on:click={() => onsure(place)}
+            >I checked: it carries more</Button
+          >
         {:else}
-          <button class="chip" onclick={() => onmove(place)}
-            >Move<span class="visually-hidden"> to {place.name}</span></button
+          <Button kind="tertiary" class="chip" on:click={() => onmove(place)}
+            >Move<span class="visually-hidden"> to {place.name}</span></Button
           >
         {/if}
       </li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { useJournal, outgoingWords } from '$ui/state/journal.svelte.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
@@ -22,13 +23,16 @@
             <span class="small">{one.say}</span>
           </div>
           <div class="row">
-            <button class="chip" onclick={() => void journal.again(one.event.id)}>Try again</button>
+            <Button kind="tertiary" class="chip" on:click={() => void journal.again(one.event.id)}
+              >Try again</Button
+            >
             {#if one.event.body.type !== 'noted'}
-              <button class="chip" onclick={() => void journal.asNote(one.event.id)}>Keep it as a note</button
+              <Button kind="tertiary" class="chip" on:click={() => void journal.asNote(one.event.id)}
+                >Keep it as a note</Button
               >
             {/if}
-            <button class="chip quiet" onclick={() => journal.drop(one.event.id)}
-              >Drop it<span class="visually-hidden">: {outgoingWords(one)}</span></button
+            <Button kind="ghost" class="chip quiet" on:click={() => journal.drop(one.event.id)}
+              >Drop it<span class="visually-hidden">: {outgoingWords(one)}</span></Button
             >
           </div>
         </li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { reload } from '$ui/state/reload.ts';
   import { post } from '$ui/state/ask.ts';
   import { clockTime, shortDate, type Locale } from '$words/time.ts';
@@ -19,9 +20,9 @@
     >Demo clock: <strong>{shortDate(now, locale)}, {clockTime(now, locale)}</strong></span
   >
   <span class="row">
-    <button class="chip" disabled={moving} onclick={() => move('hours')}>+6 h</button>
-    <button class="chip" disabled={moving} onclick={() => move('day')}>+1 day</button>
-    <button class="chip" disabled={moving} onclick={() => move('round')}>Next round</button>
+    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('hours')}>+6 h</Button>
+    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('day')}>+1 day</Button>
+    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('round')}>Next round</Button>
   </span>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { clockChangedWords, type Locale } from '$words/time.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
 
@@ -11,8 +12,10 @@
 <div class="bar" aria-live="polite" aria-busy={journal.outgoing.length > waiting}>
   {#if journal.refused}
     <div class="line alarm">
-      <span>{journal.refused}</span><button class="chip" onclick={() => (journal.refused = null)}
-        >Close</button
+      <span>{journal.refused}</span><Button
+        kind="tertiary"
+        class="chip"
+        on:click={() => (journal.refused = null)}>Close</Button
       >
     </div>
   {:else if waiting > 0}
@@ -24,7 +27,7 @@
           ? 'there is'
           : 'it can'}.</span
       >
-      <button class="chip" onclick={() => journal.flush()}>Try now</button>
+      <Button kind="tertiary" class="chip" on:click={() => journal.flush()}>Try now</Button>
     </div>
   {:else if journal.last}
     {@const last = journal.last}
@@ -35,7 +38,7 @@
             now,
             locale
           )}{/if}</span
-      ><button class="chip" onclick={() => journal.undoAll(last.events)}>Undo</button>
+      ><Button kind="tertiary" class="chip" on:click={() => journal.undoAll(last.events)}>Undo</Button>
     </div>
   {/if}
 </div>
@@ -63,7 +66,7 @@
     color: var(--paper);
     box-shadow: 0 4px 18px rgb(0 0 0 / 25%);
   }
-  .line button {
+  .line :global(button) {
     flex: none;
   }
   .alarm {

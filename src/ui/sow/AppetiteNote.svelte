@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { PORTIONS, type Appetite, type PortionSize } from '$core/ahead/appetite.ts';
   import { greensMass } from '$core/units/format.ts';
   import type { ApiProblem } from '$contract/api.ts';
@@ -31,8 +32,8 @@
   <p class="small">{assumedWords(appetite, locale)} How much does each of you eat?</p>
   <div class="row">
     {#each Object.entries(PORTIONS) as [portion, g] (portion)}
-      <button class="chip" type="button" onclick={() => void say(portion as PortionSize)}
-        >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</button
+      <Button kind="tertiary" class="chip" on:click={() => void say(portion as PortionSize)}
+        >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</Button
       >
     {/each}
   </div>

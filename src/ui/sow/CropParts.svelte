@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import {
     cropOfLot,
@@ -96,11 +96,11 @@
       </Select>
     {/if}
     {#if draft.kind === 'blended' && draft.parts.length > 2}
-      <button
+      <Button
+        kind="ghost"
         class="undo"
-        type="button"
-        onclick={() => (draft.parts = draft.parts.filter((one) => one !== part))}
-        >Take out<span class="visually-hidden"> crop {index + 1}</span></button
+        on:click={() => (draft.parts = draft.parts.filter((one) => one !== part))}
+        >Take out<span class="visually-hidden"> crop {index + 1}</span></Button
       >
     {/if}
   </div>
@@ -108,15 +108,15 @@
 {#if draft.kind === 'blended' && mixed.length > 0}
   <div class="row" role="group" aria-label="Packets bought mixed">
     {#each mixed as lot (lot.id)}
-      <button class="chip quiet" type="button" onclick={() => takeMixed(lot)}>Take “{lot.name}”, mixed</button
+      <Button kind="ghost" class="chip quiet" on:click={() => takeMixed(lot)}>Take “{lot.name}”, mixed</Button
       >
     {/each}
   </div>
 {/if}
 {#if draft.kind === 'blended' && draft.parts.length < MOST_PARTS}
   <div>
-    <button class="chip quiet" type="button" onclick={() => (draft.parts = [...draft.parts, empty()])}
-      >One crop more</button
+    <Button kind="ghost" class="chip quiet" on:click={() => (draft.parts = [...draft.parts, empty()])}
+      >One crop more</Button
     >
   </div>
 {/if}
@@ -155,7 +155,7 @@
   .part.many > :global(:nth-child(3)) {
     grid-column: 1 / -1;
   }
-  .part .undo {
+  .part :global(.undo) {
     justify-self: start;
   }
 </style>

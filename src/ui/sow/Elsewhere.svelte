@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { beginsAt } from '$core/sowing/soak.ts';
   import { DAY } from '$core/time/zone.ts';
   import { tooWarm } from '$core/places/air/warmth.ts';
@@ -34,8 +35,8 @@
         <strong>{place.name}</strong>
         <span class="small soft">{words(sowing, place)}</span>
       </div>
-      <button type="button" class="chip" onclick={() => onchoose(place)}
-        >Choose<span class="visually-hidden"> {place.name}</span></button
+      <Button kind="tertiary" class="chip" on:click={() => onchoose(place)}
+        >Choose<span class="visually-hidden"> {place.name}</span></Button
       >
     </li>
   {:else}

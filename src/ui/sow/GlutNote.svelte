@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { glutOf, spreadOf, type SpreadPart } from '$core/ahead/glut.ts';
   import { openingOf, type Opening } from '$core/ahead/opening.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
@@ -45,15 +46,15 @@
     <p>{glutWords(glut, appetiteGD, now, locale)}</p>
     {#if spread && spread.length > 1}
       <div>
-        <button class="chip" type="button" onclick={() => onspread(spread)}
-          >{spreadWords(spread, now, locale)}</button
+        <Button kind="tertiary" class="chip" on:click={() => onspread(spread)}
+          >{spreadWords(spread, now, locale)}</Button
         >
       </div>
     {/if}
     {#if readyAt !== null && Number.isFinite(readyAt)}
       <div>
-        <button class="chip" type="button" onclick={() => onlater(readyAt)}
-          >Have it by {dayWords(readyAt, now, locale)} instead</button
+        <Button kind="tertiary" class="chip" on:click={() => onlater(readyAt)}
+          >Have it by {dayWords(readyAt, now, locale)} instead</Button
         >
       </div>
     {:else}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Checkbox } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import { FITS, type MixFit } from '$core/growth/fit.ts';
   import { figure, length, type Units } from '$core/units/format.ts';
@@ -78,16 +79,15 @@
     </p>
   {/if}
   {#if halves && late.length > 0}
-    <label class="stagger">
-      <input type="checkbox" bind:checked={staggered} />
-      <span
+    <Checkbox bind:checked={staggered}>
+      <span slot="labelChildren"
         >Sow {late.map(({ crop, d }) => `${crop.name.toLowerCase()} about ${days(d)} later`).join(', ')}<span
           class="small soft"
         >
           : then they are best on one day, and open together for {days(fit.staggeredOverlapD)}.</span
         ></span
       >
-    </label>
+    </Checkbox>
   {/if}
 </section>
 
@@ -114,17 +114,5 @@
   .day {
     font-size: 9px;
     text-anchor: end;
-  }
-  .stagger {
-    display: flex;
-    gap: 0.6rem;
-    align-items: center;
-    min-height: 2.75rem;
-  }
-  .stagger input {
-    width: 1.4rem;
-    height: 1.4rem;
-    flex: none;
-    accent-color: var(--beet);
   }
 </style>

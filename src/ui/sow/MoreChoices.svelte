@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
@@ -78,8 +78,8 @@
     {#if usualMedium}
       <p class="small">
         {method.name} is usually grown on {MEDIUM_WORDS[usualMedium].toLowerCase()}.
-        <button class="chip quiet" type="button" onclick={() => chooseMedium(usualMedium)}
-          >Take {MEDIUM_WORDS[usualMedium].toLowerCase()}</button
+        <Button kind="ghost" class="chip quiet" on:click={() => chooseMedium(usualMedium)}
+          >Take {MEDIUM_WORDS[usualMedium].toLowerCase()}</Button
         >
       </p>
     {/if}

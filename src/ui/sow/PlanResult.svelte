@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import { isSoaked } from '$core/crops/crop.ts';
   import { bandsOf } from '$core/picture/bands.ts';
@@ -186,8 +187,8 @@
           )} at the earliest (in 8 of 10 such sowings).
         </p>
         <div>
-          <button class="chip" type="button" onclick={() => onoffer(plan.earliestAt!)}
-            >Take {dayWords(plan.earliestAt, now, locale)}</button
+          <Button kind="tertiary" class="chip" on:click={() => onoffer(plan.earliestAt!)}
+            >Take {dayWords(plan.earliestAt, now, locale)}</Button
           >
         </div>
       </div>

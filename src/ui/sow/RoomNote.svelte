@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { shortagesOf, standsOf, type Stand } from '$core/ahead/room.ts';
   import type { Place } from '$core/places/place.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
@@ -53,13 +54,13 @@
     {#if short.elsewhere.length > 0 || short.readyAt !== null}
       <div class="row">
         {#each short.elsewhere.slice(0, MOST) as other (other.id)}
-          <button class="chip" type="button" onclick={() => onplace(other, short.placeId !== place.id)}
-            >{short.placeId === place.id ? 'Put it at' : 'Carry it to'} {other.name}</button
+          <Button kind="tertiary" class="chip" on:click={() => onplace(other, short.placeId !== place.id)}
+            >{short.placeId === place.id ? 'Put it at' : 'Carry it to'} {other.name}</Button
           >
         {/each}
         {#if short.readyAt !== null && Number.isFinite(short.readyAt)}
-          <button class="chip" type="button" onclick={() => onlater(short.readyAt!)}
-            >Have it by {dayWords(short.readyAt, now, locale)} instead</button
+          <Button kind="tertiary" class="chip" on:click={() => onlater(short.readyAt!)}
+            >Have it by {dayWords(short.readyAt, now, locale)} instead</Button
           >
         {/if}
       </div>

@@ -32,8 +32,7 @@ export interface Happened {
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
 export type Recording =
-  | { kind: 'saved' | 'kept' | 'aside' | 'implausible' }
-  | { kind: 'refused'; say: string };
+  { kind: 'saved' | 'kept' | 'aside' | 'implausible' } | { kind: 'refused'; say: string };
 
 /** What the last touch did, to be taken back. */
 export interface LastDone {
@@ -218,8 +217,7 @@ export class Journal {
       }
       const told: ApiProblem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
       first ??= told;
-      if (!watched || answer!.status >= 500)
-        aside.push({ ...out, say: told.message });
+      if (!watched || answer!.status >= 500) aside.push({ ...out, say: told.message });
     }
     this.aside.push(...aside);
     const isAside = (id: string) => aside.some(({ event }) => event.id === id);

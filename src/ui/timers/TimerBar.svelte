@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { containersWords } from '$words/containers.ts';
   import { keyOf } from '$core/steps/ticked.ts';
   import { onMount } from 'svelte';
@@ -69,15 +70,15 @@
           <strong class="left" role="timer">{countdown(one.timer.endsAt - timers.now)}</strong>
           <span class="say small">{timerWords(one.timer, one.state, timers.now, locale)}</span>
           {#if one.state !== 'running' && (one.timer.kind === 'soak' || one.timer.kind === 'disinfect')}
-            <button class="chip" onclick={() => end(one)}
-              >{ENDS[one.timer.kind]}<span class="visually-hidden">: {one.timer.cropName}</span></button
+            <Button kind="tertiary" class="chip" on:click={() => end(one)}
+              >{ENDS[one.timer.kind]}<span class="visually-hidden">: {one.timer.cropName}</span></Button
             >
           {/if}
         </li>
       {/each}
     </ul>
     {#if timers.ringing.length > 0}
-      <button class="chip quiet" onclick={() => timers.quiet()}>Quiet the bell</button>
+      <Button kind="ghost" class="chip quiet" on:click={() => timers.quiet()}>Quiet the bell</Button>
     {/if}
     <p class="visually-hidden" role="alert">
       {timers.ringing

@@ -135,9 +135,9 @@
     <form method="POST" action="?/theme">
       <h2>Look</h2>
       <div class="row">
-        <button class="chip" name="theme" value="light">Light</button>
-        <button class="chip" name="theme" value="dark">Dark</button>
-        <button class="chip" name="theme" value="device">As this device</button>
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="light">Light</Button>
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="dark">Dark</Button>
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="device">As this device</Button>
       </div>
     </form>
     {#if !house.demo}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import {
     Button,
+    Checkbox,
     Search,
     Select,
     SelectItem,
@@ -108,14 +109,12 @@
       <fieldset>
         <legend>Columns</legend>
         {#each NOTEBOOK_COLUMNS as column (column)}
-          <label
-            ><input
-              type="checkbox"
-              name="column"
-              value={column}
-              checked={columns.includes(column)}
-            />{COLUMN_WORDS[column]}</label
-          >
+          <Checkbox
+            name="column"
+            value={column}
+            checked={columns.includes(column)}
+            labelText={COLUMN_WORDS[column]}
+          />
         {/each}
       </fieldset>
     </div>
@@ -154,11 +153,13 @@
           {#each data.rows as row (row.id)}
             <TableRow>
               <TableCell>
-                <label class="pick"
-                  ><input type="checkbox" name="id" value={row.id} bind:group={picked} /><span
-                    class="visually-hidden">Set {nameOf(row)} beside others</span
-                  ></label
-                >
+                <Checkbox
+                  name="id"
+                  value={row.id}
+                  bind:group={picked}
+                  hideLabel
+                  labelText="Set {nameOf(row)} beside others"
+                />
               </TableCell>
               {#each columns as column (column)}
                 {#if column === 'crop'}
@@ -211,6 +212,9 @@
     gap: 0.75rem;
     padding: 0.5rem 0;
   }
+  fieldset > :global(*) {
+    flex: none;
+  }
   fieldset {
     grid-column: 1 / -1;
     border: 0;
@@ -219,25 +223,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0 1.25rem;
-  }
-  fieldset label {
-    display: inline-flex;
-    align-items: center;
-    gap: 0.5rem;
-    min-height: 2.75rem;
-  }
-  input[type='checkbox'] {
-    width: 1.4rem;
-    height: 1.4rem;
-    margin: 0;
-    accent-color: var(--beet);
-  }
-  .pick {
-    display: inline-grid;
-    place-items: center;
-    width: 2.75rem;
-    height: 2.75rem;
-    margin-left: -0.75rem;
   }
   .scroll {
     overflow-x: auto;

@@ -188,8 +188,8 @@
 {#if begunAt !== null}
   <p class="row" role="status">
     You began this {dayAndTime(begunAt, data.now, locale)}: it is as you left it.
-    <button class="chip" type="button" onclick={() => (begunAt = null)}>Go on</button>
-    <button class="chip" type="button" onclick={beginAfresh}>Begin afresh</button>
+    <Button kind="tertiary" class="chip" on:click={() => (begunAt = null)}>Go on</Button>
+    <Button kind="tertiary" class="chip" on:click={beginAfresh}>Begin afresh</Button>
   </p>
 {/if}
 <div class="columns">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import TickFace from '$ui/round/TickFace.svelte';
   import Caution from '$ui/shell/Caution.svelte';
@@ -52,7 +53,7 @@
           <form method="POST" action="?/undo" use:enhance class="done">
             <input type="hidden" name="events" value={done.eventIds.join(',')} />
             <input type="hidden" name="nonce" value={data.nonce} />
-            <span>{done.words}</span><button class="undo">Undo</button>
+            <span>{done.words}</span><Button type="submit" kind="ghost" class="undo">Undo</Button>
           </form>
         {/each}
       </div>
@@ -128,7 +129,7 @@
     }
   }
   @media print {
-    .done .undo {
+    .done :global(.undo) {
       display: none;
     }
     .paper-box {

@@ -188,7 +188,7 @@
       usualAppetiteG([{ id: '', name: '', gByWeekday: data.eaten }]),
       locale.units
     )} a day of late, most on {weekdayName(data.eaten.indexOf(Math.max(...data.eaten)) + 1)}s.
-    <button class="chip quiet" type="button" onclick={() => useEaten(data.eaten!)}>Use that</button>
+    <Button kind="ghost" class="chip quiet" on:click={() => useEaten(data.eaten!)}>Use that</Button>
   {/if}
 </p>
 
@@ -204,18 +204,18 @@
           invalidText={wrong[`eaters.${n}.name`]}
         />
         {#if eaters.length > 1}
-          <button
+          <Button
+            kind="ghost"
             class="chip quiet"
-            type="button"
-            onclick={() => (eaters = eaters.filter((one) => one.id !== typed.id))}
-            >Take {typed.name || 'them'} off</button
+            on:click={() => (eaters = eaters.filter((one) => one.id !== typed.id))}
+            >Take {typed.name || 'them'} off</Button
           >
         {/if}
       </div>
       <div class="row" role="group" aria-label="Every day, {typed.name}">
         {#each Object.entries(PORTIONS) as [portion, g] (portion)}
-          <button class="chip" type="button" onclick={() => every(typed, g)}
-            >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</button
+          <Button kind="tertiary" class="chip" on:click={() => every(typed, g)}
+            >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</Button
           >
         {/each}
       </div>
@@ -235,8 +235,8 @@
     </fieldset>
   {/each}
   <div class="row">
-    <button class="chip" type="button" onclick={() => (eaters = [...eaters, nobodyYet('')])}
-      >Somebody else eats too</button
+    <Button kind="tertiary" class="chip" on:click={() => (eaters = [...eaters, nobodyYet('')])}
+      >Somebody else eats too</Button
     >
     <span class="soft">Together about {greensMass(all, locale.units)} a day</span>
   </div>
@@ -273,8 +273,8 @@
         </li>
       {/each}
     </ul>
-    {#if !more}<button class="chip quiet" type="button" onclick={() => (more = true)}
-        >All crops of the library</button
+    {#if !more}<Button kind="ghost" class="chip quiet" on:click={() => (more = true)}
+        >All crops of the library</Button
       >{/if}
   </section>
 
@@ -363,7 +363,7 @@
     <div class="warn" role="alert">
       <p>{failed}</p>
       {#if asksBack}
-        <button class="chip" type="button" onclick={() => void save(null, true)}>Save it as it is</button>
+        <Button kind="tertiary" class="chip" on:click={() => void save(null, true)}>Save it as it is</Button>
       {/if}
     </div>
   {/if}

@@ -103,11 +103,11 @@
           {#if drafts}<br /><span class="small">{cutsWords(cutsOf(order.id), locale)}</span>{/if}
         </div>
         <div class="row">
-          <button class="chip" onclick={() => (open = order)}
-            >Change<span class="visually-hidden"> {orderName(order)}</span></button
+          <Button kind="tertiary" class="chip" on:click={() => (open = order)}
+            >Change<span class="visually-hidden"> {orderName(order)}</span></Button
           >
-          <button class="chip quiet" onclick={() => void end(order.id)}
-            >End it<span class="visually-hidden">: {orderName(order)}</span></button
+          <Button kind="ghost" class="chip quiet" on:click={() => void end(order.id)}
+            >End it<span class="visually-hidden">: {orderName(order)}</span></Button
           >
         </div>
       </li>

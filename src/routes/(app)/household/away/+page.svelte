@@ -73,7 +73,7 @@
             <h2 id="away-{outlook.fromDay}">Away {dayOf(outlook.fromDay)} to {dayOf(outlook.untilDay)}</h2>
             <form method="POST" action="?/unmark" use:enhance>
               <input type="hidden" name="fromDay" value={outlook.fromDay} />
-              <button class="undo">Not away after all</button>
+              <Button type="submit" kind="ghost" class="undo">Not away after all</Button>
             </form>
           </div>
           <Outlook

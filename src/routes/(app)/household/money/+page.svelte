@@ -97,7 +97,9 @@
               >
               <form method="POST" action="?/forget" use:enhance>
                 <input type="hidden" name="of" value="medium" /><input type="hidden" name="key" value={key} />
-                <button class="chip quiet">Forget<span class="visually-hidden"> {known?.name}</span></button>
+                <Button type="submit" kind="ghost" class="chip quiet"
+                  >Forget<span class="visually-hidden"> {known?.name}</span></Button
+                >
               </form>
             </li>
           {/each}
@@ -152,7 +154,8 @@
               <span><strong>{cropName(key)}</strong>: {money(per100, prices.currency)} for 100 g</span>
               <form method="POST" action="?/forget" use:enhance>
                 <input type="hidden" name="of" value="shop" /><input type="hidden" name="key" value={key} />
-                <button class="chip quiet">Forget<span class="visually-hidden"> {cropName(key)}</span></button
+                <Button type="submit" kind="ghost" class="chip quiet"
+                  >Forget<span class="visually-hidden"> {cropName(key)}</span></Button
                 >
               </form>
             </li>

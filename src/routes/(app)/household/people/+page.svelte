@@ -65,7 +65,7 @@
         <span class="soft">An invitation, good until {shortDate(open.expiresAt, house)}</span>
         <form method="POST" action="?/noInvite" use:enhance>
           <input type="hidden" name="invite" value={open.id} />
-          <button class="undo">Take it back</button>
+          <Button type="submit" kind="ghost" class="undo">Take it back</Button>
         </form>
       </div>
     {/each}

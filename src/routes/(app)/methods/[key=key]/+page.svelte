@@ -33,7 +33,8 @@
   <div class="row">
     <Button type="submit">Save</Button>
     <Button kind="ghost" href="/methods">Not now</Button>
-    {#if !data.isNew}<button class="undo" formaction="?/retire">Put it away</button>{/if}
+    {#if !data.isNew}<Button type="submit" kind="ghost" class="undo" formaction="?/retire">Put it away</Button
+      >{/if}
   </div>
 </form>
 

@@ -271,10 +271,10 @@
                 : ''}{undone ? ' · taken back' : repeat ? ' · done before' : ''}</span
             ></span
           >
-          {#if !undone}<button class="undo" onclick={() => journal.undo(setup.id, event.id)}
+          {#if !undone}<Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, event.id)}
               >Undo<span class="visually-hidden">
                 {eventWords(event.body, projected, locale, placeName)}</span
-              ></button
+              ></Button
             >{/if}
         </li>
       {:else}

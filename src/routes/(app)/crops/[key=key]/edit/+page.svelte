@@ -165,8 +165,8 @@
   <div class="row">
     <Button type="submit" disabled={refused !== null}>Save</Button>
     <Button kind="ghost" href={data.isNew ? '/crops' : `/crops/${crop.key}`}>Not now</Button>
-    {#if data.kept}<button class="undo" formaction="?/retire"
-        >{data.book && data.book.key === crop.key ? 'Back to the book’s figures' : 'Put it away'}</button
+    {#if data.kept}<Button type="submit" kind="ghost" class="undo" formaction="?/retire"
+        >{data.book && data.book.key === crop.key ? 'Back to the book’s figures' : 'Put it away'}</Button
       >{/if}
   </div>
 </form>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, ProgressBar, TextArea } from 'carbon-components-svelte';
+  import { Button, FileUploaderButton, ProgressBar, TextArea } from 'carbon-components-svelte';
   import { withOwnCrops } from '$core/crops/library.ts';
   import { zoneOf } from '$core/time/zone.ts';
   import { decodeText } from '$ui/data/decode.ts';
@@ -30,8 +30,7 @@
   let pasted = $state('');
   const count = $derived(past.good.length);
 
-  async function choose(event: Event) {
-    const file = (event.target as HTMLInputElement).files?.[0];
+  async function choose(file: File | undefined) {
     if (file) past.begin(decodeText(new Uint8Array(await file.arrayBuffer())));
   }
   async function bring() {
@@ -57,13 +56,15 @@
 {:else}
   <div class="columns">
     <div class="stack">
-      <label class="small"
-        >CSV file <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          onchange={(event) => void choose(event)}
-        /></label
-      >
+      <div>
+        <FileUploaderButton
+          kind="tertiary"
+          size="field"
+          labelText="Choose a CSV file"
+          accept={['.csv', '.tsv', '.txt', 'text/csv']}
+          on:change={({ detail }) => void choose(detail[0])}
+        />
+      </div>
       <TextArea
         labelText="Or paste the list"
         placeholder="crop,sown,first ready,cut,yield (g)"
@@ -132,12 +133,6 @@
     grid-template-columns: minmax(0, 24rem) minmax(0, 1fr);
     gap: 2rem 3rem;
     align-items: start;
-  }
-  input {
-    display: block;
-    min-height: 2.75rem;
-    font: inherit;
-    max-width: 100%;
   }
   @media (max-width: 47.99rem) {
     .columns {

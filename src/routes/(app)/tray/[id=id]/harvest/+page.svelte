@@ -170,7 +170,7 @@
         Touch what you cut{pieces.kind === 'strips' ? ', strip by strip' : ''}, or
         <span class="row">
           {#each [{ text: left < 0.999 ? 'All the rest' : 'All of it', of: 1 }, { text: 'Half', of: 0.5 }, { text: 'A quarter', of: 0.25 }, { text: pieces.kind === 'cells' ? 'One cell' : 'A strip', of: 1 / pieces.total }] as chip (chip.text)}
-            <button class="chip" type="button" onclick={() => pickShare(chip.of)}>{chip.text}</button>
+            <Button kind="tertiary" class="chip" on:click={() => pickShare(chip.of)}>{chip.text}</Button>
           {/each}
         </span>
       </p>
@@ -212,7 +212,7 @@
         helper="0 where the scale was zeroed with the bowl on it"
       />
       <div class="row">
-        <button class="chip" type="button" onclick={addBowl}>Another bowl of the same cut</button>
+        <Button kind="tertiary" class="chip" on:click={addBowl}>Another bowl of the same cut</Button>
         {#if bowls.length > 0}
           <span class="small"
             >{bowls.length === 1 ? 'One bowl' : `${bowls.length} bowls`} before: {mass(
@@ -220,7 +220,7 @@
               locale.units
             )}
           </span>
-          <button class="chip quiet" type="button" onclick={takeBowlOut}>Take the last out</button>
+          <Button kind="ghost" class="chip quiet" on:click={takeBowlOut}>Take the last out</Button>
         {/if}
       </div>
       <Figure
@@ -243,8 +243,8 @@
             > Is the bowl taken off, and the share right?
           </p>
           <div class="row">
-            <button class="chip" type="button" onclick={() => weigh(true)}>It is right: record it</button>
-            <button class="chip quiet" type="button" onclick={() => (asked = false)}>Change it</button>
+            <Button kind="tertiary" class="chip" on:click={() => weigh(true)}>It is right: record it</Button>
+            <Button kind="ghost" class="chip quiet" on:click={() => (asked = false)}>Change it</Button>
           </div>
         </div>
       {:else}

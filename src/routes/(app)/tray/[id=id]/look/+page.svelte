@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import { cropNames } from '$words/containers.ts';
   import { tick } from 'svelte';
   import { dividedG } from '$core/shelf/weighing.ts';
@@ -136,16 +137,18 @@
         {#each cues as cue (cue)}
           {@const words = cueWords(cue, crop, path, locale.units)}
           <div class="row" role="group" aria-label={words}>
-            <button
+            <Button
+              kind="tertiary"
               class="chip"
-              onclick={() => record({ type: 'looked', cue, reached: true }, words.toLowerCase())}
-              >{words}</button
+              on:click={() => record({ type: 'looked', cue, reached: true }, words.toLowerCase())}
+              >{words}</Button
             >
-            <button
+            <Button
+              kind="ghost"
               class="chip quiet"
-              onclick={() =>
+              on:click={() =>
                 record({ type: 'looked', cue, reached: false }, `${words.toLowerCase()}, not yet`)}
-              >Not yet<span class="visually-hidden">: {words}</span></button
+              >Not yet<span class="visually-hidden">: {words}</span></Button
             >
           </div>
         {/each}
@@ -154,13 +157,14 @@
             <span class="small">It is about</span>
             {#each heights as cm (cm)}
               {@const tall = length(cm, locale.units)}
-              <button
+              <Button
+                kind="ghost"
                 class="chip quiet"
-                onclick={() =>
+                on:click={() =>
                   record(
                     { type: 'looked', cue: 'windowOpen', reached: cm >= crop.heightMinCm },
                     `about ${tall}`
-                  )}>{tall}</button
+                  )}>{tall}</Button
               >
             {/each}
           </div>
@@ -191,8 +195,8 @@
       <section>
         <h2>Anything else</h2>
         <div class="row">
-          {#each OTHERS as sight (sight)}<button class="chip" onclick={() => see(sight)}
-              >{symptomWords(sight, crop)}</button
+          {#each OTHERS as sight (sight)}<Button kind="tertiary" class="chip" on:click={() => see(sight)}
+              >{symptomWords(sight, crop)}</Button
             >{/each}
         </div>
       </section>
