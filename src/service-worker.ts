@@ -52,7 +52,8 @@ worker.addEventListener('fetch', (event) => {
     event.respondWith(fromAssets(request));
     return;
   }
-  if (isKept(url) && (request.mode === 'navigate' || isData(url))) event.respondWith(fromNetwork(event, url));
+  if (isCachedPage(url) && (request.mode === 'navigate' || isData(url)))
+    event.respondWith(fromNetwork(event, url));
 });
 
 /** Counts changes of who uses this device, so that nothing one person asked for is kept for the next. */
@@ -110,14 +111,14 @@ const OWNER_KEY = '/owner';
 const isData = (url: URL): boolean => url.pathname.endsWith('/__data.json');
 const viewOf = (url: URL): string => url.pathname.replace(/\/__data\.json$/, '') || '/';
 /** What is walked with wet hands; settings and forms are not shown from before. */
-const isKept = (url: URL): boolean =>
+const isCachedPage = (url: URL): boolean =>
   VIEWS.includes(viewOf(url)) ||
   /^\/tray\/[\w-]+(\/(look|harvest))?$/.test(viewOf(url)) ||
   viewOf(url) === '/reminders';
 
 async function fromAssets(request: Request): Promise<Response> {
-  const kept = await caches.match(request, { ignoreSearch: true });
-  return kept ?? fetch(request);
+  const cached = await caches.match(request, { ignoreSearch: true });
+  return cached ?? fetch(request);
 }
 
 /** The network's answer where one comes in time, otherwise what was kept. */
@@ -128,11 +129,11 @@ async function fromNetwork(event: FetchEvent, url: URL): Promise<Response> {
     event.waitUntil(keep(url, answer.clone(), asked));
     return answer;
   });
-  const kept = await caches.open(PAGES).then((pages) => pages.match(keyOf(url), { ignoreVary: true }));
-  if (!kept) return going.catch(() => (isData(url) ? Response.error() : notKept()));
+  const cached = await caches.open(PAGES).then((pages) => pages.match(keyOf(url), { ignoreVary: true }));
+  if (!cached) return going.catch(() => (isData(url) ? Response.error() : notCached()));
   const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE_MS));
   const answer = await Promise.race([going, late]).catch(() => null);
-  return answer ?? marked(kept, isData(url));
+  return answer ?? marked(cached, isData(url));
 }
 
 /** Data of a view is kept whole, whichever part of it was asked for. */
@@ -159,7 +160,7 @@ async function keep(url: URL, answer: Response, asked: number): Promise<void> {
 
 /** Makes the copies those of one owner: another's are forgotten first. @returns whether there is anybody to keep them for */
 async function isFor(owner: string): Promise<boolean> {
-  const known = await (await caches.open(PAGES)).match(OWNER_KEY).then((kept) => kept?.text());
+  const known = await (await caches.open(PAGES)).match(OWNER_KEY).then((cached) => cached?.text());
   if (known !== undefined && known !== owner) {
     turn += 1;
     await caches.delete(PAGES);
@@ -170,15 +171,15 @@ async function isFor(owner: string): Promise<boolean> {
 }
 
 /** A page that was kept says since when, so that it counts on from there and not from now. */
-async function marked(kept: Response, data: boolean): Promise<Response> {
-  if (data) return kept;
-  const text = await kept.text();
-  return new Response(text.replace('<html', `<html data-kept-at="${kept.headers.get(STORED) ?? ''}"`), {
-    headers: kept.headers
+async function marked(cached: Response, data: boolean): Promise<Response> {
+  if (data) return cached;
+  const text = await cached.text();
+  return new Response(text.replace('<html', `<html data-kept-at="${cached.headers.get(STORED) ?? ''}"`), {
+    headers: cached.headers
   });
 }
 
-const notKept = (): Response =>
+const notCached = (): Response =>
   new Response(
     '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Brote</title><link rel="stylesheet" href="/plain.css"><main><h1>No network</h1><p>This page was not opened on this device before. The round was: <a href="/round">go on there</a>.</p></main></html>',
     { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } }

@@ -14,7 +14,7 @@ import { greedy, planAtOnce } from '../../src/core/ahead/greedy.ts';
 import { standsNow } from '../../src/core/ahead/problem.ts';
 import { reworked } from '../../src/core/ahead/reworked.ts';
 import { NO_WISH } from '../../src/core/ahead/variety.ts';
-import { keepAppetite } from '../../src/server/ahead/appetite.ts';
+import { saveAppetite } from '../../src/server/ahead/appetite.ts';
 import { closeDb, inHousehold } from '../../src/server/db/connection.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import type { PlannerMessage } from '../../src/ui/ahead/planning.ts';
@@ -157,7 +157,7 @@ export async function planInPage(): Promise<void> {
       }
     ];
     await inHousehold(id, (tx) =>
-      keepAppetite(tx, id, { eaters, tastes: [], variety: NO_WISH, daysOff: [] })
+      saveAppetite(tx, id, { eaters, tastes: [], variety: NO_WISH, daysOff: [] })
     );
     const { url, server } = await serve('127.0.0.1', 0);
     const page = await browser.newPage();

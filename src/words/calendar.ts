@@ -1,5 +1,5 @@
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
-import type { KeptMedium } from '$core/supplies/media/medium.ts';
+import type { MediumStock } from '$core/supplies/media/medium.ts';
 import { aboutGreens } from '$core/units/format.ts';
 import { containersWords } from './containers.ts';
 import { aheadPath, reminderWords } from './reminders.ts';
@@ -9,7 +9,7 @@ import { clockTime, shortDate, type Locale } from './time.ts';
 export function calendarWords(
   entry: CalendarEntry,
   locale: Locale,
-  media: readonly KeptMedium[]
+  media: readonly MediumStock[]
 ): { title: string; text: string; path: string } {
   switch (entry.kind) {
     case 'round': {

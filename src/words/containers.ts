@@ -2,7 +2,7 @@ import type { SowingSetup } from '$core/sowing/sowing.ts';
 import {
   freeCount,
   type Container,
-  type KeptContainer,
+  type ContainerStock,
   type Shape
 } from '$core/supplies/containers/container.ts';
 import { figure, type Units } from '$core/units/format.ts';
@@ -33,16 +33,16 @@ export function containersWords({
 }
 
 /** What is said where fewer are free than are wanted; null where enough are, or nobody has counted. */
-export function notFreeWords(kept: KeptContainer, wanted: number): string | null {
-  const free = freeCount(kept);
+export function notFreeWords(stock: ContainerStock, wanted: number): string | null {
+  const free = freeCount(stock);
   if (free === null || wanted <= free) return null;
-  const sown = kept.inUse - kept.toClean;
+  const sown = stock.inUse - stock.toClean;
   const stands = [
     ...(sown > 0 ? [`${sown} with a sowing`] : []),
-    ...(kept.toClean > 0 ? [`${kept.toClean} to be cleaned`] : []),
+    ...(stock.toClean > 0 ? [`${stock.toClean} to be cleaned`] : []),
     `${free === 0 ? 'none' : free} free now`
   ];
-  return `${kept.owned} × ${kept.name}: ${stands.join(', ')}. Plan it all the same where enough will be free by then.`;
+  return `${stock.owned} × ${stock.name}: ${stands.join(', ')}. Plan it all the same where enough will be free by then.`;
 }
 
 /** What stands in a container, by its crops: `Radish and Kale`. */

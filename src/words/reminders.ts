@@ -2,7 +2,7 @@ import type { ChannelKind } from '$contract/reminders.ts';
 import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
-import type { KeptMedium } from '$core/supplies/media/medium.ts';
+import type { MediumStock } from '$core/supplies/media/medium.ts';
 import { aboutGreens, mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
@@ -130,7 +130,7 @@ const LOOKS: Record<Cue, string> = {
 };
 
 /** A stop in full: what the round's own card says of it. */
-function stopLines(stop: RoundStop, media: readonly KeptMedium[], now: number, locale: Locale): string[] {
+function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, locale: Locale): string[] {
   const { kind, mediumId } = stop.medium;
   const on = {
     now,
@@ -170,7 +170,7 @@ export function reminderWords(
   body: ReminderBody,
   now: number,
   locale: Locale,
-  media: readonly KeptMedium[] = []
+  media: readonly MediumStock[] = []
 ): ReminderWords {
   const { units } = locale;
   switch (body.type) {

@@ -10,7 +10,7 @@ import { shortDays } from '../../src/core/ahead/paces.ts';
 import { proposalOf, type Proposal } from '../../src/core/ahead/proposal.ts';
 import { daysTaken, standOf, standsOf } from '../../src/core/ahead/room.ts';
 import { standingOf } from '../../src/core/sowing/standing.ts';
-import type { KeptContainer } from '../../src/core/supplies/containers/container.ts';
+import type { ContainerStock } from '../../src/core/supplies/containers/container.ts';
 import { oversOf, usesOf } from '../../src/core/ahead/uses.ts';
 import type { Projected } from '../../src/core/sowing/project.ts';
 import { leftOf, standsNow, type AheadProblem, type Start } from '../../src/core/ahead/problem.ts';
@@ -297,7 +297,7 @@ describe('weeks ahead', () => {
     for (const lit of [dim, { ...shelf, widthCm: 60 }]) {
       const input = { ...twelveCrops(), places: [lit, closet] };
       const { problem, starts } = buildProblem(input);
-      const [{ id: size }] = input.containers as [KeptContainer];
+      const [{ id: size }] = input.containers as [ContainerStock];
       problem.starts.forEach((start, index) => {
         if (start.day % 3 > 0 || start.containerId !== size) return;
         const { where, growable } = starts[index]!.course;

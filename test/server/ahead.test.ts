@@ -21,12 +21,12 @@ import type { Container } from '../../src/core/supplies/containers/container.ts'
 import { HOUR, zoneOf } from '../../src/core/time/zone.ts';
 import {
   askedBackG,
-  keepAppetite,
-  keepPortion,
+  saveAppetite,
+  savePortion,
   listEaters,
   readAppetite
 } from '../../src/server/ahead/appetite.ts';
-import { endOrder, keepOrder, listOrders } from '../../src/server/ahead/orders.ts';
+import { endOrder, saveOrder, listOrders } from '../../src/server/ahead/orders.ts';
 import { aheadData } from '../../src/server/app/aheadData.ts';
 import { standingNow } from '../../src/server/app/householdStanding.ts';
 import { orderData, scheduleOf } from '../../src/server/app/ordersAhead.ts';
@@ -34,10 +34,10 @@ import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { takePlan, type TakenPlan } from '../../src/server/app/takePlan.ts';
 import { writeCalendar } from '../../src/server/app/writeCalendar.ts';
 import { Wrong } from '../../src/server/app/sow.ts';
-import { keepLot } from '../../src/server/cupboard/lots.ts';
+import { saveLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold, type InTransaction } from '../../src/server/db/connection.ts';
 import { findAccount, householdNow } from '../../src/server/households/household.ts';
-import { keepContainer, changeContainer } from '../../src/server/sowings/containers.ts';
+import { saveContainer, changeContainer } from '../../src/server/sowings/containers.ts';
 import { appetiteSchema, orderSchema, planSchema } from '../../src/contract/schemas/ahead.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { beginBodies, orderBody } from '../../src/ui/ahead/beginBody.ts';
@@ -84,7 +84,7 @@ describe('the weeks ahead, stored', () => {
     database = await freshDatabase();
     home = await household('Upstairs');
     await inHousehold(home.id, async (tx) => {
-      await keepContainer(tx, home.id, containerId, TRAY);
+      await saveContainer(tx, home.id, containerId, TRAY);
       await changeContainer(tx, {
         id: containerId,
         name: 'Tray',
@@ -94,7 +94,7 @@ describe('the weeks ahead, stored', () => {
         owned: 4
       });
       for (const key of CROPS)
-        await keepLot(
+        await saveLot(
           tx,
           home.id,
           {
@@ -112,7 +112,7 @@ describe('the weeks ahead, stored', () => {
           },
           Date.now()
         );
-      await keepAppetite(tx, home.id, {
+      await saveAppetite(tx, home.id, {
         eaters: [
           { id: randomUUID(), name: 'All of us', gByWeekday: [40, 40, 40, 40, 40, 60, 60], liked: ['radish'] }
         ],
@@ -140,9 +140,9 @@ describe('the weeks ahead, stored', () => {
     const inAttic: InTransaction = (work) => inHousehold(attic.id, work);
     expect(await inAttic(readAppetite)).to.deep.equal({ gD: 20, people: 1, assumed: true });
     for (let time = 0; time < 2; time += 1)
-      expect(await inAttic((tx) => keepPortion(tx, attic.id, said))).to.equal(true);
+      expect(await inAttic((tx) => savePortion(tx, attic.id, said))).to.equal(true);
     expect(await inAttic(readAppetite)).to.deep.equal({ gD: 60, people: 1, assumed: false });
-    expect(await inAttic((tx) => keepPortion(tx, attic.id, { id: randomUUID(), portion: 'pinch' }))).to.equal(
+    expect(await inAttic((tx) => savePortion(tx, attic.id, { id: randomUUID(), portion: 'pinch' }))).to.equal(
       false
     );
     expect(await inAttic(listEaters)).to.have.length(1);
@@ -221,7 +221,7 @@ describe('the weeks ahead, stored', () => {
 
     const then = groundOf(taken);
     await inHousehold(home.id, (tx) =>
-      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3, 7] })
+      saveAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3, 7] })
     );
     const moved = { move: [{ sowingId: sowing!.setup.id, eventId: randomUUID(), day: day(12) }] };
     expect(await refused({ ...moved, ground: then })).to.equal(
@@ -229,7 +229,7 @@ describe('the weeks ahead, stored', () => {
     );
     expect(await refused({ ...moved, ground: groundOf(await read()) })).to.equal('taken');
     await inHousehold(home.id, (tx) =>
-      keepAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3] })
+      saveAppetite(tx, home.id, { eaters: taken.eaters, tastes: [], variety: NO_WISH, daysOff: [3] })
     );
   });
 
@@ -268,7 +268,7 @@ describe('the weeks ahead, stored', () => {
     const id = randomUUID();
     const today = aheadOf(await read()).input.horizon.first.toString();
     await inHousehold(home.id, (tx) =>
-      keepOrder(tx, home.id, {
+      saveOrder(tx, home.id, {
         ...KALE,
         id,
         containerId,
@@ -306,12 +306,12 @@ describe('the weeks ahead, stored', () => {
       test: null
     });
     const data = await inHousehold(yard.id, async (tx) => {
-      await keepLot(tx, yard.id, lot(kale, 'kale', '2031-01-01'), Date.now());
-      await keepLot(tx, yard.id, lot(older, 'kale', '2030-01-01'), Date.now());
-      await keepLot(tx, yard.id, lot(mustard, 'mustard', '2031-01-01'), Date.now());
-      const kept = await keepContainer(tx, yard.id, randomUUID(), TRAY);
+      await saveLot(tx, yard.id, lot(kale, 'kale', '2031-01-01'), Date.now());
+      await saveLot(tx, yard.id, lot(older, 'kale', '2030-01-01'), Date.now());
+      await saveLot(tx, yard.id, lot(mustard, 'mustard', '2031-01-01'), Date.now());
+      const kept = await saveContainer(tx, yard.id, randomUUID(), TRAY);
       const fromDay = aheadOf(await aheadData(tx)).input.horizon.first.toString();
-      await keepOrder(tx, yard.id, {
+      await saveOrder(tx, yard.id, {
         ...KALE,
         parts: [
           { cropKey: 'kale', lotId: kale, share: 2 },
@@ -355,10 +355,10 @@ describe('the weeks ahead, stored', () => {
     const loft = await household('Loft');
     const id = randomUUID();
     const data = await inHousehold(loft.id, async (tx) => {
-      const kept = await keepContainer(tx, loft.id, randomUUID(), TRAY);
+      const kept = await saveContainer(tx, loft.id, randomUUID(), TRAY);
       const fromDay = (await aheadOf(await aheadData(tx))).input.horizon.first.toString();
       const order = { ...KALE, id, containerId: kept, placeId: loft.placeId, fromDay };
-      await keepOrder(tx, loft.id, { ...order, rule: { kind: 'keep' } });
+      await saveOrder(tx, loft.id, { ...order, rule: { kind: 'keep' } });
       return aheadData(tx);
     });
     const [draft] = aheadOf(data).drafts;
@@ -382,8 +382,8 @@ describe('the weeks ahead, stored', () => {
     const now = await inHousehold(attic.id, async (tx) => {
       const found = await findAccount(tx);
       const [at, { zone }] = [householdNow(found), found];
-      const kept = await keepContainer(tx, attic.id, randomUUID(), TRAY);
-      await keepOrder(tx, attic.id, {
+      const kept = await saveContainer(tx, attic.id, randomUUID(), TRAY);
+      await saveOrder(tx, attic.id, {
         ...KALE,
         id,
         containerId: kept,
@@ -412,7 +412,7 @@ describe('the weeks ahead, stored', () => {
     await inHall(async (tx) => {
       const found = await findAccount(tx);
       const fromDay = zoneOf(found.zone).date(householdNow(found)).toString();
-      const containerId = await keepContainer(tx, hall.id, randomUUID(), TRAY);
+      const containerId = await saveContainer(tx, hall.id, randomUUID(), TRAY);
       const daily = {
         ...KALE,
         containerId,
@@ -420,7 +420,7 @@ describe('the weeks ahead, stored', () => {
         rule: { kind: 'every', days: 1 },
         fromDay
       } as const;
-      for (let order = 0; order < 4; order += 1) await keepOrder(tx, hall.id, { ...daily, id: randomUUID() });
+      for (let order = 0; order < 4; order += 1) await saveOrder(tx, hall.id, { ...daily, id: randomUUID() });
     });
     const calendar = await writeCalendar(inHall, 'http://brote.test/');
     const read = new ICAL.Component(ICAL.parse(calendar) as never);

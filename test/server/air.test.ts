@@ -18,7 +18,7 @@ import {
   retireDevice
 } from '../../src/server/air/devices.ts';
 import { inHousehold, outside } from '../../src/server/db/connection.ts';
-import { keepPlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
+import { savePlace, listPlaces, orderPlaces, sureOfRating } from '../../src/server/households/places.ts';
 import type { Place } from '../../src/core/places/place.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { refusal } from '../support/refusal.ts';
@@ -52,7 +52,7 @@ describe('what is measured', () => {
     database = await freshDatabase();
     one = (await household('One')).id;
     other = (await household('Other')).id;
-    await inHousehold(one, (tx) => keepPlace(tx, one, sill, Date.now()));
+    await inHousehold(one, (tx) => savePlace(tx, one, sill, Date.now()));
   });
   after(() => database.drop());
 
@@ -87,7 +87,7 @@ describe('what is measured', () => {
     const day = Math.floor((now - (THINNED_AFTER_D + 3) * DAY) / DAY) * DAY;
     const place = { ...sill, id: randomUUID(), name: 'Measured each minute' };
     await inHousehold(one, async (tx) => {
-      await keepPlace(tx, one, place, now);
+      await savePlace(tx, one, place, now);
       await tx`insert into readings (household_id, place_id, at, source, temp_c, humidity_pct)
         select ${one}, ${place.id}, ${new Date(day)}::timestamptz + n * interval '1 minute', 'hand', 20 + n % 2, null
         from generate_series(0, 2879) n`;
@@ -164,8 +164,8 @@ describe('places', () => {
     const places = lights.map((light, n) => ({ ...sill, id: randomUUID(), name: `Place ${n}`, light }));
     const now = Date.now();
     const back = await inHousehold(id, async (tx) => {
-      for (const place of places) await keepPlace(tx, id, place, now);
-      await keepPlace(tx, id, { ...places[0]!, dayC: 24 }, now);
+      for (const place of places) await savePlace(tx, id, place, now);
+      await savePlace(tx, id, { ...places[0]!, dayC: 24 }, now);
       await sureOfRating(tx, places[2]!.id);
       await orderPlaces(tx, places.map((place) => place.id).toReversed());
       return (await listPlaces(tx)).filter(({ name }) => name.startsWith('Place'));

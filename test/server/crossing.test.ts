@@ -5,7 +5,7 @@ import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { takePlan, type TakenPlan } from '../../src/server/app/takePlan.ts';
 import { takeReadings } from '../../src/server/app/takeReadings.ts';
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
-import { keepPlace, listPlaces } from '../../src/server/households/places.ts';
+import { savePlace, listPlaces } from '../../src/server/households/places.ts';
 import { addAway, removeAway } from '../../src/server/people/away.ts';
 import { holdJudging, noteJudged } from '../../src/server/reminders/judging.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
@@ -73,7 +73,7 @@ describe('writes that cross', () => {
       (tx, n) => takePlan(tx, session, plan(ids.toReversed(), n)),
       async (tx, n) => {
         const [place] = await listPlaces(tx);
-        await keepPlace(tx, home.id, { ...place!, dayC: 18 + (n % 5) }, Date.now());
+        await savePlace(tx, home.id, { ...place!, dayC: 18 + (n % 5) }, Date.now());
       },
       (tx) => addAway(tx, home.id, { fromDay: '2031-02-01', untilDay: '2031-02-04' }, '2026-01-01'),
       (tx) => removeAway(tx, '2031-02-01'),

@@ -10,19 +10,19 @@ import { factsOf } from '../../src/core/sowing/household.ts';
 import { readLog } from '../../src/core/sowing/record.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY } from '../../src/core/time/zone.ts';
-import { keepLot, listLots, retireLot } from '../../src/server/cupboard/lots.ts';
-import { keepMedium, listMedia, retireMedium } from '../../src/server/cupboard/media.ts';
-import { keepOwnCrop, listOwnCrops, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
+import { saveLot, listLots, retireLot } from '../../src/server/cupboard/lots.ts';
+import { saveMedium, listMedia, retireMedium } from '../../src/server/cupboard/media.ts';
+import { saveOwnCrop, listOwnCrops, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
-import { keepMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
+import { saveMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
 import { noteJudged } from '../../src/server/reminders/judging.ts';
 import type { Disinfectant } from '../../src/core/supplies/seed/disinfect.ts';
 import { startingRule, STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import {
   changeContainer,
-  keepContainer,
+  saveContainer,
   listContainers,
-  listKeptContainers,
+  listContainerStock,
   retireContainer
 } from '../../src/server/sowings/containers.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
@@ -80,13 +80,13 @@ describe('what a household keeps', () => {
         packetPct: 92,
         test: { sprouted: 18, tested: 20 }
       });
-      for (let n = 0; n < 2; n += 1) await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      for (let n = 0; n < 2; n += 1) await as(one, (tx) => saveLot(tx, one.id, kept, SOWN));
       expect(await stock(kept.id)).to.deep.equal({ ...kept, takenG: 0 });
     });
 
     it('are drawn down by each sowing since they were weighed, alone and in a mix', async () => {
       const kept = lot();
-      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      await as(one, (tx) => saveLot(tx, one.id, kept, SOWN));
       await sow({ lotId: kept.id, seedG: 9.9 }, SOWN - DAY);
       expect(leftG(await stock(kept.id)), 'sown before it was weighed').to.equal(100);
       await sow({ lotId: kept.id, seedG: 9.9 }, SOWN + DAY);
@@ -101,18 +101,18 @@ describe('what a household keeps', () => {
       );
       expect(leftG(await stock(kept.id))).to.be.closeTo(85.1, 1e-9);
       // The same form sent again must not count from anew; weighed again, it does.
-      await as(one, (tx) => keepLot(tx, one.id, { ...kept, name: 'Jar' }, SOWN + 2 * DAY));
+      await as(one, (tx) => saveLot(tx, one.id, { ...kept, name: 'Jar' }, SOWN + 2 * DAY));
       expect(leftG(await stock(kept.id))).to.be.closeTo(85.1, 1e-9);
-      await as(one, (tx) => keepLot(tx, one.id, { ...kept, weighedG: 84 }, SOWN + 2 * DAY));
+      await as(one, (tx) => saveLot(tx, one.id, { ...kept, weighedG: 84 }, SOWN + 2 * DAY));
       expect(leftG(await stock(kept.id))).to.equal(84);
     });
 
     it('are put away, and taken out again', async () => {
       const kept = lot();
-      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      await as(one, (tx) => saveLot(tx, one.id, kept, SOWN));
       await as(one, (tx) => retireLot(tx, kept.id));
       expect(await stock(kept.id)).to.equal(undefined);
-      await as(one, (tx) => keepLot(tx, one.id, kept, SOWN));
+      await as(one, (tx) => saveLot(tx, one.id, kept, SOWN));
       expect((await stock(kept.id)).id).to.equal(kept.id);
     });
   });
@@ -122,10 +122,10 @@ describe('what a household keeps', () => {
     const medium = { id: randomUUID(), name: 'Mix', kind: 'coir', swellLKg: null, parts: null } as const;
     const method = { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Ours' };
     await as(one, async (tx) => {
-      await keepLot(tx, one.id, kept, SOWN);
-      await keepMedium(tx, one.id, medium);
-      await keepMethod(tx, one.id, method);
-      await keepOwnCrop(tx, one.id, { crop: { ...cropOf('kale'), key: 'own-x' }, basedOn: 'kale' });
+      await saveLot(tx, one.id, kept, SOWN);
+      await saveMedium(tx, one.id, medium);
+      await saveMethod(tx, one.id, method);
+      await saveOwnCrop(tx, one.id, { crop: { ...cropOf('kale'), key: 'own-x' }, basedOn: 'kale' });
     });
     const seen = await as(other, async (tx) => [
       (await listLots(tx)).length,
@@ -143,7 +143,7 @@ describe('what a household keeps', () => {
     expect((await stock(kept.id)).id).to.equal(kept.id);
     expect((await as(one, listMethods)).map(({ key }) => key)).to.include(method.key);
     let refused = '';
-    await as(other, (tx) => keepLot(tx, one.id, lot(), SOWN)).catch(
+    await as(other, (tx) => saveLot(tx, one.id, lot(), SOWN)).catch(
       (error: Error) => (refused = error.message)
     );
     expect(refused).to.include('row-level security');
@@ -151,7 +151,7 @@ describe('what a household keeps', () => {
 
   it('refuses a sowing from a lot that another household has', async () => {
     const theirs = lot();
-    await as(other, (tx) => keepLot(tx, other.id, theirs, SOWN));
+    await as(other, (tx) => saveLot(tx, other.id, theirs, SOWN));
     let refused = '';
     await sow({ lotId: theirs.id }).catch((error: Error) => (refused = error.message));
     expect(refused).to.include('foreign key');
@@ -167,7 +167,7 @@ describe('what a household keeps', () => {
       depthCm: 5,
       cells: 1
     } as const;
-    await as(one, (tx) => keepContainer(tx, one.id, containerId, tray));
+    await as(one, (tx) => saveContainer(tx, one.id, containerId, tray));
     await sow();
     const changes: ((tx: Tx) => Promise<unknown>)[] = [
       (tx) =>
@@ -179,9 +179,9 @@ describe('what a household keeps', () => {
           reservoirMl: null,
           owned: 3
         }),
-      (tx) => keepMethod(tx, one.id, { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Marking' }),
+      (tx) => saveMethod(tx, one.id, { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Marking' }),
       (tx) =>
-        keepMedium(tx, one.id, { id: randomUUID(), name: 'Marking', kind: 'coir', swellLKg: 7, parts: null })
+        saveMedium(tx, one.id, { id: randomUUID(), name: 'Marking', kind: 'coir', swellLKg: 7, parts: null })
     ];
     const isToBeJudged = () =>
       as(one, async (tx) => {
@@ -206,8 +206,8 @@ describe('what a household keeps', () => {
     } as const;
     const brick = { id: randomUUID(), name: 'Brick', kind: 'coir', swellLKg: 9.5, parts: null } as const;
     await as(one, async (tx) => {
-      await keepMedium(tx, one.id, { ...mixed, parts: [...mixed.parts] });
-      await keepMedium(tx, one.id, brick);
+      await saveMedium(tx, one.id, { ...mixed, parts: [...mixed.parts] });
+      await saveMedium(tx, one.id, brick);
     });
     const found = await as(one, listMedia);
     expect(found.find(({ id }) => id === mixed.id)).to.deep.equal(mixed);
@@ -218,9 +218,9 @@ describe('what a household keeps', () => {
 
   it('keeps methods, and a sowing keeps the method it was planned by', async () => {
     const method = { ...DEFAULT_METHOD, key: `own-${randomUUID()}`, name: 'Ours', pressing: 'none' } as const;
-    await as(one, (tx) => keepMethod(tx, one.id, method));
+    await as(one, (tx) => saveMethod(tx, one.id, method));
     const id = await sow({ method });
-    await as(one, (tx) => keepMethod(tx, one.id, { ...method, name: 'Ours, heavier', pressing: 'weight' }));
+    await as(one, (tx) => saveMethod(tx, one.id, { ...method, name: 'Ours, heavier', pressing: 'weight' }));
     const found = (await as(one, listMethods)).find(({ key }) => key === method.key)!;
     expect([found.name, found.pressing]).to.deep.equal(['Ours, heavier', 'weight']);
     expect((await as(one, (tx) => findSowing(tx, id)))!.setup.method).to.deep.equal(method);
@@ -253,7 +253,7 @@ describe('what a household keeps', () => {
 
   it('keeps own crops, which old sowings go on with after they were put away', async () => {
     const crop = { ...cropOf('radish'), key: 'own-radish', name: 'Our radish', windowOpenD21: 8 };
-    await as(one, (tx) => keepOwnCrop(tx, one.id, { crop, basedOn: 'radish' }));
+    await as(one, (tx) => saveOwnCrop(tx, one.id, { crop, basedOn: 'radish' }));
     const id = await sow({ cropKey: crop.key });
     await as(one, (tx) => retireOwnCrop(tx, crop.key));
     await as(one, async (tx) => {
@@ -281,7 +281,7 @@ describe('what a household keeps', () => {
       );
     await place({ count: 2 });
     await place({ areaShare: 0.5 });
-    const [kept] = await as(home, listKeptContainers);
+    const [kept] = await as(home, listContainerStock);
     expect(kept).to.include({ inUse: 3, owned: null, drains: true, emptyG: null });
     await as(home, (tx) =>
       changeContainer(tx, {
@@ -293,7 +293,7 @@ describe('what a household keeps', () => {
         owned: 4
       })
     );
-    expect((await as(home, listKeptContainers))[0]).to.include({
+    expect((await as(home, listContainerStock))[0]).to.include({
       name: 'Red tray',
       owned: 4,
       emptyG: 120,

@@ -11,10 +11,10 @@ import { NoPlace, pastTeaches, takePast } from '../../src/server/app/takePast.ts
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { rhythmOf } from '../../src/core/sowing/household.ts';
 import { findAccount } from '../../src/server/households/household.ts';
-import { keepPrice, readPrices } from '../../src/server/households/prices.ts';
+import { savePrice, readPrices } from '../../src/server/households/prices.ts';
 import { allOfNotebook, searchNotebook } from '../../src/server/notebook/search.ts';
 import { yearInFigures } from '../../src/server/notebook/year.ts';
-import { listKeptContainers } from '../../src/server/sowings/containers.ts';
+import { listContainerStock } from '../../src/server/sowings/containers.ts';
 import { listLessons } from '../../src/server/sowings/learned.ts';
 import { addSowing, listForRound, listInPantry, listUnderWay } from '../../src/server/sowings/sowings.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
@@ -77,7 +77,7 @@ describe('what is harvested', () => {
     ...more
   });
   const counted = async (of: 'inUse' | 'toClean') =>
-    (await inHousehold(home.id, listKeptContainers)).reduce((sum, container) => sum + container[of], 0);
+    (await inHousehold(home.id, listContainerStock)).reduce((sum, container) => sum + container[of], 0);
 
   it('goes from the cut through the pantry until nothing is left, and its tray back to the shelf', async () => {
     const id = await sow();
@@ -234,7 +234,7 @@ describe('what is harvested', () => {
       expect(yields).to.deep.equal([]);
       expect(learned.ended).to.have.length(1);
       // What was only assumed is not offered to sow in.
-      expect(await inHousehold(other.id, listKeptContainers)).to.deep.equal([]);
+      expect(await inHousehold(other.id, listContainerStock)).to.deep.equal([]);
       for (const sort of ['perArea', 'perSeed', 'seed', 'container'])
         expect(await rowsOf(other, `sort=${sort}`), sort).to.have.length(1);
     });
@@ -270,7 +270,7 @@ describe('what is harvested', () => {
 
   it('has prices of its own household', async () => {
     await inHousehold(home.id, (tx) =>
-      keepPrice(tx, home.id, { of: 'shop', key: 'radish', price: 2.6, amount: 50, uses: 1 })
+      savePrice(tx, home.id, { of: 'shop', key: 'radish', price: 2.6, amount: 50, uses: 1 })
     );
     expect((await inHousehold(home.id, readPrices)).shop.radish).to.be.closeTo(5.2, 1e-9);
     const other = await household('Cellar');

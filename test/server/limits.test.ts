@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { keepLot } from '../../src/server/cupboard/lots.ts';
+import { saveLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
-import { keepPlace } from '../../src/server/households/places.ts';
+import { savePlace } from '../../src/server/households/places.ts';
 import { limitWords } from '../../src/words/limits.ts';
 import { anyId } from '../support/anyId.ts';
 import { startApp, type App } from '../support/app.ts';
@@ -47,10 +47,10 @@ describe('what one household may have and send', () => {
       (tx) => tx<[{ many: number }]>`select count(*)::int as many from lots`
     );
     for (let n = many; n < 196; n += 1)
-      await inHousehold(householdId, (tx) => keepLot(tx, householdId, lot(n), Date.now()));
+      await inHousehold(householdId, (tx) => saveLot(tx, householdId, lot(n), Date.now()));
     const codes = await Promise.all(
       Array.from({ length: 8 }, (_, n) =>
-        inHousehold(householdId, (tx) => keepLot(tx, householdId, lot(200 + n), Date.now())).then(
+        inHousehold(householdId, (tx) => saveLot(tx, householdId, lot(200 + n), Date.now())).then(
           () => 'in',
           (error: { code?: string; detail?: string }) => `${error.code} ${error.detail}`
         )
@@ -83,7 +83,7 @@ describe('what one household may have and send', () => {
     const saved = await Promise.all(
       Array.from({ length: 12 }, (_, n) =>
         inHousehold(householdId, (tx) =>
-          keepPlace(tx, householdId, { ...steadyPlace(20), id: randomUUID(), name: `Place ${n}` }, Date.now())
+          savePlace(tx, householdId, { ...steadyPlace(20), id: randomUUID(), name: `Place ${n}` }, Date.now())
         ).then(
           () => 'saved',
           (error: Error) => error.message

@@ -14,10 +14,10 @@ import { NotAPackage } from '../../src/server/data/notAPackage.ts';
 import { openPackage } from '../../src/server/data/openPackage.ts';
 import { LEFT_OUT, PACKAGE_TABLES } from '../../src/server/data/tables.ts';
 import { plainCell, safeCell } from '../../src/server/data/cells.ts';
-import { keepOrder } from '../../src/server/ahead/orders.ts';
+import { saveOrder } from '../../src/server/ahead/orders.ts';
 import { seedDemo } from '../../src/server/demo/seedDemo.ts';
 import { listPlaces } from '../../src/server/households/places.ts';
-import { listKeptContainers } from '../../src/server/sowings/containers.ts';
+import { listContainerStock } from '../../src/server/sowings/containers.ts';
 import { listSowings } from '../../src/server/sowings/sowings.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
 import { household } from '../support/settings.ts';
@@ -33,8 +33,8 @@ describe('the open package of a household', () => {
     database = await freshDatabase();
     demo = await seedDemo(NOW, database.ownerUrl);
     await inHousehold(demo, async (tx) => {
-      const [[container], [place]] = await Promise.all([listKeptContainers(tx), listPlaces(tx)]);
-      await keepOrder(tx, demo, {
+      const [[container], [place]] = await Promise.all([listContainerStock(tx), listPlaces(tx)]);
+      await saveOrder(tx, demo, {
         id: randomUUID(),
         parts: [
           { cropKey: 'kale', lotId: null, share: 2 },

@@ -4,9 +4,9 @@ import { randomUUID } from 'node:crypto';
 import { rebuild } from '../../src/server/app/rebuild.ts';
 import { recordEvents } from '../../src/server/app/recordEvents.ts';
 import { takeReadings } from '../../src/server/app/takeReadings.ts';
-import { keepOwnCrop, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
+import { saveOwnCrop, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
-import { keepPlace, listPlaces } from '../../src/server/households/places.ts';
+import { savePlace, listPlaces } from '../../src/server/households/places.ts';
 import { addSowing } from '../../src/server/sowings/sowings.ts';
 import type { EventBody } from '../../src/core/sowing/event.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
@@ -94,12 +94,12 @@ describe('what is derived', () => {
               });
             if (write.kind === 'place') {
               const [place] = await listPlaces(tx);
-              await keepPlace(tx, household, { ...place!, dayC: 15 + (n % 8) }, Date.now());
+              await savePlace(tx, household, { ...place!, dayC: 15 + (n % 8) }, Date.now());
               await rebuild(tx, { placeId });
             }
             if (write.kind === 'crop') {
               const crop = { ...cropOf('radish'), rootedD21: 1.5 + (n % 5) / 10 };
-              await keepOwnCrop(tx, household, { crop, basedOn: 'radish' });
+              await saveOwnCrop(tx, household, { crop, basedOn: 'radish' });
               await rebuild(tx, { cropKey: 'radish' });
             }
             if (write.kind === 'own') {

@@ -13,7 +13,7 @@ import type { Step } from '../../src/core/steps/step.ts';
 import { AS_USUAL } from '../../src/core/choice/choiceData.ts';
 import { sow, type NewSowing } from '../../src/server/app/sow.ts';
 import { sowAgain } from '../../src/server/app/sowAgain.ts';
-import { keepLot } from '../../src/server/cupboard/lots.ts';
+import { saveLot } from '../../src/server/cupboard/lots.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
 import { addPlace } from '../../src/server/households/places.ts';
 import { findSowing } from '../../src/server/sowings/sowings.ts';
@@ -57,7 +57,7 @@ describe('a sowing that is shown', () => {
       for (const [index, { key }] of CROPS.entries()) {
         const id = randomUUID();
         lots.set(key, id);
-        await keepLot(
+        await saveLot(
           tx,
           home.id,
           {
@@ -271,7 +271,7 @@ describe('a sowing that is shown', () => {
   it('again of a blend of two lots takes each part from a lot of its own, though one has run out', async () => {
     const small = randomUUID();
     const lot = tin({ id: small, name: 'Small tin', weighedG: 6 });
-    await inHousehold(home.id, (tx) => keepLot(tx, home.id, lot, Date.now()));
+    await inHousehold(home.id, (tx) => saveLot(tx, home.id, lot, Date.now()));
     const blend: NewSowing = {
       ...AS_USUAL,
       ids: newIds(),

@@ -4,7 +4,7 @@ import type { Growable } from '../../src/core/ahead/growable.ts';
 import { horizonFrom } from '../../src/core/ahead/horizon.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import type { Place } from '../../src/core/places/place.ts';
-import type { KeptContainer } from '../../src/core/supplies/containers/container.ts';
+import type { ContainerStock } from '../../src/core/supplies/containers/container.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { zoneOf } from '../../src/core/time/zone.ts';
 
@@ -35,7 +35,7 @@ export const container = (
   name: string,
   [lengthCm, widthCm]: [number, number],
   owned: number | null
-): KeptContainer => ({
+): ContainerStock => ({
   id: name,
   name,
   shape: 'rectangle',

@@ -173,7 +173,9 @@ export async function expectFitsThumb(page: Page): Promise<void> {
         (element) =>
           element.offsetParent !== null &&
           element.getAttribute('type') !== 'radio' &&
-          !element.closest('label')
+          !element.closest('label') &&
+          // Of a file field its button is what is pressed.
+          !element.matches('[type=file].bx--visually-hidden')
       )
       .map((element) => ({ box: element.getBoundingClientRect(), html: element.outerHTML.slice(0, 90) }))
       .filter(({ box }) => box.height < 43.5)

@@ -78,7 +78,7 @@ export const mediumSchema = yup.object({
 });
 
 /** What is kept about a container beyond its size. */
-export const keptContainerSchema = yup.object({
+export const containerStockSchema = yup.object({
   id: id().required(),
   name: name('Blue tray'),
   emptyG: optional('empty weight', 0.1, 20_000),

@@ -7,7 +7,7 @@ import type { Projected } from '../sowing/project.ts';
 import { beginsAt } from '../sowing/soak.ts';
 import { emptyG } from '../shelf/weight.ts';
 import { standingOf } from '../sowing/standing.ts';
-import { areaCm2, type KeptContainer } from '../supplies/containers/container.ts';
+import { areaCm2, type ContainerStock } from '../supplies/containers/container.ts';
 import { longestGapH } from '../time/rhythm.ts';
 import {
   begunNow,
@@ -36,7 +36,7 @@ export interface AheadInput {
   /** Weekdays on which nobody has time to soak or sow, 1 for Monday to 7. */
   daysOff: readonly number[];
   places: readonly Place[];
-  containers: readonly KeptContainer[];
+  containers: readonly ContainerStock[];
   growables: readonly Growable[];
   /** Under way, planned, and what standing orders will lay. */
   sowings: readonly Projected[];
@@ -50,7 +50,7 @@ export interface AheadInput {
 export interface Built {
   problem: AheadProblem;
   /** Of each start: how it goes, in what. Null for a sowing that is planned already. */
-  starts: ({ course: Course; container: KeptContainer } | null)[];
+  starts: ({ course: Course; container: ContainerStock } | null)[];
   /** The sowing of each start that is planned. */
   planned: (Projected | null)[];
   /** Of what stands: the sowing that it is, null for what is in the pantry. */
@@ -222,7 +222,7 @@ function workDaysOf({ soak, sownAt }: Projected, horizon: Horizon, { context }: 
 /** All days on which one container of a crop may be begun at a place. */
 function startsOf(
   courses: readonly Course[],
-  container: KeptContainer,
+  container: ContainerStock,
   resources: Resources,
   { horizon, eaters, prices, works }: AheadInput & { works: readonly boolean[] }
 ): Omit<Start, 'crop'>[] {

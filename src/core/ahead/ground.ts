@@ -52,7 +52,7 @@ export const groundOf = (data: AheadData): Ground => ({
     )
   ),
   appetite: hash([data.eaters, data.tastes, data.variety, data.daysOff]),
-  pantry: hash(byFirst(data.kept.map(planned))),
+  pantry: hash(byFirst(data.inPantry.map(planned))),
   seed: hash(byFirst(data.lots.map((lot) => [lot.id, leftG(lot)] as const))),
   away: hash(data.away)
 });

@@ -10,7 +10,7 @@ import { projectInSteps } from '../sowing/projectInSteps.ts';
 import { movedTo } from '../sowing/reach.ts';
 import { readLog, storyOf, type SowingRecord } from '../sowing/record.ts';
 import type { SowingSetup } from '../sowing/sowing.ts';
-import type { KeptContainer } from '../supplies/containers/container.ts';
+import type { ContainerStock } from '../supplies/containers/container.ts';
 import { ofSize } from '../supplies/containers/sizes.ts';
 import { DEFAULT_METHOD, findMethod } from '../supplies/methods/ready.ts';
 import { isGrass } from '../crops/traits.ts';
@@ -55,8 +55,8 @@ export interface AheadData extends HouseholdOptions {
   /** Under way and planned. */
   records: readonly SowingRecord[];
   /** Those of which something is in the pantry. */
-  kept: readonly SowingRecord[];
-  containers: readonly KeptContainer[];
+  inPantry: readonly SowingRecord[];
+  containers: readonly ContainerStock[];
   eaters: readonly Eater[];
   tastes: readonly Taste[];
   variety: Variety;
@@ -166,14 +166,14 @@ export function* aheadInSteps(data: AheadData, sowings?: readonly Projected[]): 
 const pantries = new WeakMap<readonly SowingRecord[], readonly PantryItem[]>();
 
 function* pantryInSteps(
-  { kept }: AheadData,
+  { inPantry }: AheadData,
   facts: HouseholdFacts
 ): Generator<void, readonly PantryItem[], void> {
-  const had = pantries.get(kept);
+  const had = pantries.get(inPantry);
   if (had) return had;
-  const sowings = yield* projectInSteps(facts, kept.map(storyOf));
+  const sowings = yield* projectInSteps(facts, inPantry.map(storyOf));
   const items = sowings.flatMap((one) => pantryOf(one, facts.rhythm.zone).items);
-  pantries.set(kept, items);
+  pantries.set(inPantry, items);
   return items;
 }
 

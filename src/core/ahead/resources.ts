@@ -1,7 +1,7 @@
 import type { Place } from '../places/place.ts';
 import { mostWeightG } from '../shelf/load.ts';
 import type { Standing } from '../sowing/standing.ts';
-import type { Container, KeptContainer } from '../supplies/containers/container.ts';
+import type { Container, ContainerStock } from '../supplies/containers/container.ts';
 import { sizeKey } from '../supplies/containers/sizes.ts';
 import type { AheadInput } from './build.ts';
 import type { PartSeed } from './growable.ts';
@@ -100,7 +100,7 @@ export class Resources {
   /** What one container of a crop would take, place by place. */
   wanted(
     stays: readonly { place: Place; from: number; until: number }[],
-    container: KeptContainer,
+    container: ContainerStock,
     { seed, loadG }: { seed: readonly PartSeed[]; loadG: number }
   ): Use[] {
     const whole = { from: stays[0]!.from, until: stays.at(-1)!.until };

@@ -32,24 +32,24 @@ export function surplusOf(
   const horizon = horizonFrom(rhythm, now, DAYS);
   const appetiteG = appetiteOn(eaters, horizon, away);
   if (appetiteG.every((g) => g === 0)) return [];
-  const kept = items.flatMap((item) => {
+  const leftOver = items.flatMap((item) => {
     const supply = pantrySupply(item, horizon, rhythm, now);
     return supply ? [{ item, supply }] : [];
   });
-  const thrown = kept.map(() => 0);
+  const thrown = leftOver.map(() => 0);
   eatSupply(
     {
       days: DAYS,
       appetiteG,
       // Each item by itself, so that it is known of which there is too much.
-      crops: kept.map(({ item }) => ({ key: item.id, leastShare: 0, mostShare: 1, liked: 0 }))
+      crops: leftOver.map(({ item }) => ({ key: item.id, leastShare: 0, mostShare: 1, liked: 0 }))
     },
-    kept.map(({ supply }) => supply),
+    leftOver.map(({ supply }) => supply),
     {
       onDay: (_day, _missing, { thrown: past }) => past.forEach((g, index) => (thrown[index]! += g))
     }
   );
-  return kept.flatMap(({ item }, index) =>
+  return leftOver.flatMap(({ item }, index) =>
     thrown[index]! > MOUTHFUL_G ? [{ item, g: thrown[index]! }] : []
   );
 }

@@ -5,7 +5,7 @@ import { checkContainer } from '../supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../supplies/containers/container.ts';
 import { isNameOfAnother } from '../supplies/containers/sizes.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import type { KeptMedium } from '../supplies/media/medium.ts';
+import type { MediumStock } from '../supplies/media/medium.ts';
 import { holds, isDead, type LotStock } from '../supplies/seed/lot.ts';
 import { zoneOf, type Millis } from '../time/zone.ts';
 import { aimOf, beginningOn } from '../sowing/aim.ts';
@@ -30,7 +30,7 @@ export interface HouseholdOptions {
   >;
   containers: readonly Container[];
   /** Those that are not retired. */
-  media: readonly KeptMedium[];
+  media: readonly MediumStock[];
   methods: readonly Method[];
   lots: readonly LotStock[];
   now: Millis;

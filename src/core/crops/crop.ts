@@ -23,7 +23,7 @@ const USUAL = Object.fromEntries(
 );
 
 /** A crop as it was kept, with the usual figure for what it has none of. */
-export const completedCrop = (kept: Crop): Crop => ({ ...USUAL, ...kept });
+export const completedCrop = (stored: Crop): Crop => ({ ...USUAL, ...stored });
 
 /** Whether the crop's seed wants a soak at all; where it only may have one, `soakMinH` is 0. */
 export const isSoaked = (crop: Crop): boolean => crop.soakBestH > 0;

@@ -89,13 +89,13 @@ export function intervalsOf(
 /** Neighbours that nothing tells apart are one: a hundred looks leave a handful. */
 function merged(all: readonly Interval[]): Interval[] {
   const least = NOTHING * Math.max(...all.map(({ agrees }) => agrees));
-  const kept: Interval[] = [];
+  const merged: Interval[] = [];
   for (const one of all) {
-    const last = kept.at(-1);
+    const last = merged.at(-1);
     const agrees = one.agrees < least ? 0 : one.agrees;
     if (last && (one.from === one.until || Math.abs(last.agrees - agrees) <= ALIKE * agrees))
       last.until = one.until;
-    else kept.push({ ...one, agrees });
+    else merged.push({ ...one, agrees });
   }
-  return kept;
+  return merged;
 }

@@ -1,5 +1,5 @@
 import { problem, type Problem } from '../problem.ts';
-import type { Kept } from '../sowing/reduce.ts';
+import type { AfterCut } from '../sowing/reduce.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Zone } from '../time/zone.ts';
 import { pantryOf, unitOfPacking } from './item.ts';
@@ -8,7 +8,7 @@ import { pantryOf, unitOfPacking } from './item.ts';
 const ROUNDING = 0.5;
 
 /** What speaks against taking, throwing out or packing anew some of what is in the pantry; null for nothing. */
-export function wrongTaking(sowing: Projected, body: Kept['body'], zone: Zone): Problem | null {
+export function wrongTaking(sowing: Projected, body: AfterCut['body'], zone: Zone): Problem | null {
   const item = pantryOf(sowing, zone).items.find(({ id }) => id === body.from);
   if (!item) return problem('item-gone');
   if (body.amount > item.left + ROUNDING)

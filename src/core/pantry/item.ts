@@ -1,6 +1,6 @@
 import type { Crop } from '../crops/crop.ts';
 import type { Packing, Spoil, Washing } from '../sowing/event.ts';
-import type { Cut, Kept, SowingState } from '../sowing/reduce.ts';
+import type { Cut, AfterCut, SowingState } from '../sowing/reduce.ts';
 import type { Projected } from '../sowing/project.ts';
 import type { Zone } from '../time/zone.ts';
 import type { Millis } from '../time/zone.ts';
@@ -44,8 +44,8 @@ export const unitOfPacking = (packing: Packing): PantryUnit =>
   packing === 'juice' || packing === 'frozen-juice' ? 'mL' : 'g';
 
 /** What the item that something is taken from is counted in: what was packed anew may be juice, what was cut is greens. */
-export const unitTaken = ({ kept }: Pick<SowingState, 'kept'>, from: string): PantryUnit => {
-  const packed = kept.find(({ eventId }) => eventId === from)?.body;
+export const unitTaken = ({ afterCut }: Pick<SowingState, 'afterCut'>, from: string): PantryUnit => {
+  const packed = afterCut.find(({ eventId }) => eventId === from)?.body;
   return packed?.type === 'packed' ? unitOfPacking(packed.packing) : 'g';
 };
 
@@ -98,7 +98,7 @@ function workedOut({ setup, crop, state }: Projected, zone: Zone): Pantry {
         ...datesOf(crop, handling.packing, handling.washing, { cutAt: at, packedAt: at }, zone)
       });
   };
-  const keptOf = ({ eventId, at, body }: Kept): void => {
+  const followCut = ({ eventId, at, body }: AfterCut): void => {
     const from = items.get(body.from);
     if (!from) return;
     // What next to nothing would be left of is taken whole: nothing is lost to rounding.
@@ -129,7 +129,7 @@ function workedOut({ setup, crop, state }: Projected, zone: Zone): Pantry {
   };
   const facts = [
     ...state.cuts.map((cut) => ({ at: cut.at, order: 0, take: () => cutOf(cut) })),
-    ...state.kept.map((kept) => ({ at: kept.at, order: 1, take: () => keptOf(kept) }))
+    ...state.afterCut.map((one) => ({ at: one.at, order: 1, take: () => followCut(one) }))
   ].sort((a, b) => a.at - b.at || a.order - b.order);
   for (const { take } of facts) take();
   const left = [...items.values()].filter((item) => item.left > 0);

@@ -10,8 +10,8 @@ import type { Candidate } from './candidate.ts';
  * keeps to.
  * @param kept sowings of which something is in the pantry
  */
-export const pantryReminders = (kept: readonly Projected[], rhythm: Rhythm): Candidate[] =>
-  kept.flatMap((sowing) =>
+export const pantryReminders = (inPantry: readonly Projected[], rhythm: Rhythm): Candidate[] =>
+  inPantry.flatMap((sowing) =>
     pantryOf(sowing, rhythm.zone).items.flatMap((item): Candidate[] => {
       const { zone } = rhythm;
       const day = zone.at(zone.date(item.bestBy).subtract({ days: WARN_D }), 0);

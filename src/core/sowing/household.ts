@@ -2,7 +2,7 @@ import type { Crop } from '../crops/crop.ts';
 import type { Learned } from '../growth/learned.ts';
 import type { YieldLearned } from '../growth/yieldLearned.ts';
 import type { Place } from '../places/place.ts';
-import type { KeptMedium } from '../supplies/media/medium.ts';
+import type { MediumStock } from '../supplies/media/medium.ts';
 import type { Rhythm } from '../time/rhythm.ts';
 import { zoneOf } from '../time/zone.ts';
 import type { Units } from '../units/format.ts';
@@ -40,7 +40,7 @@ export interface Household extends HouseholdSettings, Lessons {
   /** Crops it added or whose figures it changed, including retired ones: old sowings may be of them. */
   ownCrops: readonly Crop[];
   /** Its own media, retired ones only while something grows on them. */
-  media: readonly KeptMedium[];
+  media: readonly MediumStock[];
   /** Names of members and sitters by id. */
   members: Readonly<Record<string, string>>;
 }

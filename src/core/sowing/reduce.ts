@@ -28,7 +28,7 @@ export interface Cut {
 }
 
 /** What was done with what had been cut. */
-export interface Kept {
+export interface AfterCut {
   eventId: string;
   at: Millis;
   body: Extract<EventBody, { type: 'packed' | 'taken' | 'thrown' }>;
@@ -121,7 +121,7 @@ export interface SowingState {
     | 'litAt'
     | 'regrowsSince'
   > | null;
-  kept: Kept[];
+  afterCut: AfterCut[];
   /** What was done to its emptied container. */
   cleaned: Map<Cleaning, { at: Millis; eventId: string }>;
   endedAt: Millis | null;
@@ -181,7 +181,7 @@ export const newState = (): SowingState => ({
   growth: 0,
   regrowsSince: null,
   first: null,
-  kept: [],
+  afterCut: [],
   cleaned: new Map(),
   endedAt: null,
   lost: null,
@@ -197,7 +197,7 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
     case 'packed':
     case 'taken':
     case 'thrown':
-      state.kept.push({ eventId: id, at, body });
+      state.afterCut.push({ eventId: id, at, body });
       return true;
     case 'cleaned':
       if (state.cleaned.has(body.step)) return false;

@@ -17,16 +17,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 };
 
 export const actions: Actions = {
-  default: form(async (event: RequestEvent, { passphrase, ...kept }) => {
-    const checked = check(signInSchema, { ...kept, passphrase });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  default: form(async (event: RequestEvent, { passphrase, ...fields }) => {
+    const checked = check(signInSchema, { ...fields, passphrase });
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const result = await signIn(
       checked.value.name,
       checked.value.passphrase,
       checked.value.memberName,
       callerOf(event)
     );
-    if (!result.ok) return notTaken(result.kind === 'wait' ? 429 : 403, kept, {}, result.say);
+    if (!result.ok) return notTaken(result.kind === 'wait' ? 429 : 403, fields, {}, result.say);
     keepAdmitted(event, result);
     redirect(303, ownPath(event.url.searchParams.get('to'), event.url));
   })

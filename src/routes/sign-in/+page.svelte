@@ -7,7 +7,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
 </script>
 
 <Front title="Sign in" lead="With your household’s name and passphrase.">
@@ -15,14 +15,14 @@
     <Field
       name="name"
       label="Household"
-      value={kept('name')}
+      value={typed('name')}
       error={wrong('name')}
       autocomplete="organization"
     />
     <Field
       name="memberName"
       label="Your name"
-      value={kept('memberName')}
+      value={typed('memberName')}
       error={wrong('memberName')}
       autocomplete="given-name"
     />

@@ -23,14 +23,19 @@ const CLOSED =
   'This Brote belongs to a household already, and takes no other. Sign in to it; or whoever runs it starts it with BROTE_OPEN=1 to let more in.';
 
 export const actions: Actions = {
-  default: form(async (event: RequestEvent, { passphrase: typed, ...kept }) => {
-    if (!(await available(mayBegin))) return notTaken(403, kept, {}, CLOSED);
-    const checked = check(newHouseholdSchema, { ...kept, passphrase: typed });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  default: form(async (event: RequestEvent, { passphrase: typed, ...fields }) => {
+    if (!(await available(mayBegin))) return notTaken(403, fields, {}, CLOSED);
+    const checked = check(newHouseholdSchema, { ...fields, passphrase: typed });
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const caller = callerOf(event);
     const wait = await available(() => waitForNewHousehold(caller.address));
     if (wait > 0)
-      return notTaken(429, kept, {}, `Many households were begun from here. Try again in ${seconds(wait)}.`);
+      return notTaken(
+        429,
+        fields,
+        {},
+        `Many households were begun from here. Try again in ${seconds(wait)}.`
+      );
     const { name, zone, units, memberName, passphrase } = checked.value;
     const id = randomUUID();
     const passphraseHash = await hashPassphrase(passphrase);
@@ -49,10 +54,10 @@ export const actions: Actions = {
         });
         return true;
       });
-      if (!begun) return notTaken(403, kept, {}, CLOSED);
+      if (!begun) return notTaken(403, fields, {}, CLOSED);
     } catch (error) {
       if (!isNameTaken(error)) throw error;
-      return notTaken(409, kept, {
+      return notTaken(409, fields, {
         name: 'A household of this name is here already: sign in to it, or choose another name.'
       });
     }

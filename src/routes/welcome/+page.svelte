@@ -9,14 +9,14 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
 
   let zone = $state(typedBefore('zone'));
   let units = $state(typedBefore('units') || 'metric');
   onMount(() => {
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    zone = kept('zone') || zone || (data.zones.includes(here) ? here : '');
-    if (kept('units')) units = kept('units');
+    zone = typed('zone') || zone || (data.zones.includes(here) ? here : '');
+    if (typed('units')) units = typed('units');
     else if (['en-US', 'en-LR', 'my'].includes(navigator.language)) units = 'us';
   });
 </script>
@@ -35,14 +35,14 @@
         name="name"
         label="Household"
         helper="Whatever you call your home"
-        value={kept('name')}
+        value={typed('name')}
         error={wrong('name')}
       />
       <Field
         name="memberName"
         label="Your name"
         helper="So that others see who did what"
-        value={kept('memberName')}
+        value={typed('memberName')}
         error={wrong('memberName')}
       />
       <Select

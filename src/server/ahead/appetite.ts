@@ -70,7 +70,7 @@ export const askedBackG = async (tx: Tx, eaters: readonly Eater[]): Promise<numb
  * @param id of whom it is kept as, all of them together
  * @returns whether it was kept; what was said meanwhile stays
  */
-export async function keepPortion(
+export async function savePortion(
   tx: Tx,
   householdId: string,
   { id, portion }: { id: string; portion: PortionSize }
@@ -85,7 +85,7 @@ export async function keepPortion(
 }
 
 /** Keeps all of it as it is sent, in place of what there was. */
-export async function keepAppetite(
+export async function saveAppetite(
   tx: Tx,
   householdId: string,
   {

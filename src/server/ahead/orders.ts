@@ -59,7 +59,7 @@ export async function anyOrders(tx: Tx): Promise<boolean> {
 }
 
 /** Adds an order or changes it. */
-export async function keepOrder(
+export async function saveOrder(
   tx: Tx,
   householdId: string,
   order: Omit<OrderData, 'container' | 'done'> & { containerId: string }

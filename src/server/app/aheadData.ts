@@ -9,17 +9,17 @@ import { listInPantry, listLatest, listLocked, listUnderWay } from '../sowings/s
 import { householdOptions, type LoadedOptions } from './householdOptions.ts';
 
 /** What of a household's weeks ahead was read already. */
-export type KnownOfAhead = Partial<Pick<AheadData & LoadedOptions, 'household' | 'records' | 'kept'>>;
+export type KnownOfAhead = Partial<Pick<AheadData & LoadedOptions, 'household' | 'records' | 'inPantry'>>;
 
 /** All that the weeks ahead of the transaction's household follow from. */
 export async function aheadData(tx: Tx, known: KnownOfAhead = {}): Promise<AheadData & LoadedOptions> {
   const options = await householdOptions(tx, known.household);
   const { household, now } = options;
   const today = rhythmOf(household).zone.date(now).toString();
-  const [records, kept, eaters, tastes, variety, away, daysOff, orders, latest, locked, prices] =
+  const [records, inPantry, eaters, tastes, variety, away, daysOff, orders, latest, locked, prices] =
     await Promise.all([
       known.records ?? listUnderWay(tx),
-      known.kept ?? listInPantry(tx),
+      known.inPantry ?? listInPantry(tx),
       listEaters(tx),
       listTastes(tx),
       readVariety(tx),
@@ -33,7 +33,7 @@ export async function aheadData(tx: Tx, known: KnownOfAhead = {}): Promise<Ahead
   return {
     ...options,
     records,
-    kept,
+    inPantry,
     eaters,
     tastes,
     variety,

@@ -7,11 +7,11 @@ import { DAY, type Millis } from '../../core/time/zone.ts';
 import { airBetween, CARRIED_D } from '../air/air.ts';
 import type { Tx } from '../db/connection.ts';
 import { Breath } from '../requests/breath.ts';
-import { derivedOf, keepDerived, type Derived } from '../sowings/derived.ts';
+import { derivedOf, saveDerived, type Derived } from '../sowings/derived.ts';
 
 /** Works out what follows from some sowings and writes it down. */
 export async function derive(tx: Tx, facts: HouseholdFacts, records: readonly SowingRecord[]): Promise<void> {
-  await keepDerived(tx, await derivedOfAll(tx, facts, records));
+  await saveDerived(tx, await derivedOfAll(tx, facts, records));
 }
 
 /**

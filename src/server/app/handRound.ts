@@ -5,7 +5,7 @@ import { roundAt } from '../../core/time/rhythm.ts';
 import type { Tx } from '../db/connection.ts';
 import { listMembers } from '../people/members.ts';
 import { setTurn } from '../people/turns.ts';
-import { keepReminders } from '../reminders/reminders.ts';
+import { saveReminders } from '../reminders/reminders.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { standingNow } from './householdStanding.ts';
 import { putOnTheirWay } from './judgeHousehold.ts';
@@ -31,7 +31,7 @@ export async function handRound(
   if (to === null || to === memberId || now < round.at) return true;
   const body = roundBody([...standing.projected, ...(standing.reminding.emptied ?? [])], rhythm, now);
   if (!body) return true;
-  const told = await keepReminders(
+  const told = await saveReminders(
     tx,
     household.id,
     [

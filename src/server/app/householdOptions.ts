@@ -1,17 +1,17 @@
 import type { HouseholdOptions } from '../../core/choice/resolve.ts';
-import type { KeptContainer } from '../../core/supplies/containers/container.ts';
+import type { ContainerStock } from '../../core/supplies/containers/container.ts';
 import { listLots } from '../cupboard/lots.ts';
 import { listMedia } from '../cupboard/media.ts';
 import type { Tx } from '../db/connection.ts';
 import { householdNow } from '../households/household.ts';
 import { loadHousehold, type LoadedHousehold } from '../households/loadHousehold.ts';
 import { allMethods } from '../methods/methods.ts';
-import { listKeptContainers } from '../sowings/containers.ts';
+import { listContainerStock } from '../sowings/containers.ts';
 
 /** A household with all that it has to choose from, as it is loaded. */
 export interface LoadedOptions extends HouseholdOptions {
   household: LoadedHousehold;
-  containers: readonly KeptContainer[];
+  containers: readonly ContainerStock[];
 }
 
 /**
@@ -21,7 +21,7 @@ export interface LoadedOptions extends HouseholdOptions {
 export async function householdOptions(tx: Tx, known?: LoadedHousehold): Promise<LoadedOptions> {
   const [household, containers, media, methods, lots] = await Promise.all([
     known ?? loadHousehold(tx),
-    listKeptContainers(tx),
+    listContainerStock(tx),
     listMedia(tx),
     allMethods(tx),
     listLots(tx)

@@ -59,7 +59,7 @@ export async function readStanding(tx: Tx, { orders }: { orders: boolean }): Pro
   ]);
   const now = householdNow(household);
   const away = await listAway(tx, isoDay(now, household.zone));
-  const known = { household, records: records.filter(({ emptied }) => !emptied), kept: inPantry };
+  const known = { household, records: records.filter(({ emptied }) => !emptied), inPantry };
   return {
     judging,
     household,

@@ -6,7 +6,7 @@ import { inHousehold, type Tx } from '../db/connection.ts';
 import { listeningChannels } from '../reminders/channels.ts';
 import { addDeliveries } from '../reminders/deliveries.ts';
 import { holdJudging, noteJudged } from '../reminders/judging.ts';
-import { keepReminders, type KeptReminder } from '../reminders/reminders.ts';
+import { saveReminders, type StoredReminder } from '../reminders/reminders.ts';
 import { turnsOf } from '../people/turns.ts';
 import { readStanding, standingNow, workOutStanding, type HouseholdStanding } from './householdStanding.ts';
 
@@ -40,7 +40,7 @@ export async function judgeHousehold(householdId: string): Promise<number> {
 async function tell(tx: Tx, standing: HouseholdStanding): Promise<number> {
   const { household, facts, projected, reminding, now } = standing;
   const { due, nextAt } = judge(facts, projected, reminding, now);
-  const told = await keepReminders(
+  const told = await saveReminders(
     tx,
     household.id,
     due.map((reminder) => ({ ...reminder, id: randomUUID() })),
@@ -56,14 +56,14 @@ async function tell(tx: Tx, standing: HouseholdStanding): Promise<number> {
 export async function putOnTheirWay(
   tx: Tx,
   { household, facts: { rhythm }, now }: Pick<HouseholdStanding, 'household' | 'facts' | 'now'>,
-  told: readonly KeptReminder[]
+  told: readonly StoredReminder[]
 ): Promise<void> {
   if (told.length === 0) return;
   const listening = (await listeningChannels(tx)).map((channel) => ({
     ...channel,
     heldUntil: isQuiet(rhythm, channel.quiet, now) ? quietEnds(rhythm, channel.quiet, now) : now
   }));
-  const tellsToo = (reminder: KeptReminder, heldUntil: number) =>
+  const tellsToo = (reminder: StoredReminder, heldUntil: number) =>
     roundThatTells(reminder, told, rhythm, heldUntil);
   const rounds = told.flatMap((reminder) => [
     ...(reminder.body.type === 'round' ? [reminder.body.roundKey] : []),
@@ -73,7 +73,7 @@ export async function putOnTheirWay(
   // A round that is somebody's comes to them alone.
   const isTheirs = (key: string, memberId: string) => (turns.get(key) ?? memberId) === memberId;
   const isFor = (
-    reminder: KeptReminder,
+    reminder: StoredReminder,
     { memberId, kinds, heldUntil }: (typeof listening)[number]
   ): boolean => {
     if (!kinds.includes(reminder.kind)) return false;

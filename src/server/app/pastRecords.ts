@@ -9,7 +9,7 @@ import {
   areaCm2,
   SIZE_BOUNDS,
   type Container,
-  type KeptContainer
+  type ContainerStock
 } from '../../core/supplies/containers/container.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { densityOf } from '../../core/supplies/seed/amount.ts';
@@ -25,7 +25,7 @@ export interface PastHome {
   units: Units;
   method: Method;
   ownCrops: readonly Crop[];
-  containers: readonly KeptContainer[];
+  containers: readonly ContainerStock[];
   /** The ids of its places. */
   placeIds: ReadonlySet<string>;
   /** Where those stood whose list does not say, and what they grew in: null where nobody knows. */

@@ -153,8 +153,8 @@ function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Reco
   return { sowingId, event, sure };
 }
 
-const conflict = ({ sowingId, event }: Touch, kept: KnownEvent): ApiProblem | null =>
-  kept.sowingId === sowingId && isDeepStrictEqual(plain(kept.body), plain(event.body))
+const conflict = ({ sowingId, event }: Touch, stored: KnownEvent): ApiProblem | null =>
+  stored.sowingId === sowingId && isDeepStrictEqual(plain(stored.body), plain(event.body))
     ? null
     : {
         code: 'conflict',
@@ -192,8 +192,7 @@ async function problemOf(
       if (found) return wrong(problemWords(found));
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return wrong(problemWords(weighed.problem));
-      if (weighed.kind === 'implausible' && !sure)
-        return { code: 'implausible', message: IMPLAUSIBLE };
+      if (weighed.kind === 'implausible' && !sure) return { code: 'implausible', message: IMPLAUSIBLE };
       return null;
     }
     case 'packed':
@@ -214,6 +213,7 @@ async function problemOf(
 }
 
 /** Said where nobody was there to be asked: a page that was open asks with the figures. */
-const IMPLAUSIBLE = 'This is far more than such a tray gives. Weigh it again, and record it on the tray’s own page.';
+const IMPLAUSIBLE =
+  'This is far more than such a tray gives. Weigh it again, and record it on the tray’s own page.';
 
 const wrong = (message: string): ApiProblem => ({ code: 'wrong', message });

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { leaveHousehold, listMembers } from '../people/members.ts';
-import { keepReminders } from '../reminders/reminders.ts';
+import { saveReminders } from '../reminders/reminders.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { standingNow } from './householdStanding.ts';
 import { putOnTheirWay } from './judgeHousehold.ts';
@@ -23,7 +23,7 @@ export async function removeMember(
   if (!removed || who === memberId || !(await leaveHousehold(tx, who))) return false;
   const standing = await standingNow(tx);
   const { now } = standing;
-  const told = await keepReminders(
+  const told = await saveReminders(
     tx,
     household.id,
     [

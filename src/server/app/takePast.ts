@@ -7,7 +7,7 @@ import { completed, DEFAULT_METHOD, findMethod, isReady } from '../../core/suppl
 import type { Tx } from '../db/connection.ts';
 import { factsOf } from '../../core/sowing/household.ts';
 import { loadHousehold, type LoadedHousehold } from '../households/loadHousehold.ts';
-import { keepContainer, listKeptContainers, retireContainer } from '../sowings/containers.ts';
+import { saveContainer, listContainerStock, retireContainer } from '../sowings/containers.ts';
 import { insertEvents } from '../sowings/events.ts';
 import type { Session } from '../sessions/sessions.ts';
 import { derivedOfAll } from './derive.ts';
@@ -32,7 +32,7 @@ async function homeOf(
   { household, memberId }: Pick<Session, 'household' | 'memberId'>,
   { placeId, containerId }: PastPart
 ): Promise<{ home: PastHome; loaded: LoadedHousehold }> {
-  const [loaded, containers] = await Promise.all([loadHousehold(tx), listKeptContainers(tx)]);
+  const [loaded, containers] = await Promise.all([loadHousehold(tx), listContainerStock(tx)]);
   const { places, ownCrops } = loaded;
   if (!places.some(({ id }) => id === placeId)) throw new NoPlace();
   const home = {
@@ -141,7 +141,7 @@ async function containerIds(
   for (const { setup } of records) {
     const size = sizeOf(setup.container);
     if (ids.has(size)) continue;
-    const id = await keepContainer(
+    const id = await saveContainer(
       tx,
       householdId,
       namedId(`container ${size}`, householdId),

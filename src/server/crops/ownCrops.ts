@@ -36,7 +36,7 @@ export const ownCropsOf = async (tx: Tx): Promise<Crop[]> =>
   (await listOwnCrops(tx, { retired: true })).map(({ crop }) => crop);
 
 /** Adds an own crop, or own figures for a library crop, or changes them. */
-export async function keepOwnCrop(tx: Tx, householdId: string, { crop, basedOn }: OwnCrop): Promise<void> {
+export async function saveOwnCrop(tx: Tx, householdId: string, { crop, basedOn }: OwnCrop): Promise<void> {
   await tx`insert into own_crops (household_id, key, based_on, figures)
     values (${householdId}, ${crop.key}, ${basedOn}, ${tx.json(crop as never)})
     on conflict (household_id, key) do update set figures = excluded.figures, based_on = excluded.based_on,

@@ -55,7 +55,7 @@ export async function listLots(tx: Tx): Promise<LotStock[]> {
  * Adds a lot or changes it. What was taken is counted anew only where its weight was changed.
  * @param at when it was weighed, if its weight is new
  */
-export async function keepLot(tx: Tx, householdId: string, lot: Lot, at: number): Promise<void> {
+export async function saveLot(tx: Tx, householdId: string, lot: Lot, at: number): Promise<void> {
   await tx`insert into lots (household_id, id, crop_key, parts, name, weighed_g, weighed_at, price, packet_g, bought_on, best_before,
       packet_pct, test_sprouted, test_of)
     values (${householdId}, ${lot.id}, ${lot.cropKey},

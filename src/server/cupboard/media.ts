@@ -1,4 +1,4 @@
-import type { KeptMedium, MediumKind } from '../../core/supplies/media/medium.ts';
+import type { MediumStock, MediumKind } from '../../core/supplies/media/medium.ts';
 import type { MediumPart } from '../../core/supplies/media/coir.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
@@ -12,7 +12,7 @@ export interface MediumRow {
 }
 
 /** A medium from its row. */
-export const mediumOf = ({ id, name, kind, swell_l_kg, parts }: MediumRow): KeptMedium => ({
+export const mediumOf = ({ id, name, kind, swell_l_kg, parts }: MediumRow): MediumStock => ({
   id,
   name,
   kind,
@@ -21,14 +21,14 @@ export const mediumOf = ({ id, name, kind, swell_l_kg, parts }: MediumRow): Kept
 });
 
 /** The household's own media. */
-export async function listMedia(tx: Tx): Promise<KeptMedium[]> {
+export async function listMedia(tx: Tx): Promise<MediumStock[]> {
   const rows = await tx<MediumRow[]>`select id, name, kind, swell_l_kg, parts from media
     where retired_at is null order by name`;
   return soundRows(tx, 'media', rows).map(mediumOf);
 }
 
 /** Adds a medium or changes it. */
-export async function keepMedium(tx: Tx, householdId: string, medium: KeptMedium): Promise<void> {
+export async function saveMedium(tx: Tx, householdId: string, medium: MediumStock): Promise<void> {
   await tx`insert into media (household_id, id, name, kind, swell_l_kg, parts)
     values (${householdId}, ${medium.id}, ${medium.name}, ${medium.kind}, ${medium.swellLKg},
       ${medium.parts === null ? null : tx.json(medium.parts as never)})

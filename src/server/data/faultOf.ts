@@ -7,7 +7,7 @@ import {
   weekdays
 } from '../../contract/schemas/ahead.ts';
 import { check } from '../../contract/schemas/check.ts';
-import { keptContainerSchema, lotSchema, mediumSchema } from '../../contract/schemas/cupboard.ts';
+import { containerStockSchema, lotSchema, mediumSchema } from '../../contract/schemas/cupboard.ts';
 import { checkBody } from '../../contract/schemas/event.ts';
 import { isZone } from '../../contract/schemas/household.ts';
 import { methodSchema } from '../../contract/schemas/method.ts';
@@ -150,7 +150,7 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
     return firstOf(
       field ? `Its ${field} cannot be.` : SOUND,
       isWhole(cells, ...SIZE_BOUNDS.cells) ? SOUND : 'Its cells cannot be.',
-      complaint(keptContainerSchema, {
+      complaint(containerStockSchema, {
         id: row.id,
         name,
         emptyG: row.empty_g ?? null,

@@ -5,12 +5,12 @@ import { DEFAULT_METHOD } from '../../core/supplies/methods/ready.ts';
 import { STARTING_RULES } from '../../core/supplies/seed/rule.ts';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
-import { keepLot } from '../cupboard/lots.ts';
-import { keepMedium } from '../cupboard/media.ts';
-import { keepAppetite } from '../ahead/appetite.ts';
-import { changeMoney, keepPrice } from '../households/prices.ts';
-import { keepOwnCrop } from '../crops/ownCrops.ts';
-import { keepMethod } from '../methods/methods.ts';
+import { saveLot } from '../cupboard/lots.ts';
+import { saveMedium } from '../cupboard/media.ts';
+import { saveAppetite } from '../ahead/appetite.ts';
+import { changeMoney, savePrice } from '../households/prices.ts';
+import { saveOwnCrop } from '../crops/ownCrops.ts';
+import { saveMethod } from '../methods/methods.ts';
 
 const id = (n: number) => `${String(n).padStart(8, '0')}-0000-4000-b000-000000000000`;
 
@@ -58,7 +58,7 @@ export const METHODS: ReadonlyMap<string, Method> = new Map([[CAREFUL.key, CAREF
 /** What the flat keeps: packets, a mixed medium and a brick, a method and a crop of its own. */
 export async function fillCupboard(tx: Tx, householdId: string, now: number): Promise<void> {
   for (const [name, one] of Object.entries(LOTS))
-    await keepLot(
+    await saveLot(
       tx,
       householdId,
       {
@@ -68,7 +68,7 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
       },
       now - 80 * DAY
     );
-  await keepMedium(tx, householdId, {
+  await saveMedium(tx, householdId, {
     id: id(7),
     name: 'Balcony mix',
     kind: 'seed-mix',
@@ -79,14 +79,14 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
       { name: 'perlite', parts: 1 }
     ]
   });
-  await keepMedium(tx, householdId, {
+  await saveMedium(tx, householdId, {
     id: id(8),
     name: 'Small coir brick',
     kind: 'coir',
     swellLKg: 9,
     parts: null
   });
-  await keepAppetite(tx, householdId, {
+  await saveAppetite(tx, householdId, {
     eaters: [
       { id: id(9), name: 'Nela', gByWeekday: [40, 40, 40, 40, 40, 60, 60], liked: ['radish'], disliked: [] },
       { id: id(10), name: 'Ivo', gByWeekday: [20, 20, 20, 20, 20, 45, 45], liked: [], disliked: ['mustard'] }
@@ -99,14 +99,14 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
     daysOff: []
   });
   await changeMoney(tx, { currency: 'EUR', kWh: 0.28, feedL: 9.5 });
-  await keepPrice(tx, householdId, { of: 'medium', key: 'coir', price: 2.4, amount: 5200, uses: 1 });
-  await keepPrice(tx, householdId, { of: 'medium', key: 'seed-mix', price: 6.5, amount: 10_000, uses: 1 });
-  await keepPrice(tx, householdId, { of: 'medium', key: 'hemp-mat', price: 7.2, amount: 4500, uses: 1 });
-  await keepPrice(tx, householdId, { of: 'shop', key: 'radish', price: 2.6, amount: 50, uses: 1 });
-  await keepPrice(tx, householdId, { of: 'shop', key: 'pea', price: 2.9, amount: 100, uses: 1 });
-  await keepMethod(tx, householdId, CAREFUL);
+  await savePrice(tx, householdId, { of: 'medium', key: 'coir', price: 2.4, amount: 5200, uses: 1 });
+  await savePrice(tx, householdId, { of: 'medium', key: 'seed-mix', price: 6.5, amount: 10_000, uses: 1 });
+  await savePrice(tx, householdId, { of: 'medium', key: 'hemp-mat', price: 7.2, amount: 4500, uses: 1 });
+  await savePrice(tx, householdId, { of: 'shop', key: 'radish', price: 2.6, amount: 50, uses: 1 });
+  await savePrice(tx, householdId, { of: 'shop', key: 'pea', price: 2.9, amount: 100, uses: 1 });
+  await saveMethod(tx, householdId, CAREFUL);
   const kale = cropOf('kale');
-  await keepOwnCrop(tx, householdId, {
+  await saveOwnCrop(tx, householdId, {
     basedOn: 'kale',
     crop: {
       ...kale,

@@ -137,7 +137,7 @@ export async function addPlace(tx: Tx, householdId: string, place: Place): Promi
  * Changes what is known of a place, from now on; adds it where it is new.
  * @param now the household's time
  */
-export async function keepPlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
+export async function savePlace(tx: Tx, householdId: string, place: Place, now: number): Promise<void> {
   // One after the other, for whoever saves a place may move the others: locked row by row, two would wait each for the other.
   await tx`select pg_advisory_xact_lock(hashtextextended(${`places ${householdId}`}, ${PLACES_LOCK}))`;
   await addPlace(tx, householdId, place);

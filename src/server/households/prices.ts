@@ -39,7 +39,7 @@ export async function changeMoney(
 }
 
 /** Keeps the price of a medium, or of a crop in a shop. */
-export async function keepPrice(
+export async function savePrice(
   tx: Tx,
   householdId: string,
   { of, key, price, amount, uses }: { of: 'medium' | 'shop'; key: string } & MediumPrice

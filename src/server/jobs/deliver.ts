@@ -15,7 +15,7 @@ import {
   type Delivery
 } from '../reminders/deliveries.ts';
 import { backoffMs } from '../reminders/backoff.ts';
-import { remindersOf, type KeptReminder } from '../reminders/reminders.ts';
+import { remindersOf, type StoredReminder } from '../reminders/reminders.ts';
 import { channelToken } from '../reminders/channelToken.ts';
 import type { Message, MessagePart } from './channels/channel.ts';
 import { sendOn } from './channels/registry.ts';
@@ -63,15 +63,15 @@ async function messageOf(
 ): Promise<Message | null> {
   // An address that nobody confirmed is asked to, and told nothing.
   if (!isConfirmed && reminders.length > 0) return null;
-  const [kept, household, media] = await Promise.all([
+  const [stored, household, media] = await Promise.all([
     remindersOf(tx, reminders),
     findAccount(tx),
     listMedia(tx)
   ]);
   const now = householdNow(household);
-  const late = kept.length > 0 && Date.now() - createdAt > FRESH_MS;
+  const late = stored.length > 0 && Date.now() - createdAt > FRESH_MS;
   const standing = late ? await standingNow(tx, { orders: true }) : null;
-  const parts = kept.flatMap((reminder): MessagePart[] => {
+  const parts = stored.flatMap((reminder): MessagePart[] => {
     const body = standing ? again(standing, reminder, now) : reminder.body;
     if (!body) return [];
     const { key, kind, dueAt } = reminder;
@@ -96,12 +96,12 @@ async function messageOf(
     confirm: isConfirmed
       ? null
       : new URL(`/confirm/${channelToken('confirm', householdId, channel.id)}`, base).href,
-    ttlS: kept.length === 0 ? 600 : (Math.max(...kept.map(({ until }) => until)) - now) / 1000
+    ttlS: stored.length === 0 ? 600 : (Math.max(...stored.map(({ until }) => until)) - now) / 1000
   };
 }
 
 const again = (
   { facts, projected, reminding }: HouseholdStanding,
-  reminder: KeptReminder,
+  reminder: StoredReminder,
   now: number
 ): ReminderBody | null => stillMatters(facts, projected, reminding, reminder, now);

@@ -21,7 +21,7 @@ export async function listMethods(tx: Tx): Promise<Method[]> {
 export const allMethods = async (tx: Tx): Promise<Method[]> => [...READY_METHODS, ...(await listMethods(tx))];
 
 /** Adds a method or changes it; sowings keep the method as it was when they were planned. */
-export async function keepMethod(
+export async function saveMethod(
   tx: Tx,
   householdId: string,
   { key, name, ...answers }: Method

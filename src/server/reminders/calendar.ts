@@ -33,9 +33,9 @@ export async function editionsOf(
     set digest = excluded.digest, sequence = calendar.sequence + 1, changed_at = excluded.changed_at
     where calendar.digest <> excluded.digest`;
   await tx`delete from calendar where changed_at < now() - ${KEPT}::interval`;
-  const kept = await tx<{ uid: string; sequence: number; changed_at: Date }[]>`
+  const stored = await tx<{ uid: string; sequence: number; changed_at: Date }[]>`
     select uid, sequence, changed_at from calendar where uid in ${tx([...entries.keys()])}`;
   return new Map(
-    kept.map(({ uid, sequence, changed_at }) => [uid, { sequence, changedAt: changed_at.getTime() }])
+    stored.map(({ uid, sequence, changed_at }) => [uid, { sequence, changedAt: changed_at.getTime() }])
   );
 }

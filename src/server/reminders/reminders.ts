@@ -20,19 +20,19 @@ export async function toldBefore(tx: Tx): Promise<Told[]> {
 }
 
 /** A reminder with the id it was kept under, and whom alone it is for. */
-export type KeptReminder = Reminder & { id: string; forMember?: string | null };
+export type StoredReminder = Reminder & { id: string; forMember?: string | null };
 
 /**
  * Writes reminders down.
  * @param toldAt the household's time
  * @returns those that were new: what has been told before is left out
  */
-export async function keepReminders(
+export async function saveReminders(
   tx: Tx,
   householdId: string,
-  reminders: readonly KeptReminder[],
+  reminders: readonly StoredReminder[],
   toldAt: number
-): Promise<KeptReminder[]> {
+): Promise<StoredReminder[]> {
   if (reminders.length === 0) return [];
   const rows = reminders.map(({ id, key, kind, dueAt, until, body, forMember = null }) => ({
     household_id: householdId,
@@ -62,7 +62,7 @@ interface ReminderRow {
 }
 
 /** Some reminders of the household, as they were told. */
-export async function remindersOf(tx: Tx, ids: readonly string[]): Promise<KeptReminder[]> {
+export async function remindersOf(tx: Tx, ids: readonly string[]): Promise<StoredReminder[]> {
   if (ids.length === 0) return [];
   const rows = await tx<ReminderRow[]>`
     select id, key, kind, due_at, until_at, told_at, body from reminders where id in ${tx(ids)} order by due_at, key`;

@@ -69,14 +69,14 @@ export const api =
 
 /** What a form is given back where it was not taken. `say` is of the form as a whole. */
 export interface NotTaken {
-  kept: Fields;
+  fields: Fields;
   errors: Record<string, string>;
   say: string | null;
 }
 
 /** What a form is given back where it was taken: nothing of what was typed, and what its page has to show. */
 export const taken = <T extends object>(more: T): NotTaken & T => ({
-  kept: {},
+  fields: {},
   errors: {},
   say: null,
   ...more
@@ -85,10 +85,10 @@ export const taken = <T extends object>(more: T): NotTaken & T => ({
 /** Gives a form back with what was typed and what to do. */
 export const notTaken = (
   status: number,
-  kept: Fields,
+  fields: Fields,
   errors: Record<string, string>,
   say: string | null = null
-): ActionFailure<NotTaken> => fail(status, { kept, errors, say });
+): ActionFailure<NotTaken> => fail(status, { fields, errors, say });
 
 /**
  * What a form's address does with it. The fields are read in one place; whatever cannot be read or kept, or must
@@ -106,7 +106,7 @@ export const form =
       if (isRedirect(failure)) throw failure;
       const told = toldOf(failure);
       if (!told) throw failure;
-      const { passphrase: _secret, passphraseNow: _now, passphraseNew: _new, ...kept } = fields;
-      return notTaken(told.status, kept, {}, told.told.message);
+      const { passphrase: _secret, passphraseNow: _now, passphraseNew: _new, ...rest } = fields;
+      return notTaken(told.status, rest, {}, told.told.message);
     }
   };

@@ -104,8 +104,8 @@ export async function endSessionById(tx: Tx, id: string): Promise<void> {
 }
 
 /** Ends every session of the household but one. */
-export async function endOtherSessions(tx: Tx, kept: string): Promise<void> {
-  await tx`delete from sessions where id <> ${kept}`;
+export async function endOtherSessions(tx: Tx, but: string): Promise<void> {
+  await tx`delete from sessions where id <> ${but}`;
 }
 
 /** Ends every session of the household but one, of members who sign in with the household's passphrase. */

@@ -1,4 +1,4 @@
-import type { Container, KeptContainer, Shape } from '../../core/supplies/containers/container.ts';
+import type { Container, ContainerStock, Shape } from '../../core/supplies/containers/container.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
 
@@ -52,7 +52,7 @@ export async function listContainers(tx: Tx): Promise<Container[]> {
 }
 
 /** The id of the household's container of that shape and size, added under `id` where it has none. */
-export async function keepContainer(
+export async function saveContainer(
   tx: Tx,
   householdId: string,
   id: string,
@@ -80,7 +80,7 @@ interface KeptRow extends ContainerRow {
 }
 
 /** The household's containers with what is kept about each, and how many stand under sowings now or wait to be cleaned. */
-export async function listKeptContainers(tx: Tx): Promise<KeptContainer[]> {
+export async function listContainerStock(tx: Tx): Promise<ContainerStock[]> {
   const rows = await tx<KeptRow[]>`
     select c.*, coalesce(used.containers, 0)::float8 as in_use, coalesce(used.to_clean, 0)::float8 as to_clean
     from containers c left join (
@@ -112,7 +112,7 @@ export async function changeContainer(
     drains,
     reservoirMl,
     owned
-  }: Pick<KeptContainer, 'id' | 'name' | 'emptyG' | 'drains' | 'reservoirMl' | 'owned'>
+  }: Pick<ContainerStock, 'id' | 'name' | 'emptyG' | 'drains' | 'reservoirMl' | 'owned'>
 ): Promise<void> {
   await tx`update containers set name = ${name}, empty_g = ${emptyG}, drains = ${drains},
     reservoir_ml = ${reservoirMl}, owned = ${owned} where id = ${id}`;

@@ -57,11 +57,11 @@ export function derivedOf(facts: HouseholdFacts, record: SowingRecord): Derived 
     inPantry: items.length > 0,
     toClean: state.stage === 'ended' && state.sownAt !== null && !state.cleaned.has('dry'),
     words: wordsOf(projected),
-    pace: kept(messageOf(projected)),
-    reliable: kept(reliableOf(projected)),
+    pace: rounded(messageOf(projected)),
+    reliable: rounded(reliableOf(projected)),
     cues: cuesTold(projected.state, projected.path),
-    thirst: kept(thirstOf(projected)),
-    yields: kept(yieldTaught(projected))
+    thirst: rounded(thirstOf(projected)),
+    yields: rounded(yieldTaught(projected))
   };
 }
 
@@ -83,7 +83,7 @@ const wordsOf = ({ crop, parts, setup, method, stays, state }: Projected): strin
 const round = (g: number): number => Math.round(g * 1000) / 1000;
 
 /** As it is kept and sent with every page: to six places, far finer than anything is known. */
-const kept = (message: Gaussian | null): Gaussian | null =>
+const rounded = (message: Gaussian | null): Gaussian | null =>
   message && { mean: Number(message.mean.toFixed(6)), variance: Number(message.variance.toFixed(7)) };
 
 /** Marks as they are kept: a bit each. */
@@ -138,7 +138,7 @@ const BEFORE = sqlOf(([name]) => `s.${name}`);
 const AFTER = sqlOf(storedOf);
 
 /** Writes down what was derived; a sowing of which nothing changed is not written. */
-export async function keepDerived(tx: Tx, derived: readonly Derived[]): Promise<void> {
+export async function saveDerived(tx: Tx, derived: readonly Derived[]): Promise<void> {
   if (derived.length === 0) return;
   const rows = derived.map((one) => ({
     id: one.id,

@@ -10,7 +10,7 @@ import type { Tx } from '../db/connection.ts';
 import type { Fragment } from '../db/statement.ts';
 import { faultOf, logFault } from '../data/faultOf.ts';
 import { note, verdictOn } from '../data/sound.ts';
-import { containerOf, keepContainer, soundContainers, type ContainerRow } from './containers.ts';
+import { containerOf, saveContainer, soundContainers, type ContainerRow } from './containers.ts';
 
 interface SowingRow extends ContainerRow {
   id: string;
@@ -287,7 +287,7 @@ export async function addSowing(
   setup: SowingSetup,
   by: { memberId: string | null; at: number; containerId: string }
 ): Promise<void> {
-  const containerId = await keepContainer(tx, householdId, by.containerId, setup.container);
+  const containerId = await saveContainer(tx, householdId, by.containerId, setup.container);
   const no = await numberFor(tx, containerId, setup);
   const time = (ms: number | null) => (ms === null ? null : new Date(ms));
   await tx`insert into sowings (household_id, id, crop_key, container_id, count, medium, method_key, place_id, light_place_id, seeds_per_cm2,

@@ -38,9 +38,9 @@
     units: Units;
     order: OrderData | null;
     locale: Locale;
-    onkept: () => void;
+    onsaved: () => void;
   }
-  let { data, crops, units, order, locale, onkept }: Props = $props();
+  let { data, crops, units, order, locale, onsaved }: Props = $props();
   const journal = useJournal();
 
   const id = untrack(() => order?.id ?? newId());
@@ -145,7 +145,7 @@
     if (!answer || answer.status >= 500)
       failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
     else if (answer.status === 401) journal.signedOut = true;
-    else if (answer.ok) onkept();
+    else if (answer.ok) onsaved();
     else {
       const problem = (await answer.json()) as ApiProblem;
       told = problem.fields ?? {};

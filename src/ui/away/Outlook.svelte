@@ -2,7 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import type { AwayOutlook } from '$contract/away.ts';
   import type { AwayVerdict } from '$core/away/plan.ts';
-  import type { KeptMedium } from '$core/supplies/media/medium.ts';
+  import type { MediumStock } from '$core/supplies/media/medium.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { VERDICT_WORDS, verdictReason } from '$words/away.ts';
   import { containersWords } from '$words/containers.ts';
@@ -11,7 +11,7 @@
 
   interface Props {
     outlook: AwayOutlook;
-    media: readonly KeptMedium[];
+    media: readonly MediumStock[];
     now: number;
     locale: Locale;
     /** What was recorded here has to be looked at anew. */

@@ -6,7 +6,7 @@
   import type { SharedSolution, SheetLine, SheetSection } from '$core/steps/sheet.ts';
   import { timersOf, timerState, type TimerKind } from '$core/steps/timer.ts';
   import type { LotStock } from '$core/supplies/seed/lot.ts';
-  import type { KeptMedium } from '$core/supplies/media/medium.ts';
+  import type { MediumStock } from '$core/supplies/media/medium.ts';
   import { volume } from '$core/units/format.ts';
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
@@ -27,7 +27,7 @@
     solutions: readonly SharedSolution[];
     mediumMl: number;
     lots: readonly LotStock[];
-    media: readonly KeptMedium[];
+    media: readonly MediumStock[];
     now: number;
     locale: Locale;
   }

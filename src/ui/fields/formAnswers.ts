@@ -1,6 +1,6 @@
 /** What a form's action answered: what was typed, and what is wrong with it by field. */
 interface Answered {
-  kept?: Record<string, string>;
+  fields?: Record<string, string>;
   errors?: Record<string, string>;
 }
 
@@ -10,7 +10,7 @@ export function formAnswers(form: () => Answered | null | undefined) {
     /** What is wrong with a field; empty where all is well. */
     wrong: (field: string): string => form()?.errors?.[field] ?? '',
     /** What was typed into a field, or what it held before. */
-    kept: (field: string, otherwise: string | number | null | undefined = ''): string =>
-      form()?.kept?.[field] ?? String(otherwise ?? '')
+    typed: (field: string, otherwise: string | number | null | undefined = ''): string =>
+      form()?.fields?.[field] ?? String(otherwise ?? '')
   };
 }

@@ -3,7 +3,7 @@
   import type { Place } from '$core/places/place.ts';
   import { leavesDark } from '$core/steps/step.ts';
   import type { StopStep } from '$core/steps/walk.ts';
-  import type { KeptMedium } from '$core/supplies/media/medium.ts';
+  import type { MediumStock } from '$core/supplies/media/medium.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { stepCaution } from '$words/cautions.ts';
@@ -20,7 +20,7 @@
     named: boolean;
     now: number;
     locale: Locale;
-    media: readonly KeptMedium[];
+    media: readonly MediumStock[];
     /** Of the household: where what stood in the dark goes to. */
     places: readonly Place[];
     /** Its caution was said further up, in this round. */

@@ -3,7 +3,7 @@
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
   import type { Stop, StopStep } from '$core/steps/walk.ts';
-  import type { KeptMedium } from '$core/supplies/media/medium.ts';
+  import type { MediumStock } from '$core/supplies/media/medium.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { picturesWords } from '$words/pictureWords.ts';
@@ -29,7 +29,7 @@
     /** Of the household: where it would be cooler. */
     places: readonly Place[];
     /** The household's own media, as far as they are known here. */
-    media?: readonly KeptMedium[];
+    media?: readonly MediumStock[];
     /** Steps of which an earlier one has said what is the same for all. */
     said?: WordsBefore<StopStep>;
     /** On a page of its own, whose heading names the crop already. */

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { TextInput } from 'carbon-components-svelte';
-  import type { Container, KeptContainer, Shape } from '$core/supplies/containers/container.ts';
+  import type { Container, ContainerStock, Shape } from '$core/supplies/containers/container.ts';
   import { COMMON_SIZES, isSameSize, ofSize } from '$core/supplies/containers/sizes.ts';
   import type { Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -15,11 +15,11 @@
     /** Those that were sown in, the last used first. */
     containers: readonly Container[];
     /** The same with how many there are and are taken. */
-    kept: readonly KeptContainer[];
+    stock: readonly ContainerStock[];
     units: Units;
     wrong: Record<string, string>;
   }
-  let { draft = $bindable(), containers, kept, units, wrong }: Props = $props();
+  let { draft = $bindable(), containers, stock, units, wrong }: Props = $props();
 
   const unit = $derived(units === 'us' ? 'in' : 'cm');
   const { shape } = $derived(draft.container);
@@ -27,7 +27,7 @@
   const common = $derived(COMMON_SIZES[units].filter((size) => !ofSize(size, [...containers])));
   const isNewSize = $derived(!ofSize(draft.container, [...containers]));
   const notFree = $derived.by(() => {
-    const same = ofSize(draft.container, [...kept]);
+    const same = ofSize(draft.container, [...stock]);
     return same ? notFreeWords(same, Number(draft.count) || 1) : null;
   });
 

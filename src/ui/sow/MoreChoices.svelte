@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
-  import { MEDIA, type KeptMedium, type MediumKind } from '$core/supplies/media/medium.ts';
+  import { MEDIA, type MediumStock, type MediumKind } from '$core/supplies/media/medium.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { mostInStack, onTopOf } from '$core/shelf/stack.ts';
   import type { Strengths } from '$core/supplies/seed/disinfect.ts';
@@ -19,7 +19,7 @@
     chosen: readonly Crop[];
     method: Method;
     methods: readonly Method[];
-    media: readonly KeptMedium[];
+    media: readonly MediumStock[];
     /** The sowings that the draft plans so far. */
     sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;

@@ -6,7 +6,7 @@
   import { stepsOf } from '$core/steps/compile.ts';
   import { unheeded } from '$core/supplies/methods/path.ts';
   import { unheededWords } from '$words/unheeded.ts';
-  import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
+  import type { MediumStock, MediumKind } from '$core/supplies/media/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
@@ -35,7 +35,7 @@
     count: number;
     /** The only one, and so without its crop's name over it. */
     alone: boolean;
-    medium: { kind: MediumKind; own: KeptMedium | null };
+    medium: { kind: MediumKind; own: MediumStock | null };
     /** What stands chosen, by what it is called. */
     chosen: Readonly<Record<string, string>>;
     now: number;

@@ -4,7 +4,7 @@
   import type { Place } from '$core/places/place.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { standingOf } from '$core/sowing/standing.ts';
-  import type { KeptContainer } from '$core/supplies/containers/container.ts';
+  import type { ContainerStock } from '$core/supplies/containers/container.ts';
   import { ofSize } from '$core/supplies/containers/sizes.ts';
   import { shortageWords } from '$words/ahead.ts';
   import { dayWords, type Locale } from '$words/time.ts';
@@ -16,7 +16,7 @@
     places: readonly Place[];
     /** What stands, or will by what is on the list. */
     stands: readonly Stand[];
-    kept: readonly KeptContainer[];
+    stock: readonly ContainerStock[];
     now: number;
     locale: Locale;
     /** Takes another place, or a later day for it to be ready by. */
@@ -24,13 +24,13 @@
     onplace: (place: Place, light: boolean) => void;
     onlater: (at: number) => void;
   }
-  let { sowings, place, places, stands, kept, now, locale, onplace, onlater }: Props = $props();
+  let { sowings, place, places, stands, stock, now, locale, onplace, onlater }: Props = $props();
 
   const MOST = 3;
   const shortages = $derived(
     standingOf(sowings.map(({ setup, projected }) => ({ ...projected, setup }))).flatMap((standing) => {
       const [first] = standing.sowings;
-      const owned = ofSize(first!.setup.container, [...kept])?.owned ?? null;
+      const owned = ofSize(first!.setup.container, [...stock])?.owned ?? null;
       const needsLight = standing.sowings.some(({ path }) => path.lightFrom !== null);
       const all = places.some(({ id }) => id === place.id) ? places : [...places, place];
       return shortagesOf(standsOf(standing), needsLight, { places: all, stands, owned }).map((short) => ({

@@ -32,7 +32,7 @@ export interface Happened {
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
 export type Recording =
-  { kind: 'saved' | 'kept' | 'aside' | 'implausible' } | { kind: 'refused'; say: string };
+  { kind: 'saved' | 'queued' | 'aside' | 'implausible' } | { kind: 'refused'; say: string };
 
 /** What the last touch did, to be taken back. */
 export interface LastDone {
@@ -76,12 +76,12 @@ export class Journal {
 
   /** Takes up what an earlier page could not send, and says whether there was something that is with the server now. */
   async resume(): Promise<boolean> {
-    const kept = await this.queue.load();
+    const queued = await this.queue.load();
     const isWhole = (one: Outgoing) => typeof one?.event?.id === 'string' && typeof one.sowingId === 'string';
     const isNew = (one: Outgoing) =>
       [...this.outgoing, ...this.aside].every(({ event }) => event.id !== one.event.id);
-    this.aside = [...kept.aside.filter((one) => isWhole(one) && isNew(one)).map(toldOf), ...this.aside];
-    this.outgoing = [...kept.outgoing.filter((one) => isWhole(one) && isNew(one)), ...this.outgoing];
+    this.aside = [...queued.aside.filter((one) => isWhole(one) && isNew(one)).map(toldOf), ...this.aside];
+    this.outgoing = [...queued.outgoing.filter((one) => isWhole(one) && isNew(one)), ...this.outgoing];
     if (this.outgoing.length === 0) return false;
     await this.flush();
     return this.outgoing.length === 0;
@@ -129,7 +129,7 @@ export class Journal {
     // Kept while it is sent: whichever ends first, it is not lost.
     void this.queue.put('outgoing', snapshot(outs));
     const outcome = await this.send(outs, true);
-    if (outcome.kind === 'saved' || outcome.kind === 'kept')
+    if (outcome.kind === 'saved' || outcome.kind === 'queued')
       this.last =
         words === null
           ? null
@@ -158,7 +158,7 @@ export class Journal {
   async flush(): Promise<void> {
     const all = [...this.outgoing];
     for (let from = 0; from < all.length; from += BATCH)
-      if ((await this.send(all.slice(from, from + BATCH), false)).kind === 'kept') break;
+      if ((await this.send(all.slice(from, from + BATCH), false)).kind === 'queued') break;
   }
 
   /** Sends something that was set aside once more, as it was. */
@@ -196,10 +196,10 @@ export class Journal {
     const events = outs.map(({ event, sowingId, sure }) => ({ ...event, sowingId, sure }));
     const answer = await post('/api/events', { events });
     this.waiting = answer === null ? 'offline' : PASSING.has(answer.status) ? 'away' : null;
-    if (this.waiting) return { kind: 'kept' };
+    if (this.waiting) return { kind: 'queued' };
     if (answer!.status === 401) {
       this.signedOut = true;
-      return { kind: 'kept' };
+      return { kind: 'queued' };
     }
     const { results, patch, problem } = await toldBy(answer!);
     // The batch was not taken as one: what is wrong with one of it is not to hold up the others.
@@ -234,7 +234,7 @@ export class Journal {
     let last: Recording = { kind: 'saved' };
     for (const out of outs) {
       const outcome = await this.send([out], watched);
-      if (outcome.kind === 'kept') return outcome;
+      if (outcome.kind === 'queued') return outcome;
       if (outcome.kind !== 'saved') last = outcome;
     }
     return last;

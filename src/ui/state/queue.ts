@@ -4,7 +4,7 @@ import { QUEUE_DB, QUEUE_STORE } from '$contract/copies.ts';
 /** Where something stands that is kept in the browser: on its way, or set aside. */
 export type Shelf = 'outgoing' | 'aside';
 
-interface Kept<T> {
+interface Queued<T> {
   key: string;
   shelf: Shelf;
   /** In which order it was touched. */
@@ -40,7 +40,7 @@ export class Queue<T> {
   /** What is kept, the oldest first; with what an earlier version kept elsewhere. What another household touched is let go. */
   load(): Promise<Record<Shelf, T[]>> {
     return this.inTurn(async (db) => {
-      const held = db ? ((await db.getAll(QUEUE_STORE)) as Kept<T>[]) : [];
+      const held = db ? ((await db.getAll(QUEUE_STORE)) as Queued<T>[]) : [];
       // Another household's: whoever touched it is not here any more, and nobody else is to see or send it.
       for (const { key, id } of held) if (key !== this.key) await db!.delete(QUEUE_STORE, [key, id]);
       const all = held.filter(({ key }) => key === this.key);
@@ -62,8 +62,14 @@ export class Queue<T> {
       if (!db || things.length === 0) return;
       const tx = db.transaction(QUEUE_STORE, 'readwrite', { durability: 'strict' });
       for (const what of things) {
-        const kept: Kept<T> = { key: this.key, shelf, order: (this.order += 1), id: this.idOf(what), what };
-        void tx.store.put(kept);
+        const queued: Queued<T> = {
+          key: this.key,
+          shelf,
+          order: (this.order += 1),
+          id: this.idOf(what),
+          what
+        };
+        void tx.store.put(queued);
       }
       await tx.done;
     });
@@ -89,9 +95,9 @@ export class Queue<T> {
 /** What a version before this kept in the browser's smaller store; taken over once. */
 function before<T>(key: string): T[] {
   try {
-    const kept = JSON.parse(localStorage.getItem(key) ?? '[]') as T[];
+    const stored = JSON.parse(localStorage.getItem(key) ?? '[]') as T[];
     localStorage.removeItem(key);
-    return Array.isArray(kept) ? kept : [];
+    return Array.isArray(stored) ? stored : [];
   } catch {
     return [];
   }

@@ -71,8 +71,8 @@ export class Timers {
   /** Stops the bell; a timer that gets worse rings again. */
   quiet(): void {
     const here = this.running.map(({ timer }) => timer.key);
-    const kept = this.quieted.filter((sign) => here.includes(sign.split('|')[0]!));
-    this.quieted = [...kept, ...this.ringing.map(signOf)];
+    const still = this.quieted.filter((sign) => here.includes(sign.split('|')[0]!));
+    this.quieted = [...still, ...this.ringing.map(signOf)];
     localStorage.setItem(this.key, JSON.stringify(this.quieted));
   }
 }

@@ -1,7 +1,7 @@
 import type { Feed } from '$core/steps/step.ts';
 import type { Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
-import type { KeptMedium, MediumKind } from '$core/supplies/media/medium.ts';
+import type { MediumStock, MediumKind } from '$core/supplies/media/medium.ts';
 import { figure, volume, type Units } from '$core/units/format.ts';
 import { MEDIUM_WORDS } from '../media.ts';
 import type { Locale } from '../time.ts';
@@ -11,7 +11,7 @@ export interface StepOn {
   now: number;
   locale: Locale;
   containers: number;
-  medium: { kind: MediumKind; own: KeptMedium | null };
+  medium: { kind: MediumKind; own: MediumStock | null };
 }
 
 /** A container's amount first, then all of it. */

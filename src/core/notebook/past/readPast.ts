@@ -4,7 +4,7 @@ import type { Crop } from '../../crops/crop.ts';
 import type { Place } from '../../places/place.ts';
 import { readTime } from '../../places/air/readTime.ts';
 import { LOSS_REASONS, type LossReason } from '../../sowing/event.ts';
-import { SIZE_BOUNDS, type KeptContainer } from '../../supplies/containers/container.ts';
+import { SIZE_BOUNDS, type ContainerStock } from '../../supplies/containers/container.ts';
 import { MEDIA, type MediumKind } from '../../supplies/media/medium.ts';
 import { dayOrders, readDay, type DayOrder } from '../../time/readDay.ts';
 import type { Millis, Zone } from '../../time/zone.ts';
@@ -35,7 +35,7 @@ export interface PastGround {
   /** All that can be sown here, the household's own crops among them. */
   crops: readonly Crop[];
   places: readonly Pick<Place, 'id' | 'name'>[];
-  containers: readonly Pick<KeptContainer, 'id' | 'name'>[];
+  containers: readonly Pick<ContainerStock, 'id' | 'name'>[];
 }
 
 /** What somebody said about the whole of a list. */

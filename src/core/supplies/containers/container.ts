@@ -29,7 +29,7 @@ export const reservoirMlOf = ({
 }): number | null => (container.reservoirMl ? container.reservoirMl * count * areaShare : null);
 
 /** A kind of container a household keeps. */
-export interface KeptContainer extends Container {
+export interface ContainerStock extends Container {
   id: string;
   emptyG: number | null;
   /** Whether it has holes. */
@@ -44,7 +44,7 @@ export interface KeptContainer extends Container {
 }
 
 /** How many are free; null where nobody has counted. Never under 0: a count can lag behind. */
-export const freeCount = ({ owned, inUse }: Pick<KeptContainer, 'owned' | 'inUse'>): number | null =>
+export const freeCount = ({ owned, inUse }: Pick<ContainerStock, 'owned' | 'inUse'>): number | null =>
   owned === null ? null : Math.max(0, owned - inUse);
 
 /** Bounds within which a size is a kitchen container and not a slip of the finger. */

@@ -8,7 +8,7 @@ export type MediumKind = (typeof MEDIA)[number];
 export const KEPT_MEDIA = MEDIA.filter((kind) => kind !== 'none');
 
 /** A medium a household keeps: one of the kinds, with what is its own about it. */
-export interface KeptMedium {
+export interface MediumStock {
   id: string;
   name: string;
   /** Which of the kinds it is watered as. */

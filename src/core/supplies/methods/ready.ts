@@ -53,10 +53,10 @@ export const findMethod = (key: string, own: readonly Method[] = []): Method | u
 /** The ready method of a key, the first for a key that is unknown. */
 export const methodOf = (key: string): Method => findMethod(key) ?? DEFAULT_METHOD;
 
-/** A method with whatever it leaves open answered, as one kept before a question was asked. */
-export const completed = (kept: Partial<Method> & Pick<Method, 'key' | 'name'>): Method => ({
+/** A method with whatever it leaves open answered, as one stored before a question was asked. */
+export const completed = (stored: Partial<Method> & Pick<Method, 'key' | 'name'>): Method => ({
   ...OPEN,
-  ...kept
+  ...stored
 });
 
 /** Whether a method is one of the ready ones, unchanged. */

@@ -46,12 +46,12 @@ const done = (what: 'settings' | 'passphrase' | 'sessions') =>
   });
 
 export const actions: Actions = {
-  save: form(async ({ locals }: RequestEvent, kept) => {
+  save: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(householdSchema, {
-      ...kept,
-      latitudeDeg: kept.latitudeDeg?.replace(',', '.')
+      ...fields,
+      latitudeDeg: fields.latitudeDeg?.replace(',', '.')
     });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { wake, sleep, morning, evening, planned, ...rest } = checked.value;
     const session = signedIn(locals);
     const moves = rest.zone !== session.household.zone;
@@ -71,10 +71,10 @@ export const actions: Actions = {
         });
         return null;
       });
-      if (asked !== null) return notTaken(409, kept, { planned: asked });
+      if (asked !== null) return notTaken(409, fields, { planned: asked });
     } catch (error) {
       if (!isNameTaken(error)) throw error;
-      return notTaken(409, kept, { name: 'Another household here has this name: choose another.' });
+      return notTaken(409, fields, { name: 'Another household here has this name: choose another.' });
     }
     return done('settings');
   }),

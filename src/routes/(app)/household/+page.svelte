@@ -17,9 +17,9 @@
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const house = $derived(data.household);
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const done = $derived(form && 'done' in form ? form.done : null);
-  let latitude = $state(untrack(() => kept('latitudeDeg', String(house.latitudeDeg))));
+  let latitude = $state(untrack(() => typed('latitudeDeg', String(house.latitudeDeg))));
 </script>
 
 <svelte:head><title>Household · Brote</title></svelte:head>
@@ -31,11 +31,11 @@
   <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
     <h2>Settings</h2>
     {#if done === 'settings'}<p role="status">Saved.</p>{/if}
-    <Field name="name" label="Household" value={kept('name', house.name)} error={wrong('name')} />
+    <Field name="name" label="Household" value={typed('name', house.name)} error={wrong('name')} />
     <Select
       name="zone"
       labelText="Time zone"
-      selected={kept('zone', house.zone)}
+      selected={typed('zone', house.zone)}
       invalid={wrong('zone') !== ''}
       invalidText={wrong('zone')}
     >
@@ -53,7 +53,7 @@
         value={'' as ZoneChange}
       />
     {/if}
-    <Select name="units" labelText="Units" selected={kept('units', house.units)}>
+    <Select name="units" labelText="Units" selected={typed('units', house.units)}>
       <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
       <SelectItem value="us" text="US: oz, cups, in, °F" />
     </Select>
@@ -62,7 +62,7 @@
         name="wake"
         type="time"
         label="Up from"
-        value={kept('wake', clockTimeOf(house.wakeMin))}
+        value={typed('wake', clockTimeOf(house.wakeMin))}
         error={wrong('wake')}
       />
       <Field
@@ -70,14 +70,14 @@
         type="time"
         label="In bed by"
         helper="May lie past midnight"
-        value={kept('sleep', clockTimeOf(house.sleepMin))}
+        value={typed('sleep', clockTimeOf(house.sleepMin))}
         error={wrong('sleep')}
       />
       <Field
         name="morning"
         type="time"
         label="First round"
-        value={kept('morning', clockTimeOf(house.roundsMin[0]!))}
+        value={typed('morning', clockTimeOf(house.roundsMin[0]!))}
         error={wrong('morning')}
       />
       <Field
@@ -85,11 +85,11 @@
         type="time"
         label="Second round"
         helper="Left empty: one a day"
-        value={kept('evening', house.roundsMin[1] === undefined ? '' : clockTimeOf(house.roundsMin[1]))}
+        value={typed('evening', house.roundsMin[1] === undefined ? '' : clockTimeOf(house.roundsMin[1]))}
         error={wrong('evening')}
       />
     </div>
-    <Select name="methodKey" labelText="Usual method" selected={kept('methodKey', house.methodKey)}>
+    <Select name="methodKey" labelText="Usual method" selected={typed('methodKey', house.methodKey)}>
       {#each data.methods as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
     </Select>
     <Select

@@ -22,7 +22,7 @@
   import RoomNote from '$ui/sow/RoomNote.svelte';
   import { workOut, type Draft } from '$ui/sow/draft.ts';
   import { firstDraft } from '$ui/sow/firstDraft.ts';
-  import { dropDraft, keepDraft, readDraft } from '$ui/sow/keptDraft.ts';
+  import { dropDraft, saveDraft, readDraft } from '$ui/sow/savedDraft.ts';
   import { newIds, sowBody, spreadBodies } from '$ui/sow/sowBody.ts';
   import { factsOf } from '$core/sowing/household.ts';
   import { plannedFit } from '$core/sowing/plannedFit.ts';
@@ -89,10 +89,10 @@
   onMount(() => {
     if (draft.newPlace) draft.newPlace.id = newId();
     first = $state.snapshot(draft) as Draft;
-    const kept = data.cropKey ? null : readDraft(data.household.id);
-    if (kept) [draft, begunAt] = [{ ...draft, ...kept.draft }, kept.at];
+    const saved = data.cropKey ? null : readDraft(data.household.id);
+    if (saved) [draft, begunAt] = [{ ...draft, ...saved.draft }, saved.at];
   });
-  $effect(() => keepDraft(data.household.id, $state.snapshot(draft) as Draft, first, begunAt ?? data.now));
+  $effect(() => saveDraft(data.household.id, $state.snapshot(draft) as Draft, first, begunAt ?? data.now));
 
   function beginAfresh() {
     dropDraft(data.household.id);
@@ -223,7 +223,7 @@
     <ContainerFields
       bind:draft
       containers={data.lastUsed}
-      kept={data.containers}
+      stock={data.containers}
       units={data.household.units}
       {wrong}
     />
@@ -310,7 +310,7 @@
         {place}
         places={data.household.places}
         stands={data.stands}
-        kept={data.containers}
+        stock={data.containers}
         now={data.now}
         {locale}
         onplace={takePlace}

@@ -22,10 +22,10 @@ export const load: PageServerLoad = async (event) => {
 };
 
 export const actions: Actions = {
-  default: form(async (event: RequestEvent, { passphrase: typed, ...kept }) => {
+  default: form(async (event: RequestEvent, { passphrase: typed, ...fields }) => {
     const { householdId, inviteId } = await invited(event);
-    const checked = check(joinSchema, { ...kept, passphrase: typed });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const checked = check(joinSchema, { ...fields, passphrase: typed });
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { memberName: name, passphrase } = checked.value;
     const passphraseHash = await hashPassphrase(passphrase);
     const joined = await available(() =>
@@ -39,7 +39,7 @@ export const actions: Actions = {
       throw failure;
     });
     if (joined === 'taken')
-      return notTaken(409, kept, {
+      return notTaken(409, fields, {
         memberName: 'Somebody of this name is in the household already: choose one that tells you apart.'
       });
     keepAdmitted(event, await admit(householdId, name, callerOf(event)));

@@ -7,7 +7,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
 </script>
 
 <Front title="Join {data.household}" lead="{data.madeBy} invites you to look after its trays together.">
@@ -16,7 +16,7 @@
       name="memberName"
       label="Your name"
       helper="So that others see who did what"
-      value={kept('memberName')}
+      value={typed('memberName')}
       error={wrong('memberName')}
       autocomplete="given-name"
     />

@@ -74,7 +74,7 @@
         units={data.household.units}
         order={open === 'new' ? null : open}
         {locale}
-        onkept={() => void kept()}
+        onsaved={() => void kept()}
       />
     {/key}
     <Button kind="ghost" on:click={() => (open = null)}>Leave it as it was</Button>

@@ -1,7 +1,7 @@
 import { listLots } from '$server/cupboard/lots.ts';
 import { listMedia } from '$server/cupboard/media.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
-import { listKeptContainers } from '$server/sowings/containers.ts';
+import { listContainerStock } from '$server/sowings/containers.ts';
 import { householdNow } from '$server/households/household.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
@@ -13,7 +13,7 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
     const [lots, media, containers, ownCrops] = await Promise.all([
       listLots(tx),
       listMedia(tx),
-      listKeptContainers(tx),
+      listContainerStock(tx),
       ownCropsOf(tx)
     ]);
     return { lots, media, containers, ownCrops, now: householdNow(household) };

@@ -9,8 +9,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const [own, { learned, yields }] = await inSession(locals, (tx) =>
     Promise.all([listOwnCrops(tx), listLessons(tx)])
   );
-  const kept = own.find(({ crop }) => crop.key === params.key) ?? null;
-  const crop = kept?.crop ?? findCrop(params.key);
+  const ownCrop = own.find(({ crop }) => crop.key === params.key) ?? null;
+  const crop = ownCrop?.crop ?? findCrop(params.key);
   if (!crop) error(404, 'There is no such crop in the library.');
-  return { crop, learned, yields, own: kept !== null, book: findCrop(kept?.basedOn ?? params.key) ?? null };
+  return {
+    crop,
+    learned,
+    yields,
+    own: ownCrop !== null,
+    book: findCrop(ownCrop?.basedOn ?? params.key) ?? null
+  };
 };

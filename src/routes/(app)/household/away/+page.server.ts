@@ -60,13 +60,13 @@ const done = (what: string, sitter: { name: string; address: string } | null = n
   });
 
 export const actions: Actions = {
-  mark: form(async ({ locals }: RequestEvent, kept) => {
+  mark: form(async ({ locals }: RequestEvent, fields) => {
     const { household } = signedIn(locals);
-    const checked = check(awaySchema, kept);
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const checked = check(awaySchema, fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { fromDay, untilDay } = checked.value;
     const today = isoDay(householdNow(household), household.zone);
-    if (untilDay < today) return notTaken(422, kept, { untilDay: 'These days have passed.' });
+    if (untilDay < today) return notTaken(422, fields, { untilDay: 'These days have passed.' });
     await inSession(locals, (tx) => addAway(tx, household.id, { fromDay, untilDay }, today));
     // Without the days in its address: they are marked now, and no longer only looked at.
     redirect(303, '/household/away');
@@ -75,13 +75,14 @@ export const actions: Actions = {
     if (isDay(fromDay)) await inSession(locals, (tx) => removeAway(tx, fromDay));
     return done('unmarked');
   }),
-  sitter: form(async ({ locals, url }: RequestEvent, kept) => {
+  sitter: form(async ({ locals, url }: RequestEvent, fields) => {
     const { household, memberId } = signedIn(locals);
-    const checked = check(sitterSchema, kept);
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const checked = check(sitterSchema, fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, name, fromDay, untilDay } = checked.value;
     const { leavesAt, backAt } = absenceOf({ fromDay, untilDay }, rhythmOf(household));
-    if (backAt < householdNow(household)) return notTaken(422, kept, { untilDay: 'These days have passed.' });
+    if (backAt < householdNow(household))
+      return notTaken(422, fields, { untilDay: 'These days have passed.' });
     const token = await inSession(locals, (tx) =>
       addSitter(tx, household.id, { id, name, fromAt: leavesAt, untilAt: backAt + GRACE_MS }, memberId)
     );

@@ -12,7 +12,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const house = $derived(data.household);
   const sitter = $derived(form && 'sitter' in form ? (form.sitter ?? null) : null);
   /** A day in words, whatever zone whoever reads is in. */
@@ -93,9 +93,9 @@
     sitters={data.sitters}
     shown={sitter}
     newId={data.newId}
-    fromDay={kept('fromDay', next?.fromDay ?? data.today)}
-    untilDay={kept('untilDay', next?.untilDay ?? '')}
-    name={kept('name')}
+    fromDay={typed('fromDay', next?.fromDay ?? data.today)}
+    untilDay={typed('untilDay', next?.untilDay ?? '')}
+    name={typed('name')}
     {wrong}
     locale={house}
   />

@@ -12,10 +12,10 @@ export const load: PageServerLoad = ({ locals }) => ({
 });
 
 export const actions: Actions = {
-  empty: form(async ({ locals }: RequestEvent, kept) => {
+  empty: form(async ({ locals }: RequestEvent, fields) => {
     const { household } = signedIn(locals);
-    if (nameKey(kept.name ?? '') !== nameKey(household.name))
-      return notTaken(422, kept, {
+    if (nameKey(fields.name ?? '') !== nameKey(household.name))
+      return notTaken(422, fields, {
         name: `Write “${household.name}”, the name of this household, to say that you mean it.`
       });
     await inLongSession(locals, emptyHousehold);

@@ -11,7 +11,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const done = $derived(form && 'done' in form ? form.done : null);
   const LISTS = [
     { path: '/notebook.csv', name: 'Notebook', what: 'every sowing with what it came to' },
@@ -78,7 +78,7 @@
           name="name"
           label="The household’s name"
           helper="To say that you mean it"
-          value={kept('name')}
+          value={typed('name')}
           error={wrong('name')}
         />
         <div><Button type="submit" kind="danger-tertiary">Take all of it away</Button></div>

@@ -13,7 +13,7 @@ import { householdNow } from '$server/households/household.ts';
 import {
   changeMoney,
   forgetPrice,
-  keepPrice,
+  savePrice,
   readPrices,
   seedPrices,
   seedTakenSince
@@ -39,31 +39,31 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions: Actions = {
-  save: form(async ({ locals }: RequestEvent, kept) => {
+  save: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(moneySchema, {
-      currency: kept.currency,
-      kWh: plainNumber(kept.kWh),
-      feedL: plainNumber(kept.feedL)
+      currency: fields.currency,
+      kWh: plainNumber(fields.kWh),
+      feedL: plainNumber(fields.feedL)
     });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { currency, kWh, feedL } = checked.value;
     await inSession(locals, (tx) => changeMoney(tx, { currency, kWh: kWh ?? null, feedL: feedL ?? null }));
     return taken({ done: 'money' });
   }),
-  medium: form(async ({ locals }: RequestEvent, kept) => {
+  medium: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(mediumPriceSchema, {
-      key: kept.key,
-      price: plainNumber(kept.price),
-      amount: plainNumber(kept.amount),
-      uses: plainNumber(kept.uses)
+      key: fields.key,
+      price: plainNumber(fields.price),
+      amount: plainNumber(fields.amount),
+      uses: plainNumber(fields.uses)
     });
-    if (!checked.ok) return notTaken(422, kept, prefixed('medium', checked.errors));
+    if (!checked.ok) return notTaken(422, fields, prefixed('medium', checked.errors));
     const { key, price, amount, uses } = checked.value;
     const known = await inSession(locals, async (tx) => {
       const own = await listMedia(tx);
       const kind = MEDIA.find((one) => one === key) ?? own.find(({ id }) => id === key)?.kind;
       if (!kind) return false;
-      await keepPrice(tx, signedIn(locals).household.id, {
+      await savePrice(tx, signedIn(locals).household.id, {
         of: 'medium',
         key,
         price,
@@ -75,24 +75,24 @@ export const actions: Actions = {
     });
     return known
       ? redirect(303, '/household/money')
-      : notTaken(422, kept, { 'medium.key': 'Choose the medium.' });
+      : notTaken(422, fields, { 'medium.key': 'Choose the medium.' });
   }),
-  shop: form(async ({ locals }: RequestEvent, kept) => {
+  shop: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(shopPriceSchema, {
-      key: kept.key,
-      price: plainNumber(kept.price),
-      amount: plainNumber(kept.amount, 'mass')
+      key: fields.key,
+      price: plainNumber(fields.price),
+      amount: plainNumber(fields.amount, 'mass')
     });
-    if (!checked.ok) return notTaken(422, kept, prefixed('shop', checked.errors));
+    if (!checked.ok) return notTaken(422, fields, prefixed('shop', checked.errors));
     const { key, price, amount } = checked.value;
     const known = await inSession(locals, async (tx) => {
       if (!findCrop(key, await ownCropsOf(tx))) return false;
-      await keepPrice(tx, signedIn(locals).household.id, { of: 'shop', key, price, amount, uses: 1 });
+      await savePrice(tx, signedIn(locals).household.id, { of: 'shop', key, price, amount, uses: 1 });
       return true;
     });
     return known
       ? redirect(303, '/household/money')
-      : notTaken(422, kept, { 'shop.key': 'Choose the crop.' });
+      : notTaken(422, fields, { 'shop.key': 'Choose the crop.' });
   }),
   forget: form(async ({ locals }: RequestEvent, { of = '', key = '' }) => {
     if ((of === 'medium' || of === 'shop') && isKey(key))

@@ -16,7 +16,7 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { prices } = $derived(data);
   const us = $derived(data.household.units === 'us');
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const crops = $derived(withOwnCrops(data.ownCrops));
   const done = $derived(form && 'done' in form ? form.done : null);
   const names = new Intl.DisplayNames('en', { type: 'currency' });
@@ -49,7 +49,7 @@
       <Select
         name="currency"
         labelText="Money"
-        selected={kept('currency', prices.currency)}
+        selected={typed('currency', prices.currency)}
         invalid={wrong('currency') !== ''}
         invalidText={wrong('currency')}
       >
@@ -63,14 +63,14 @@
           name="kWh"
           label="A kWh costs"
           helper="Off the bill; a lamp’s watts stand with its place"
-          value={kept('kWh', prices.kWh)}
+          value={typed('kWh', prices.kWh)}
           error={wrong('kWh')}
           inputmode="decimal"
         />
         <Field
           name="feedL"
           label="A litre of feed costs"
-          value={kept('feedL', prices.feedL)}
+          value={typed('feedL', prices.feedL)}
           error={wrong('feedL')}
           inputmode="decimal"
         />

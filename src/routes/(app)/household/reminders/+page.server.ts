@@ -108,36 +108,36 @@ async function subscribe(
 }
 
 export const actions: Actions = {
-  mail: form(async (event: RequestEvent, kept) => {
-    const checked = check(mailChannelSchema, kept);
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  mail: form(async (event: RequestEvent, fields) => {
+    const checked = check(mailChannelSchema, fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, to } = checked.value;
     const { household } = signedIn(event.locals);
     const wait = await waitFor(`mail ${household.id}`, 12);
     if (wait > 0)
-      return notTaken(429, kept, { to: `You added many addresses. Try again in ${seconds(wait)}.` });
+      return notTaken(429, fields, { to: `You added many addresses. Try again in ${seconds(wait)}.` });
     await add(event, { id, kind: 'mail', name: to, address: { to } });
     await inSession(event.locals, (tx) => addDeliveries(tx, household.id, [messageNow(id)]));
     return done('mail');
   }),
-  webhook: form(async (event: RequestEvent, kept) => {
-    const checked = check(webhookChannelSchema, kept);
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  webhook: form(async (event: RequestEvent, fields) => {
+    const checked = check(webhookChannelSchema, fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, url } = checked.value;
     try {
       outgoingUrl(url);
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
-      return notTaken(422, kept, { url: error.message });
+      return notTaken(422, fields, { url: error.message });
     }
     const secret = `whsec_${randomBytes(24).toString('base64')}`;
     const name = new URL(url).host.slice(0, 200);
     await add(event, { id, kind: 'webhook', name, address: { url, secret } });
     return done('webhook', { secret });
   }),
-  push: form(async (event: RequestEvent, kept) => {
-    const checked = check(pushChannelSchema, kept);
-    if (!checked.ok) return notTaken(422, kept, { push: Object.values(checked.errors)[0] ?? '' });
+  push: form(async (event: RequestEvent, fields) => {
+    const checked = check(pushChannelSchema, fields);
+    if (!checked.ok) return notTaken(422, fields, { push: Object.values(checked.errors)[0] ?? '' });
     return subscribe(event, { ...checked.value, name: callerOf(event).agent });
   }),
   /** In the demo a stand-in plays the push service that a browser's maker runs. */
@@ -158,8 +158,8 @@ export const actions: Actions = {
     };
     return subscribe(event, { id, name: 'The demo’s browser', endpoint, ...keys });
   }),
-  kinds: form(async ({ locals }: RequestEvent, kept) => {
-    const checked = check(kindsSchema, kept);
+  kinds: form(async ({ locals }: RequestEvent, fields) => {
+    const checked = check(kindsSchema, fields);
     if (!checked.ok) return notTaken(422, {}, checked.errors);
     const { channel, kinds } = checked.value;
     await inSession(locals, (tx) => setKinds(tx, signedIn(locals).memberId, channel, kinds));
@@ -181,9 +181,9 @@ export const actions: Actions = {
     if (isId(channel)) await inSession(locals, (tx) => removeChannel(tx, signedIn(locals).memberId, channel));
     return done('removed');
   }),
-  quiet: form(async ({ locals }: RequestEvent, kept) => {
-    const checked = check(quietSchema, kept);
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  quiet: form(async ({ locals }: RequestEvent, fields) => {
+    const checked = check(quietSchema, fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { quietFrom, quietUntil } = checked.value;
     const quiet =
       quietFrom && quietUntil ? { fromMin: minutesOf(quietFrom), untilMin: minutesOf(quietUntil) } : null;

@@ -16,7 +16,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const house = $derived(data.household);
   const done = $derived(form && 'done' in form ? form.done : null);
   const secret = $derived(form && 'secret' in form ? (form.secret ?? null) : null);
@@ -92,7 +92,7 @@
         helper={data.hasMail
           ? 'Each mail has a link that ends it'
           : 'This Brote has no mail server yet: whoever runs it names one in BROTE_SMTP_URL'}
-        value={kept('to')}
+        value={typed('to')}
         error={wrong('to')}
         autocomplete="email"
       />
@@ -106,7 +106,7 @@
         label="Webhook, for programs of your own"
         placeholder="https://example.org/brote"
         helper="Signed JSON; addresses in private networks only where the operator allows them"
-        value={kept('url')}
+        value={typed('url')}
         error={wrong('url')}
       />
       <Button type="submit" kind="tertiary">Add webhook</Button>
@@ -122,14 +122,14 @@
           name="quietFrom"
           type="time"
           label="From"
-          value={kept('quietFrom', data.quiet ? clockTimeOf(data.quiet.fromMin) : '')}
+          value={typed('quietFrom', data.quiet ? clockTimeOf(data.quiet.fromMin) : '')}
           error={wrong('quietFrom')}
         />
         <Field
           name="quietUntil"
           type="time"
           label="Until"
-          value={kept('quietUntil', data.quiet ? clockTimeOf(data.quiet.untilMin) : '')}
+          value={typed('quietUntil', data.quiet ? clockTimeOf(data.quiet.untilMin) : '')}
           error={wrong('quietUntil')}
         />
       </div>

@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import type { Method } from '$core/supplies/methods/method.ts';
 import { DEFAULT_METHOD, findMethod, READY_METHODS } from '$core/supplies/methods/ready.ts';
-import { keepMethod, listMethods, retireMethod } from '$server/methods/methods.ts';
+import { saveMethod, listMethods, retireMethod } from '$server/methods/methods.ts';
 import { check } from '$contract/schemas/check.ts';
 import { methodSchema } from '$contract/schemas/method.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
@@ -21,13 +21,13 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 export const actions: Actions = {
-  save: form(async ({ locals }, kept) => {
-    const checked = check(methodSchema, parseJson(kept.method ?? ''));
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+  save: form(async ({ locals }, fields) => {
+    const checked = check(methodSchema, parseJson(fields.method ?? ''));
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     if (READY_METHODS.some(({ key }) => key === checked.value.key))
-      return notTaken(422, kept, { name: 'A ready method stays as it is: make one from it.' });
+      return notTaken(422, fields, { name: 'A ready method stays as it is: make one from it.' });
     const { id } = signedIn(locals).household;
-    await inSession(locals, (tx) => keepMethod(tx, id, checked.value as unknown as Method));
+    await inSession(locals, (tx) => saveMethod(tx, id, checked.value as unknown as Method));
     redirect(303, '/methods');
   }),
   retire: form(async ({ locals, params }) => {

@@ -7,7 +7,7 @@ import type { Units } from '$core/units/format.ts';
 import { lastReadings } from '$server/air/air.ts';
 import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';
 import { householdNow } from '$server/households/household.ts';
-import { keepPlace, listPlaces, orderPlaces } from '$server/households/places.ts';
+import { savePlace, listPlaces, orderPlaces } from '$server/households/places.ts';
 import { check } from '$contract/schemas/check.ts';
 import { deviceSchema, placeSchema } from '$contract/schemas/place.ts';
 import { isId } from '$contract/text.ts';
@@ -48,69 +48,69 @@ function degrees(typed: string | undefined, units: Units): number | string | nul
   return inF ? celsiusOf(value) : value;
 }
 
-function lightOf(kept: Record<string, string>): object {
-  const kind = kept.light ?? '';
+function lightOf(fields: Record<string, string>): object {
+  const kind = fields.light ?? '';
   if (kind === 'dark') return { kind };
-  if (kind !== 'lamp') return { kind: 'sill', aspect: kind, back: kept.back === 'on' };
-  const watts = plainNumber(kept.watts);
-  const distanceCm = plainNumber(kept.distanceCm, 'length');
+  if (kind !== 'lamp') return { kind: 'sill', aspect: kind, back: fields.back === 'on' };
+  const watts = plainNumber(fields.watts);
+  const distanceCm = plainNumber(fields.distanceCm, 'length');
   const board = boardOf({
-    widthCm: plainNumber(kept.widthCm, 'length'),
-    depthCm: plainNumber(kept.depthCm, 'length')
+    widthCm: plainNumber(fields.widthCm, 'length'),
+    depthCm: plainNumber(fields.depthCm, 'length')
   } as Place);
-  const given = plainNumber(kept.ppfd);
+  const given = plainNumber(fields.ppfd);
   // A meter's figure wins over the label's.
   const ppfd =
     given ??
     (typeof watts === 'number' && typeof distanceCm === 'number'
       ? Math.round(lampPpfd(watts, distanceCm, board))
       : null);
-  return { kind, ppfd: ppfd ?? undefined, hours: plainNumber(kept.hours) ?? undefined, watts, distanceCm };
+  return { kind, ppfd: ppfd ?? undefined, hours: plainNumber(fields.hours) ?? undefined, watts, distanceCm };
 }
 
 export const actions: Actions = {
-  save: form(async ({ locals }, kept) => {
+  save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
     const checked = check(placeSchema, {
-      id: kept.id,
-      name: kept.name,
-      light: lightOf(kept),
-      dayC: degrees(kept.dayC, household.units),
-      nightC: degrees(kept.nightC, household.units),
-      humidityPct: plainNumber(kept.humidityPct),
-      movingAir: kept.movingAir === 'on',
-      widthCm: plainNumber(kept.widthCm, 'length'),
-      depthCm: plainNumber(kept.depthCm, 'length'),
-      ratedG: plainNumber(kept.rated, 'mass')
+      id: fields.id,
+      name: fields.name,
+      light: lightOf(fields),
+      dayC: degrees(fields.dayC, household.units),
+      nightC: degrees(fields.nightC, household.units),
+      humidityPct: plainNumber(fields.humidityPct),
+      movingAir: fields.movingAir === 'on',
+      widthCm: plainNumber(fields.widthCm, 'length'),
+      depthCm: plainNumber(fields.depthCm, 'length'),
+      ratedG: plainNumber(fields.rated, 'mass')
     });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const place = checked.value as Place;
     await inSession(locals, async (tx) => {
       const before = (await listPlaces(tx)).find(({ id }) => id === place.id);
       // Another rating has to be looked at anew.
       const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
-      await keepPlace(tx, household.id, { ...place, ratingSure }, householdNow(household));
+      await savePlace(tx, household.id, { ...place, ratingSure }, householdNow(household));
       const others = (await listPlaces(tx)).map(({ id }) => id).filter((id) => id !== place.id);
-      const at = kept.after === '' ? 0 : others.indexOf(kept.after ?? '') + 1 || others.length;
+      const at = fields.after === '' ? 0 : others.indexOf(fields.after ?? '') + 1 || others.length;
       await orderPlaces(tx, others.toSpliced(at, 0, place.id));
       if (before) await rebuild(tx, { placeId: place.id });
     });
     redirect(303, '/shelf');
   }),
-  device: form(async ({ locals, params }, kept) => {
+  device: form(async ({ locals, params }, fields) => {
     const { household } = signedIn(locals);
-    const checked = check(deviceSchema, { id: kept.id, device: kept.device, placeId: params.id });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    const checked = check(deviceSchema, { id: fields.id, device: fields.device, placeId: params.id });
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, device: name, placeId } = checked.value;
     const token = await inSession(locals, async (tx) => {
       if ((await listPlaces(tx)).every((place) => place.id !== placeId)) return null;
       return addDevice(tx, household.id, { id, name, placeId });
     });
     if (token === null) error(404, 'There is no such place here.');
-    return { kept, errors: {} as Record<string, string>, say: null, token };
+    return { fields, errors: {} as Record<string, string>, say: null, token };
   }),
   retire: form(async ({ locals }, { device }) => {
     if (isId(device)) await inSession(locals, (tx) => retireDevice(tx, device));
-    return { kept: {} as Record<string, string>, errors: {} as Record<string, string>, say: null };
+    return { fields: {} as Record<string, string>, errors: {} as Record<string, string>, say: null };
   })
 };

@@ -24,7 +24,7 @@
   const { place } = $derived(data);
   const units = $derived(data.household.units);
   const id = untrack(() => data.place?.id ?? data.newId);
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
 
   /** What a new place is taken for: a ready-made one, or a heated room. */
   const isRefrigerator = untrack(
@@ -34,7 +34,7 @@
 
   const kindOf = (light: PlaceLight): string => (light.kind === 'sill' ? light.aspect : light.kind);
   let light = $state(
-    untrack(() => kept('light', data.place ? kindOf(data.place.light) : isRefrigerator ? 'dark' : 'midday'))
+    untrack(() => typed('light', data.place ? kindOf(data.place.light) : isRefrigerator ? 'dark' : 'midday'))
   );
   const lamp = $derived(place?.light.kind === 'lamp' ? place.light : null);
   const sill = $derived(place?.light.kind === 'sill' ? place.light : null);
@@ -72,7 +72,7 @@
     name="name"
     label="Name"
     placeholder="Kitchen sill"
-    value={kept('name', place?.name ?? (isRefrigerator ? 'Refrigerator' : ''))}
+    value={typed('name', place?.name ?? (isRefrigerator ? 'Refrigerator' : ''))}
     error={wrong('name')}
   />
   <Choice legend="Light" name="light" options={OPTIONS} bind:value={light} />
@@ -84,7 +84,7 @@
       <Field
         name="hours"
         label="Hours a day"
-        value={kept('hours', lamp?.hours ?? USUAL_LAMP_H)}
+        value={typed('hours', lamp?.hours ?? USUAL_LAMP_H)}
         error={wrong('light.hours')}
         inputmode="decimal"
       />
@@ -92,21 +92,21 @@
         name="ppfd"
         label="PPFD (µmol/m²s)"
         helper="From a meter or the label; empty where you know its watts"
-        value={kept('ppfd', lamp && !lamp.watts ? Math.round(lamp.ppfd) : '')}
+        value={typed('ppfd', lamp && !lamp.watts ? Math.round(lamp.ppfd) : '')}
         error={wrong('light.ppfd')}
         inputmode="decimal"
       />
       <Field
         name="watts"
         label="Watts it draws"
-        value={kept('watts', lamp?.watts)}
+        value={typed('watts', lamp?.watts)}
         error={wrong('light.watts')}
         inputmode="decimal"
       />
       <Field
         name="distanceCm"
         label="From lamp to leaves (cm)"
-        value={kept('distanceCm', cm(lamp?.distanceCm))}
+        value={typed('distanceCm', cm(lamp?.distanceCm))}
         error={wrong('light.distanceCm')}
       />
     </div>
@@ -118,27 +118,27 @@
     <Check
       name="back"
       label="A metre back from the glass"
-      checked={form ? form.kept?.back === 'on' : (sill?.back ?? false)}
+      checked={form ? form.fields?.back === 'on' : (sill?.back ?? false)}
     />
   {/if}
   <div class="two">
     <Field
       name="dayC"
       label="By day ({sign})"
-      value={kept('dayC', shown(place?.dayC ?? usual.dayC))}
+      value={typed('dayC', shown(place?.dayC ?? usual.dayC))}
       error={wrong('dayC')}
     />
     <Field
       name="nightC"
       label="At night ({sign})"
-      value={kept('nightC', shown(place?.nightC ?? usual.nightC))}
+      value={typed('nightC', shown(place?.nightC ?? usual.nightC))}
       error={wrong('nightC')}
     />
     <Field
       name="humidityPct"
       label="Humidity (%)"
       helper="50 where nothing measures it"
-      value={kept('humidityPct', place?.humidityPct ?? usual.humidityPct)}
+      value={typed('humidityPct', place?.humidityPct ?? usual.humidityPct)}
       error={wrong('humidityPct')}
       inputmode="decimal"
     />
@@ -147,7 +147,7 @@
       label="Rated to carry"
       placeholder="8 kg"
       helper="Off its label; empty where it says none"
-      value={kept(
+      value={typed(
         'rated',
         place?.ratedG
           ? units === 'us'
@@ -160,22 +160,22 @@
     <Field
       name="widthCm"
       label="Board, wide (cm)"
-      value={kept('widthCm', cm(place?.widthCm))}
+      value={typed('widthCm', cm(place?.widthCm))}
       error={wrong('widthCm')}
     />
     <Field
       name="depthCm"
       label="Board, deep (cm)"
-      value={kept('depthCm', cm(place?.depthCm))}
+      value={typed('depthCm', cm(place?.depthCm))}
       error={wrong('depthCm')}
     />
   </div>
   <Check
     name="movingAir"
     label="A fan or draught moves the air"
-    checked={form ? form.kept?.movingAir === 'on' : (place?.movingAir ?? false)}
+    checked={form ? form.fields?.movingAir === 'on' : (place?.movingAir ?? false)}
   />
-  <Select name="after" labelText="On the round, passed after" selected={kept('after', before)}>
+  <Select name="after" labelText="On the round, passed after" selected={typed('after', before)}>
     <SelectItem value="" text="Nothing: first of all" />
     {#each data.places.filter((one) => one.id !== id) as one (one.id)}<SelectItem
         value={one.id}

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import type { ApiProblem } from '$contract/api.ts';
-import { askedBackG, keepAppetite, keepPortion } from '$server/ahead/appetite.ts';
+import { askedBackG, saveAppetite, savePortion } from '$server/ahead/appetite.ts';
 import { api } from '$server/requests/answer.ts';
 import { readJson } from '$server/requests/body.ts';
 import { problemOf } from '$server/requests/problem.ts';
@@ -17,7 +17,7 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
   if (!checked.ok) return json(problemOf('wrong', checked.errors), { status: 422 });
   const askedBack = await inSession(locals, async (tx) => {
     const much = checked.value.sure ? null : await askedBackG(tx, checked.value.eaters);
-    if (much === null) await keepAppetite(tx, household.id, checked.value);
+    if (much === null) await saveAppetite(tx, household.id, checked.value);
     return much;
   });
   return askedBack === null
@@ -32,7 +32,7 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   const { household } = signedIn(locals);
   const checked = check(portionSchema, await readJson(request));
   if (!checked.ok) return json(problemOf('wrong', checked.errors), { status: 422 });
-  const isKept = await inSession(locals, (tx) => keepPortion(tx, household.id, checked.value));
+  const isKept = await inSession(locals, (tx) => savePortion(tx, household.id, checked.value));
   return isKept
     ? json({})
     : json(problemOf('changed', { portion: 'Somebody has said what you eat meanwhile.' }), { status: 409 });

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { keepOrder, endOrder } from '$server/ahead/orders.ts';
+import { saveOrder, endOrder } from '$server/ahead/orders.ts';
 import { householdOptions } from '$server/app/householdOptions.ts';
 import { choiceOfOrder } from '$core/ahead/household.ts';
 import { resolve } from '$core/choice/resolve.ts';
@@ -26,7 +26,7 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
     if (!container) return { containerId: 'This container is not yours any more: choose another.' };
     const resolved = resolve(choiceOfOrder({ ...order, container }), options);
     if (!resolved.ok) return fieldWords(resolved.problems);
-    await keepOrder(tx, household.id, { ...order, rule: order.rule as Rule });
+    await saveOrder(tx, household.id, { ...order, rule: order.rule as Rule });
     return null;
   });
   return wrong ? json(problemOf('wrong', wrong), { status: 422 }) : json({});

@@ -7,7 +7,7 @@ import { CONFIRM_OR_RENAME } from '$words/plantNames.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { findCrop } from '$core/crops/library.ts';
 import { rebuild } from '$server/app/rebuild.ts';
-import { keepOwnCrop, listOwnCrops, retireOwnCrop } from '$server/crops/ownCrops.ts';
+import { saveOwnCrop, listOwnCrops, retireOwnCrop } from '$server/crops/ownCrops.ts';
 import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { ownCropWordsSchema } from '$contract/schemas/ownCrop.ts';
 import { check } from '$contract/schemas/check.ts';
@@ -22,15 +22,15 @@ async function startOf({ locals, params, url }: Pick<RequestEvent, 'locals' | 'p
   const isNew = params.key === 'new';
   const from = findCrop(isNew ? (url.searchParams.get('from') ?? 'radish') : params.key, crops);
   if (!from) error(404, 'There is no such crop in the library.');
-  const kept = own.find(({ crop }) => crop.key === params.key);
-  return { isNew, from, basedOn: kept?.basedOn ?? from.key, kept: kept !== undefined };
+  const ownCrop = own.find(({ crop }) => crop.key === params.key);
+  return { isNew, from, basedOn: ownCrop?.basedOn ?? from.key, isOwn: ownCrop !== undefined };
 }
 
 export const load: PageServerLoad = async (event) => {
-  const { isNew, from, basedOn, kept } = await startOf(event);
+  const { isNew, from, basedOn, isOwn } = await startOf(event);
   return {
     isNew,
-    kept,
+    isOwn,
     from,
     book: findCrop(basedOn) ?? null,
     crop: isNew ? { ...from, key: `own-${crypto.randomUUID()}`, name: '', botanicalName: '', note: '' } : from
@@ -38,21 +38,21 @@ export const load: PageServerLoad = async (event) => {
 };
 
 export const actions: Actions = {
-  save: form(async (event: RequestEvent, kept) => {
+  save: form(async (event: RequestEvent, fields) => {
     const { household } = signedIn(event.locals);
     const { isNew, from, basedOn } = await startOf(event);
-    const words = check(ownCropWordsSchema, kept);
+    const words = check(ownCropWordsSchema, fields);
     const figures: Partial<Record<string, number>> = {};
     for (const figure of NUMBER_KEYS) {
-      const read = plainNumber(kept[figure]);
+      const read = plainNumber(fields[figure]);
       figures[figure] = typeof read === 'number' ? read : NaN;
     }
-    const density = (name: string) => Number(plainNumber(kept[`seedsPerCm2.${name}`]) ?? NaN);
+    const density = (name: string) => Number(plainNumber(fields[`seedsPerCm2.${name}`]) ?? NaN);
     const crop: Crop = {
       ...from,
       ...(figures as Partial<Crop>),
       ...(words.ok ? words.value : {}),
-      key: isNew ? (kept.key ?? '') : from.key,
+      key: isNew ? (fields.key ?? '') : from.key,
       seedsPerCm2: { sparse: density('sparse'), usual: density('usual'), dense: density('dense') }
     };
     const errors: Record<string, string> = {
@@ -62,10 +62,10 @@ export const actions: Actions = {
     if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key))
       errors.name ??= 'This form is broken: reload the page.';
     const doubt = doubtIn(verdictOnPlant(crop));
-    if (!errors.name && doubt && kept.sure !== confirmationOf(doubt, crop)) errors.sure = CONFIRM_OR_RENAME;
-    if (Object.keys(errors).length > 0) return notTaken(422, kept, errors);
+    if (!errors.name && doubt && fields.sure !== confirmationOf(doubt, crop)) errors.sure = CONFIRM_OR_RENAME;
+    if (Object.keys(errors).length > 0) return notTaken(422, fields, errors);
     await inSession(event.locals, async (tx) => {
-      await keepOwnCrop(tx, household.id, { crop, basedOn });
+      await saveOwnCrop(tx, household.id, { crop, basedOn });
       await rebuild(tx, { cropKey: crop.key });
     });
     redirect(303, `/crops/${crop.key}`);

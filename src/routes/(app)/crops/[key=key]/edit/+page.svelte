@@ -19,10 +19,10 @@
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const crop = $derived<Crop>(data.crop);
-  const { wrong, kept } = formAnswers(() => form);
-  let name = $state(untrack(() => kept('name', data.crop.name)));
-  let botanical = $state(untrack(() => kept('botanicalName', data.crop.botanicalName)));
-  let family = $state(untrack(() => kept('family', data.crop.family)));
+  const { wrong, typed } = formAnswers(() => form);
+  let name = $state(untrack(() => typed('name', data.crop.name)));
+  let botanical = $state(untrack(() => typed('botanicalName', data.crop.botanicalName)));
+  let family = $state(untrack(() => typed('family', data.crop.family)));
   const verdict = $derived(verdictOnPlant({ name, botanicalName: botanical, family }));
   const refused = $derived(verdict.kind === 'refused' ? REFUSED_WORDS[verdict.why] : null);
   const doubt = $derived(name.trim() === '' ? null : doubtIn(verdict));
@@ -52,7 +52,7 @@
   use:enhance={{ reset: false }}
   novalidate
 >
-  <input type="hidden" name="key" value={kept('key', crop.key)} />
+  <input type="hidden" name="key" value={typed('key', crop.key)} />
   {#if data.isNew}
     <Select
       labelText="Start from the crop nearest to it"
@@ -103,7 +103,7 @@
             type="checkbox"
             name="sure"
             value={confirmation}
-            checked={kept('sure') === confirmation}
+            checked={typed('sure') === confirmation}
             aria-invalid={wrong('sure') !== ''}
           />
           {CONFIRMATIONS[doubt.kind]}
@@ -125,7 +125,7 @@
           <Field
             name="seedsPerCm2.{density}"
             label="{density.charAt(0).toUpperCase()}{density.slice(1)} (seeds/cm²)"
-            value={kept(`seedsPerCm2.${density}`, figure(crop.seedsPerCm2[density]))}
+            value={typed(`seedsPerCm2.${density}`, figure(crop.seedsPerCm2[density]))}
             helper={data.book && !data.isNew ? `Book: ${figure(data.book.seedsPerCm2[density])}` : ''}
             error={wrong(`seedsPerCm2.${density}`)}
             inputmode="decimal"
@@ -145,14 +145,14 @@
               <Field
                 name={key}
                 label="{FIGURE_NAMES[key]} ({one.unit})"
-                value={kept(key, figure(value))}
+                value={typed(key, figure(value))}
                 helper={book !== undefined && !data.isNew && book !== value ? `Book: ${figure(book)}` : ''}
                 error={wrong(key)}
                 inputmode="decimal"
               />
             {:else}
               {@const options = one.kind === 'yes-no' ? YES_NO : ANSWER_NAMES[key as OneOfKey]}
-              <Select name={key} labelText={FIGURE_NAMES[key]} selected={kept(key, answerOf(crop[key]))}>
+              <Select name={key} labelText={FIGURE_NAMES[key]} selected={typed(key, answerOf(crop[key]))}>
                 {#each Object.entries(options) as [value, text] (value)}<SelectItem {value} {text} />{/each}
               </Select>
             {/if}
@@ -161,11 +161,11 @@
       </fieldset>
     {/each}
   {/key}
-  <Field name="note" label="Note" value={kept('note', crop.note)} error={wrong('note')} />
+  <Field name="note" label="Note" value={typed('note', crop.note)} error={wrong('note')} />
   <div class="row">
     <Button type="submit" disabled={refused !== null}>Save</Button>
     <Button kind="ghost" href={data.isNew ? '/crops' : `/crops/${crop.key}`}>Not now</Button>
-    {#if data.kept}<Button type="submit" kind="ghost" class="undo" formaction="?/retire"
+    {#if data.isOwn}<Button type="submit" kind="ghost" class="undo" formaction="?/retire"
         >{data.book && data.book.key === crop.key ? 'Back to the book’s figures' : 'Put it away'}</Button
       >{/if}
   </div>

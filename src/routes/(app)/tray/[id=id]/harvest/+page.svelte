@@ -139,7 +139,7 @@
     sending = false;
     if (result.kind === 'implausible') asked = true;
     else if (result.kind !== 'refused')
-      await goto(handling.packing === 'plate' || result.kind === 'kept' ? `/tray/${setup.id}` : '/pantry');
+      await goto(handling.packing === 'plate' || result.kind === 'queued' ? `/tray/${setup.id}` : '/pantry');
   }
   async function hold(placeId: string) {
     const place = data.household.places.find(({ id }) => id === placeId);

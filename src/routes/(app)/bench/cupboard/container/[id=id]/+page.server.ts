@@ -1,30 +1,30 @@
 import { error, redirect } from '@sveltejs/kit';
-import { changeContainer, listKeptContainers, retireContainer } from '$server/sowings/containers.ts';
+import { changeContainer, listContainerStock, retireContainer } from '$server/sowings/containers.ts';
 import { check } from '$contract/schemas/check.ts';
-import { keptContainerSchema } from '$contract/schemas/cupboard.ts';
+import { containerStockSchema } from '$contract/schemas/cupboard.ts';
 import { plainNumber } from '$contract/schemas/plainNumber.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const containers = await inSession(locals, listKeptContainers);
+  const containers = await inSession(locals, listContainerStock);
   const container = containers.find(({ id }) => id === params.id);
   if (!container) error(404, 'There is no such container in this cupboard.');
   return { container };
 };
 
 export const actions: Actions = {
-  save: form(async ({ locals, params }, kept) => {
-    const checked = check(keptContainerSchema, {
+  save: form(async ({ locals, params }, fields) => {
+    const checked = check(containerStockSchema, {
       id: params.id,
-      name: kept.name,
-      drains: kept.drains === 'yes',
-      emptyG: plainNumber(kept.emptyG, 'mass'),
-      reservoirMl: plainNumber(kept.reservoirMl, 'volume'),
-      owned: plainNumber(kept.owned)
+      name: fields.name,
+      drains: fields.drains === 'yes',
+      emptyG: plainNumber(fields.emptyG, 'mass'),
+      reservoirMl: plainNumber(fields.reservoirMl, 'volume'),
+      owned: plainNumber(fields.owned)
     });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, name, drains, emptyG, reservoirMl, owned } = checked.value;
     await inSession(locals, (tx) =>
       changeContainer(tx, {

@@ -11,7 +11,7 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { container } = $derived(data);
   const units = $derived(data.household.units);
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   let drains = $state<'yes' | 'no'>(untrack(() => (data.container.drains ? 'yes' : 'no')));
 </script>
 
@@ -26,11 +26,11 @@
 {/snippet}
 
 <KeepForm title={container.name} away="Put it away" {lead}>
-  <Field name="name" label="What you call it" value={kept('name', container.name)} error={wrong('name')} />
+  <Field name="name" label="What you call it" value={typed('name', container.name)} error={wrong('name')} />
   <Field
     name="owned"
     label="How many there are"
-    value={kept('owned', container.owned)}
+    value={typed('owned', container.owned)}
     error={wrong('owned')}
     inputmode="numeric"
   />
@@ -38,7 +38,7 @@
     name="emptyG"
     label="Empty weight of one (g)"
     helper="For weighing a tray to see its water"
-    value={kept('emptyG', container.emptyG)}
+    value={typed('emptyG', container.emptyG)}
     error={wrong('emptyG')}
     inputmode="decimal"
   />
@@ -58,7 +58,7 @@
     name="reservoirMl"
     label="Reservoir under it (mL)"
     helper="Left empty: none"
-    value={kept('reservoirMl', container.reservoirMl)}
+    value={typed('reservoirMl', container.reservoirMl)}
     error={wrong('reservoirMl')}
     inputmode="decimal"
   />

@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { MOST_PARTS } from '$core/crops/blend.ts';
 import { findCrop, withOwnCrops } from '$core/crops/library.ts';
 import { readLotParts, type Lot } from '$core/supplies/seed/lot.ts';
-import { keepLot, listLots, retireLot } from '$server/cupboard/lots.ts';
+import { saveLot, listLots, retireLot } from '$server/cupboard/lots.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { householdNow } from '$server/households/household.ts';
 import { check } from '$contract/schemas/check.ts';
@@ -22,28 +22,28 @@ export const load: PageServerLoad = async ({ locals, params, url }) =>
   });
 
 export const actions: Actions = {
-  save: form(async ({ locals }, kept) => {
+  save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
-    const tested = (kept.sprouted ?? '').trim() !== '' || (kept.tested ?? '').trim() !== '';
+    const tested = (fields.sprouted ?? '').trim() !== '' || (fields.tested ?? '').trim() !== '';
     const checked = check(lotSchema, {
-      id: kept.id,
-      cropKey: kept.cropKey,
-      name: kept.name,
-      weighedG: plainNumber(kept.weighedG, 'mass'),
-      price: plainNumber(kept.price),
-      packetG: plainNumber(kept.packetG, 'mass'),
-      boughtOn: kept.boughtOn,
-      bestBefore: kept.bestBefore,
-      packetPct: plainNumber(kept.packetPct),
-      test: tested ? { sprouted: plainNumber(kept.sprouted), tested: plainNumber(kept.tested) } : null
+      id: fields.id,
+      cropKey: fields.cropKey,
+      name: fields.name,
+      weighedG: plainNumber(fields.weighedG, 'mass'),
+      price: plainNumber(fields.price),
+      packetG: plainNumber(fields.packetG, 'mass'),
+      boughtOn: fields.boughtOn,
+      bestBefore: fields.bestBefore,
+      packetPct: plainNumber(fields.packetPct),
+      test: tested ? { sprouted: plainNumber(fields.sprouted), tested: plainNumber(fields.tested) } : null
     });
-    if (!checked.ok) return notTaken(422, kept, checked.errors);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
     const crops = withOwnCrops(await inSession(locals, ownCropsOf));
-    const mixed = readLotParts(kept.parts ?? '', crops);
+    const mixed = readLotParts(fields.parts ?? '', crops);
     if (mixed && 'unknown' in mixed)
-      return notTaken(422, kept, { parts: `Brote knows no crop called “${mixed.unknown.join('”, “')}”.` });
+      return notTaken(422, fields, { parts: `Brote knows no crop called “${mixed.unknown.join('”, “')}”.` });
     if (mixed && mixed.parts.length > MOST_PARTS)
-      return notTaken(422, kept, { parts: 'At most six crops in one mix.' });
+      return notTaken(422, fields, { parts: 'At most six crops in one mix.' });
     const parts = mixed && mixed.parts.length > 1 ? mixed.parts : null;
     const { price, packetG } = checked.value;
     const lot: Lot = {
@@ -56,10 +56,10 @@ export const actions: Actions = {
     // A redirect is thrown: from within the transaction it would take back what was kept.
     const known = await inSession(locals, async (tx) => {
       if (!findCrop(lot.cropKey, crops)) return false;
-      await keepLot(tx, household.id, lot, householdNow(household));
+      await saveLot(tx, household.id, lot, householdNow(household));
       return true;
     });
-    if (!known) return notTaken(422, kept, { cropKey: 'Choose the crop.' });
+    if (!known) return notTaken(422, fields, { cropKey: 'Choose the crop.' });
     redirect(303, '/bench/cupboard');
   }),
   retire: form(async ({ locals, params }) => {

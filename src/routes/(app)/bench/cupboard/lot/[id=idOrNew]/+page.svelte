@@ -15,15 +15,15 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { lot } = $derived(data);
   const id = untrack(() => data.lot?.id ?? data.newId);
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
   const crops = $derived(withOwnCrops(data.ownCrops));
   const partsWords = (one: typeof data.lot): string =>
     (one?.parts ?? [])
       .map(({ cropKey, share }) => `${figure(share)} ${findCrop(cropKey, data.ownCrops)?.name ?? cropKey}`)
       .join(', ');
 
-  let sprouted = $state(untrack(() => kept('sprouted', data.lot?.test?.sprouted)));
-  let tested = $state(untrack(() => kept('tested', data.lot?.test?.tested)));
+  let sprouted = $state(untrack(() => typed('sprouted', data.lot?.test?.sprouted)));
+  let tested = $state(untrack(() => typed('tested', data.lot?.test?.tested)));
   const result = $derived.by(() => {
     try {
       return germinationTest(Number(sprouted), Number(tested));
@@ -44,7 +44,7 @@
   <Select
     name="cropKey"
     labelText="Crop"
-    selected={kept('cropKey', lot?.cropKey ?? data.cropKey)}
+    selected={typed('cropKey', lot?.cropKey ?? data.cropKey)}
     invalid={wrong('cropKey') !== ''}
     invalidText={wrong('cropKey')}
   >
@@ -55,7 +55,7 @@
     name="name"
     label="What you call it"
     placeholder="Tin on the top shelf"
-    value={kept('name', lot?.name)}
+    value={typed('name', lot?.name)}
     error={wrong('name')}
   />
   <Field
@@ -63,14 +63,14 @@
     label="Bought mixed? What is in it, by weight"
     placeholder="2 radish, 1 kale"
     helper="Empty for one crop. Where nobody knows, choose the crop that it is most of"
-    value={kept('parts', partsWords(lot))}
+    value={typed('parts', partsWords(lot))}
     error={wrong('parts')}
   />
   <Field
     name="weighedG"
     label="Seed in it now (g)"
     helper="Weighed, or off the packet; sowings draw it down"
-    value={kept('weighedG', lot ? figure(leftG(lot)) : '')}
+    value={typed('weighedG', lot ? figure(leftG(lot)) : '')}
     error={wrong('weighedG')}
     inputmode="decimal"
   />
@@ -108,7 +108,7 @@
   <Field
     name="packetPct"
     label="Germination by the packet (%)"
-    value={kept('packetPct', lot?.packetPct)}
+    value={typed('packetPct', lot?.packetPct)}
     error={wrong('packetPct')}
     inputmode="decimal"
   />
@@ -117,14 +117,14 @@
       name="boughtOn"
       type="date"
       label="Bought"
-      value={kept('boughtOn', lot?.boughtOn)}
+      value={typed('boughtOn', lot?.boughtOn)}
       error={wrong('boughtOn')}
     />
     <Field
       name="bestBefore"
       type="date"
       label="Best before"
-      value={kept('bestBefore', lot?.bestBefore)}
+      value={typed('bestBefore', lot?.bestBefore)}
       error={wrong('bestBefore')}
     />
   </div>
@@ -133,7 +133,7 @@
       name="price"
       label="Price of the packet"
       helper="In your own money: what a tray’s seed cost follows from it"
-      value={kept('price', lot?.price)}
+      value={typed('price', lot?.price)}
       error={wrong('price')}
       inputmode="decimal"
     />
@@ -141,7 +141,7 @@
       name="packetG"
       label="Which held (g)"
       helper="As bought; empty for what is in it now"
-      value={kept('packetG', lot?.packetG)}
+      value={typed('packetG', lot?.packetG)}
       error={wrong('packetG')}
       inputmode="decimal"
     />

@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { readParts } from '$core/supplies/media/coir.ts';
-import type { KeptMedium } from '$core/supplies/media/medium.ts';
-import { keepMedium, listMedia, retireMedium } from '$server/cupboard/media.ts';
+import type { MediumStock } from '$core/supplies/media/medium.ts';
+import { saveMedium, listMedia, retireMedium } from '$server/cupboard/media.ts';
 import { check } from '$contract/schemas/check.ts';
 import { mediumSchema } from '$contract/schemas/cupboard.ts';
 import { isId } from '$contract/text.ts';
@@ -18,16 +18,16 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 };
 
 export const actions: Actions = {
-  save: form(async ({ locals }, kept) => {
+  save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
-    const typed = (kept.parts ?? '').trim();
+    const typed = (fields.parts ?? '').trim();
     const parts = typed === '' ? null : readParts(typed);
-    const checked = check(mediumSchema, { ...kept, swellLKg: plainNumber(kept.swellLKg), parts });
+    const checked = check(mediumSchema, { ...fields, swellLKg: plainNumber(fields.swellLKg), parts });
     const errors: Record<string, string> = checked.ok ? {} : checked.errors;
     if (typed !== '' && parts === null)
       errors.parts = 'Write each part with its number, such as 3 coir, 1 perlite.';
-    if (!checked.ok || Object.keys(errors).length > 0) return notTaken(422, kept, errors);
-    await inSession(locals, (tx) => keepMedium(tx, household.id, checked.value as KeptMedium));
+    if (!checked.ok || Object.keys(errors).length > 0) return notTaken(422, fields, errors);
+    await inSession(locals, (tx) => saveMedium(tx, household.id, checked.value as MediumStock));
     redirect(303, '/bench/cupboard');
   }),
   retire: form(async ({ locals, params }) => {

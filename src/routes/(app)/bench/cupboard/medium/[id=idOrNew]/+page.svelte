@@ -13,7 +13,7 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const { medium } = $derived(data);
   const id = untrack(() => data.medium?.id ?? data.newId);
-  const { wrong, kept } = formAnswers(() => form);
+  const { wrong, typed } = formAnswers(() => form);
 </script>
 
 <KeepForm title={medium ? 'Medium' : 'A new medium'} away={medium ? 'Put it away: it is used up' : null}>
@@ -22,13 +22,13 @@
     name="name"
     label="What you call it"
     placeholder="Balcony mix"
-    value={kept('name', medium?.name)}
+    value={typed('name', medium?.name)}
     error={wrong('name')}
   />
   <Select
     name="kind"
     labelText="Holds water like"
-    selected={kept('kind', medium?.kind ?? 'coir')}
+    selected={typed('kind', medium?.kind ?? 'coir')}
     invalid={wrong('kind') !== ''}
     invalidText={wrong('kind')}
   >
@@ -38,14 +38,14 @@
     name="parts"
     label="Mixed of, if it is mixed"
     placeholder="3 coir, 1 compost, 1 perlite"
-    value={kept('parts', medium?.parts?.map(({ name, parts }) => `${parts} ${name}`).join(', '))}
+    value={typed('parts', medium?.parts?.map(({ name, parts }) => `${parts} ${name}`).join(', '))}
     error={wrong('parts')}
   />
   <Field
     name="swellLKg"
     label="Litres from a dry kg, off the brick"
     helper="Left empty: 8 for coir"
-    value={kept('swellLKg', medium?.swellLKg)}
+    value={typed('swellLKg', medium?.swellLKg)}
     error={wrong('swellLKg')}
     inputmode="decimal"
   />

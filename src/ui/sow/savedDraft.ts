@@ -1,7 +1,7 @@
 import type { Draft } from './draft.ts';
 
 /** A form that was begun and not sent, with when it was last changed. */
-export interface KeptDraft {
+export interface SavedDraft {
   at: number;
   draft: Draft;
 }
@@ -10,16 +10,16 @@ export interface KeptDraft {
 const keyOf = (householdId: string): string => `brote.draft.3.${householdId}`;
 
 /** Keeps a form as it stands; one that is as it was first shown is not worth keeping. */
-export function keepDraft(householdId: string, draft: Draft, first: Draft, at: number): void {
+export function saveDraft(householdId: string, draft: Draft, first: Draft, at: number): void {
   if (JSON.stringify(draft) === JSON.stringify(first)) return;
-  sessionStorage.setItem(keyOf(householdId), JSON.stringify({ at, draft } satisfies KeptDraft));
+  sessionStorage.setItem(keyOf(householdId), JSON.stringify({ at, draft } satisfies SavedDraft));
 }
 
 /** The form that was begun; null for none, or for one that cannot be read any more. */
-export function readDraft(householdId: string): KeptDraft | null {
+export function readDraft(householdId: string): SavedDraft | null {
   try {
-    const kept = JSON.parse(sessionStorage.getItem(keyOf(householdId)) ?? 'null') as KeptDraft | null;
-    return kept && typeof kept.at === 'number' && kept.draft ? kept : null;
+    const saved = JSON.parse(sessionStorage.getItem(keyOf(householdId)) ?? 'null') as SavedDraft | null;
+    return saved && typeof saved.at === 'number' && saved.draft ? saved : null;
   } catch {
     return null;
   }
