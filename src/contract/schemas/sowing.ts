@@ -42,7 +42,7 @@ const say = {
 };
 
 /** The crops of one sowing. */
-export const partsSchema = () =>
+const partsSchema = () =>
   yup
     .array()
     .of(
@@ -58,7 +58,7 @@ export const partsSchema = () =>
     .min(1, say.crop)
     .max(MOST_PARTS, 'At most six crops in one blend.');
 
-export const shareOfSchema = () =>
+const shareOfSchema = () =>
   yup
     .string()
     .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')

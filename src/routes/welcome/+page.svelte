@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import { Button } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import { typedBefore } from '$ui/fields/typedBefore.ts';
   import Field from '$ui/fields/Field.svelte';
+  import ZoneAndUnits from '$ui/household/ZoneAndUnits.svelte';
   import Front from '$ui/shell/Front.svelte';
   import type { ActionData, PageData } from './$types';
 
@@ -45,26 +46,7 @@
         value={typed('memberName')}
         error={wrong('memberName')}
       />
-      <Select
-        name="zone"
-        labelText="Time zone"
-        bind:selected={zone}
-        invalid={wrong('zone') !== ''}
-        invalidText={wrong('zone')}
-      >
-        <SelectItem value="" text="Choose where you live" />
-        {#each data.zones as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
-      </Select>
-      <Select
-        name="units"
-        labelText="Units"
-        bind:selected={units}
-        invalid={wrong('units') !== ''}
-        invalidText={wrong('units')}
-      >
-        <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
-        <SelectItem value="us" text="US: oz, cups, in, °F" />
-      </Select>
+      <ZoneAndUnits zones={data.zones} bind:zone bind:units {wrong} />
       <Field
         type="password"
         name="passphrase"

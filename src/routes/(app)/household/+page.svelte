@@ -12,6 +12,7 @@
   import { ZONE_CHANGE_WORDS } from '$words/zone.ts';
   import Devices from '$ui/household/Devices.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
+  import ZoneAndUnits from '$ui/household/ZoneAndUnits.svelte';
   import Passphrase from '$ui/household/Passphrase.svelte';
   import type { ActionData, PageData } from './$types';
 
@@ -19,6 +20,8 @@
   const house = $derived(data.household);
   const { wrong, typed } = formAnswers(() => form);
   const done = $derived(form && 'done' in form ? form.done : null);
+  let zone = $state(untrack(() => typed('zone', house.zone)));
+  let units = $state<string>(untrack(() => typed('units', house.units)));
   let latitude = $state(untrack(() => typed('latitudeDeg', String(house.latitudeDeg))));
 </script>
 
@@ -32,18 +35,7 @@
     <h2>Settings</h2>
     {#if done === 'settings'}<p role="status">Saved.</p>{/if}
     <Field name="name" label="Household" value={typed('name', house.name)} error={wrong('name')} />
-    <Select
-      name="zone"
-      labelText="Time zone"
-      selected={typed('zone', house.zone)}
-      invalid={wrong('zone') !== ''}
-      invalidText={wrong('zone')}
-    >
-      {#each data.zones.includes(house.zone) ? data.zones : [house.zone, ...data.zones] as name (name)}<SelectItem
-          value={name}
-          text={name.replaceAll('_', ' ')}
-        />{/each}
-    </Select>
+    <ZoneAndUnits zones={data.zones} bind:zone bind:units {wrong} />
     {#if wrong('planned')}
       <p class="warn" role="alert">{wrong('planned')}</p>
       <Choice
@@ -53,10 +45,6 @@
         value={'' as ZoneChange}
       />
     {/if}
-    <Select name="units" labelText="Units" selected={typed('units', house.units)}>
-      <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
-      <SelectItem value="us" text="US: oz, cups, in, °F" />
-    </Select>
     <div class="four">
       <Field
         name="wake"
