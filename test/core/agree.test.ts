@@ -12,7 +12,7 @@ import { keyOf, ticked } from '../../src/core/steps/ticked.ts';
 import { timersOf } from '../../src/core/steps/timer.ts';
 import type { SowingEvent } from '../../src/core/sowing/event.ts';
 import { project, type HouseholdFacts } from '../../src/core/sowing/project.ts';
-import type { SowingKind } from '../../src/core/sowing/planSowing.ts';
+import { planSowing, type SowingKind } from '../../src/core/sowing/planSowing.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { MEDIA } from '../../src/core/supplies/media/medium.ts';
 import { QUESTIONS, type Method, type Question } from '../../src/core/supplies/methods/method.ts';
@@ -141,6 +141,25 @@ describe('bench, round, list and chart', () => {
               );
           }
         }
+  });
+
+  it('follow from what the household has learned: a plan as the tray that it becomes', () => {
+    const taught: HouseholdFacts = {
+      ...home,
+      thirst: { ended: { mean: 0.4, variance: 0.01 }, underWay: [] },
+      yields: CROPS.map(({ key }) => ({ cropKey: key, message: { mean: -0.2, variance: 0.02 }, trays: 4 }))
+    };
+    for (const [index, crop] of CROPS.entries())
+      for (const kind of ['one', 'halves', 'blended'] as const) {
+        const crops = kind === 'one' ? [crop] : [crop, CROPS[(index + 7) % CROPS.length]!];
+        const sowings = planSowing(choiceOf(crops, { kind, place: shelf }), { ...taught, now: MONDAY });
+        for (const { projected, setup } of sowings) {
+          const tray = project(taught, { ...setup, id: radishTray().id }, []);
+          const { thirst, yields, gapH, suit } = tray;
+          expect(projected, `${crop.key} ${kind}`).to.deep.include({ thirst, yields, gapH, suit });
+          expect(differences(stepsOf(projected), stepsOf(tray)), `${crop.key} ${kind}`).to.deep.equal([]);
+        }
+      }
   });
 
   it('tell the two halves of a container one way: one cover, one weight, one light', () => {

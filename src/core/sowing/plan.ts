@@ -81,7 +81,7 @@ export function plan(input: PlanInput): Plan {
   const now = input.now + preparingMin(crop, input.lots ?? 1, input.method) * MINUTE;
   const area = areaCm2(container) * count * (input.areaShare ?? 1);
   const path = input.path ?? pathOf(crop, input.method, input.medium);
-  const forecastFrom = (sownAt: Millis): Forecast =>
+  const forecastAt = (sownAt: Millis): Forecast =>
     forecast({
       crop,
       zone: rhythm.zone,
@@ -99,7 +99,7 @@ export function plan(input: PlanInput): Plan {
       belief: input.belief ?? NEW_HOUSEHOLD
     });
   const first = soonest(crop, rhythm, aim.kind === 'from' ? Math.max(now, aim.at) : now);
-  const soon = forecastFrom(first.sowAt);
+  const soon = forecastAt(first.sowAt);
   const hindered = hindranceOf(
     {
       crop,
@@ -117,8 +117,8 @@ export function plan(input: PlanInput): Plan {
     if (soon.chance('windowOpen', aim.at) < READY_CHANCE)
       earliestAt = lastRoundFrom(rhythm, readyAt(soon, first.sowAt));
     else {
-      soak = lastInTime({ ...input, crop, now }, forecastFrom, first, aim.at);
-      expected = forecastFrom(soak.sowAt);
+      soak = lastInTime({ ...input, crop, now }, forecastAt, first, aim.at);
+      expected = forecastAt(soak.sowAt);
     }
   }
   const yields = input.yields ?? yieldBelief(undefined, crop.key);
@@ -177,16 +177,16 @@ function readyAt(expected: Forecast, sownAt: Millis): Millis {
 /** The latest start that is still ready in time: stepping back by what the last try was short of. */
 function lastInTime(
   input: PlanInput,
-  forecastFrom: (at: Millis) => Forecast,
+  forecastAt: (at: Millis) => Forecast,
   first: SoakPlan,
   by: Millis
 ): SoakPlan {
   const { crop, rhythm, now } = input;
-  let latest = by - (readyAt(forecastFrom(first.sowAt), first.sowAt) - first.sowAt);
+  let latest = by - (readyAt(forecastAt(first.sowAt), first.sowAt) - first.sowAt);
   for (let tries = 0; tries < 12; tries += 1) {
     const soak = latestBy(crop, rhythm, now, latest);
     if (!soak) return first;
-    if (forecastFrom(soak.sowAt).chance('windowOpen', by) >= READY_CHANCE) return soak;
+    if (forecastAt(soak.sowAt).chance('windowOpen', by) >= READY_CHANCE) return soak;
     latest = Math.min(latest, soak.sowAt) - DAY / 4;
   }
   return first;

@@ -6,7 +6,7 @@ import { leftG, lotGermination, type LotStock } from '../supplies/seed/lot.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf, type Path } from '../supplies/methods/path.ts';
-import { NEW_THIRST } from '../water/thirst.ts';
+import { sowingThirst, thirstBelief } from '../water/thirst.ts';
 import type { HouseholdFacts, Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
 import { besidePath, sowingOf, type SowingSetup } from './sowing.ts';
@@ -185,7 +185,7 @@ function withSetup(
     SowingSetup,
     'cropKey' | 'mix' | 'areaShare' | 'seedsPerCm2' | 'germinationPct' | 'seedG' | 'lotId' | 'half'
   >,
-  { rhythm, latitudeDeg, places }: PlanContext
+  { rhythm, latitudeDeg, places, thirst }: PlanContext
 ): PlannedSowing {
   const { container, count, medium, mediumId, method, place, soakH, stackOf, parts } = choice;
   const { soakStart, soakEnd, sowAt } = plan.soak;
@@ -236,7 +236,7 @@ function withSetup(
       ),
       yields: plan.yields,
       gapH: longestGapH(rhythm),
-      thirst: NEW_THIRST
+      thirst: sowingThirst(thirstBelief(thirst))
     },
     shortG: shortOf(parts, lines)
   };
