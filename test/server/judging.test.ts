@@ -1,16 +1,21 @@
+import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
-import { inHousehold, outside } from '../../src/server/db/connection.ts';
+import { addEvents } from '../../src/server/app/addEvents.ts';
+import { inHousehold, outside, type Tx } from '../../src/server/db/connection.ts';
 import { Unavailable } from '../../src/server/db/unavailable.ts';
 import { judgeOrNote } from '../../src/server/jobs/judgeOrNote.ts';
 import {
   claimHouseholds,
+  holdJudging,
   MOST_TRIES,
   noteJudged,
   retrySetAside,
   setAsideSince
 } from '../../src/server/reminders/judging.ts';
 import { freshDatabase, type TestDatabase } from '../support/database.ts';
+import { event } from '../support/household.ts';
 import { Reminded } from '../support/reminded.ts';
+import { until } from '../support/started.ts';
 
 const NOON = Date.parse('2026-11-23T11:00Z');
 const broken = (): Promise<number> => Promise.reject(new Error('A tray of this household is 0 cm long.'));
@@ -91,5 +96,46 @@ describe('a household whose reminders cannot be worked out', () => {
     const failed = await judgeOrNote(home.id, away).catch((thrown: unknown) => thrown);
     expect(failed).to.be.instanceOf(Unavailable);
     expect((await row()).failures).to.equal(0);
+  });
+});
+
+describe('a household that is changed while it is judged', () => {
+  let database: TestDatabase;
+  let home: Reminded;
+  before(async () => {
+    database = await freshDatabase();
+    home = await Reminded.begin(database.ownerUrl, 'Changing', NOON);
+  });
+  after(() => database.drop());
+
+  /** Judges it, and changes it between its being read and its being told. */
+  async function judgeAcross(change: (tx: Tx) => Promise<unknown>): Promise<number> {
+    let judged: Promise<number> | undefined;
+    await inHousehold(home.id, async (tx) => {
+      await holdJudging(tx);
+      judged = home.judge();
+      // From outside: a transaction sees the activity of when it first looked.
+      const waiting = async () => {
+        const [row] = await outside(
+          (sql) => sql<{ n: number }[]>`select count(*)::int as n from pg_stat_activity
+            where wait_event_type = 'Lock' and datname = current_database()`
+        );
+        return row!.n;
+      };
+      await until(waiting, (n) => n > 0);
+      await change(tx);
+    });
+    return judged!;
+  }
+
+  it('is told what holds after the change, not what was read before it', async () => {
+    const trayId = await home.sow();
+    const end = event(20, { type: 'ended', reason: 'dried-out' }, { id: randomUUID() });
+    expect(await judgeAcross((tx) => addEvents(tx, home.id, trayId, [end]))).to.equal(0);
+  });
+
+  it('is told as it was read where nothing changes', async () => {
+    await home.sow();
+    expect(await judgeAcross(() => Promise.resolve())).to.be.at.least(1);
   });
 });
