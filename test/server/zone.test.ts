@@ -1,3 +1,4 @@
+import { changeSettings } from '../../src/server/households/household.ts';
 import { randomUUID } from 'node:crypto';
 import { expect } from 'chai';
 import { sameClockTime, zoneOf, DAY, HOUR } from '../../src/core/time/zone.ts';
@@ -29,7 +30,9 @@ describe('a household that moves to another time zone', () => {
       );
       return id;
     };
-    const [later, soon, begun] = [await sow(now + 3 * DAY), await sow(now + DAY), await sow(now + 2 * DAY)];
+    // At noon, when either zone's household is up.
+    const noon = (days: number): number => from.at(from.date(now).add({ days }), 12 * 60);
+    const [later, soon, begun] = [await sow(noon(3)), await sow(noon(1)), await sow(noon(2))];
     await inHousehold(home.id, (tx) =>
       recordEvents(tx, session, [
         { id: randomUUID(), sowingId: begun, at: now, sure: true, body: { type: 'sown', waterG: 0 } }
@@ -38,7 +41,10 @@ describe('a household that moves to another time zone', () => {
     const planned = () => inHousehold(home.id, (tx) => plannedAhead(tx));
     expect((await planned()).map(({ id }) => id)).to.deep.equal([soon, later]);
     const before = await planned();
-    await inHousehold(home.id, (tx) => keepClockTimes(tx, session, 'America/New_York'));
+    await inHousehold(home.id, async (tx) => {
+      await keepClockTimes(tx, session, 'America/New_York');
+      await changeSettings(tx, { ...session.household, zone: 'America/New_York' });
+    });
     const to = zoneOf('America/New_York');
     (await planned()).forEach(({ id, beginsAt }, nth) => {
       expect(id).to.equal(before[nth]!.id);
