@@ -371,7 +371,7 @@ describe('the log in words', () => {
       packing: 'frozen-juice',
       made: 70
     };
-    const state = { ...newState(), kept: [{ eventId: 'juice', at: 0, body: pressed }] };
+    const state = { ...newState(), afterCut: [{ eventId: 'juice', at: 0, body: pressed }] };
     const took = (from: string) =>
       eventWords(
         { type: 'taken', from, amount: 30, to: 'eaten' },

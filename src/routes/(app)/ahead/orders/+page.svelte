@@ -42,7 +42,7 @@
     if (!answer?.ok) failed = 'No answer from Brote. The order goes on: try again in a moment.';
     else await reload();
   }
-  async function kept() {
+  async function saved() {
     open = null;
     await reload();
   }
@@ -74,7 +74,7 @@
         units={data.household.units}
         order={open === 'new' ? null : open}
         {locale}
-        onsaved={() => void kept()}
+        onsaved={() => void saved()}
       />
     {/key}
     <Button kind="ghost" on:click={() => (open = null)}>Leave it as it was</Button>
