@@ -5,7 +5,7 @@ import { isLost, Unavailable } from './unavailable.ts';
 export class ConnectionWork {
   /** Set once nothing more may be sent: the connection is lost, or the time is up. */
   over: Unavailable | null = null;
-  /** The first error of any of its queries, whoever caught it. */
+  /** The first error of any query, even if it was caught. */
   failed: unknown = null;
   private readonly running = new Set<Promise<unknown>>();
 

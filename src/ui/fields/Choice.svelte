@@ -67,7 +67,7 @@
     height: auto;
     padding: 0;
   }
-  /* The input lies on its tile, so that whoever finds it by touch or by its role can press it. */
+  /* The input covers its tile, so that screen readers and touch can press it. */
   .choice :global(.bx--tile-input) {
     position: relative;
     z-index: 1;
