@@ -99,7 +99,7 @@ describe('a household whose reminders cannot be worked out', () => {
   });
 });
 
-describe('a household that is changed while it is judged', () => {
+describe('judging a household that changes meanwhile', () => {
   let database: TestDatabase;
   let home: Reminded;
   before(async () => {
@@ -128,13 +128,13 @@ describe('a household that is changed while it is judged', () => {
     return judged!;
   }
 
-  it('is told what holds after the change, not what was read before it', async () => {
+  it('reads it again after a write that came in between', async () => {
     const trayId = await home.sow();
     const end = event(20, { type: 'ended', reason: 'dried-out' }, { id: randomUUID() });
     expect(await judgeAcross((tx) => addEvents(tx, home.id, trayId, [end]))).to.equal(0);
   });
 
-  it('is told as it was read where nothing changes', async () => {
+  it('goes by what it read if nothing changed', async () => {
     await home.sow();
     expect(await judgeAcross(() => Promise.resolve())).to.be.at.least(1);
   });

@@ -18,7 +18,7 @@ export class SeedLots {
   /**
    * The lot for each part of one sowing: the chosen one while it holds enough, else the first to be used that does. Two parts of
    * one crop never take the same lot.
-   * @returns null for a part that no lot is kept of
+   * @returns null for a part whose crop the household has no lot of
    */
   takeFor(parts: readonly Take[]): (string | null)[] {
     const taken = new Set<string>();

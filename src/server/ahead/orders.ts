@@ -3,7 +3,6 @@ import { seedOfCrop, type PartData, type SeedData } from '../../core/choice/choi
 import type { Rule } from '../../core/ahead/standingOrder.ts';
 import type { MediumKind } from '../../core/supplies/media/medium.ts';
 import type { Tx } from '../db/connection.ts';
-import type { Fragment } from '../db/statement.ts';
 import { soundRows } from '../data/sound.ts';
 import { containerOf, soundContainers, type ContainerRow } from '../sowings/containers.ts';
 
@@ -51,12 +50,11 @@ export async function listOrders(tx: Tx): Promise<OrderData[]> {
   }));
 }
 
-/** Whether the household has a standing order: a part of a statement. */
-export const anyOrder = (tx: Tx): Fragment => tx`exists (select from standing_orders where ended_at is null)`;
-
 /** Whether there is any standing order: the round asks no further where there is none. */
 export async function anyOrders(tx: Tx): Promise<boolean> {
-  const [row] = await tx<{ any: boolean }[]>`select ${anyOrder(tx)} as any`;
+  const [row] = await tx<
+    { any: boolean }[]
+  >`select exists (select from standing_orders where ended_at is null) as any`;
   return row!.any;
 }
 

@@ -1,6 +1,5 @@
 import type { Reminder, ReminderBody, ReminderKind, Told } from '../../core/reminders/reminder.ts';
 import type { ToldReminder } from '../../contract/reminders.ts';
-import type { Fragment } from '../db/statement.ts';
 import { isStorageFull } from '../db/storage.ts';
 import { soundRows } from '../data/sound.ts';
 import type { Tx } from '../db/connection.ts';
@@ -91,11 +90,14 @@ export async function listReminders(tx: Tx, memberId: string, most: number): Pro
   }));
 }
 
-/** How many reminders came since a member last looked: a part of a statement. */
-export const unseenCount = (tx: Tx, memberId: string): Fragment => tx`
-  (select count(*)::int from reminders
+/** How many reminders came since a member last looked at them. */
+export async function unseenReminders(tx: Tx, memberId: string): Promise<number> {
+  const [row] = await tx<{ unseen: number }[]>`
+    select count(*)::int as unseen from reminders
     where told_at > coalesce((select seen_at from members where id = ${memberId}), '-infinity')
-      and (for_member is null or for_member = ${memberId}))`;
+      and (for_member is null or for_member = ${memberId})`;
+  return row!.unseen;
+}
 
 /** Notes that a member has seen what came until then, the household's time. */
 export async function noteSeen(tx: Tx, memberId: string, until: number): Promise<void> {

@@ -1,10 +1,14 @@
+import { anyOrders } from '$server/ahead/orders.ts';
 import { rhythmOf } from '$core/sowing/household.ts';
 import { roundAt } from '$core/time/rhythm.ts';
-import { roundAside } from '$server/app/roundAside.ts';
 import { householdNow } from '$server/households/household.ts';
 import { loadHousehold } from '$server/households/loadHousehold.ts';
-import { inSession, signedIn } from '$server/requests/session.ts';
+import { listMembers } from '$server/people/members.ts';
+import { turnsOf } from '$server/people/turns.ts';
+import { readJudging } from '$server/reminders/judging.ts';
+import { unseenReminders } from '$server/reminders/reminders.ts';
 import { listForRound } from '$server/sowings/sowings.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, depends }) => {
@@ -13,11 +17,24 @@ export const load: PageServerLoad = async ({ locals, depends }) => {
   return inSession(locals, async (tx) => {
     const now = householdNow(account);
     const round = roundAt(rhythmOf(account), now).key;
-    const [records, household, { turnOf, ...aside }] = await Promise.all([
+    const [records, household, unseen, judging, turns, people, hasOrders] = await Promise.all([
       listForRound(tx),
       loadHousehold(tx),
-      roundAside(tx, round, memberId)
+      unseenReminders(tx, memberId),
+      readJudging(tx),
+      turnsOf(tx, [round]),
+      listMembers(tx),
+      anyOrders(tx)
     ]);
-    return { household, records, ...aside, turn: { round, memberId: turnOf }, now };
+    return {
+      household,
+      records,
+      unseen,
+      heard: { touchedAt: judging?.touchedAt ?? null, silence: judging?.silence ?? null },
+      turn: { round, memberId: turns.get(round) ?? null },
+      people,
+      hasOrders,
+      now
+    };
   });
 };

@@ -32,8 +32,8 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   const { household } = signedIn(locals);
   const checked = check(portionSchema, await readJson(request));
   if (!checked.ok) return json(problemOf('wrong', checked.errors), { status: 422 });
-  const isKept = await inSession(locals, (tx) => savePortion(tx, household.id, checked.value));
-  return isKept
+  const isSaved = await inSession(locals, (tx) => savePortion(tx, household.id, checked.value));
+  return isSaved
     ? json({})
     : json(problemOf('changed', { portion: 'Somebody has said what you eat meanwhile.' }), { status: 409 });
 });
