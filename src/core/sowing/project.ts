@@ -77,7 +77,10 @@ export function project(
   const telling = asIfNew || !household.learned ? undefined : learnedTelling(household.learned, setup.id);
   const from = followed(household, sowing, state, sownAt, belief, telling);
   const { stays } = from;
-  const expected = forecastFrom(household, sowing, from);
+  // Forecast and suit are worked out when they are first asked for: a write that looks at its timers needs neither.
+  let expected: Forecast | undefined;
+  let firstGrowth: Forecast | null | undefined;
+  const forecastHere = (): Forecast => (expected ??= forecastFrom(household, sowing, from));
   const suitHere = (): Suit =>
     suitOf(
       {
@@ -89,7 +92,7 @@ export function project(
       },
       { place: stays.at(-1)!.place, carriedTo: from.carriedTo },
       household.places.values(),
-      state.sownAt === null ? null : expected.marks.windowOpen.p50
+      state.sownAt === null ? null : forecastHere().marks.windowOpen.p50
     );
   let suit: Suit | undefined;
   return {
@@ -103,11 +106,15 @@ export function project(
     gapH: longestGapH(household.rhythm),
     thirst: asIfNew ? NEW_THIRST : sowingThirst(thirstBelief(household.thirst, setup.id)),
     yields: yieldBelief(asIfNew ? undefined : household.yields, sowing.crop.key),
-    forecast: expected,
+    get forecast() {
+      return forecastHere();
+    },
     get suit() {
       return (suit ??= suitHere());
     },
-    firstGrowth: state.regrowsSince === null ? null : fromSeed(household, sowing, from)
+    get firstGrowth() {
+      return (firstGrowth ??= state.regrowsSince === null ? null : fromSeed(household, sowing, from));
+    }
   };
 }
 

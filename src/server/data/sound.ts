@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { hash } from 'node:crypto';
 import type { Tx } from '../db/connection.ts';
 import { faultOf } from './faultOf.ts';
 import type { TableRow } from './rows.ts';
@@ -20,21 +20,21 @@ export function gatherUnreadable(tx: Tx, into: Unreadable[]): void {
   found.set(tx, into);
 }
 
-/** What was found wrong with records, by table and key, and a digest of the content it was found in. */
-const verdicts = new Map<string, { digest: string; fault: string | null }>();
+/** What was found wrong with records, by a digest of their table and content. */
+const verdicts = new Map<string, string | null>();
 const MOST_VERDICTS = 10_000;
 
 /**
- * What is wrong with a record; null for nothing. The same content is judged once.
- * @param key its table and id
+ * What is wrong with a record; null for nothing. The same content is judged once, whichever record or query it comes from.
+ * @param content all that `judge` looks at
  */
-export function verdictOn(key: string, content: string, judge: () => string | null): string | null {
-  const digest = createHash('sha256').update(content).digest('base64');
-  const known = verdicts.get(key);
-  if (known?.digest === digest) return known.fault;
+export function verdictOn(table: string, content: string, judge: () => string | null): string | null {
+  const digest = hash('sha256', `${table} ${content}`, 'base64');
+  const known = verdicts.get(digest);
+  if (known !== undefined) return known;
   const fault = judge();
   if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
-  verdicts.set(key, { digest, fault });
+  verdicts.set(digest, fault);
   return fault;
 }
 
@@ -44,19 +44,17 @@ const idOf = (row: TableRow): string => String(row.id ?? row.key ?? row.crop_key
  * The rows of a table that can be read. The others are noted for the page to name, and left out, or replaced where the rest
  * of the page hangs on them.
  * @param instead what stands in for a row that cannot be read; left out where not given
+ * @param judged what of a row its verdict depends on: the smaller, the faster
  */
 export function soundRows<R extends object>(
   tx: Tx,
   table: string,
   rows: readonly R[],
-  instead?: (row: R) => R
+  instead?: (row: R) => R,
+  judged: (row: R) => object = (row) => row
 ): R[] {
   return rows.flatMap((row): R[] => {
-    // What was measured at a place changes all the time, and is packed by Brote itself.
-    const content = JSON.stringify({ ...row, air: undefined });
-    const fault = verdictOn(`${table} ${idOf(row as TableRow)}`, content, () =>
-      faultOf(table, row as TableRow, null)
-    );
+    const fault = verdictOn(table, JSON.stringify(judged(row)), () => faultOf(table, row as TableRow, null));
     if (fault === null) return [row];
     note(tx, table, row as TableRow, fault);
     return instead ? [instead(row)] : [];

@@ -72,11 +72,14 @@ export async function listPlaces(tx: Tx, now: Millis = Date.now()): Promise<Plac
 
 /** Places from their rows; what cannot be read of one gives way to what is usual in a kitchen. */
 export const placesOf = (tx: Tx, rows: readonly PlaceRow[], now: Millis): Place[] =>
-  soundRows(tx, 'places', rows, (row) => ({
-    ...USUAL,
-    id: row.id,
-    name: String(row.name)
-  })).map((row) => placeOf(row, now));
+  soundRows(
+    tx,
+    'places',
+    rows,
+    (row) => ({ ...USUAL, id: row.id, name: String(row.name) }),
+    // What was measured there changes all the time, and is packed by Brote itself.
+    ({ air: _air, ...row }) => row
+  ).map((row) => placeOf(row, now));
 
 const USUAL: Omit<PlaceRow, 'id' | 'name'> = {
   light_kind: 'sill',

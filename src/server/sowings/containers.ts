@@ -29,7 +29,13 @@ export function containerOf(row: ContainerRow): Container {
 
 /** Rows with a container in them; where that cannot be read, a usual tray stands in. */
 export const soundContainers = <R extends ContainerRow>(tx: Tx, rows: readonly R[]): R[] =>
-  soundRows(tx, 'containers', rows, (row) => ({ ...row, ...USUAL_TRAY, name: String(row.name) }));
+  soundRows(tx, 'containers', rows, (row) => ({ ...row, ...USUAL_TRAY, name: String(row.name) }), columnsOf);
+
+/** What a row has of its container, which is all that is judged of it. */
+const columnsOf = ({ name, shape, length_cm, width_cm, depth_cm, cells, ...rest }: ContainerRow): object => {
+  const { reservoir_ml, empty_g, drains, owned } = rest as Partial<StockRow>;
+  return { name, shape, length_cm, width_cm, depth_cm, cells, reservoir_ml, empty_g, drains, owned };
+};
 
 const USUAL_TRAY: Omit<ContainerRow, 'name'> = {
   shape: 'rectangle',
@@ -71,7 +77,7 @@ export async function saveContainer(
   return row!.id;
 }
 
-interface KeptRow extends ContainerRow {
+interface StockRow extends ContainerRow {
   id: string;
   drains: boolean;
   owned: number | null;
@@ -81,7 +87,7 @@ interface KeptRow extends ContainerRow {
 
 /** The household's containers with what is kept about each, and how many stand under sowings now or wait to be cleaned. */
 export async function listContainerStock(tx: Tx): Promise<ContainerStock[]> {
-  const rows = await tx<KeptRow[]>`
+  const rows = await tx<StockRow[]>`
     select c.*, coalesce(used.containers, 0)::float8 as in_use, coalesce(used.to_clean, 0)::float8 as to_clean
     from containers c left join (
       select container_id, sum(containers) as containers, sum(containers) filter (where emptied) as to_clean

@@ -89,9 +89,11 @@ const recordsOf = (tx: Tx, rows: readonly SowingRow[]): SowingRecord[] =>
 /** Those that can be followed; the others are noted, for the page to name. */
 function soundSowings(tx: Tx, rows: readonly SowingRow[]): SowingRow[] {
   return soundContainers(tx, rows).filter((row) => {
+    // The log is as long as all else many times over, and text already.
+    const { log, ...rest } = row;
     const fault = verdictOn(
-      `sowings ${row.id}`,
-      JSON.stringify(row),
+      'sowings',
+      `${JSON.stringify(rest)} ${log}`,
       () => faultOf('sowings', row as never, new Set(row.own_keys)) ?? logFault(row.log)
     );
     if (fault !== null) note(tx, 'sowings', { id: row.id, name: row.crop_key }, fault);
