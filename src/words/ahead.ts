@@ -150,7 +150,7 @@ export function lineTitle({ kind, change, instead }: Line, now: number, locale: 
   const { row } = change;
   const [day, name] = [dayWords(row.beginsAt, now, locale), rowName(row).toLowerCase()];
   if (kind === 'leave-out') return `Leave out ${name} of ${day}`;
-  const what = `${row.beginsAt < row.sownAt ? 'soak' : 'sow'} ${name}, ${row.container}`;
+  const what = `${row.beginsAt < row.startAt ? 'soak' : 'sow'} ${name}, ${row.container}`;
   if (!instead) return `${capital(day)}: ${what}`;
   const before = dayWords(instead.row.beginsAt, now, locale);
   return before === day
@@ -234,7 +234,7 @@ export function workWords({ what, row }: DayWork): string {
   const name = rowName(row);
   switch (what) {
     case 'begin':
-      return row.beginsAt < row.sownAt ? `Soak ${name.toLowerCase()}` : `Sow ${name.toLowerCase()}`;
+      return row.beginsAt < row.startAt ? `Soak ${name.toLowerCase()}` : `Sow ${name.toLowerCase()}`;
     case 'sow':
       return `Sow ${name.toLowerCase()}`;
     case 'opens':

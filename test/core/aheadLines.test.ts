@@ -133,7 +133,7 @@ describe('how full it is', () => {
     };
     const [radish, row] = days('radish');
     const litOn = dayIndex(input.horizon, RHYTHM, row.litAt);
-    expect(radish).to.equal(litOn - dayIndex(input.horizon, RHYTHM, row.sownAt));
+    expect(radish).to.equal(litOn - dayIndex(input.horizon, RHYTHM, row.startAt));
     expect(days('lettuce')[0], 'in light from sowing on').to.equal(0);
     expect(days('maize-shoot')[0], 'dark to the end').to.be.above(7);
     expect(

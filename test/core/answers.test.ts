@@ -210,7 +210,7 @@ describe('a household that errs', () => {
         crop: tray().crop,
         zone: home.rhythm.zone,
         latitudeDeg: home.latitudeDeg,
-        sownAt: SOWN,
+        startAt: SOWN,
         unsoaked: false,
         stays: [{ from: SOWN, place: [...home.places.values()][0]! }],
         lightFrom: 'lightReady',

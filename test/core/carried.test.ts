@@ -196,7 +196,7 @@ describe('boards for what is carried', () => {
         const at = input.horizon.workFrom[day]!;
         const carriedAt = row.lightPlaceId === null ? Infinity : row.litAt;
         const here = at < carriedAt ? row.placeId : row.lightPlaceId;
-        return trays + (at > row.sownAt && at < row.lastCutAt && here === placeId ? count : 0);
+        return trays + (at > row.startAt && at < row.lastCutAt && here === placeId ? count : 0);
       }, 0);
     for (let day = 0; day < input.horizon.days; day += 1) expect(onDay(day, 'shelf')).to.be.at.most(2);
   });

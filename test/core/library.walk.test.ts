@@ -47,11 +47,11 @@ describe('whoever does what each round asks', () => {
   for (const method of READY_METHODS)
     it(`brings all 45 crops to a cut by “${method.name}”`, () => {
       for (const crop of CROPS) {
-        const { state, sownAt, path } = grow(crop, method);
+        const { state, startAt, path } = grow(crop, method);
         expect(state.stage, crop.key).to.equal('ended');
         expect(state.lost, crop.key).to.equal(null);
         expect(state.cuts, crop.key).to.have.length(1);
-        const days = (state.endedAt! - sownAt) / DAY;
+        const days = (state.endedAt! - startAt) / DAY;
         expect(days, crop.key).to.be.within(crop.windowOpenD21 * 0.85, crop.windowCloseD21 * 1.2);
         expect(state.soakedAt !== null, `${crop.key} soaked`).to.equal(crop.soakBestH > 0);
         expect(state.litAt !== null, `${crop.key} lit`).to.equal(
@@ -75,10 +75,10 @@ describe('whoever does what each round asks', () => {
             continue;
           }
           const grown = grow(crop, READY_METHODS[0]!, { medium, household });
-          const { state, sownAt } = grown;
+          const { state, startAt } = grown;
           const of = `${key} on ${medium}, ${household.rhythm.roundsMin.length} a day`;
           expect(state.cuts, of).to.have.length(1);
-          for (let when = sownAt + HOUR; when < state.endedAt!; when += 3 * HOUR)
+          for (let when = startAt + HOUR; when < state.endedAt!; when += 3 * HOUR)
             expect(mayBeLost(grown, when), of).to.equal(false);
         }
     // Bare trays and paper with one round a day, and what a dry half day kills.
@@ -88,10 +88,10 @@ describe('whoever does what each round asks', () => {
   it('never lets a tray dry out, nor drowns it', () => {
     for (const crop of CROPS) {
       const projected = grow(crop, READY_METHODS[0]!);
-      const { state, sownAt } = projected;
-      for (let when = sownAt + HOUR; when < state.endedAt!; when += 3 * HOUR) {
+      const { state, startAt } = projected;
+      for (let when = startAt + HOUR; when < state.endedAt!; when += 3 * HOUR) {
         const { share } = waterAt(projected, when);
-        expect(share, `${crop.key} on day ${Math.round((when - sownAt) / DAY)}`).to.be.within(0.12, 1);
+        expect(share, `${crop.key} on day ${Math.round((when - startAt) / DAY)}`).to.be.within(0.12, 1);
       }
       for (const fact of state.water)
         if ('addedG' in fact) expect(waterAt(projected, fact.at).share, crop.key).to.be.at.most(1);
@@ -121,9 +121,9 @@ describe('whoever does what each round asks', () => {
   it('finds a slow tray late and a quick one early, and is right about both by the end', () => {
     const radish = CROPS.find(({ key }) => key === 'radish')!;
     const days = [0.8, 1, 1.25].map((pace) => {
-      const { state, sownAt } = grow(radish, READY_METHODS[0]!, { pace: pace });
+      const { state, startAt } = grow(radish, READY_METHODS[0]!, { pace: pace });
       const opened = state.seen.find(({ mark }) => mark === 'windowOpen')!.reachedAt!;
-      return (opened - sownAt) / DAY;
+      return (opened - startAt) / DAY;
     });
     days.forEach((day, index) => expect(day).to.be.closeTo(6.5 * [0.8, 1, 1.25][index]!, 1));
   });

@@ -85,7 +85,7 @@ describe('sowings set side by side', () => {
   it('say what they cannot: what was lost, several differences at once, other weeks', () => {
     const verdict = verdictOf([
       story(2000),
-      story(null, { light: 'sill', medium: 'hemp-mat' }, { lost: 'mould', sownAt: SOWN - 90 * DAY })
+      story(null, { light: 'sill', medium: 'hemp-mat' }, { lost: 'mould', startAt: SOWN - 90 * DAY })
     ]);
     const said = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill')).join(' ');
     expect(said).to.include('Grams cannot be compared');

@@ -40,7 +40,7 @@ const of = (crop: string, place = steadyPlace(21), more: Partial<ForecastInput> 
     crop: cropOf(crop),
     zone: zoneOf('UTC'),
     latitudeDeg: 43.4,
-    sownAt: SOWN,
+    startAt: SOWN,
     unsoaked: false,
     stays: [{ from: SOWN, place }],
     lightFrom: 'lightReady',

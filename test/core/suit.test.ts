@@ -24,7 +24,7 @@ const growing = (key: string, of: Partial<Growing> = {}): Growing => ({
   needsLight: true,
   latitudeDeg: 43.4,
   zone: MADRID,
-  sownAt: Date.UTC(2026, 11, 1),
+  startAt: Date.UTC(2026, 11, 1),
   ...of
 });
 const at = (dayC: number, nightC = dayC, of: Partial<Place> = {}): Place => ({

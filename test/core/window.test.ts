@@ -17,7 +17,7 @@ const input = (more: Partial<ForecastInput> = {}): ForecastInput => ({
   crop: cropOf('radish'),
   zone: zoneOf('Europe/Madrid'),
   latitudeDeg: 43.4,
-  sownAt: SOWN,
+  startAt: SOWN,
   unsoaked: false,
   stays: [{ from: SOWN, place: steadyPlace(21) }],
   lightFrom: 'lightReady',

@@ -60,13 +60,13 @@ for (const start of [
     it('has ten weeks behind it whose figures hang together', () => {
       expect(ended.length).to.be.at.least(14);
       expect(ended.filter(({ state }) => state.lost !== null).length).to.be.within(1, 3);
-      for (const { state, setup, areaCm2, crop, sownAt } of ended) {
+      for (const { state, setup, areaCm2, crop, startAt } of ended) {
         expect(state.endedAt!, crop.key).to.be.within(now - 75 * DAY, now);
         if (state.lost !== null) continue;
         const net = state.cuts.reduce((sum, cut) => sum + cut.netG, 0);
         const { gPerM2 } = yieldOf(net, setup.seedG, areaCm2);
         expect(gPerM2, crop.key).to.be.within(crop.yieldLowGM2 * 0.7, crop.yieldHighGM2 * 1.3);
-        expect((state.endedAt! - sownAt) / DAY, crop.key).to.be.within(
+        expect((state.endedAt! - startAt) / DAY, crop.key).to.be.within(
           crop.windowOpenD21 * 0.8,
           crop.windowCloseD21 * 3
         );

@@ -214,8 +214,8 @@ const canWork = (day: number, { horizon, away, daysOff }: AheadInput): boolean =
   !daysOff.includes(dayOf(horizon, day).dayOfWeek) && !isAwayOn(horizon, day, away);
 
 /** The days on which a planned sowing is soaked and sown. */
-function workDaysOf({ soak, sownAt }: Projected, horizon: Horizon, { context }: AheadInput): number[] {
-  const days = [beginsAt(soak), sownAt].map((at) => dayIndex(horizon, context.rhythm, at));
+function workDaysOf({ soak, startAt }: Projected, horizon: Horizon, { context }: AheadInput): number[] {
+  const days = [beginsAt(soak), startAt].map((at) => dayIndex(horizon, context.rhythm, at));
   return [...new Set(days)];
 }
 

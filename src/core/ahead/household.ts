@@ -107,7 +107,7 @@ export function* ordersOf(
     const place = facts.places.get(order.placeId);
     const growable = orderedAs(order, data);
     if (!place || !growable) return [];
-    const here = { latitudeDeg: household.latitudeDeg, zone: facts.rhythm.zone, sownAt: now };
+    const here = { latitudeDeg: household.latitudeDeg, zone: facts.rhythm.zone, startAt: now };
     const lightPlace = lightPlaceFor(growable.crop, null, facts.places.values(), here);
     return [{ ...order, growable, place, lightPlace, done: new Set(order.done) }];
   });

@@ -37,15 +37,15 @@ export const CLEANING_D = 1;
 /** What stands in one container, or in several alike, until the last of it is cut. */
 export function standOf(standing: Standing): Stand {
   const first = standing.sowings[0]!;
-  const { setup, place, sownAt } = first;
+  const { setup, place, startAt } = first;
   return {
     placeId: place.id,
     size: sizeKey(setup.container),
     count: setup.count,
     frontCm: frontCm(setup.container, footprints(standing)),
     widthCm: setup.container.widthCm,
-    from: sownAt,
-    until: Math.max(sownAt, ...standing.sowings.map(lastCutAt)) + CLEANING_D * DAY
+    from: startAt,
+    until: Math.max(startAt, ...standing.sowings.map(lastCutAt)) + CLEANING_D * DAY
   };
 }
 

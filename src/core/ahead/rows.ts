@@ -32,7 +32,7 @@ export interface Row {
   /** Whether its seed is in water, or on its medium. */
   begun: 'no' | 'soaking' | 'sown';
   beginsAt: Millis;
-  sownAt: Millis;
+  startAt: Millis;
   /** First light; Infinity for what stays dark. */
   litAt: Millis;
   open: { p10: Millis; p50: Millis; p90: Millis; seen: boolean };
@@ -68,7 +68,7 @@ export function rowsOf(
       frontCm: frontCm(setup.container, footprints({ key, sowings: halves })),
       begun: state.sownAt !== null ? 'sown' : state.soakedAt !== null ? 'soaking' : 'no',
       beginsAt: state.soakedAt ?? state.sownAt ?? beginsAt(first.soak),
-      sownAt: first.sownAt,
+      startAt: first.startAt,
       litAt: Math.min(...halves.map(({ forecast }) => forecast.litAt)),
       open: { p10, p50, p90, seen },
       lastCutAt: Math.max(...halves.map(lastCutAt)),
@@ -91,8 +91,8 @@ export function workOf(rows: readonly Row[], horizon: Horizon, rhythm: Rhythm): 
   };
   for (const row of rows) {
     if (row.begun === 'no') put('begin', row.beginsAt, row);
-    const apart = dayIndex(horizon, rhythm, row.sownAt) !== dayIndex(horizon, rhythm, row.beginsAt);
-    if (row.begun !== 'sown' && apart) put('sow', row.sownAt, row);
+    const apart = dayIndex(horizon, rhythm, row.startAt) !== dayIndex(horizon, rhythm, row.beginsAt);
+    if (row.begun !== 'sown' && apart) put('sow', row.startAt, row);
     if (!row.open.seen) put('opens', row.open.p50, row);
     put('last-cut', row.lastCutAt, row);
   }

@@ -37,13 +37,13 @@ export function usesOf(problem: AheadProblem, counts: Counts): Occupancy[] {
 /** Of a place's board, the share that is taken by what stands there in the dark yet, day by day. */
 export function darkSharesOf(
   { id, total }: Pick<Occupancy, 'id' | 'total'>,
-  rows: readonly Pick<Row, 'placeId' | 'frontCm' | 'sownAt' | 'litAt' | 'lastCutAt'>[],
+  rows: readonly Pick<Row, 'placeId' | 'frontCm' | 'startAt' | 'litAt' | 'lastCutAt'>[],
   horizon: Horizon,
   rhythm: Rhythm
 ): number[] {
   const shares = Array.from({ length: horizon.days }, () => 0);
-  for (const { placeId, frontCm, sownAt, litAt, lastCutAt } of rows) {
-    const [from, until] = daysTaken({ from: sownAt, until: Math.min(litAt, lastCutAt) }, horizon, rhythm);
+  for (const { placeId, frontCm, startAt, litAt, lastCutAt } of rows) {
+    const [from, until] = daysTaken({ from: startAt, until: Math.min(litAt, lastCutAt) }, horizon, rhythm);
     // The day on which it comes to light is one in light.
     if (placeId === id)
       for (let day = from; day < until - (litAt < lastCutAt ? 1 : 0); day += 1)

@@ -87,7 +87,7 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
       lightPlace: lightPlaceFor(parts[0]!.crop, data.lightPlaceId, options.household.places, {
         latitudeDeg: options.household.latitudeDeg,
         zone: zoneOf(options.household.zone),
-        sownAt: options.now
+        startAt: options.now
       }),
       density: data.density === 'own' ? data.seedsPerCm2! : data.density,
       ownSeedG: data.ownSeedG,

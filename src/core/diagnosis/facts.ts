@@ -42,22 +42,22 @@ export function lookFacts(
   household: { latitudeDeg: number; dayOfYear: number },
   now: Millis
 ): LookFacts {
-  const { state, place, crop, setup, forecast, sownAt } = projected;
+  const { state, place, crop, setup, forecast, startAt } = projected;
   const { tempC, humidityPct } = airAt(place, now);
   // What was not brought to light stands in the dark, whatever was expected.
-  const lit = state.litAt ?? (projected.path.lightFrom === 'sown' ? sownAt : null);
+  const lit = state.litAt ?? (projected.path.lightFrom === 'sown' ? startAt : null);
   const darkUntil = lit ?? now;
   const open = forecast.marks.windowOpen.p50;
   const openTau = forecast.clock.tau(open);
   return {
     projected,
     now,
-    age: (now - sownAt) / DAY,
+    age: (now - startAt) / DAY,
     waterShare: waterAt(projected, now).share,
     overwatered: trackOf(projected).excess.some(({ at }) => at > now - 72 * HOUR && at <= now),
     daysDark: Math.max(0, darkUntil - uncoversAt(projected, forecast.marks.rooted.p50)) / DAY,
     mistedWhileRooting: state.water.some(
-      (fact) => 'addedG' in fact && fact.at > sownAt && fact.at < (state.uncoveredAt ?? lit ?? now)
+      (fact) => 'addedG' in fact && fact.at > startAt && fact.at < (state.uncoveredAt ?? lit ?? now)
     ),
     daysInLight: lit === null ? 0 : Math.max(0, now - lit) / DAY,
     dli: placeDli(place, household.latitudeDeg, household.dayOfYear),

@@ -36,13 +36,13 @@ const STEP = 3 * HOUR;
  * 18 and 30 degC, times the crop's risk, times density over usual, less for moving air.
  */
 export function mouldRisk(projected: Projected, now: Millis): MouldRisk {
-  const { state, sownAt, stays, crop, setup, path } = projected;
+  const { state, startAt, stays, crop, setup, path } = projected;
   if (state.sownAt === null || state.stage === 'ended')
     return { score: 0, level: 'low', byHours: 'low', drivers: [] };
-  const bare = path.cover === 'none' ? sownAt : (state.litAt ?? Infinity);
+  const bare = path.cover === 'none' ? startAt : (state.litAt ?? Infinity);
   let coveredH = 0;
   let dampH = 0;
-  for (let at = Math.max(sownAt, now - WINDOW_D * DAY); at < now; at += STEP) {
+  for (let at = Math.max(startAt, now - WINDOW_D * DAY); at < now; at += STEP) {
     const place = placeAt(stays, at);
     const { tempC, humidityPct, movingAir } = airAt(place, at);
     if (tempC < WARM_C[0] || tempC > WARM_C[1]) continue;

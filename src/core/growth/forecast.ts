@@ -53,7 +53,8 @@ export interface ForecastInput {
   crop: Crop;
   zone: Zone;
   latitudeDeg: number;
-  sownAt: Millis;
+  /** When its clock starts: sown, or cut back to stubs that grow again. */
+  startAt: Millis;
   /** Its seed should have been soaked and was not. */
   unsoaked: boolean;
   /** Optimum days that it is ahead of seed: what grows again from its stubs has rooted. */
@@ -124,7 +125,7 @@ export function forecast(input: ForecastInput): Forecast {
     uncoveredAt: input.uncoveredAt ?? null,
     coveredUntil: input.coveredUntil ?? -Infinity,
     litAt: input.litAt,
-    sownAt: input.sownAt,
+    startAt: input.startAt,
     waitH: input.waitH ?? 0,
     darkUntil: heard.darkUntil,
     untold: untoldOf(input, prior, sources, table)
@@ -376,16 +377,16 @@ const head = ({ unsoaked, headStart = 0 }: ForecastInput): number =>
  * hours that were measured, and daily while a sill's light changes.
  */
 function clocksOf(input: ForecastInput, stays: readonly Stay[]): Clocks {
-  const { sownAt, crop } = input;
-  const edges = new Set([sownAt]);
+  const { startAt, crop } = input;
+  const edges = new Set([startAt]);
   stays.forEach((stay, index) => {
-    const from = Math.max(stay.from, sownAt);
+    const from = Math.max(stay.from, startAt);
     const until = stays[index + 1]?.from ?? Infinity;
-    if (stay.from > sownAt) edges.add(stay.from);
+    if (stay.from > startAt) edges.add(stay.from);
     if (until > from) for (const edge of warmthEdges(stay.place, from, until)) edges.add(edge);
   });
   if (stays.some(({ place }) => place.light.kind === 'sill'))
-    for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(sownAt + day * DAY);
+    for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(startAt + day * DAY);
   const here = stays.map(({ place }) => ({
     warmth: warmthRates(crop, place),
     light: lightResponses(place, input.latitudeDeg)

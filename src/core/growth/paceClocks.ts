@@ -19,7 +19,7 @@ export interface Lighting {
   /** The grower chose to keep it covered until then; -Infinity where nobody did. */
   coveredUntil: Millis;
   litAt: Millis | null;
-  sownAt: Millis;
+  startAt: Millis;
   /** What is due waits so long for somebody to come by, on average, h. */
   waitH: number;
   /** It stood in the dark up to here at least, while it has not come to light. */
@@ -225,7 +225,7 @@ export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lig
     uncoveredAt,
     coveredUntil,
     litAt,
-    sownAt,
+    startAt,
     waitH,
     darkUntil
   } = lighting;
@@ -236,7 +236,7 @@ export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lig
   };
   if (litAt !== null) return litAt;
   if (lightFrom === null) return Infinity;
-  if (lightFrom === 'sown') return sownAt;
+  if (lightFrom === 'sown') return startAt;
   const uncovers =
     uncoveredAt ?? Math.max((pressedAt ?? dealtWithAt('rooted')) + coveredOnD * DAY, coveredUntil);
   const due =

@@ -23,7 +23,7 @@ export interface Growing {
   needsLight: boolean;
   latitudeDeg: number;
   zone: Zone;
-  sownAt: Millis;
+  startAt: Millis;
 }
 
 /** How a place suits a crop. */
@@ -46,12 +46,12 @@ const isDarkFor = (place: Place, needsLight: boolean): boolean => needsLight && 
  * Light counts once stems are even, and not in the dark, which delays it by as much as somebody leaves it there.
  */
 export function tableDays(
-  { crop, needsLight, latitudeDeg, zone, sownAt }: Growing,
+  { crop, needsLight, latitudeDeg, zone, startAt }: Growing,
   { place, carriedTo }: Whereabouts
 ): number {
   const lit = carriedTo ?? place;
   const { lightReady, windowOpen } = tableOptimumDays(crop);
-  const dayOfYear = zone.dayOfYear(sownAt + crop.lightReadyD21 * DAY);
+  const dayOfYear = zone.dayOfYear(startAt + crop.lightReadyD21 * DAY);
   const light = !needsLight || isDarkFor(lit, needsLight) ? 1 : lightResponses(lit, latitudeDeg)(dayOfYear);
   const rates = { dark: usualWarmthRate(crop, place), lit: usualWarmthRate(crop, lit) * light };
   return rates.dark > 0 && rates.lit > 0
@@ -111,7 +111,7 @@ export function suitOf(
   among: Iterable<Place>,
   opensAt: Millis | null = null
 ): Suit {
-  const latest = growing.sownAt + TOO_SLOW * growing.crop.windowOpenD21 * DAY;
+  const latest = growing.startAt + TOO_SLOW * growing.crop.windowOpenD21 * DAY;
   const opensInTime = opensAt !== null && opensAt <= latest;
   const places = [whereabouts.place, ...(whereabouts.carriedTo ? [whereabouts.carriedTo] : [])];
   const hindered = opensInTime ? null : hindranceOf(growing, whereabouts);

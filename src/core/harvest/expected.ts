@@ -36,12 +36,12 @@ function workedOut(sowing: Projected): UsualYield {
 
 /** What heat leaves of its yield: the mean of its days until its window opens. */
 export function heatOf(sowing: Projected): number {
-  const { crop, stays, carriedTo, sownAt, state, forecast } = sowing;
+  const { crop, stays, carriedTo, startAt, state, forecast } = sowing;
   const places = [...stays.map(({ place }) => place), ...(carriedTo ? [carriedTo] : [])];
   if (places.every((place) => !place.air && usualAir(place).tempC <= crop.keepBelowC)) return 1;
-  const end = Math.min(forecast.marks.windowOpen.p50, state.endedAt ?? Infinity, sownAt + MOST_D * DAY);
+  const end = Math.min(forecast.marks.windowOpen.p50, state.endedAt ?? Infinity, startAt + MOST_D * DAY);
   let [sum, days] = [0, 0];
-  for (let day = sownAt; day < end; day += DAY) {
+  for (let day = startAt; day < end; day += DAY) {
     let warmth = 0;
     for (let at = day; at < day + DAY; at += SAMPLE) warmth += airAt(standsAt(sowing, at), at).tempC;
     sum += heatFactor(crop, (warmth * SAMPLE) / DAY);

@@ -95,8 +95,8 @@ export function verdictOf(stories: readonly StoryFacts[]): Verdict {
     differs,
     yields: against(first, second, ({ came }) => came.gPerM2, YIELD_SPREAD.tray, DOUBT.yield),
     days: against(first, second, ({ came }) => (came.openSeen ? came.openD : null), cv, DOUBT.days),
-    seasons: stories.some(({ sownAt }) =>
-      stories.some((other) => Math.abs(sownAt - other.sownAt) > SEASON_D * DAY)
+    seasons: stories.some(({ startAt }) =>
+      stories.some((other) => Math.abs(startAt - other.startAt) > SEASON_D * DAY)
     )
   };
 }

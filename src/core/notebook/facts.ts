@@ -14,7 +14,7 @@ export interface StoryFacts {
   cropKey: string;
   cropName: string;
   durationCv: number;
-  sownAt: Millis;
+  startAt: Millis;
   lost: LossReason | null;
   chosen: {
     crop: string;
@@ -75,7 +75,7 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
     cropKey: crop.key,
     cropName: crop.name,
     durationCv: crop.durationCv,
-    sownAt: sowing.sownAt,
+    startAt: sowing.startAt,
     lost: state.lost,
     chosen: {
       crop: crop.name,

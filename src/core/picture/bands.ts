@@ -23,7 +23,7 @@ export interface Bands {
 }
 
 /** The bands of a sowing, planned or under way: what happened, then what is expected. */
-export function bandsOf({ soak, path, forecast, sownAt, state }: Projected): Bands {
+export function bandsOf({ soak, path, forecast, startAt, state }: Projected): Bands {
   const { rooted, windowOpen, windowBest, windowClose } = forecast.marks;
   const bands: Band[] = [];
   const push = (kind: BandKind, from: Millis, until: Millis, sure: boolean) => {
@@ -31,16 +31,16 @@ export function bandsOf({ soak, path, forecast, sownAt, state }: Projected): Ban
   };
   if (soak.soakStart !== null && (state.sownAt === null || state.soakedAt !== null)) {
     const begun = state.soakedAt ?? soak.soakStart;
-    const drained = state.drainedAt ?? Math.min(soak.soakEnd!, sownAt);
+    const drained = state.drainedAt ?? Math.min(soak.soakEnd!, startAt);
     push('soak', begun, drained, state.drainedAt !== null);
-    push('drain', drained, sownAt, state.sownAt !== null);
+    push('drain', drained, startAt, state.sownAt !== null);
   }
   const end = windowOpen.p50;
   const { litAt } = forecast;
   const uncovers = path.blackout ? uncoversAt({ path, state }, rooted.p50) : Infinity;
   const pressEnd = Math.min(uncovers, litAt, end);
-  push('press', sownAt, pressEnd, state.uncoveredAt !== null || state.litAt !== null);
+  push('press', startAt, pressEnd, state.uncoveredAt !== null || state.litAt !== null);
   if (path.blackout) push('blackout', pressEnd, Math.min(litAt, end), state.litAt !== null);
-  if (Number.isFinite(litAt)) push('light', Math.max(litAt, sownAt), end, windowOpen.seen);
+  if (Number.isFinite(litAt)) push('light', Math.max(litAt, startAt), end, windowOpen.seen);
   return { bands, open: windowOpen, best: windowBest, close: windowClose };
 }

@@ -65,5 +65,5 @@ function driesBy(sowing: Projected, round: Round, until: Millis, now: Millis): M
 /** When anybody last gave it water, or told how damp it is. */
 const lastKnownAt = ({ sowings }: Standing): Millis =>
   Math.max(
-    ...sowings.map(({ state, sownAt }) => state.water.reduce((last, { at }) => Math.max(last, at), sownAt))
+    ...sowings.map(({ state, startAt }) => state.water.reduce((last, { at }) => Math.max(last, at), startAt))
   );

@@ -11,7 +11,7 @@ import type { SowingSetup } from './sowing.ts';
 interface Here {
   latitudeDeg: number;
   zone: Zone;
-  sownAt: number;
+  startAt: number;
 }
 
 /** Whether what is sown at a place sprouts there in the dark and has to be carried to light: many do so in a cupboard. */
@@ -22,9 +22,9 @@ export const leavesForLight = ({ light }: Place, { lightFrom }: Pick<Path, 'ligh
 function brightestFor(
   crop: Crop,
   places: Iterable<Place>,
-  { latitudeDeg, zone, sownAt }: Here
+  { latitudeDeg, zone, startAt }: Here
 ): Place | null {
-  const day = zone.dayOfYear(sownAt);
+  const day = zone.dayOfYear(startAt);
   let best: { place: Place; rate: number } | null = null;
   for (const place of places) {
     if (place.light.kind === 'dark') continue;

@@ -81,14 +81,14 @@ export function plan(input: PlanInput): Plan {
   const now = input.now + preparingMin(crop, input.lots ?? 1, input.method) * MINUTE;
   const area = areaCm2(container) * count * (input.areaShare ?? 1);
   const path = input.path ?? pathOf(crop, input.method, input.medium);
-  const forecastAt = (sownAt: Millis): Forecast =>
+  const forecastAt = (startAt: Millis): Forecast =>
     forecast({
       crop,
       zone: rhythm.zone,
       latitudeDeg: input.latitudeDeg,
-      sownAt,
+      startAt,
       unsoaked: needsSoak(input.crop) && input.soakH === 0,
-      stays: [{ from: sownAt, place: input.place }],
+      stays: [{ from: startAt, place: input.place }],
       carriedTo,
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
@@ -106,7 +106,7 @@ export function plan(input: PlanInput): Plan {
       needsLight: path.lightFrom !== null,
       latitudeDeg: input.latitudeDeg,
       zone: rhythm.zone,
-      sownAt: first.sowAt
+      startAt: first.sowAt
     },
     { place: input.place, carriedTo }
   );
@@ -145,14 +145,14 @@ export function plan(input: PlanInput): Plan {
 function heatThere(
   crop: Crop,
   { place, carriedTo = null }: Pick<PlanInput, 'place' | 'carriedTo'>,
-  sownAt: Millis,
+  startAt: Millis,
   { litAt, marks }: Forecast
 ): number {
   const here = heatFactor(crop, usualAir(place).tempC);
   const opensAt = marks.windowOpen.p50;
   if (!carriedTo || !Number.isFinite(opensAt)) return here;
   const there = heatFactor(crop, usualAir(carriedTo).tempC);
-  const share = Math.min(1, (litAt - sownAt) / (opensAt - sownAt));
+  const share = Math.min(1, (litAt - startAt) / (opensAt - startAt));
   return here * share + there * (1 - share);
 }
 
@@ -164,8 +164,8 @@ function lastRoundFrom({ zone, roundsMin }: Rhythm, at: Millis): Millis {
 }
 
 /** The first moment by which the window is open in eight of ten, to the hour, by halving. */
-function readyAt(expected: Forecast, sownAt: Millis): Millis {
-  let [low, high] = [sownAt, expected.marks.windowOpen.p90];
+function readyAt(expected: Forecast, startAt: Millis): Millis {
+  let [low, high] = [startAt, expected.marks.windowOpen.p90];
   while (high - low > 3_600_000) {
     const middle = (low + high) / 2;
     if (expected.chance('windowOpen', middle) >= READY_CHANCE) high = middle;

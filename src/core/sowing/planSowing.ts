@@ -217,7 +217,7 @@ function withSetup(
       ...sowing,
       state: reduceEvents([]),
       soak: plan.soak,
-      sownAt: sowAt,
+      startAt: sowAt,
       place,
       stays: [{ from: -Infinity, place }],
       carriedTo,
@@ -229,7 +229,7 @@ function withSetup(
           needsLight: plan.path.lightFrom !== null,
           latitudeDeg,
           zone: rhythm.zone,
-          sownAt: sowAt
+          startAt: sowAt
         },
         { place, carriedTo },
         [...places.values()]

@@ -39,8 +39,8 @@ export interface HouseholdFacts {
 export interface Projected extends Sowing {
   state: SowingState;
   soak: SoakPlan;
-  /** When it was sown, or is to be. */
-  sownAt: Millis;
+  /** The start of its clock: when it was sown, or is to be. */
+  startAt: Millis;
   place: Place;
   stays: Stay[];
   /** Where it is carried as it comes to light, while it stands in the dark for that; null where it stays. */
@@ -73,9 +73,9 @@ export function project(
   const belief = asIfNew ? NEW_HOUSEHOLD : learnedBelief(household.learned, sowing.crop, setup.id);
   const state = reduceEvents(events);
   const soak = soakPlan(household, sowing, state);
-  const sownAt = state.sownAt ?? soak.sowAt;
+  const startAt = state.sownAt ?? soak.sowAt;
   const telling = asIfNew || !household.learned ? undefined : learnedTelling(household.learned, setup.id);
-  const from = followed(household, sowing, state, sownAt, belief, telling);
+  const from = followed(household, sowing, state, startAt, belief, telling);
   const { stays } = from;
   // Forecast and suit are worked out when they are first asked for: a write that looks at its timers needs neither.
   let expected: Forecast | undefined;
@@ -88,7 +88,7 @@ export function project(
         needsLight: sowing.path.lightFrom !== null,
         latitudeDeg: household.latitudeDeg,
         zone: household.rhythm.zone,
-        sownAt
+        startAt: startAt
       },
       { place: stays.at(-1)!.place, carriedTo: from.carriedTo },
       household.places.values(),
@@ -99,7 +99,7 @@ export function project(
     ...sowing,
     state,
     soak,
-    sownAt,
+    startAt,
     stays,
     carriedTo: from.carriedTo,
     place: stays.at(-1)!.place,
@@ -130,7 +130,7 @@ interface Followed {
   state: SowingState;
   stays: Stay[];
   carriedTo: Place | null;
-  sownAt: Millis;
+  startAt: Millis;
   belief: Gaussian;
   telling: Telling | undefined;
 }
@@ -140,15 +140,15 @@ export function followed(
   household: HouseholdFacts,
   sowing: Sowing,
   state: SowingState,
-  sownAt: Millis,
+  startAt: Millis,
   belief: Gaussian,
   telling?: Telling
 ): Followed {
   const { rhythm, latitudeDeg, places } = household;
   const stays = staysOf(household, sowing.setup, state);
-  const here = { latitudeDeg, zone: rhythm.zone, sownAt };
+  const here = { latitudeDeg, zone: rhythm.zone, startAt };
   const carried = carriedTo(sowing, state, stays, places, here);
-  return { state, stays, carriedTo: carried, sownAt, belief, telling };
+  return { state, stays, carriedTo: carried, startAt, belief, telling };
 }
 
 /** What is expected of a sowing as its state has it: from its seed, or from its stubs once it grows again. */
@@ -164,13 +164,13 @@ export function forecastFrom(household: HouseholdFacts, sowing: Sowing, followed
 const fromSeed = (
   { rhythm, latitudeDeg }: HouseholdFacts,
   { setup, crop, path, needsSoak }: Sowing,
-  { state, stays, carriedTo, sownAt, belief, telling }: Followed
+  { state, stays, carriedTo, startAt, belief, telling }: Followed
 ): Forecast =>
   forecast({
     crop,
     zone: rhythm.zone,
     latitudeDeg,
-    sownAt,
+    startAt,
     // Drained seed has been in water, whether somebody ticked that or not.
     unsoaked: needsSoak && wasDry(setup, state),
     stays,
@@ -203,7 +203,7 @@ function fromStubs(
     crop,
     zone: household.rhythm.zone,
     latitudeDeg: household.latitudeDeg,
-    sownAt: regrowsSince,
+    startAt: regrowsSince,
     unsoaked: false,
     headStart: tableOptimumDays(crop).rooted,
     stays,

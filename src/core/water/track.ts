@@ -70,7 +70,7 @@ export class WaterTrack {
     private readonly sowing: Watered,
     began: Gaussian
   ) {
-    const { areaCm2, mediumDepthCm, setup, state, sownAt } = sowing;
+    const { areaCm2, mediumDepthCm, setup, state, startAt } = sowing;
     const { mediumG, reservoirG } = storeOf(areaCm2, mediumDepthCm, setup.medium, reservoirMlOf(setup));
     this.mediumG = mediumG;
     this.reservoirG = reservoirG;
@@ -86,7 +86,7 @@ export class WaterTrack {
     this.poolFrom = poolFrom(sowing);
     const sownFull = mediumG + reservoirG;
     let now: Belief = {
-      at: sownAt,
+      at: startAt,
       g: state.sownAt === null ? sownFull * FULL_SHARE : 0,
       gg: (SURE.atSowing * sownFull) ** 2,
       thirst: began.mean,
@@ -186,7 +186,7 @@ export class WaterTrack {
     const g = (pooled ? Math.min(now.g, this.mediumG) : now.g) + fact.addedG;
     if (g <= full) return { ...now, g, gg: now.gg + (SURE.poured * fact.addedG) ** 2 };
     // A little over is what drains off any tray; from a twentieth on it is worth saying.
-    if (g > full * 1.05 && now.at !== this.sowing.sownAt) this.excess.push({ at: fact.at, g: g - full });
+    if (g > full * 1.05 && now.at !== this.sowing.startAt) this.excess.push({ at: fact.at, g: g - full });
     return { ...now, g: full, gg: Math.min(now.gg, (SURE.drained * full) ** 2), gt: 0 };
   }
 

@@ -28,8 +28,8 @@ export interface Watered {
   areaCm2: number;
   mediumDepthCm: number;
   setup: { medium: MediumKind; container: Container; count: number; areaShare: number };
-  /** When it was sown, or is to be. */
-  sownAt: Millis;
+  /** The start of its clock: when it was sown, or is to be. */
+  startAt: Millis;
   stays: readonly Stay[];
   /** Where it is carried as it comes to light; null where it stays. */
   carriedTo: Place | null;

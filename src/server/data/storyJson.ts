@@ -32,7 +32,7 @@ export async function storyJson(tx: Tx, id: string): Promise<object | null> {
       plannedSoak: [at(setup.soakStartAt), at(setup.soakEndAt)],
       plannedSowing: at(setup.sowAt)
     },
-    came: { sown: at(facts.sownAt), lost: facts.lost, ...facts.came },
+    came: { sown: at(facts.startAt), lost: facts.lost, ...facts.came },
     wentG: fate,
     cost: { currency, ...cost },
     events: reduceEvents(readLog(record)).log.map(({ event, undone, repeat }) => ({

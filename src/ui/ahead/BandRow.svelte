@@ -15,7 +15,7 @@
   const clamp = (x: number): number => Math.min(end, Math.max(0, x));
   const at = $derived({
     begins: clamp(scale.x(row.beginsAt)),
-    sown: clamp(scale.x(row.sownAt)),
+    sown: clamp(scale.x(row.startAt)),
     lit: clamp(Number.isFinite(row.litAt) ? scale.x(row.litAt) : end),
     opens: clamp(scale.x(row.open.p50)),
     early: scale.x(row.open.p10),

@@ -162,11 +162,11 @@
   /** What of that might go to another day: planned, in the container or at the place of which there is too little, in those days. */
   const rowsOver = ({ use, from, until }: Over): Row[] =>
     standing.filter(
-      ({ kind, begun, containerSize, placeId, lightPlaceId, sownAt, lastCutAt }) =>
+      ({ kind, begun, containerSize, placeId, lightPlaceId, startAt, lastCutAt }) =>
         kind !== 'under-way' &&
         begun === 'no' &&
         (use.kind === 'container' ? containerSize === use.id : [placeId, lightPlaceId].includes(use.id)) &&
-        dayIndex(horizon, facts.rhythm, sownAt) <= until &&
+        dayIndex(horizon, facts.rhythm, startAt) <= until &&
         dayIndex(horizon, facts.rhythm, lastCutAt) >= from
     );
 

@@ -24,7 +24,7 @@
     windowClose: 'closes'
   };
   const clock = $derived(projected.forecast.clock);
-  const from = $derived(projected.sownAt);
+  const from = $derived(projected.startAt);
   const until = $derived(
     Math.min(
       from + 60 * DAY,

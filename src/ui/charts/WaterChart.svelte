@@ -16,8 +16,8 @@
     decision: string;
   }
   let { projected, now, locale, decision }: Props = $props();
-  const from = $derived(projected.sownAt);
-  const until = $derived(Math.max(now, projected.sownAt) + 30 * HOUR);
+  const from = $derived(projected.startAt);
+  const until = $derived(Math.max(now, projected.startAt) + 30 * HOUR);
   const percent = (share: number) => Math.round(share * 100);
   const curve = $derived.by(() => {
     const times: number[] = [];

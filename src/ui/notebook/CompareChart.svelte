@@ -13,7 +13,9 @@
 
   const grams = $derived(
     verdict.ways.map(({ stories }) =>
-      stories.flatMap(({ came, sownAt }) => (came.gPerM2 === null ? [] : [{ gM2: came.gPerM2, sownAt }]))
+      stories.flatMap(({ came, startAt }) =>
+        came.gPerM2 === null ? [] : [{ gM2: came.gPerM2, sownAt: startAt }]
+      )
     )
   );
   const option = (inks: Inks) => ({

@@ -26,7 +26,7 @@
   function standing({ projected, ask }: StopPart): string {
     const stage = stageWords(stageAt(projected, now), projected.path);
     if (projected.state.sownAt !== null)
-      return `Day ${zoneOf(locale.zone).daysBetween(projected.sownAt, now)} · ${stage}`;
+      return `Day ${zoneOf(locale.zone).daysBetween(projected.startAt, now)} · ${stage}`;
     if (ask.beginsAt === null) return stage;
     return `${stage}, ${begins(projected, ask.beginsAt)}`;
   }

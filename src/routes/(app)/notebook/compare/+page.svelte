@@ -100,10 +100,10 @@
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">What</span></th>
-          {#each facts as { id, cropName, sownAt } (id)}
+          {#each facts as { id, cropName, startAt } (id)}
             <th scope="col"
               ><a href="/tray/{id}">{cropName}</a><br /><span class="soft small"
-                >{shortDate(sownAt, locale)}</span
+                >{shortDate(startAt, locale)}</span
               ></th
             >
           {/each}

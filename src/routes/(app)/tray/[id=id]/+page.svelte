@@ -82,7 +82,7 @@
   const level = $derived(waterAt(projected, now));
   const gaveG = $derived(cutG(sowing));
   const lastedD = $derived(
-    zoneOf(locale.zone).daysBetween(projected.sownAt, sowing.endedAt ?? projected.sownAt)
+    zoneOf(locale.zone).daysBetween(projected.startAt, sowing.endedAt ?? projected.startAt)
   );
   const washUp = $derived(standingOf([projected, ...half]).flatMap((standing) => cleaningOf(standing) ?? []));
   const placeName = (id: string): string =>

@@ -93,7 +93,7 @@
           lookFacts(
             projected,
             { latitudeDeg: facts.latitudeDeg, dayOfYear: facts.rhythm.zone.dayOfYear(at) },
-            Math.max(at, projected.sownAt)
+            Math.max(at, projected.startAt)
           )
         )
       }))
