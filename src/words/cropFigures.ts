@@ -65,6 +65,7 @@ export const ANSWER_NAMES: { [K in OneOfKey]: Record<Figures[K], string> } = {
   harvestCue: {
     cotyledon: 'seed leaves are open',
     'true-leaf': 'the first true leaf shows',
+    'third-leaf': 'the third true leaf shows',
     height: 'tall enough',
     tips: 'tips are long'
   },
@@ -83,7 +84,7 @@ function sayOf(problem: CropProblem): string {
     case 'refused':
       return REFUSED_WORDS[problem.why];
     case 'density':
-      return `Give seeds per cm², over 0 and up to ${MOST_SEEDS_CM2}.`;
+      return `Enter a density over 0, up to ${MOST_SEEDS_CM2} seeds per cm² (${Math.round(MOST_SEEDS_CM2 * 6.4516)} per in²).`;
     case 'densities-fall':
       return 'Sparse must not be more than usual, nor usual more than dense.';
     case 'out-of-bounds': {

@@ -1,6 +1,14 @@
 import type { Crop } from '$core/crops/crop.ts';
 import { isSoaked } from '$core/crops/crop.ts';
-import { figure, length, temperature, yieldPerArea, type Units } from '$core/units/format.ts';
+import {
+  densityFigure,
+  figure,
+  length,
+  seedDensity,
+  temperature,
+  yieldPerArea,
+  type Units
+} from '$core/units/format.ts';
 
 export interface CropFact {
   name: string;
@@ -15,6 +23,7 @@ export interface CropFacts {
 const CUE = {
   cotyledon: 'seed leaves open and green, before the first true leaf is out',
   'true-leaf': 'the first true leaf shows',
+  'third-leaf': 'the third true leaf shows',
   height: 'it is tall enough',
   tips: 'the tips are long and tender'
 };
@@ -33,7 +42,7 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
         fact('Usually sprouts', `${crop.germinationPct} %`),
         fact(
           'Density',
-          `${figure(density.usual)} seeds/cm² (${figure(density.sparse)} sparse, ${figure(density.dense)} dense)`
+          `${seedDensity(density.usual, units)} (${densityFigure(density.sparse, units)} sparse, ${densityFigure(density.dense, units)} dense)`
         ),
         fact(
           'Soak',

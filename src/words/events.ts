@@ -57,6 +57,7 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
   return {
     cotyledon: 'Seed leaves open',
     'true-leaf': 'First true leaf',
+    'third-leaf': 'Third true leaf',
     height: `${tall} tall`,
     tips: `Tips ${tall}`
   }[crop.harvestCue];
@@ -66,9 +67,11 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
 export function cueThen(cue: Cue, { path }: Pick<Projected, 'path'>): string {
   if (cue === 'windowOpen') return 'Then it can be cut.';
   if (cue === 'lightReady')
-    return path.domeDays === null
-      ? 'Then its dome comes off.'
-      : 'Its dome stays on for the days that your method counts.';
+    return path.domeCm !== null
+      ? 'The dome stays on until the stems stand as high as your method says.'
+      : path.domeDays === null && path.darkDays === null
+        ? 'Then its dome comes off.'
+        : 'The dome stays on for the days that your method counts.';
   if (path.pressesLate) return 'Then the lid comes off and the weight goes on.';
   if (path.cover === 'none') return 'Then it counts as standing in light.';
   const off = { clear: 'its clear lid', lid: 'the lid', stacked: 'the tray on it', weight: 'the weight' }[
@@ -108,10 +111,14 @@ export function eventWords(
       return 'Uncovered, dome on';
     case 'lit':
       return path.cover === 'clear' ? 'Clear lid taken off' : 'Brought to light';
+    case 'unshaded':
+      return 'Shade taken off';
     case 'misted':
       return `Misted, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'watered':
       if (body.waterG === 0) return 'Poured off what stood, and gave none';
+      if (body.through)
+        return `Poured through and drained; kept ${volume(body.waterG, units)}${peroxide(body, units)}`;
       return `Watered, ${volume(body.waterG, units)}${peroxide(body, units)}`;
     case 'fed':
       return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${measured(body.feedMl, units)} of feed` : ' with feed'}${peroxide(body, units)}`;

@@ -16,6 +16,11 @@ const SIGHTS: Record<ReadyCue, Record<Finding, string>> = {
     ready: 'The first true leaf shows',
     past: 'Several true leaves, stems long'
   },
+  'third-leaf': {
+    'not-yet': 'One or two true leaves',
+    ready: 'The third true leaf shows',
+    past: 'A flower stalk, or leaves gone coarse'
+  },
   height: { 'not-yet': 'Still short', ready: 'Tall enough', past: 'Taller than that, and leaning' },
   'second-leaf': {
     'not-yet': 'One blade, still short',

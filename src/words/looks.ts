@@ -279,6 +279,7 @@ export const LOSS_OF_TRAY: Record<Loss, string> = {
 const CUT_BY: Record<Extract<Evidence, { kind: 'cut-by' }>['cue'], string> = {
   cotyledon: 'it is cut in its seed leaves',
   'true-leaf': 'it is cut as this leaf shows',
+  'third-leaf': 'it is cut at its third true leaf',
   height: 'it is cut by its height',
   tips: 'it is cut by its tips'
 };

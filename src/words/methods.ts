@@ -1,4 +1,4 @@
-import type { Answers, Question, Spray } from '$core/supplies/methods/method.ts';
+import type { Answers, MethodFigure, Question, Spray } from '$core/supplies/methods/method.ts';
 
 interface QuestionWords<Q extends Question> {
   ask: string;
@@ -80,6 +80,35 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       none: {
         text: 'No darkness at all',
         turns: 'Least handling; seed that wants the dark keeps its lid until it roots.'
+      },
+      days: {
+        text: 'A set number of days in the dark',
+        turns: 'Counted from sowing, for grasses too. Easy to plan, but it does not wait for slow seed.'
+      }
+    }
+  },
+  dome: {
+    ask: 'The dome comes off',
+    answers: {
+      even: { text: 'When the stems are even', turns: 'Follows the crop, so it needs a look each day.' },
+      days: { text: 'After a set number of days', turns: 'Easy to plan; a cool week leaves stems short.' },
+      rim: {
+        text: 'When the stems stand over the rim',
+        turns:
+          'Tall stems that are easy to cut. With no darkness, a clear dome keeps the air warm and humid for slow crops such as basil, which also suits mould: lift it once a day.'
+      }
+    }
+  },
+  sillLight: {
+    ask: 'On a windowsill',
+    answers: {
+      'at-once': {
+        text: 'Full sun from the start',
+        turns: 'Fastest; strong sun can wilt pale stems on the first day.'
+      },
+      shaded: {
+        text: 'Shade first, then sun',
+        turns: 'Paper or a thin cloth keeps the sun off until the day you set. Gentler, and a little slower.'
       }
     }
   },
@@ -92,6 +121,29 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
         turns: 'Washes hulls off once; leaves are wet once.'
       },
       mist: { text: 'Always a fine mist', turns: 'What small cells and mats need; wet leaves mould.' }
+    }
+  },
+  matWater: {
+    ask: 'Mats and paper are watered',
+    answers: {
+      'as-dry': { text: 'As they dry', turns: 'Least work; the tray below holds a little water.' },
+      'poured-once': {
+        text: 'Poured through once a day',
+        turns:
+          'Lift it, pour through, let it drain. Fresh water and air at the roots; dry by morning in a warm room.'
+      },
+      'poured-twice': {
+        text: 'Poured through twice a day',
+        turns: 'The same, morning and evening: safest on thin mats, and the most work.'
+      }
+    }
+  },
+  mediumDepth: {
+    ask: 'Depth of loose medium',
+    answers: {
+      usual: { text: 'Usual, about 25 mm', turns: 'Room for roots, and water for a day or more.' },
+      thin: { text: 'Thin, 6 to 12 mm', turns: 'Cheap and light; dries fast, so check it twice a day.' },
+      deep: { text: 'Deep, 50 mm', turns: 'Holds water for days and feeds long crops; heavier and dearer.' }
     }
   },
   feed: {
@@ -131,6 +183,22 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       peroxide: { text: 'With peroxide', turns: 'Leaves only water behind; strong stock burns.' }
     }
   },
+  leafStage: {
+    ask: 'Cut at',
+    answers: {
+      usual: { text: 'The crop’s usual stage', turns: 'As its page says.' },
+      'seed-leaves': { text: 'Seed leaves', turns: 'Soonest and mildest; the smallest harvest.' },
+      'true-leaf': {
+        text: 'First true leaf',
+        turns:
+          'About half as long again; more flavour and a third more weight. Sunflower and some others turn bitter.'
+      },
+      'third-leaf': {
+        text: 'Third true leaf',
+        turns: 'About twice as long; strong flavour, most weight. Sow sparsely, and feed it or go deep.'
+      }
+    }
+  },
   cutting: {
     ask: 'Cut with',
     answers: {
@@ -152,6 +220,14 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
       strip: { text: 'A strip a day', turns: 'Always fresh; the last strip is past its best.' }
     }
   }
+};
+
+/** What a figure of a method is called, by the answer that asks for it. */
+export const FIGURE_WORDS: Record<MethodFigure, string> = {
+  domeDays: 'Days under the dome',
+  domeCm: 'Height over the rim',
+  darkDays: 'Days in the dark, from sowing',
+  shadeDays: 'Take the shade off so many days after sowing'
 };
 
 /** One answer in words. */

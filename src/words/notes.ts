@@ -6,7 +6,7 @@ import type { Cue } from '$core/sowing/event.ts';
 import { capital } from './capital.ts';
 import { MOULD_WORDS } from './looks.ts';
 import { cueWords } from './events.ts';
-import { dayAndTime, type Locale } from './time.ts';
+import { dayAndTime, dayWords, type Locale } from './time.ts';
 
 /** Something to know about a tray, in a line or two. */
 export function noteWords(note: Note, crop: Crop, path: Path, now: number, locale: Locale): string {
@@ -33,6 +33,8 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
       return 'It needs light now, and this place is dark: move it, or it stretches and does not open.';
     case 'still-air':
       return `${crop.name} bears no fan or draught in its first week of light: turn it away until then, and give little water.`;
+    case 'shaded':
+      return `Keep it shaded from the sun until ${dayWords(note.until, now, locale)}.`;
     case 'not-begun':
       return `This was to begin ${dayAndTime(note.at, now, locale)}. Begin now, another day, or let it go.`;
     case 'contradiction': {

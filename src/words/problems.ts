@@ -41,7 +41,8 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'no-place': () => 'Choose a place.',
   'place-gone': () => 'This place is no longer there. Choose another.',
   'place-dark': ({ name }) => `${name} is dark too. Choose a place with light.`,
-  'density-outside': ({ high }) => `Give seeds per cm², over 0 and up to ${high}.`,
+  'density-outside': ({ high }) =>
+    `Enter a density over 0, up to ${high} seeds per cm² (${Math.round(Number(high) * 6.4516)} per in²).`,
   'seed-outside': ({ kg }) => `Give seed over 0 g and up to ${kg} kg, or check the sizes.`,
   'germination-none': () => 'If nothing sprouts, it can’t be sown. Choose another lot.',
   'germination-outside': () => 'Give a percentage over 0 and up to 100, or leave it empty.',

@@ -70,7 +70,8 @@ function stepPhrase(body: StepBody, name: string, units: Units): string {
         below: 'under',
         above: 'over',
         mist: 'as mist over',
-        reservoir: 'into the reservoir of'
+        reservoir: 'into the reservoir of',
+        through: 'through'
       };
       return `${amount} ${where[body.how]} ${name}`;
     }
@@ -83,6 +84,8 @@ function stepPhrase(body: StepBody, name: string, units: Units): string {
       return body.off === 'clear' ? `clear lid off ${name}` : `${name} to light`;
     case 'light':
       return `${name} to light`;
+    case 'unshade':
+      return `shade off ${name}`;
     case 'soak':
       return `soak ${seedMass(
         body.seed.reduce((sum, { seedG }) => sum + seedG, 0),

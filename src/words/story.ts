@@ -1,7 +1,7 @@
 import type { Milestone } from '$core/notebook/milestones.ts';
 import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
 import type { StoryFacts } from '$core/notebook/facts.ts';
-import type { Units } from '$core/units/format.ts';
+import { seedDensity, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { MEDIUM_WORDS } from './media.ts';
 
@@ -57,10 +57,7 @@ export function chosenWords(
       return LIGHT[chosen.light];
     case 'density': {
       if (chosen.density === null) return 'not known';
-      const figure = Math.round(chosen.density * 10) / 10;
-      return units === 'us'
-        ? `${Math.round(chosen.density * 6.4516 * 10) / 10} seeds/in²`
-        : `${figure} seeds/cm²`;
+      return seedDensity(chosen.density, units);
     }
     case 'seedG':
       return chosen.seedG === null ? 'not known' : `${Math.round(chosen.seedG * 10) / 10} g`;

@@ -16,11 +16,15 @@ export function unheededWords({ question, why }: Unheeded): string {
         ? 'It stays dark to the end and is not fed.'
         : question === 'germinationWater'
           ? 'It is watered once at sowing and once when its weight comes off.'
-          : 'It stays dark to the end: it is eaten pale.';
+          : question === 'dome'
+            ? 'It stays dark to the end and lifts its own dome.'
+            : 'It stays dark to the end: it is eaten pale.';
     case 'grass':
-      return question === 'pressing'
-        ? 'It is a grass: nothing presses on it.'
-        : 'It is a grass: it sprouts in the open and needs no darkness.';
+      return question === 'dome'
+        ? 'It is a grass: it has no dome.'
+        : question === 'pressing'
+          ? 'It is a grass: nothing presses on it.'
+          : 'It is a grass: it sprouts in the open and needs no darkness.';
     case 'even-at-once':
       return 'It is ready for light as soon as it has rooted: no dome.';
     case 'open':
@@ -55,6 +59,22 @@ export function unheededWords({ question, why }: Unheeded): string {
         : question === 'germinationWater'
           ? 'Without a medium nothing holds the damp under its lid: it is misted once a day.'
           : 'Without a medium seed dries in the open within hours: it gets a clear lid until it has rooted.';
+    case 'no-dome':
+      return 'It has no dome under this method.';
+    case 'never-so-high':
+      return 'Its stems would not stand that high in time: the dome comes off when they are even.';
+    case 'no-sill':
+      return 'It does not stand on a windowsill: nothing needs shading.';
+    case 'dark-until-then':
+      return 'It stays in the dark until then anyway.';
+    case 'no-mat':
+      return 'It does not stand on a mat or paper: it is watered as it dries.';
+    case 'not-loose':
+      return 'A mat or paper is as thick as it is.';
+    case 'shallow':
+      return 'This container is too shallow for that: it is filled to just under the rim.';
+    case 'no-leaf-stage':
+      return 'It is not cut by its leaves but by its height.';
     case 'hulls':
       return 'It is misted once a day, so that its hulls come off.';
   }

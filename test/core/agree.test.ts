@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { bandsOf } from '../../src/core/picture/bands.ts';
 import { CROPS } from '../../src/core/crops/library.ts';
+import { leafStageOf } from '../../src/core/crops/leafStage.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { askOf } from '../../src/core/steps/ask.ts';
 import { differences } from '../../src/core/steps/differences.ts';
@@ -24,7 +25,7 @@ import { roundAt } from '../../src/core/time/rhythm.ts';
 import { HOUR, MINUTE, type Millis } from '../../src/core/time/zone.ts';
 import { waterAt } from '../../src/core/water/level.ts';
 import { choiceOf, MONDAY, planned } from '../support/choosing.ts';
-import { cellar, home, radishTray, shelf, sown, SOWN } from '../support/household.ts';
+import { cellar, home, radishTray, shelf, sill, sown, SOWN } from '../support/household.ts';
 
 let made = 0;
 const did = (at: Millis, body: SowingEvent['body'], taskKey: string | null = null): SowingEvent => ({
@@ -198,16 +199,20 @@ describe('a choice', () => {
       for (const base of READY_METHODS)
         for (const medium of ['coir', others[nth % others.length]!] as const)
           for (const question of Object.keys(QUESTIONS) as Question[]) {
+            const place = question === 'sillLight' && nth % 2 === 0 ? sill : shelf;
             const under = (answer: string) => {
-              const method = { ...base, [question]: answer } as Method;
-              const [one] = planned(choiceOf([crop], { method, medium }));
-              const not = unheeded(crop, method, { medium, reservoir: false });
+              const method = { ...base, [question]: answer, shadeDays: 8 } as Method;
+              const [one] = planned(choiceOf([crop], { method, medium, place }));
+              const not = unheeded(crop, method, { medium, reservoir: false, light: place.light.kind });
               return { steps: stepsOf(one!.projected), said: not.some((un) => un.question === question) };
             };
+            const isOwnStage = (answer: string) => answer === leafStageOf(crop);
             const all = answersOf(question).map((answer) => ({ answer, ...under(answer) }));
             for (const one of all)
               for (const other of all) {
                 if (one.answer >= other.answer || one.said || other.said) continue;
+                // The usual stage is one of the three.
+                if (other.answer === 'usual' && isOwnStage(one.answer)) continue;
                 if (differences(one.steps, other.steps).length === 0)
                   silent.push(
                     `${crop.key}, ${base.key}, ${medium}: ${question} ${one.answer} = ${other.answer}`

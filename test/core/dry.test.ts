@@ -5,6 +5,7 @@ import { pictureOf } from '../../src/core/picture/picture.ts';
 import { project } from '../../src/core/sowing/project.ts';
 import { isCuttable } from '../../src/core/steps/cut.ts';
 import { MEDIA, type MediumKind } from '../../src/core/supplies/media/medium.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { longestGapH } from '../../src/core/time/rhythm.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
 import { capacityG, lossGPerDay, poolG } from '../../src/core/water/bucket.ts';
@@ -19,7 +20,14 @@ import { event, home, radishTray, shelf, sown, SOWN } from '../support/household
 const air = { tempC: 21, humidityPct: 50, movingAir: false };
 const container = { depthCm: 5 };
 const crop = cropOf('radish');
-const on = (medium: MediumKind) => ({ crop, medium, container, place: shelf, gapH: 24 });
+const on = (medium: MediumKind) => ({
+  crop,
+  medium,
+  container,
+  place: shelf,
+  gapH: 24,
+  method: DEFAULT_METHOD
+});
 
 describe('a thin medium', () => {
   it('holds, loses and lasts by the reference values', () => {
@@ -96,7 +104,14 @@ describe('whether a tray lasts from one round to the next', () => {
         fc.constantFrom(12, 14, 24),
         (medium, key, dayC, humidityPct, gapH) => {
           const place = { ...shelf, id: 'here', dayC, nightC: dayC, humidityPct };
-          const setting = { crop: cropOf(key), medium, container, place, gapH };
+          const setting = {
+            method: DEFAULT_METHOD,
+            crop: cropOf(key),
+            medium,
+            container,
+            place,
+            gapH
+          };
           const short = tooShort(setting, [place, shelf]);
           if (!short) return;
           if (short.missed) expect(short.missed.dryH).to.be.above(short.missed.bearsH);

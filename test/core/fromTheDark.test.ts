@@ -31,7 +31,7 @@ describe('a tray that sprouts in a cupboard', () => {
 
   it('is carried to light by the step that takes its dome off, under any method', () => {
     const [step] = asks(77, domed).steps;
-    expect(step!.body).to.deep.equal({ kind: 'light', where: 'dark' });
+    expect(step!.body).to.deep.equal({ kind: 'light', where: 'dark', by: null });
     expect(leavesDark(step!.body)).to.equal(true);
     const straight = asks(49, [sown(), event(48, { type: 'looked', cue: 'rooted', reached: true })], {
       method: methodOf('stack-and-light')
@@ -40,7 +40,7 @@ describe('a tray that sprouts in a cupboard', () => {
     const dome = asks(49, [sown(), event(48, { type: 'looked', cue: 'rooted', reached: true })]).steps[0]!;
     expect(dome.body).to.include({ kind: 'uncover', to: 'blackout' });
     expect(leavesDark(dome.body), 'a dark dome goes on where it is').to.equal(false);
-    expect(leavesDark({ kind: 'light', where: 'sill' })).to.equal(false);
+    expect(leavesDark({ kind: 'light', where: 'sill', by: null })).to.equal(false);
   });
 
   it('is missed at its place once it is lit there, and not once it was carried on', () => {

@@ -70,7 +70,7 @@ describe('whoever does what each round asks', () => {
           const crop = cropOf(key);
           const gapH = longestGapH(household.rhythm);
           const container = { depthCm: 5 };
-          if (tooShort({ crop, medium, container, place: shelf, gapH }, [])) {
+          if (tooShort({ crop, medium, container, place: shelf, gapH, method: READY_METHODS[0]! }, [])) {
             told += 1;
             continue;
           }

@@ -56,6 +56,9 @@ const anyMethod = fc
     fc
       .record({
         domeDays: fc.option(fc.double({ min: 0.5, max: 10, noNaN: true })),
+        domeCm: fc.option(fc.double({ min: 0, max: 15, noNaN: true })),
+        darkDays: fc.option(fc.double({ min: 0.5, max: 14, noNaN: true })),
+        shadeDays: fc.option(fc.double({ min: 0.5, max: 21, noNaN: true })),
         medium: fc.constantFrom(...MEDIA)
       })
       .map((more): Method => ({ ...PRESS, ...answers, ...more }) as Method)

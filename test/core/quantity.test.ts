@@ -22,6 +22,18 @@ describe('typed quantities', () => {
     expect(value('2½ oz', 'mass', 'g')).to.be.closeTo(70.87, 0.01);
   });
 
+  it('reads seeds on an area in either unit, however it is written', () => {
+    const perCm2 = (text: string): number => {
+      const parsed = parseQuantity(text, 'density', '/cm²');
+      return parsed.ok ? parsed.value : NaN;
+    };
+    for (const typed of ['11 per in2', '11/in²', '11 seeds per in2', '11 per sq in', '11 per square inch'])
+      expect(perCm2(typed), typed).to.be.closeTo(11 / 6.4516, 1e-9);
+    for (const typed of ['2', '2 per cm²', '2 seeds/cm2', '2 seeds per sq cm'])
+      expect(perCm2(typed), typed).to.equal(2);
+    expect(perCm2('2 per foot')).to.be.NaN;
+  });
+
   it('asks where a comma can be both, and reads it where it cannot', () => {
     const asked = parseQuantity('1,200 g', 'mass', 'g');
     expect(asked.ok ? '' : problemWords(asked.problem)).to.equal(

@@ -266,7 +266,7 @@ describe('the way of a crop under a method', () => {
   });
 
   it('counts the days under the dome where the method does', () => {
-    const counted = { ...press!, domeDays: 2 };
+    const counted = { ...press!, dome: 'days', domeDays: 2 } as const;
     const events = [sown(), event(40, { type: 'uncovered' })];
     const asks = (hours: number) => {
       const now = SOWN + hours * HOUR;
@@ -276,7 +276,11 @@ describe('the way of a crop under a method', () => {
     expect(asks(40 + 47)).not.to.include('light');
     expect(asks(40 + 49)).to.include('light');
     const { forecast } = project(home, radishTray({ method: counted }), events);
-    const longer = project(home, radishTray({ method: { ...press!, domeDays: 6 } }), events).forecast;
+    const longer = project(
+      home,
+      radishTray({ method: { ...press!, dome: 'days', domeDays: 6 } }),
+      events
+    ).forecast;
     // Longer in the dark than it needs, it stretches and does not open.
     expect(longer.clock.tau(SOWN + 7 * DAY)).to.be.below(forecast.clock.tau(SOWN + 7 * DAY) - 0.5);
   });

@@ -53,6 +53,8 @@ describe('water that still stands under a mat', () => {
     const body: BodyOf<'water'> = {
       kind: 'water',
       waterMl: 80,
+      staysMl: null,
+      timesADay: 0,
       share: 0.5,
       ifStoodMl: 0,
       why: 'low',

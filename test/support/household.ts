@@ -1,5 +1,6 @@
 import type { EventBody, SowingEvent } from '../../src/core/sowing/event.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
+import type { Place } from '../../src/core/places/place.ts';
 import type { HouseholdFacts } from '../../src/core/sowing/project.ts';
 import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { HOUR } from '../../src/core/time/zone.ts';
@@ -8,6 +9,14 @@ import { at, rhythm, steadyPlace } from './rhythm.ts';
 export const SOWN = at('2026-11-02T08:00Z');
 export const shelf = steadyPlace(21);
 export const cellar = { ...steadyPlace(12), id: '00000000-0000-4000-8000-000000000002', name: 'Cellar' };
+
+/** A window that faces the midday sun, at the warmth of the shelf. */
+export const sill: Place = {
+  ...shelf,
+  id: '00000000-0000-4000-8000-000000000003',
+  name: 'Sill',
+  light: { kind: 'sill', aspect: 'midday', back: false }
+};
 
 export const home: HouseholdFacts = {
   rhythm: rhythm(),

@@ -333,7 +333,7 @@ describe('what the cupboard may be sent', () => {
     expect(say(rule({ target: 12 }))['disinfectRule.target']).to.include('over 10 %');
     expect(say(rule({ source: ' ' }))['disinfectRule.source']).to.include('Say where');
     expect(say({ ...DEFAULT_METHOD, pressing: 'stones' }).pressing).to.include('one of the answers');
-    expect(say({ ...DEFAULT_METHOD, domeDays: 40 }).domeDays).to.include('14 days');
+    expect(say({ ...DEFAULT_METHOD, domeDays: 40 }).domeDays).to.include('30 days');
     const spray = (name: string, timesADay = 1) => ({ name, timesADay });
     expect(say({ ...DEFAULT_METHOD, sprays: [spray('Kelp'), spray('Nettle', 2)] })).to.deep.equal({});
     expect(say({ ...DEFAULT_METHOD, sprays: [spray(' ')] })['sprays.0.name']).to.include('what you spray');

@@ -67,6 +67,8 @@ describe('the words of the daily care', () => {
         kind: 'water',
         how: 'reservoir',
         waterMl: 352,
+        staysMl: null,
+        timesADay: 0,
         share: 0.22,
         ifStoodMl: null,
         why: 'low',

@@ -12,6 +12,8 @@ const water = (how: 'below' | 'above') =>
   ({
     kind: 'water',
     waterMl: 90,
+    staysMl: null,
+    timesADay: 0,
     how,
     why: 'low',
     share: 0.3,
@@ -22,12 +24,14 @@ const water = (how: 'below' | 'above') =>
 
 describe('what is said once in a round', () => {
   it('is a caution, at the first step that needs it, and that of a lamp however a tray comes under it', () => {
-    const under = step({ kind: 'light', where: 'lamp' });
-    const straight = step({ kind: 'uncover', off: 'stacked', to: 'light', where: 'lamp' });
+    const under = step({ kind: 'light', where: 'lamp', by: null });
+    const straight = step({ kind: 'uncover', off: 'stacked', to: 'light', where: 'lamp', by: null });
     const turn = step({ kind: 'turn' });
     expect(stepCaution(straight.body)).to.equal(stepCaution(under.body)).and.not.to.equal(null);
     expect([...saidBefore([turn, straight, under, turn]).caution]).to.deep.equal([under]);
-    expect(stepCaution({ kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp' })).to.equal(null);
+    expect(stepCaution({ kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp', by: null })).to.equal(
+      null
+    );
   });
 
   it('is how a step is done, again for a tray that is done otherwise, and of itself where it comes back', () => {
@@ -46,7 +50,7 @@ describe('what is said once in a round', () => {
   });
 
   it('is nothing for what its title says in full', () => {
-    const uncover = step({ kind: 'uncover', off: 'weight', to: 'blackout', where: 'sill' });
+    const uncover = step({ kind: 'uncover', off: 'weight', to: 'blackout', where: 'sill', by: null });
     expect([...saidBefore([uncover, uncover]).how]).to.deep.equal([]);
   });
 });

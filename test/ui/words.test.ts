@@ -171,12 +171,14 @@ describe('tasks in words', () => {
     },
     drain,
     { kind: 'sow', seedG: 9.92, onWaterMl: 304 },
-    { kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp' },
-    { kind: 'light', where: 'lamp' },
+    { kind: 'uncover', off: 'weight', to: 'blackout', where: 'lamp', by: null },
+    { kind: 'light', where: 'lamp', by: null },
     { kind: 'mist', waterMl: 9, fine: false, peroxideMl: 0, first: null },
     {
       kind: 'water',
       waterMl: 124,
+      staysMl: null,
+      timesADay: 0,
       share: 0.36,
       ifStoodMl: 25,
       why: 'soon',
@@ -260,7 +262,7 @@ describe('tasks in words', () => {
       'watered',
       'weighed'
     ]);
-    expect(ticked({ kind: 'uncover', off: 'lid', to: 'light', where: 'sill' })).to.deep.equal({
+    expect(ticked({ kind: 'uncover', off: 'lid', to: 'light', where: 'sill', by: null })).to.deep.equal({
       type: 'lit'
     });
     expect(ticked(all[6]!)).to.deep.equal({ type: 'watered', waterG: 124 });
@@ -281,7 +283,7 @@ describe('tasks in words', () => {
 
   it('name what lies on the seed as the method has it', () => {
     const stacked = pathOf(radish, READY_METHODS[1]!, 'coir');
-    expect(words({ kind: 'uncover', off: 'stacked', to: 'light', where: 'sill' }).title).to.equal(
+    expect(words({ kind: 'uncover', off: 'stacked', to: 'light', where: 'sill', by: null }).title).to.equal(
       'Take the upper tray off and bring it to light'
     );
     expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Trays parting');

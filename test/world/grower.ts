@@ -137,7 +137,10 @@ export function grow(
   if (!planned || planned.plan.hindered) return null;
   const setup: SowingSetup = { ...planned.setup, id: chance.id() };
   const warned =
-    tooShort({ crop, medium, container: AREA, place, gapH: planned.projected.gapH }, [place]) !== null;
+    tooShort(
+      { crop, medium, container: AREA, place, gapH: planned.projected.gapH, method: planned.setup.method },
+      [place]
+    ) !== null;
   const { path } = planned.projected;
   const plant = new Plant(crop, natureOf(crop, pace, chance), path.lightFrom === null);
   const events: SowingEvent[] = [];

@@ -33,6 +33,8 @@ const doses = {
     .min(0, 'Peroxide cannot be less than 0.')
     .max(1000, 'Over 1 L of peroxide: check the amount.')
 };
+/** Of water that was poured through. */
+const through = { through: yup.boolean().oneOf([true]) as yup.BooleanSchema<true | undefined> };
 /** Something that is taken of a thing in the pantry, in the unit it is counted in. */
 const fromPantry = {
   from: id().required('Say what it is taken of.'),
@@ -64,12 +66,14 @@ const bodies: { readonly [K in EventType]: yup.ObjectSchema<BodyOf<K>> } = {
   pressed: yup.object({}),
   uncovered: yup.object({}),
   lit: yup.object({}),
+  unshaded: yup.object({}),
   misted: yup.object({ ...water, ...doses }),
-  watered: yup.object({ ...water, ...doses }),
+  watered: yup.object({ ...water, ...doses, ...through }),
   sprayed: yup.object({ ...water, name: sprayName }),
   fed: yup.object({
     ...water,
     ...doses,
+    ...through,
     feedMl: number('Give the feed in mL.')
       .min(0, 'Feed cannot be less than 0.')
       .max(2000, 'Over 2 L of feed: check the amount.')

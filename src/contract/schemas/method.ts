@@ -64,9 +64,18 @@ export const methodSchema = yup
     key: key('This form is broken: reload the page.').max(60).required(),
     name: nameText(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
     medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
-    domeDays: optionalNumber('Give days, such as 2, or leave it empty.')
-      .min(0.5, 'Give days, such as 2; or leave it empty for as long as it takes.')
-      .max(14, 'No stems stay under a dome for over 14 days.'),
+    domeDays: optionalNumber('Enter a number of days, such as 2.')
+      .min(0.5, 'Enter at least half a day, such as 2 days.')
+      .max(30, 'Enter at most 30 days: no stems stay under a dome for longer.'),
+    domeCm: optionalNumber('Enter a height over the rim, such as 2 cm.')
+      .min(0, 'Enter a height over the rim, such as 2 cm.')
+      .max(15, 'Enter at most 15 cm over the rim.'),
+    darkDays: optionalNumber('Enter a number of days, such as 3.')
+      .min(0.5, 'Enter at least half a day, such as 3 days.')
+      .max(14, 'Enter at most 14 days: seedlings starve in the dark after that.'),
+    shadeDays: optionalNumber('Enter a number of days from sowing, such as 3.')
+      .min(0.5, 'Enter at least half a day, such as 3 days.')
+      .max(21, 'Enter at most 21 days from sowing.'),
     feedMlL: optionalNumber('Give mL to a litre off the bottle, such as 4, or leave it empty.')
       .min(0.05, 'Give mL to a litre off the bottle, such as 4.')
       .max(200, 'Over 200 mL to a litre is no feed: check the bottle.'),

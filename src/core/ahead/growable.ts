@@ -11,11 +11,10 @@ import {
   type SowingChoice
 } from '../sowing/planSowing.ts';
 import { beginsAt } from '../sowing/soak.ts';
-import type { SowingSetup } from '../sowing/sowing.ts';
+import { pathIn, type SowingSetup } from '../sowing/sowing.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf } from '../supplies/methods/path.ts';
 import { mostWeightG } from '../shelf/load.ts';
 import { emptyG } from '../shelf/weight.ts';
 import type { Rhythm } from '../time/rhythm.ts';
@@ -127,12 +126,12 @@ export function whyNotAt(
   const along = lightPlace ? [place, lightPlace] : [place];
   if (along.some((one) => tooWarm(crop, one))) return 'too-warm';
   if (along.some((one) => standsStill(crop, one))) return 'stands-still';
-  const path = pathOf(crop, method, medium);
+  const path = pathIn(crop, { method, medium, container: USUAL });
   if (lightPlace ? !leavesForLight(place, path) : place.light.kind === 'dark' && path.lightFrom !== null)
     return 'dark';
   // Leaves lose most: it lasts as it lasts in light.
   const last = lightPlace ?? place;
-  return tooShort({ crop, medium, container: USUAL, place: last, gapH }, [last]) === null
+  return tooShort({ crop, medium, container: USUAL, place: last, gapH, method }, [last]) === null
     ? null
     : 'dries-out';
 }

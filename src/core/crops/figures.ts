@@ -161,7 +161,7 @@ export const FIGURES = {
   harvestCue: oneOf({
     column: 'harvest_cue',
     group: 'harvest',
-    answers: ['cotyledon', 'true-leaf', 'height', 'tips'],
+    answers: ['cotyledon', 'true-leaf', 'third-leaf', 'height', 'tips'],
     blend: ({ values }) => (values.every((value) => value === values[0]) ? values[0]! : 'cotyledon')
   }),
   heightMinCm: number({

@@ -1,7 +1,7 @@
 import { Clock, type RateStretch } from './clock.ts';
 import { warmthEdges } from '../places/air/airAt.ts';
 import { warmthRates } from '../places/air/rates.ts';
-import { lightResponses, type Place } from '../places/place.ts';
+import { lightResponses, shadedResponses, type Place } from '../places/place.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
 import { DAY, type Millis, type Zone } from '../time/zone.ts';
@@ -11,7 +11,7 @@ import { quantile, type MarkForecast } from './forecastMark.ts';
 import { OF_SEED, OF_STUBS } from './germination.ts';
 import { NEW_HOUSEHOLD } from './learn.ts';
 import { intervalsOf, NOTHING_HEARD, type Answering, type Heard, type Interval, type Look } from './looks.ts';
-import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
+import { MARKS, tableOptimumDays, tableRate, UNSOAKED_DELAY, type Mark } from './marks.ts';
 import { messageFrom, momentsOf, normed, overGermination, pacePrior, STAGE_SD, type Prior } from './pace.ts';
 import {
   clockOn,
@@ -66,6 +66,12 @@ export interface ForecastInput {
   lightFrom: LightFrom;
   /** Days under the dome after rooting, where the method counts them; light then does not wait for a mark. */
   domeDays?: number | null;
+  /** The age at which its stems stand so high that dome or lid comes off, days at 21 degC, where it goes by that. */
+  domeD21?: number | null;
+  /** Days in the dark from sowing on, where they are counted. */
+  darkDays?: number | null;
+  /** Until when a sill's sun is kept off it; absent for no shade. */
+  shadedUntil?: Millis | null;
   /** Days that its cover stays on once it has rooted. */
   coveredOnD?: number;
   /** When it was pressed, where that comes once it has rooted and was done. */
@@ -93,6 +99,8 @@ export interface Forecast {
   clock: PaceClock;
   /** First light, as it was or as it is expected; Infinity for what stays dark. Nobody works it out a second time. */
   litAt: Millis;
+  /** When its stems stand so high that dome or lid comes off, at a middling pace; null where it does not go by that. */
+  highAt: Millis | null;
   /** Chance that a mark is reached by a moment, given all that was said and not said. */
   chance(mark: Mark, at: Millis): number;
   /** The same if the household's answers are wrong as often as they plausibly are, for what must not be claimed too soon. */
@@ -120,6 +128,8 @@ export function forecast(input: ForecastInput): Forecast {
   const lighting: Lighting = {
     lightFrom: input.lightFrom,
     domeDays: input.domeDays ?? null,
+    domeD21: input.domeD21 ?? null,
+    darkDays: input.darkDays ?? null,
     coveredOnD: input.coveredOnD ?? 0,
     pressedAt: input.pressedAt ?? null,
     uncoveredAt: input.uncoveredAt ?? null,
@@ -137,6 +147,10 @@ export function forecast(input: ForecastInput): Forecast {
   const weights = weighed(prior, [...told.values()]);
   const pace = momentsOf(prior, weights);
   const clock = clockOn(wayOf(pace.mean, pace.late), sources);
+  const highAt = (): Millis => {
+    const age = tableRate(crop) * (input.domeD21 ?? 0) + table.rooted * pace.late;
+    return clock.when(age * Math.exp(pace.mean));
+  };
   const weighedWithout = (mark: Mark): Float64Array =>
     weighed(
       prior,
@@ -165,7 +179,10 @@ export function forecast(input: ForecastInput): Forecast {
     marks,
     clock,
     get litAt() {
-      return firstLight(lighting, (mark) => marks[mark].p50);
+      return firstLight(lighting, (reached) => (reached === 'high' ? highAt() : marks[reached].p50));
+    },
+    get highAt() {
+      return lighting.domeD21 === null ? null : highAt();
     },
     chance,
     careful: (mark, at) => (careful ??= carefully(input)).chance(mark, at),
@@ -385,21 +402,24 @@ function clocksOf(input: ForecastInput, stays: readonly Stay[]): Clocks {
     if (stay.from > startAt) edges.add(stay.from);
     if (until > from) for (const edge of warmthEdges(stay.place, from, until)) edges.add(edge);
   });
-  if (stays.some(({ place }) => place.light.kind === 'sill'))
-    for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(startAt + day * DAY);
+  const shadedUntil = input.shadedUntil ?? -Infinity;
+  const onSill = stays.some(({ place }) => place.light.kind === 'sill');
+  if (onSill && shadedUntil > startAt) edges.add(shadedUntil);
+  if (onSill) for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(startAt + day * DAY);
   const here = stays.map(({ place }) => ({
     warmth: warmthRates(crop, place),
-    light: lightResponses(place, input.latitudeDeg)
+    light: lightResponses(place, input.latitudeDeg),
+    shaded: shadedResponses(place, input.latitudeDeg)
   }));
   let stay = 0;
   const warm: RateStretch[] = [];
   const lit: RateStretch[] = [];
   for (const from of [...edges].sort((a, b) => a - b)) {
     while (stay + 1 < stays.length && stays[stay + 1]!.from <= from) stay += 1;
-    const { warmth, light } = here[stay]!;
+    const { warmth, light, shaded } = here[stay]!;
     const rate = warmth(from);
     warm.push({ from, rate });
-    lit.push({ from, rate: rate * light(input.zone.dayOfYear(from)) });
+    lit.push({ from, rate: rate * (from < shadedUntil ? shaded : light)(input.zone.dayOfYear(from)) });
   }
   return { warm: new Clock(warm, head(input)), lit: new Clock(lit, 0) };
 }

@@ -11,9 +11,12 @@ const TABLE_TEMP_C = 21;
 /** Optimum days that a seed which should have been soaked and was not starts late (starting figure). */
 export const UNSOAKED_DELAY = 0.6;
 
+/** Optimum days that a day at the temperature of the table comes to. */
+export const tableRate = (crop: Crop): number => temperatureResponse(crop, TABLE_TEMP_C);
+
 /** Optimum days to each mark, by the table: R_s = duration at 21 degC x f(21). */
 export function tableOptimumDays(crop: Crop): Record<Mark, number> {
-  const rate = temperatureResponse(crop, TABLE_TEMP_C);
+  const rate = tableRate(crop);
   return {
     rooted: crop.rootedD21 * rate,
     lightReady: crop.lightReadyD21 * rate,

@@ -2,7 +2,7 @@ import type { Crop } from '../crops/crop.ts';
 import type { LightFrom } from '../supplies/methods/path.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Clock } from './clock.ts';
-import { tableOptimumDays } from './marks.ts';
+import { tableOptimumDays, tableRate } from './marks.ts';
 
 /** A crop that is meant for light runs so fast in the dark once it could have it: it stretches, and does not open. */
 const DARK_RATE = 0.25;
@@ -11,6 +11,10 @@ const DARK_RATE = 0.25;
 export interface Lighting {
   lightFrom: LightFrom;
   domeDays: number | null;
+  /** The age at which its stems stand so high that the dome comes off, days at 21 degC; null where it does not go by that. */
+  domeD21: number | null;
+  /** Days in the dark from sowing on, where they are counted. */
+  darkDays: number | null;
   /** Days that its cover stays on once it has rooted. */
   coveredOnD: number;
   /** When it was pressed, where that comes once it has rooted. */
@@ -116,6 +120,7 @@ export function waysOf(
   lighting: Lighting
 ): (pace: number, late: number) => PaceWay {
   const table = tableOptimumDays(crop);
+  const rate = tableRate(crop);
   const inDark = lighting.lightFrom === null && lighting.litAt === null;
   const { warm: here, then } = sources;
   const { warm: there, lit } = then ?? sources;
@@ -129,7 +134,9 @@ export function waysOf(
       const readyAt = here.when(readyTau);
       return { ...WARM, readyTau, readyAt, openTau, openAt: here.when(openTau), warmOpen: openTau };
     }
-    const litAt = firstLight(lighting, (mark) => here.when(mark === 'rooted' ? rootedTau : readyTau));
+    const highTau = (rate * (lighting.domeD21 ?? 0) + germinates) * k;
+    const taus = { rooted: rootedTau, lightReady: readyTau, high: highTau };
+    const litAt = firstLight(lighting, (reached) => here.when(taus[reached]));
     const carriedAt = then === null ? Infinity : litAt;
     const warm = new Warmth(here, there, carriedAt);
     const readyAt = warm.when(readyTau);
@@ -214,12 +221,17 @@ export function clockOn(way: PaceWay, sources: Sources): PaceClock {
  * First light, as it was or as its method has it: by the days under the dome where the method counts them, else at the mark
  * that the crop waits for and somebody comes by, never before its cover came off, nor before it was last seen in the dark.
  * Infinity for never.
- * @param reachedAt when a mark is reached: at one pace, or as it is expected over all of them
+ * @param reachedAt when a mark is reached, or its stems stand so high: at one pace, or as it is expected over all of them
  */
-export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lightReady') => Millis): Millis {
+export function firstLight(
+  lighting: Lighting,
+  reachedAt: (reached: 'rooted' | 'lightReady' | 'high') => Millis
+): Millis {
   const {
     lightFrom,
     domeDays,
+    domeD21,
+    darkDays,
     coveredOnD,
     pressedAt,
     uncoveredAt,
@@ -237,6 +249,13 @@ export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lig
   if (litAt !== null) return litAt;
   if (lightFrom === null) return Infinity;
   if (lightFrom === 'sown') return startAt;
+  if (lightFrom === 'counted')
+    return Math.max(
+      startAt + darkDays! * DAY,
+      coveredUntil,
+      uncoveredAt ?? -Infinity,
+      darkUntil ?? -Infinity
+    );
   const uncovers =
     uncoveredAt ?? Math.max((pressedAt ?? dealtWithAt('rooted')) + coveredOnD * DAY, coveredUntil);
   const due =
@@ -244,6 +263,6 @@ export function firstLight(lighting: Lighting, reachedAt: (mark: 'rooted' | 'lig
       ? uncovers
       : domeDays !== null
         ? uncovers + domeDays * DAY
-        : Math.max(dealtWithAt('lightReady'), uncovers);
+        : Math.max(domeD21 === null ? dealtWithAt('lightReady') : reachedAt('high'), uncovers);
   return Math.max(due + waitH * HOUR, coveredUntil, uncoveredAt ?? -Infinity, darkUntil ?? -Infinity);
 }

@@ -9,7 +9,8 @@ import type { Millis } from '../time/zone.ts';
 import { expectedAtG } from './expected.ts';
 
 /** What tells that a crop is ready, as it is looked for. */
-export type ReadyCue = 'seed-leaves' | 'true-leaf' | 'height' | 'second-leaf' | 'tips' | 'dome-lifting';
+export type ReadyCue =
+  'seed-leaves' | 'true-leaf' | 'third-leaf' | 'height' | 'second-leaf' | 'tips' | 'dome-lifting';
 
 /** What is found: too early, ready, or past its best. */
 export const FINDINGS = ['not-yet', 'ready', 'past'] as const;

@@ -23,7 +23,8 @@ export interface Bands {
 }
 
 /** The bands of a sowing, planned or under way: what happened, then what is expected. */
-export function bandsOf({ soak, path, forecast, startAt, state }: Projected): Bands {
+export function bandsOf(sowing: Projected): Bands {
+  const { soak, path, forecast, startAt, state } = sowing;
   const { rooted, windowOpen, windowBest, windowClose } = forecast.marks;
   const bands: Band[] = [];
   const push = (kind: BandKind, from: Millis, until: Millis, sure: boolean) => {
@@ -37,7 +38,7 @@ export function bandsOf({ soak, path, forecast, startAt, state }: Projected): Ba
   }
   const end = windowOpen.p50;
   const { litAt } = forecast;
-  const uncovers = path.blackout ? uncoversAt({ path, state }, rooted.p50) : Infinity;
+  const uncovers = path.blackout ? uncoversAt(sowing, rooted.p50) : Infinity;
   const pressEnd = Math.min(uncovers, litAt, end);
   push('press', startAt, pressEnd, state.uncoveredAt !== null || state.litAt !== null);
   if (path.blackout) push('blackout', pressEnd, Math.min(litAt, end), state.litAt !== null);

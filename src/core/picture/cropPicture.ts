@@ -1,6 +1,7 @@
 import { traitsOf } from '../crops/traits.ts';
 import type { Crop } from '../crops/crop.ts';
 import { habitOf } from './habit.ts';
+import { trueLeavesAtOpening } from './leaves.ts';
 import type { Picture } from './picture.ts';
 
 /** A crop as it looks when its window is open, in a small tray: for the library. */
@@ -18,7 +19,7 @@ export function cropPicture(crop: Crop): Picture {
       heightCm: (crop.heightMinCm + crop.heightMaxCm) / 2,
       perCm: Math.sqrt(crop.seedsPerCm2.usual),
       open: 1,
-      trueLeaf: crop.harvestCue === 'true-leaf' ? 0.8 : 0,
+      trueLeaf: trueLeavesAtOpening(crop),
       green: traitsOf(crop).staysDark ? 0.1 : 1,
       uneven: 0.06 + crop.durationCv * 0.6,
       hang: 0

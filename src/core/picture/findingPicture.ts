@@ -1,21 +1,22 @@
 import type { Crop } from '../crops/crop.ts';
 import { readyCue, type Finding } from '../harvest/ready.ts';
 import { cropPicture } from './cropPicture.ts';
+import { trueLeavesAtOpening } from './leaves.ts';
 import type { Picture } from './picture.ts';
 
-/** How tall, how open and how far into its next leaf a crop stands, too early, ready, and past its best. */
-const STANDS: Record<Finding, { height: number; open: number; trueLeaf: number }> = {
-  'not-yet': { height: 0.62, open: 0.3, trueLeaf: 0 },
-  ready: { height: 1, open: 1, trueLeaf: 0 },
-  past: { height: 1.2, open: 1, trueLeaf: 1 }
+/** How tall and how open a crop stands, too early, ready, and past its best; and how many true leaves more than at its cue. */
+const STANDS: Record<Finding, { height: number; open: number; leaves: number }> = {
+  'not-yet': { height: 0.62, open: 0.3, leaves: -1.6 },
+  ready: { height: 1, open: 1, leaves: 0 },
+  past: { height: 1.2, open: 1, leaves: 1 }
 };
 
 /** A crop as it looks where its cue is looked for: to be held beside the tray. */
 export function findingPicture(crop: Crop, finding: Finding): Picture {
   const picture = cropPicture(crop);
   const cue = readyCue(crop);
-  const { height, open, trueLeaf } = STANDS[finding];
-  const leafIsCue = cue === 'true-leaf';
+  const { height, open, leaves } = STANDS[finding];
+  const leafIsCue = cue === 'true-leaf' || cue === 'third-leaf';
   return {
     ...picture,
     seed: `${crop.key}-${finding}`,
@@ -26,7 +27,7 @@ export function findingPicture(crop: Crop, finding: Finding): Picture {
       perCm: Math.min(1.1, picture.stems!.perCm),
       heightCm: picture.stems!.heightCm * height,
       open: leafIsCue && finding === 'not-yet' ? 1 : open,
-      trueLeaf: leafIsCue && finding === 'ready' ? 0.7 : trueLeaf
+      trueLeaf: Math.max(0, Math.min(3, trueLeavesAtOpening(crop) + leaves))
     }
   };
 }

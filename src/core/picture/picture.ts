@@ -6,7 +6,9 @@ import type { Projected } from '../sowing/project.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
-import { tableOptimumDays } from '../growth/marks.ts';
+import { smoothStep as smooth, stemHeightCm } from '../crops/height.ts';
+import { tableOptimumDays, tableRate } from '../growth/marks.ts';
+import { trueLeavesAt } from './leaves.ts';
 import { frontCut } from '../harvest/pieces.ts';
 import { habitOf, type Habit } from './habit.ts';
 
@@ -27,7 +29,7 @@ export interface Picture {
     heightCm: number;
     perCm: number;
     /** 0 folded to 1 open. */ open: number;
-    /** 0 to 1. */ trueLeaf: number;
+    /** How many are out, the last one as far as it is: 0 to 3. */ trueLeaf: number;
     /** 0 pale to 1 green. */ green: number;
     uneven: number;
     /** How far they hang for want of water: 0 upright, 1 over the rim. */
@@ -42,11 +44,6 @@ export interface Picture {
   jarWater: number | null;
   lost: boolean;
 }
-
-const smooth = (share: number): number => {
-  const x = Math.min(1, Math.max(0, share));
-  return x * x * (3 - 2 * x);
-};
 
 /** Diameter of a seed in cm taken as a sphere of 1.1 g per mL. */
 const grainCm = (thousandSeedWeightG: number): number =>
@@ -124,11 +121,10 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   const at = Math.min(now, state.endedAt ?? now);
   const pace = paceOf(projected);
   const table = tableOptimumDays(crop);
+  const rate = tableRate(crop);
   const age = forecast.clock.tau(at) / pace;
   const sprouted = smooth(age / table.rooted);
   const perCm = Math.sqrt(setup.seedsPerCm2);
-  const grown = (age - table.rooted * 0.55) / (table.windowBest - table.rooted * 0.55);
-  const span = crop.heightMaxCm - crop.heightMinCm;
   const darkD = tooLongDarkD(projected, at);
   // In the dark it goes on growing where its clock does not: long, thin and pale.
   const stretched = 1 + Math.min(MOST_STRETCHED, STRETCH_A_DAY * darkD);
@@ -136,12 +132,13 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
   const free =
     Math.max(
       crop.heightMinCm * 0.8 * Math.min(1, darkD / STRETCHED_AFTER_D),
-      (crop.heightMinCm + span * 0.55) * smooth(grown * 0.92)
+      stemHeightCm(crop, age / rate)
     ) *
     stretched *
     (1 + 0.25 * past);
   // What lies on it holds it down.
-  const under = stageAt(projected, at) === 'press' && projected.path.cover !== 'none';
+  const { cover } = projected.path;
+  const under = stageAt(projected, at) === 'press' && cover !== 'none' && cover !== 'clear';
   const heightCm = under ? Math.min(free, UNDER_COVER_CM) : free;
   const litFor = Math.max(0, at - standsSince(projected)) / DAY;
   return {
@@ -153,7 +150,7 @@ function plants(projected: Projected, now: Millis, sizeCm: number): Pick<Picture
             heightCm,
             perCm,
             open: smooth((age - table.rooted) / (table.windowOpen - table.rooted)),
-            trueLeaf: smooth((age - table.windowOpen * 0.9) / (table.windowClose - table.windowOpen * 0.9)),
+            trueLeaf: trueLeavesAt(crop, age / rate),
             green: smooth(0.12 + litFor / 2),
             // What is long leans on its neighbours, and what is overgrown stands every which way.
             uneven: 0.06 + crop.durationCv * 0.6 + 0.3 * (stretched - 1) + 0.15 * past,

@@ -87,11 +87,26 @@ export function placeDli({ light }: Place, latitudeDeg: number, dayOfYear: numbe
     : sillDli(latitudeDeg, dayOfYear, light.aspect, light.back);
 }
 
-/** How light slows the clock here, by the day of the year. */
-export function lightResponses({ light }: Place, latitudeDeg: number): (dayOfYear: number) => number {
+/** What a sheet of paper or a thin cloth in front of it lets through of a sill's light (starting figure). */
+const SHADE_LEAVES = 0.3;
+
+/** The same with the sun of a sill kept off; elsewhere as it is. */
+export const shadedResponses = (place: Place, latitudeDeg: number): ((dayOfYear: number) => number) =>
+  lightResponses(place, latitudeDeg, SHADE_LEAVES);
+
+/**
+ * How light slows the clock here, by the day of the year.
+ * @param leaves share of a sill's light that reaches the tray
+ */
+export function lightResponses(
+  { light }: Place,
+  latitudeDeg: number,
+  leaves = 1
+): (dayOfYear: number) => number {
   if (light.kind === 'sill') {
-    const year = sillYear(latitudeDeg, light.aspect, light.back);
-    return (day) => (year[day] ??= lightResponse(sillDli(latitudeDeg, day, light.aspect, light.back)));
+    const year = sillYear(latitudeDeg, light.aspect, light.back, leaves);
+    return (day) =>
+      (year[day] ??= lightResponse(leaves * sillDli(latitudeDeg, day, light.aspect, light.back)));
   }
   const always = lightResponse(light.kind === 'lamp' ? lampDli(light.ppfd, light.hours) : 0);
   return () => always;
@@ -102,8 +117,8 @@ const sillYears = new Map<string, number[]>();
 const MOST_SILLS = 2000;
 
 /** Every forecast on a sill asks for the same days of the same year: worked out once. */
-function sillYear(latitudeDeg: number, aspect: Aspect, back: boolean): number[] {
-  const key = `${latitudeDeg}|${aspect}|${back}`;
+function sillYear(latitudeDeg: number, aspect: Aspect, back: boolean, leaves: number): number[] {
+  const key = `${latitudeDeg}|${aspect}|${back}|${leaves}`;
   let year = sillYears.get(key);
   if (!year) {
     if (sillYears.size >= MOST_SILLS) sillYears.clear();

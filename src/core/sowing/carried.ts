@@ -16,7 +16,7 @@ interface Here {
 
 /** Whether what is sown at a place sprouts there in the dark and has to be carried to light: many do so in a cupboard. */
 export const leavesForLight = ({ light }: Place, { lightFrom }: Pick<Path, 'lightFrom'>): boolean =>
-  light.kind === 'dark' && (lightFrom === 'rooted' || lightFrom === 'lightReady');
+  light.kind === 'dark' && lightFrom !== null && lightFrom !== 'sown';
 
 /** Of some places that with light in which a crop grows fastest; null where none has any. */
 function brightestFor(

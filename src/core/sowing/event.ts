@@ -87,12 +87,15 @@ export type EventBody =
   | { type: 'uncovered' }
   /** It came to light. */
   | { type: 'lit' }
+  /** What kept a sill's sun off it was taken away. */
+  | { type: 'unshaded' }
   | { type: 'misted'; waterG: number; peroxideMl?: number }
   /** With something of the household's own. */
   | { type: 'sprayed'; name: string; waterG: number }
-  | { type: 'watered'; waterG: number; peroxideMl?: number }
+  /** `through`: poured through a mat and drained, so that it is wet all over; `waterG` is what stayed. */
+  | { type: 'watered'; waterG: number; peroxideMl?: number; through?: true }
   /** Watered with feed in it; `feedMl` off the bottle, 0 where nobody has said how much that is. */
-  | { type: 'fed'; waterG: number; feedMl: number; peroxideMl?: number }
+  | { type: 'fed'; waterG: number; feedMl: number; peroxideMl?: number; through?: true }
   /** What was to begin begins at another time. */
   | { type: 'put-off'; until: Millis }
   /** The grower chose to keep it covered, which is no evidence of how far it has come. */
@@ -173,6 +176,7 @@ export const EVENT_TRAITS: Readonly<Record<EventType, EventTraits>> = {
   pressed: STEP,
   uncovered: STEP,
   lit: STEP,
+  unshaded: STEP,
   misted: CARE,
   watered: CARE,
   sprayed: CARE,

@@ -1,11 +1,13 @@
 import type { Place } from '../places/place.ts';
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
-import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
+import { needsSoak, type Crop } from '../crops/crop.ts';
 import { mediumDepthCm, mediumVolumeMl, type MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { coveredOnD, pathOf, type Path } from '../supplies/methods/path.ts';
+import { coveredOnD, type Path } from '../supplies/methods/path.ts';
 import { seedAmount, type SeedAmount } from '../supplies/seed/amount.ts';
 import { preparingMin } from './preparing.ts';
+import { cropAsSet, pathIn } from './sowing.ts';
+import { shadedUntil } from './stage.ts';
 import { latestBy, soonest, type SoakPlan } from './soak.ts';
 import { meanWaitH, type Rhythm } from '../time/rhythm.ts';
 import { DAY, MINUTE, type Millis } from '../time/zone.ts';
@@ -76,11 +78,11 @@ export const READY_CHANCE = 0.8;
 /** Works out a sowing: seed, soak, stages and window; the same on both sides of the wire. */
 export function plan(input: PlanInput): Plan {
   const { container, count, aim, rhythm, carriedTo = null } = input;
-  const crop = soakedFor(input.crop, input.soakH ?? null);
+  const crop = cropAsSet(input.crop, input);
   // Seed is weighed and rinsed before it soaks: none of it lies in the past.
   const now = input.now + preparingMin(crop, input.lots ?? 1, input.method) * MINUTE;
   const area = areaCm2(container) * count * (input.areaShare ?? 1);
-  const path = input.path ?? pathOf(crop, input.method, input.medium);
+  const path = input.path ?? pathIn(crop, input);
   const forecastAt = (startAt: Millis): Forecast =>
     forecast({
       crop,
@@ -92,6 +94,9 @@ export function plan(input: PlanInput): Plan {
       carriedTo,
       lightFrom: path.lightFrom,
       domeDays: path.domeDays,
+      domeD21: path.domeD21,
+      darkDays: path.darkDays,
+      shadedUntil: shadedUntil(path, startAt),
       coveredOnD: coveredOnD(path) + path.besideD,
       litAt: null,
       waitH: meanWaitH(rhythm),
@@ -122,7 +127,7 @@ export function plan(input: PlanInput): Plan {
     }
   }
   const yields = input.yields ?? yieldBelief(undefined, crop.key);
-  const depth = mediumDepthCm(input.medium, container.depthCm);
+  const depth = mediumDepthCm(input.medium, container.depthCm, input.method.mediumDepth);
   return {
     seed: seedAmount(crop, area, input.seedsPerCm2, input.germinationPct ?? undefined),
     path,

@@ -5,11 +5,11 @@ import type { Crop, Density } from '../crops/crop.ts';
 import { leftG, lotGermination, type LotStock } from '../supplies/seed/lot.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf, type Path } from '../supplies/methods/path.ts';
+import type { Path } from '../supplies/methods/path.ts';
 import { sowingThirst, thirstBelief } from '../water/thirst.ts';
 import type { HouseholdFacts, Projected } from './project.ts';
 import { reduceEvents } from './reduce.ts';
-import { besidePath, sowingOf, type SowingSetup } from './sowing.ts';
+import { besidePath, cropAsSet, pathIn, sowingOf, type SowingSetup } from './sowing.ts';
 import { planHalves } from './halves.ts';
 import { blend } from '../crops/blend.ts';
 import { mixParts } from '../supplies/seed/parts.ts';
@@ -129,7 +129,7 @@ function planApart(choice: SowingChoice, context: PlanContext): PlannedSowing[] 
   const { parts, kind, staggered, density } = choice;
   const areaShare = 1 / parts.length;
   const area = areaCm2(choice.container) * choice.count * areaShare;
-  const paths = parts.map(({ crop }) => pathOf(crop, choice.method, choice.medium));
+  const paths = parts.map(({ crop }) => pathIn(cropAsSet(crop, choice), choice));
   const halves = parts
     .map((part, index) => {
       const germinationPct = germinationOf(choice, part);
@@ -268,7 +268,7 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     ...commonOf(choice, context),
     lots: parts.length,
     crop,
-    carriedTo: carriedFrom(choice, pathOf(crop, choice.method, choice.medium)),
+    carriedTo: carriedFrom(choice, pathIn(cropAsSet(crop, choice), choice)),
     seedsPerCm2,
     germinationPct: choice.germinationPct,
     belief: learnedBelief(context.learned, crop),

@@ -17,7 +17,7 @@ import { suitOf, type Suit } from '../growth/suit.ts';
 import { observe, type Gaussian } from '../stats/gaussian.ts';
 import { heardOf } from './heard.ts';
 import { coveredUntil, reduceEvents, type SowingState } from './reduce.ts';
-import { waitsD } from './stage.ts';
+import { shadedUntil, waitsD } from './stage.ts';
 import { sowingOf, type OwnCrops, type Sowing, type SowingSetup } from './sowing.ts';
 
 /** What the core must know of the household to follow its sowings. */
@@ -177,6 +177,9 @@ const fromSeed = (
     carriedTo,
     lightFrom: path.lightFrom,
     domeDays: path.domeDays,
+    domeD21: path.domeD21,
+    darkDays: path.darkDays,
+    shadedUntil: shadedUntil(path, startAt, state),
     coveredOnD: coveredOnD(path) + waitsD(path, state),
     pressedAt: path.pressesLate ? state.pressedAt : null,
     uncoveredAt: state.uncoveredAt,

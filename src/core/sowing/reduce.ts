@@ -93,6 +93,8 @@ export interface SowingState {
   dealtAt: Millis[];
   contradictions: Contradiction[];
   sights: { eventId: string; at: Millis; sight: Symptom }[];
+  /** When its shade was taken off, on a sill. */
+  unshadedAt: Millis | null;
   turnedAt: Millis | null;
   airedAt: Millis | null;
   /** When it was last sprayed, by what with. */
@@ -170,6 +172,7 @@ export const newState = (): SowingState => ({
   dealtAt: [],
   contradictions: [],
   sights: [],
+  unshadedAt: null,
   turnedAt: null,
   airedAt: null,
   sprayed: new Map(),
@@ -255,9 +258,13 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       state.putOffTo = body.until;
       return true;
     case 'misted':
+      state.water.push({ at, addedG: body.waterG });
+      return true;
     case 'watered':
     case 'fed':
       state.water.push({ at, addedG: body.waterG });
+      // Poured through and drained, it holds what it can hold, however much that was.
+      if (body.through) state.water.push({ at, between: DRAINED });
       return true;
     case 'sprayed':
       state.sprayed.set(body.name, at);
@@ -277,6 +284,10 @@ function apply(state: SowingState, { id, at, body }: SowingEvent): boolean {
       // Stems that hang for want of water say how dry it is; what tastes ready has opened.
       if (body.sight === 'fallen-dry') state.water.push({ at, between: MOISTURE.dry });
       if (body.sight === 'tastes-ready') look(state, { id, at, cue: 'windowOpen', reached: true });
+      return true;
+    case 'unshaded':
+      if (state.unshadedAt !== null || state.sownAt === null) return false;
+      state.unshadedAt = at;
       return true;
     case 'turned':
       state.turnedAt = at;
@@ -384,6 +395,9 @@ function end(state: SowingState, at: Millis): void {
   state.stage = 'ended';
   state.endedAt = at;
 }
+
+/** Shares of what a mat holds, once it was poured through and has drained (starting figures). */
+const DRAINED = [0.86, 1] as const;
 
 const SEEN_FOR_D = 3;
 

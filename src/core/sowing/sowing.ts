@@ -1,7 +1,8 @@
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import { cropOf } from '../crops/library.ts';
 import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
-import { mediumDepthCm, type MediumKind } from '../supplies/media/medium.ts';
+import { cutAtStage } from '../crops/leafStage.ts';
+import { mediumDepthCm, underRimCm, type MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
 import { blend, type MixPart } from '../crops/blend.ts';
@@ -60,7 +61,7 @@ export interface SeedPart {
 /** A setup with what follows from it alone. */
 export interface Sowing {
   setup: SowingSetup;
-  /** With the soak that was asked for. */
+  /** With the soak that was asked for, and cut at the stage that its method names. */
   crop: Crop;
   /** Whether it starts late without a soak. */
   needsSoak: boolean;
@@ -96,19 +97,28 @@ export function cropOfSowing(
 }
 
 /** The way of a crop that shares its container and its cover with another. */
-export const besidePath = (
+export const besidePath = (crop: Crop, path: Path, beside: Crop, set: SetUp): Path =>
+  sharedPath(path, pathIn(cropAsSet(beside, set), set), beside.rootedD21 - crop.rootedD21);
+
+/** What of a setup decides the way of any crop. */
+export type SetUp = Pick<SowingSetup, 'method' | 'medium' | 'container'>;
+
+/** The way of a crop in a container. */
+export const pathIn = (crop: Crop, { method, medium, container }: SetUp): Path =>
+  pathOf(crop, method, medium, underRimCm(medium, container.depthCm, method.mediumDepth));
+
+/** A crop as it is set up: with the soak that was asked for, and cut at the stage that its method names. */
+export const cropAsSet = (
   crop: Crop,
-  path: Path,
-  beside: Crop,
-  { method, medium }: { method: Method; medium: MediumKind }
-): Path => sharedPath(path, pathOf(beside, method, medium), beside.rootedD21 - crop.rootedD21);
+  { method, soakH = null }: { method: Method; soakH?: number | null }
+): Crop => soakedFor(cutAtStage(crop, method.leafStage === 'usual' ? null : method.leafStage), soakH);
 
 /** @throws Error where the setup names a crop that neither the library nor the household has. */
 export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
   const asFigured = cropOfSowing(setup, own);
-  const crop = soakedFor(asFigured, setup.soakH);
+  const crop = cropAsSet(asFigured, setup);
   const { mix, half, method, medium } = setup;
-  const path = pathOf(crop, method, medium);
+  const path = pathIn(crop, setup);
   return {
     setup,
     crop,
@@ -117,8 +127,8 @@ export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
       { crop, seedG: setup.seedG, lotId: setup.lotId }
     ],
     method,
-    path: half ? besidePath(crop, path, cropAmong(own, half.besideKey), { method, medium }) : path,
+    path: half ? besidePath(crop, path, cropAmong(own, half.besideKey), setup) : path,
     areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,
-    mediumDepthCm: mediumDepthCm(setup.medium, setup.container.depthCm)
+    mediumDepthCm: mediumDepthCm(medium, setup.container.depthCm, method.mediumDepth)
   };
 }

@@ -33,15 +33,37 @@ export const waitsD = ({ besideD }: Pick<Path, 'besideD'>, { seen }: Pick<Sowing
   seen.some(({ mark, reachedAt }) => mark === 'rooted' && reachedAt !== null) ? 0 : besideD;
 
 /**
+ * Until when a sill's sun is kept off it: until somebody takes the shade off, or is to by its method. Null where it is not shaded.
+ * @param startAt when it was sown, or is to be
+ */
+export const shadedUntil = (
+  { shadeDays }: Pick<Path, 'shadeDays'>,
+  startAt: Millis,
+  state?: Pick<SowingState, 'unshadedAt'>
+): Millis | null => (shadeDays === null ? null : (state?.unshadedAt ?? startAt + shadeDays * DAY));
+
+/**
  * When its weight or lid came off, or is expected to: once it has rooted, or later where it is pressed for longer or kept covered by
  * choice.
  * @param rootedAt when it has rooted, as it was seen or as it is expected
  */
-export const uncoversAt = ({ path, state }: Pick<Projected, 'path' | 'state'>, rootedAt: Millis): Millis =>
-  state.uncoveredAt ??
-  (path.blackout ? null : state.litAt) ??
-  Math.max(
+export const uncoversAt = (
+  { path, state, forecast, startAt }: Pick<Projected, 'path' | 'state' | 'forecast' | 'startAt'>,
+  rootedAt: Millis
+): Millis => {
+  const off = state.uncoveredAt ?? (path.blackout ? null : state.litAt);
+  if (off !== null) return off;
+  const held =
     (path.pressesLate ? (state.pressedAt ?? rootedAt) : rootedAt) +
-      (coveredOnD(path) + waitsD(path, state)) * DAY,
-    coveredUntil(state)
-  );
+    (coveredOnD(path) + waitsD(path, state)) * DAY;
+  const inLightAt = path.darkDays === null ? null : startAt + path.darkDays * DAY;
+  const chosen =
+    path.cover === 'clear'
+      ? Math.max(held + (path.domeDays ?? 0) * DAY, path.domeD21 === null ? -Infinity : forecast.highAt!)
+      : inLightAt === null
+        ? held
+        : path.blackout
+          ? Math.min(held, inLightAt)
+          : inLightAt;
+  return Math.max(chosen, coveredUntil(state));
+};

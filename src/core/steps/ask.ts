@@ -11,7 +11,7 @@ import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Moisture } from '../water/bucket.ts';
 import { moisturesAt } from '../water/level.ts';
 import { careSteps } from './care.ts';
-import { stepsOf, uncovering } from './compile.ts';
+import { lighting, stepsOf, uncovering } from './compile.ts';
 import { cutStep, isCuttable } from './cut.ts';
 import { dueOnce, type DueStep } from './due.ts';
 import { notesOf } from './notes.ts';
@@ -55,6 +55,8 @@ export type Note =
   | { kind: 'in-the-dark' }
   /** Moving air hurts it in its first days of light. */
   | { kind: 'still-air' }
+  /** A sill's sun is kept off it until then. */
+  | { kind: 'shaded'; until: Millis }
   /** It was to begin then, and a whole round went by. */
   | { kind: 'not-begun'; at: Millis }
   | { kind: 'contradiction'; between: Contradiction }
@@ -148,7 +150,7 @@ function stageSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
     case 'blackout': {
       if (path.lightFrom === null) return cutSteps(sowing, round, now);
       const dueAt = domeOverAt(sowing, now);
-      const body = { kind: 'light', where: sowing.place.light.kind } as const;
+      const body = lighting(sowing);
       return dueAt <= now ? [dueOnce('light', body, sinceTold(sowing, 'lightReady', dueAt), round)] : [];
     }
     case 'light':
@@ -172,18 +174,19 @@ const reachedAt = ({ state }: Projected, cue: Cue): Millis | null =>
   state.seen.find(({ mark }) => mark === cue)?.reachedAt ?? null;
 
 /**
- * When its time under the dome is up: by the days the method counts, by the look of its stems, or by the outer end of
- * what is expected. Long thin stems, mould or rot in the dark end it at once: light and air are what helps.
+ * When its time under the dome is up: by the days the method counts, by how high its stems stand, by the look of them, or by the
+ * outer end of what is expected. Long thin stems, mould or rot in the dark end it at once: light and air are what helps.
  */
 function domeOverAt(sowing: Projected, now: Millis): Millis {
   const { path, state, forecast } = sowing;
   if (path.lightFrom === 'rooted') return state.uncoveredAt!;
+  const counted = path.darkDays === null ? null : sowing.startAt + path.darkDays * DAY;
   const alarm = lastSaw(state, ['stretched', 'mould', 'fallen-rot']);
   if (alarm !== null && sawLately(state, ['stretched', 'mould', 'fallen-rot'], now)) return alarm;
   const byMethod =
     path.domeDays !== null
       ? state.uncoveredAt! + path.domeDays * DAY
-      : (reachedAt(sowing, 'lightReady') ?? forecast.marks.lightReady.p90);
+      : (counted ?? forecast.highAt ?? reachedAt(sowing, 'lightReady') ?? forecast.marks.lightReady.p90);
   return Math.max(byMethod, coveredUntil(state));
 }
 

@@ -16,7 +16,8 @@ import {
 } from '../water/bucket.ts';
 import { trackOf, waterAt, type WaterLevel } from '../water/level.ts';
 import { feedOf, peroxideIn } from './doses.ts';
-import { dueCare, type DueStep } from './due.ts';
+import { unshadesAt } from './compile.ts';
+import { dueCare, dueOnce, type DueStep } from './due.ts';
 import type { How, WhyWater } from './step.ts';
 import { isNearCut, lackingG, mightHang, withheld } from './withhold.ts';
 
@@ -97,9 +98,11 @@ function mistStep(sowing: Projected, round: Round, now: Millis): DueStep | null 
 
 function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null {
   const level = waterAt(sowing, now);
-  if (level.capacityG === 0 || !isWanting(sowing, level, round, now) || withheld(sowing, round)) return null;
+  const through = isPouredThrough(sowing, now);
+  const wanting = isPourDue(sowing, round, now) || isWanting(sowing, level, round, now);
+  if (level.capacityG === 0 || !wanting || withheld(sowing, round)) return null;
   if (isSettled(sowing, round)) return null;
-  const waterMl = pourMl(sowing, round, now);
+  const waterMl = through ? level.capacityG * POURED_SHARE : pourMl(sowing, round, now);
   if (waterMl < worthMl(sowing, level)) return null;
   // Watered in this round already and found dry again: a step of its own, the same for whoever sees it.
   const given = sowing.state.water.filter(
@@ -111,10 +114,12 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
     {
       kind: 'water',
       waterMl,
+      staysMl: through ? Math.max(0, level.capacityG * DRAINED_SHARE - level.g) : null,
       share: shareOf(level),
       ifStoodMl: ifStoodMl(sowing, level, round, now),
       why: whyWatered(sowing, round, now),
-      how: level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
+      how: through ? 'through' : level.isPool ? 'below' : reservoir ? 'reservoir' : howWatered(sowing, now),
+      timesADay: through ? sowing.path.poursADay : 0,
       feed: now >= standsSince(sowing) ? feedOf(sowing, waterMl) : null,
       peroxideMl: peroxideIn(sowing.method, waterMl)
     },
@@ -122,6 +127,19 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
     round
   );
 }
+
+/** So much of what it holds is poured through a mat, to wet it all over (starting figure). */
+const POURED_SHARE = 1;
+/** And so much of that stays once it has drained (starting figure). */
+const DRAINED_SHARE = 0.93;
+
+/** Whether it is a mat that is lifted, poured through and drained. */
+const isPouredThrough = (sowing: Projected, now: Millis): boolean =>
+  sowing.path.poursADay > 0 && stageAt(sowing, now) !== 'press';
+
+/** Whether the method pours through it in this round, however damp it is: at each round, or in the morning. */
+const isPourDue = (sowing: Projected, round: Round, now: Millis): boolean =>
+  isPouredThrough(sowing, now) && (sowing.path.poursADay === 2 || isMorning(round));
 
 const POURS: ReadonlySet<EventType> = new Set(['watered', 'fed']);
 const FINDS: ReadonlySet<EventType> = new Set(['felt', 'lifted', 'weighed', 'saw']);
@@ -174,7 +192,7 @@ function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
   const low = ({ g, reservoirShare }: WaterLevel) =>
     isReservoir(here) ? reservoirShare! < TOP_SHARE : g < least * here.baseG;
   if (isJustUncovered(sowing) && !low(here)) return 'uncovered';
-  return low(here) ? 'low' : low(then) ? 'soon' : 'unsure';
+  return low(here) ? 'low' : low(then) ? 'soon' : isPourDue(sowing, round, now) ? 'as-chosen' : 'unsure';
 }
 
 /**
@@ -184,13 +202,15 @@ function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
  */
 export function alongsideWater(sowing: Projected, step: DueStep, round: Round, now: Millis): DueStep | null {
   const level = waterAt(sowing, now);
-  const waterMl = pourMl(sowing, round, now);
+  const through = isPouredThrough(sowing, now);
+  const waterMl = through ? level.capacityG * POURED_SHARE : pourMl(sowing, round, now);
   if (step.body.kind !== 'water' || waterMl < worthMl(sowing, level)) return null;
   return {
     ...step,
     body: {
       ...step.body,
       waterMl,
+      staysMl: through ? Math.max(0, level.capacityG * DRAINED_SHARE - level.g) : null,
       share: shareOf(level),
       ifStoodMl: ifStoodMl(sowing, level, round, now),
       feed: step.body.feed && feedOf(sowing, waterMl),
@@ -256,6 +276,15 @@ function howWatered(sowing: Projected, now: Millis): How {
 
 /** What a tray in light asks for besides water. */
 function lightSteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
+  const { state, forecast } = sowing;
+  const unshades = unshadesAt(sowing);
+  if (unshades !== null && state.unshadedAt === null && unshades <= now && forecast.litAt <= now)
+    return [dueOnce('unshade', { kind: 'unshade' }, unshades, round), ...dailySteps(sowing, round, now)];
+  return dailySteps(sowing, round, now);
+}
+
+/** What a tray in light asks for day by day. */
+function dailySteps(sowing: Projected, round: Round, now: Millis): DueStep[] {
   const { state, place, forecast } = sowing;
   const since = standsSince(sowing);
   if (stageAt(sowing, now) !== 'light' || round.at - since < 12 * HOUR) return [];

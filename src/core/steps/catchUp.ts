@@ -36,15 +36,16 @@ const within = (at: Millis, from: Millis, until: Millis): Millis => Math.min(Mat
 
 /** When it most likely came to that: as it is expected to, within the time that nobody said anything. */
 export function likelyAt(
-  { soak, forecast, path, state }: Pick<Projected, 'soak' | 'forecast' | 'path' | 'state'>,
+  sowing: Pick<Projected, 'soak' | 'forecast' | 'path' | 'state' | 'startAt'>,
   truth: Truth,
   since: Millis,
   now: Millis
 ): Millis {
+  const { soak, forecast } = sowing;
   const expected: Record<Truth, Millis> = {
     'as-it-was': now,
     sown: soak.sowAt,
-    uncovered: uncoversAt({ path, state }, forecast.marks.rooted.p50),
+    uncovered: uncoversAt(sowing, forecast.marks.rooted.p50),
     lit: forecast.litAt
   };
   return within(expected[truth], since, now);
@@ -55,12 +56,13 @@ export function likelyAt(
  * taken for done, and nothing for left out.
  */
 export function eventsOfTruth(
-  { state, path, soak, forecast }: Projected,
+  sowing: Projected,
   truth: Truth,
   at: Millis,
   since: Millis
 ): { at: Millis; body: EventBody }[] {
   if (truth === 'as-it-was') return [];
+  const { state, path, soak, forecast } = sowing;
   const events: { at: Millis; body: EventBody }[] = [];
   let before = since;
   if (state.sownAt === null) {
@@ -70,7 +72,7 @@ export function eventsOfTruth(
   if (truth === 'sown') return events;
   if (path.blackout && state.uncoveredAt === null) {
     const off =
-      truth === 'uncovered' ? at : within(uncoversAt({ path, state }, forecast.marks.rooted.p50), before, at);
+      truth === 'uncovered' ? at : within(uncoversAt(sowing, forecast.marks.rooted.p50), before, at);
     events.push({ at: off, body: { type: 'uncovered' } });
   }
   if (truth === 'lit') events.push({ at, body: { type: 'lit' } });

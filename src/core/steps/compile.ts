@@ -5,7 +5,7 @@ import { isSoaked } from '../crops/crop.ts';
 import { onTopOf, stackingOf } from '../shelf/stack.ts';
 import { drainHours, softAt } from '../sowing/soak.ts';
 import type { Projected } from '../sowing/project.ts';
-import { coverOn, standsSince, uncoversAt } from '../sowing/stage.ts';
+import { coverOn, shadedUntil, standsSince, uncoversAt } from '../sowing/stage.ts';
 import { pressingOf, type Pressing } from '../supplies/methods/pressing.ts';
 import { hypochlorite, peroxide } from '../supplies/seed/disinfect.ts';
 import { jarFor } from '../supplies/seed/jar.ts';
@@ -20,7 +20,7 @@ import { keepingDays } from '../pantry/keeping.ts';
 import { isDisinfected, PREPARING_MIN } from '../sowing/preparing.ts';
 import { cutStep } from './cut.ts';
 import { feedOf, firstFeed, peroxideAtSowing, peroxideIn } from './doses.ts';
-import type { BodyOf, SeedLine, Step, StepBody } from './step.ts';
+import type { BodyOf, OffBy, SeedLine, Step, StepBody } from './step.ts';
 
 /** Minutes that work at the bench takes (starting figures). */
 const WORK_MIN = {
@@ -278,12 +278,38 @@ export function uncovering(sowing: Projected): Extract<StepBody, { kind: 'uncove
     kind: 'uncover',
     off: coverOn(sowing) === 'weight' ? 'weight' : path.cover,
     to: path.blackout || path.lightFrom === null ? 'blackout' : 'light',
-    where: sowing.place.light.kind
+    where: sowing.place.light.kind,
+    by: path.cover === 'clear' || !path.blackout ? offBy(sowing) : null
   };
 }
 
+/** What brings it from under its dome to light. */
+export const lighting = (sowing: Projected): BodyOf<'light'> => ({
+  kind: 'light',
+  where: sowing.place.light.kind,
+  by: offBy(sowing)
+});
+
+/** What it is brought to light by, or its clear lid comes off by. */
+function offBy({ path, mediumDepthCm, setup }: Projected): OffBy | null {
+  const { domeCm, domeDays, darkDays } = path;
+  if (darkDays !== null) return { kind: 'dark-days', days: darkDays };
+  if (domeDays !== null) return { kind: 'dome-days', days: domeDays };
+  if (domeCm === null) return null;
+  const underRimCm = Math.max(0, setup.container.depthCm - mediumDepthCm);
+  return { kind: 'height', overRimCm: domeCm, stemCm: underRimCm + domeCm };
+}
+
+/** When the shade of a sill comes off, where it stands on one and is not meant to be in the dark until then; null for none. */
+export function unshadesAt(sowing: Projected): Millis | null {
+  const { path, forecast, state, startAt, place, carriedTo } = sowing;
+  const at = shadedUntil(path, startAt, state);
+  const lit = carriedTo ?? place;
+  return at !== null && lit.light.kind === 'sill' && at > forecast.litAt ? at : null;
+}
+
 function growingSteps(sowing: Projected): Step[] {
-  const { crop, method, path, place, forecast, soak, state } = sowing;
+  const { crop, method, path, forecast, soak, state } = sowing;
   const { marks, litAt } = forecast;
   if (!isPromised(sowing)) return [];
   const sownAt = state.sownAt ?? soak.sowAt;
@@ -298,17 +324,19 @@ function growingSteps(sowing: Projected): Step[] {
   const uncover = uncovering(sowing);
   if (path.pressesLate) moments.push([state.pressedAt ?? marks.rooted.p50, lateWeight(sowing)]);
   if (uncover) moments.push([rooted, uncover]);
-  if (path.blackout && !dark) moments.push([litAt, { kind: 'light', where: place.light.kind }]);
+  if (path.blackout && !dark) moments.push([litAt, lighting(sowing)]);
   const perL = peroxideIn(method, 1000);
   moments.push([
     Math.min(stands, open),
     {
       kind: 'water',
       waterMl: null,
+      staysMl: null,
       share: null,
       ifStoodMl: null,
       why: null,
       how: lightWay(sowing),
+      timesADay: path.poursADay,
       feed: feedOf(sowing, null),
       peroxideMl: perL
     }
@@ -319,6 +347,8 @@ function growingSteps(sowing: Projected): Step[] {
         Math.min(stands, open),
         { kind: 'spray', name, waterMl: mistMl(sowing.areaCm2), timesADay }
       ]);
+  const unshades = unshadesAt(sowing);
+  if (unshades !== null && unshades < open) moments.push([unshades, { kind: 'unshade' }]);
   if (!dark) moments.push([Math.min(airFrom, open), { kind: 'air', drivers: [] }]);
   if (dryFrom < open) moments.push([Math.max(dryFrom, Math.min(airFrom, open)), { kind: 'dry' }]);
   // Washing, keeping and cleaning follow the cut, whenever that is.
@@ -338,8 +368,9 @@ function growingSteps(sowing: Projected): Step[] {
 }
 
 /** Where its water goes in light: what lives from a reservoir or a pool is filled there, all else goes by its method. */
-function lightWay({ method, setup }: Projected): Extract<StepBody, { kind: 'water' }>['how'] {
+function lightWay({ method, setup, path }: Projected): Extract<StepBody, { kind: 'water' }>['how'] {
   if (hasReservoir(setup)) return 'reservoir';
+  if (path.poursADay > 0) return 'through';
   if (hasPool(setup.medium)) return 'below';
   return method.lightWater === 'first-above' ? 'above' : method.lightWater;
 }

@@ -11,6 +11,7 @@ import { mayBeLost, TOUCH_SHARE } from '../water/dry.ts';
 import { trackOf, waterAt } from '../water/level.ts';
 import { stageAt, standsSince } from '../sowing/stage.ts';
 import type { Note } from './ask.ts';
+import { unshadesAt } from './compile.ts';
 import { hardlyLasts, withheld } from './withhold.ts';
 
 /** Less sure than this of its water, a tray is to be felt before it is watered. */
@@ -54,6 +55,9 @@ export function notesOf(sowing: Projected, round: Round, now: Millis): Note[] {
   if (lit && isTooDark([sowing], place)) notes.push({ kind: 'in-the-dark' });
   if (lit && place.movingAir && now - standsSince(sowing) < traitsOf(crop).stillAirD * DAY)
     notes.push({ kind: 'still-air' });
+  const shaded = state.unshadedAt === null ? unshadesAt(sowing) : null;
+  if (shaded !== null && shaded > now && sowing.forecast.litAt <= now)
+    notes.push({ kind: 'shaded', until: shaded });
   if (lit && withheld(sowing, round)) {
     const { share } = waterAt(sowing, round.nextAt);
     if (share < dryShare(crop)) notes.push({ kind: 'dry-hours', share });

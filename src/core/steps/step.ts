@@ -17,6 +17,7 @@ export const STEP_KINDS = [
   'weight',
   'uncover',
   'light',
+  'unshade',
   'water',
   'spray',
   'turn',
@@ -48,13 +49,22 @@ export interface Feed {
 }
 
 /**
- * Little is left; little would be left before somebody comes by again; nobody can tell, and it might hang; or its cover has come
- * off, and it stays in the dark.
+ * Little is left; little would be left before somebody comes by again; nobody can tell, and it might hang; its cover has come off,
+ * and it stays in the dark; or its method waters it at this round, however damp it is.
  */
-export type WhyWater = 'low' | 'soon' | 'unsure' | 'uncovered';
+export type WhyWater = 'low' | 'soon' | 'unsure' | 'uncovered' | 'as-chosen';
 
 /** Where water goes. */
-export type How = 'below' | 'above' | 'mist' | 'reservoir';
+export type How = 'below' | 'above' | 'mist' | 'reservoir' | 'through';
+
+/**
+ * What a method takes a cover off by, where it is not the look of the crop: days in the dark from sowing on, days under the dome
+ * once it has rooted, or stems that stand so high over the rim and over their medium, cm.
+ */
+export type OffBy =
+  | { kind: 'dark-days'; days: number }
+  | { kind: 'dome-days'; days: number }
+  | { kind: 'height'; overRimCm: number; stemCm: number };
 
 /** What a step asks for. Amounts in g, mL, cm and cm2, of all its containers together. */
 export type StepBody =
@@ -128,18 +138,32 @@ export type StepBody =
   /** Laid on once it has rooted under its lid. */
   | { kind: 'weight'; pressing: Pressing; shared: boolean }
   /** `where` is the light of the place where it stands: in a dark one it is carried on. */
-  | { kind: 'uncover'; off: Exclude<CoverKind, 'none'>; to: 'blackout' | 'light'; where: PlaceLight['kind'] }
-  | { kind: 'light'; where: PlaceLight['kind'] }
+  | {
+      kind: 'uncover';
+      off: Exclude<CoverKind, 'none'>;
+      to: 'blackout' | 'light';
+      where: PlaceLight['kind'];
+      /** By what it comes off, where that is not the look of it. */
+      by: OffBy | null;
+    }
+  /** `by` what its dome comes off, where that is not the look of its stems. */
+  | { kind: 'light'; where: PlaceLight['kind']; by: OffBy | null }
+  /** What keeps a sill's sun off it is taken away. */
+  | { kind: 'unshade' }
   | {
       kind: 'water';
       /** Null for the whole time in light: the round says when and how much. */
       waterMl: number | null;
+      /** What stays of it in a mat that it is poured through, mL; null where all of it stays. */
+      staysMl: number | null;
       share: number | null;
       /** Where water still stood under it and was poured off, so much is enough; null where none may stand. */
       ifStoodMl: number | null;
       /** Why now: null for the whole time in light. */
       why: WhyWater | null;
       how: How;
+      /** How many times a day a mat is poured through, whatever it holds; 0 for as it dries. */
+      timesADay: 0 | 1 | 2;
       feed: Feed | null;
       /** 3 % peroxide to add, mL; to a litre where `waterMl` is null. */
       peroxideMl: number;

@@ -28,11 +28,17 @@ export function ticked(body: StepBody): EventBody | null {
       return { type: 'lit' };
     case 'water': {
       if (body.waterMl === null) return null;
-      const given = { waterG: mL(body.waterMl), ...withPeroxide(body.peroxideMl) };
+      const given = {
+        waterG: mL(body.staysMl ?? body.waterMl),
+        ...(body.staysMl === null ? {} : { through: true as const }),
+        ...withPeroxide(body.peroxideMl)
+      };
       return body.feed
         ? { type: 'fed', feedMl: dose(body.feed.mL ?? 0), ...given }
         : { type: 'watered', ...given };
     }
+    case 'unshade':
+      return { type: 'unshaded' };
     case 'turn':
       return { type: 'turned' };
     case 'air':

@@ -59,6 +59,19 @@ export function length(cm: number, units: Units): string {
   return units === 'us' ? `${figure(cm / 2.54)} in` : `${figure(cm)} cm`;
 }
 
+/** Seeds given to the cm2. */
+export const seedDensity = (perCm2: number, units: Units): string =>
+  `${densityFigure(perCm2, units)} ${densityUnit(units)}`;
+
+/** The same without its unit, as a field has it. */
+export const densityFigure = (perCm2: number, units: Units): string =>
+  figure(perCm2 / unitFactor('density', UNIT_OF_DENSITY[units])!);
+
+export const densityUnit = (units: Units): string => `seeds${UNIT_OF_DENSITY[units]}`;
+
+/** In what a household counts seeds where nobody types a unit. */
+export const UNIT_OF_DENSITY: Readonly<Record<Units, string>> = { metric: '/cm²', us: '/in²' };
+
 /** A temperature given in degC, to the whole degree. */
 export function temperature(degC: number, units: Units): string {
   return units === 'us' ? `${Math.round(degC * 1.8 + 32)} °F` : `${Math.round(degC)} °C`;

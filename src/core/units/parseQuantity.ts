@@ -33,11 +33,20 @@ export type UnitKind = keyof typeof UNITS;
 
 /** Factor from a unit to its kind's base unit (g, cm, mL); undefined for a unit the kind does not have. */
 export function unitFactor(kind: UnitKind, unit: string): number | undefined {
-  return (UNITS[kind] as Record<string, number>)[unit.toLowerCase()];
+  const factors = UNITS[kind] as Record<string, number>;
+  return factors[unit.toLowerCase()] ?? factors[perArea(unit)];
 }
 
+/** `seeds per sq in` as the table has it: `/in2`. */
+const perArea = (unit: string): string =>
+  unit
+    .toLowerCase()
+    .replace(/^\s*(?:seeds?\s*)?(?:per|\/|a)\s*/, '/')
+    .replace(/(?:square|sq\.?)\s*(cm|in)(?:ch)?/, '$12')
+    .replace(/\s/g, '');
+
 /**
- * Reads what a person types for a quantity: `12.5`, `12,5 g`, `1/2 oz`, `1 1/2`, `½`, `10 in`.
+ * Reads what a person types for a quantity: `12.5`, `12,5 g`, `1/2 oz`, `1 1/2`, `½`, `10 in`, `11 seeds per in2`.
  * @param text as typed
  * @param kind which units are understood
  * @param unit taken where none is typed
@@ -45,7 +54,10 @@ export function unitFactor(kind: UnitKind, unit: string): number | undefined {
  */
 export function parseQuantity(text: string, kind: UnitKind, unit: string): Parsed {
   const unread: Parsed = { ok: false, problem: problem('no-quantity', { kind }) };
-  const match = /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*(\/(?:cm|in)[²2]|[a-z" ]*?)\.?\s*$/i.exec(text);
+  const match =
+    /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*((?:seeds? ?)?(?:\/|per |a ) ?(?:square |sq\.? ?)?(?:cm|in(?:ch)?)[²2]?|[a-z" ]*?)\.?\s*$/i.exec(
+      text
+    );
   if (!match) return unread;
   const asked = askComma(match[1]!);
   if (asked) return { ok: false, problem: asked };

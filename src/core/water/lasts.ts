@@ -3,6 +3,8 @@ import { usualAir } from '../places/air/airAt.ts';
 import type { Place } from '../places/place.ts';
 import type { Container } from '../supplies/containers/container.ts';
 import { hasPool } from '../supplies/media/below.ts';
+import type { Method } from '../supplies/methods/method.ts';
+import { poursADay } from '../supplies/methods/path.ts';
 import { MEDIA, mediumDepthCm, type MediumKind } from '../supplies/media/medium.ts';
 import { capacityG, FULL_SHARE, hasReservoir, lossGPerDay, poolG, poolPartG, reservoirG } from './bucket.ts';
 import { BEARS_H } from './dry.ts';
@@ -19,6 +21,8 @@ export interface Setting {
   crop: Pick<Crop, 'droughtRisk'>;
   medium: MediumKind;
   container: Pick<Container, 'depthCm' | 'reservoirMl'>;
+  /** How deep its medium lies, and how it is watered where it is a mat. */
+  method: Pick<Method, 'mediumDepth' | 'matWater'>;
   place: Place;
   gapH: number;
 }
@@ -26,17 +30,23 @@ export interface Setting {
 /** All is reckoned on so much, for all of it dries alike. */
 const AREA_CM2 = 100;
 
-const mediumOf = ({ medium, container }: Setting): number =>
-  capacityG(AREA_CM2, mediumDepthCm(medium, container.depthCm), medium);
+const mediumOf = ({ medium, container, method }: Setting): number =>
+  capacityG(AREA_CM2, mediumDepthCm(medium, container.depthCm, method.mediumDepth), medium);
+
+/** Whether water may stand under it: not under a mat that is poured through and drained. */
+const isPooled = ({ medium, method }: Setting): boolean =>
+  hasPool(medium) && poursADay(medium, method.matWater) === 0;
 
 const lossG = ({ place }: Setting): number =>
   lossGPerDay(AREA_CM2, 'lastThird', { ...usualAir(place), movingAir: place.movingAir });
 
 /** The most that may stand below it, g: of a reservoir of its own, more than any gap takes. */
-function belowG({ medium, container }: Setting, gapLossG: number): number {
+function belowG(setting: Setting, gapLossG: number): number {
+  const { medium, container } = setting;
   const reservoirMl = container.reservoirMl ?? null;
   if (reservoirMl) return Infinity;
-  return reservoirG(AREA_CM2, medium, null) + poolG(AREA_CM2, { medium, reservoirMl }, gapLossG);
+  const pool = isPooled(setting) ? poolG(AREA_CM2, { medium, reservoirMl }, gapLossG) : 0;
+  return reservoirG(AREA_CM2, medium, null) + pool;
 }
 
 /** How long a full tray lasts in full leaf, hours, with as much below it as may stand there. */
@@ -54,7 +64,7 @@ export function dryIfMissedH(setting: Setting): number {
   const loss = lossG(setting);
   const gap = (loss * gapH) / 24;
   const mediumG = mediumOf(setting);
-  const isPool = hasPool(medium);
+  const isPool = isPooled(setting);
   const given =
     mediumG * FULL_SHARE + (isPool ? Math.min(belowG(setting, gap), poolPartG(crop, mediumG, gap)) : 0);
   const lasts = (given / loss) * 24;

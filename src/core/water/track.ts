@@ -78,11 +78,15 @@ export class WaterTrack {
     // Some trays lose more than expected: one standard deviation of the household's factor.
     const thirst = Math.exp(began.mean + Math.sqrt(began.variance));
     const air = { ...usualAir(place), movingAir: place.movingAir };
-    this.poolG = poolG(
-      areaCm2,
-      { medium: setup.medium, reservoirMl: reservoirMlOf(setup) },
-      (thirst * lossGPerDay(areaCm2, 'lastThird', air) * sowing.gapH) / 24
-    );
+    // What is poured through is lifted and drained: nothing stands under it.
+    this.poolG =
+      sowing.path.poursADay > 0
+        ? 0
+        : poolG(
+            areaCm2,
+            { medium: setup.medium, reservoirMl: reservoirMlOf(setup) },
+            (thirst * lossGPerDay(areaCm2, 'lastThird', air) * sowing.gapH) / 24
+          );
     this.poolFrom = poolFrom(sowing);
     const sownFull = mediumG + reservoirG;
     let now: Belief = {

@@ -1,17 +1,27 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
-  import { QUESTIONS, type Answers, type Method, type Question } from '$core/supplies/methods/method.ts';
+  import {
+    FIGURE_ASKED,
+    figureOf,
+    QUESTIONS,
+    type Answers,
+    type Method,
+    type MethodFigure,
+    type Question
+  } from '$core/supplies/methods/method.ts';
   import { isWeak, type Disinfectant, type Strengths } from '$core/supplies/seed/disinfect.ts';
   import { startingRule } from '$core/supplies/seed/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
+  import type { Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
+  import QuantityField from '$ui/fields/QuantityField.svelte';
   import SprayFields from './SprayFields.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { QUESTION_WORDS } from '$words/methods.ts';
+  import { FIGURE_WORDS, QUESTION_WORDS } from '$words/methods.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
 
   interface Props {
@@ -21,8 +31,16 @@
     askMedium?: boolean;
     /** Strengths off the labels of the household's products. */
     strengths?: Strengths;
+    units: Units;
   }
-  let { method = $bindable(), wrong = {}, askMedium = false, strengths = {} }: Props = $props();
+  let { method = $bindable(), wrong = {}, askMedium = false, strengths = {}, units }: Props = $props();
+
+  /** The figures that answers to a question may ask for. */
+  const FIGURES_OF: Partial<Record<Question, readonly MethodFigure[]>> = {
+    darkness: ['darkDays'],
+    dome: ['domeDays', 'domeCm'],
+    sillLight: ['shadeDays']
+  };
 
   const questions = Object.keys(QUESTIONS) as Question[];
   const options = (question: Question) =>
@@ -73,19 +91,29 @@
         onchange={(value) => answer(question, value)}
       />
       <p class="small soft">{turns(question)}</p>
-      {#if question === 'darkness' && method.darkness === 'dome'}
-        <TextInput
-          labelText="Days under the dome, or empty for until stems are even"
-          value={method.domeDays === null ? '' : shown(method.domeDays)}
-          on:input={(event) => {
-            const text = String(event.detail ?? '').trim();
-            method = { ...method, domeDays: text === '' ? null : (readNumber(text) ?? NaN) };
-          }}
-          invalid={!!wrong.domeDays}
-          invalidText={wrong.domeDays}
-          inputmode="decimal"
-        />
-      {/if}
+      {#each FIGURES_OF[question] ?? [] as figureKey (figureKey)}
+        {#if FIGURE_ASKED[figureKey](method)}
+          {#if figureKey === 'domeCm'}
+            <QuantityField
+              label={FIGURE_WORDS.domeCm}
+              kind="length"
+              unit={units === 'us' ? 'in' : 'cm'}
+              bind:value={() => figureOf(method, 'domeCm'), (domeCm) => (method = { ...method, domeCm })}
+              error={wrong.domeCm ?? ''}
+            />
+          {:else}
+            <TextInput
+              labelText={FIGURE_WORDS[figureKey]}
+              value={shown(figureOf(method, figureKey))}
+              on:input={(event) =>
+                (method = { ...method, [figureKey]: readNumber(String(event.detail ?? '')) ?? NaN })}
+              invalid={!!wrong[figureKey]}
+              invalidText={wrong[figureKey]}
+              inputmode="decimal"
+            />
+          {/if}
+        {/if}
+      {/each}
       {#if question === 'feed' && method.feed !== 'none'}
         <TextInput
           labelText="Feed off its bottle (mL to a litre, at full strength)"

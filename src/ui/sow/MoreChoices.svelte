@@ -4,6 +4,7 @@
   import { MEDIA, type MediumStock, type MediumKind } from '$core/supplies/media/medium.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { mostInStack, onTopOf } from '$core/shelf/stack.ts';
+  import type { Units } from '$core/units/format.ts';
   import type { Strengths } from '$core/supplies/seed/disinfect.ts';
   import type { Method } from '$core/supplies/methods/method.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -24,8 +25,19 @@
     sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;
     strengths: Strengths;
+    units: Units;
   }
-  let { draft = $bindable(), strengths, sowings, chosen, method, methods, media, wrong }: Props = $props();
+  let {
+    draft = $bindable(),
+    strengths,
+    sowings,
+    chosen,
+    method,
+    methods,
+    media,
+    wrong,
+    units
+  }: Props = $props();
 
   /** What its method is usually grown on, where that is not what was chosen: offered, never taken by itself. */
   const usualMedium = $derived(method.medium !== draft.medium ? method.medium : null);
@@ -85,7 +97,12 @@
     {/if}
     <details class="unfold">
       <summary>Do this sowing differently</summary>
-      <MethodFields bind:method={() => method, (changed) => (draft.method = changed)} {wrong} {strengths} />
+      <MethodFields
+        bind:method={() => method, (changed) => (draft.method = changed)}
+        {wrong}
+        {strengths}
+        {units}
+      />
     </details>
     <Choice
       legend="Density"
@@ -100,7 +117,10 @@
     />
     {#if draft.density === 'own'}
       <TextInput
-        labelText="Seeds per cm²"
+        labelText={units === 'us' ? 'Seeds per in²' : 'Seeds per cm²'}
+        helperText={units === 'us'
+          ? 'Or with a unit, such as 2 per cm²'
+          : 'Or with a unit, such as 11 per in²'}
         bind:value={draft.ownDensity}
         invalid={!!wrong.seedsPerCm2}
         invalidText={wrong.seedsPerCm2}

@@ -57,10 +57,14 @@
   const { seedG } = $derived(setup);
   const steps = $derived(stepsOf(projected));
   const on = $derived({ now, locale, containers: count, medium });
+  /** Where it stands in light. */
+  const lit = $derived(projected.carriedTo ?? place);
   const refused = $derived(
     unheeded(crop, setup.method, {
       medium: setup.medium,
-      reservoir: hasReservoir(setup)
+      reservoir: hasReservoir(setup),
+      depthCm: setup.container.depthCm,
+      light: lit.light.kind
     })
   );
 
@@ -75,13 +79,18 @@
   const advised = $derived(
     advisedWords(steps.flatMap(({ body }) => (body.kind === 'weigh' ? body.disinfect : [])))
   );
-  /** Where it stands in light. */
-  const lit = $derived(projected.carriedTo ?? place);
   const suit = $derived(suitWords(crop, projected.suit, locale.units));
   const dries = $derived(
     tooShortWords(
       tooShort(
-        { crop, medium: setup.medium, container: setup.container, place: lit, gapH: projected.gapH },
+        {
+          crop,
+          medium: setup.medium,
+          container: setup.container,
+          method: setup.method,
+          place: lit,
+          gapH: projected.gapH
+        },
         places
       )
     )
@@ -161,7 +170,7 @@
   />
 
   {#if suit}<p class="warn" role="status">{suit}</p>{/if}
-  {#if hasPool(setup.medium)}<p class="small soft">{POOL_WORDS}</p>{/if}
+  {#if hasPool(setup.medium) && projected.path.poursADay === 0}<p class="small soft">{POOL_WORDS}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if !projected.suit.hindered}
     <div>

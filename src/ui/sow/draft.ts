@@ -17,7 +17,8 @@ import { plannedProblems, resolve, type HouseholdOptions } from '$core/choice/re
 import { fieldWords } from '$words/problems.ts';
 import { suggestedName } from '$words/containers.ts';
 import { factsOf, type Household } from '$core/sowing/household.ts';
-import { readNumber } from '$core/units/parseQuantity.ts';
+import { UNIT_OF_DENSITY, type Units } from '$core/units/format.ts';
+import { parseQuantity, readNumber } from '$core/units/parseQuantity.ts';
 
 /** One crop of a draft, with the lot its seed comes from and its share as typed. */
 export interface DraftPart {
@@ -109,6 +110,13 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
 /** A figure as typed; null for an empty field, NaN for what is no number. */
 const typed = (text: string): number | null => (text.trim() === '' ? null : (readNumber(text) ?? NaN));
 
+/** A density as typed, to the cm2: in the household's unit where none is typed. */
+export function typedDensity(text: string, units: Units): number | null {
+  if (text.trim() === '') return null;
+  const parsed = parseQuantity(text, 'density', UNIT_OF_DENSITY[units]);
+  return parsed.ok ? parsed.value : NaN;
+}
+
 /** What was chosen, with the figures that were typed as numbers. */
 function choiceDataOf(draft: Draft, context: DraftContext): ChoiceData {
   const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
@@ -130,7 +138,7 @@ function choiceDataOf(draft: Draft, context: DraftContext): ChoiceData {
     placeId: draft.newPlace?.id ?? draft.placeId,
     lightPlaceId: draft.lightPlaceId || null,
     density: draft.density,
-    seedsPerCm2: draft.density === 'own' ? typed(draft.ownDensity) : null,
+    seedsPerCm2: draft.density === 'own' ? typedDensity(draft.ownDensity, context.household.units) : null,
     ownSeedG: draft.ownSeedG,
     germinationPct: typed(draft.germination.replace('%', '')),
     soakH: typed(draft.soak),

@@ -94,12 +94,20 @@ function pair(
     form === 'heart'
       ? `M${x} ${y}c${side * r(dx * 0.3)}-${dy + w} ${side * dx}-${dy + w} ${side * dx}-${r(dy * 0.6) + 1}q${side * 2} ${r(w * 0.6)} ${side * -1} ${w}q${side * -r(dx * 0.6)} ${r(w * 0.7)} ${side * -(dx - 1)} ${r(dy * 0.6) + 1 - w}z`
       : `M${x} ${y}q${side * r(dx * 0.35)}-${dy + w} ${side * dx}-${dy}q${side * -r(dx * 0.4)} ${w + r(dy * 0.2)} ${side * -dx} ${dy}z`;
-  const third =
-    stems.trueLeaf > 0.25
-      ? `M${x} ${y}q-${r(3 * stems.trueLeaf) + 1}-${r(8 * stems.trueLeaf)} 0-${r(11 * stems.trueLeaf)}q${r(3 * stems.trueLeaf) + 1} ${r(3 * stems.trueLeaf)} 0 ${r(11 * stems.trueLeaf)}z`
-      : '';
+  const trueLeaves = TRUE_LEAVES.map((leans, nth) => trueLeaf(x, y, stems.trueLeaf - nth, leans)).join('');
   const curl = form === 'tendril' && stems.open > 0.5 ? `M${x} ${y}q1-9 6-8q3 1 1 3q-2 0-1-2q-4 0-6 7z` : '';
-  return leaf(-1) + leaf(1) + third + curl;
+  return leaf(-1) + leaf(1) + trueLeaves + curl;
+}
+
+/** Which way true leaves lean, in the order they come, tenths of a cm. */
+const TRUE_LEAVES = [0, -6, 6] as const;
+
+/** A true leaf, as far as it is out. */
+function trueLeaf(x: number, y: number, out: number, leans: number): string {
+  const size = Math.min(1, out);
+  if (size < 0.25) return '';
+  const [dx, dy, wide] = [r(leans * size), r(11 * size), r(3 * size) + 1];
+  return `M${x} ${y}q${r(dx / 2) - wide}-${r(8 * size)} ${dx}-${dy}q${r(-dx / 2) + wide} ${r(3 * size)} ${-dx} ${dy}z`;
 }
 
 /** Seeds on the medium as one path of small ellipses; sprouted ones show a white tail in `tails`. */

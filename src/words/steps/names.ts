@@ -18,6 +18,7 @@ export const STEP_NAMES: Record<StepKind, string> = {
   weight: 'Lay the weight on',
   uncover: 'Uncover',
   light: 'First light',
+  unshade: 'Take the shade off',
   water: 'Water',
   spray: 'Spray',
   turn: 'Turn',

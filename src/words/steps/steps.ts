@@ -1,10 +1,10 @@
-import type { BodyOf, StepBody } from '$core/steps/step.ts';
+import type { BodyOf, OffBy, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
 import { hasPool } from '$core/supplies/media/below.ts';
 import type { MediumKind } from '$core/supplies/media/medium.ts';
 import type { DueStep } from '$core/steps/due.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
-import { aboutGreens, seedMass, volume, type Units } from '$core/units/format.ts';
+import { aboutGreens, figure, length, seedMass, volume, type Units } from '$core/units/format.ts';
 import { keepsWords } from '../cropWords.ts';
 import { MOULD_WORDS } from '../looks.ts';
 import { dayAndTime, dayWords } from '../time.ts';
@@ -40,8 +40,11 @@ const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
   below: 'from below',
   above: 'from above',
   mist: 'as a fine mist',
-  reservoir: 'into the reservoir'
+  reservoir: 'into the reservoir',
+  through: 'through the mat'
 };
+
+const HOW_OFTEN = ['As it dries', 'Once a day', 'Twice a day'] as const;
 
 const INTO_LIGHT: Record<BodyOf<'light'>['where'], string> = {
   lamp: 'Under the lamp',
@@ -62,6 +65,8 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       };
     case 'weight':
       return pressingWords(body.pressing, units);
+    case 'unshade':
+      return { amount: 'Into full sun', more: '' };
     case 'spray':
       return {
         amount: `${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
@@ -71,7 +76,10 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return { amount: INTO_LIGHT[body.where], more: '' };
     case 'water':
       return {
-        amount: body.waterMl === null ? `As it dries, ${HOW_WATERED[body.how]}` : waterTitle(body, on),
+        amount:
+          body.waterMl === null
+            ? `${HOW_OFTEN[body.timesADay]}, ${HOW_WATERED[body.how]}`
+            : waterTitle(body, on),
         more: [
           feedWords(body.feed, units),
           body.peroxideMl > 0
@@ -126,6 +134,8 @@ export function stepHow(body: StepBody, medium: MediumKind): string {
     case 'water':
       if (body.how === 'reservoir') return '';
       if (body.how === 'mist') return 'Stop when drops hang together.';
+      if (body.how === 'through')
+        return 'Lift the mat, pour over the roots until it runs out below, and let it drip for a minute before you put it back.';
       return body.how === 'below' && hasPool(medium)
         ? 'Pour off first what still stands in the tray. This may stand: it is gone by the next round.'
         : 'Pour off what stands after ten minutes.';
@@ -208,15 +218,23 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
             : body.off === 'clear'
               ? 'Take the clear lid off'
               : `Take the ${what} off and bring it to light${body.where === 'dark' ? ', to another place' : ''}`,
-        why: 'Once roots hold it, stems need room.',
+        why: body.by ? offByWords(body.by, units) : 'Once roots hold it, stems need room.',
         done: body.to === 'blackout' ? 'Uncovered' : body.off === 'clear' ? 'Lid off' : 'Brought to light'
       };
     }
     case 'light':
       return {
         title: `Dome off, ${INTO_LIGHT[body.where].toLowerCase()}`,
-        why: 'Once the stems are even, light makes them green and stops them stretching.',
+        why: body.by
+          ? offByWords(body.by, units)
+          : 'Once the stems are even, light makes them green and stops them stretching.',
         done: 'Brought to light'
+      };
+    case 'unshade':
+      return {
+        title: 'Take the shade off',
+        why: 'It has had its days of gentle light: full sun makes it sturdy.',
+        done: 'Shade taken off'
       };
     case 'mist':
       return {
@@ -278,7 +296,19 @@ const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
     ? `About ${left} should be left, and that is not sure: lift it first, and leave it where it is heavy.`
     : why === 'uncovered'
       ? 'Its cover is off now: water it once, and little from then on.'
-      : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+      : why === 'as-chosen'
+        ? `${left} is left; your method waters it at this round anyway.`
+        : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+
+/** What a cover comes off by, where the method says so. */
+function offByWords(by: OffBy, units: Units): string {
+  if (by.kind === 'dark-days') return `Your method gives it ${daysWords(by.days)} in the dark.`;
+  if (by.kind === 'dome-days') return `Your method gives it ${daysWords(by.days)} under the dome.`;
+  const { overRimCm, stemCm } = by;
+  return `Only once most stems stand ${length(overRimCm, units)} over the rim, ${length(stemCm, units)} from the medium. If they don’t, leave it covered.`;
+}
+
+const daysWords = (days: number): string => `${figure(days)} ${days === 1 ? 'day' : 'days'}`;
 
 /** A pool is renewed at each round, however damp its medium is. */
 const poolWords = (why: BodyOf<'water'>['why'], share: number): string =>
@@ -301,6 +331,12 @@ function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
         peroxide
       ),
       done: `Reservoir filled, ${volume(body.waterMl ?? 0, units)}`
+    };
+  if (body.how === 'through')
+    return {
+      title: `Pour ${amount} through the mat and let it drain${feed}`,
+      why: sentences(whyWords(body.why, `${left} of its water`), peroxide),
+      done: 'Poured through'
     };
   return {
     title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,

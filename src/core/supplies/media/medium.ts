@@ -49,10 +49,28 @@ export const isLoose = (kind: MediumKind): boolean => LOOSE.includes(kind);
 /** Left free under the rim, so that water and seed stay in. */
 const RIM_CM = 0.5;
 
-/** How deep a medium is usually laid in a container of that depth, in cm. */
-export function mediumDepthCm(medium: MediumKind, containerDepthCm: number): number {
-  return Math.min(USUAL_DEPTH_CM[medium], Math.max(0.2, containerDepthCm - RIM_CM));
+/** How deep a loose medium may be filled in. */
+export type MediumDepth = 'usual' | 'thin' | 'deep';
+
+/** Thin is 6 to 12 mm (starting figures). */
+const CHOSEN_DEPTH_CM: Readonly<Record<Exclude<MediumDepth, 'usual'>, number>> = { thin: 0.9, deep: 5 };
+
+/** How deep a medium lies in a container of that depth, in cm: mats and paper are as thick as they are. */
+export function mediumDepthCm(
+  medium: MediumKind,
+  containerDepthCm: number,
+  depth: MediumDepth = 'usual'
+): number {
+  const wanted = depth === 'usual' || !isLoose(medium) ? USUAL_DEPTH_CM[medium] : CHOSEN_DEPTH_CM[depth];
+  return Math.min(wanted, Math.max(0.2, containerDepthCm - RIM_CM));
 }
+
+/** How far the medium lies under the rim, cm. */
+export const underRimCm = (
+  medium: MediumKind,
+  containerDepthCm: number,
+  depth: MediumDepth = 'usual'
+): number => Math.max(0, containerDepthCm - mediumDepthCm(medium, containerDepthCm, depth));
 
 /** Medium to fill an area to a depth, in mL; none in a bare tray. */
 export const mediumVolumeMl = (areaCm2: number, depthCm: number, medium: MediumKind): number =>

@@ -1,11 +1,13 @@
 import type { Crop } from '../../crops/crop.ts';
+import { ageAtHeightD21 } from '../../crops/height.ts';
+import { leafStageOf } from '../../crops/leafStage.ts';
 import { isGrass, traitsOf } from '../../crops/traits.ts';
 import { hasPool, isStraightIn } from '../media/below.ts';
-import type { MediumKind } from '../media/medium.ts';
-import type { Method } from './method.ts';
+import { isLoose, mediumDepthCm, type MediumKind } from '../media/medium.ts';
+import { figureOf, type Method } from './method.ts';
 
-/** From which mark on a sowing stands in light; null for crops kept dark to the end. */
-export type LightFrom = 'sown' | 'rooted' | 'lightReady' | null;
+/** From when on a sowing stands in light: from a mark, or a counted day; null for crops kept dark to the end. */
+export type LightFrom = 'sown' | 'rooted' | 'lightReady' | 'counted' | null;
 
 /** What lies over seed from sowing until it has rooted; a clear lid lets light through. */
 export type CoverKind = 'none' | 'clear' | 'lid' | 'stacked' | 'weight';
@@ -29,9 +31,19 @@ export interface Path {
   besideD: number;
   /** Whether a dark, domed stage follows rooting. */
   blackout: boolean;
-  /** How many days that lasts; null for until the stems are even. */
+  /** How many days the dome, or a clear lid, stays on once it has rooted; null where they are not counted. */
   domeDays: number | null;
+  /** How far its stems stand over the rim as the dome, or a clear lid, comes off, cm; null where it does not go by that. */
+  domeCm: number | null;
+  /** The age at which they do by the table, days at 21 degC; null likewise. */
+  domeD21: number | null;
   lightFrom: LightFrom;
+  /** Days in the dark from sowing on, where they are counted. */
+  darkDays: number | null;
+  /** Days from sowing on until the shade comes off, where it stands on a sill; null for none. */
+  shadeDays: number | null;
+  /** How many times a day its mat is poured through; 0 where it is watered as it dries. */
+  poursADay: 0 | 1 | 2;
   /** How often seed is misted until it has rooted. */
   mists: 'never' | 'daily' | 'twice';
 }
@@ -65,7 +77,15 @@ export type WhyNot =
   | 'reservoir'
   | 'pool'
   | 'bare-tray'
-  | 'hulls';
+  | 'hulls'
+  | 'no-dome'
+  | 'never-so-high'
+  | 'no-sill'
+  | 'dark-until-then'
+  | 'no-mat'
+  | 'not-loose'
+  | 'shallow'
+  | 'no-leaf-stage';
 
 /** An answer that is not obeyed, and why: nothing that a grower chose may stay lit and do nothing. */
 export interface Unheeded {
@@ -75,7 +95,12 @@ export interface Unheeded {
     | 'seedCover'
     | 'pressing'
     | 'darkness'
+    | 'dome'
+    | 'sillLight'
     | 'lightWater'
+    | 'matWater'
+    | 'mediumDepth'
+    | 'leafStage'
     | 'feed'
     | 'disinfect';
   why: WhyNot;
@@ -87,21 +112,37 @@ interface Way {
   unheeded: Unheeded[];
 }
 
-/** The way of a crop under a method, on a medium. */
-export const pathOf = (crop: Crop, method: Method, medium: MediumKind): Path =>
-  wayOf(crop, method, medium).path;
+/** A medium is filled up to so far under the rim, cm. */
+const FILLED_UP_CM = 0.5;
 
 /**
- * Answers of a method that this crop, in this container, does not obey.
- * @param on what it stands on, and whether the container has a reservoir of its own
+ * The way of a crop under a method, on a medium.
+ * @param underRimCm how far the medium lies under the rim
  */
-export function unheeded(
+export const pathOf = (
   crop: Crop,
   method: Method,
-  on: { medium: MediumKind; reservoir: boolean }
-): Unheeded[] {
-  const { path, unheeded } = wayOf(crop, method, on.medium);
-  const found = [...unheeded];
+  medium: MediumKind,
+  underRimCm: number = FILLED_UP_CM
+): Path => wayOf(crop, method, medium, underRimCm).path;
+
+/** What decides which answers a crop can obey, besides itself: what it stands on, in and where. */
+export interface Surroundings {
+  medium: MediumKind;
+  /** Whether its container has a reservoir of its own. */
+  reservoir: boolean;
+  /** How deep its container is, cm; a usual tray where nobody asks for one. */
+  depthCm?: number;
+  /** The light of the place where it stands in light. */
+  light?: 'sill' | 'lamp' | 'dark';
+}
+
+/** Answers of a method that this crop, set up like that, does not obey. */
+export function unheeded(crop: Crop, method: Method, on: Surroundings): Unheeded[] {
+  const { depthCm = USUAL_TRAY_CM } = on;
+  const deep = mediumDepthCm(on.medium, depthCm, method.mediumDepth);
+  const { path, unheeded } = wayOf(crop, method, on.medium, depthCm - deep);
+  const found = [...unheeded, ...standsAgainst(crop, method, on, path)];
   const { lightFrom } = path;
   const below = on.medium === 'mesh' || on.reservoir;
   if (isStraightIn(on.medium) && method.firstWater !== 'before-seed')
@@ -121,19 +162,48 @@ export function unheeded(
   return found;
 }
 
+/** Answers that what it stands on, in and where leaves without effect. */
+function standsAgainst(
+  crop: Crop,
+  method: Method,
+  { medium, reservoir, light, depthCm = USUAL_TRAY_CM }: Surroundings,
+  path: Path
+): Unheeded[] {
+  const found: Unheeded[] = [];
+  if (method.sillLight === 'shaded') {
+    if (path.lightFrom === null) found.push({ question: 'sillLight', why: 'stays-dark' });
+    else if (light !== undefined && light !== 'sill') found.push({ question: 'sillLight', why: 'no-sill' });
+    else if (darkUntilD21(crop, path) >= path.shadeDays!)
+      found.push({ question: 'sillLight', why: 'dark-until-then' });
+  }
+  if (method.matWater !== 'as-dry' && path.poursADay === 0)
+    found.push({ question: 'matWater', why: reservoir ? 'reservoir' : 'no-mat' });
+  const deep = mediumDepthCm(medium, depthCm, method.mediumDepth);
+  if (method.mediumDepth !== 'usual') {
+    if (!isLoose(medium)) found.push({ question: 'mediumDepth', why: 'not-loose' });
+    else if (deep === mediumDepthCm(medium, depthCm)) found.push({ question: 'mediumDepth', why: 'shallow' });
+  }
+  if (method.leafStage !== 'usual' && leafStageOf(crop) === null)
+    found.push({ question: 'leafStage', why: 'no-leaf-stage' });
+  return found;
+}
+
 /**
  * Seed that germinates in light lies bare under a clear lid; grasses sprout in the open; what bears no weight gets a lid;
  * seed that must lie dark keeps its lid until it has rooted; maize shoots never see light; in a bare tray nothing lies
  * open. Everything else is as the method has it, and what it cannot have is named.
  */
-function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
+function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: number): Way {
   const unheeded: Unheeded[] = [];
   const not = (question: Unheeded['question'], why: WhyNot) => void unheeded.push({ question, why });
   const traits = traitsOf(crop);
   const inLight = crop.germinationLight === 'light';
   const grass = isGrass(crop);
   const bare = medium === 'none';
-  const open = grass || (method.darkness === 'none' && crop.germinationLight === 'either');
+  const darkDays = darkDaysFor(crop, method, not);
+  const open =
+    darkDays === null && (grass || (method.darkness === 'none' && crop.germinationLight === 'either'));
+  const dome = domeFor(crop, method, underRimCm, open || inLight ? 1 : LATEST_DARK);
   const seedCover = layerOf(crop, method, not);
   const mists = mistsOf(
     method,
@@ -157,23 +227,36 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
     seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover],
     mists,
     pressedD: 0,
-    besideD: 0
+    besideD: 0,
+    ...NO_DOME,
+    darkDays,
+    shadeDays: method.sillLight === 'shaded' ? figureOf(method, 'shadeDays') : null,
+    poursADay: poursADay(medium, method.matWater)
   };
   if (inLight || open) {
     if (open && bare) not('darkness', 'bare-tray');
-    else if (method.darkness !== 'none') not('darkness', inLight ? 'needs-light' : 'grass');
+    else if (inLight && method.darkness !== 'none') not('darkness', 'needs-light');
+    else if (grass && method.darkness !== 'none') not('darkness', 'grass');
     if (method.pressing !== 'none') not('pressing', inLight ? 'needs-light' : grass ? 'grass' : 'open');
+    // A clear lid that stays on keeps the air of slow, warm crops humid.
+    if (method.dome !== 'even' && (grass || dome === 'never-so-high'))
+      not('dome', grass ? 'grass' : 'never-so-high');
+    const humid = grass || typeof dome === 'string' ? null : dome;
     const nothing = {
       pressGCm2: 0,
       bearsGCm2: [0, 0],
       pressesLate: false,
       blackout: false,
-      domeDays: null,
       lightFrom: 'sown'
     } as const;
-    return { path: { ...base, ...nothing, cover: inLight || bare ? 'clear' : 'none' }, unheeded };
+    const cover = inLight || bare || humid !== null ? 'clear' : 'none';
+    return {
+      path: { ...base, ...nothing, ...humid, cover, mists: cover === 'clear' ? daily(mists) : mists },
+      unheeded
+    };
   }
-  const pressing = pressingFor(crop, method, seedCover, not);
+  const pressing = grass ? 'none' : pressingFor(crop, method, seedCover, not);
+  if (grass && method.pressing !== 'none') not('pressing', 'grass');
   const presses = pressing !== 'none';
   const cover: CoverKind = pressing === 'none' || pressing === 'late' ? 'lid' : pressing;
   const pressGCm2 = presses ? (crop.pressMinGCm2 + crop.pressMaxGCm2) / 2 : 0;
@@ -188,21 +271,90 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind): Way {
   };
   if (traits.staysDark) {
     if (method.darkness !== 'dome') not('darkness', 'stays-dark');
-    return { path: { ...dark, blackout: true, domeDays: null, lightFrom: null }, unheeded };
+    if (method.dome !== 'even') not('dome', 'stays-dark');
+    return { path: { ...dark, blackout: true, lightFrom: null }, unheeded };
+  }
+  if (darkDays !== null) {
+    if (method.dome !== 'even') not('dome', 'no-dome');
+    return {
+      path: { ...dark, blackout: darkDays > crop.rootedD21 + traits.pressedD, lightFrom: 'counted' },
+      unheeded
+    };
   }
   const stretches = crop.lightReadyD21 > crop.rootedD21;
   if (method.darkness === 'none') not('darkness', 'needs-dark');
   if (method.darkness === 'dome' && !stretches) not('darkness', 'even-at-once');
   const blackout = method.darkness === 'dome' && stretches;
+  if (method.dome !== 'even' && (!blackout || dome === 'never-so-high'))
+    not('dome', blackout ? 'never-so-high' : 'no-dome');
   return {
     path: {
       ...dark,
+      ...(blackout && typeof dome !== 'string' ? dome : {}),
       blackout,
-      domeDays: blackout ? method.domeDays : null,
       lightFrom: blackout ? 'lightReady' : 'rooted'
     },
     unheeded
   };
+}
+
+/** A usual tray, cm. */
+const USUAL_TRAY_CM = 5;
+const POURS_A_DAY = { 'as-dry': 0, 'poured-once': 1, 'poured-twice': 2 } as const;
+
+/** How many times a day a medium is poured through: a mat or paper that is lifted for it, as its method says; nothing else. */
+export const poursADay = (medium: MediumKind, answer: Method['matWater']): Path['poursADay'] =>
+  medium === 'hemp-mat' || medium === 'paper' ? POURS_A_DAY[answer] : 0;
+
+type DomeUntil = Pick<Path, 'domeDays' | 'domeCm' | 'domeD21'>;
+const NO_DOME: DomeUntil = { domeDays: null, domeCm: null, domeD21: null };
+
+/** Stems are left in the dark for no longer than this share of the way to the opening (starting figure). */
+const LATEST_DARK = 0.8;
+
+/**
+ * When a dome comes off; null for by the look of the stems, for as long as the crop usually takes.
+ * @param latest share of the way to the opening by which stems have to stand so high
+ */
+function domeFor(
+  crop: Crop,
+  method: Method,
+  underRimCm: number,
+  latest: number
+): DomeUntil | null | 'never-so-high' {
+  if (method.dome === 'even') return null;
+  if (method.dome === 'days') return { ...NO_DOME, domeDays: figureOf(method, 'domeDays') };
+  const domeCm = figureOf(method, 'domeCm');
+  const domeD21 = ageAtHeightD21(crop, underRimCm + domeCm);
+  return domeD21 <= latest * crop.windowOpenD21 ? { ...NO_DOME, domeCm, domeD21 } : 'never-so-high';
+}
+
+/** Days in the dark that were chosen, for a crop that can have them; seed that must lie dark lies so until it has rooted. */
+function darkDaysFor(crop: Crop, method: Method, not: Not): number | null {
+  if (method.darkness !== 'days' || crop.germinationLight === 'light' || traitsOf(crop).staysDark)
+    return null;
+  const days = figureOf(method, 'darkDays');
+  if (crop.germinationLight === 'dark' && days < crop.rootedD21) {
+    not('darkness', 'needs-dark');
+    return null;
+  }
+  return days;
+}
+
+const daily = (mists: Path['mists']): Path['mists'] => (mists === 'never' ? 'daily' : mists);
+
+/** When it comes to light by the table, days at 21 degC. */
+function darkUntilD21(crop: Crop, { lightFrom, darkDays, domeDays, domeD21, pressedD }: Path): number {
+  switch (lightFrom) {
+    case 'counted':
+      return darkDays!;
+    case 'rooted':
+      return crop.rootedD21 + pressedD;
+    case 'lightReady':
+      return domeD21 ?? (domeDays === null ? crop.lightReadyD21 : crop.rootedD21 + pressedD + domeDays);
+    default:
+      return 0;
+  }
 }
 
 type Not = (question: Unheeded['question'], why: WhyNot) => void;
@@ -277,13 +429,16 @@ export function sharedPath(own: Path, other: Path, besideD: number): Path {
   const pressesLate = gentler > 0 && (own.pressesLate || other.pressesLate);
   const shared = { ...own, cover, ...pressed, pressesLate, pressedD, besideD: Math.max(0, besideD), mists };
   if (own.lightFrom === null || other.lightFrom === null)
-    return { ...shared, blackout: true, domeDays: null, lightFrom: null };
+    return { ...shared, ...NO_DOME, darkDays: null, blackout: true, lightFrom: null };
   const blackout = own.blackout || other.blackout;
-  const counted = own.blackout ? own.domeDays : other.domeDays;
+  const isOpen = cover === 'none' || cover === 'clear';
+  const darkDays = isOpen ? null : (own.darkDays ?? other.darkDays);
+  const { domeDays, domeCm, domeD21 } = (own.domeDays ?? own.domeCm) ? own : other;
   return {
     ...shared,
+    ...(blackout || cover === 'clear' ? { domeDays, domeCm, domeD21 } : NO_DOME),
+    darkDays,
     blackout,
-    domeDays: blackout ? counted : null,
-    lightFrom: cover === 'none' || cover === 'clear' ? 'sown' : blackout ? 'lightReady' : 'rooted'
+    lightFrom: isOpen ? 'sown' : darkDays !== null ? 'counted' : blackout ? 'lightReady' : 'rooted'
   };
 }

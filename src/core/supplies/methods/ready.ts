@@ -10,6 +10,9 @@ const OPEN: Omit<Method, 'key' | 'name'> = {
   ...FIRST,
   medium: 'coir',
   domeDays: null,
+  domeCm: null,
+  darkDays: null,
+  shadeDays: null,
   feedMlL: null,
   sprays: [],
   disinfectRule: STARTING_RULES.hypochlorite
@@ -53,9 +56,10 @@ export const findMethod = (key: string, own: readonly Method[] = []): Method | u
 /** The ready method of a key, the first for a key that is unknown. */
 export const methodOf = (key: string): Method => findMethod(key) ?? DEFAULT_METHOD;
 
-/** A method with whatever it leaves open answered, as one stored before a question was asked. */
+/** A method with whatever it leaves open answered, as one stored before a question was asked: then days under a dome were counted where given. */
 export const completed = (stored: Partial<Method> & Pick<Method, 'key' | 'name'>): Method => ({
   ...OPEN,
+  dome: (stored.domeDays ?? null) === null ? OPEN.dome : 'days',
   ...stored
 });
 

@@ -20,7 +20,8 @@
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import RoomNote from '$ui/sow/RoomNote.svelte';
-  import { workOut, type Draft } from '$ui/sow/draft.ts';
+  import { seedDensity } from '$core/units/format.ts';
+  import { typedDensity, workOut, type Draft } from '$ui/sow/draft.ts';
   import { firstDraft } from '$ui/sow/firstDraft.ts';
   import { dropDraft, saveDraft, readDraft } from '$ui/sow/savedDraft.ts';
   import { newIds, sowBody, spreadBodies } from '$ui/sow/sowBody.ts';
@@ -108,7 +109,10 @@
         method ? answerWords(question, method[question]).text : ''
       ])
     ),
-    Density: draft.density === 'own' ? `${draft.ownDensity} seeds/cm²` : draft.density,
+    Density:
+      draft.density === 'own'
+        ? seedDensity(typedDensity(draft.ownDensity, data.household.units) ?? 0, data.household.units)
+        : draft.density,
     'Seed of your own': draft.ownSeedG === null ? 'none' : `${draft.ownSeedG} g`,
     Soak: draft.soak.trim() === '' ? 'the crop’s own' : `${draft.soak} h`
   });
@@ -277,6 +281,7 @@
       {method}
       methods={data.methods}
       media={data.media}
+      units={data.household.units}
       {wrong}
     />
 

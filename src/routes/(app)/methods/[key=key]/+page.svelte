@@ -29,7 +29,7 @@
     oninput={(typed) => (method = { ...method, name: typed })}
     error={wrong.name ?? ''}
   />
-  <MethodFields bind:method {wrong} askMedium />
+  <MethodFields bind:method {wrong} askMedium units={data.household.units} />
   <div class="row">
     <Button type="submit">Save</Button>
     <Button kind="ghost" href="/methods">Not now</Button>

@@ -1,3 +1,5 @@
+import { UNIT_OF_DENSITY } from '$core/units/format.ts';
+import { parseQuantity } from '$core/units/parseQuantity.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { checkCrop } from '$core/crops/check.ts';
 import { NUMBER_KEYS } from '$core/crops/figures.ts';
@@ -47,7 +49,11 @@ export const actions: Actions = {
       const read = plainNumber(fields[figure]);
       figures[figure] = typeof read === 'number' ? read : NaN;
     }
-    const density = (name: string) => Number(plainNumber(fields[`seedsPerCm2.${name}`]) ?? NaN);
+    const density = (name: string) => {
+      const typed = String(fields[`seedsPerCm2.${name}`] ?? '');
+      const parsed = parseQuantity(typed, 'density', UNIT_OF_DENSITY[household.units]);
+      return parsed.ok ? parsed.value : NaN;
+    };
     const crop: Crop = {
       ...from,
       ...(figures as Partial<Crop>),

@@ -9,7 +9,7 @@
   import type { Crop } from '$core/crops/crop.ts';
   import { CROPS } from '$core/crops/library.ts';
   import { confirmationOf, doubtIn, verdictOnPlant } from '$core/crops/names/verdict.ts';
-  import { figure } from '$core/units/format.ts';
+  import { densityFigure, densityUnit, figure } from '$core/units/format.ts';
   import { goto } from '$app/navigation';
   import { edibleNote } from '$words/edibleNote.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -124,9 +124,14 @@
         {#each ['sparse', 'usual', 'dense'] as const as density (density)}
           <Field
             name="seedsPerCm2.{density}"
-            label="{density.charAt(0).toUpperCase()}{density.slice(1)} (seeds/cm²)"
-            value={typed(`seedsPerCm2.${density}`, figure(crop.seedsPerCm2[density]))}
-            helper={data.book && !data.isNew ? `Book: ${figure(data.book.seedsPerCm2[density])}` : ''}
+            label="{density.charAt(0).toUpperCase()}{density.slice(1)} ({densityUnit(data.household.units)})"
+            value={typed(
+              `seedsPerCm2.${density}`,
+              densityFigure(crop.seedsPerCm2[density], data.household.units)
+            )}
+            helper={data.book && !data.isNew
+              ? `Book: ${densityFigure(data.book.seedsPerCm2[density], data.household.units)}`
+              : ''}
             error={wrong(`seedsPerCm2.${density}`)}
             inputmode="decimal"
           />
