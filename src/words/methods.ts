@@ -222,6 +222,17 @@ export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
   }
 };
 
+/** Questions that are thought about together, in the order of the work. */
+export const QUESTION_GROUPS: readonly { title: string; questions: readonly Question[] }[] = [
+  { title: 'Sowing', questions: ['firstWater', 'seedCover', 'pressing', 'mediumDepth', 'disinfect'] },
+  { title: 'Dark and light', questions: ['darkness', 'dome', 'sillLight'] },
+  {
+    title: 'Water and feed',
+    questions: ['germinationWater', 'lightWater', 'matWater', 'feed', 'peroxide']
+  },
+  { title: 'Cut', questions: ['leafStage', 'cutting', 'washing', 'taking'] }
+];
+
 /** What a figure of a method is called, by the answer that asks for it. */
 export const FIGURE_WORDS: Record<MethodFigure, string> = {
   domeDays: 'Days under the dome',

@@ -38,7 +38,9 @@ export function unheededWords({ question, why }: Unheeded): string {
     case 'gel-never-wet':
       return 'It gels when wet: its seed is never rinsed or disinfected.';
     case 'clear':
-      return 'It stands under a clear lid and is misted once a day.';
+      return question === 'pressing'
+        ? 'It stands under a clear dome, with nothing on the seed.'
+        : 'It stands under a clear lid and is misted once a day.';
     case 'bears-none':
       return 'It bears no weight: it gets a lid.';
     case 'layer':

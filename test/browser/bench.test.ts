@@ -283,10 +283,12 @@ describe('what the bench works with', () => {
     expect(await page.getByLabel('Medium', { exact: true }).inputValue()).to.equal('seed-mix');
     await changes.getByText('Medium: Seed mix').waitFor();
     await page.getByText('Do this sowing differently').click();
+    await page.getByText('Dark and light:').click();
     // What a crop cannot have is said with why.
     await page.getByRole('radio', { name: 'No darkness at all' }).check();
     await result.getByText('It sprouts in the dark: it keeps its lid until it has rooted.').waitFor();
     await page.getByRole('radio', { name: 'Straight to light' }).check();
+    await page.getByText('Sowing:').click();
     await page.getByRole('radio', { name: 'A weight by the crop' }).check();
     await changes.getByText(/^Press or shut Stacked → 3.15 kg$/).waitFor();
     await page.getByText('Changed for this sowing alone').waitFor();

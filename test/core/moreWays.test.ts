@@ -21,7 +21,7 @@ import { DAY, HOUR, type Millis } from '../../src/core/time/zone.ts';
 import { lastsH } from '../../src/core/water/lasts.ts';
 import { trackOf, waterAt } from '../../src/core/water/level.ts';
 import { choiceOf, planned } from '../support/choosing.ts';
-import { event, home, radishTray, shelf, sill, sown, SOWN } from '../support/household.ts';
+import { event, home, radishTray, shelf, sill, sown } from '../support/household.ts';
 
 const facts: HouseholdFacts = { ...home, places: new Map([...home.places, [sill.id, sill]]) };
 const by = (answers: Partial<Method>): Method => ({ ...DEFAULT_METHOD, ...answers });

@@ -12,7 +12,7 @@ import type { StepBody } from '../../src/core/steps/step.ts';
 import { HOUR, MINUTE } from '../../src/core/time/zone.ts';
 import { readQuantity, showQuantity, shownUnit } from '../../src/ui/calculators/quantities.ts';
 import { workingOf } from '../../src/ui/calculators/working.ts';
-import { answerWords, QUESTION_WORDS } from '../../src/words/methods.ts';
+import { answerWords, QUESTION_GROUPS, QUESTION_WORDS } from '../../src/words/methods.ts';
 import type { StepOn } from '../../src/words/steps/amounts.ts';
 import { stepAmount } from '../../src/words/steps/steps.ts';
 import { timerState } from '../../src/core/steps/timer.ts';
@@ -245,6 +245,8 @@ describe('methods in words', () => {
   it('have every answer to every question, each with what it costs and gains', () => {
     const questions = Object.keys(QUESTIONS) as Question[];
     expect(Object.keys(QUESTION_WORDS)).to.deep.equal(questions);
+    const grouped = QUESTION_GROUPS.flatMap((group) => group.questions);
+    expect([...grouped].sort(), 'each in one group').to.deep.equal([...questions].sort());
     for (const question of questions)
       for (const answer of QUESTIONS[question]) {
         const { text, turns } = answerWords(question, answer);

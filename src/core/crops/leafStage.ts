@@ -48,5 +48,30 @@ export function cutAtStage(crop: Crop, stage: LeafStage | null): Crop {
   };
 }
 
+/** What leaves turn to the longer they grow. */
+export type LeafTaste = 'bitter' | 'hot' | 'coarse' | 'strong';
+
+const TASTE_OF_FAMILY: Readonly<Record<string, LeafTaste>> = {
+  Amaranthaceae: 'coarse',
+  Asteraceae: 'bitter',
+  Brassicaceae: 'hot',
+  Fabaceae: 'bitter',
+  Tropaeolaceae: 'hot'
+};
+
+/**
+ * What leaves taste of at a stage that comes after the usual one.
+ * @param usual the stage that the crop is usually cut at; null where it is not cut by its leaves
+ * @returns null for the usual stage or an earlier one
+ */
+export function laterTaste(
+  { family }: Pick<Crop, 'family'>,
+  usual: LeafStage | null,
+  stage: LeafStage
+): LeafTaste | null {
+  if (usual === null || LEAF_STAGES.indexOf(stage) <= LEAF_STAGES.indexOf(usual)) return null;
+  return TASTE_OF_FAMILY[family] ?? 'strong';
+}
+
 /** Nothing is cut sooner than so many days after its stems are even (starting figure). */
 const LEAST_LIGHT_D = 1;

@@ -1,7 +1,7 @@
 import { areaCm2, type Container } from '../supplies/containers/container.ts';
 import { cropOf } from '../crops/library.ts';
 import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
-import { cutAtStage } from '../crops/leafStage.ts';
+import { cutAtStage, leafStageOf, type LeafStage } from '../crops/leafStage.ts';
 import { mediumDepthCm, underRimCm, type MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
 import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
@@ -63,6 +63,8 @@ export interface Sowing {
   setup: SowingSetup;
   /** With the soak that was asked for, and cut at the stage that its method names. */
   crop: Crop;
+  /** The stage of its leaves that it is cut at where nobody chooses another. */
+  usualStage: LeafStage | null;
   /** Whether it starts late without a soak. */
   needsSoak: boolean;
   /** What is weighed for it, one line a lot. */
@@ -122,6 +124,7 @@ export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
   return {
     setup,
     crop,
+    usualStage: leafStageOf(asFigured),
     needsSoak: needsSoak(asFigured),
     parts: mix?.map(({ cropKey, seedG, lotId }) => ({ crop: cropAmong(own, cropKey), seedG, lotId })) ?? [
       { crop, seedG: setup.seedG, lotId: setup.lotId }

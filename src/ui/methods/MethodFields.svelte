@@ -21,7 +21,7 @@
   import Caution from '$ui/shell/Caution.svelte';
   import { WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
-  import { FIGURE_WORDS, QUESTION_WORDS } from '$words/methods.ts';
+  import { answerWords, FIGURE_WORDS, QUESTION_GROUPS, QUESTION_WORDS } from '$words/methods.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
 
   interface Props {
@@ -42,7 +42,12 @@
     sillLight: ['shadeDays']
   };
 
-  const questions = Object.keys(QUESTIONS) as Question[];
+  /** What stands chosen in a group, in one line. */
+  const answersWords = (questions: readonly Question[]): string =>
+    questions
+      .map((question) => answerWords(question, method[question]).text)
+      .map((text, nth) => (nth === 0 ? text : text.charAt(0).toLowerCase() + text.slice(1)))
+      .join(', ');
   const options = (question: Question) =>
     QUESTIONS[question].map((answer) => ({
       value: answer as string,
@@ -81,97 +86,117 @@
       {#each MEDIA as medium (medium)}<SelectItem value={medium} text={MEDIUM_WORDS[medium]} />{/each}
     </Select>
   {/if}
-  {#each questions as question (question)}
-    <div class="question">
-      <Choice
-        legend={QUESTION_WORDS[question].ask}
-        name={question}
-        options={options(question)}
-        value={method[question] as string}
-        onchange={(value) => answer(question, value)}
-      />
-      <p class="small soft">{turns(question)}</p>
-      {#each FIGURES_OF[question] ?? [] as figureKey (figureKey)}
-        {#if FIGURE_ASKED[figureKey](method)}
-          {#if figureKey === 'domeCm'}
-            <QuantityField
-              label={FIGURE_WORDS.domeCm}
-              kind="length"
-              unit={units === 'us' ? 'in' : 'cm'}
-              bind:value={() => figureOf(method, 'domeCm'), (domeCm) => (method = { ...method, domeCm })}
-              error={wrong.domeCm ?? ''}
+  {#each QUESTION_GROUPS as { title, questions } (title)}
+    <details class="unfold" open={askMedium}>
+      <summary>{title}: <span class="small soft">{answersWords(questions)}</span></summary>
+      <div class="group">
+        {#each questions as question (question)}
+          <div class="question">
+            <Choice
+              legend={QUESTION_WORDS[question].ask}
+              name={question}
+              options={options(question)}
+              value={method[question] as string}
+              onchange={(value) => answer(question, value)}
             />
-          {:else}
-            <TextInput
-              labelText={FIGURE_WORDS[figureKey]}
-              value={shown(figureOf(method, figureKey))}
-              on:input={(event) =>
-                (method = { ...method, [figureKey]: readNumber(String(event.detail ?? '')) ?? NaN })}
-              invalid={!!wrong[figureKey]}
-              invalidText={wrong[figureKey]}
-              inputmode="decimal"
-            />
-          {/if}
-        {/if}
-      {/each}
-      {#if question === 'feed' && method.feed !== 'none'}
-        <TextInput
-          labelText="Feed off its bottle (mL to a litre, at full strength)"
-          helperText="Then every watering says how much goes in"
-          value={method.feedMlL === null ? '' : shown(method.feedMlL)}
-          on:input={(event) => {
-            const text = String(event.detail ?? '').trim();
-            method = { ...method, feedMlL: text === '' ? null : (readNumber(text) ?? NaN) };
-          }}
-          invalid={!!wrong.feedMlL}
-          invalidText={wrong.feedMlL}
-          inputmode="decimal"
-        />
-      {/if}
-      {#if question === 'disinfect' && method.disinfect !== 'none'}
-        <div class="rule">
-          {#each RULE_FIELDS as { key, label } (key)}
-            <TextInput
-              labelText={label}
-              value={shown(method.disinfectRule[key])}
-              on:input={(event) => rule(key, event.detail)}
-              invalid={!!wrong[`disinfectRule.${key}`]}
-              invalidText={wrong[`disinfectRule.${key}`]}
-              inputmode="decimal"
-            />
-          {/each}
-          <div class="wide">
-            <TextInput
-              labelText="Where you have this rule from"
-              value={method.disinfectRule.source}
-              on:input={(event) =>
-                (method = {
-                  ...method,
-                  disinfectRule: { ...method.disinfectRule, source: String(event.detail ?? '') }
-                })}
-              invalid={!!wrong['disinfectRule.source']}
-              invalidText={wrong['disinfectRule.source']}
-            />
+            <p class="small soft">{turns(question)}</p>
+            {#each FIGURES_OF[question] ?? [] as figureKey (figureKey)}
+              {#if FIGURE_ASKED[figureKey](method)}
+                {#if figureKey === 'domeCm'}
+                  <QuantityField
+                    label={FIGURE_WORDS.domeCm}
+                    kind="length"
+                    unit={units === 'us' ? 'in' : 'cm'}
+                    bind:value={
+                      () => figureOf(method, 'domeCm'), (domeCm) => (method = { ...method, domeCm })
+                    }
+                    error={wrong.domeCm ?? ''}
+                  />
+                {:else}
+                  <TextInput
+                    labelText={FIGURE_WORDS[figureKey]}
+                    value={shown(figureOf(method, figureKey))}
+                    on:input={(event) =>
+                      (method = { ...method, [figureKey]: readNumber(String(event.detail ?? '')) ?? NaN })}
+                    invalid={!!wrong[figureKey]}
+                    invalidText={wrong[figureKey]}
+                    inputmode="decimal"
+                  />
+                {/if}
+              {/if}
+            {/each}
+            {#if question === 'feed' && method.feed !== 'none'}
+              <TextInput
+                labelText="Feed off its bottle (mL to a litre, at full strength)"
+                helperText="Then every watering says how much goes in"
+                value={method.feedMlL === null ? '' : shown(method.feedMlL)}
+                on:input={(event) => {
+                  const text = String(event.detail ?? '').trim();
+                  method = { ...method, feedMlL: text === '' ? null : (readNumber(text) ?? NaN) };
+                }}
+                invalid={!!wrong.feedMlL}
+                invalidText={wrong.feedMlL}
+                inputmode="decimal"
+              />
+            {/if}
+            {#if question === 'disinfect' && method.disinfect !== 'none'}
+              <div class="rule">
+                {#each RULE_FIELDS as { key, label } (key)}
+                  <TextInput
+                    labelText={label}
+                    value={shown(method.disinfectRule[key])}
+                    on:input={(event) => rule(key, event.detail)}
+                    invalid={!!wrong[`disinfectRule.${key}`]}
+                    invalidText={wrong[`disinfectRule.${key}`]}
+                    inputmode="decimal"
+                  />
+                {/each}
+                <div class="wide">
+                  <TextInput
+                    labelText="Where you have this rule from"
+                    value={method.disinfectRule.source}
+                    on:input={(event) =>
+                      (method = {
+                        ...method,
+                        disinfectRule: { ...method.disinfectRule, source: String(event.detail ?? '') }
+                      })}
+                    invalid={!!wrong['disinfectRule.source']}
+                    invalidText={wrong['disinfectRule.source']}
+                  />
+                </div>
+              </div>
+              {#if isWeak(method.disinfect, method.disinfectRule.target)}
+                <p class="warn small" role="status">{WEAK_WORDS[method.disinfect]}</p>
+              {/if}
+              <Caution>{CAUTIONS[method.disinfect]}</Caution>
+            {/if}
+            {#if question === 'peroxide' && method.peroxide !== 'none'}
+              <p class="small soft">Weak means 5 to 10 mL of 3 % stock to a litre.</p>
+              <Caution>{CAUTIONS.peroxide}</Caution>
+            {/if}
           </div>
-        </div>
-        {#if isWeak(method.disinfect, method.disinfectRule.target)}
-          <p class="warn small" role="status">{WEAK_WORDS[method.disinfect]}</p>
+        {/each}
+        {#if questions.includes('feed')}
+          <SprayFields
+            sprays={method.sprays}
+            {wrong}
+            onchange={(sprays) => (method = { ...method, sprays })}
+          />
         {/if}
-        <Caution>{CAUTIONS[method.disinfect]}</Caution>
-      {/if}
-      {#if question === 'peroxide' && method.peroxide !== 'none'}
-        <p class="small soft">Weak means 5 to 10 mL of 3 % stock to a litre.</p>
-        <Caution>{CAUTIONS.peroxide}</Caution>
-      {/if}
-    </div>
+      </div>
+    </details>
   {/each}
-  <SprayFields sprays={method.sprays} {wrong} onchange={(sprays) => (method = { ...method, sprays })} />
 </div>
 
 <style>
   .questions {
     display: grid;
     gap: 1.25rem;
+  }
+  .group {
+    display: grid;
+    gap: 1.25rem;
+    padding-top: 0.75rem;
   }
   .question {
     display: grid;

@@ -6,6 +6,8 @@
   import { stepsOf } from '$core/steps/compile.ts';
   import { unheeded } from '$core/supplies/methods/path.ts';
   import { unheededWords } from '$words/unheeded.ts';
+  import { wayNotesOf } from '$core/sowing/wayNotes.ts';
+  import { wayNoteWords } from '$words/wayNotes.ts';
   import type { MediumStock, MediumKind } from '$core/supplies/media/medium.ts';
   import Changes from '$ui/protocol/Changes.svelte';
   import StepList from '$ui/protocol/StepList.svelte';
@@ -80,6 +82,7 @@
     advisedWords(steps.flatMap(({ body }) => (body.kind === 'weigh' ? body.disinfect : [])))
   );
   const suit = $derived(suitWords(crop, projected.suit, locale.units));
+  const wayNotes = $derived(wayNotesOf(projected).map((note) => wayNoteWords(note, crop)));
   const dries = $derived(
     tooShortWords(
       tooShort(
@@ -170,6 +173,7 @@
   />
 
   {#if suit}<p class="warn" role="status">{suit}</p>{/if}
+  {#each wayNotes as words (words)}<p class="warn small">{words}</p>{/each}
   {#if hasPool(setup.medium) && projected.path.poursADay === 0}<p class="small soft">{POOL_WORDS}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if !projected.suit.hindered}

@@ -204,28 +204,13 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: numbe
   const open =
     darkDays === null && (grass || (method.darkness === 'none' && crop.germinationLight === 'either'));
   const dome = domeFor(crop, method, underRimCm, open || inLight ? 1 : LATEST_DARK);
+  // A clear lid that stays on keeps the air of slow, warm crops humid.
+  const humid = (open || inLight) && !grass && typeof dome !== 'string' ? dome : null;
   const seedCover = layerOf(crop, method, not);
-  const mists = mistsOf(
-    method,
-    open && !bare
-      ? 'open'
-      : bare
-        ? 'bare-tray'
-        : inLight
-          ? 'clear'
-          : crop.gelSeed
-            ? 'gel'
-            : traits.pressedD > 0
-              ? 'hulls'
-              : traits.staysDark
-                ? 'stays-dark'
-                : null,
-    not
-  );
   const base = {
     seedCover,
     seedCoverCm: seedCover === 'none' ? 0 : LAYER_CM[crop.cover],
-    mists,
+    mists: mistsOf(method, whyMisted(crop, { open, bare, clear: humid !== null }), not),
     pressedD: 0,
     besideD: 0,
     ...NO_DOME,
@@ -237,11 +222,9 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: numbe
     if (open && bare) not('darkness', 'bare-tray');
     else if (inLight && method.darkness !== 'none') not('darkness', 'needs-light');
     else if (grass && method.darkness !== 'none') not('darkness', 'grass');
-    if (method.pressing !== 'none') not('pressing', inLight ? 'needs-light' : grass ? 'grass' : 'open');
-    // A clear lid that stays on keeps the air of slow, warm crops humid.
-    if (method.dome !== 'even' && (grass || dome === 'never-so-high'))
-      not('dome', grass ? 'grass' : 'never-so-high');
-    const humid = grass || typeof dome === 'string' ? null : dome;
+    if (method.pressing !== 'none')
+      not('pressing', inLight ? 'needs-light' : grass ? 'grass' : humid ? 'clear' : 'open');
+    if (method.dome !== 'even' && humid === null) not('dome', grass ? 'grass' : 'never-so-high');
     const nothing = {
       pressGCm2: 0,
       bearsGCm2: [0, 0],
@@ -250,10 +233,7 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: numbe
       lightFrom: 'sown'
     } as const;
     const cover = inLight || bare || humid !== null ? 'clear' : 'none';
-    return {
-      path: { ...base, ...nothing, ...humid, cover, mists: cover === 'clear' ? daily(mists) : mists },
-      unheeded
-    };
+    return { path: { ...base, ...nothing, ...humid, cover }, unheeded };
   }
   const pressing = grass ? 'none' : pressingFor(crop, method, seedCover, not);
   if (grass && method.pressing !== 'none') not('pressing', 'grass');
@@ -341,8 +321,6 @@ function darkDaysFor(crop: Crop, method: Method, not: Not): number | null {
   return days;
 }
 
-const daily = (mists: Path['mists']): Path['mists'] => (mists === 'never' ? 'daily' : mists);
-
 /** When it comes to light by the table, days at 21 degC. */
 function darkUntilD21(crop: Crop, { lightFrom, darkDays, domeDays, domeD21, pressedD }: Path): number {
   switch (lightFrom) {
@@ -373,12 +351,21 @@ function layerOf(crop: Crop, { seedCover }: Method, not: Not): Path['seedCover']
   return asked;
 }
 
+/** Why seed is misted in another way than its method says; null for as the method says. */
+function whyMisted(
+  crop: Crop,
+  { open, bare, clear }: { open: boolean; bare: boolean; clear: boolean }
+): 'open' | 'clear' | 'gel' | 'hulls' | 'bare-tray' | 'stays-dark' | null {
+  if (bare) return 'bare-tray';
+  if (clear || crop.germinationLight === 'light') return 'clear';
+  if (open) return 'open';
+  if (crop.gelSeed) return 'gel';
+  const { pressedD, staysDark } = traitsOf(crop);
+  return pressedD > 0 ? 'hulls' : staysDark ? 'stays-dark' : null;
+}
+
 /** What lies open or in nothing, gels, sheds hulls or germinates in light is misted by any method; maize shoots are by none. */
-function mistsOf(
-  { germinationWater }: Method,
-  why: 'open' | 'clear' | 'gel' | 'hulls' | 'bare-tray' | 'stays-dark' | null,
-  not: Not
-): Path['mists'] {
+function mistsOf({ germinationWater }: Method, why: ReturnType<typeof whyMisted>, not: Not): Path['mists'] {
   const asked = germinationWater === 'shut' ? 'never' : germinationWater;
   if (why === null) return asked;
   const then =
