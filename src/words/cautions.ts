@@ -24,6 +24,10 @@ export const CAUTIONS = {
   giving:
     'What may be given away or sold, how it is washed and labelled, differs from place to place: ask your local food authority.',
   dip: 'Plain unscented hypochlorite only, its strength and date read off the label; gloves, eye protection, open window. Never together with peroxide, vinegar, ammonia or any other cleaner: toxic gas. Use it once, rinse well, keep it from children. The product’s label decides.',
+  stains:
+    'Never mix a stain remover with hypochlorite, vinegar or any other cleaner. Gloves; the product’s label decides.',
+  fodder:
+    'Only for animals that may eat this crop, fresh, and with nothing mouldy in it. Some seedlings harm some animals: ask a vet if you are not sure.',
   spray:
     'Peroxide at 3 % in its own sprayer, never with hypochlorite or vinegar; gloves and eye protection. The product’s label decides.',
   weights: 'Weights low and centred, on a shelf rated for them, out of children’s reach.'

@@ -1,7 +1,7 @@
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
 import { readyCue } from '$core/harvest/ready.ts';
 import { unitOfPacking, unitTaken } from '$core/pantry/item.ts';
-import { amountWords, CLEANING_DONE, packedWords, SPOIL_WORDS } from './pantry.ts';
+import { amountWords, CLEANING_DONE, packedWords, SPENT_DONE, SPOIL_WORDS } from './pantry.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
 import type { Projected } from '$core/sowing/project.ts';
@@ -151,7 +151,7 @@ export function eventWords(
     case 'thrown':
       return `Thrown out, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}: ${SPOIL_WORDS[body.reason].toLowerCase()}`;
     case 'cleaned':
-      return CLEANING_DONE[body.step];
+      return body.to ? `${CLEANING_DONE[body.step]}, ${SPENT_DONE[body.to]}` : CLEANING_DONE[body.step];
     case 'noted':
       return body.text;
     case 'ended':

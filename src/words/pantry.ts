@@ -1,7 +1,7 @@
-import type { Cleaning, Packing, Spoil, Taking, Washing } from '$core/sowing/event.ts';
+import type { Cleaning, Packing, SpentTo, Spoil, Taking, Washing } from '$core/sowing/event.ts';
 import type { CleaningStep, ToClean } from '$core/cleaning/cleaning.ts';
 import type { PantryItem } from '$core/pantry/item.ts';
-import type { Portioned } from '$core/pantry/amounts.ts';
+import { portionsOf, type Portioned } from '$core/pantry/amounts.ts';
 import type { WhyAir } from '$core/pantry/air.ts';
 import { figure, greensMass, volume, type Units } from '$core/units/format.ts';
 import type { Surplus } from '$core/ahead/surplus.ts';
@@ -67,8 +67,11 @@ export const amountWords = (amount: number, { unit }: Pick<PantryItem, 'unit'>, 
 export function leftWords(item: PantryItem, units: Units): string {
   const amount = amountWords(item.left, item, units);
   if (item.portion === null) return amount;
-  const portions = Math.round((item.left / item.portion) * 10) / 10;
-  return `${amount}, ${figure(portions)} ${portions === 1 ? 'portion' : 'portions'} of ${amountWords(item.portion, item, units)}`;
+  const { whole, rest } = portionsOf(item.left, item.portion);
+  const each = amountWords(item.portion, item, units);
+  if (whole === 0) return amount;
+  const portions = whole === 1 ? `1 portion of ${each}` : `${whole} portions of ${each}`;
+  return rest > 0 ? `${portions} and ${amountWords(rest, item, units)} more` : portions;
 }
 
 /** A touch that takes some of it out. */
@@ -107,9 +110,24 @@ export const CLEANING_DONE: Record<Cleaning, string> = {
   empty: 'Tray emptied',
   scrape: 'Mesh scraped',
   reservoir: 'Reservoir emptied and wiped',
+  'stain-soak': 'Stains soaked out',
   wash: 'Washed',
   disinfect: 'Disinfected',
   dry: 'Dry, back on the shelf'
+};
+
+/** Where what was tipped out went, as a line of the log has it. */
+export const SPENT_DONE: Record<SpentTo, string> = {
+  compost: 'onto the compost',
+  fodder: 'fed to animals',
+  bin: 'into the bin'
+};
+
+/** The same as a chip. */
+export const SPENT_WORDS: Record<SpentTo, string> = {
+  compost: 'Compost',
+  fodder: 'Animal feed',
+  bin: 'Bin'
 };
 
 /** A step of cleaning as an order, with its amounts. */
@@ -135,6 +153,11 @@ export function cleaningWords(
       return {
         title: 'Empty the reservoir and wipe it out',
         why: 'With its pump and its tubes, where it has them: unplugged first.'
+      };
+    case 'stain-soak':
+      return {
+        title: 'Soak stains out of the mesh',
+        why: 'Half an hour in hot water with an oxygen stain remover, as strong as its label says; then rinse until nothing foams.'
       };
     case 'wash':
       return {

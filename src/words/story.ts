@@ -1,9 +1,10 @@
 import type { Milestone } from '$core/notebook/milestones.ts';
 import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
 import type { StoryFacts } from '$core/notebook/facts.ts';
-import { seedDensity, type Units } from '$core/units/format.ts';
+import { figure, seedDensity, yieldPerArea, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { MEDIUM_WORDS } from './media.ts';
+import { answerWords } from './methods.ts';
 
 export const MILESTONE_WORDS: Record<Milestone, string> = {
   sown: 'Sown',
@@ -27,6 +28,7 @@ export const CHOSEN_WORDS: Record<Chosen, string> = {
   medium: 'Medium',
   mediumId: 'Own medium',
   method: 'Method',
+  answers: 'Done differently',
   place: 'Place',
   light: 'Light',
   density: 'Seed to an area',
@@ -53,6 +55,15 @@ export function chosenWords(
       const id = chosen[choice];
       return id === null ? 'none' : nameOf(id);
     }
+    case 'answers':
+      return chosen.answers.length === 0
+        ? 'nothing'
+        : chosen.answers
+            .map(({ question, answer, figure: given }) => {
+              const { text } = answerWords(question, answer);
+              return given === null ? text : `${text} (${figure(given)})`;
+            })
+            .join(', ');
     case 'light':
       return LIGHT[chosen.light];
     case 'density': {
@@ -74,19 +85,23 @@ const CERTAIN = [
   { from: 0.65, words: 'perhaps' }
 ] as const;
 
+const daysWords = (days: number): string => `${Math.round(days * 10) / 10} days`;
+
 const percent = (ratio: number): string => `${Math.round(Math.abs(ratio - 1) * 100)} %`;
 
 /** How one way did against the other in one thing, and how sure that is. */
 function againstWords(
-  { ratio, low, high, sure }: Against,
-  { more, less }: { more: string; less: string }
+  { came: [first, second], ratio, low, high, sure }: Against,
+  { more, less, written }: { more: string; less: string; written: (value: number) => string }
 ): string {
   const side = (factor: number) => `${percent(factor)} ${factor >= 1 ? more : less}`;
-  const range = `four in five chances that it lies between ${side(low)} and ${side(high)}`;
+  const range = `four in five chances that the real difference lies between ${side(low)} and ${side(high)}`;
   const certain = CERTAIN.find(({ from }) => sure >= from);
+  // Few trays are little evidence: what they came to is told apart from what follows.
+  const came = `${written(second)} against ${written(first)}, ${side(second / first)} in these trays.`;
   return certain
-    ? `${certain.words} ${ratio >= 1 ? more : less}, about ${percent(ratio)}; ${range}.`
-    : `these trays cannot tell them apart; ${range}.`;
+    ? `${came} Trays vary by chance, so expect ${certain.words} about ${side(ratio)}; ${range}.`
+    : `${came} That is within what chance does to a tray: ${range}.`;
 }
 
 /** What a way of growing is called beside another: by what it differs in. A place brings its light along. */
@@ -104,7 +119,7 @@ export function wayWords(
 }
 
 /** What can be said of some sowings beside each other, as lines. */
-export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): string[] {
+export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string, units: Units): string[] {
   switch (verdict.kind) {
     case 'alike':
       return ['All were grown alike: what lies between them is what chance does to a tray.'];
@@ -126,10 +141,10 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string): 
       );
       return [
         yields
-          ? `${pair} gives ${againstWords(yields, { more: 'more', less: 'less' })}`
+          ? `${pair}: ${againstWords(yields, { more: 'more', less: 'less', written: (gM2) => yieldPerArea(gM2, units) })}`
           : 'Grams cannot be compared: one of the two ways has no weighed tray.',
         days
-          ? `It opens ${againstWords(days, { more: 'later', less: 'earlier' })}`
+          ? `Days to the opening: ${againstWords(days, { more: 'longer', less: 'shorter', written: daysWords })}`
           : 'Days cannot be compared: in one of the two ways nobody looked when the window opened.',
         ...lost.filter(Boolean).map((words) => `${words}; what is lost counts in no figure above.`),
         differs.length > 1

@@ -6,7 +6,8 @@ import { project } from '../../src/core/sowing/project.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
 import { chanceFrom } from '../../src/server/demo/chance.ts';
 import { notebookAddress, readNotebookQuery } from '../../src/contract/notebook.ts';
-import { verdictWords } from '../../src/words/story.ts';
+import { chosenWords, verdictWords } from '../../src/words/story.ts';
+import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { event, home, radishTray, SOWN, sown } from '../support/household.ts';
 
 const grown = (netG: number) => [
@@ -82,12 +83,29 @@ describe('sowings set side by side', () => {
     expect(held / all).to.be.within(0.74, 0.86);
   });
 
+  it('tell what the trays gave apart from what to expect of the next', () => {
+    const verdict = verdictOf([story(3700), story(2310, { light: 'sill' })]);
+    const [said] = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill'), 'metric');
+    expect(said).to.include('2310 g/m² against 3700 g/m², 38 % less in these trays');
+    expect(said).to.include('about 19 % less');
+  });
+
+  it('notice that one was done differently by the same method', () => {
+    const later = factsOfStory(
+      project(home, radishTray({ method: { ...DEFAULT_METHOD, leafStage: 'true-leaf' } }), [sown()]),
+      SOWN
+    );
+    const [usual] = [factsOfStory(project(home, radishTray(), [sown()]), SOWN)];
+    expect(differing([usual, later])).to.deep.equal(['answers']);
+    expect(chosenWords(later, 'answers', 'metric', String)).to.equal('First true leaf');
+  });
+
   it('say what they cannot: what was lost, several differences at once, other weeks', () => {
     const verdict = verdictOf([
       story(2000),
       story(null, { light: 'sill', medium: 'hemp-mat' }, { lost: 'mould', startAt: SOWN - 90 * DAY })
     ]);
-    const said = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill')).join(' ');
+    const said = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill'), 'metric').join(' ');
     expect(said).to.include('Grams cannot be compared');
     expect(said).to.include('was lost');
     expect(said).to.include('medium and light');

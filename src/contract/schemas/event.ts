@@ -7,6 +7,7 @@ import { id, moment, number, text } from './primitives.ts';
 import {
   BENCH_STEPS,
   CLEANINGS,
+  SPENT_TO,
   CUES,
   LOSS_REASONS,
   PACKINGS,
@@ -143,7 +144,7 @@ const bodies: { readonly [K in EventType]: yup.ObjectSchema<BodyOf<K>> } = {
   }),
   taken: yup.object({ ...fromPantry, to: yup.string().oneOf(TAKINGS).required() }),
   thrown: yup.object({ ...fromPantry, reason: yup.string().oneOf(SPOILS, 'Say why.').required('Say why.') }),
-  cleaned: yup.object({ step: yup.string().oneOf(CLEANINGS).required() }),
+  cleaned: yup.object({ step: yup.string().oneOf(CLEANINGS).required(), to: yup.string().oneOf(SPENT_TO) }),
   noted: yup.object({
     text: text(2000, 'Keep a note under 2000 letters.').required('Write the note first.')
   }),

@@ -29,8 +29,9 @@ export interface ToClean {
   steps: CleaningStep[];
   /** Something grew or rotted on it that is not to come back. */
   mouldy: boolean;
-  /** Where what is tipped out goes. */
+  /** Whether what is tipped out may go on the compost, or is fit for animals. */
   compost: boolean;
+  fodder: boolean;
   emptiedAt: Millis;
 }
 
@@ -61,6 +62,10 @@ const isMouldy = ({ state }: Projected): boolean =>
   (state.lost !== null && INFECTED.has(state.lost)) ||
   state.sights.some(({ sight }) => SICK_SIGHTS.has(sight));
 
+/** Whether nothing went into its water or on its leaves that an animal should not eat. */
+const isUntreated = ({ method, state }: Projected): boolean =>
+  method.feed === 'none' && method.peroxide === 'none' && state.sprayed.size === 0;
+
 /** What a container goes through once it is empty, in the order of the hands, and whether its medium may be composted. */
 export function cleaningPlan(sowing: Projected): { steps: Cleaning[]; compost: boolean } {
   const { setup } = sowing;
@@ -70,6 +75,7 @@ export function cleaningPlan(sowing: Projected): { steps: Cleaning[]; compost: b
     steps: [
       mesh ? 'scrape' : 'empty',
       ...(reservoir ? (['reservoir'] as const) : []),
+      ...(mesh ? (['stain-soak'] as const) : []),
       'wash',
       'disinfect',
       'dry'
@@ -91,11 +97,12 @@ export function cleaningOf(standing: Standing): ToClean | null {
     standing,
     mouldy,
     compost: compost && !mouldy,
+    fodder: !mouldy && sowings.every(isUntreated),
     emptiedAt: Math.max(...sowings.map(({ state }) => state.endedAt!)),
     steps: steps.map((step) => ({
       step,
       // A mesh is used for months, and mould comes back from what it left behind.
-      optional: step === 'disinfect' && !mouldy && !mesh,
+      optional: step === 'stain-soak' || (step === 'disinfect' && !mouldy && !mesh),
       dose: step === 'disinfect' ? doseOf(method, mouldy || mesh) : null,
       done: sowings.map(({ state }) => state.cleaned.get(step)).find((done) => done !== undefined) ?? null
     }))

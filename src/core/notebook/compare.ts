@@ -13,6 +13,7 @@ const CHOICES = [
   'medium',
   'mediumId',
   'method',
+  'answers',
   'place',
   'light',
   'density',
@@ -29,6 +30,8 @@ const DOUBT = { yield: 0.25, days: 0.12 } as const;
 
 /** How one way did against the other: a ratio with its 80 % range, and how sure it is that there is a difference that way. */
 export interface Against {
+  /** Of either way as it was, by the geometric mean of its trays. */
+  came: readonly [first: number, second: number];
   ratio: number;
   low: number;
   high: number;
@@ -64,14 +67,18 @@ const near = (one: StoryFacts['chosen'], other: StoryFacts['chosen'], choice: Ch
   if (choice === 'density' && one.density !== null && other.density !== null)
     return Math.abs(Math.log(one.density / other.density)) < SAME_DENSITY;
   if (choice === 'soakH') return Math.abs(one.soakH - other.soakH) < SAME_SOAK_H;
+  if (choice === 'answers') return JSON.stringify(one.answers) === JSON.stringify(other.answers);
   return one[choice] === other[choice];
 };
 
 /** Which of the choices are not the same in all of some sowings. */
-export const differing = (stories: readonly StoryFacts[]): Chosen[] =>
-  CHOICES.filter((choice) =>
+export function differing(stories: readonly StoryFacts[]): Chosen[] {
+  const differ = CHOICES.filter((choice) =>
     stories.some(({ chosen }) => stories.some((other) => !near(chosen, other.chosen, choice)))
   );
+  // Another method brings its answers along.
+  return differ.includes('method') ? differ.filter((choice) => choice !== 'answers') : differ;
+}
 
 /** What can be said of some sowings set beside each other, and how sure. */
 export function verdictOf(stories: readonly StoryFacts[]): Verdict {
@@ -129,6 +136,7 @@ function against(
   const believed = observe({ mean: 0, variance: doubt ** 2 }, seen);
   const deviation = Math.sqrt(believed.variance);
   return {
+    came: [Math.exp(mean(one)), Math.exp(mean(other))],
     ratio: Math.exp(believed.mean),
     low: Math.exp(believed.mean - Z80 * deviation),
     high: Math.exp(believed.mean + Z80 * deviation),

@@ -6,7 +6,32 @@ import type { Projected } from '../sowing/project.ts';
 import { ASSUMED } from '../sowing/sowing.ts';
 import { cutG, wateredG } from '../sowing/totals.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
+import {
+  FIGURE_ASKED,
+  figureOf,
+  FIGURES_OF,
+  QUESTIONS,
+  type Answers,
+  type Method,
+  type Question
+} from '../supplies/methods/method.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
+
+/** A question of a method with the answer that was given to it, and its figure where it asks for one. */
+export interface GivenAnswer {
+  question: Question;
+  answer: Answers[Question];
+  figure: number | null;
+}
+
+/** Answers of a method that are not the first of their question. */
+const givenAnswers = (method: Method): GivenAnswer[] =>
+  (Object.keys(QUESTIONS) as Question[]).flatMap((question) => {
+    const answer = method[question];
+    if (answer === QUESTIONS[question][0]) return [];
+    const asked = FIGURES_OF[question]?.find((key) => FIGURE_ASKED[key](method));
+    return [{ question, answer, figure: asked ? figureOf(method, asked) : null }];
+  });
 
 /** What of a sowing is set against that of another: what was chosen, and what came of it. */
 export interface StoryFacts {
@@ -23,6 +48,8 @@ export interface StoryFacts {
     medium: MediumKind;
     mediumId: string | null;
     method: string;
+    /** Answers of its method that are not the first, which a sowing may have changed for itself. */
+    answers: readonly GivenAnswer[];
     place: string;
     light: Place['light']['kind'];
     /** Seeds to a cm2, at usual germination. */
@@ -83,6 +110,7 @@ export function factsOfStory(sowing: Projected, now: Millis): StoryFacts {
       medium: setup.medium,
       mediumId: setup.mediumId,
       method: method.name,
+      answers: givenAnswers(method),
       place: placeAt(stays, state.litAt ?? -Infinity).name,
       light: sowing.place.light.kind,
       density: sized && weighed ? setup.seedsPerCm2 : null,

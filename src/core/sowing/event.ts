@@ -67,8 +67,12 @@ export const SPOILS = ['slime', 'smell', 'mould', 'wilted', 'too-old', 'too-much
 export type Spoil = (typeof SPOILS)[number];
 
 /** What is done to an emptied container before it is free again, in the order of the hands. */
-export const CLEANINGS = ['empty', 'scrape', 'reservoir', 'wash', 'disinfect', 'dry'] as const;
+export const CLEANINGS = ['empty', 'scrape', 'reservoir', 'stain-soak', 'wash', 'disinfect', 'dry'] as const;
 export type Cleaning = (typeof CLEANINGS)[number];
+
+/** Where roots and medium of an emptied container go. */
+export const SPENT_TO = ['compost', 'fodder', 'bin'] as const;
+export type SpentTo = (typeof SPENT_TO)[number];
 
 /** The three marks that a look can tell; best and close follow from the opening. */
 export const CUES = ['rooted', 'lightReady', 'windowOpen'] as const satisfies readonly Mark[];
@@ -141,7 +145,8 @@ export type EventBody =
     }
   | { type: 'taken'; from: string; amount: number; to: Taking }
   | { type: 'thrown'; from: string; amount: number; reason: Spoil }
-  | { type: 'cleaned'; step: Cleaning }
+  /** `to` where what was tipped or scraped out of it went, where somebody said. */
+  | { type: 'cleaned'; step: Cleaning; to?: SpentTo }
   | { type: 'noted'; text: string }
   | { type: 'ended'; reason: LossReason }
   | { type: 'undone'; eventId: string };

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { cleaningKey, openSteps, type CleaningStep, type ToClean } from '$core/cleaning/cleaning.ts';
-  import type { Cleaning } from '$core/sowing/event.ts';
+  import { SPENT_TO, type Cleaning, type SpentTo } from '$core/sowing/event.ts';
   import TickFace from '$ui/round/TickFace.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { containersWords } from '$words/containers.ts';
-  import { CLEANING_DONE, cleaningWords } from '$words/pantry.ts';
+  import { CLEANING_NAMES } from '$words/steps/names.ts';
+  import { CLEANING_DONE, cleaningWords, SPENT_DONE, SPENT_WORDS } from '$words/pantry.ts';
   import type { Locale } from '$words/time.ts';
 
   let { toClean, locale }: { toClean: readonly ToClean[]; locale: Locale } = $props();
@@ -34,18 +35,27 @@
       }
     return groups;
   };
+  const namesOfSteps = (steps: readonly Together[]): string =>
+    [...new Set(steps.map(({ step }) => CLEANING_NAMES[step.step]))]
+      .map((name, nth) => (nth === 0 ? name : name.toLowerCase()))
+      .join(', ');
   const asked = $derived(together((one) => openSteps(one).slice(0, 1)));
   const offered = $derived(
     together((one) => one.steps.filter(({ optional, done }) => optional && done === null))
   );
 
-  const record = (steps: readonly { step: Cleaning; of: readonly ToClean[] }[], words: string) =>
+  interface Cleaned {
+    step: Cleaning;
+    of: readonly ToClean[];
+    to?: SpentTo;
+  }
+  const record = (steps: readonly Cleaned[], words: string) =>
     journal.recordAll(
-      steps.flatMap(({ step, of }) =>
+      steps.flatMap(({ step, of, to }) =>
         of.flatMap(({ standing }) =>
           standing.sowings.map(({ setup }) => ({
             sowingId: setup.id,
-            body: { type: 'cleaned', step } as const,
+            body: { type: 'cleaned', step, ...(to ? { to } : {}) } as const,
             taskKey: cleaningKey(step)
           }))
         )
@@ -58,7 +68,24 @@
       `${namesOf(toClean)}: clean and dry`
     );
   const cautionOf = ({ step }: Together): string | null =>
-    step.step !== 'disinfect' ? null : step.dose?.solution ? CAUTIONS.dip : CAUTIONS.spray;
+    step.step === 'stain-soak'
+      ? CAUTIONS.stains
+      : step.step !== 'disinfect'
+        ? null
+        : step.dose?.solution
+          ? CAUTIONS.dip
+          : CAUTIONS.spray;
+  /** Where else than where its title says it may go: what is tipped out, or scraped off a mesh. */
+  const elsewhere = ({ step, of }: Together): SpentTo[] =>
+    step.step !== 'empty' && step.step !== 'scrape'
+      ? []
+      : SPENT_TO.filter(
+          (to) =>
+            (to === 'bin' && of.every((one) => one.compost)) ||
+            (to === 'fodder' && of.every((one) => one.fodder))
+        );
+  const spentTo = ({ step, of }: Together): { to?: SpentTo } =>
+    step.step === 'empty' ? { to: of.every((one) => one.compost) ? 'compost' : 'bin' } : {};
   const mouldy = $derived(toClean.some((one) => one.mouldy && one.steps[0]?.done === null));
 </script>
 
@@ -71,10 +98,32 @@
       why="{namesOf(one.of)}. {one.why}"
       onclick={() =>
         void record(
-          [{ step: one.step.step, of: one.of }],
+          [{ step: one.step.step, of: one.of, ...spentTo(one) }],
           `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
         )}
     />
+    {#if elsewhere(one).length > 0}
+      <div class="row small">
+        <span>Or it went to</span>
+        {#each elsewhere(one) as to (to)}
+          <Button
+            kind="ghost"
+            class="chip quiet"
+            on:click={() =>
+              void record(
+                [{ step: one.step.step, of: one.of, to }],
+                `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}, ${SPENT_DONE[to]}`
+              )}>{SPENT_WORDS[to]}</Button
+          >
+        {/each}
+      </div>
+      {#if elsewhere(one).includes('fodder')}
+        <details class="unfold small">
+          <summary>Before you feed it to animals</summary>
+          <Caution>{CAUTIONS.fodder}</Caution>
+        </details>
+      {/if}
+    {/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
   {/each}
   <div class="row">
@@ -86,14 +135,17 @@
   </div>
   {#if offered.length > 0}
     <details class="unfold">
-      <summary>Disinfect, as you wish</summary>
+      <summary>{namesOfSteps(offered)}, if you like</summary>
       {#each offered as one (one.title)}
         {@const caution = cautionOf(one)}
         <TickFace
           title={one.title}
           why="{namesOf(one.of)}. {one.why}"
           onclick={() =>
-            void record([{ step: one.step.step, of: one.of }], `${namesOf(one.of)}: disinfected`)}
+            void record(
+              [{ step: one.step.step, of: one.of }],
+              `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
+            )}
         />
         {#if caution}<Caution>{caution}</Caution>{/if}
       {/each}

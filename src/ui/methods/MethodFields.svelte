@@ -1,13 +1,14 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
   import {
     FIGURE_ASKED,
     figureOf,
+    FIGURES_OF,
     QUESTIONS,
     type Answers,
     type Method,
-    type MethodFigure,
     type Question
   } from '$core/supplies/methods/method.ts';
   import { isWeak, type Disinfectant, type Strengths } from '$core/supplies/seed/disinfect.ts';
@@ -35,13 +36,10 @@
   }
   let { method = $bindable(), wrong = {}, askMedium = false, strengths = {}, units }: Props = $props();
 
-  /** The figures that answers to a question may ask for. */
-  const FIGURES_OF: Partial<Record<Question, readonly MethodFigure[]>> = {
-    darkness: ['darkDays'],
-    dome: ['domeDays', 'domeCm'],
-    sillLight: ['shadeDays']
-  };
-
+  /** A method's own page shows all of it; a sowing, what it asks for. */
+  const unfolded = $state<Record<string, boolean>>(
+    untrack(() => Object.fromEntries(QUESTION_GROUPS.map(({ title }) => [title, askMedium])))
+  );
   /** What stands chosen in a group, in one line. */
   const answersWords = (questions: readonly Question[]): string =>
     questions
@@ -87,7 +85,7 @@
     </Select>
   {/if}
   {#each QUESTION_GROUPS as { title, questions } (title)}
-    <details class="unfold" open={askMedium}>
+    <details class="unfold" bind:open={unfolded[title]}>
       <summary>{title}: <span class="small soft">{answersWords(questions)}</span></summary>
       <div class="group">
         {#each questions as question (question)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { DRIED_SHARE, JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
+  import { DRIED_SHARE, evenPortion, JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
+  import { isJuiced } from '$core/pantry/pressed.ts';
   import { unitOfPacking, type PantryItem } from '$core/pantry/item.ts';
   import { PACKINGS, type Packing } from '$core/sowing/event.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -24,9 +25,14 @@
       if (item.packing === 'juice') return packing === 'frozen-juice';
       if (item.packing === 'frozen' || item.packing === 'dried' || item.packing === 'frozen-juice')
         return false;
-      return (packing !== 'juice' && packing !== 'frozen-juice') || item.crop.family === 'Poaceae';
+      return (packing !== 'juice' && packing !== 'frozen-juice') || isJuiced(item.crop);
     })
   );
+  const USUAL_PORTION: Partial<Record<Kept, number>> = {
+    juice: PORTION.juiceMl,
+    'frozen-juice': PORTION.juiceMl,
+    frozen: PORTION.frozenG
+  };
   let packing = $state<Kept | null>(null);
   let amount = $state(NaN);
   let made = $state(NaN);
@@ -39,7 +45,7 @@
     packing = next;
     amount = item.left;
     made = guess(next, item.left);
-    portion = next === 'frozen-juice' ? PORTION.juiceMl : next === 'frozen' ? PORTION.frozenG : NaN;
+    portion = USUAL_PORTION[next] ? evenPortion(made, USUAL_PORTION[next]) : NaN;
   }
   /** What it will come to, until it is measured. */
   const guess = (to: Kept, from: number): number =>
@@ -116,7 +122,7 @@
           helper="About so much comes of it; put in what you measured"
         />
       {/if}
-      {#if packing === 'frozen' || packing === 'frozen-juice'}
+      {#if USUAL_PORTION[packing]}
         <QuantityField
           label="In portions of"
           kind={unit === 'g' ? 'mass' : 'volume'}

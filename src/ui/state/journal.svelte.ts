@@ -28,6 +28,8 @@ export interface Happened {
   taskKey?: string | null;
   /** When, where not all happened at once. */
   at?: number;
+  /** Its id, where another event of the same touch names it. */
+  id?: string;
 }
 
 /** How recording went: taken, asked about, refused, kept for later, or set aside. */
@@ -119,8 +121,8 @@ export class Journal {
     words: string | null,
     { sure = false, at = this.now() }: { sure?: boolean; at?: number } = {}
   ): Promise<Recording> {
-    const outs = happened.map(({ sowingId, body, taskKey = null, at: then = at }): Outgoing => {
-      const event = { id: newId(), at: Math.round(then), by: this.memberId, taskKey, body };
+    const outs = happened.map(({ sowingId, body, taskKey = null, at: then = at, id = newId() }): Outgoing => {
+      const event = { id, at: Math.round(then), by: this.memberId, taskKey, body };
       return { sowingId, event, sure, words };
     });
     this.outgoing.push(...outs);

@@ -47,6 +47,7 @@ export const CLEANING_NAMES: Record<Cleaning, string> = {
   empty: 'Empty',
   scrape: 'Scrape the mesh',
   reservoir: 'Empty the reservoir',
+  'stain-soak': 'Soak out stains',
   wash: 'Wash',
   disinfect: 'Disinfect',
   dry: 'Dry'

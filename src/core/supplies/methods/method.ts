@@ -84,3 +84,10 @@ export const FIGURE_ASKED: Readonly<Record<MethodFigure, (method: Answers) => bo
   darkDays: ({ darkness }) => darkness === 'days',
   shadeDays: ({ sillLight }) => sillLight === 'shaded'
 };
+
+/** The figures that answers to a question may ask for. */
+export const FIGURES_OF: Readonly<Partial<Record<Question, readonly MethodFigure[]>>> = {
+  darkness: ['darkDays'],
+  dome: ['domeDays', 'domeCm'],
+  sillLight: ['shadeDays']
+};

@@ -21,7 +21,7 @@
     if (verdict?.kind !== 'two') return '';
     return wayWords(verdict.ways[way].stories[0]!, verdict.differs, units, nameOf);
   };
-  const said = $derived(verdict ? verdictWords(verdict, wayName) : []);
+  const said = $derived(verdict ? verdictWords(verdict, wayName, units) : []);
   const CHOSEN: readonly Chosen[] = [
     'crop',
     'container',

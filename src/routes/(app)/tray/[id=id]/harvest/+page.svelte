@@ -8,7 +8,10 @@
   import { holdsOf } from '$core/harvest/hold.ts';
   import { frontCut, piecesOf, shareOfPieces, standingPieces } from '$core/harvest/pieces.ts';
   import { pictureOf } from '$core/picture/picture.ts';
-  import type { Handling } from '$core/sowing/event.ts';
+  import { v4 as newId } from 'uuid';
+  import { MOST_JUICE_ML_G } from '$core/pantry/amounts.ts';
+  import { pressedBody } from '$core/pantry/pressed.ts';
+  import type { EventBody, Handling } from '$core/sowing/event.ts';
   import { cutG } from '$core/sowing/totals.ts';
   import { isCuttable } from '$core/steps/cut.ts';
   import { figure, greensMass, mass, yieldPerArea } from '$core/units/format.ts';
@@ -22,7 +25,7 @@
   import { eventsNow, factsNow, projectAll } from '$ui/state/projecting.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { moveContainer } from '$ui/shelf/moveContainer.ts';
-  import { useJournal } from '$ui/state/journal.svelte.ts';
+  import { useJournal, type Happened } from '$ui/state/journal.svelte.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import { problemWords } from '$words/problems.ts';
@@ -81,6 +84,17 @@
   const bowlChecked = $derived(checkWeighIn(crop, projected.areaCm2, { grossG, tareG, share: share || 1 }));
   const checked = $derived(checkWeighIn(crop, projected.areaCm2, { ...sum, share }));
   const net = $derived(checked.kind === 'wrong' ? null : checked.netG);
+  let juiceMl = $state<number | null>(null);
+  /** More juice than this to a gram is no juice of it. */
+  const juiceWrong = $derived(
+    juiceMl === null
+      ? ''
+      : !(juiceMl > 0)
+        ? 'Enter how much juice it gave.'
+        : net !== null && juiceMl > net * MOST_JUICE_ML_G
+          ? 'That is more juice than there were greens: check both.'
+          : ''
+  );
   const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, projected.areaCm2 * share));
   const usual = $derived(wholeYieldG(projected));
   const here = $derived(expectedAtG(projected, now).usual * (left > 0 ? share / left : 0));
@@ -119,22 +133,29 @@
       asked = true;
       return;
     }
+    if (juiceWrong) return;
     sending = true;
     localStorage.setItem(TARE_KEY, String(tareG));
     const grows = again && last && crop.regrows;
-    const result = await journal.record(
-      setup.id,
-      {
-        type: 'cut',
-        ...sum,
-        share,
-        last,
-        pieces: [...picked].sort((a, b) => a - b),
-        ...(grows ? { again: true } : {}),
-        handling: $state.snapshot(handling)
-      },
+    const body: EventBody = {
+      type: 'cut',
+      ...sum,
+      share,
+      last,
+      pieces: [...picked].sort((a, b) => a - b),
+      ...(grows ? { again: true } : {}),
+      handling: $state.snapshot(handling)
+    };
+    const id = newId();
+    const happened: Happened[] = [{ sowingId: setup.id, body, id }];
+    if (juiceMl !== null)
+      happened.push({ sowingId: setup.id, body: pressedBody(id, checked.netG, juiceMl, handling.washing) });
+    const result = await journal.recordAll(
+      happened,
       `${crop.name}: ${mass(checked.netG, locale.units)} cut`,
-      { sure }
+      {
+        sure
+      }
     );
     sending = false;
     if (result.kind === 'implausible') asked = true;
@@ -230,7 +251,15 @@
           ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, locale.units)}`
           : `usually ${mass(usual.low * share, locale.units)} to ${mass(usual.high * share, locale.units)}`}
       />
-      <Handle {projected} bind:handling {now} {locale} />
+      <Handle
+        {projected}
+        bind:handling
+        bind:juiceMl
+        netG={net}
+        error={tried ? juiceWrong : ''}
+        {now}
+        {locale}
+      />
       {#if crop.regrows && last}
         <Checkbox labelText="Leave the stubs to grow again: a second, weaker cut" bind:checked={again} />
       {/if}
