@@ -23,7 +23,7 @@ export function pictureWords(cropName: string, picture: Picture, units: Units): 
           ? 'seed on the bare tray'
           : 'seed on the medium'
       : 'empty';
-  return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
+  return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.rulerCm === null ? '' : `, beside a ruler up to ${length(picture.rulerCm, units)}`}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
 }
 
 /** What the drawing of a container shows, one or two halves. */

@@ -29,7 +29,7 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
     `${SIZES[of]} must be between ${low} and ${high} cm: measure the inside, where the medium lies.`,
   'cells-out-of-bounds': ({ low, high }) => `A cell tray has between ${low} and ${high} cells: count them.`,
   'no-crop': () => 'Choose a crop.',
-  'crop-twice': () => 'This crop is in the blend already, from the same lot. Choose another crop or lot.',
+  'crop-twice': () => 'This crop is in the blend already. Name each variety, or choose another crop or lot.',
   'parts-of-kind': () => 'One crop stands alone, halves are two, and a blend has two crops or more.',
   'no-share': ({ high }) => `Give its parts, such as 1 or 2.5, up to ${high}.`,
   'lot-gone': () => 'This lot is no longer in your cupboard, or holds another crop. Choose another lot.',

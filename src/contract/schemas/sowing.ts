@@ -1,14 +1,20 @@
 import * as yup from 'yup';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { problem } from '../../core/problem.ts';
-import { MOST_SEED_G, MOST_SEEDS_PER_CM2, MOST_SHARE, MOST_SOAK_H } from '../../core/choice/choiceData.ts';
+import {
+  MOST_SEED_G,
+  MOST_SEEDS_PER_CM2,
+  MOST_SHARE,
+  MOST_SOAK_H,
+  MOST_VARIETY_LETTERS
+} from '../../core/choice/choiceData.ts';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';
 import { MOST_IN_STACK } from '../../core/shelf/stack.ts';
 import { problemWords } from '../../words/problems.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { methodSchema } from './method.ts';
-import { id, key, nameText, number, optionalDay, optionalNumber } from './primitives.ts';
+import { id, key, nameText, number, optionalDay, optionalNumber, text } from './primitives.ts';
 import { placeSchema } from './place.ts';
 
 const size = number('Give each size as a number.').required('Give each size as a number.');
@@ -50,7 +56,11 @@ const partsSchema = () =>
         .object({
           cropKey: key(say.crop).required(say.crop),
           lotId: optionalId(),
-          share: number(say.share).default(1)
+          share: number(say.share).default(1),
+          variety: text(
+            MOST_VARIETY_LETTERS,
+            `Keep the name of a variety under ${MOST_VARIETY_LETTERS} letters.`
+          )
         })
         .required()
     )

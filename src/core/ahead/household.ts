@@ -181,7 +181,12 @@ function* pantryInSteps(
 const seedAgain = ({ cropKey, mix, lotId }: SowingSetup): SeedData =>
   mix
     ? {
-        parts: mix.map((part) => ({ cropKey: part.cropKey, lotId: part.lotId, share: part.seedG })),
+        parts: mix.map((part) => ({
+          cropKey: part.cropKey,
+          lotId: part.lotId,
+          share: part.seedG,
+          variety: part.variety
+        })),
         shareOf: 'weight'
       }
     : { parts: [{ cropKey, lotId, share: 1 }], shareOf: 'weight' };
@@ -241,7 +246,10 @@ export function growableOf(seed: SeedData, data: AheadData, lasts = lastSetups(d
     (last && findMethod(last.method.key, [...data.methods])) ??
     findMethod(data.household.methodKey, [...data.methods]);
   return {
-    crop: blend(parts.map(({ crop }, nth) => ({ crop, areaShare: shares[nth]! }))),
+    crop: blend(
+      parts.map(({ crop }, nth) => ({ crop, areaShare: shares[nth]! })),
+      method?.taking
+    ),
     parts,
     shareOf: seed.shareOf,
     medium: last?.medium ?? 'coir',

@@ -12,6 +12,8 @@ export interface PartData {
   lotId: string | null;
   /** Its share in a blend, on any scale. */
   share: number;
+  /** What this kind of the crop is called, where several of one crop are blended. */
+  variety?: string | undefined;
 }
 
 /** The seed that was chosen, by keys: one crop, or several. */
@@ -79,6 +81,8 @@ export const AS_USUAL = {
 
 /** Over 0 and up to so many seeds to the cm2. */
 export const MOST_SEEDS_PER_CM2 = 60;
+/** Letters of the name of a variety. */
+export const MOST_VARIETY_LETTERS = 40;
 /** Over 0 and up to so many parts of a crop in a blend. */
 export const MOST_SHARE = 1000;
 /** Longer than this no seed lies in water and lives, h. */

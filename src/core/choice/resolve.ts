@@ -100,13 +100,20 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
 }
 
 const chosenPart = (
-  { cropKey, lotId, share }: PartData,
+  { cropKey, lotId, share, variety }: PartData,
   { household, lots }: HouseholdOptions
 ): ChosenPart => ({
   crop: findCrop(cropKey, household.ownCrops)!,
   lot: lots.find(({ id }) => id === lotId) ?? null,
-  share
+  share,
+  ...(variety?.trim() ? { variety: variety.trim() } : {})
 });
+
+/** Whether two parts are the same seed: one crop, from one lot, and no names that tell them apart. */
+const isSame = (one: PartData, other: PartData): boolean =>
+  one.cropKey === other.cropKey && one.lotId === other.lotId && varietyOf(one) === varietyOf(other);
+
+const varietyOf = ({ variety = '' }: PartData): string => variety.trim().toLowerCase();
 
 const PARTS_OF = { one: [1, 1], halves: [2, 2], blended: [2, Infinity] } as const;
 
@@ -121,8 +128,7 @@ function partProblems(
     const at = (field: keyof PartData, is: Problem) => ({ field: `parts.${nth}.${field}`, problem: is });
     if (!findCrop(part.cropKey, household.ownCrops)) return [at('cropKey', problem('no-crop'))];
     const found: FieldProblem[] = [];
-    if (parts.findIndex((one) => one.cropKey === part.cropKey && one.lotId === part.lotId) < nth)
-      found.push(at('cropKey', problem('crop-twice')));
+    if (parts.findIndex((one) => isSame(one, part)) < nth) found.push(at('cropKey', problem('crop-twice')));
     if (kind === 'blended' && !within(part.share, 0, MOST_SHARE))
       found.push(at('share', problem('no-share', { high: MOST_SHARE })));
     const lot = lots.find(({ id }) => id === part.lotId);

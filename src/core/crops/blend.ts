@@ -11,6 +11,8 @@ export interface MixPart {
   areaShare: number;
   seedG: number;
   lotId: string | null;
+  /** What this kind of the crop is called, where somebody named it. */
+  variety?: string;
 }
 
 /** The keys of the crops that a crop's key stands for: several of a blend. */
@@ -18,6 +20,12 @@ export const cropKeysOf = (key: string): string[] => key.split(JOIN);
 
 /** The key of crops blended, in the order of their parts. */
 export const blendKey = (cropKeys: readonly string[]): string => cropKeys.join(JOIN);
+
+/** The key that what a blend teaches goes by: its own, or its crop's where all of it is of one. */
+export const learnsAs = (key: string): string => {
+  const crops = new Set(cropKeysOf(key));
+  return crops.size === 1 ? [...crops][0]! : key;
+};
 
 /** No crop's own key has it. */
 const JOIN = '+';
@@ -30,10 +38,11 @@ export interface BlendPortion {
 
 /**
  * Blended seed as one crop: what a tray of it does and asks for, figure by figure as the registry has it. It roots and
- * is ready for light with its slowest part.
+ * is ready for light with its slowest part. Cut at once, its window is open while all of them are; taken over days, from the first
+ * that opens to the last that closes.
  * @param portions at least one; shares make 1
  */
-export function blend(portions: readonly BlendPortion[]): Crop {
+export function blend(portions: readonly BlendPortion[], taking: 'whole' | 'strip' = 'whole'): Crop {
   const crops = portions.map(({ crop }) => crop);
   const shares = portions.map(({ areaShare }) => areaShare);
   const [first] = crops;
@@ -48,14 +57,19 @@ export function blend(portions: readonly BlendPortion[]): Crop {
   const figures = Object.fromEntries(
     FIGURE_KEYS.map((key) => {
       const rule = FIGURES[key].blend as (parts: unknown) => unknown;
-      return [key, rule({ values: crops.map((crop) => crop[key]), shares, of, gels })];
+      return [
+        key,
+        rule({ values: crops.map((crop) => crop[key]), shares, of, gels, overDays: taking === 'strip' })
+      ];
     })
   ) as unknown as Figures;
   return {
     ...figures,
     key: blendKey(crops.map(({ key }) => key)),
-    name: crops.map(({ name }, index) => (index === 0 ? name : name.toLowerCase())).join(' and '),
-    botanicalName: crops.map(({ botanicalName }) => botanicalName).join(' + '),
+    name: unique(crops.map(({ name }) => name))
+      .map((name, index) => (index === 0 ? name : name.toLowerCase()))
+      .join(' and '),
+    botanicalName: unique(crops.map(({ botanicalName }) => botanicalName)).join(' + '),
     family: crops.every(({ family }) => family === first!.family) ? first!.family : '',
     seedsPerCm2: {
       sparse: byArea((crop) => crop.seedsPerCm2.sparse),
@@ -65,3 +79,5 @@ export function blend(portions: readonly BlendPortion[]): Crop {
     note: ''
   };
 }
+
+const unique = (names: readonly string[]): string[] => [...new Set(names)];

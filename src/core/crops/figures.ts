@@ -6,6 +6,8 @@ interface Blended<T> {
   of: (figure: string) => readonly number[];
   /** Whether a part's seed gels. */
   gels: readonly boolean[];
+  /** Each part is cut as it is ready, and not all of them at once. */
+  overDays: boolean;
 }
 
 /** Groups of figures, in the order of the work. */
@@ -134,7 +136,7 @@ export const FIGURES = {
     column: 'window_open_d21',
     bounds: [1, 90],
     after: 'lightReadyD21',
-    blend: highest
+    blend: (parts) => opens(parts)
   }),
   windowBestD21: number({
     ...days,
@@ -216,10 +218,16 @@ export const FIGURES = {
   })
 };
 
-/** A window of several opens with the last and closes with the first; where they do not meet, it hardly opens at all. */
-const opens = ({ of }: Blended<number>): number => Math.max(...of('windowOpenD21'));
+/**
+ * A window of several opens with the last and closes with the first; where they do not meet, it hardly opens at all. Taken over
+ * days, it opens with the first, a day after all of them came to light, and closes with the last.
+ */
+const opens = ({ of, overDays }: Blended<number>): number =>
+  overDays
+    ? Math.max(Math.min(...of('windowOpenD21')), Math.max(...of('lightReadyD21')) + 1)
+    : Math.max(...of('windowOpenD21'));
 const closes = (parts: Blended<number>): number =>
-  Math.max(opens(parts) + 0.5, Math.min(...parts.of('windowCloseD21')));
+  Math.max(opens(parts) + 0.5, (parts.overDays ? Math.max : Math.min)(...parts.of('windowCloseD21')));
 
 export type FigureKey = keyof typeof FIGURES;
 type ValueOf<F> = F extends NumberFigure

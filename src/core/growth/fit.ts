@@ -16,7 +16,9 @@ export interface MixFit {
   windows: FitWindow[];
   /** Days in which all windows are open at once; negative for the days between them. */
   overlapD: number;
-  /** From the shortest to the tallest, at the middle of their ranges. */
+  /** How high each stands at its cut, the middle of its range, cm. */
+  heightsCm: number[];
+  /** From the shortest to the tallest. */
   heightGapCm: number;
   /** Taken over days, each is cut when it is ready: then windows need not meet. */
   windowsFit: boolean;
@@ -50,6 +52,7 @@ export function mixFit(parts: readonly FitPart[], taking: Method['taking']): Mix
   return {
     windows,
     overlapD,
+    heightsCm: middles,
     heightGapCm,
     windowsFit: taking === 'strip' || overlapD >= FITS.overlapD,
     heightsFit: heightGapCm <= FITS.heightCm,

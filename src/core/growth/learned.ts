@@ -1,3 +1,4 @@
+import { learnsAs } from '../crops/blend.ts';
 import type { Crop } from '../crops/crop.ts';
 import type { Forecast } from './forecast.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
@@ -110,9 +111,10 @@ const NOTHING: Learned = { ended: [], underWay: [] };
 export function learnedBelief(learned: Learned | undefined, crop: Crop, exceptId?: string): Gaussian {
   const { belief, own } = knownOf(learned ?? NOTHING);
   const mine = exceptId === undefined ? undefined : own.get(exceptId);
-  return mine?.message && mine.cropKey === crop.key
-    ? beliefWithout(belief, crop.key, mine.message)
-    : beliefFor(belief, crop.key);
+  const key = learnsAs(crop.key);
+  return mine?.message && mine.cropKey === key
+    ? beliefWithout(belief, key, mine.message)
+    : beliefFor(belief, key);
 }
 
 /** How the household tells what it sees, leaving out what one sowing shows of that itself. */

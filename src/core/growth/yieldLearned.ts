@@ -1,3 +1,4 @@
+import { learnsAs } from '../crops/blend.ts';
 import type { Gaussian } from '../stats/gaussian.ts';
 import { Z80 } from '../stats/normal.ts';
 import { beliefFor, learn, type HouseholdBelief } from './learn.ts';
@@ -16,7 +17,7 @@ export function yieldBelief(learned: YieldLearned | undefined, cropKey: string):
   const from = learned ?? NOTHING;
   let belief = known.get(from);
   if (!belief) known.set(from, (belief = learn(from, YIELD_SPREAD)));
-  return beliefFor(belief, cropKey, YIELD_SPREAD);
+  return beliefFor(belief, learnsAs(cropKey), YIELD_SPREAD);
 }
 
 /** What one tray said of it: weighed to the last, it gave that against what was expected of it. */

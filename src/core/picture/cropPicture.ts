@@ -26,6 +26,7 @@ export function cropPicture(crop: Crop): Picture {
     },
     habit: habitOf(crop),
     cover: 'none',
+    rulerCm: null,
     light: 'off',
     cut: [],
     jarWater: null,

@@ -37,6 +37,8 @@ export interface Picture {
   } | null;
   habit: Habit;
   cover: CoverKind | 'dome';
+  /** How high over the medium stems are to stand for the cover to come off, cm, where it goes by that and is on; null for no ruler. */
+  rulerCm: number | null;
   light: 'off' | 'lamp' | 'sill';
   /** Share already cut of each slice of its front, left to right: of a strip all or none, of two cells one behind the other half as well. */
   cut: readonly number[];
@@ -85,6 +87,7 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
       grains: { sizeCm, perCm: 0, sprouted: 0 },
       stems: null,
       cover: 'none',
+      rulerCm: null,
       light: 'off',
       cut: [],
       jarWater: state.stage === 'soak' ? 0.8 : state.stage === 'drain' ? 0.05 : 0
@@ -102,6 +105,7 @@ export function pictureOf(projected: Projected, now: Millis): Picture {
     poolCm: poolCmOf(projected, now),
     ...plants(projected, now, sizeCm),
     cover: coverOf(projected, now),
+    rulerCm: rulerOf(projected, now),
     light: lightOf(projected, now),
     cut: frontCut(setup, state),
     jarWater: null
@@ -203,6 +207,14 @@ function coverOf(sowing: Projected, now: Millis): Picture['cover'] {
   const stage = stageAt(sowing, now);
   if (sowing.state.sownAt === null || stage === 'light' || stage === 'ended') return 'none';
   return stage === 'blackout' ? 'dome' : coverOn(sowing);
+}
+
+/** A ruler stands in what is sown and covered until its stems are that high. */
+function rulerOf(sowing: Projected, now: Millis): number | null {
+  const { path, state, setup, mediumDepthCm } = sowing;
+  const cover = coverOf(sowing, now);
+  if (path.domeCm === null || state.sownAt === null || (cover !== 'clear' && cover !== 'dome')) return null;
+  return Math.max(0, setup.container.depthCm - mediumDepthCm) + path.domeCm;
 }
 
 function lightOf({ state, forecast, place }: Projected, now: Millis): Picture['light'] {

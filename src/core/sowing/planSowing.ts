@@ -32,6 +32,8 @@ export interface ChosenPart {
   lot: LotStock | null;
   /** Its share in a blend, on any scale. */
   share: number;
+  /** What this kind of the crop is called, where somebody named it. */
+  variety?: string;
 }
 
 /** What a person chose for a sowing, in base units; all else follows from it. */
@@ -253,9 +255,10 @@ function planBlend(choice: SowingChoice, context: PlanContext): PlannedSowing {
     crop: part.crop,
     areaShare: shares[index]!,
     lotId: part.lot?.id ?? null,
-    germinationPct: germinationOf(choice, part)
+    germinationPct: germinationOf(choice, part),
+    ...(part.variety ? { variety: part.variety } : {})
   }));
-  const crop = blend(portions);
+  const crop = blend(portions, choice.method.taking);
   const area = areaCm2(choice.container) * choice.count;
   // Each part lies as close against its own usual as the whole does against the blend's.
   const chosen = typeof density === 'number' ? density : crop.seedsPerCm2[density];

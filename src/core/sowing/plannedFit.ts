@@ -15,11 +15,12 @@ export function plannedFit(choice: SowingChoice, context: PlanContext): MixFit |
       : choice.parts.flatMap((part) =>
           planSowing({ ...now, kind: 'one', parts: [{ ...part, share: 1 }], ownSeedG: null }, context)
         );
-  const parts = planned.map(({ plan }, index) => {
+  const parts = planned.map(({ plan, projected }) => {
     const { windowOpen, windowBest, windowClose } = plan.forecast.marks;
     const days = (at: number) => (at - plan.soak.sowAt) / DAY;
     return {
-      crop: choice.parts[index]!.crop,
+      // As it is cut: at a later leaf it stands higher.
+      crop: projected.crop,
       window: { openD: days(windowOpen.p50), bestD: days(windowBest.p50), closeD: days(windowClose.p50) },
       hasWindow: plan.hindered === null && Number.isFinite(windowClose.p50)
     };

@@ -56,6 +56,8 @@ export interface SeedPart {
   crop: Crop;
   seedG: number;
   lotId: string | null;
+  /** What this kind of the crop is called, where somebody named it. */
+  variety?: string;
 }
 
 /** A setup with what follows from it alone. */
@@ -92,10 +94,14 @@ const cropAmong = (own: OwnCrops, key: string): Crop => own.get(key) ?? cropOf(k
  */
 export function cropOfSowing(
   { cropKey, mix }: Pick<SowingSetup, 'cropKey' | 'mix'>,
-  own: OwnCrops = NONE
+  own: OwnCrops = NONE,
+  taking: Method['taking'] = 'whole'
 ): Crop {
   if (mix === null) return cropAmong(own, cropKey);
-  return blend(mix.map((part) => ({ crop: cropAmong(own, part.cropKey), areaShare: part.areaShare })));
+  return blend(
+    mix.map((part) => ({ crop: cropAmong(own, part.cropKey), areaShare: part.areaShare })),
+    taking
+  );
 }
 
 /** The way of a crop that shares its container and its cover with another. */
@@ -117,7 +123,7 @@ export const cropAsSet = (
 
 /** @throws Error where the setup names a crop that neither the library nor the household has. */
 export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
-  const asFigured = cropOfSowing(setup, own);
+  const asFigured = cropOfSowing(setup, own, setup.method.taking);
   const crop = cropAsSet(asFigured, setup);
   const { mix, half, method, medium } = setup;
   const path = pathIn(crop, setup);
@@ -126,9 +132,12 @@ export function sowingOf(setup: SowingSetup, own: OwnCrops = NONE): Sowing {
     crop,
     usualStage: leafStageOf(asFigured),
     needsSoak: needsSoak(asFigured),
-    parts: mix?.map(({ cropKey, seedG, lotId }) => ({ crop: cropAmong(own, cropKey), seedG, lotId })) ?? [
-      { crop, seedG: setup.seedG, lotId: setup.lotId }
-    ],
+    parts: mix?.map(({ cropKey, seedG, lotId, variety }) => ({
+      crop: cropAmong(own, cropKey),
+      seedG,
+      lotId,
+      ...(variety ? { variety } : {})
+    })) ?? [{ crop, seedG: setup.seedG, lotId: setup.lotId }],
     method,
     path: half ? besidePath(crop, path, cropAmong(own, half.besideKey), setup) : path,
     areaCm2: areaCm2(setup.container) * setup.count * setup.areaShare,

@@ -37,7 +37,8 @@ export async function sowAgain(
   const parts = before.map(({ cropKey, seedG }, nth): PartData => ({
     cropKey,
     lotId: taken[nth]!,
-    share: setup.mix ? seedG : 1
+    share: setup.mix ? seedG : 1,
+    variety: setup.mix?.[nth]?.variety
   }));
   return sow(tx, session, {
     ...AS_USUAL,

@@ -14,7 +14,7 @@ import { methodSchema } from '../../contract/schemas/method.ts';
 import { ownCropWordsSchema } from '../../contract/schemas/ownCrop.ts';
 import { placeSchema } from '../../contract/schemas/place.ts';
 import { mediumPriceSchema, moneySchema, shopPriceSchema } from '../../contract/schemas/prices.ts';
-import { MOST_SEED_G, MOST_SOAK_H } from '../../core/choice/choiceData.ts';
+import { MOST_SEED_G, MOST_SOAK_H, MOST_VARIETY_LETTERS } from '../../core/choice/choiceData.ts';
 import { isDay, isId, isKey } from '../../contract/text.ts';
 import { isWordable } from '../../words/reminders.ts';
 import { MOST_PARTS } from '../../core/crops/blend.ts';
@@ -272,7 +272,8 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       noCrop(fieldOf(part, 'cropKey'), crops) === SOUND &&
       isNumber(fieldOf(part, 'areaShare'), 1e-9, 1) &&
       isNumber(fieldOf(part, 'seedG'), 0, MOST_SEED_G) &&
-      (isNone(fieldOf(part, 'lotId')) || isId(fieldOf(part, 'lotId')));
+      (isNone(fieldOf(part, 'lotId')) || isId(fieldOf(part, 'lotId'))) &&
+      (isNone(fieldOf(part, 'variety')) || isText(fieldOf(part, 'variety'), MOST_VARIETY_LETTERS));
     const within: [string, unknown, number, number][] = [
       ['share of its container', row.area_share, 1e-6, 1],
       ['density', row.seeds_per_cm2, 1e-9, 1e6],

@@ -31,7 +31,12 @@ const bodyOf = (
     ...AS_USUAL,
     ids: newIds(),
     kind: parts.length > 1 ? 'blended' : 'one',
-    parts: parts.map(({ crop, share }, nth) => ({ cropKey: crop.key, lotId: taken[nth]!, share })),
+    parts: parts.map(({ crop, share, variety }, nth) => ({
+      cropKey: crop.key,
+      lotId: taken[nth]!,
+      share,
+      variety
+    })),
     shareOf,
     container: { name, shape, lengthCm, widthCm, depthCm, cells },
     count: of.count,

@@ -86,7 +86,8 @@
   {/if}
   {#each QUESTION_GROUPS as { title, questions } (title)}
     <details class="unfold" bind:open={unfolded[title]}>
-      <summary>{title}: <span class="small soft">{answersWords(questions)}</span></summary>
+      <summary><span>{title}:<span class="answers small soft">{answersWords(questions)}</span></span></summary
+      >
       <div class="group">
         {#each questions as question (question)}
           <div class="question">
@@ -190,6 +191,11 @@
   .questions {
     display: grid;
     gap: 1.25rem;
+  }
+  .answers {
+    /* An inline block takes no underline from around it. */
+    display: inline-block;
+    width: 100%;
   }
   .group {
     display: grid;

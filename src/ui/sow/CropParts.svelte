@@ -9,6 +9,7 @@
     lotGermination,
     type LotStock
   } from '$core/supplies/seed/lot.ts';
+  import { MOST_VARIETY_LETTERS } from '$core/choice/choiceData.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -39,6 +40,20 @@
     part.cropKey = cropKey;
     // The packet that should be used up first is the one to take.
     part.lotId = again ? '' : (lotsOf(cropKey).find((lot) => leftG(lot) > 0)?.id ?? '');
+  }
+  /** Whether another part is of the same crop. */
+  const isOneOfSeveral = (part: DraftPart): boolean =>
+    part.cropKey !== '' && draft.parts.some((one) => one !== part && one.cropKey === part.cropKey);
+  /** The crop that was chosen last, for one more kind of it. */
+  const another = $derived(
+    crops.find(({ key }) => key === draft.parts.findLast(({ cropKey }) => cropKey !== '')?.cropKey) ?? null
+  );
+  /** One more kind of a crop, in the first line that is still empty. */
+  function addVariety({ key }: Crop) {
+    const blank = draft.parts.findIndex(({ cropKey }) => cropKey === '');
+    const kind = { ...empty(), cropKey: key };
+    draft.parts =
+      blank < 0 ? [...draft.parts, kind] : draft.parts.map((one, nth) => (nth === blank ? kind : one));
   }
   const mixed = $derived(lots.filter(({ parts }) => parts !== null));
   /** Takes a packet that was bought mixed: its parts are the blend's. */
@@ -95,6 +110,15 @@
         <SelectItem value="" text={again ? 'Whichever is used first' : 'Other seed'} />
       </Select>
     {/if}
+    {#if draft.kind === 'blended' && isOneOfSeveral(part)}
+      <TextInput
+        labelText="Variety"
+        placeholder="Purple, lemon, small-leaved"
+        value={part.variety ?? ''}
+        on:input={(event) => (part.variety = String(event.detail ?? ''))}
+        maxlength={MOST_VARIETY_LETTERS}
+      />
+    {/if}
     {#if draft.kind === 'blended' && draft.parts.length > 2}
       <Button
         kind="ghost"
@@ -114,10 +138,15 @@
   </div>
 {/if}
 {#if draft.kind === 'blended' && draft.parts.length < MOST_PARTS}
-  <div>
+  <div class="row">
     <Button kind="ghost" class="chip quiet" on:click={() => (draft.parts = [...draft.parts, empty()])}
-      >One crop more</Button
+      >Add a crop</Button
     >
+    {#if another}
+      <Button kind="ghost" class="chip quiet" on:click={() => addVariety(another)}
+        >Add another variety of {another.name.toLowerCase()}</Button
+      >
+    {/if}
   </div>
 {/if}
 <Choice

@@ -25,6 +25,8 @@
   const x = (day: number) => Math.round(NAMES_TO + ((day - from) / (until - from)) * (300 - NAMES_TO));
   const day = (d: number) => figure(Math.round(d * 10) / 10);
   const days = (d: number) => `${figure(Math.round(Math.abs(d) * 2) / 2)} day${Math.abs(d) === 1 ? '' : 's'}`;
+  const tallest = $derived(fit.heightsCm.indexOf(Math.max(...fit.heightsCm)));
+  const shortest = $derived(fit.heightsCm.indexOf(Math.min(...fit.heightsCm)));
   const late = $derived(
     crops.map((crop, index) => ({ crop, d: fit.delaysD[index]! })).filter(({ d }) => d >= 0.5)
   );
@@ -74,8 +76,9 @@
   {/if}
   {#if !fit.heightsFit}
     <p class="small warn">
-      Their heights differ by {length(fit.heightGapCm, units)}: the taller shades the shorter, and one cut
-      does not suit both.
+      At the cut {crops[tallest]!.name.toLowerCase()} stands about {length(fit.heightsCm[tallest]!, units)} and
+      {crops[shortest]!.name.toLowerCase()} about {length(fit.heightsCm[shortest]!, units)}: the taller shades
+      the shorter, and one cut does not suit both.
     </p>
   {/if}
   {#if halves && late.length > 0}

@@ -141,7 +141,7 @@
       beside="{Math.round(plan.soak.soakH * 10) / 10} h"
     >
       {#snippet working()}
-        {#each parts as part (part.crop.key)}
+        {#each parts as part, nth (nth)}
           {#if isSoaked(part.crop)}{parts.length > 1 ? `${part.crop.name}: ` : ''}{usualSoakWords(
               part.crop
             )}.{/if}

@@ -25,6 +25,8 @@ export interface DraftPart {
   cropKey: string;
   lotId: string;
   share: string;
+  /** What this kind is called, where several of one crop are blended. */
+  variety?: string;
 }
 
 /** The crops of a draft. */
@@ -122,10 +124,11 @@ function choiceDataOf(draft: Draft, context: DraftContext): ChoiceData {
   const parts = draft.kind === 'one' ? draft.parts.slice(0, 1) : draft.parts;
   return {
     kind: draft.kind,
-    parts: parts.map(({ cropKey, lotId, share }) => ({
+    parts: parts.map(({ cropKey, lotId, share, variety }) => ({
       cropKey,
       lotId: lotId || null,
-      share: draft.kind === 'blended' ? (readNumber(share) ?? NaN) : 1
+      share: draft.kind === 'blended' ? (readNumber(share) ?? NaN) : 1,
+      ...(draft.kind === 'blended' && variety?.trim() ? { variety: variety.trim() } : {})
     })),
     shareOf: draft.shareOf,
     staggered: draft.staggered,

@@ -24,9 +24,12 @@
   const depth = $derived(Math.min(90, picture.depthCm * 10));
   const sides = $derived(beside ? [picture, beside] : [picture]);
   const stemTop = $derived(Math.max(...sides.map(({ stems }) => stems?.heightCm ?? 0)) * 10);
+  const ruler = $derived((picture.rulerCm ?? 0) * 10);
   const fill = $derived(Math.min(depth - RIM, (picture.medium?.depthCm ?? 0) * 10));
   /** The medium's surface, measured down from the rim. */
   const surface = $derived(depth - fill);
+  /** A clear lid is a dome where stems stand over the rim. */
+  const clearTop = $derived(Math.max(14, stemTop - surface + 10, ruler - surface + 10));
   const coverTop = $derived(
     picture.cover === 'dome'
       ? Math.max(58, stemTop + 16)
@@ -34,7 +37,9 @@
         ? 105
         : picture.cover === 'stacked'
           ? 46
-          : 18
+          : picture.cover === 'clear'
+            ? clearTop
+            : 18
   );
   const lampTop = $derived(picture.light === 'lamp' ? Math.max(stemTop - surface + 55, 105) : 0);
   const skyTop = $derived(picture.light === 'sill' ? Math.max(stemTop - surface + 40, 110) : 0);
@@ -200,8 +205,20 @@
       />
     {/each}
 
+    {#if ruler > 0}
+      {@const foot = top + surface}
+      {@const x = left + width - inset - 10}
+      <path
+        class="ruler"
+        d="M{x} {foot}V{Math.round(foot - ruler - 8)}{Array.from(
+          { length: Math.floor(ruler / 10) },
+          (_, cm) => `M${x} ${foot - (cm + 1) * 10}h${(cm + 1) % 5 === 0 ? 7 : 4}`
+        ).join('')}"
+      />
+      <path class="mark" d="M{left + inset} {Math.round(foot - ruler)}H{x}" />
+    {/if}
     {#if picture.cover === 'clear'}
-      <path class="clear" d="M{left - 5} {top - 1}V{top - 14}h{width + 10}V{top - 1}" />
+      <path class="clear" d="M{left - 5} {top - 1}V{top - clearTop}h{width + 10}V{top - 1}" />
     {:else if picture.cover === 'lid'}
       <path class="cover" d="M{left - 5} {top - 5}h{width + 10}v5h-{width + 10}z" />
     {:else if picture.cover === 'stacked'}
@@ -274,6 +291,17 @@
     fill: none;
     stroke: var(--ink);
     stroke-width: 1.6;
+  }
+  .ruler {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 1.4;
+  }
+  .mark {
+    fill: none;
+    stroke: var(--beet);
+    stroke-width: 1.4;
+    stroke-dasharray: 4 3;
   }
   .shelf {
     stroke: var(--ink);

@@ -6,6 +6,7 @@ export interface PortionOfLot extends BlendPortion {
   lotId: string | null;
   /** Of the lot, percent; the crop's usual where not known. */
   germinationPct: number | null;
+  variety?: string;
 }
 
 /**
@@ -13,10 +14,11 @@ export interface PortionOfLot extends BlendPortion {
  * share of the area.
  */
 export function mixParts(portions: readonly PortionOfLot[], areaCm2: number, densityFactor = 1): MixPart[] {
-  return portions.map(({ crop, areaShare, lotId, germinationPct }) => ({
+  return portions.map(({ crop, areaShare, lotId, germinationPct, variety }) => ({
     cropKey: crop.key,
     areaShare,
     lotId,
+    ...(variety ? { variety } : {}),
     seedG: seedAmount(
       crop,
       areaCm2 * areaShare,

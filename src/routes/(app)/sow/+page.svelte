@@ -213,7 +213,7 @@
       today={isoDay(data.now, data.household.zone)}
       {wrong}
     />
-    {#if fit && worked.choice}
+    {#if fit && worked.choice && new Set(chosen.map(({ key }) => key)).size > 1}
       <MixFit
         crops={chosen}
         {fit}
