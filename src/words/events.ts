@@ -24,14 +24,15 @@ const STAGE_WORDS: Record<Stage, string> = {
 };
 
 /** The stage of a tray for what it is: nothing lies over what sprouts in the open. */
-export const stageWords = (stage: Stage, { cover }: Pick<Path, 'cover'>): string =>
-  stage !== 'press'
-    ? STAGE_WORDS[stage]
-    : cover === 'none'
-      ? 'sprouting in the open'
-      : cover === 'clear'
-        ? 'sprouting under a clear lid'
-        : STAGE_WORDS.press;
+export function stageWords(
+  stage: Stage,
+  { cover, domeDays, domeCm }: Pick<Path, 'cover' | 'domeDays' | 'domeCm'>
+): string {
+  if (stage !== 'press') return STAGE_WORDS[stage];
+  if (cover === 'none') return 'sprouting in the open';
+  if (cover !== 'clear') return STAGE_WORDS.press;
+  return domeDays === null && domeCm === null ? 'sprouting under a clear lid' : 'growing under a clear dome';
+}
 
 export const LOSS_WORDS: Record<LossReason, string> = {
   mould: 'Mould',
@@ -63,15 +64,20 @@ export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string
   }[crop.harvestCue];
 }
 
+/** What a method takes the last cover off by, where that is not the look of the crop; null where it is. */
+function countedWords({ domeCm, domeDays, darkDays, cover }: Path): string | null {
+  const dome = cover === 'clear' ? 'clear dome' : 'dome';
+  if (domeCm !== null) return `The ${dome} stays on until the stems stand as high as your method says.`;
+  if (domeDays !== null) return `The ${dome} stays on for the days that your method counts.`;
+  return darkDays === null ? null : 'It stays in the dark for the days that your method counts.';
+}
+
 /** What follows from a cue once it is seen: a chip says what it does. */
 export function cueThen(cue: Cue, { path }: Pick<Projected, 'path'>): string {
   if (cue === 'windowOpen') return 'Then it can be cut.';
-  if (cue === 'lightReady')
-    return path.domeCm !== null
-      ? 'The dome stays on until the stems stand as high as your method says.'
-      : path.domeDays === null && path.darkDays === null
-        ? 'Then its dome comes off.'
-        : 'The dome stays on for the days that your method counts.';
+  const counted = countedWords(path);
+  if (cue === 'lightReady') return counted ?? 'Then its dome comes off.';
+  if (counted !== null && !path.blackout) return counted;
   if (path.pressesLate) return 'Then the lid comes off and the weight goes on.';
   if (path.cover === 'none') return 'Then it counts as standing in light.';
   const off = { clear: 'its clear lid', lid: 'the lid', stacked: 'the tray on it', weight: 'the weight' }[
