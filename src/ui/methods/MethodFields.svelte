@@ -40,9 +40,10 @@
   const unfolded = $state<Record<string, boolean>>(
     untrack(() => Object.fromEntries(QUESTION_GROUPS.map(({ title }) => [title, askMedium])))
   );
-  /** What stands chosen in a group, in one line. */
+  /** What stands chosen in a group, in one line; what is not done, or done as usual, goes without saying. */
   const answersWords = (questions: readonly Question[]): string =>
     questions
+      .filter((question) => method[question] !== 'none' && method[question] !== 'usual')
       .map((question) => answerWords(question, method[question]).text)
       .map((text, nth) => (nth === 0 ? text : text.charAt(0).toLowerCase() + text.slice(1)))
       .join(', ');
