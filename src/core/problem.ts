@@ -34,6 +34,7 @@ export interface Problems {
   'seed-outside': { kg: number };
   'germination-none': Record<never, never>;
   'germination-outside': Record<never, never>;
+  'method-figure': { low: number; high: number };
   'soak-outside': { high: number };
   'stack-outside': { high: number };
   'stack-too-high': Record<never, never>;

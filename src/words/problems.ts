@@ -46,6 +46,7 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'seed-outside': ({ kg }) => `Give seed over 0 g and up to ${kg} kg, or check the sizes.`,
   'germination-none': () => 'If nothing sprouts, it can’t be sown. Choose another lot.',
   'germination-outside': () => 'Give a percentage over 0 and up to 100, or leave it empty.',
+  'method-figure': ({ low, high }) => `Enter a number between ${low} and ${high}.`,
   'soak-outside': ({ high }) =>
     `Give hours from 0 to ${high}, 0 for no soak, or leave it empty for the crop’s own.`,
   'stack-outside': ({ high }) => `Give a whole number of trays from 1 to ${high}.`,

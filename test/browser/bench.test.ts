@@ -345,7 +345,7 @@ describe('what the bench works with', () => {
     await page.getByRole('radio', { name: 'Two halves' }).check();
     await page.getByLabel('Crop 2').selectOption('cress-garden');
     await page.getByText(/Their windows miss each other/).waitFor();
-    await page.getByText(/Their heights differ by/).waitFor();
+    await page.getByText(/At the cut .* stands about .* the taller shades the shorter/).waitFor();
     await page.getByRole('checkbox', { name: /Sow garden cress about [\d.]+ days later/ }).check();
     await page.getByRole('button', { name: 'Plan this sowing' }).click();
     await page.waitForURL('**/round');

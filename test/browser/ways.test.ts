@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { expectAccessible, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import { expectAccessible, open, setStage, type Stage } from '../support/browser.ts';
 import { grow, READY } from '../support/growing.ts';
 
 const VARIETIES = ['Purple', 'Lemon', 'Small-leaved', 'Large-leaved', 'Cinnamon'];
@@ -93,8 +93,8 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
     expect(told.join('\n')).not.to.match(/Still some there|may be lost/);
   });
 
-  it('a sill with shade until day four, on a phone', async () => {
-    const page = await stage.page(PHONE);
+  it('a sill with shade until day four', async () => {
+    const page = await stage.page();
     const told = await grow(
       page,
       stage,

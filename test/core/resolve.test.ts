@@ -72,6 +72,8 @@ describe('a choice', () => {
     [{ count: 1.5 }, 'count', 'count-outside'],
     [{ mediumId: 'gone' }, 'medium', 'medium-gone'],
     [{ methodKey: 'gone' }, 'methodKey', 'method-gone'],
+    [{ method: { ...READY_METHODS[0]!, darkness: 'days', darkDays: NaN } }, 'darkDays', 'method-figure'],
+    [{ method: { ...READY_METHODS[0]!, dome: 'rim', domeCm: 40 } }, 'domeCm', 'method-figure'],
     [{ placeId: '' }, 'placeId', 'no-place'],
     [{ placeId: 'gone' }, 'placeId', 'place-gone'],
     [{ lightPlaceId: 'gone' }, 'lightPlaceId', 'place-gone'],
@@ -105,6 +107,13 @@ describe('a choice', () => {
   it('takes seed of a dead lot where somebody says what sprouts, and several lots of one crop', () => {
     expect(found({ parts: [part('radish', { lotId: 'dead' })], germinationPct: 40 })).to.deep.equal([]);
     expect(found(blend(part('radish'), part('radish', { lotId: 'good' })))).to.deep.equal([]);
+    // Or two varieties that somebody named.
+    expect(found(blend(part('pea', { variety: 'Tall' }), part('pea', { variety: 'Dwarf' })))).to.deep.equal(
+      []
+    );
+    expect(found(blend(part('pea', { variety: 'Tall' }), part('pea', { variety: 'tall ' })))).to.have.length(
+      1
+    );
   });
 
   it('is the same sent as it was made', () => {

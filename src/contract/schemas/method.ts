@@ -1,8 +1,16 @@
 import * as yup from 'yup';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
-import { QUESTIONS, type Answers, type Question } from '../../core/supplies/methods/method.ts';
+import {
+  FIGURE_BOUNDS,
+  QUESTIONS,
+  type Answers,
+  type Method,
+  type MethodFigure,
+  type Question
+} from '../../core/supplies/methods/method.ts';
 import { checkRule, HARD_BOUNDS } from '../../core/supplies/seed/disinfect.ts';
 import { readNumber } from '../../core/units/parseQuantity.ts';
+import { problem } from '../../core/problem.ts';
 import { problemWords } from '../../words/problems.ts';
 import { key, nameText, number, optionalNumber, text } from './primitives.ts';
 
@@ -15,6 +23,7 @@ const figure = (what: string, low: number, high: number) =>
     .max(high, `The ${what} must be at most ${high}.`)
     .required(`Give the ${what}.`);
 
+/** A question that is left open, as by a page from before it was asked, has its first answer. */
 const answers = Object.fromEntries(
   (Object.keys(QUESTIONS) as Question[]).map((question) => [
     question,
@@ -22,9 +31,23 @@ const answers = Object.fromEntries(
       .string()
       .typeError('Choose one of the answers.')
       .oneOf([...QUESTIONS[question]], 'Choose one of the answers.')
+      .default(QUESTIONS[question][0])
       .required('Choose an answer.')
   ])
 );
+
+/** The figures that answers may ask for; null for the one to start from. */
+const optionalFigure = (name: MethodFigure) => {
+  const [low, high] = FIGURE_BOUNDS[name];
+  const say = problemWords(problem('method-figure', { low, high }));
+  return optionalNumber(say).min(low, say).max(high, say);
+};
+const figures = {
+  domeDays: optionalFigure('domeDays'),
+  domeCm: optionalFigure('domeCm'),
+  darkDays: optionalFigure('darkDays'),
+  shadeDays: optionalFigure('shadeDays')
+};
 
 /** How a household disinfects seed. The core refuses strengths past its hard bounds; so does this, first. */
 const disinfectRuleSchema = yup.object({
@@ -64,24 +87,19 @@ export const methodSchema = yup
     key: key('This form is broken: reload the page.').max(60).required(),
     name: nameText(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
     medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
-    domeDays: optionalNumber('Enter a number of days, such as 2.')
-      .min(0.5, 'Enter at least half a day, such as 2 days.')
-      .max(30, 'Enter at most 30 days: no stems stay under a dome for longer.'),
-    domeCm: optionalNumber('Enter a height over the rim, such as 2 cm.')
-      .min(0, 'Enter a height over the rim, such as 2 cm.')
-      .max(15, 'Enter at most 15 cm over the rim.'),
-    darkDays: optionalNumber('Enter a number of days, such as 3.')
-      .min(0.5, 'Enter at least half a day, such as 3 days.')
-      .max(14, 'Enter at most 14 days: seedlings starve in the dark after that.'),
-    shadeDays: optionalNumber('Enter a number of days from sowing, such as 3.')
-      .min(0.5, 'Enter at least half a day, such as 3 days.')
-      .max(21, 'Enter at most 21 days from sowing.'),
+    ...figures,
     feedMlL: optionalNumber('Give mL to a litre off the bottle, such as 4, or leave it empty.')
       .min(0.05, 'Give mL to a litre off the bottle, such as 4.')
       .max(200, 'Over 200 mL to a litre is no feed: check the bottle.'),
     sprays: spraysSchema,
     disinfectRule: disinfectRuleSchema.required()
   })
+  // Days under the dome were counted wherever they were given, before there was a question for it.
+  .transform((value: Partial<Method> | null) =>
+    value && value.dome === undefined && (value.domeDays ?? null) !== null
+      ? { ...value, dome: 'days' }
+      : value
+  )
   .test('rule', '', (value, context) => {
     const { disinfect } = (value ?? {}) as unknown as Partial<Answers>;
     if (disinfect !== 'peroxide' && disinfect !== 'hypochlorite') return true;

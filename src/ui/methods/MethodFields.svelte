@@ -115,7 +115,7 @@
                 {:else}
                   <TextInput
                     labelText={FIGURE_WORDS[figureKey]}
-                    value={shown(figureOf(method, figureKey))}
+                    value={shown(method[figureKey] ?? figureOf(method, figureKey))}
                     on:input={(event) =>
                       (method = { ...method, [figureKey]: readNumber(String(event.detail ?? '')) ?? NaN })}
                     invalid={!!wrong[figureKey]}

@@ -7,7 +7,7 @@ export interface SavedDraft {
 }
 
 /** What a household's form is kept under, in this window alone; another shape of it has another number. */
-const keyOf = (householdId: string): string => `brote.draft.3.${householdId}`;
+const keyOf = (householdId: string): string => `brote.draft.4.${householdId}`;
 
 /** Keeps a form as it stands; one that is as it was first shown is not worth keeping. */
 export function saveDraft(householdId: string, draft: Draft, first: Draft, at: number): void {

@@ -73,9 +73,27 @@ export interface Method extends Answers {
 export const STARTING_FIGURES = { domeDays: 2, domeCm: 2, darkDays: 3, shadeDays: 3 } as const;
 export type MethodFigure = keyof typeof STARTING_FIGURES;
 
-/** A figure of a method, its own or the one to start from. */
-export const figureOf = (method: Pick<Method, MethodFigure>, figure: MethodFigure): number =>
-  method[figure] ?? STARTING_FIGURES[figure];
+/** Between which each figure lies: days, and cm over the rim. */
+export const FIGURE_BOUNDS: Readonly<Record<MethodFigure, readonly [low: number, high: number]>> = {
+  domeDays: [0.5, 30],
+  domeCm: [0, 15],
+  darkDays: [0.5, 14],
+  shadeDays: [0.5, 21]
+};
+
+/** A figure of a method, its own or the one to start from; that as well while what is typed is no number. */
+export const figureOf = (method: Pick<Method, MethodFigure>, figure: MethodFigure): number => {
+  const own = method[figure];
+  return own === null || Number.isNaN(own) ? STARTING_FIGURES[figure] : own;
+};
+
+/** Figures that a method's answers ask for and that lie outside of their bounds. */
+export const figuresOutside = (method: Method): MethodFigure[] =>
+  (Object.keys(FIGURE_BOUNDS) as MethodFigure[]).filter((figure) => {
+    const own = method[figure];
+    const [low, high] = FIGURE_BOUNDS[figure];
+    return FIGURE_ASKED[figure](method) && own !== null && !(own >= low && own <= high);
+  });
 
 /** The answers that ask for a figure. */
 export const FIGURE_ASKED: Readonly<Record<MethodFigure, (method: Answers) => boolean>> = {
