@@ -113,7 +113,7 @@ describe('from the cut to the plate', () => {
     await frozen.getByText('ask your local food authority').waitFor();
     await hand.press(frozen.getByRole('button', { name: /^A portion/ }));
     await page.getByText('Pea shoots: 10 g given away').waitFor();
-    const rest = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*10 g, 1 portion/ });
+    const rest = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*1 portion of 10 g/ });
     await hand.press(rest.getByText('Another amount, pack it anew'));
     await hand.press(rest.getByRole('button', { name: 'Slime' }));
     await page.getByText('Pea shoots: thrown out').waitFor();

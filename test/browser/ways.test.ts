@@ -99,7 +99,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
       page,
       stage,
       {
-        crop: 'cress-garden',
+        crop: 'mustard',
         medium: 'Coir',
         more: async (form) => {
           await form.getByLabel('Place', { exact: true }).selectOption({ label: 'Balcony sill' });
