@@ -76,9 +76,11 @@
   {/if}
   {#if !fit.heightsFit}
     <p class="small warn">
-      At the cut {crops[tallest]!.name.toLowerCase()} stands about {length(fit.heightsCm[tallest]!, units)} and
-      {crops[shortest]!.name.toLowerCase()} about {length(fit.heightsCm[shortest]!, units)}: the taller shades
-      the shorter, and one cut does not suit both.
+      At the cut they stand at about {length(fit.heightsCm[tallest]!, units)} ({crops[
+        tallest
+      ]!.name.toLowerCase()}) and {length(fit.heightsCm[shortest]!, units)} ({crops[
+        shortest
+      ]!.name.toLowerCase()}): the taller shades the shorter, and one cut does not suit both.
     </p>
   {/if}
   {#if halves && late.length > 0}
