@@ -95,13 +95,13 @@ function againstWords(
   { more, less, written }: { more: string; less: string; written: (value: number) => string }
 ): string {
   const side = (factor: number) => `${percent(factor)} ${factor >= 1 ? more : less}`;
-  const range = `four in five chances that the real difference lies between ${side(low)} and ${side(high)}`;
+  const range = `${side(low)} and ${side(high)}`;
   const certain = CERTAIN.find(({ from }) => sure >= from);
   // Few trays are little evidence: what they came to is told apart from what follows.
   const came = `${written(second)} against ${written(first)}, ${side(second / first)} in these trays.`;
   return certain
-    ? `${came} Trays vary by chance, so expect ${certain.words} about ${side(ratio)}; ${range}.`
-    : `${came} That is within what chance does to a tray: ${range}.`;
+    ? `${came} Allowing for chance, the difference is ${certain.words} real: about ${side(ratio)}, with four chances in five between ${range}.`
+    : `${came} Chance alone does that to a tray: four chances in five that the real difference lies between ${range}.`;
 }
 
 /** What a way of growing is called beside another: by what it differs in. A place brings its light along. */
