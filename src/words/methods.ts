@@ -238,7 +238,7 @@ export const FIGURE_WORDS: Record<MethodFigure, string> = {
   domeDays: 'Days under the dome',
   domeCm: 'Height over the rim',
   darkDays: 'Days in the dark, from sowing',
-  shadeDays: 'Take the shade off so many days after sowing'
+  shadeDays: 'Days of shade, from sowing'
 };
 
 /** One answer in words. */

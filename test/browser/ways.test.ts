@@ -104,7 +104,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
         more: async (form) => {
           await form.getByLabel('Place', { exact: true }).selectOption({ label: 'Balcony sill' });
           await differently('Dark and light', 'Straight to light', 'Shade first, then sun')(form);
-          await form.getByLabel('Take the shade off so many days after sowing').fill('4');
+          await form.getByLabel('Days of shade, from sowing').fill('4');
         }
       },
       2
