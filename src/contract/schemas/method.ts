@@ -94,7 +94,7 @@ export const methodSchema = yup
     sprays: spraysSchema,
     disinfectRule: disinfectRuleSchema.required()
   })
-  // Days under the dome were counted wherever they were given, before there was a question for it.
+  // Older pages have no question for the dome: there, giving days meant counting them.
   .transform((value: Partial<Method> | null) =>
     value && value.dome === undefined && (value.domeDays ?? null) !== null
       ? { ...value, dome: 'days' }

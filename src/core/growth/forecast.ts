@@ -70,7 +70,7 @@ export interface ForecastInput {
   domeD21?: number | null;
   /** Days in the dark from sowing on, where they are counted. */
   darkDays?: number | null;
-  /** Until when a sill's sun is kept off it; absent for no shade. */
+  /** When the shade on a sill comes off; absent for no shade. */
   shadedUntil?: Millis | null;
   /** Days that its cover stays on once it has rooted. */
   coveredOnD?: number;

@@ -91,7 +91,7 @@ export type EventBody =
   | { type: 'uncovered' }
   /** It came to light. */
   | { type: 'lit' }
-  /** What kept a sill's sun off it was taken away. */
+  /** The shade on a sill came off. */
   | { type: 'unshaded' }
   | { type: 'misted'; waterG: number; peroxideMl?: number }
   /** With something of the household's own. */

@@ -33,7 +33,7 @@ export const waitsD = ({ besideD }: Pick<Path, 'besideD'>, { seen }: Pick<Sowing
   seen.some(({ mark, reachedAt }) => mark === 'rooted' && reachedAt !== null) ? 0 : besideD;
 
 /**
- * Until when a sill's sun is kept off it: until somebody takes the shade off, or is to by its method. Null where it is not shaded.
+ * When the shade on a sill comes off: when somebody took it off, else on the day its method names. Null for no shade.
  * @param startAt when it was sown, or is to be
  */
 export const shadedUntil = (

@@ -55,7 +55,7 @@ export type Note =
   | { kind: 'in-the-dark' }
   /** Moving air hurts it in its first days of light. */
   | { kind: 'still-air' }
-  /** A sill's sun is kept off it until then. */
+  /** It stands in the shade on a sill until then. */
   | { kind: 'shaded'; until: Millis }
   /** It was to begin then, and a whole round went by. */
   | { kind: 'not-begun'; at: Millis }

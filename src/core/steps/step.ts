@@ -148,7 +148,7 @@ export type StepBody =
     }
   /** `by` what its dome comes off, where that is not the look of its stems. */
   | { kind: 'light'; where: PlaceLight['kind']; by: OffBy | null }
-  /** What keeps a sill's sun off it is taken away. */
+  /** Take the shade on a sill off. */
   | { kind: 'unshade' }
   | {
       kind: 'water';

@@ -33,7 +33,7 @@ const AREA_CM2 = 100;
 const mediumOf = ({ medium, container, method }: Setting): number =>
   capacityG(AREA_CM2, mediumDepthCm(medium, container.depthCm, method.mediumDepth), medium);
 
-/** Whether water may stand under it: not under a mat that is poured through and drained. */
+/** Whether a pool may stand below it. A mat that drains after each watering has none. */
 const isPooled = ({ medium, method }: Setting): boolean =>
   hasPool(medium) && poursADay(medium, method.matWater) === 0;
 

@@ -78,7 +78,7 @@ export class WaterTrack {
     // Some trays lose more than expected: one standard deviation of the household's factor.
     const thirst = Math.exp(began.mean + Math.sqrt(began.variance));
     const air = { ...usualAir(place), movingAir: place.movingAir };
-    // What is poured through is lifted and drained: nothing stands under it.
+    // A mat that drains after each watering has no pool.
     this.poolG =
       sowing.path.poursADay > 0
         ? 0
