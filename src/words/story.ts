@@ -97,7 +97,7 @@ function againstWords(
   const side = (factor: number) => `${percent(factor)} ${factor >= 1 ? more : less}`;
   const range = `${side(low)} and ${side(high)}`;
   const certain = CERTAIN.find(({ from }) => sure >= from);
-  // Few trays are little evidence: what they came to is told apart from what follows.
+  // A few trays are weak evidence, so the page shows the result and the estimate separately.
   const came = `${written(second)} against ${written(first)}, ${side(second / first)} in these trays.`;
   return certain
     ? `${came} Allowing for chance, the difference is ${certain.words} real: about ${side(ratio)}, with four chances in five between ${range}.`

@@ -193,7 +193,7 @@ describe('shade on a sill', () => {
     expect(sooner.forecast.marks.windowOpen.p50).to.be.below(begun(setup).forecast.marks.windowOpen.p50);
   });
 
-  it('is told on the round, and no step where no sill is', () => {
+  it('shows on the round, and asks for nothing under a lamp', () => {
     const now = setup.sowAt + 3.5 * DAY;
     const lit = event(0, { type: 'lit' });
     const tray = begun(setup, { ...lit, at: setup.sowAt + 3 * DAY });

@@ -70,7 +70,7 @@ describe('the window of a blend', () => {
 });
 
 describe('heights in one container', () => {
-  it('are told for each crop as it is cut', () => {
+  it('are given for each crop at its own cut', () => {
     const fit = plannedFit(
       choiceOf([cropOf('cress-garden'), cropOf('sunflower')], { kind: 'blended' }),
       contextAt(MONDAY)

@@ -1,7 +1,7 @@
 import type { Locator, Page } from 'playwright-core';
 import { open, recorded, type Stage } from './browser.ts';
 
-/** When a tray truly comes to what is looked for, days: by nothing that the application knows. */
+/** The day on which a tray really shows each cue, independent of any forecast. */
 type ComesD = readonly (readonly [words: RegExp, days: number])[];
 
 /** Of mustard and radish. */

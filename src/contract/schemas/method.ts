@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import {
-  FIGURE_BOUNDS,
+  METHOD_FIGURES,
   QUESTIONS,
   type Answers,
   type Method,
@@ -38,7 +38,7 @@ const answers = Object.fromEntries(
 
 /** The figures that answers may ask for; null for the one to start from. */
 const optionalFigure = (name: MethodFigure) => {
-  const [low, high] = FIGURE_BOUNDS[name];
+  const [low, high] = METHOD_FIGURES[name].bounds;
   const say = problemWords(problem('method-figure', { low, high }));
   return optionalNumber(say).min(low, say).max(high, say);
 };

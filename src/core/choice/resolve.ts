@@ -4,7 +4,7 @@ import { isStackTooHigh, MOST_IN_STACK } from '../shelf/stack.ts';
 import { checkContainer } from '../supplies/containers/check.ts';
 import { SIZE_BOUNDS, type Container } from '../supplies/containers/container.ts';
 import { isNameOfAnother } from '../supplies/containers/sizes.ts';
-import { FIGURE_BOUNDS, figuresOutside, type Method } from '../supplies/methods/method.ts';
+import { figuresOutside, METHOD_FIGURES, type Method } from '../supplies/methods/method.ts';
 import type { MediumStock } from '../supplies/media/medium.ts';
 import { holds, isDead, type LotStock } from '../supplies/seed/lot.ts';
 import { zoneOf, type Millis } from '../time/zone.ts';
@@ -69,7 +69,7 @@ export function resolve(data: ChoiceData, options: HouseholdOptions): Resolved {
     options.methods.find(({ key }) => key === methodKey) ??
     wrong('methodKey', problem('method-gone'));
   for (const figure of data.method ? figuresOutside(data.method) : []) {
-    const [low, high] = FIGURE_BOUNDS[figure];
+    const [low, high] = METHOD_FIGURES[figure].bounds;
     wrong(figure, problem('method-figure', { low, high }));
   }
   const aim = aimIn(data, options, wrong);

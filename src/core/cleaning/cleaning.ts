@@ -1,4 +1,4 @@
-import type { Cleaning } from '../sowing/event.ts';
+import type { Cleaning, SpentTo } from '../sowing/event.ts';
 import type { Standing } from '../sowing/standing.ts';
 import type { Projected } from '../sowing/project.ts';
 import { hypochlorite, type Disinfectant, type Solution } from '../supplies/seed/disinfect.ts';
@@ -128,6 +128,20 @@ function doseOf({ disinfect, disinfectRule }: Projected['method'], strong: boole
     // As for a kg of seed in so much water: the law knows no seed.
     solution: hypochlorite(1000, ppm, productPct, DIP_ML / 1000),
     minutes
+  };
+}
+
+/** Where what is tipped out, or scraped off a mesh, goes: as its step says, and where else it may. */
+export function spentTo(
+  step: Cleaning,
+  all: readonly Pick<ToClean, 'compost' | 'fodder'>[]
+): { usual: SpentTo | null; others: SpentTo[] } {
+  if (step !== 'empty' && step !== 'scrape') return { usual: null, others: [] };
+  const compost = all.every((one) => one.compost);
+  const fodder = all.every((one) => one.fodder);
+  return {
+    usual: step === 'scrape' ? null : compost ? 'compost' : 'bin',
+    others: [...(fodder ? (['fodder'] as const) : []), ...(compost ? (['bin'] as const) : [])]
   };
 }
 

@@ -11,7 +11,7 @@ import { quantile, type MarkForecast } from './forecastMark.ts';
 import { OF_SEED, OF_STUBS } from './germination.ts';
 import { NEW_HOUSEHOLD } from './learn.ts';
 import { intervalsOf, NOTHING_HEARD, type Answering, type Heard, type Interval, type Look } from './looks.ts';
-import { MARKS, tableOptimumDays, tableRate, UNSOAKED_DELAY, type Mark } from './marks.ts';
+import { MARKS, tableOptimumDays, UNSOAKED_DELAY, type Mark } from './marks.ts';
 import { messageFrom, momentsOf, normed, overGermination, pacePrior, STAGE_SD, type Prior } from './pace.ts';
 import {
   clockOn,
@@ -146,11 +146,9 @@ export function forecast(input: ForecastInput): Forecast {
   const { grid, told } = toldOn(new PaceGrid(prior, table, sources, wayOf), said);
   const weights = weighed(prior, [...told.values()]);
   const pace = momentsOf(prior, weights);
-  const clock = clockOn(wayOf(pace.mean, pace.late), sources);
-  const highAt = (): Millis => {
-    const age = tableRate(crop) * (input.domeD21 ?? 0) + table.rooted * pace.late;
-    return clock.when(age * Math.exp(pace.mean));
-  };
+  const way = wayOf(pace.mean, pace.late);
+  const clock = clockOn(way, sources);
+  const highAt = (): Millis => clock.when(way.highTau);
   const weighedWithout = (mark: Mark): Float64Array =>
     weighed(
       prior,
@@ -406,11 +404,11 @@ function clocksOf(input: ForecastInput, stays: readonly Stay[]): Clocks {
   const onSill = stays.some(({ place }) => place.light.kind === 'sill');
   if (onSill && shadedUntil > startAt) edges.add(shadedUntil);
   if (onSill) for (let day = 0; day <= LIGHT_HORIZON_D; day += 1) edges.add(startAt + day * DAY);
-  const here = stays.map(({ place }) => ({
-    warmth: warmthRates(crop, place),
-    light: lightResponses(place, input.latitudeDeg),
-    shaded: shadedResponses(place, input.latitudeDeg)
-  }));
+  const here = stays.map(({ place }) => {
+    const light = lightResponses(place, input.latitudeDeg);
+    const shaded = shadedUntil > startAt ? shadedResponses(place, input.latitudeDeg) : light;
+    return { warmth: warmthRates(crop, place), light, shaded };
+  });
   let stay = 0;
   const warm: RateStretch[] = [];
   const lit: RateStretch[] = [];

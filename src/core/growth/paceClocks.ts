@@ -66,6 +66,8 @@ export interface PaceWay {
   /** Optimum days that it went on in the dark before. */
   stretched: number;
   litFrom: number;
+  /** Its stems stand so high that the dome comes off; Infinity where that does not go by height. */
+  highTau: number;
   /** It opens. */
   openTau: number;
   openAt: Millis;
@@ -82,6 +84,7 @@ export const WARM: PaceWay = {
   beginsAt: Infinity,
   stretched: 0,
   litFrom: 0,
+  highTau: Infinity,
   openTau: Infinity,
   openAt: Infinity,
   warmOpen: Infinity
@@ -120,7 +123,7 @@ export function waysOf(
   lighting: Lighting
 ): (pace: number, late: number) => PaceWay {
   const table = tableOptimumDays(crop);
-  const rate = tableRate(crop);
+  const high = lighting.domeD21 === null ? Infinity : tableRate(crop) * lighting.domeD21;
   const inDark = lighting.lightFrom === null && lighting.litAt === null;
   const { warm: here, then } = sources;
   const { warm: there, lit } = then ?? sources;
@@ -134,7 +137,7 @@ export function waysOf(
       const readyAt = here.when(readyTau);
       return { ...WARM, readyTau, readyAt, openTau, openAt: here.when(openTau), warmOpen: openTau };
     }
-    const highTau = (rate * (lighting.domeD21 ?? 0) + germinates) * k;
+    const highTau = (high + germinates) * k;
     const taus = { rooted: rootedTau, lightReady: readyTau, high: highTau };
     const litAt = firstLight(lighting, (reached) => here.when(taus[reached]));
     const carriedAt = then === null ? Infinity : litAt;
@@ -160,6 +163,7 @@ export function waysOf(
       beginsAt,
       stretched,
       litFrom,
+      highTau,
       openTau,
       openAt,
       warmOpen

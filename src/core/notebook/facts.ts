@@ -7,9 +7,8 @@ import { ASSUMED } from '../sowing/sowing.ts';
 import { cutG, wateredG } from '../sowing/totals.ts';
 import type { MediumKind } from '../supplies/media/medium.ts';
 import {
-  FIGURE_ASKED,
+  figureAsked,
   figureOf,
-  FIGURES_OF,
   QUESTIONS,
   type Answers,
   type Method,
@@ -29,8 +28,8 @@ const givenAnswers = (method: Method): GivenAnswer[] =>
   (Object.keys(QUESTIONS) as Question[]).flatMap((question) => {
     const answer = method[question];
     if (answer === QUESTIONS[question][0]) return [];
-    const asked = FIGURES_OF[question]?.find((key) => FIGURE_ASKED[key](method));
-    return [{ question, answer, figure: asked ? figureOf(method, asked) : null }];
+    const asked = figureAsked(method, question);
+    return [{ question, answer, figure: asked && figureOf(method, asked) }];
   });
 
 /** What of a sowing is set against that of another: what was chosen, and what came of it. */

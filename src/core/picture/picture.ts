@@ -211,10 +211,10 @@ function coverOf(sowing: Projected, now: Millis): Picture['cover'] {
 
 /** A ruler stands in what is sown and covered until its stems are that high. */
 function rulerOf(sowing: Projected, now: Millis): number | null {
-  const { path, state, setup, mediumDepthCm } = sowing;
   const cover = coverOf(sowing, now);
-  if (path.domeCm === null || state.sownAt === null || (cover !== 'clear' && cover !== 'dome')) return null;
-  return Math.max(0, setup.container.depthCm - mediumDepthCm) + path.domeCm;
+  return sowing.state.sownAt !== null && (cover === 'clear' || cover === 'dome')
+    ? sowing.path.domeStemCm
+    : null;
 }
 
 function lightOf({ state, forecast, place }: Projected, now: Millis): Picture['light'] {

@@ -12,7 +12,7 @@ import {
 import type { WaterFact } from '../water/watered.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import type { Symptom } from '../symptoms/symptom.ts';
-import { HEFT, MOISTURE } from '../water/bucket.ts';
+import { DRAINED, HEFT, MOISTURE } from '../water/bucket.ts';
 import type { Look } from '../growth/looks.ts';
 
 export type Stage = 'prepare' | 'soak' | 'drain' | 'press' | 'blackout' | 'light' | 'ended';
@@ -395,9 +395,6 @@ function end(state: SowingState, at: Millis): void {
   state.stage = 'ended';
   state.endedAt = at;
 }
-
-/** Shares of what a mat holds, once it was poured through and has drained (starting figures). */
-const DRAINED = [0.86, 1] as const;
 
 const SEEN_FOR_D = 3;
 

@@ -4,7 +4,8 @@ import { needsSoak, soakedFor, type Crop } from '../crops/crop.ts';
 import { cutAtStage, leafStageOf, type LeafStage } from '../crops/leafStage.ts';
 import { mediumDepthCm, underRimCm, type MediumKind } from '../supplies/media/medium.ts';
 import type { Method } from '../supplies/methods/method.ts';
-import { pathOf, sharedPath, type Path } from '../supplies/methods/path.ts';
+import { pathOf, type Path } from '../supplies/methods/path.ts';
+import { sharedPath } from '../supplies/methods/sharedPath.ts';
 import { blend, type MixPart } from '../crops/blend.ts';
 import type { Millis } from '../time/zone.ts';
 

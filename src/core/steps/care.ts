@@ -6,6 +6,7 @@ import { stageAt, standsSince } from '../sowing/stage.ts';
 import { ROUND_LEAD_H, type Round } from '../time/rhythm.ts';
 import { DAY, HOUR, type Millis } from '../time/zone.ts';
 import {
+  DRAINED,
   dryShare,
   FULL_SHARE,
   MIST_LEAST_ML_CM2,
@@ -102,7 +103,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
   const wanting = isPourDue(sowing, round, now) || isWanting(sowing, level, round, now);
   if (level.capacityG === 0 || !wanting || withheld(sowing, round)) return null;
   if (isSettled(sowing, round)) return null;
-  const waterMl = through ? level.capacityG * POURED_SHARE : pourMl(sowing, round, now);
+  const { waterMl, staysMl } = pourOf(sowing, level, round, now);
   if (waterMl < worthMl(sowing, level)) return null;
   // Watered in this round already and found dry again: a step of its own, the same for whoever sees it.
   const given = sowing.state.water.filter(
@@ -114,7 +115,7 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
     {
       kind: 'water',
       waterMl,
-      staysMl: through ? Math.max(0, level.capacityG * DRAINED_SHARE - level.g) : null,
+      staysMl,
       share: shareOf(level),
       ifStoodMl: ifStoodMl(sowing, level, round, now),
       why: whyWatered(sowing, round, now),
@@ -130,12 +131,26 @@ function waterStep(sowing: Projected, round: Round, now: Millis): DueStep | null
 
 /** So much of what it holds is poured through a mat, to wet it all over (starting figure). */
 const POURED_SHARE = 1;
-/** And so much of that stays once it has drained (starting figure). */
-const DRAINED_SHARE = 0.93;
+/** And so much is then taken to be in it. */
+const DRAINED_SHARE = (DRAINED[0] + DRAINED[1]) / 2;
 
 /** Whether it is a mat that is lifted, poured through and drained. */
 const isPouredThrough = (sowing: Projected, now: Millis): boolean =>
   sowing.path.poursADay > 0 && stageAt(sowing, now) !== 'press';
+
+/** How much to pour now, and how much of it stays where it drains. */
+const pourOf = (
+  sowing: Projected,
+  level: WaterLevel,
+  round: Round,
+  now: Millis
+): { waterMl: number; staysMl: number | null } =>
+  isPouredThrough(sowing, now)
+    ? {
+        waterMl: level.capacityG * POURED_SHARE,
+        staysMl: Math.max(0, level.capacityG * DRAINED_SHARE - level.g)
+      }
+    : { waterMl: pourMl(sowing, round, now), staysMl: null };
 
 /** Whether the method pours through it in this round, however damp it is: at each round, or in the morning. */
 const isPourDue = (sowing: Projected, round: Round, now: Millis): boolean =>
@@ -202,15 +217,14 @@ function whyWatered(sowing: Projected, round: Round, now: Millis): WhyWater {
  */
 export function alongsideWater(sowing: Projected, step: DueStep, round: Round, now: Millis): DueStep | null {
   const level = waterAt(sowing, now);
-  const through = isPouredThrough(sowing, now);
-  const waterMl = through ? level.capacityG * POURED_SHARE : pourMl(sowing, round, now);
+  const { waterMl, staysMl } = pourOf(sowing, level, round, now);
   if (step.body.kind !== 'water' || waterMl < worthMl(sowing, level)) return null;
   return {
     ...step,
     body: {
       ...step.body,
       waterMl,
-      staysMl: through ? Math.max(0, level.capacityG * DRAINED_SHARE - level.g) : null,
+      staysMl,
       share: shareOf(level),
       ifStoodMl: ifStoodMl(sowing, level, round, now),
       feed: step.body.feed && feedOf(sowing, waterMl),

@@ -295,13 +295,12 @@ export const lighting = (sowing: Projected): BodyOf<'light'> => ({
 });
 
 /** What it is brought to light by, or its clear lid comes off by. */
-function offBy({ path, mediumDepthCm, setup }: Projected): OffBy | null {
-  const { domeCm, domeDays, darkDays } = path;
+function offBy({ path: { domeCm, domeStemCm, domeDays, darkDays } }: Projected): OffBy | null {
   if (darkDays !== null) return { kind: 'dark-days', days: darkDays };
   if (domeDays !== null) return { kind: 'dome-days', days: domeDays };
-  if (domeCm === null) return null;
-  const underRimCm = Math.max(0, setup.container.depthCm - mediumDepthCm);
-  return { kind: 'height', overRimCm: domeCm, stemCm: underRimCm + domeCm };
+  return domeCm === null || domeStemCm === null
+    ? null
+    : { kind: 'height', overRimCm: domeCm, stemCm: domeStemCm };
 }
 
 /** When the shade of a sill comes off, where it stands on one and is not meant to be in the dark until then; null for none. */

@@ -143,6 +143,9 @@ export function lossGPerDay(
 export const MOISTURE = { dry: [0, 0.36], right: [0.3, 0.92], wet: [0.82, 1], standing: [1, 1] } as const;
 export type Moisture = keyof typeof MOISTURE;
 
+/** What a mat holds once it was poured through and has drained, as an interval of capacity (starting figures). */
+export const DRAINED = [0.86, 1] as const;
+
 /** How a tray weighs in the hand, which tells more than a look (starting figures). */
 export const HEFT = { light: [0, 0.32], right: [0.4, 0.85], heavy: [0.8, 1] } as const;
 export type Heft = keyof typeof HEFT;

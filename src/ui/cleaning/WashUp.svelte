@@ -1,13 +1,19 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { cleaningKey, openSteps, type CleaningStep, type ToClean } from '$core/cleaning/cleaning.ts';
-  import { SPENT_TO, type Cleaning, type SpentTo } from '$core/sowing/event.ts';
+  import {
+    cleaningKey,
+    openSteps,
+    spentTo,
+    type CleaningStep,
+    type ToClean
+  } from '$core/cleaning/cleaning.ts';
+  import type { Cleaning, SpentTo } from '$core/sowing/event.ts';
   import TickFace from '$ui/round/TickFace.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { containersWords } from '$words/containers.ts';
-  import { CLEANING_NAMES } from '$words/steps/names.ts';
+  import { cleaningNames } from '$words/steps/names.ts';
   import { CLEANING_DONE, cleaningWords, SPENT_DONE, SPENT_WORDS } from '$words/pantry.ts';
   import type { Locale } from '$words/time.ts';
 
@@ -35,10 +41,6 @@
       }
     return groups;
   };
-  const namesOfSteps = (steps: readonly Together[]): string =>
-    [...new Set(steps.map(({ step }) => CLEANING_NAMES[step.step]))]
-      .map((name, nth) => (nth === 0 ? name : name.toLowerCase()))
-      .join(', ');
   const asked = $derived(together((one) => openSteps(one).slice(0, 1)));
   const offered = $derived(
     together((one) => one.steps.filter(({ optional, done }) => optional && done === null))
@@ -75,17 +77,6 @@
         : step.dose?.solution
           ? CAUTIONS.dip
           : CAUTIONS.spray;
-  /** Where else than where its title says it may go: what is tipped out, or scraped off a mesh. */
-  const elsewhere = ({ step, of }: Together): SpentTo[] =>
-    step.step !== 'empty' && step.step !== 'scrape'
-      ? []
-      : SPENT_TO.filter(
-          (to) =>
-            (to === 'bin' && of.every((one) => one.compost)) ||
-            (to === 'fodder' && of.every((one) => one.fodder))
-        );
-  const spentTo = ({ step, of }: Together): { to?: SpentTo } =>
-    step.step === 'empty' ? { to: of.every((one) => one.compost) ? 'compost' : 'bin' } : {};
   const mouldy = $derived(toClean.some((one) => one.mouldy && one.steps[0]?.done === null));
 </script>
 
@@ -93,19 +84,20 @@
   {#if mouldy}<Caution>{CAUTIONS.mould}</Caution>{/if}
   {#each asked as one (one.title)}
     {@const caution = cautionOf(one)}
+    {@const { usual, others } = spentTo(one.step.step, one.of)}
     <TickFace
       title={one.title}
       why="{namesOf(one.of)}. {one.why}"
       onclick={() =>
         void record(
-          [{ step: one.step.step, of: one.of, ...spentTo(one) }],
+          [{ step: one.step.step, of: one.of, ...(usual ? { to: usual } : {}) }],
           `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
         )}
     />
-    {#if elsewhere(one).length > 0}
+    {#if others.length > 0}
       <div class="row small">
         <span>Or it went to</span>
-        {#each elsewhere(one) as to (to)}
+        {#each others as to (to)}
           <Button
             kind="ghost"
             class="chip quiet"
@@ -117,7 +109,7 @@
           >
         {/each}
       </div>
-      {#if elsewhere(one).includes('fodder')}
+      {#if others.includes('fodder')}
         <details class="unfold small">
           <summary>Before you feed it to animals</summary>
           <Caution>{CAUTIONS.fodder}</Caution>
@@ -135,7 +127,7 @@
   </div>
   {#if offered.length > 0}
     <details class="unfold">
-      <summary>{namesOfSteps(offered)}, if you like</summary>
+      <summary>{cleaningNames([...new Set(offered.map(({ step }) => step.step))])}, if you like</summary>
       {#each offered as one (one.title)}
         {@const caution = cautionOf(one)}
         <TickFace

@@ -3,12 +3,12 @@
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
   import {
-    FIGURE_ASKED,
-    figureOf,
-    FIGURES_OF,
+    figureAsked,
+    METHOD_FIGURES,
     QUESTIONS,
     type Answers,
     type Method,
+    type MethodFigure,
     type Question
   } from '$core/supplies/methods/method.ts';
   import { isWeak, type Disinfectant, type Strengths } from '$core/supplies/seed/disinfect.ts';
@@ -67,6 +67,9 @@
       disinfectRule: { ...method.disinfectRule, [field]: readNumber(String(text ?? '')) ?? NaN }
     };
   }
+  /** As it is typed: what is no number stays in its field. */
+  const typedFigure = (figureKey: MethodFigure): number =>
+    method[figureKey] ?? METHOD_FIGURES[figureKey].start;
   const shown = (value: number) => (Number.isFinite(value) ? figure(value) : '');
   const RULE_FIELDS = $derived([
     {
@@ -91,6 +94,7 @@
       >
       <div class="group">
         {#each questions as question (question)}
+          {@const asked = figureAsked(method, question)}
           <div class="question">
             <Choice
               legend={QUESTION_WORDS[question].ask}
@@ -100,31 +104,25 @@
               onchange={(value) => answer(question, value)}
             />
             <p class="small soft">{turns(question)}</p>
-            {#each FIGURES_OF[question] ?? [] as figureKey (figureKey)}
-              {#if FIGURE_ASKED[figureKey](method)}
-                {#if figureKey === 'domeCm'}
-                  <QuantityField
-                    label={FIGURE_WORDS.domeCm}
-                    kind="length"
-                    unit={units === 'us' ? 'in' : 'cm'}
-                    bind:value={
-                      () => figureOf(method, 'domeCm'), (domeCm) => (method = { ...method, domeCm })
-                    }
-                    error={wrong.domeCm ?? ''}
-                  />
-                {:else}
-                  <TextInput
-                    labelText={FIGURE_WORDS[figureKey]}
-                    value={shown(method[figureKey] ?? figureOf(method, figureKey))}
-                    on:input={(event) =>
-                      (method = { ...method, [figureKey]: readNumber(String(event.detail ?? '')) ?? NaN })}
-                    invalid={!!wrong[figureKey]}
-                    invalidText={wrong[figureKey]}
-                    inputmode="decimal"
-                  />
-                {/if}
-              {/if}
-            {/each}
+            {#if asked === 'domeCm'}
+              <QuantityField
+                label={FIGURE_WORDS.domeCm}
+                kind="length"
+                unit={units === 'us' ? 'in' : 'cm'}
+                bind:value={() => typedFigure('domeCm'), (domeCm) => (method = { ...method, domeCm })}
+                error={wrong.domeCm ?? ''}
+              />
+            {:else if asked}
+              <TextInput
+                labelText={FIGURE_WORDS[asked]}
+                value={shown(typedFigure(asked))}
+                on:input={(event) =>
+                  (method = { ...method, [asked]: readNumber(String(event.detail ?? '')) ?? NaN })}
+                invalid={!!wrong[asked]}
+                invalidText={wrong[asked]}
+                inputmode="decimal"
+              />
+            {/if}
             {#if question === 'feed' && method.feed !== 'none'}
               <TextInput
                 labelText="Feed off its bottle (mL to a litre, at full strength)"

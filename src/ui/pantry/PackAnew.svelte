@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { DRIED_SHARE, evenPortion, JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
+  import { DRIED_SHARE, evenPortion, JUICE_ML_G, MOST_JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
   import { isJuiced } from '$core/pantry/pressed.ts';
   import { unitOfPacking, type PantryItem } from '$core/pantry/item.ts';
   import { PACKINGS, type Packing } from '$core/sowing/event.ts';
@@ -54,7 +54,7 @@
       : item.unit === 'g' && unitOfPacking(to) === 'mL'
         ? from * JUICE_ML_G
         : from;
-  const most = $derived(item.unit === unit ? 1.02 : 1.5);
+  const most = $derived(item.unit === unit ? 1.02 : MOST_JUICE_ML_G);
   const wrong = $derived({
     amount: !(amount > 0)
       ? 'Say how much of it.'

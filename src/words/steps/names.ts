@@ -52,3 +52,9 @@ export const CLEANING_NAMES: Record<Cleaning, string> = {
   disinfect: 'Disinfect',
   dry: 'Dry'
 };
+
+/** Some steps of cleaning in one line. */
+export const cleaningNames = (steps: readonly Cleaning[]): string =>
+  steps
+    .map((step, nth) => (nth === 0 ? CLEANING_NAMES[step] : CLEANING_NAMES[step].toLowerCase()))
+    .join(', ');

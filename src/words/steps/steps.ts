@@ -20,7 +20,7 @@ import {
 } from './amounts.ts';
 import { benchAmount, type Amount } from './bench.ts';
 import { pressingWords } from '../pressing.ts';
-import { CLEANING_NAMES, STEP_NAMES } from './names.ts';
+import { cleaningNames, STEP_NAMES } from './names.ts';
 
 /** A step as a card asks for it. */
 export interface CardWords {
@@ -106,10 +106,9 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return { amount: keepsWords(body.minD, body.maxD, body.keepAtC, units), more: '' };
     case 'clean':
       return {
-        amount: body.steps
-          .filter((step) => step !== 'disinfect' || body.steps.includes('scrape') || !body.compost)
-          .map((step, index) => (index === 0 ? CLEANING_NAMES[step] : CLEANING_NAMES[step].toLowerCase()))
-          .join(', '),
+        amount: cleaningNames(
+          body.steps.filter((step) => step !== 'disinfect' || body.steps.includes('scrape') || !body.compost)
+        ),
         more: body.compost ? 'Roots and medium on the compost' : ''
       };
   }

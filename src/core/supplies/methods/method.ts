@@ -69,43 +69,37 @@ export interface Method extends Answers {
   disinfectRule: DisinfectRule;
 }
 
-/** What counts where an answer asks for a figure and nobody gave one (starting figures). */
-export const STARTING_FIGURES = { domeDays: 2, domeCm: 2, darkDays: 3, shadeDays: 3 } as const;
-export type MethodFigure = keyof typeof STARTING_FIGURES;
-
-/** Between which each figure lies: days, and cm over the rim. */
-export const FIGURE_BOUNDS: Readonly<Record<MethodFigure, readonly [low: number, high: number]>> = {
-  domeDays: [0.5, 30],
-  domeCm: [0, 15],
-  darkDays: [0.5, 14],
-  shadeDays: [0.5, 21]
-};
+/** Figures that an answer asks for: where they start (starting figures) and between which they lie; days, and cm over the rim. */
+export const METHOD_FIGURES = {
+  darkDays: { question: 'darkness', answer: 'days', start: 3, bounds: [0.5, 14] },
+  domeDays: { question: 'dome', answer: 'days', start: 2, bounds: [0.5, 30] },
+  domeCm: { question: 'dome', answer: 'rim', start: 2, bounds: [0, 15] },
+  shadeDays: { question: 'sillLight', answer: 'shaded', start: 3, bounds: [0.5, 21] }
+} as const satisfies Record<
+  string,
+  { question: Question; answer: string; start: number; bounds: readonly [low: number, high: number] }
+>;
+export type MethodFigure = keyof typeof METHOD_FIGURES;
 
 /** A figure of a method, its own or the one to start from; that as well while what is typed is no number. */
 export const figureOf = (method: Pick<Method, MethodFigure>, figure: MethodFigure): number => {
   const own = method[figure];
-  return own === null || Number.isNaN(own) ? STARTING_FIGURES[figure] : own;
+  return own === null || Number.isNaN(own) ? METHOD_FIGURES[figure].start : own;
 };
+
+/** The figure that the answer to a question asks for; null where it asks for none. */
+export const figureAsked = (method: Answers, question: Question): MethodFigure | null =>
+  (Object.keys(METHOD_FIGURES) as MethodFigure[]).find((figure) => {
+    const of = METHOD_FIGURES[figure];
+    return of.question === question && of.answer === method[question];
+  }) ?? null;
 
 /** Figures that a method's answers ask for and that lie outside of their bounds. */
 export const figuresOutside = (method: Method): MethodFigure[] =>
-  (Object.keys(FIGURE_BOUNDS) as MethodFigure[]).filter((figure) => {
+  (Object.keys(METHOD_FIGURES) as MethodFigure[]).filter((figure) => {
+    const { question, bounds } = METHOD_FIGURES[figure];
     const own = method[figure];
-    const [low, high] = FIGURE_BOUNDS[figure];
-    return FIGURE_ASKED[figure](method) && own !== null && !(own >= low && own <= high);
+    return (
+      figureAsked(method, question) === figure && own !== null && !(own >= bounds[0] && own <= bounds[1])
+    );
   });
-
-/** The answers that ask for a figure. */
-export const FIGURE_ASKED: Readonly<Record<MethodFigure, (method: Answers) => boolean>> = {
-  domeDays: ({ dome }) => dome === 'days',
-  domeCm: ({ dome }) => dome === 'rim',
-  darkDays: ({ darkness }) => darkness === 'days',
-  shadeDays: ({ sillLight }) => sillLight === 'shaded'
-};
-
-/** The figures that answers to a question may ask for. */
-export const FIGURES_OF: Readonly<Partial<Record<Question, readonly MethodFigure[]>>> = {
-  darkness: ['darkDays'],
-  dome: ['domeDays', 'domeCm'],
-  sillLight: ['shadeDays']
-};

@@ -3,7 +3,7 @@ import { ageAtHeightD21 } from '../../crops/height.ts';
 import { leafStageOf } from '../../crops/leafStage.ts';
 import { isGrass, traitsOf } from '../../crops/traits.ts';
 import { hasPool, isStraightIn } from '../media/below.ts';
-import { isLoose, mediumDepthCm, type MediumKind } from '../media/medium.ts';
+import { isLoose, mediumDepthCm, underRimCm, type MediumKind } from '../media/medium.ts';
 import { figureOf, type Method } from './method.ts';
 
 /** From when on a sowing stands in light: from a mark, or a counted day; null for crops kept dark to the end. */
@@ -35,6 +35,8 @@ export interface Path {
   domeDays: number | null;
   /** How far its stems stand over the rim as the dome, or a clear lid, comes off, cm; null where it does not go by that. */
   domeCm: number | null;
+  /** The same over their medium. */
+  domeStemCm: number | null;
   /** The age at which they do by the table, days at 21 degC; null likewise. */
   domeD21: number | null;
   lightFrom: LightFrom;
@@ -117,14 +119,10 @@ const FILLED_UP_CM = 0.5;
 
 /**
  * The way of a crop under a method, on a medium.
- * @param underRimCm how far the medium lies under the rim
+ * @param rimCm how far the medium lies under the rim
  */
-export const pathOf = (
-  crop: Crop,
-  method: Method,
-  medium: MediumKind,
-  underRimCm: number = FILLED_UP_CM
-): Path => wayOf(crop, method, medium, underRimCm).path;
+export const pathOf = (crop: Crop, method: Method, medium: MediumKind, rimCm: number = FILLED_UP_CM): Path =>
+  wayOf(crop, method, medium, rimCm).path;
 
 /** What decides which answers a crop can obey, besides itself: what it stands on, in and where. */
 export interface Surroundings {
@@ -140,8 +138,12 @@ export interface Surroundings {
 /** Answers of a method that this crop, set up like that, does not obey. */
 export function unheeded(crop: Crop, method: Method, on: Surroundings): Unheeded[] {
   const { depthCm = USUAL_TRAY_CM } = on;
-  const deep = mediumDepthCm(on.medium, depthCm, method.mediumDepth);
-  const { path, unheeded } = wayOf(crop, method, on.medium, depthCm - deep);
+  const { path, unheeded } = wayOf(
+    crop,
+    method,
+    on.medium,
+    underRimCm(on.medium, depthCm, method.mediumDepth)
+  );
   const found = [...unheeded, ...standsAgainst(crop, method, on, path)];
   const { lightFrom } = path;
   const below = on.medium === 'mesh' || on.reservoir;
@@ -193,7 +195,7 @@ function standsAgainst(
  * seed that must lie dark keeps its lid until it has rooted; maize shoots never see light; in a bare tray nothing lies
  * open. Everything else is as the method has it, and what it cannot have is named.
  */
-function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: number): Way {
+function wayOf(crop: Crop, method: Method, medium: MediumKind, rimCm: number): Way {
   const unheeded: Unheeded[] = [];
   const not = (question: Unheeded['question'], why: WhyNot) => void unheeded.push({ question, why });
   const traits = traitsOf(crop);
@@ -203,7 +205,7 @@ function wayOf(crop: Crop, method: Method, medium: MediumKind, underRimCm: numbe
   const darkDays = darkDaysFor(crop, method, not);
   const open =
     darkDays === null && (grass || (method.darkness === 'none' && crop.germinationLight === 'either'));
-  const dome = domeFor(crop, method, underRimCm, open || inLight ? 1 : LATEST_DARK);
+  const dome = domeFor(crop, method, rimCm, open || inLight ? 1 : LATEST_DARK);
   // A clear lid that stays on keeps the air of slow, warm crops humid.
   const humid = (open || inLight) && !grass && typeof dome !== 'string' ? dome : null;
   const seedCover = layerOf(crop, method, not);
@@ -286,8 +288,8 @@ const POURS_A_DAY = { 'as-dry': 0, 'poured-once': 1, 'poured-twice': 2 } as cons
 export const poursADay = (medium: MediumKind, answer: Method['matWater']): Path['poursADay'] =>
   medium === 'hemp-mat' || medium === 'paper' ? POURS_A_DAY[answer] : 0;
 
-type DomeUntil = Pick<Path, 'domeDays' | 'domeCm' | 'domeD21'>;
-const NO_DOME: DomeUntil = { domeDays: null, domeCm: null, domeD21: null };
+type DomeUntil = Pick<Path, 'domeDays' | 'domeCm' | 'domeStemCm' | 'domeD21'>;
+export const NO_DOME: DomeUntil = { domeDays: null, domeCm: null, domeStemCm: null, domeD21: null };
 
 /** Stems are left in the dark for no longer than this share of the way to the opening (starting figure). */
 const LATEST_DARK = 0.8;
@@ -299,14 +301,17 @@ const LATEST_DARK = 0.8;
 function domeFor(
   crop: Crop,
   method: Method,
-  underRimCm: number,
+  rimCm: number,
   latest: number
 ): DomeUntil | null | 'never-so-high' {
   if (method.dome === 'even') return null;
   if (method.dome === 'days') return { ...NO_DOME, domeDays: figureOf(method, 'domeDays') };
   const domeCm = figureOf(method, 'domeCm');
-  const domeD21 = ageAtHeightD21(crop, underRimCm + domeCm);
-  return domeD21 <= latest * crop.windowOpenD21 ? { ...NO_DOME, domeCm, domeD21 } : 'never-so-high';
+  const domeStemCm = rimCm + domeCm;
+  const domeD21 = ageAtHeightD21(crop, domeStemCm);
+  return domeD21 <= latest * crop.windowOpenD21
+    ? { ...NO_DOME, domeCm, domeStemCm, domeD21 }
+    : 'never-so-high';
 }
 
 /** Days in the dark that were chosen, for a crop that can have them; seed that must lie dark lies so until it has rooted. */
@@ -391,41 +396,4 @@ function pressingFor(
     return 'none';
   }
   return pressing;
-}
-
-/**
- * Two crops side by side under one cover: the gentler weight, the thirstier misting, uncovered and in light when the slower is
- * ready.
- * @param besideD days that the other takes longer to root
- */
-export function sharedPath(own: Path, other: Path, besideD: number): Path {
-  const order: readonly CoverKind[] = ['none', 'clear', 'lid', 'stacked', 'weight'];
-  const gentler = Math.min(own.pressGCm2, other.pressGCm2);
-  const bearsGCm2 = [0, 1].map((end) =>
-    Math.min(own.bearsGCm2[end]!, other.bearsGCm2[end]!)
-  ) as unknown as Path['bearsGCm2'];
-  const pressed = { pressGCm2: gentler, bearsGCm2 };
-  // Seed that needs darkness decides over a lid; weight only where both bear it.
-  const covers = [own.cover, other.cover].sort((a, b) => order.indexOf(a) - order.indexOf(b));
-  const cover =
-    gentler > 0 ? covers[0]! : covers[1] === 'weight' || covers[1] === 'stacked' ? 'lid' : covers[1]!;
-  const pressedD = Math.max(own.pressedD, other.pressedD);
-  const mists = (['never', 'daily', 'twice'] as const).findLast(
-    (one) => own.mists === one || other.mists === one
-  )!;
-  const pressesLate = gentler > 0 && (own.pressesLate || other.pressesLate);
-  const shared = { ...own, cover, ...pressed, pressesLate, pressedD, besideD: Math.max(0, besideD), mists };
-  if (own.lightFrom === null || other.lightFrom === null)
-    return { ...shared, ...NO_DOME, darkDays: null, blackout: true, lightFrom: null };
-  const blackout = own.blackout || other.blackout;
-  const isOpen = cover === 'none' || cover === 'clear';
-  const darkDays = isOpen ? null : (own.darkDays ?? other.darkDays);
-  const { domeDays, domeCm, domeD21 } = (own.domeDays ?? own.domeCm) ? own : other;
-  return {
-    ...shared,
-    ...(blackout || cover === 'clear' ? { domeDays, domeCm, domeD21 } : NO_DOME),
-    darkDays,
-    blackout,
-    lightFrom: isOpen ? 'sown' : darkDays !== null ? 'counted' : blackout ? 'lightReady' : 'rooted'
-  };
 }
