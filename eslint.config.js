@@ -1,6 +1,7 @@
 import globals from 'globals';
 import svelte from 'eslint-plugin-svelte';
 import ts from 'typescript-eslint';
+import { noProse } from './commands/lint/noProse.js';
 import svelteConfig from './svelte.config.js';
 
 /** The core's folders: each may need only those before it, so that no two need each other. */
@@ -33,7 +34,7 @@ const CORE = [
 const OUTSIDE = ['node:*', '$server/*', '$ui/*', '$words/*', '$contract/*', 'svelte', '$app/*'];
 
 export default ts.config(
-  { ignores: ['node_modules/', '.svelte-kit/', 'build/'] },
+  { ignores: ['node_modules/', '.svelte-kit/', 'build/', 'src/messages/compiled/'] },
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
   {
@@ -113,6 +114,21 @@ export default ts.config(
         }
       ]
     }
+  },
+  {
+    // What people read is said in the catalogue. Left out: what is told to the log, and what a browser calls itself.
+    files: ['src/**/*.ts', 'src/**/*.svelte'],
+    ignores: [
+      'src/core/**',
+      'src/messages/**',
+      'src/server/db/**',
+      'src/server/demo/**',
+      'src/server/notebook/**',
+      'src/server/jobs/judgeOrNote.ts',
+      'src/server/sessions/agent.ts'
+    ],
+    plugins: { brote: { rules: { 'no-prose': noProse } } },
+    rules: { 'brote/no-prose': 'error' }
   },
   {
     // SQL stands in src/server alone. Data reloaded during a navigation would drop it.

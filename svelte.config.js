@@ -14,7 +14,9 @@ export default {
       $ui: 'src/ui',
       $server: 'src/server',
       $contract: 'src/contract',
-      $words: 'src/words'
+      $words: 'src/words',
+      $messages: 'src/messages',
+      $catalogue: 'src/messages/compiled'
     },
     // Tests are checked with the commands, and once is enough.
     typescript: {

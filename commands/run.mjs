@@ -41,4 +41,8 @@ if (!existsSync(join(root, '.svelte-kit/tsconfig.json')))
   spawnSync('node', ['node_modules/@sveltejs/kit/svelte-kit.js', 'sync'], { stdio: 'inherit' });
 const { register } = await import('tsx/esm/api');
 register();
+const { ensureMessages } = await import('./lib/messages.ts');
+ensureMessages();
+// What a command says to anybody, it says from the catalogue.
+await import('../src/messages/every.ts');
 await import(`./${task}.ts`);

@@ -1,10 +1,13 @@
+import { t } from '$messages/t.ts';
 import { createHash } from 'node:crypto';
 import { building } from '$app/environment';
 import { FOR_HEADER, NOBODY } from '$contract/copies.ts';
 import { redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
 import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
 import { isForeign } from '$server/door/origin.ts';
-import { AWAY_PAGE } from '$server/door/pages.ts';
+import { messageLinks } from '$server/language/head.ts';
+import { inLanguage } from '$server/language/reader.ts';
+import { awayPage } from '$server/door/pages.ts';
 import { awayWords } from '$server/requests/session.ts';
 import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
@@ -42,7 +45,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!event.locals.session && !isOpen(pathname)) {
     if (pathname.startsWith('/api/'))
       return Response.json(
-        { message: 'Sign in again to continue; what you entered is kept.', code: 'signed-out' },
+        { message: t('errors.signAgainContinueWhatYou'), code: 'signed-out' },
         { status: 401 }
       );
     redirect(
@@ -52,9 +55,16 @@ export const handle: Handle = async ({ event, resolve }) => {
   }
   const theme = event.cookies.get('brote_theme');
   const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
-  const response = await resolve(event, {
-    transformPageChunk: ({ html }) => html.replace('%brote.theme%', attribute)
-  });
+  const language = 'en';
+  const response = await inLanguage(language, () =>
+    resolve(event, {
+      transformPageChunk: ({ html }) =>
+        html
+          .replace('%brote.theme%', attribute)
+          .replace('%brote.language%', language)
+          .replace('%brote.messages%', messageLinks(language, event.route.id))
+    })
+  );
   // By it a browser knows whose copies it holds.
   response.headers.set(FOR_HEADER, ownerOf(event.locals.session));
   if (event.url.protocol === 'https:') response.headers.set('strict-transport-security', 'max-age=31536000');
@@ -93,6 +103,7 @@ async function letIn(event: RequestEvent): Promise<void> {
 async function enterDemo(event: RequestEvent): Promise<void> {
   const household = await demoHousehold();
   if (!household) return;
+  // eslint-disable-next-line brote/no-prose -- the demo’s own
   const token = await startSession(household, 'Nela', callerOf(event).agent);
   keepSession(event, token);
   event.locals.session = await openSession(token);
@@ -102,7 +113,7 @@ function away({ request, isDataRequest, url }: RequestEvent, failure: unknown): 
   const headers = { 'retry-after': String(RETRY_AFTER_S), 'cache-control': 'no-store' };
   const wantsPage = !isDataRequest && !url.pathname.startsWith('/api/') && request.method === 'GET';
   return wantsPage
-    ? new Response(AWAY_PAGE, {
+    ? new Response(awayPage(), {
         status: 503,
         headers: { ...headers, 'content-type': 'text/html; charset=utf-8' }
       })
@@ -112,13 +123,13 @@ function away({ request, isDataRequest, url }: RequestEvent, failure: unknown): 
 export const handleError: HandleServerError = ({ error, status, message }) => {
   if (status < 500) return { message: status === 404 ? message : plainly(status, message) };
   console.error(error);
-  return { message: 'Something went wrong here. Nothing you saved is lost; try again in a moment.' };
+  return { message: t('app.failed.text') };
 };
 
 /** What SvelteKit refuses by itself, in words that say what to do. */
 function plainly(status: number, otherwise: string): string {
-  if (status === 405) return 'This address does not take that: go to its page and use what stands there.';
-  if (status === 413) return 'This is too much at once: send it in parts.';
-  if (status === 415) return 'This address takes a form: open its page and send it from there.';
+  if (status === 405) return t('app.wrongMethod');
+  if (status === 413) return t('app.tooMuch');
+  if (status === 415) return t('errors.sendForm');
   return otherwise;
 }

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { buildSync, type BuildOptions } from 'esbuild';
+import { newest } from './newest.ts';
 import { Plain, say } from './say.ts';
 
 const SOURCES = [
@@ -24,12 +25,8 @@ const BUNDLED: BuildOptions = {
   logLevel: 'warning'
 };
 
-function newest(path: string): number {
-  if (!existsSync(path)) return 0;
-  const info = statSync(path);
-  if (!info.isDirectory()) return info.mtimeMs;
-  return Math.max(info.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))));
-}
+/** What runs by itself has every message at hand. */
+const SAYS: BuildOptions = { inject: ['src/messages/every.ts'] };
 
 /** The program of the web server and of the worker, once built. */
 export const SERVICE_FILE = 'build/service.js';
@@ -37,7 +34,7 @@ export const SERVICE_FILE = 'build/service.js';
 /** Builds the web application and its processes if they were not built yet or their sources changed since. */
 export function ensureBuild(): void {
   const stamp = 'build/built';
-  if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...SOURCES.map(newest))) return;
+  if (existsSync(stamp) && statSync(stamp).mtimeMs > Math.max(...SOURCES.map((path) => newest(path)))) return;
   say('Building the application (once, and after it changed) ...');
   const built = spawnSync('node', ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'], {
     encoding: 'utf8',
@@ -59,7 +56,7 @@ const BENCH_FOLDER = 'build/bench';
 export function buildBench(): string {
   rmSync(BENCH_FOLDER, { recursive: true, force: true });
   const entryPoints = ['bench', 'benchWorker'].map((name) => `commands/lib/${name}.ts`);
-  buildSync({ ...BUNDLED, entryPoints, splitting: true, outdir: BENCH_FOLDER });
+  buildSync({ ...BUNDLED, ...SAYS, entryPoints, splitting: true, outdir: BENCH_FOLDER });
   return resolve(BENCH_FOLDER, 'bench.js');
 }
 
@@ -72,5 +69,5 @@ export function buildTests(): void {
   const entryPoints = readdirSync('test', { recursive: true, encoding: 'utf8' })
     .filter((name) => name.endsWith('.test.ts'))
     .map((name) => join('test', name));
-  buildSync({ ...BUNDLED, entryPoints, splitting: true, outdir: TESTS_FOLDER, outbase: 'test' });
+  buildSync({ ...BUNDLED, ...SAYS, entryPoints, splitting: true, outdir: TESTS_FOLDER, outbase: 'test' });
 }

@@ -2,6 +2,7 @@
 // starts it again where it ends or is stuck, and ends it.
 import { closeDb } from '../../src/server/db/connection.ts';
 import { isLost } from '../../src/server/db/unavailable.ts';
+import '../../src/server/language/reader.ts';
 import { Worker } from '../../src/server/jobs/worker.ts';
 import { Plain } from './say.ts';
 import { serve } from './web.ts';

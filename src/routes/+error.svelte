@@ -1,17 +1,20 @@
 <script lang="ts">
   import { page } from '$app/state';
+  import { t } from '$messages/t.ts';
+
+  const title = $derived(page.status === 404 ? t('app.notFound.title') : t('app.failed.title'));
 </script>
 
-<svelte:head><title>{page.status === 404 ? 'Not found' : 'Something went wrong'} · Brote</title></svelte:head>
+<svelte:head><title>{title} · Brote</title></svelte:head>
 
 <main class="lost stack">
-  <h1>{page.status === 404 ? 'Nothing grows here' : 'Something went wrong'}</h1>
+  <h1>{title}</h1>
   <p>
     {page.status === 404 && page.error?.message === 'Not Found'
-      ? 'There is no page at this address.'
+      ? t('app.notFound.text')
       : page.error?.message}
   </p>
-  <p><a href="/round">Go to the round</a></p>
+  <p><a href="/round">{t('app.toRound')}</a></p>
 </main>
 
 <style>

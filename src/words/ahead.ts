@@ -1,3 +1,4 @@
+import { language, t } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
 import { PORTIONS, type Appetite, type PortionSize as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
@@ -34,37 +35,58 @@ export function glutWords(
 ): string {
   const day = (at: number) => dayWords(at, now, locale);
   const mass = (grams: number) => greensMass(grams, locale.units);
-  return `With this, about ${mass(g)} open from ${day(from)} to ${day(until)}, ${mass(addedG)} of it from this sowing. You eat about ${mass(appetiteGD)} a day, ${mass(7 * appetiteGD)} in that time.`;
+  return t('ahead.withAboutMassOpenFrom', {
+    mass: mass(g),
+    day: day(from),
+    day2: day(until),
+    mass2: mass(addedG),
+    mass3: mass(appetiteGD),
+    mass4: mass(7 * appetiteGD)
+  });
 }
 
 /** That Brote assumes what is eaten, for nobody has said it. */
 export const assumedWords = ({ people }: Pick<Appetite, 'people'>, { units }: Locale): string =>
-  `You haven’t said how much you eat, so Brote assumes a handful a day, ${greensMass(PORTIONS.handful, units)}${people > 1 ? `, for each of the ${people} of you` : ''}.`;
+  t('ahead.youHaventSaidHowMuch', {
+    greensMass: greensMass(PORTIONS.handful, units),
+    when: people > 1 ? 'yes' : 'no',
+    people
+  });
 
 export const PORTION_WORDS: Record<EatenPortion, string> = {
-  pinch: 'A pinch on bread',
-  handful: 'A handful',
-  salad: 'A salad a day'
+  get pinch() {
+    return t('ahead.pinchOnBread');
+  },
+  get handful() {
+    return t('ahead.handful');
+  },
+  get salad() {
+    return t('ahead.saladDay');
+  }
 };
 
 /** That so much a day is hardly meant. */
 export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>): string =>
-  `That is about ${greensMass(eachG, units)} a day for each person. A handful is ${greensMass(PORTIONS.handful, units)} and a salad ${greensMass(PORTIONS.salad, units)}. Check the figures, or save them as they are.`;
+  t('ahead.aboutGreensmassDayEachPerson', {
+    greensMass: greensMass(eachG, units),
+    greensMass2: greensMass(PORTIONS.handful, units),
+    greensMass3: greensMass(PORTIONS.salad, units)
+  });
 
 /** Several containers begun in turn: “Start 2 now, 2 on Sunday and 2 on Wed 3 Dec”. */
 export function spreadWords(portions: readonly SpreadPart[], now: number, locale: Locale): string {
   const said = portions.map(({ days, count }) => {
     const day = dayWords(now + days * DAY, now, locale);
-    return `${count} ${days === 0 ? 'now' : days === 1 ? day : `on ${day}`}`;
+    return t('ahead.countValue', { count, value: days === 0 ? 'now' : days === 1 ? day : `on ${day}` });
   });
-  return `Start ${said.slice(0, -1).join(', ')} and ${said.at(-1)}`;
+  return t('ahead.startSliceAt', { slice: said.slice(0, -1).join(', '), at: said.at(-1) ?? '' });
 }
 
 /** What is planned for later days, in one line: “33 more planned. Next: Radish on Friday”. */
 export function plannedLaterWords(later: readonly Projected[], now: number, locale: Locale): string {
   const { crop, soak } = later[0]!;
   const day = dayWords(beginsAt(soak), now, locale);
-  return `${later.length} more planned. Next: ${crop.name}, ${day}`;
+  return t('ahead.laterMorePlannedNextName', { later: later.length, name: crop.name, day });
 }
 
 /** Days of a horizon as they are named. */
@@ -76,14 +98,23 @@ export const dayNames =
     shortDate(moments[Math.min(Math.max(day, 0), moments.length - 1)]!, locale);
 
 const span = ({ from, until }: Pick<DayStretch, 'from' | 'until'>, name: DayName): string =>
-  from === until ? name(from) : `${name(from)} to ${name(until)}`;
+  from === until ? name(from) : t('ahead.nameName', { name: name(from), name2: name(until) });
 
 /** Too little on some days, in a sentence. */
 export const gapWords = (gap: DayStretch, name: DayName, { units }: Locale): string =>
-  `Too little ${gap.from === gap.until ? 'on' : 'from'} ${span(gap, name)}: about ${greensMass(gap.g, units)} short.`;
+  t('ahead.tooLittleOnFromSpan', {
+    when: gap.from === gap.until ? 'yes' : 'no',
+    span: span(gap, name),
+    greensMass: greensMass(gap.g, units)
+  });
 
 export const glutAheadWords = (glut: DayStretch, name: DayName, { units }: Locale): string =>
-  `Too much by ${name(glut.until)}: about ${greensMass(glut.g, units)} would be past ${glut.from === glut.until ? 'its days then' : `their days from ${name(glut.from)} on`}.`;
+  t('ahead.tooMuchByNameAbout', {
+    name: name(glut.until),
+    greensMass: greensMass(glut.g, units),
+    when: glut.from === glut.until ? 'yes' : 'no',
+    name2: !(glut.from === glut.until) ? name(glut.from) : ''
+  });
 
 /** What is short for a sowing that is being planned, and when there is enough. */
 export function shortageWords(
@@ -98,15 +129,22 @@ export function shortageWords(
     laterMs === null
       ? ''
       : days === 0
-        ? ` Begun at ${clockTime(now + laterMs, locale)} today, it goes.`
-        : ` Begun ${days === 1 ? 'a day' : `${days} days`} later, ${dayWords(now + laterMs, now, locale)}, it goes.`;
+        ? ` ${t('ahead.begunAtClocktimeTodayGoes', { clockTime: clockTime(now + laterMs, locale) })}`
+        : ` ${t('ahead.begunDayDaysLaterDay', { days, day: dayWords(now + laterMs, now, locale) })}`;
   switch (kind) {
     case 'light':
-      return `${place.name} is dark: it roots there, and there is no place with light to carry it to.${elsewhere.length === 0 ? ' No other place has room for it then.' : ''}`;
+      return t('ahead.nameDarkRootsThereThere', {
+        name: place.name,
+        when: elsewhere.length === 0 ? 'yes' : 'no'
+      });
     case 'board':
-      return `${place.name} has no room for it all the while, by what stands there and is on the list.${then}${laterMs === null && elsewhere.length === 0 ? ' Nor has any other place: a smaller container, or fewer of them, would go.' : ''}`;
+      return t('ahead.nameHasNoRoomAll', {
+        name: place.name,
+        then,
+        when: laterMs === null && elsewhere.length === 0 ? 'yes' : 'no'
+      });
     case 'container':
-      return `${container}: more would be in use at once than there are, by what stands and is on the list.${then || ' Fewer of them would go.'}`;
+      return t('ahead.containerMoreWouldBeUse', { container, then: then || ` ${t('ahead.fewerWouldFit')}` });
   }
 }
 
@@ -121,17 +159,20 @@ export function overWords(
   rows: readonly Pick<Row, 'crops' | 'count'>[],
   name: DayName
 ): string {
-  const when = `${from === until ? 'On' : 'From'} ${span({ from, until }, name)}`;
+  const when = t('ahead.onFromSpan', {
+    when: from === until ? 'yes' : 'no',
+    span: span({ from, until }, name)
+  });
   const named = [...new Set(rows.map((row) => rowName(row).toLowerCase()))];
-  const which = named.length > 0 ? OR.format(named.slice(0, MOST_OVER)) : 'one of them';
+  const which = named.length > 0 ? OR.format(named.slice(0, MOST_OVER)) : t('ahead.oneThem');
   switch (kind) {
     case 'board':
-      return `${when} ${of} has no room for all that is planned there. Move ${which} to another day or place.`;
+      return t('ahead.whenHasNoRoomAll', { when, of, which });
     case 'load':
-      return `${when} ${of} would carry more than it is rated for. Move ${which} to another day or place.`;
+      return t('ahead.whenWouldCarryMoreThan', { when, of, which });
     case 'container': {
       const needed = Math.round(total * Math.max(...shares.slice(from, until + 1)));
-      return `${when} you would need ${needed} × ${of} and have ${total}. Move ${which} to another day, or choose another container.`;
+      return t('ahead.whenYouWouldNeedNeeded', { when, needed, of, total, which });
     }
   }
 }
@@ -143,24 +184,31 @@ export const whereWords = (
 ): string =>
   lightPlaceId === null
     ? placeName(placeId)
-    : `${placeName(placeId)}, at first light to ${placeName(lightPlaceId)}`;
+    : t('ahead.placenameAtFirstLightPlacename', {
+        placeName: placeName(placeId),
+        placeName2: placeName(lightPlaceId)
+      });
 
 /** What a line of a proposal asks. */
 export function lineTitle({ kind, change, instead }: Line, now: number, locale: Locale): string {
   const { row } = change;
   const [day, name] = [dayWords(row.beginsAt, now, locale), rowName(row).toLowerCase()];
-  if (kind === 'leave-out') return `Leave out ${name} of ${day}`;
-  const what = `${row.beginsAt < row.startAt ? 'soak' : 'sow'} ${name}, ${row.container}`;
+  if (kind === 'leave-out') return t('ahead.leaveOutNameDay', { name, day });
+  const what = t('ahead.soakSowNameContainer', {
+    when: row.beginsAt < row.startAt ? 'yes' : 'no',
+    name,
+    container: row.container
+  });
   if (!instead) return `${capital(day)}: ${what}`;
   const before = dayWords(instead.row.beginsAt, now, locale);
   return before === day
-    ? `${capital(day)}: ${what}, at another place`
-    : `${capital(day)} instead of ${before}: ${what}`;
+    ? t('ahead.dayWhatAtPlace', { day: capital(day), what })
+    : t('ahead.dayInsteadBeforeWhat', { day: capital(day), before, what });
 }
 
 /** That seed for a proposed sowing is not in the cupboard. */
 export const seedLackWords = (g: number, { units }: Locale): string =>
-  `Not in the cupboard: about ${seedMass(g, units)} of its seed.`;
+  t('ahead.notCupboardAboutSeedmassSeed', { seedMass: seedMass(g, units) });
 
 /** Why a change is proposed. */
 export function whyWords(
@@ -170,21 +218,30 @@ export function whyWords(
 ): string {
   if (kind === 'leave-out')
     return savesThrownG > 1
-      ? `Nobody would eat it: about ${greensMass(savesThrownG, units)} less is thrown.`
-      : 'Nobody needs it then, and it saves a day of work.';
-  if (!feeds)
-    return varies
-      ? 'It brings one more crop into the week.'
-      : 'Nothing would be missing without it, but the plan as a whole is better with it.';
-  return `There ${feeds.from === feeds.until ? 'on' : 'from'} ${span(feeds, name)}: without it about ${greensMass(feeds.g, units)} would be missing.`;
+      ? t('ahead.nobodyWouldEatAboutGreensmass', { greensMass: greensMass(savesThrownG, units) })
+      : t('ahead.nobodyNeedsThenSavesDay');
+  if (!feeds) return varies ? t('ahead.bringsOneMoreCropInto') : t('ahead.nothingWouldBeMissingWithout');
+  return t('ahead.thereOnFromSpanWithout', {
+    when: feeds.from === feeds.until ? 'yes' : 'no',
+    span: span(feeds, name),
+    greensMass: greensMass(feeds.g, units)
+  });
 }
 
 /** How far the search for a plan has come, and how much more any plan could mend (docs/model.md, 13). */
 export const SEARCH_WORDS = {
-  looking: 'Looking for a plan…',
-  better: 'A good plan is here already. Brote is looking for a better one.',
-  done: 'As good as Brote can find: usually within 1 % of the best possible, and within 5 % wherever the best is known.',
-  failed: 'This browser could not work out a plan. Reload the page and try again.'
+  get looking() {
+    return t('ahead.lookingPlan');
+  },
+  get better() {
+    return t('ahead.goodPlanHereAlreadyBrote');
+  },
+  get done() {
+    return t('ahead.asGoodAsBroteCan');
+  },
+  get failed() {
+    return t('ahead.browserCouldNotWorkOut');
+  }
 } as const;
 
 const MOST_NAMED = 6;
@@ -193,28 +250,40 @@ const MOST_NAMED = 6;
 export function shortDaysWords(days: readonly { day: number }[], name: DayName): string {
   const named = days.slice(0, MOST_NAMED).map(({ day }) => name(day));
   const more = days.length - named.length;
-  return `Trays run early and late. In more than one of five drawn paces it is short around ${named.join(', ')}${more > 0 ? ` and on ${more} days more` : ''}.`;
+  return t('ahead.traysRunEarlyLateMore', { named: named.join(', '), when: more > 0 ? 'yes' : 'no', more });
 }
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-export const SHORT_WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-
-/** The name of a weekday, 1 for Monday to 7. */
-export const weekdayName = (day: number): string => WEEKDAYS[(day + 6) % 7]!;
+/** The names of the weekdays, from Monday. */
+const weekdays = (style: 'long' | 'short'): string[] => {
+  const format = new Intl.DateTimeFormat(language(), { weekday: style, timeZone: 'UTC' });
+  // 1 January 2024 was a Monday.
+  return Array.from({ length: 7 }, (_, day) => format.format(Date.UTC(2024, 0, 1 + day)));
+};
+export const shortWeekdays = (): string[] => weekdays('short');
+export const weekdayName = (day: number): string => weekdays('long')[(day + 6) % 7]!;
 
 /** What would mend what a plan cannot meet. */
 export function wishWords(wish: Wish, firstWeekday: number, { units }: Locale): string {
   switch (wish.kind) {
     case 'container':
-      return `One ${wish.name} more: about ${greensMass(wish.g, units)} more over these weeks.`;
+      return t('ahead.oneNameMoreAboutGreensmass', {
+        name: wish.name,
+        greensMass: greensMass(wish.g, units)
+      });
     case 'board':
-      return `Room for one more at ${wish.name}, by a second lamp or board: about ${greensMass(wish.g, units)} more.`;
+      return t('ahead.roomOneMoreAtName', { name: wish.name, greensMass: greensMass(wish.g, units) });
     case 'load':
-      return `Another board beside ${wish.name}, which may carry no more: about ${greensMass(wish.g, units)} more.`;
+      return t('ahead.boardBesideNameWhichMay', { name: wish.name, greensMass: greensMass(wish.g, units) });
     case 'seed':
-      return `More ${wish.name.toLowerCase()} seed: about ${greensMass(wish.g, units)} more.`;
+      return t('ahead.moreNameSeedAboutGreensmass', {
+        name: wish.name.toLowerCase(),
+        greensMass: greensMass(wish.g, units)
+      });
     case 'eat-less':
-      return `${greensMass(wish.byG, units)} less on ${weekdayName(((firstWeekday - 1 + wish.weekday) % 7) + 1)}s.`;
+      return t('ahead.greensmassLessOnWeekdaynameS', {
+        greensMass: greensMass(wish.byG, units),
+        weekdayName: weekdayName(((firstWeekday - 1 + wish.weekday) % 7) + 1)
+      });
   }
 }
 
@@ -223,10 +292,18 @@ export const rowName = ({ crops, count }: Pick<Row, 'crops' | 'count'>): string 
   `${crops.join(' and ')}${count > 1 ? ` × ${count}` : ''}`;
 
 export const ROW_KINDS: Record<Row['kind'], string> = {
-  'under-way': 'growing',
-  planned: 'on the list',
-  draft: 'standing order',
-  proposed: 'proposed'
+  get 'under-way'() {
+    return t('ahead.growing');
+  },
+  get planned() {
+    return t('ahead.onList');
+  },
+  get draft() {
+    return t('ahead.standingOrder');
+  },
+  get proposed() {
+    return t('ahead.proposed');
+  }
 };
 
 /** What is done on a day. */
@@ -234,13 +311,15 @@ export function workWords({ what, row }: DayWork): string {
   const name = rowName(row);
   switch (what) {
     case 'begin':
-      return row.beginsAt < row.startAt ? `Soak ${name.toLowerCase()}` : `Sow ${name.toLowerCase()}`;
+      return row.beginsAt < row.startAt
+        ? t('ahead.soakName', { name: name.toLowerCase() })
+        : t('ahead.sowName', { name: name.toLowerCase() });
     case 'sow':
-      return `Sow ${name.toLowerCase()}`;
+      return t('ahead.sowName', { name: name.toLowerCase() });
     case 'opens':
-      return `${name} opens`;
+      return t('ahead.nameOpens', { name });
     case 'last-cut':
-      return `Last day to cut ${name.toLowerCase()}`;
+      return t('ahead.lastDayCutName', { name: name.toLowerCase() });
   }
 }
 
@@ -248,11 +327,11 @@ export function workWords({ what, row }: DayWork): string {
 function aimWords(aim: CutAim = READY): string {
   switch (aim.kind) {
     case 'ready':
-      return 'ready';
+      return t('ahead.ready');
     case 'best':
-      return 'at its best';
+      return t('ahead.atBest');
     case 'age':
-      return `cut at ${aim.days} days or older`;
+      return t('ahead.cutAtDaysDaysOr', { days: aim.days });
   }
 }
 
@@ -265,27 +344,30 @@ export function draftWords(
 ): string {
   const day = (at: number) => dayWords(at, now, locale);
   return [
-    `${plan.soak.soakStart === null ? 'sow' : 'soak'} ${day(beginsAt)}`,
-    `ready ${day(plan.forecast.marks.windowOpen.p50)}`,
-    ...(cutAt !== null && Number.isFinite(cutAt) ? [`cut ${day(cutAt)}`] : [])
+    t('ahead.sowSoakDay', { when: plan.soak.soakStart === null ? 'yes' : 'no', day: day(beginsAt) }),
+    t('ahead.readyDay', { day: day(plan.forecast.marks.windowOpen.p50) }),
+    ...(cutAt !== null && Number.isFinite(cutAt) ? [t('ahead.cutDay', { day: day(cutAt) })] : [])
   ].join(', ');
 }
 
 /** The days on which the next sowings of an order are cut: “Next cuts: Thu 4 Dec, Mon 8 Dec”. */
 export const cutsWords = (cuts: readonly number[], locale: Locale): string =>
   cuts.length === 0
-    ? 'No cut within eight weeks.'
-    : `Next cuts: ${cuts.map((at) => shortDate(at, locale)).join(', ')}`;
+    ? t('ahead.noCutWithinEightWeeks')
+    : t('ahead.nextCutsCuts', { cuts: cuts.map((at) => shortDate(at, locale)).join(', ') });
 
 /** When an order comes again. */
 export function ruleWords(rule: Rule): string {
   switch (rule.kind) {
     case 'every':
-      return rule.days === 1 ? 'begun every day' : `begun every ${rule.days} days`;
+      return t('ahead.begunEveryDayBegunEvery', { days: rule.days });
     case 'weekdays':
-      return `${aimWords(rule.aim)} on ${LIST.format(rule.weekdays.map((day) => `${weekdayName(day)}s`))}`;
+      return t('ahead.aimOnWeekdays', {
+        aim: aimWords(rule.aim),
+        weekdays: LIST.format(rule.weekdays.map((day) => `${weekdayName(day)}s`))
+      });
     case 'keep':
-      return 'always one going';
+      return t('ahead.alwaysOneGoing');
   }
 }
 
@@ -295,30 +377,58 @@ export const LACKS_WORDS: Record<
   { says: string; path: string; link: string }
 > = {
   crops: {
-    says: 'Brote proposes crops that you have seed of, like, or have planned or sown, and there are none yet.',
+    get says() {
+      return t('ahead.broteProposesCropsYouHave');
+    },
     path: '/bench/cupboard',
-    link: 'Add seed'
+    get link() {
+      return t('ahead.addSeed');
+    }
   },
   containers: {
-    says: 'There is no container to plan with.',
+    get says() {
+      return t('ahead.thereNoContainerPlanWith');
+    },
     path: '/bench/cupboard',
-    link: 'Add a container'
+    get link() {
+      return t('ahead.addContainer');
+    }
   },
-  places: { says: 'There is no place for a tray yet.', path: '/shelf', link: 'Add a place' }
+  places: {
+    get says() {
+      return t('ahead.thereNoPlaceTrayYet');
+    },
+    path: '/shelf',
+    get link() {
+      return t('ahead.addPlace');
+    }
+  }
 };
 
 /** Why it is begun on no day at all. */
 export const NONE_WORDS: Record<WhyMoved, string> = {
-  away: 'nobody is at home',
-  container: 'no container is free in time',
-  'too-near': 'too near to be ready'
+  get away() {
+    return t('ahead.nobodyAtHome');
+  },
+  get container() {
+    return t('ahead.noContainerFreeTime');
+  },
+  get 'too-near'() {
+    return t('ahead.tooNearBeReady');
+  }
 };
 
 /** Why it is begun on another day than its rule says. */
 export const MOVED_WORDS: Record<WhyMoved, string> = {
-  away: 'nobody is at home on its day',
-  container: 'it waits for a free container',
-  'too-near': 'too near to be ready'
+  get away() {
+    return t('ahead.nobodyAtHomeOnDay');
+  },
+  get container() {
+    return t('ahead.waitsFreeContainer');
+  },
+  get 'too-near'() {
+    return t('ahead.tooNearBeReady');
+  }
 };
 
 /** Less is not worth a word, g. */
@@ -329,8 +439,14 @@ function effectWords({ missingG, thrownG }: Effect, { units }: Locale): string {
   const part = (g: number, what: string): string[] =>
     Math.abs(g) < WORTH_SAYING_G
       ? []
-      : [`about ${greensMass(Math.abs(g), units)} ${g > 0 ? 'less' : 'more'} ${what}`];
-  const [missing, thrown] = [part(missingG, 'missing'), part(thrownG, 'thrown')];
+      : [
+          t('ahead.aboutGreensmassLessMoreWhat', {
+            greensMass: greensMass(Math.abs(g), units),
+            when: g > 0 ? 'yes' : 'no',
+            what
+          })
+        ];
+  const [missing, thrown] = [part(missingG, t('ahead.missing')), part(thrownG, t('ahead.thrown'))];
   return (missingG > thrownG ? [...missing, ...thrown] : [...thrown, ...missing]).join(', ');
 }
 
@@ -341,46 +457,93 @@ export function offerWords(offer: Offer, name: DayName, locale: Locale): string 
   switch (offer.kind) {
     case 'move': {
       const days = Math.abs(offer.days);
-      return `Begin ${offer.crop.toLowerCase()} ${days === 1 ? 'a day' : `${days} days`} ${offer.days < 0 ? 'sooner' : 'later'}: ${effect}.`;
+      return t('ahead.beginCropDayDaysSooner', {
+        crop: offer.crop.toLowerCase(),
+        days,
+        when: offer.days < 0 ? 'yes' : 'no',
+        effect
+      });
     }
     case 'cut-early':
-      return `Cut about ${mass(offer.g)} of the ${offer.crop.toLowerCase()} early, which gives about ${mass(offer.lessG)} less later: ${effect}.`;
+      return t('ahead.cutAboutMassCropEarly', {
+        mass: mass(offer.g),
+        crop: offer.crop.toLowerCase(),
+        mass2: mass(offer.lessG),
+        effect
+      });
     case 'cool':
-      return `Move the ${offer.crop.toLowerCase()} to ${offer.place}, where it is cooler: ${effect}.`;
+      return t('ahead.moveCropPlaceWhereCooler', {
+        crop: offer.crop.toLowerCase(),
+        place: offer.place,
+        effect
+      });
     case 'give-away':
-      return `Give away about ${mass(offer.thrownG)} of ${offer.crop.toLowerCase()} while it is good, by ${name(offer.byDay)}.`;
+      return t('ahead.giveAwayAboutMassCrop', {
+        mass: mass(offer.thrownG),
+        crop: offer.crop.toLowerCase(),
+        name: name(offer.byDay)
+      });
     case 'begin':
-      return `Begin ${rowName(offer.change.row).toLowerCase()}, ${offer.change.row.container}, on ${name(offer.change.begin?.day ?? 0)}: ${effect}.`;
+      return t('ahead.beginRownameContainerOnName', {
+        rowName: rowName(offer.change.row).toLowerCase(),
+        container: offer.change.row.container,
+        name: name(offer.change.begin?.day ?? 0),
+        effect
+      });
   }
 }
 
 const GROUND_NAMES: Record<GroundPart, string> = {
-  sowings: 'the sowings',
-  orders: 'the standing orders',
-  containers: 'your containers',
-  places: 'your places',
-  appetite: 'what you eat',
-  pantry: 'the pantry',
-  seed: 'your seed',
-  away: 'the days away'
+  get sowings() {
+    return t('ahead.sowings');
+  },
+  get orders() {
+    return t('ahead.standingOrders');
+  },
+  get containers() {
+    return t('ahead.yourContainers');
+  },
+  get places() {
+    return t('ahead.yourPlaces');
+  },
+  get appetite() {
+    return t('ahead.whatYouEat');
+  },
+  get pantry() {
+    return t('ahead.pantry');
+  },
+  get seed() {
+    return t('ahead.yourSeed');
+  },
+  get away() {
+    return t('ahead.daysAway');
+  }
 };
 
 /** Why a proposal is not taken: what was changed since it was worked out. */
 export const groundChangedWords = (parts: readonly GroundPart[]): string =>
-  `Not taken: ${LIST.format(parts.map((part) => GROUND_NAMES[part]))} changed after this was worked out. Ask for a new proposal.`;
+  t('ahead.notTakenPartsChangedAfter', { parts: LIST.format(parts.map((part) => GROUND_NAMES[part])) });
 
 /** What was taken of a proposal: how many sowings are begun, and how many planned ones are not. */
 export const takenWords = (begun: number, leftOut: number): string =>
-  `Taken: ${[
-    begun > 0 ? (begun === 1 ? 'one sowing is on the list' : `${begun} sowings are on the list`) : '',
-    leftOut > 0 ? (leftOut === 1 ? 'one is not begun' : `${leftOut} are not begun`) : ''
-  ]
-    .filter(Boolean)
-    .join(', ')}.`;
+  t('ahead.takenValue', {
+    value: [
+      begun > 0 ? t('ahead.oneSowingOnListSowings', { begun }) : '',
+      leftOut > 0 ? t('ahead.oneNotBegunNotBegun', { leftOut }) : ''
+    ]
+      .filter(Boolean)
+      .join(', ')
+  });
 
 /** Opens the other things that would mend a gap or a glut. */
-export const moreWaysWords = (many: number): string => (many === 1 ? 'Another way' : `${many} other ways`);
+export const moreWaysWords = (many: number): string => t('ahead.wayWays', { many });
 
 /** A line of what to buy. */
 export const seedLine = ({ crop, buyG, buyBy }: SeedNeed, now: number, locale: Locale): string =>
-  `${crop.name}: ${seedMass(buyG, locale.units)}${buyBy === null ? '' : buyBy <= now ? ', now' : `, by ${shortDate(buyBy, locale)}`}`;
+  t('ahead.nameSeedmassNowByShortdate', {
+    name: crop.name,
+    seedMass: seedMass(buyG, locale.units),
+    when: buyBy === null ? 'yes' : 'no',
+    when2: !(buyBy === null) && buyBy <= now ? 'yes' : 'no',
+    shortDate: !(buyBy === null) && !(buyBy <= now) ? shortDate(buyBy, locale) : ''
+  });

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { ShownAwayTray } from '$contract/away.ts';
 import type { AwayVerdict } from '$core/away/plan.ts';
 import { aboutGreens, mass } from '$core/units/format.ts';
@@ -5,43 +6,63 @@ import { dayWords, type Locale } from './time.ts';
 
 /** What each verdict is called as a heading, in the order of what is to be done. */
 export const VERDICT_WORDS: Record<AwayVerdict, string> = {
-  cut: 'Cut before you go',
-  cool: 'Move to the cool before you go',
-  'put-off': 'Begin when you are back',
-  sitter: 'Somebody has to come by',
-  lasts: 'Gets through by itself'
+  get cut() {
+    return t('household.cutBeforeYouGo');
+  },
+  get cool() {
+    return t('household.moveCoolBeforeYouGo');
+  },
+  get 'put-off'() {
+    return t('household.beginWhenYouBack');
+  },
+  get sitter() {
+    return t('household.somebodyHasComeBy');
+  },
+  get lasts() {
+    return t('household.getsThroughByItself');
+  }
 };
 
 /** Why a container was judged so, and what it costs. */
 export function verdictReason(tray: ShownAwayTray, now: number, locale: Locale): string {
   const { verdict, driesAt, closesAt, cutG, lostG, coolName, visits } = tray;
   const day = (at: number) => dayWords(at, now, locale);
-  const dries = driesAt === null ? '' : `Without water it begins to hang ${day(driesAt)}.`;
-  const closes = closesAt === null ? '' : `Its window closes ${day(closesAt)}.`;
+  const dries = driesAt === null ? '' : t('household.withoutWaterBeginsHangDay', { day: day(driesAt) });
+  const closes = closesAt === null ? '' : t('household.windowClosesDay', { day: day(closesAt) });
   switch (verdict) {
     case 'cut':
       if (closesAt !== null && cutG < 1)
-        return `Its window closed ${day(closesAt)}: taste it, then cut what is good or clear the tray.`;
-      return `${closes || dries} Cut as you leave it gives ${aboutGreens(cutG, locale.units)}${lostG >= 1 ? `, ${aboutGreens(lostG, locale.units)} less than at its best` : ''}.`;
+        return t('household.windowClosedDayTasteThen', { day: day(closesAt) });
+      return t('household.closesCutAsYouLeave', {
+        closes: closes || dries,
+        aboutGreens: aboutGreens(cutG, locale.units),
+        when: lostG >= 1 ? 'yes' : 'no',
+        aboutGreens2: lostG >= 1 ? aboutGreens(lostG, locale.units) : ''
+      });
     case 'cool':
-      return `${closes || dries} At ${coolName ?? 'a cooler place'} it waits until you are back.`;
+      return t('household.closesAtCoolnameWaitsUntil', {
+        closes: closes || dries,
+        coolName: coolName ?? t('household.coolerPlace')
+      });
     case 'put-off':
-      return 'It would want to be seen to while nobody is there, and is not begun yet.';
+      return t('household.wouldWantBeSeenWhile');
     case 'sitter':
       return [
         dries || closes,
         visits === 0
-          ? 'Nothing that a sitter does saves it.'
-          : visits === 1
-            ? 'One visit is enough.'
-            : `${visits} visits keep it going.`,
+          ? t('household.nothingSitterDoesSaves')
+          : t('household.oneVisitEnoughVisitsKeep', { visits }),
         cutG >= 1
-          ? `Or cut it as you leave: ${aboutGreens(cutG, locale.units)}${lostG >= 1 ? `, ${mass(Math.round(lostG), locale.units)} less than at its best` : ''}.`
+          ? t('household.orCutAsYouLeave', {
+              aboutGreens: aboutGreens(cutG, locale.units),
+              when: lostG >= 1 ? 'yes' : 'no',
+              mass: lostG >= 1 ? mass(Math.round(lostG), locale.units) : ''
+            })
           : ''
       ]
         .filter(Boolean)
         .join(' ');
     case 'lasts':
-      return 'Damp enough until you are back, and its window stays open.';
+      return t('household.dampEnoughUntilYouBack');
   }
 }

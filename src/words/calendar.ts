@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
 import { aboutGreens } from '$core/units/format.ts';
@@ -18,21 +19,39 @@ export function calendarWords(
     }
     case 'soak':
       return {
-        title: `Soak ${entry.crops.join(' and ').toLowerCase()}`,
-        text: `Out at ${clockTime(entry.until, locale)}, then drain and rinse. ${containersWords(entry.of)}, ${entry.placeName}.`,
+        title: t('reminders.soakCrops', { crops: entry.crops.join(' and ').toLowerCase() }),
+        text: t('reminders.outAtClocktimeThenDrain', {
+          clockTime: clockTime(entry.until, locale),
+          containers: containersWords(entry.of),
+          placeName: entry.placeName
+        }),
         path: '/bench'
       };
     case 'order':
       return {
-        title: `Standing order: ${entry.soaks ? 'soak' : 'sow'} ${entry.crop.toLowerCase()}`,
-        text: `${containersWords(entry.of)}, ${entry.placeName}. It is on the list once you begin it.`,
+        title: t('reminders.standingOrderSoakSowCrop', {
+          when: entry.soaks ? 'yes' : 'no',
+          crop: entry.crop.toLowerCase()
+        }),
+        text: t('reminders.containersPlacenameOnListOnce', {
+          containers: containersWords(entry.of),
+          placeName: entry.placeName
+        }),
         path: aheadPath(entry)
       };
     case 'window': {
       const day = (at: number) => shortDate(at, locale);
       return {
-        title: `Cut ${entry.crops.join(' and ').toLowerCase()}`,
-        text: `Opens ${day(entry.from)}, likely ${day(entry.earliest)} to ${day(entry.latest)}. Best ${[day(entry.bestAt), aboutGreens(entry.expectedG, locale.units)].filter(Boolean).join(', ')}; good until about ${day(entry.until)}. ${containersWords(entry.of)}, ${entry.placeName}.`,
+        title: t('reminders.cutCrops', { crops: entry.crops.join(' and ').toLowerCase() }),
+        text: t('reminders.opensDayLikelyDayDay', {
+          day: day(entry.from),
+          day2: day(entry.earliest),
+          day3: day(entry.latest),
+          value: [day(entry.bestAt), aboutGreens(entry.expectedG, locale.units)].filter(Boolean).join(', '),
+          day4: day(entry.until),
+          containers: containersWords(entry.of),
+          placeName: entry.placeName
+        }),
         path: `/tray/${entry.sowingId}`
       };
     }

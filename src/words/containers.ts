@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { SowingSetup } from '$core/sowing/sowing.ts';
 import {
   freeCount,
@@ -7,7 +8,17 @@ import {
 } from '$core/supplies/containers/container.ts';
 import { figure, type Units } from '$core/units/format.ts';
 
-const SHAPE_WORDS: Record<Shape, string> = { rectangle: 'Tray', round: 'Round pot', cells: 'Cell tray' };
+const SHAPE_WORDS: Record<Shape, string> = {
+  get rectangle() {
+    return t('containers.tray');
+  },
+  get round() {
+    return t('containers.roundPot');
+  },
+  get cells() {
+    return t('containers.cellTray');
+  }
+};
 
 /** A container's inner size in a household's unit: `25 × 18`, or `16` across. */
 export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>, units: Units): string {
@@ -17,7 +28,13 @@ export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>,
 
 /** What a size that a household has not used yet is called until it is given a better name. */
 export const suggestedName = (container: Omit<Container, 'name'>, units: Units): string =>
-  `${SHAPE_WORDS[container.shape]} ${container.shape === 'cells' ? `${container.cells} of ` : ''}${sizeWords(container, units)}${units === 'us' ? ' in' : ''}`;
+  t('containers.shapeCellsSize', {
+    shape: SHAPE_WORDS[container.shape],
+    when: container.shape === 'cells' ? 'yes' : 'no',
+    cells: container.shape === 'cells' ? container.cells : '',
+    size: sizeWords(container, units),
+    when2: units === 'us' ? 'yes' : 'no'
+  });
 
 /** Which containers a sowing stands in: so many of that kind, by their numbers where others are alike. */
 export function containersWords({
@@ -28,7 +45,12 @@ export function containersWords({
   const many = count > 1 ? `${count} × ` : '';
   if (trayNo === null) return `${many}${container.name}`;
   return count > 1
-    ? `${many}${container.name}, ${trayNo} to ${trayNo + count - 1}`
+    ? t('containers.manyNameTraynoTrayno', {
+        many,
+        name: container.name,
+        trayNo,
+        trayNo2: trayNo + count - 1
+      })
     : `${container.name} ${trayNo}`;
 }
 
@@ -38,11 +60,15 @@ export function notFreeWords(stock: ContainerStock, wanted: number): string | nu
   if (free === null || wanted <= free) return null;
   const sown = stock.inUse - stock.toClean;
   const stands = [
-    ...(sown > 0 ? [`${sown} with a sowing`] : []),
-    ...(stock.toClean > 0 ? [`${stock.toClean} to be cleaned`] : []),
-    `${free === 0 ? 'none' : free} free now`
+    ...(sown > 0 ? [t('containers.sownWithSowing', { sown })] : []),
+    ...(stock.toClean > 0 ? [t('containers.tocleanBeCleaned', { toClean: stock.toClean })] : []),
+    t('containers.valueFreeNow', { value: free === 0 ? 'none' : free })
   ];
-  return `${stock.owned} × ${stock.name}: ${stands.join(', ')}. Plan it all the same where enough will be free by then.`;
+  return t('containers.ownedNameStandsPlanAll', {
+    owned: stock.owned ?? 0,
+    name: stock.name,
+    stands: stands.join(', ')
+  });
 }
 
 /** What stands in a container, by its crops: `Radish and Kale`. */

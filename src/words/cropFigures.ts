@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { CropProblem } from '$core/crops/check.ts';
 import { MOST_SEEDS_CM2 } from '$core/crops/check.ts';
 import {
@@ -11,66 +12,206 @@ import { REFUSED_WORDS } from './plantNames.ts';
 
 /** What each figure of a crop is called. */
 export const FIGURE_NAMES: Record<FigureKey, string> = {
-  thousandSeedWeightG: 'Weight of 1000 seeds',
-  germinationPct: 'Usual germination',
-  soakMinH: 'Shortest soak',
-  soakBestH: 'Best soak',
-  soakMaxH: 'Longest soak',
-  drainH: 'Drain',
-  pressMinGCm2: 'Least weight',
-  pressMaxGCm2: 'Most weight',
-  baseC: 'Grows from',
-  optimumC: 'Fastest at',
-  maximumC: 'Stops at',
-  keepBelowC: 'Keep below',
-  rootedD21: 'Rooted',
-  lightReadyD21: 'Ready for light',
-  windowOpenD21: 'Window opens',
-  windowBestD21: 'Best',
-  windowCloseD21: 'Window closes',
-  durationCv: 'Varies by',
-  heightMinCm: 'Shortest',
-  heightMaxCm: 'Tallest',
-  yieldLowGM2: 'Low yield',
-  yieldMidGM2: 'Usual yield',
-  yieldHighGM2: 'High yield',
-  keepsMinD: 'Keeps at least',
-  keepsMaxD: 'Keeps at most',
-  keepAtC: 'Keeps at',
-  gelSeed: 'Seed turns to gel when wet',
-  disinfect: 'Disinfecting',
-  cover: 'Cover the seed',
-  germinationLight: 'Sprouts in',
-  harvestCue: 'Cut when',
-  mouldRisk: 'Mould risk',
-  droughtRisk: 'Hurt by drought',
-  regrows: 'Grows again'
+  get thousandSeedWeightG() {
+    return t('crops.weightSeeds');
+  },
+  get germinationPct() {
+    return t('crops.usualGermination');
+  },
+  get soakMinH() {
+    return t('crops.shortestSoak');
+  },
+  get soakBestH() {
+    return t('crops.bestSoak');
+  },
+  get soakMaxH() {
+    return t('crops.longestSoak');
+  },
+  get drainH() {
+    return t('crops.drain');
+  },
+  get pressMinGCm2() {
+    return t('crops.leastWeight');
+  },
+  get pressMaxGCm2() {
+    return t('crops.mostWeight');
+  },
+  get baseC() {
+    return t('crops.growsFrom');
+  },
+  get optimumC() {
+    return t('crops.fastestAt');
+  },
+  get maximumC() {
+    return t('crops.stopsAt');
+  },
+  get keepBelowC() {
+    return t('crops.keepBelow');
+  },
+  get rootedD21() {
+    return t('crops.rooted');
+  },
+  get lightReadyD21() {
+    return t('crops.readyLight');
+  },
+  get windowOpenD21() {
+    return t('crops.windowOpens');
+  },
+  get windowBestD21() {
+    return t('crops.best');
+  },
+  get windowCloseD21() {
+    return t('crops.windowCloses');
+  },
+  get durationCv() {
+    return t('crops.variesBy');
+  },
+  get heightMinCm() {
+    return t('crops.shortest');
+  },
+  get heightMaxCm() {
+    return t('crops.tallest');
+  },
+  get yieldLowGM2() {
+    return t('crops.lowYield');
+  },
+  get yieldMidGM2() {
+    return t('crops.usualYield');
+  },
+  get yieldHighGM2() {
+    return t('crops.highYield');
+  },
+  get keepsMinD() {
+    return t('crops.keepsAtLeast');
+  },
+  get keepsMaxD() {
+    return t('crops.keepsAtMost');
+  },
+  get keepAtC() {
+    return t('crops.keepsAt');
+  },
+  get gelSeed() {
+    return t('crops.seedTurnsGelWhenWet');
+  },
+  get disinfect() {
+    return t('crops.disinfecting');
+  },
+  get cover() {
+    return t('crops.coverSeed');
+  },
+  get germinationLight() {
+    return t('crops.sprouts');
+  },
+  get harvestCue() {
+    return t('crops.cutWhen');
+  },
+  get mouldRisk() {
+    return t('crops.mouldRisk');
+  },
+  get droughtRisk() {
+    return t('crops.hurtByDrought');
+  },
+  get regrows() {
+    return t('crops.growsAgain');
+  }
 };
 
 /** What a group of figures is headed with. */
 export const GROUP_NAMES: Record<FigureGroup, string> = {
-  seed: 'Seed',
-  soak: 'Soak',
-  sowing: 'Sowing',
-  days: 'Days from sowing, at a steady 21 °C in good light',
-  warmth: 'Warmth',
-  harvest: 'Harvest'
+  get seed() {
+    return t('crops.seed');
+  },
+  get soak() {
+    return t('crops.soak');
+  },
+  get sowing() {
+    return t('crops.sowing');
+  },
+  get days() {
+    return t('crops.daysFromSowingAtSteady');
+  },
+  get warmth() {
+    return t('crops.warmth');
+  },
+  get harvest() {
+    return t('crops.harvest');
+  }
 };
 
 /** The answers of a figure that has only some. */
 export const ANSWER_NAMES: { [K in OneOfKey]: Record<Figures[K], string> } = {
-  disinfect: { no: 'not needed', optional: 'as you wish', advised: 'advised' },
-  cover: { none: 'no', thin: 'thinly', full: 'fully' },
-  germinationLight: { dark: 'the dark', light: 'light', either: 'either' },
-  harvestCue: {
-    cotyledon: 'seed leaves are open',
-    'true-leaf': 'the first true leaf shows',
-    'third-leaf': 'the third true leaf shows',
-    height: 'tall enough',
-    tips: 'tips are long'
+  disinfect: {
+    get no() {
+      return t('crops.notNeeded');
+    },
+    get optional() {
+      return t('crops.asYouWish');
+    },
+    get advised() {
+      return t('crops.advised');
+    }
   },
-  mouldRisk: { low: 'low', medium: 'medium', high: 'high' },
-  droughtRisk: { low: 'little', medium: 'somewhat', high: 'badly' }
+  cover: {
+    get none() {
+      return t('crops.no');
+    },
+    get thin() {
+      return t('crops.thinly');
+    },
+    get full() {
+      return t('crops.fully');
+    }
+  },
+  germinationLight: {
+    get dark() {
+      return t('crops.dark');
+    },
+    get light() {
+      return t('crops.light');
+    },
+    get either() {
+      return t('crops.either');
+    }
+  },
+  harvestCue: {
+    get cotyledon() {
+      return t('crops.seedLeavesOpen');
+    },
+    get 'true-leaf'() {
+      return t('crops.firstTrueLeafShows');
+    },
+    get 'third-leaf'() {
+      return t('crops.thirdTrueLeafShows');
+    },
+    get height() {
+      return t('crops.tallEnough');
+    },
+    get tips() {
+      return t('crops.tipsLong');
+    }
+  },
+  mouldRisk: {
+    get low() {
+      return t('crops.low');
+    },
+    get medium() {
+      return t('crops.medium');
+    },
+    get high() {
+      return t('crops.high');
+    }
+  },
+  droughtRisk: {
+    get low() {
+      return t('crops.little');
+    },
+    get medium() {
+      return t('crops.somewhat');
+    },
+    get high() {
+      return t('crops.badly');
+    }
+  }
 };
 
 /** What is wrong with a crop, by its field, and what to do. */
@@ -80,18 +221,30 @@ export const cropProblemWords = (problems: readonly CropProblem[]): Record<strin
 function sayOf(problem: CropProblem): string {
   switch (problem.code) {
     case 'nameless':
-      return 'Give the crop a name.';
+      return t('crops.giveCropName');
     case 'refused':
       return REFUSED_WORDS[problem.why];
     case 'density':
-      return `Enter a density over 0, up to ${MOST_SEEDS_CM2} seeds per cm² (${Math.round(MOST_SEEDS_CM2 * 6.4516)} per in²).`;
+      return t('crops.enterDensityOverUpMost', {
+        MOST_SEEDS_CM2,
+        MOST_SEEDS_CM22: Math.round(MOST_SEEDS_CM2 * 6.4516)
+      });
     case 'densities-fall':
-      return 'Sparse must not be more than usual, nor usual more than dense.';
+      return t('crops.sparseMustNotBeMore');
     case 'out-of-bounds': {
       const { bounds, unit } = FIGURES[problem.field];
-      return `${FIGURE_NAMES[problem.field]} must lie between ${bounds[0]} and ${bounds[1]} ${unit}.`;
+      return t('crops.fieldMustLieBetweenBounds', {
+        field: FIGURE_NAMES[problem.field],
+        bounds: bounds[0],
+        bounds2: bounds[1],
+        unit
+      });
     }
     case 'falls':
-      return `${FIGURE_NAMES[problem.field]} must ${problem.strictly ? 'be more than' : 'not be less than'} “${FIGURE_NAMES[problem.after]}”.`;
+      return t('crops.fieldMustBeMoreThan', {
+        field: FIGURE_NAMES[problem.field],
+        when: problem.strictly ? 'yes' : 'no',
+        after: FIGURE_NAMES[problem.after]
+      });
   }
 }

@@ -1,3 +1,5 @@
+import { percent } from './percent.ts';
+import { t } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { isSoaked } from '$core/crops/crop.ts';
 import {
@@ -21,14 +23,25 @@ export interface CropFacts {
 }
 
 const CUE = {
-  cotyledon: 'seed leaves open and green, before the first true leaf is out',
-  'true-leaf': 'the first true leaf shows',
-  'third-leaf': 'the third true leaf shows',
-  height: 'it is tall enough',
-  tips: 'the tips are long and tender'
+  get cotyledon() {
+    return t('crops.seedLeavesOpenGreenBefore');
+  },
+  get 'true-leaf'() {
+    return t('crops.firstTrueLeafShows');
+  },
+  get 'third-leaf'() {
+    return t('crops.thirdTrueLeafShows');
+  },
+  get height() {
+    return t('crops.tallEnough2');
+  },
+  get tips() {
+    return t('crops.tipsLongTender');
+  }
 };
 
-const range = (low: string, high: string): string => `${low.replace(/ .*/, '')} to ${high}`;
+const range = (low: string, high: string): string =>
+  t('crops.replaceHigh', { replace: low.replace(/ .*/, ''), high });
 
 /** A crop's figures, in the order of the work, for a person to read. */
 export function cropFacts(crop: Crop, units: Units): CropFacts[] {
@@ -36,79 +49,120 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
   const fact = (name: string, value: string): CropFact => ({ name, value });
   return [
     {
-      heading: 'Seed',
+      heading: t('crops.seed'),
       facts: [
-        fact('1000 seeds weigh', `${figure(crop.thousandSeedWeightG)} g`),
-        fact('Usually sprouts', `${crop.germinationPct} %`),
+        fact(t('crops.seedsWeigh'), `${figure(crop.thousandSeedWeightG)} g`),
+        fact(t('crops.usuallySprouts'), percent(crop.germinationPct / 100)),
         fact(
-          'Density',
-          `${seedDensity(density.usual, units)} (${densityFigure(density.sparse, units)} sparse, ${densityFigure(density.dense, units)} dense)`
+          t('crops.density'),
+          t('crops.seeddensityDensityfigureSparseDensityfig', {
+            seedDensity: seedDensity(density.usual, units),
+            densityFigure: densityFigure(density.sparse, units),
+            densityFigure2: densityFigure(density.dense, units)
+          })
         ),
         fact(
-          'Soak',
+          t('crops.soak'),
           isSoaked(crop)
-            ? `${crop.soakBestH} h, ${crop.soakMinH > 0 ? `${crop.soakMinH}` : 'or none, up'} to ${crop.soakMaxH} h${crop.drainH > 0 ? `, then drain ${crop.drainH} h` : ''}`
+            ? t('crops.soakbesthHSoakminhOrNone', {
+                soakBestH: crop.soakBestH,
+                when: crop.soakMinH > 0 ? 'yes' : 'no',
+                soakMinH: crop.soakMinH > 0 ? crop.soakMinH : '',
+                soakMaxH: crop.soakMaxH,
+                when2: crop.drainH > 0 ? 'yes' : 'no',
+                drainH: crop.drainH > 0 ? crop.drainH : ''
+              })
             : crop.gelSeed
-              ? 'never: the coat turns to gel'
-              : 'none'
+              ? t('crops.neverCoatTurnsGel')
+              : t('crops.none')
         ),
         fact(
-          'Disinfecting',
-          { no: 'not needed', optional: 'as you wish', advised: 'advised: rough seed carries more' }[
-            crop.disinfect
+          t('crops.disinfecting'),
+          {
+            no: t('crops.notNeeded'),
+            optional: t('crops.asYouWish'),
+            advised: t('crops.advisedRoughSeedCarriesMore')
+          }[crop.disinfect]
+        )
+      ]
+    },
+    {
+      heading: t('crops.sowing'),
+      facts: [
+        fact(
+          t('crops.coverSeed'),
+          { none: t('crops.no'), thin: t('crops.thinly'), full: t('crops.fully') }[crop.cover]
+        ),
+        fact(
+          t('crops.press'),
+          crop.pressMaxGCm2 > 0
+            ? t('crops.pressmingcmPressmaxgcmGCm', {
+                pressMinGCm2: figure(crop.pressMinGCm2),
+                pressMaxGCm2: figure(crop.pressMaxGCm2)
+              })
+            : t('crops.noWeight')
+        ),
+        fact(
+          t('crops.sproutWants'),
+          { dark: t('crops.darkness'), light: t('crops.light'), either: t('crops.eitherLightOrDark') }[
+            crop.germinationLight
           ]
         )
       ]
     },
     {
-      heading: 'Sowing',
+      heading: t('crops.atSteadyCGoodLight'),
       facts: [
-        fact('Cover the seed', { none: 'no', thin: 'thinly', full: 'fully' }[crop.cover]),
+        fact(t('crops.rooted'), t('crops.rooteddDays', { rootedD21: figure(crop.rootedD21) })),
         fact(
-          'Press',
-          crop.pressMaxGCm2 > 0
-            ? `${figure(crop.pressMinGCm2)} to ${figure(crop.pressMaxGCm2)} g/cm²`
-            : 'no weight'
+          t('crops.readyLight'),
+          t('crops.lightreadydDays', { lightReadyD21: figure(crop.lightReadyD21) })
         ),
         fact(
-          'To sprout it wants',
-          { dark: 'darkness', light: 'light', either: 'either, light or dark' }[crop.germinationLight]
+          t('crops.window'),
+          t('crops.dayWindowopendWindowclosedBestAbout', {
+            windowOpenD21: figure(crop.windowOpenD21),
+            windowCloseD21: figure(crop.windowCloseD21),
+            windowBestD21: figure(crop.windowBestD21)
+          })
+        ),
+        fact(t('crops.cutWhen'), CUE[crop.harvestCue]),
+        fact(
+          t('crops.variesBy'),
+          t('crops.durationcvFromSowingSowing', { durationCv: Math.round(crop.durationCv * 100) })
         )
       ]
     },
     {
-      heading: 'At a steady 21 °C in good light',
+      heading: t('crops.warmth'),
       facts: [
-        fact('Rooted', `${figure(crop.rootedD21)} days`),
-        fact('Ready for light', `${figure(crop.lightReadyD21)} days`),
         fact(
-          'Window',
-          `day ${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)}, best about ${figure(crop.windowBestD21)}`
+          t('crops.growsBetween'),
+          range(temperature(crop.baseC, units), temperature(crop.maximumC, units))
         ),
-        fact('Cut when', CUE[crop.harvestCue]),
-        fact('Varies by', `${Math.round(crop.durationCv * 100)} % from sowing to sowing`)
+        fact(t('crops.fastestAt'), temperature(crop.optimumC, units)),
+        fact(t('crops.keepBelow'), temperature(crop.keepBelowC, units))
       ]
     },
     {
-      heading: 'Warmth',
+      heading: t('crops.harvest'),
       facts: [
-        fact('Grows between', range(temperature(crop.baseC, units), temperature(crop.maximumC, units))),
-        fact('Fastest at', temperature(crop.optimumC, units)),
-        fact('Keep below', temperature(crop.keepBelowC, units))
-      ]
-    },
-    {
-      heading: 'Harvest',
-      facts: [
-        fact('Height', range(length(crop.heightMinCm, units), length(crop.heightMaxCm, units))),
+        fact(t('crops.height'), range(length(crop.heightMinCm, units), length(crop.heightMaxCm, units))),
         fact(
-          'Yield',
-          `${yieldPerArea(crop.yieldMidGM2, units)} (${yieldPerArea(crop.yieldLowGM2, units)} to ${yieldPerArea(crop.yieldHighGM2, units)})`
+          t('crops.yield'),
+          t('crops.yieldperareaYieldperareaYieldperarea', {
+            yieldPerArea: yieldPerArea(crop.yieldMidGM2, units),
+            yieldPerArea2: yieldPerArea(crop.yieldLowGM2, units),
+            yieldPerArea3: yieldPerArea(crop.yieldHighGM2, units)
+          })
         ),
-        fact('Keeps', keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, units)),
-        fact('Grows again', crop.regrows ? 'yes, more weakly' : 'no'),
-        fact('Mould risk', crop.mouldRisk),
-        fact('Hurt by drought', { low: 'little', medium: 'somewhat', high: 'badly' }[crop.droughtRisk])
+        fact(t('crops.keeps'), keepsWords(crop.keepsMinD, crop.keepsMaxD, crop.keepAtC, units)),
+        fact(t('crops.growsAgain'), crop.regrows ? t('crops.moreWeakly') : t('crops.no')),
+        fact(t('crops.mouldRisk'), crop.mouldRisk),
+        fact(
+          t('crops.hurtByDrought'),
+          { low: t('crops.little'), medium: t('crops.somewhat'), high: t('crops.badly') }[crop.droughtRisk]
+        )
       ]
     }
   ];
@@ -117,9 +171,12 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
 /** How long it keeps, and how cold: what the cold blackens is kept at its own warmth. */
 export const keepsWords = (minD: number, maxD: number, keepAtC: number, units: Units): string =>
   keepAtC > 5
-    ? `${minD} to ${maxD} days at about ${temperature(keepAtC, units)}, no colder: the cold blackens it`
-    : `${minD} to ${maxD} days at or below ${temperature(keepAtC, units)}`;
+    ? t('crops.mindMaxdDaysAtAbout', { minD, maxD, temperature: temperature(keepAtC, units) })
+    : t('crops.mindMaxdDaysAtOr', { minD, maxD, temperature: temperature(keepAtC, units) });
 
 /** How long from sowing to cutting, at a glance. */
 export const cropSpan = (crop: Crop): string =>
-  `${figure(crop.windowOpenD21)} to ${figure(crop.windowCloseD21)} days at 21 °C`;
+  t('crops.windowopendWindowclosedDaysAtC', {
+    windowOpenD21: figure(crop.windowOpenD21),
+    windowCloseD21: figure(crop.windowCloseD21)
+  });

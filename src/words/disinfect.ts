@@ -1,13 +1,48 @@
-import { WEAK_BOUNDS, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
+import { strengthPercent } from './percent.ts';
+import { t } from '$messages/t.ts';
+import { FADED_AFTER_DAYS, type Product } from '$core/supplies/seed/product.ts';
+import { DISINFECTANTS, WEAK_BOUNDS, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
+import { LIST } from './ahead.ts';
+
+/** What each kind of product is called. */
+export const PRODUCT_WORDS: Record<Disinfectant, string> = {
+  get hypochlorite() {
+    return t('bench.hypochloritePlainBleach');
+  },
+  get peroxide() {
+    return t('bench.hydrogenPeroxide');
+  }
+};
+export const productOptions = () => DISINFECTANTS.map((value) => ({ value, text: PRODUCT_WORDS[value] }));
+
+/** A product of the cupboard to choose from. */
+export const productWords = ({ name, strengthPct }: Product): string =>
+  `${name}, ${strengthPercent(strengthPct)}`;
+
+/** Why a product cannot have this strength. */
+export const tooWeakWords = (methods: readonly string[]): string =>
+  t('bench.methodsAsksAskStrongerSolution', {
+    methods: LIST.format(methods.map((name) => `“${name}”`)),
+    methods2: methods.length
+  });
+
+/** That hypochlorite may be weaker than its label says. */
+export const FADED_WORDS = () => t('bench.overFadedAfterDaysDays', { FADED_AFTER_DAYS });
 
 /** What is said of a solution that does next to nothing. */
 export const WEAK_WORDS: Record<Disinfectant, string> = {
-  hypochlorite: `Hypochlorite under ${WEAK_BOUNDS.hypochloritePpm} ppm does next to nothing to seed: it looks disinfected and is not.`,
-  peroxide: `Peroxide under ${WEAK_BOUNDS.peroxidePercent} % does next to nothing to seed: it looks disinfected and is not.`
+  get hypochlorite() {
+    return t('bench.hypochloriteUnderHypochloriteppmPpmDoes', {
+      hypochloritePpm: WEAK_BOUNDS.hypochloritePpm
+    });
+  },
+  get peroxide() {
+    return t('bench.peroxideUnderPeroxidepercentDoesNext', { peroxidePercent: WEAK_BOUNDS.peroxidePercent });
+  }
 };
 
 /** That disinfecting is advised for some seed and left out; empty for none. */
 export const advisedWords = (names: readonly string[]): string =>
   names.length === 0
     ? ''
-    : `Disinfecting is advised for ${names.join(' and ').toLowerCase()}: rough seed carries more. This method leaves it out.`;
+    : t('bench.disinfectingAdvisedNamesRoughSeed', { names: names.join(' and ').toLowerCase() });

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 
 const QUANTITY = /borag|buckwheat|fagopyrum|\bflax|linseed|\blinum|\bsorrel|rumex/i;
@@ -9,11 +10,9 @@ const ALLERGENS = /mustard|sinapis|\bbrassica (nigra|juncea)|sesam|fenugreek|tri
  */
 export function edibleNote({ key, name, botanicalName, family }: Crop): string | null {
   const names = `${name} ${botanicalName}`;
-  if (QUANTITY.test(names))
-    return 'Eat it in small amounts, not daily. A clinician can say what is right for you.';
-  if (ALLERGENS.test(names)) return 'A known food allergen: say so to whoever eats with you.';
-  if (family === 'Apiaceae')
-    return 'Of the celery family, which some people are allergic to: say so to whoever eats with you.';
-  if (key === 'alfalfa') return 'Its sprouts have often carried germs: people at higher risk should cook it.';
+  if (QUANTITY.test(names)) return t('crops.eatSmallAmountsNotDaily');
+  if (ALLERGENS.test(names)) return t('crops.knownFoodAllergenSaySo');
+  if (family === 'Apiaceae') return t('crops.celeryFamilyWhichSomePeople');
+  if (key === 'alfalfa') return t('crops.sproutsHaveOftenCarriedGerms');
   return null;
 }

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
 import { readyCue } from '$core/harvest/ready.ts';
 import { unitOfPacking, unitTaken } from '$core/pantry/item.ts';
@@ -14,13 +15,27 @@ import { STEP_NAMES } from './steps/names.ts';
 import { shortDate, type Locale } from './time.ts';
 
 const STAGE_WORDS: Record<Stage, string> = {
-  prepare: 'to be prepared',
-  soak: 'soaking',
-  drain: 'draining',
-  press: 'rooting, covered',
-  blackout: 'stretching in the dark',
-  light: 'in light',
-  ended: 'ended'
+  get prepare() {
+    return t('events.bePrepared');
+  },
+  get soak() {
+    return t('events.soaking');
+  },
+  get drain() {
+    return t('events.draining');
+  },
+  get press() {
+    return t('events.rootingCovered');
+  },
+  get blackout() {
+    return t('events.stretchingDark');
+  },
+  get light() {
+    return t('events.light');
+  },
+  get ended() {
+    return t('events.ended');
+  }
 };
 
 /** The stage of a tray for what it is: nothing lies over what sprouts in the open. */
@@ -29,68 +44,90 @@ export function stageWords(
   { cover, domeDays, domeCm }: Pick<Path, 'cover' | 'domeDays' | 'domeCm'>
 ): string {
   if (stage !== 'press') return STAGE_WORDS[stage];
-  if (cover === 'none') return 'sprouting in the open';
+  if (cover === 'none') return t('events.sproutingOpen');
   if (cover !== 'clear') return STAGE_WORDS.press;
-  return domeDays === null && domeCm === null ? 'sprouting under a clear lid' : 'growing under a clear dome';
+  return domeDays === null && domeCm === null
+    ? t('events.sproutingUnderClearLid')
+    : t('events.growingUnderClearDome');
 }
 
 export const LOSS_WORDS: Record<LossReason, string> = {
-  mould: 'Mould',
-  'damped-off': 'Damped off: stems fell at the foot',
-  'dried-out': 'Dried out',
-  'poor-germination': 'Too little sprouted',
-  'too-late': 'Left too long',
-  'not-begun': 'Never begun',
-  other: 'Something else'
+  get mould() {
+    return t('events.mould');
+  },
+  get 'damped-off'() {
+    return t('events.dampedOffStemsFellAt');
+  },
+  get 'dried-out'() {
+    return t('events.driedOut');
+  },
+  get 'poor-germination'() {
+    return t('events.tooLittleSprouted');
+  },
+  get 'too-late'() {
+    return t('events.leftTooLong');
+  },
+  get 'not-begun'() {
+    return t('events.neverBegun');
+  },
+  get other() {
+    return t('events.somethingElse');
+  }
 };
 
 /** A cue as a chip: what to look for, on this crop. */
 export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {
   if (cue === 'rooted')
     return path.cover === 'none' || path.cover === 'clear'
-      ? 'Rooted'
+      ? t('events.rooted')
       : path.cover === 'stacked'
-        ? 'Trays parting'
-        : 'Lid lifting';
-  if (cue === 'lightReady') return 'Stems even';
-  if (readyCue(crop) === 'dome-lifting') return 'Dome lifting';
-  const tall = `${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`;
+        ? t('events.traysParting')
+        : t('events.lidLifting');
+  if (cue === 'lightReady') return t('events.stemsEven');
+  if (readyCue(crop) === 'dome-lifting') return t('events.domeLifting');
+  const tall = t('events.replaceLength', {
+    replace: length(crop.heightMinCm, units).replace(/ .*/, ''),
+    length: length(crop.heightMaxCm, units)
+  });
   return {
-    cotyledon: 'Seed leaves open',
-    'true-leaf': 'First true leaf',
-    'third-leaf': 'Third true leaf',
-    height: `${tall} tall`,
-    tips: `Tips ${tall}`
+    cotyledon: t('events.seedLeavesOpen'),
+    'true-leaf': t('events.firstTrueLeaf'),
+    'third-leaf': t('events.thirdTrueLeaf'),
+    height: t('events.tallTall', { tall }),
+    tips: t('events.tipsTall', { tall })
   }[crop.harvestCue];
 }
 
 /** What a method takes the last cover off by, where that is not the look of the crop; null where it is. */
 function countedWords({ domeCm, domeDays, darkDays, cover }: Path): string | null {
-  const dome = cover === 'clear' ? 'clear dome' : 'dome';
-  if (domeCm !== null) return `The ${dome} stays on until the stems stand as high as your method says.`;
-  if (domeDays !== null) return `The ${dome} stays on for the days that your method counts.`;
-  return darkDays === null ? null : 'It stays in the dark for the days that your method counts.';
+  const dome = cover === 'clear' ? t('events.clearDome') : t('events.dome');
+  if (domeCm !== null) return t('events.domeStaysOnUntilStems', { dome });
+  if (domeDays !== null) return t('events.domeStaysOnDaysYour', { dome });
+  return darkDays === null ? null : t('events.staysDarkDaysYourMethod');
 }
 
 /** What follows from a cue once it is seen: a chip says what it does. */
 export function cueThen(cue: Cue, { path }: Pick<Projected, 'path'>): string {
-  if (cue === 'windowOpen') return 'Then it can be cut.';
+  if (cue === 'windowOpen') return t('events.thenCanBeCut');
   const counted = countedWords(path);
-  if (cue === 'lightReady') return counted ?? 'Then its dome comes off.';
+  if (cue === 'lightReady') return counted ?? t('events.thenDomeComesOff');
   if (counted !== null && !path.blackout) return counted;
-  if (path.pressesLate) return 'Then the lid comes off and the weight goes on.';
-  if (path.cover === 'none') return 'Then it counts as standing in light.';
-  const off = { clear: 'its clear lid', lid: 'the lid', stacked: 'the tray on it', weight: 'the weight' }[
-    path.cover
-  ];
-  const then = path.blackout || path.lightFrom === null ? ' and a dark dome goes on' : '';
+  if (path.pressesLate) return t('events.thenLidComesOffWeight');
+  if (path.cover === 'none') return t('events.thenCountsAsStandingLight');
+  const off = {
+    clear: t('events.clearLid'),
+    lid: t('events.lid'),
+    stacked: t('events.trayOn'),
+    weight: t('events.weight')
+  }[path.cover];
+  const then = path.blackout || path.lightFrom === null ? ` ${t('events.darkDomeGoesOn')}` : '';
   return path.pressedD > 0
-    ? `Then it stays as it is for ${path.pressedD === 1 ? 'a day' : `${path.pressedD} days`} more, and ${off} comes off${then}.`
-    : `Then ${off} comes off${then}.`;
+    ? t('events.thenStaysAsDayDays', { pressedD: path.pressedD, off, then })
+    : t('events.thenOffComesOffThen', { off, then });
 }
 
 const peroxide = ({ peroxideMl }: { peroxideMl?: number }, units: Units): string =>
-  peroxideMl ? `, ${measured(peroxideMl, units)} of peroxide in it` : '';
+  peroxideMl ? t('events.measuredPeroxide', { measured: measured(peroxideMl, units) }) : '';
 
 /** What happened, as a line of the log. */
 export function eventWords(
@@ -102,67 +139,102 @@ export function eventWords(
   const { units } = locale;
   switch (body.type) {
     case 'prepared':
-      return `${STEP_NAMES[body.step]}: done`;
+      return t('events.stepDone', { step: STEP_NAMES[body.step] });
     case 'soaked':
-      return 'Put to soak';
+      return t('events.putSoak');
     case 'drained':
-      return 'Drained and rinsed';
+      return t('events.drainedRinsed');
     case 'sown':
-      return `Sown, on ${volume(body.waterG, units)} of water`;
+      return t('events.sownOnVolumeWater', { volume: volume(body.waterG, units) });
     case 'pressed':
-      return 'Weight laid on';
+      return t('events.weightLaidOn');
     case 'sprayed':
-      return `Sprayed with ${body.name}, ${volume(body.waterG, units)}`;
+      return t('events.sprayedWithNameVolume', { name: body.name, volume: volume(body.waterG, units) });
     case 'uncovered':
-      return 'Uncovered, dome on';
+      return t('events.uncoveredDomeOn');
     case 'lit':
-      return path.cover === 'clear' ? 'Clear lid taken off' : 'Brought to light';
+      return path.cover === 'clear' ? t('events.clearLidTakenOff') : t('events.broughtLight');
     case 'unshaded':
-      return 'Shade taken off';
+      return t('events.shadeTakenOff');
     case 'misted':
-      return `Misted, ${volume(body.waterG, units)}${peroxide(body, units)}`;
+      return t('events.mistedVolumePeroxide', {
+        volume: volume(body.waterG, units),
+        peroxide: peroxide(body, units)
+      });
     case 'watered':
-      if (body.waterG === 0) return 'Poured off what stood, and gave none';
+      if (body.waterG === 0) return t('events.pouredOffWhatStoodGave');
       if (body.through)
-        return `Poured through and drained; kept ${volume(body.waterG, units)}${peroxide(body, units)}`;
-      return `Watered, ${volume(body.waterG, units)}${peroxide(body, units)}`;
+        return t('events.pouredThroughDrainedKeptVolume', {
+          volume: volume(body.waterG, units),
+          peroxide: peroxide(body, units)
+        });
+      return t('events.wateredVolumePeroxide', {
+        volume: volume(body.waterG, units),
+        peroxide: peroxide(body, units)
+      });
     case 'fed':
-      return `Fed, ${volume(body.waterG, units)}${body.feedMl > 0 ? ` with ${measured(body.feedMl, units)} of feed` : ' with feed'}${peroxide(body, units)}`;
+      return t('events.fedVolumeWithMeasuredFeed', {
+        volume: volume(body.waterG, units),
+        when: body.feedMl > 0 ? 'yes' : 'no',
+        measured: body.feedMl > 0 ? measured(body.feedMl, units) : '',
+        peroxide: peroxide(body, units)
+      });
     case 'put-off':
-      return `Put off to ${shortDate(body.until, locale)}`;
+      return t('events.putOffShortdate', { shortDate: shortDate(body.until, locale) });
     case 'stays-covered':
-      return `Left covered until ${shortDate(body.until, locale)}`;
+      return t('events.leftCoveredUntilShortdate', { shortDate: shortDate(body.until, locale) });
     case 'looked':
-      return `Looked: ${cueWords(body.cue, crop, path, units).toLowerCase()}${body.reached ? '' : ', not yet'}`;
+      return t('events.lookedCueNotYet', {
+        cue: cueWords(body.cue, crop, path, units).toLowerCase(),
+        when: body.reached ? 'yes' : 'no'
+      });
     case 'felt':
-      return `Felt: ${MOISTURE_WORDS[body.moisture].told}`;
+      return t('events.feltTold', { told: MOISTURE_WORDS[body.moisture].told });
     case 'lifted':
-      return `Lifted: ${body.heft === 'right' ? 'just right' : body.heft}`;
+      return t('events.liftedValue', { value: body.heft === 'right' ? 'just right' : body.heft });
     case 'weighed':
-      return `Weighed ${mass(body.grossG, units)}${body.full ? ', well watered' : ''}`;
+      return t('events.weighedMassWellWatered', {
+        mass: mass(body.grossG, units),
+        when: body.full ? 'yes' : 'no'
+      });
     case 'saw':
-      return `Saw: ${symptomWords(body.sight, crop).toLowerCase()}`;
+      return t('events.sawSymptom', { symptom: symptomWords(body.sight, crop).toLowerCase() });
     case 'turned':
-      return 'Turned';
+      return t('events.turned');
     case 'aired':
-      return 'Aired';
+      return t('events.aired');
     case 'moved':
-      return `Moved to ${placeName(body.placeId)}`;
+      return t('events.movedPlacename', { placeName: placeName(body.placeId) });
     case 'cut':
-      return `Cut ${mass(body.grossG - body.tareG, units)}${body.again ? ', to grow again' : body.last ? ', the last' : ''}${body.handling ? `; ${packedWords(body.handling.packing, body.handling.washing)}` : ''}`;
+      return t('events.cutMassGrowAgainLast', {
+        mass: mass(body.grossG - body.tareG, units),
+        when: body.again ? 'yes' : 'no',
+        when2: !body.again && body.last ? 'yes' : 'no',
+        when3: body.handling ? 'yes' : 'no',
+        packed: body.handling ? packedWords(body.handling.packing, body.handling.washing) : ''
+      });
     case 'packed':
-      return `Packed anew: ${packedWords(body.packing, body.washing)}, ${amountWords(body.made, { unit: unitOfPacking(body.packing) }, units)}`;
+      return t('events.packedAnewPackedAmount', {
+        packed: packedWords(body.packing, body.washing),
+        amount: amountWords(body.made, { unit: unitOfPacking(body.packing) }, units)
+      });
     case 'taken':
-      return `${body.to === 'eaten' ? 'Taken out to eat' : 'Given away'}, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}`;
+      return t('events.takenOutEatGivenAway', {
+        when: body.to === 'eaten' ? 'yes' : 'no',
+        amount: amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)
+      });
     case 'thrown':
-      return `Thrown out, ${amountWords(body.amount, { unit: unitTaken(state, body.from) }, units)}: ${SPOIL_WORDS[body.reason].toLowerCase()}`;
+      return t('events.thrownOutAmountReason', {
+        amount: amountWords(body.amount, { unit: unitTaken(state, body.from) }, units),
+        reason: SPOIL_WORDS[body.reason].toLowerCase()
+      });
     case 'cleaned':
       return body.to ? `${CLEANING_DONE[body.step]}, ${SPENT_DONE[body.to]}` : CLEANING_DONE[body.step];
     case 'noted':
       return body.text;
     case 'ended':
-      return `Given up: ${LOSS_WORDS[body.reason].toLowerCase()}`;
+      return t('events.givenUpReason', { reason: LOSS_WORDS[body.reason].toLowerCase() });
     case 'undone':
-      return 'Taken back';
+      return t('events.takenBack');
   }
 }

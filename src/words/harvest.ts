@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { LateCost } from '$core/crops/late.ts';
 import { readyCue, type Finding, type ReadyCue, type ReadyOutlook } from '$core/harvest/ready.ts';
@@ -7,55 +8,117 @@ import { dayWords, daysAway, type Locale } from './time.ts';
 /** What each finding looks like, cue by cue. */
 const SIGHTS: Record<ReadyCue, Record<Finding, string>> = {
   'seed-leaves': {
-    'not-yet': 'Seed leaves folded or yellow',
-    ready: 'Seed leaves flat open and green',
-    past: 'The next leaves are coming'
+    get 'not-yet'() {
+      return t('harvest.seedLeavesFoldedOrYellow');
+    },
+    get ready() {
+      return t('harvest.seedLeavesFlatOpenGreen');
+    },
+    get past() {
+      return t('harvest.nextLeavesComing');
+    }
   },
   'true-leaf': {
-    'not-yet': 'Seed leaves alone',
-    ready: 'The first true leaf shows',
-    past: 'Several true leaves, stems long'
+    get 'not-yet'() {
+      return t('harvest.seedLeavesAlone');
+    },
+    get ready() {
+      return t('harvest.firstTrueLeafShows');
+    },
+    get past() {
+      return t('harvest.severalTrueLeavesStemsLong');
+    }
   },
   'third-leaf': {
-    'not-yet': 'One or two true leaves',
-    ready: 'The third true leaf shows',
-    past: 'A flower stalk, or leaves gone coarse'
+    get 'not-yet'() {
+      return t('harvest.oneOrTwoTrueLeaves');
+    },
+    get ready() {
+      return t('harvest.thirdTrueLeafShows');
+    },
+    get past() {
+      return t('harvest.flowerStalkOrLeavesGone');
+    }
   },
-  height: { 'not-yet': 'Still short', ready: 'Tall enough', past: 'Taller than that, and leaning' },
+  height: {
+    get 'not-yet'() {
+      return t('harvest.stillShort');
+    },
+    get ready() {
+      return t('harvest.tallEnough');
+    },
+    get past() {
+      return t('harvest.tallerThanLeaning');
+    }
+  },
   'second-leaf': {
-    'not-yet': 'One blade, still short',
-    ready: 'One blade, tall, the second just splitting',
-    past: 'The second blade is out'
+    get 'not-yet'() {
+      return t('harvest.oneBladeStillShort');
+    },
+    get ready() {
+      return t('harvest.oneBladeTallSecondJust');
+    },
+    get past() {
+      return t('harvest.secondBladeOut');
+    }
   },
   tips: {
-    'not-yet': 'Tips closed and short',
-    ready: 'Tips open, tender to the nail',
-    past: 'Stems snap no more, they bend'
+    get 'not-yet'() {
+      return t('harvest.tipsClosedShort');
+    },
+    get ready() {
+      return t('harvest.tipsOpenTenderNail');
+    },
+    get past() {
+      return t('harvest.stemsSnapNoMoreThey');
+    }
   },
   'dome-lifting': {
-    'not-yet': 'They do not reach the dome',
-    ready: 'They lift the dome',
-    past: 'Leaves unroll'
+    get 'not-yet'() {
+      return t('harvest.theyDoNotReachDome');
+    },
+    get ready() {
+      return t('harvest.theyLiftDome');
+    },
+    get past() {
+      return t('harvest.leavesUnroll');
+    }
   }
 };
 
 export const FINDING_NAMES: Record<Finding, string> = {
-  'not-yet': 'Not yet',
-  ready: 'Ready',
-  past: 'Past its best'
+  get 'not-yet'() {
+    return t('harvest.notYet');
+  },
+  get ready() {
+    return t('harvest.ready');
+  },
+  get past() {
+    return t('harvest.pastBest');
+  }
 };
 
 const LATE: Record<LateCost, string> = {
-  bitter: 'bitter',
-  tough: 'tough and stringy',
-  sharp: 'sharper, and coarser'
+  get bitter() {
+    return t('harvest.bitter');
+  },
+  get tough() {
+    return t('harvest.toughStringy');
+  },
+  get sharp() {
+    return t('harvest.sharperCoarser');
+  }
 };
 
 /** What a finding looks like on a crop. */
 export function findingWords(crop: Crop, finding: Finding, units: Units): string {
   const words = SIGHTS[readyCue(crop)][finding];
   return finding === 'ready' && crop.harvestCue === 'height'
-    ? `${words}: ${length(crop.heightMinCm, units).replace(/ .*/, '')} to ${length(crop.heightMaxCm, units)}`
+    ? t('harvest.wordsReplaceLength', {
+        words,
+        replace: length(crop.heightMinCm, units).replace(/ .*/, ''),
+        length: length(crop.heightMaxCm, units)
+      })
     : words;
 }
 
@@ -67,27 +130,35 @@ export function outlookWords(
 ): string {
   const { units } = locale;
   const lessG = best.g - nowG;
-  const today = `Cut today: ${aboutGreens(nowG, units)}`;
+  const today = t('harvest.cutTodayAboutgreens', { aboutGreens: aboutGreens(nowG, units) });
   const hasSome = aboutGreens(nowG, units) !== '';
-  if (past)
-    return `Its window closed about ${dayWords(closesAt, now, locale)}: nothing can be promised. Taste it first.`;
-  if (turned) return `${hasSome ? `${today}. ` : ''}It was found past its best: cut what is good now.`;
+  if (past) return t('harvest.windowClosedAboutDayNothing', { day: dayWords(closesAt, now, locale) });
+  if (turned) return t('harvest.todayWasFoundPastBest', { when: hasSome ? 'yes' : 'no', today });
   if (!hasSome) return nothingYet(opensAt, best, now, locale);
   if (lessG < Math.max(1, best.g * 0.02) || daysAway(best.at, now, locale.zone) === 0)
-    return `${today}, as much as it will give.`;
-  return `${today}, ${aboutGreens(lessG, units)} less than ${dayWords(best.at, now, locale)}.`;
+    return t('harvest.todayAsMuchAsWill', { today });
+  return t('harvest.todayAboutgreensLessThanDay', {
+    today,
+    aboutGreens: aboutGreens(lessG, units),
+    day: dayWords(best.at, now, locale)
+  });
 }
 
 function nothingYet(opensAt: number, best: ReadyOutlook['best'], now: number, locale: Locale): string {
-  if (!Number.isFinite(opensAt)) return 'Nothing to cut yet.';
+  if (!Number.isFinite(opensAt)) return t('harvest.nothingCutYet');
   const then = aboutGreens(best.g, locale.units);
-  return `Nothing to cut yet: it opens ${dayWords(opensAt, now, locale)}${then ? `, with ${then} ${dayWords(best.at, now, locale)}` : ''}.`;
+  return t('harvest.nothingCutYetOpensDay', {
+    day: dayWords(opensAt, now, locale),
+    when: then ? 'yes' : 'no',
+    then,
+    day2: then ? dayWords(best.at, now, locale) : ''
+  });
 }
 
 /** What cutting earlier and later does to its taste. */
 export const costWords = ({ late }: Pick<ReadyOutlook, 'late'>): string =>
-  `Earlier it is thin and mild, and less of it. Past its window it turns ${LATE[late]}.`;
+  t('harvest.earlierThinMildLessPast', { late: LATE[late] });
 
 /** What a cut piece is called. */
 export const pieceWords = (kind: 'cells' | 'strips', index: number): string =>
-  `${kind === 'cells' ? 'Cell' : 'Strip'} ${index + 1}`;
+  t('harvest.cellStripIndex', { when: kind === 'cells' ? 'yes' : 'no', index: index + 1 });

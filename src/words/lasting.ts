@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Mend, TooShort } from '$core/water/lasts.ts';
 import { MEDIUM_WORDS } from './media.ts';
 
@@ -6,11 +7,14 @@ const hours = (h: number): string => `${Math.round(h)} h`;
 const mendWords = (mend: Mend): string => {
   switch (mend.kind) {
     case 'round':
-      return `a second round a day, ${hours(mend.gapH)} apart at most`;
+      return t('methods.secondRoundDayHoursApart', { hours: hours(mend.gapH) });
     case 'place':
-      return `${mend.place.name}, where it lasts ${hours(mend.lastsH)}`;
+      return t('methods.nameWhereLastsHours', { name: mend.place.name, hours: hours(mend.lastsH) });
     case 'medium':
-      return `${MEDIUM_WORDS[mend.medium].toLowerCase()}, which lasts ${Number.isFinite(mend.lastsH) ? hours(mend.lastsH) : 'for days'}`;
+      return t('methods.mediumWhichLastsValue', {
+        medium: MEDIUM_WORDS[mend.medium].toLowerCase(),
+        value: Number.isFinite(mend.lastsH) ? hours(mend.lastsH) : 'for days'
+      });
   }
 };
 
@@ -19,9 +23,8 @@ export function tooShortWords(short: TooShort | null): string {
   if (!short) return '';
   const { lastsH, gapH, mends, missed } = short;
   const said = missed
-    ? `It lasts from one round to the next. If you miss one, it may stand dry for ${hours(missed.dryH)}, and it bears about ${hours(missed.bearsH)}.`
-    : `In full leaf it lasts about ${hours(lastsH)} here, and your rounds are up to ${hours(gapH)} apart: it would dry out.`;
-  if (mends.length === 0)
-    return `${said} Nothing you have bridges that: put it where it is cooler and moister.`;
-  return `${said} What would mend it: ${mends.map(mendWords).join('; or ')}.`;
+    ? t('methods.lastsFromOneRoundNext', { hours: hours(missed.dryH), hours2: hours(missed.bearsH) })
+    : t('methods.fullLeafLastsAboutHours', { hours: hours(lastsH), hours2: hours(gapH) });
+  if (mends.length === 0) return t('methods.saidNothingYouHaveBridges', { said });
+  return t('methods.saidWhatWouldMendMends', { said, mends: mends.map(mendWords).join('; or ') });
 }

@@ -1,22 +1,118 @@
+import { t } from '$messages/t.ts';
 /** Somewhere near, for who does not know the latitude: how strong daylight is differs little within a few degrees. */
 export const LATITUDES: readonly { name: string; deg: number }[] = [
-  { name: 'Tromsø', deg: 70 },
-  { name: 'Reykjavík', deg: 64 },
-  { name: 'Oslo, Helsinki', deg: 60 },
-  { name: 'Edinburgh, Copenhagen', deg: 56 },
-  { name: 'London, Berlin, Warsaw', deg: 52 },
-  { name: 'Paris, Vienna, Vancouver', deg: 49 },
-  { name: 'Milan, Bordeaux, Montréal', deg: 45 },
-  { name: 'Rome, Boston, Sapporo', deg: 42 },
-  { name: 'Madrid, New York, Beijing', deg: 40 },
-  { name: 'Athens, San Francisco, Seoul', deg: 38 },
-  { name: 'Tokyo, Los Angeles, Casablanca', deg: 35 },
-  { name: 'Cairo, Houston, Delhi', deg: 29 },
-  { name: 'Mexico City, Mumbai', deg: 19 },
-  { name: 'Bogotá, Singapore, Nairobi', deg: 2 },
-  { name: 'Lima, Jakarta', deg: -10 },
-  { name: 'São Paulo, Brisbane', deg: -25 },
-  { name: 'Buenos Aires, Cape Town, Sydney', deg: -34 },
-  { name: 'Melbourne, Auckland', deg: -38 },
-  { name: 'Christchurch, Hobart', deg: -43 }
+  {
+    get name() {
+      return t('household.tromso');
+    },
+    deg: 70
+  },
+  {
+    get name() {
+      return t('household.reykjavik');
+    },
+    deg: 64
+  },
+  {
+    get name() {
+      return t('household.osloHelsinki');
+    },
+    deg: 60
+  },
+  {
+    get name() {
+      return t('household.edinburghCopenhagen');
+    },
+    deg: 56
+  },
+  {
+    get name() {
+      return t('household.londonBerlinWarsaw');
+    },
+    deg: 52
+  },
+  {
+    get name() {
+      return t('household.parisViennaVancouver');
+    },
+    deg: 49
+  },
+  {
+    get name() {
+      return t('household.milanBordeauxMontrAl');
+    },
+    deg: 45
+  },
+  {
+    get name() {
+      return t('household.romeBostonSapporo');
+    },
+    deg: 42
+  },
+  {
+    get name() {
+      return t('household.madridNewYorkBeijing');
+    },
+    deg: 40
+  },
+  {
+    get name() {
+      return t('household.athensSanFranciscoSeoul');
+    },
+    deg: 38
+  },
+  {
+    get name() {
+      return t('household.tokyoLosAngelesCasablanca');
+    },
+    deg: 35
+  },
+  {
+    get name() {
+      return t('household.cairoHoustonDelhi');
+    },
+    deg: 29
+  },
+  {
+    get name() {
+      return t('household.mexicoCityMumbai');
+    },
+    deg: 19
+  },
+  {
+    get name() {
+      return t('household.bogotSingaporeNairobi');
+    },
+    deg: 2
+  },
+  {
+    get name() {
+      return t('household.limaJakarta');
+    },
+    deg: -10
+  },
+  {
+    get name() {
+      return t('household.sOPauloBrisbane');
+    },
+    deg: -25
+  },
+  {
+    get name() {
+      return t('household.buenosAiresCapeTownSydney');
+    },
+    deg: -34
+  },
+  {
+    get name() {
+      return t('household.melbourneAuckland');
+    },
+    deg: -38
+  },
+  {
+    get name() {
+      return t('household.christchurchHobart');
+    },
+    deg: -43
+  }
 ];

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { isGrass } from '$core/crops/traits.ts';
 import type { Loss } from '$core/diagnosis/answer.ts';
@@ -10,37 +11,83 @@ import { MEDIUM_WORDS } from './media.ts';
 
 /** A sight as a chip says it. */
 export const SYMPTOM_WORDS: Record<Symptom, string> = {
-  tails: 'Tails showing',
-  hairs: 'White hairs round the roots',
-  mould: 'Threads across seed or stems',
-  'fallen-dry': 'Stems hang, medium dry',
-  'fallen-rot': 'Stems fall, foot thin and brown',
-  bent: 'Stems bent over, not limp',
-  stretched: 'Long, thin and pale, but upright',
-  weak: 'Short and limp',
-  pale: 'Pale after days in light',
-  bleached: 'Yellow or white patches on top',
-  scorched: 'Tips brown and crisp',
-  hungry: 'Lower leaves yellow first',
-  hulls: 'Hulls stuck on the leaves',
-  patchy: 'Bare patches',
-  'true-leaf': 'First true leaf',
-  'tastes-ready': 'Tastes ready',
-  bitter: 'Tastes bitter',
-  fibrous: 'Stringy to chew'
+  get tails() {
+    return t('looks.tailsShowing');
+  },
+  get hairs() {
+    return t('looks.whiteHairsRoundRoots');
+  },
+  get mould() {
+    return t('looks.threadsAcrossSeedOrStems');
+  },
+  get 'fallen-dry'() {
+    return t('looks.stemsHangMediumDry');
+  },
+  get 'fallen-rot'() {
+    return t('looks.stemsFallFootThinBrown');
+  },
+  get bent() {
+    return t('looks.stemsBentOverNotLimp');
+  },
+  get stretched() {
+    return t('looks.longThinPaleButUpright');
+  },
+  get weak() {
+    return t('looks.shortLimp');
+  },
+  get pale() {
+    return t('looks.paleAfterDaysLight');
+  },
+  get bleached() {
+    return t('looks.yellowOrWhitePatchesOn');
+  },
+  get scorched() {
+    return t('looks.tipsBrownCrisp');
+  },
+  get hungry() {
+    return t('looks.lowerLeavesYellowFirst');
+  },
+  get hulls() {
+    return t('looks.hullsStuckOnLeaves');
+  },
+  get patchy() {
+    return t('looks.barePatches');
+  },
+  get 'true-leaf'() {
+    return t('looks.firstTrueLeaf');
+  },
+  get 'tastes-ready'() {
+    return t('looks.tastesReady');
+  },
+  get bitter() {
+    return t('looks.tastesBitter');
+  },
+  get fibrous() {
+    return t('looks.stringyChew');
+  }
 };
 
 /** A sight as it is called on a crop: the second leaf of a grass is a blade. */
 export const symptomWords = (sight: Symptom, crop: Crop): string =>
-  sight === 'true-leaf' && isGrass(crop) ? 'Second blade' : SYMPTOM_WORDS[sight];
+  sight === 'true-leaf' && isGrass(crop) ? t('looks.secondBlade') : SYMPTOM_WORDS[sight];
 
 /** What drives the mould risk, as it begins a sentence. */
 export const MOULD_WORDS: Record<MouldDriver, string> = {
-  covered: 'It was long warm under its cover',
-  'damp-air': 'The air here has been damp',
-  crop: 'This crop moulds easily',
-  crowded: 'It stands thick',
-  seen: 'You saw mould'
+  get covered() {
+    return t('looks.wasLongWarmUnderCover');
+  },
+  get 'damp-air'() {
+    return t('looks.airHereHasBeenDamp');
+  },
+  get crop() {
+    return t('looks.cropMouldsEasily');
+  },
+  get crowded() {
+    return t('looks.standsThick');
+  },
+  get seen() {
+    return t('looks.youSawMould');
+  }
 };
 
 interface CauseWords {
@@ -53,317 +100,603 @@ interface CauseWords {
 /** What each cause means, in the order: what it is, what to do now, what to change next time. */
 export const CAUSE_WORDS: Record<Cause, CauseWords> = {
   'root-hairs': {
-    is: 'Root hairs: healthy',
-    now: 'Nothing. Mist one: hairs lie down and vanish, threads of mould do not.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.rootHairsHealthy');
+    },
+    get now() {
+      return t('looks.nothingMistOneHairsLie');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   mould: {
-    is: 'Mould',
-    now: 'Off with the cover, air at it, and water from below only. Where it has spread, or smells, throw the tray out.',
-    next: 'Sow a little thinner, water less under the cover, and wash the tray hot.'
+    get is() {
+      return t('looks.mould');
+    },
+    get now() {
+      return t('looks.offWithCoverAirAt');
+    },
+    get next() {
+      return t('looks.sowLittleThinnerWaterLess');
+    }
   },
   'hairs-after-all': {
-    is: 'Perhaps root hairs after all',
-    now: 'Mist one spot and look again in a minute: hairs vanish, mould stays.',
-    next: 'Nothing to change yet.'
+    get is() {
+      return t('looks.perhapsRootHairsAfterAll');
+    },
+    get now() {
+      return t('looks.mistOneSpotLookAgain');
+    },
+    get next() {
+      return t('looks.nothingChangeYet');
+    }
   },
   dry: {
-    is: 'It has run dry',
-    now: 'Water it from below and keep it out of sun and draught: within hours stems rise again.',
-    next: 'Lift the tray at each round; Brote now takes this tray to be thirstier.'
+    get is() {
+      return t('looks.hasRunDry');
+    },
+    get now() {
+      return t('looks.waterFromBelowKeepOut');
+    },
+    get next() {
+      return t('looks.liftTrayAtEachRound');
+    }
   },
   draught: {
-    is: 'Air dries it faster than it drinks',
-    now: 'Move it out of the draught or turn the fan away, and water from below.',
-    next: 'Let a fan move the air, not the leaves.'
+    get is() {
+      return t('looks.airDriesFasterThanDrinks');
+    },
+    get now() {
+      return t('looks.moveOutDraughtOrTurn');
+    },
+    get next() {
+      return t('looks.letFanMoveAirNot');
+    }
   },
   'long-dark': {
-    is: 'Too long in the dark',
-    now: 'Bring it to light today; support it against the rim. It greens within two days and stays a little long.',
-    next: 'Look for even stems a round earlier.'
+    get is() {
+      return t('looks.tooLongDark');
+    },
+    get now() {
+      return t('looks.bringLightTodaySupportAgainst');
+    },
+    get next() {
+      return t('looks.lookEvenStemsRoundEarlier');
+    }
   },
   'damping-off': {
-    is: 'Damping off: a rot at the foot of the stem',
-    now: 'Take out what has fallen with some medium round it. No water today, air at it. What has fallen does not come back.',
-    next: 'Fresh medium, less water under the cover, thinner seed.'
+    get is() {
+      return t('looks.dampingOffRotAtFoot');
+    },
+    get now() {
+      return t('looks.takeOutWhatHasFallen');
+    },
+    get next() {
+      return t('looks.freshMediumLessWaterUnder');
+    }
   },
   dim: {
-    is: 'Too little light',
-    now: 'Move it closer to the glass or under a lamp.',
-    next: 'Choose a brighter place for this crop in winter.'
+    get is() {
+      return t('looks.tooLittleLight');
+    },
+    get now() {
+      return t('looks.moveCloserGlassOrUnder');
+    },
+    get next() {
+      return t('looks.chooseBrighterPlaceCropWinter');
+    }
   },
   'faint-lamp': {
-    is: 'The lamp gives too little light',
-    now: 'Hang the lamp lower, or let it burn longer, up to 16 hours a day.',
-    next: 'Keep it closer, or set it for longer. Under one lamp the middle is brightest.'
+    get is() {
+      return t('looks.lampGivesTooLittleLight');
+    },
+    get now() {
+      return t('looks.hangLampLowerOrLet');
+    },
+    get next() {
+      return t('looks.keepCloserOrSetLonger');
+    }
   },
   'bent-by-weight': {
-    is: 'Bent under the weight, as it should be',
-    now: 'Nothing: stems straighten within a day or two of light.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.bentUnderWeightAsShould');
+    },
+    get now() {
+      return t('looks.nothingStemsStraightenWithinDay');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   'second-blade': {
-    is: 'The second blade: it is time to cut',
-    now: 'Cut it now. If it has to wait, hold it somewhere cool.',
-    next: 'Look for the second blade from the opening of its window on.'
+    get is() {
+      return t('looks.secondBladeTimeCut');
+    },
+    get now() {
+      return t('looks.cutNowIfHasWait');
+    },
+    get next() {
+      return t('looks.lookSecondBladeFromOpening');
+    }
   },
   'old-grass': {
-    is: 'Past its best: the grass is old',
-    now: 'Cut it now and juice it, or clear the tray. Feed does not bring it back.',
-    next: 'Cut it as its second blade comes.'
+    get is() {
+      return t('looks.pastBestGrassOld');
+    },
+    get now() {
+      return t('looks.cutNowJuiceOrClear');
+    },
+    get next() {
+      return t('looks.cutAsSecondBladeComes');
+    }
   },
   'too-warm': {
-    is: 'Too warm for it',
-    now: 'Move it somewhere cooler.',
-    next: 'Away from the oven, the radiator and the lamp’s own heat.'
+    get is() {
+      return t('looks.tooWarm');
+    },
+    get now() {
+      return t('looks.moveSomewhereCooler');
+    },
+    get next() {
+      return t('looks.awayFromOvenRadiatorLamps');
+    }
   },
   crowded: {
-    is: 'It stands too thick',
-    now: 'Nothing: cut it a little earlier.',
-    next: 'Sow at the usual density.'
+    get is() {
+      return t('looks.standsTooThick');
+    },
+    get now() {
+      return t('looks.nothingCutLittleEarlier');
+    },
+    get next() {
+      return t('looks.sowAtUsualDensity');
+    }
   },
   cold: {
-    is: 'Too cold: it waits',
-    now: 'Move it somewhere warmer, or wait longer than the book says.',
-    next: 'Choose a warmer place for the first days.'
+    get is() {
+      return t('looks.tooColdWaits');
+    },
+    get now() {
+      return t('looks.moveSomewhereWarmerOrWait');
+    },
+    get next() {
+      return t('looks.chooseWarmerPlaceFirstDays');
+    }
   },
   'old-seed': {
-    is: 'Weak seed',
-    now: 'Nothing: what has come up is sound.',
-    next: 'Test twenty seeds in a damp towel, and sow by what sprouts.'
+    get is() {
+      return t('looks.weakSeed');
+    },
+    get now() {
+      return t('looks.nothingWhatHasComeUp');
+    },
+    get next() {
+      return t('looks.testTwentySeedsDampTowel');
+    }
   },
   'just-lit': {
-    is: 'It has only just come to light',
-    now: 'Wait: it greens within two days.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.hasOnlyJustComeLight');
+    },
+    get now() {
+      return t('looks.waitGreensWithinTwoDays');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   unfed: {
-    is: 'It has used up what was in the seed',
-    now: 'Water it once with feed at half strength, or cut it.',
-    next: 'Choose a method with feed for crops that stand long on a medium without food.'
+    get is() {
+      return t('looks.hasUsedUpWhatWas');
+    },
+    get now() {
+      return t('looks.waterOnceWithFeedAt');
+    },
+    get next() {
+      return t('looks.chooseMethodWithFeedCrops');
+    }
   },
   'lamp-close': {
-    is: 'The lamp is too close or too strong',
-    now: 'Hang it higher. Scorched tips stay brown; new leaves come sound.',
-    next: 'Keep it 20 cm and more above the leaves.'
+    get is() {
+      return t('looks.lampTooCloseOrToo');
+    },
+    get now() {
+      return t('looks.hangHigherScorchedTipsStay');
+    },
+    get next() {
+      return t('looks.keepCmMoreAboveLeaves');
+    }
   },
   'dry-air': {
-    is: 'Very dry air',
-    now: 'Move it off the heating; a dish of water beside it helps.',
-    next: 'A damper place, or a lid a day longer.'
+    get is() {
+      return t('looks.veryDryAir');
+    },
+    get now() {
+      return t('looks.moveOffHeatingDishWater');
+    },
+    get next() {
+      return t('looks.damperPlaceOrLidDay');
+    }
   },
   'strong-feed': {
-    is: 'Feed too strong',
-    now: 'Water with plain water until some runs off.',
-    next: 'Feed at half strength.'
+    get is() {
+      return t('looks.feedTooStrong');
+    },
+    get now() {
+      return t('looks.waterWithPlainWaterUntil');
+    },
+    get next() {
+      return t('looks.feedAtHalfStrength');
+    }
   },
   waterlogged: {
-    is: 'Roots stand in water',
-    now: 'Pour off what stands, tilt the tray to drain, and skip the next watering.',
-    next: 'Pour no more than the round says, and pour off after ten minutes.'
+    get is() {
+      return t('looks.rootsStandWater');
+    },
+    get now() {
+      return t('looks.pourOffWhatStandsTilt');
+    },
+    get next() {
+      return t('looks.pourNoMoreThanRound');
+    }
   },
   unpressed: {
-    is: 'Nothing pressed on it, so hulls were not pulled off',
-    now: 'Mist them, put a lid on for a night, and brush a dry hand over them in the morning.',
-    next: 'Press it, or strew a thin layer of medium on the seed.'
+    get is() {
+      return t('looks.nothingPressedOnSoHulls');
+    },
+    get now() {
+      return t('looks.mistThemPutLidOn');
+    },
+    get next() {
+      return t('looks.pressOrStrewThinLayer');
+    }
   },
   'dry-hulls': {
-    is: 'Hulls dried on before they opened',
-    now: 'Mist them, put a lid on for a night, and brush a dry hand over them in the morning.',
-    next: 'Keep the seed damp under its cover.'
+    get is() {
+      return t('looks.hullsDriedOnBeforeThey');
+    },
+    get now() {
+      return t('looks.mistThemPutLidOn');
+    },
+    get next() {
+      return t('looks.keepSeedDampUnderCover');
+    }
   },
   clinging: {
-    is: 'This crop’s hulls cling',
-    now: 'Mist them in the evening and brush a dry hand over them in the morning, when they are soft. Rinse off the rest after the cut.',
-    next: 'Press it a day longer and keep it damp: most come off then, and never all.'
+    get is() {
+      return t('looks.cropsHullsCling');
+    },
+    get now() {
+      return t('looks.mistThemEveningBrushDry');
+    },
+    get next() {
+      return t('looks.pressDayLongerKeepDamp');
+    }
   },
   unsoaked: {
-    is: 'It went in dry, and its seed wants a soak',
-    now: 'Keep it damp and covered: what is late comes for some days yet.',
-    next: 'Soak it as its figures say.'
+    get is() {
+      return t('looks.wentDrySeedWantsSoak');
+    },
+    get now() {
+      return t('looks.keepDampCoveredWhatLate');
+    },
+    get next() {
+      return t('looks.soakAsFiguresSay');
+    }
   },
   dormant: {
-    is: 'Too warm for its seed: it sleeps',
-    now: 'Move it somewhere cooler at once: some of it still comes.',
-    next: 'Sow it where it is cool, or in a cooler season.'
+    get is() {
+      return t('looks.tooWarmSeedSleeps');
+    },
+    get now() {
+      return t('looks.moveSomewhereCoolerAtOnce');
+    },
+    get next() {
+      return t('looks.sowWhereCoolOrCooler');
+    }
   },
   unlit: {
-    is: 'It has not come to light yet',
-    now: 'Nothing: it greens within two days of light.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.hasNotComeLightYet');
+    },
+    get now() {
+      return t('looks.nothingGreensWithinTwoDays');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   'meant-pale': {
-    is: 'As it is meant to be: it grows in the dark',
-    now: 'Nothing: keep it dark. Light makes it green and coarse.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.asMeantBeGrowsDark');
+    },
+    get now() {
+      return t('looks.nothingKeepDarkLightMakes');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   'sudden-sun': {
-    is: 'Sun through the glass, too suddenly',
-    now: 'Draw a thin curtain or move it a little back for two days. Burnt tips stay; new leaves come sound.',
-    next: 'Begin its light on a dull day, or a step back from the glass.'
+    get is() {
+      return t('looks.sunThroughGlassTooSuddenly');
+    },
+    get now() {
+      return t('looks.drawThinCurtainOrMove');
+    },
+    get next() {
+      return t('looks.beginLightOnDullDay');
+    }
   },
   turning: {
-    is: 'The first true leaf: from now on it turns bitter',
-    now: 'Cut it now, today or tomorrow.',
-    next: 'Look from the opening of its window on, and cut before this leaf is out.'
+    get is() {
+      return t('looks.firstTrueLeafFromNow');
+    },
+    get now() {
+      return t('looks.cutNowTodayOrTomorrow');
+    },
+    get next() {
+      return t('looks.lookFromOpeningWindowOn');
+    }
   },
   'leaf-belongs': {
-    is: 'Leaves belong to it',
-    now: 'Nothing: it is cut by its height or its tips, not by this leaf.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.leavesBelong');
+    },
+    get now() {
+      return t('looks.nothingCutByHeightOr');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   clumped: {
-    is: 'Seed lay in clumps',
-    now: 'Nothing: the gaps stay, the rest is sound.',
-    next: 'Drain soaked seed longer, and sow from a shaker in two goes.'
+    get is() {
+      return t('looks.seedLayClumps');
+    },
+    get now() {
+      return t('looks.nothingGapsStayRestSound');
+    },
+    get next() {
+      return t('looks.drainSoakedSeedLongerSow');
+    }
   },
   'dry-edge': {
-    is: 'A dry edge or corner',
-    now: 'Water from below until the top is damp to the rim.',
-    next: 'Level the medium and damp it to the edges before sowing.'
+    get is() {
+      return t('looks.dryEdgeOrCorner');
+    },
+    get now() {
+      return t('looks.waterFromBelowUntilTop');
+    },
+    get next() {
+      return t('looks.levelMediumDampEdgesBefore');
+    }
   },
   'on-time': {
-    is: 'It sprouts, as it should',
-    now: 'Nothing. Shut it again.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.sproutsAsShould');
+    },
+    get now() {
+      return t('looks.nothingShutAgain');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   slow: {
-    is: 'It is slow to root',
-    now: 'Leave it covered and damp a day longer, somewhere warmer.',
-    next: 'A warmer place, or seed that is fresher.'
+    get is() {
+      return t('looks.slowRoot');
+    },
+    get now() {
+      return t('looks.leaveCoveredDampDayLonger');
+    },
+    get next() {
+      return t('looks.warmerPlaceOrSeedFresher');
+    }
   },
   ripe: {
-    is: 'It is ready',
-    now: 'Cut it whenever you like.',
-    next: 'Nothing to change.'
+    get is() {
+      return t('looks.ready');
+    },
+    get now() {
+      return t('looks.cutWheneverYouLike');
+    },
+    get next() {
+      return t('looks.nothingChange');
+    }
   },
   overripe: {
-    is: 'It is past its best',
-    now: 'Cut it today and eat it soon, or cook it.',
-    next: 'Start cutting from the day the window opens, a strip at a time.'
+    get is() {
+      return t('looks.pastBest');
+    },
+    get now() {
+      return t('looks.cutTodayEatSoonOr');
+    },
+    get next() {
+      return t('looks.startCuttingFromDayWindow');
+    }
   },
   unripe: {
-    is: 'It is young still',
-    now: 'Wait for its window.',
-    next: 'Taste it from the opening on.'
+    get is() {
+      return t('looks.youngStill');
+    },
+    get now() {
+      return t('looks.waitWindow');
+    },
+    get next() {
+      return t('looks.tasteFromOpeningOn');
+    }
   }
 };
 
 /** What is said where nothing that is known of a tray explains what was seen. */
 export const UNEXPLAINED = {
-  is: 'Nothing Brote knows about this tray explains this',
-  now: 'Look again at the next round. When in doubt, throw it out.'
+  get is() {
+    return t('looks.nothingBroteKnowsAboutTray');
+  },
+  get now() {
+    return t('looks.lookAgainAtNextRound');
+  }
 };
 
 /** What each check is, as something to do. */
 export const CHECK_WORDS: Record<Check, string> = {
-  lift: 'Lift the tray: does it feel as light or as heavy as Brote says?',
-  roots: 'Lift a corner and look at the roots: white and firm, or brown and soft?',
-  foot: 'Look at the foot of a stem: firm and white, or thin and brown?',
-  mist: 'Mist one spot and look again in a minute: hairs vanish, mould stays.',
-  thermometer: 'Measure how warm it is where it stands, by day and at night.',
-  lamp: 'Measure from the lamp to the leaves, and read its label.',
-  light: 'Hold a hand over the leaves at noon: is its shadow sharp, soft or gone?',
-  leaves: 'Look at the newest leaves, and under them: are they marked as well?',
-  seed: 'Put twenty seeds of the same lot into a damp towel and count what sprouts.',
-  taste: 'Taste a leaf from the middle and one from the edge.'
+  get lift() {
+    return t('looks.liftTrayDoesFeelAs');
+  },
+  get roots() {
+    return t('looks.liftCornerLookAtRoots');
+  },
+  get foot() {
+    return t('looks.lookAtFootStemFirm');
+  },
+  get mist() {
+    return t('looks.mistOneSpotLookAgain');
+  },
+  get thermometer() {
+    return t('looks.measureHowWarmWhereStands');
+  },
+  get lamp() {
+    return t('looks.measureFromLampLeavesRead');
+  },
+  get light() {
+    return t('looks.holdHandOverLeavesAt');
+  },
+  get leaves() {
+    return t('looks.lookAtNewestLeavesUnder');
+  },
+  get seed() {
+    return t('looks.putTwentySeedsSameLot');
+  },
+  get taste() {
+    return t('looks.tasteLeafFromMiddleOne');
+  }
 };
 
 export const LOSS_OF_TRAY: Record<Loss, string> = {
-  no: 'Nothing is lost.',
-  watch: 'Not lost: look again at the next round.',
-  part: 'Part of it is lost.',
-  whole: 'This tray is lost.'
+  get no() {
+    return t('looks.nothingLost');
+  },
+  get watch() {
+    return t('looks.notLostLookAgainAt');
+  },
+  get part() {
+    return t('looks.partLost');
+  },
+  get whole() {
+    return t('looks.trayLost');
+  }
 };
 
 const CUT_BY: Record<Extract<Evidence, { kind: 'cut-by' }>['cue'], string> = {
-  cotyledon: 'it is cut in its seed leaves',
-  'true-leaf': 'it is cut as this leaf shows',
-  'third-leaf': 'it is cut at its third true leaf',
-  height: 'it is cut by its height',
-  tips: 'it is cut by its tips'
+  get cotyledon() {
+    return t('looks.cutSeedLeaves');
+  },
+  get 'true-leaf'() {
+    return t('looks.cutAsLeafShows');
+  },
+  get 'third-leaf'() {
+    return t('looks.cutAtThirdTrueLeaf');
+  },
+  get height() {
+    return t('looks.cutByHeight');
+  },
+  get tips() {
+    return t('looks.cutByTips');
+  }
 };
 
 /** Days to the half. */
 function daysWords(days: number): string {
   const halves = Math.round(days * 2) / 2;
-  return `${figure(halves)} ${halves === 1 ? 'day' : 'days'}`;
+  return t('looks.halvesDayDays', { halves: figure(halves), halves2: halves });
 }
 
 /** How many whole days lie between, at least one. */
 function wholeDaysWords(days: number): string {
   const whole = Math.max(1, Math.round(Math.abs(days)));
-  return `${whole} ${whole === 1 ? 'day' : 'days'}`;
+  return t('looks.wholeDayDays', { whole });
 }
 
 /** A fact that speaks for a cause, as half a sentence. */
 export function evidenceWords(evidence: Evidence, units: Units): string {
   switch (evidence.kind) {
     case 'water':
-      return `about ${Math.round(evidence.share * 100)} % of its water is left`;
+      return t('looks.aboutShareWaterLeft', { share: Math.round(evidence.share * 100) });
     case 'dark':
-      return `${daysWords(evidence.days)} in the dark since it rooted`;
+      return t('looks.daysDarkSinceRooted', { days: daysWords(evidence.days) });
     case 'lit':
-      return evidence.days < 0.5 ? 'it came to light today' : `${daysWords(evidence.days)} in light`;
+      return evidence.days < 0.5
+        ? t('looks.cameLightToday')
+        : t('looks.daysLight', { days: daysWords(evidence.days) });
     case 'dli':
-      return `light of ${figure(Math.round(evidence.dli * 10) / 10)} mol/m² a day, where 10 is plenty`;
+      return t('looks.lightDliMolMDay', { dli: figure(Math.round(evidence.dli * 10) / 10) });
     case 'warmth':
-      return `${temperature(evidence.tempC, units)} where it stands`;
+      return t('looks.temperatureWhereStands', { temperature: temperature(evidence.tempC, units) });
     case 'dry-air':
-      return `air that takes up ${evidence.kpa.toFixed(1)} kPa of vapour`;
+      return t('looks.airTakesUpKpaKpa', { kpa: evidence.kpa.toFixed(1) });
     case 'crowding':
-      return `${Math.round(evidence.times * 100)} % of the usual density`;
+      return t('looks.timesUsualDensity', { times: Math.round(evidence.times * 100) });
     case 'germination':
-      return `${Math.round(evidence.pct)} % of this seed sprouts`;
+      return t('looks.pctSeedSprouts', { pct: Math.round(evidence.pct) });
     case 'open':
       return evidence.days >= 0
-        ? `its window opened about ${wholeDaysWords(evidence.days)} ago`
-        : `its window opens in about ${wholeDaysWords(evidence.days)}`;
+        ? t('looks.windowOpenedAboutWholedaysAgo', { wholeDays: wholeDaysWords(evidence.days) })
+        : t('looks.windowOpensAboutWholedays', { wholeDays: wholeDaysWords(evidence.days) });
     case 'closes':
       return evidence.days >= 0
-        ? `its window closes in about ${wholeDaysWords(evidence.days)}`
-        : `its window closed about ${wholeDaysWords(evidence.days)} ago`;
+        ? t('looks.windowClosesAboutWholedays', { wholeDays: wholeDaysWords(evidence.days) })
+        : t('looks.windowClosedAboutWholedaysAgo', { wholeDays: wholeDaysWords(evidence.days) });
     case 'stage':
-      return evidence.rooted ? 'it has rooted' : 'it is rooting now';
+      return evidence.rooted ? t('looks.hasRooted') : t('looks.rootingNow');
     case 'mould-hours':
-      return evidence.level === 'high'
-        ? 'it was warm and damp for very long'
-        : 'it was warm and damp for long';
+      return evidence.level === 'high' ? t('looks.wasWarmDampVeryLong') : t('looks.wasWarmDampLong');
     case 'lamp':
-      return `a lamp of ${Math.round(evidence.ppfd)} µmol/m²s${evidence.distanceCm === null ? '' : ` at ${length(evidence.distanceCm, units)}`}`;
+      return t('looks.lampPpfdMolMS', {
+        ppfd: Math.round(evidence.ppfd),
+        when: evidence.distanceCm === null ? 'yes' : 'no',
+        length: !(evidence.distanceCm === null) ? length(evidence.distanceCm, units) : ''
+      });
     case 'medium':
-      return `${MEDIUM_WORDS[evidence.medium].toLowerCase()}${evidence.fed ? ', with feed' : ', without feed'}`;
+      return t('looks.mediumWithFeedWithoutFeed', {
+        medium: MEDIUM_WORDS[evidence.medium].toLowerCase(),
+        when: evidence.fed ? 'yes' : 'no'
+      });
     case 'overwatered':
-      return 'more was poured than it holds';
+      return t('looks.moreWasPouredThanHolds');
     case 'unpressed':
-      return 'nothing pressed on it';
+      return t('looks.nothingPressedOn');
     case 'unmisted':
-      return 'it stayed shut while it rooted';
+      return t('looks.stayedShutWhileRooted');
     case 'clings':
-      return 'its hulls are large and rough';
+      return t('looks.hullsLargeRough');
     case 'stays-dark':
-      return 'it stays dark until it is cut';
+      return t('looks.staysDarkUntilCut');
     case 'unlit':
-      return 'it stands in the dark still';
+      return t('looks.standsDarkStill');
     case 'sun':
-      return 'it came from the dark onto a sunny sill';
+      return t('looks.cameFromDarkOntoSunny');
     case 'unsoaked':
-      return 'it was sown without its soak';
+      return t('looks.wasSownWithoutSoak');
     case 'cut-by':
       return CUT_BY[evidence.cue];
     case 'grass':
-      return 'it is a grass';
+      return t('looks.grass');
     case 'pressed':
-      return 'a weight lay on it';
+      return t('looks.weightLayOn');
     case 'still-air':
-      return `still air of ${temperature(evidence.tempC, units)} and ${Math.round(evidence.humidityPct)} % humidity`;
+      return t('looks.stillAirTemperatureHumiditypctHumidity', {
+        temperature: temperature(evidence.tempC, units),
+        humidityPct: Math.round(evidence.humidityPct)
+      });
     case 'wet-seed':
-      return evidence.gel ? 'its seed gels when wet' : 'soaked seed clings together';
+      return evidence.gel ? t('looks.seedGelsWhenWet') : t('looks.soakedSeedClingsTogether');
     case 'looks-so':
       return evidence.sight === 'mould'
-        ? 'threads run across seed and stems, where root hairs stand round one root'
-        : 'a thin brown foot is how this rot looks';
+        ? t('looks.threadsRunAcrossSeedStems')
+        : t('looks.thinBrownFootHowRot');
     case 'moving-air':
-      return 'a fan or draught moves the air';
+      return t('looks.fanOrDraughtMovesAir');
   }
 }

@@ -1,9 +1,18 @@
+import { t } from '$messages/t.ts';
 import type { LotFlag } from '$core/supplies/seed/lot.ts';
 
 /** What is wrong with a lot, in a word or two. */
 export const FLAG_WORDS: Record<LotFlag, string> = {
-  empty: 'empty',
-  low: 'low: under one tray',
-  stale: 'past its date',
-  weak: 'weak: under 70 % sprout'
+  get empty() {
+    return t('bench.empty');
+  },
+  get low() {
+    return t('bench.lowUnderOneTray');
+  },
+  get stale() {
+    return t('bench.pastDate');
+  },
+  get weak() {
+    return t('bench.weakUnderSprout');
+  }
 };

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Answers, MethodFigure, Question, Spray } from '$core/supplies/methods/method.ts';
 
 interface QuestionWords<Q extends Question> {
@@ -9,236 +10,576 @@ interface QuestionWords<Q extends Question> {
 /** The questions growers disagree on, in words. No answer is wrong. */
 export const QUESTION_WORDS: { [Q in Question]: QuestionWords<Q> } = {
   germinationWater: {
-    ask: 'Water while it germinates',
+    get ask() {
+      return t('methods.waterWhileGerminates');
+    },
     answers: {
-      shut: { text: 'Once, then shut', turns: 'Fewer openings let in less mould; a mat may run dry.' },
-      daily: { text: 'Misted once a day', turns: 'Saves gel seed and mats; each opening lets something in.' },
+      shut: {
+        get text() {
+          return t('methods.onceThenShut');
+        },
+        get turns() {
+          return t('methods.fewerOpeningsLetLessMould');
+        }
+      },
+      daily: {
+        get text() {
+          return t('methods.mistedOnceDay');
+        },
+        get turns() {
+          return t('methods.savesGelSeedMatsEach');
+        }
+      },
       twice: {
-        text: 'Misted morning and evening',
-        turns: 'Kindest to coriander and thin mats; the most work and damp.'
+        get text() {
+          return t('methods.mistedMorningEvening');
+        },
+        get turns() {
+          return t('methods.kindestCorianderThinMatsMost');
+        }
       }
     }
   },
   firstWater: {
-    ask: 'The medium is watered',
+    get ask() {
+      return t('methods.mediumWatered');
+    },
     answers: {
       'before-seed': {
-        text: 'Before the seed',
-        turns: 'Seed sticks where it falls: good for shakers, bad for hands.'
+        get text() {
+          return t('methods.beforeSeed');
+        },
+        get turns() {
+          return t('methods.seedSticksWhereFallsGood');
+        }
       },
       'after-seed': {
-        text: 'After the seed',
-        turns: 'Seed can still be spread by hand; a hard jet washes it together.'
+        get text() {
+          return t('methods.afterSeed');
+        },
+        get turns() {
+          return t('methods.seedCanStillBeSpread');
+        }
       },
       'from-below': {
-        text: 'From below, before the seed',
-        turns: 'Evenly damp and a dry top to spread on; takes a while.'
+        get text() {
+          return t('methods.fromBelowBeforeSeed');
+        },
+        get turns() {
+          return t('methods.evenlyDampDryTopSpread');
+        }
       }
     }
   },
   seedCover: {
-    ask: 'The seed is',
+    get ask() {
+      return t('methods.seed');
+    },
     answers: {
-      bare: { text: 'Left bare and pressed', turns: 'The cleanest cut; dries sooner.' },
+      bare: {
+        get text() {
+          return t('methods.leftBarePressed');
+        },
+        get turns() {
+          return t('methods.cleanestCutDriesSooner');
+        }
+      },
       medium: {
-        text: 'Covered thinly with medium',
-        turns: 'Holds damp and pulls hulls off; makes a dirtier cut.'
+        get text() {
+          return t('methods.coveredThinlyWithMedium');
+        },
+        get turns() {
+          return t('methods.holdsDampPullsHullsOff');
+        }
       },
       vermiculite: {
-        text: 'Covered with vermiculite',
-        turns: 'As medium, lighter and cleaner; its dust wants damping first.'
+        get text() {
+          return t('methods.coveredWithVermiculite');
+        },
+        get turns() {
+          return t('methods.asMediumLighterCleanerDust');
+        }
       }
     }
   },
   pressing: {
-    ask: 'On the seed lies',
+    get ask() {
+      return t('methods.onSeedLies');
+    },
     answers: {
       weight: {
-        text: 'A weight by the crop',
-        turns: 'Roots go down and hulls come off; too much crushes fine seed.'
+        get text() {
+          return t('methods.weightByCrop');
+        },
+        get turns() {
+          return t('methods.rootsGoDownHullsCome');
+        }
       },
       stacked: {
-        text: 'A stacked tray',
-        turns:
-          'Trays press each other and save room; the top one still needs a weight, and few crops bear more than one tray.'
+        get text() {
+          return t('methods.stackedTray');
+        },
+        get turns() {
+          return t('methods.traysPressEachSaveRoom');
+        }
       },
       late: {
-        text: 'A lid, then a weight',
-        turns: 'Sprouts in the dark, then pressed a day or two: nothing soft is crushed, one more step.'
+        get text() {
+          return t('methods.lidThenWeight');
+        },
+        get turns() {
+          return t('methods.sproutsDarkThenPressedDay');
+        }
       },
-      none: { text: 'Nothing but a lid', turns: 'Nothing is crushed; roots may lift the seed.' }
+      none: {
+        get text() {
+          return t('methods.nothingButLid');
+        },
+        get turns() {
+          return t('methods.nothingCrushedRootsMayLift');
+        }
+      }
     }
   },
   darkness: {
-    ask: 'Once it has rooted',
+    get ask() {
+      return t('methods.onceHasRooted');
+    },
     answers: {
       dome: {
-        text: 'A dark dome, then light',
-        turns: 'Longer, more even stems, against one more damp, closed stage.'
+        get text() {
+          return t('methods.darkDomeThenLight');
+        },
+        get turns() {
+          return t('methods.longerMoreEvenStemsAgainst');
+        }
       },
-      straight: { text: 'Straight to light', turns: 'Shorter, stronger stems; less mould.' },
+      straight: {
+        get text() {
+          return t('methods.straightLight');
+        },
+        get turns() {
+          return t('methods.shorterStrongerStemsLessMould');
+        }
+      },
       none: {
-        text: 'No darkness at all',
-        turns: 'Least handling; seed that wants the dark keeps its lid until it roots.'
+        get text() {
+          return t('methods.noDarknessAtAll');
+        },
+        get turns() {
+          return t('methods.leastHandlingSeedWantsDark');
+        }
       },
       days: {
-        text: 'A set number of days in the dark',
-        turns: 'Counted from sowing, for grasses too. Easy to plan, but it does not wait for slow seed.'
+        get text() {
+          return t('methods.setNumberDaysDark');
+        },
+        get turns() {
+          return t('methods.countedFromSowingGrassesToo');
+        }
       }
     }
   },
   dome: {
-    ask: 'The dome comes off',
+    get ask() {
+      return t('methods.domeComesOff');
+    },
     answers: {
-      even: { text: 'When the stems are even', turns: 'Follows the crop, so it needs a look each day.' },
-      days: { text: 'After a set number of days', turns: 'Easy to plan; a cool week leaves stems short.' },
+      even: {
+        get text() {
+          return t('methods.whenStemsEven');
+        },
+        get turns() {
+          return t('methods.followsCropSoNeedsLook');
+        }
+      },
+      days: {
+        get text() {
+          return t('methods.afterSetNumberDays');
+        },
+        get turns() {
+          return t('methods.easyPlanCoolWeekLeaves');
+        }
+      },
       rim: {
-        text: 'When the stems stand over the rim',
-        turns:
-          'Tall stems that are easy to cut. With no darkness, a clear dome keeps the air warm and humid for slow crops such as basil, which also suits mould: lift it once a day.'
+        get text() {
+          return t('methods.whenStemsStandOverRim');
+        },
+        get turns() {
+          return t('methods.tallStemsEasyCutWith');
+        }
       }
     }
   },
   sillLight: {
-    ask: 'On a windowsill',
+    get ask() {
+      return t('methods.onWindowsill');
+    },
     answers: {
       'at-once': {
-        text: 'Full sun from the start',
-        turns: 'Fastest; strong sun can wilt pale stems on the first day.'
+        get text() {
+          return t('methods.fullSunFromStart');
+        },
+        get turns() {
+          return t('methods.fastestStrongSunCanWilt');
+        }
       },
       shaded: {
-        text: 'Shade first, then sun',
-        turns: 'Paper or a thin cloth keeps the sun off until the day you set. Gentler, and a little slower.'
+        get text() {
+          return t('methods.shadeFirstThenSun');
+        },
+        get turns() {
+          return t('methods.paperOrThinClothKeeps');
+        }
       }
     }
   },
   lightWater: {
-    ask: 'Water in the light',
+    get ask() {
+      return t('methods.waterLight');
+    },
     answers: {
-      below: { text: 'From below', turns: 'Leaves stay dry, and so cleaner.' },
-      'first-above': {
-        text: 'First from above, then below',
-        turns: 'Washes hulls off once; leaves are wet once.'
+      below: {
+        get text() {
+          return t('methods.fromBelow');
+        },
+        get turns() {
+          return t('methods.leavesStayDrySoCleaner');
+        }
       },
-      mist: { text: 'Always a fine mist', turns: 'What small cells and mats need; wet leaves mould.' }
+      'first-above': {
+        get text() {
+          return t('methods.firstFromAboveThenBelow');
+        },
+        get turns() {
+          return t('methods.washesHullsOffOnceLeaves');
+        }
+      },
+      mist: {
+        get text() {
+          return t('methods.alwaysFineMist');
+        },
+        get turns() {
+          return t('methods.whatSmallCellsMatsNeed');
+        }
+      }
     }
   },
   matWater: {
-    ask: 'Mats and paper are watered',
+    get ask() {
+      return t('methods.matsPaperWatered');
+    },
     answers: {
-      'as-dry': { text: 'As they dry', turns: 'Least work; the tray below holds a little water.' },
+      'as-dry': {
+        get text() {
+          return t('methods.asTheyDry');
+        },
+        get turns() {
+          return t('methods.leastWorkTrayBelowHolds');
+        }
+      },
       'poured-once': {
-        text: 'Poured through once a day',
-        turns:
-          'Lift it, pour through, let it drain. Fresh water and air at the roots; dry by morning in a warm room.'
+        get text() {
+          return t('methods.pouredThroughOnceDay');
+        },
+        get turns() {
+          return t('methods.liftPourThroughLetDrain');
+        }
       },
       'poured-twice': {
-        text: 'Poured through twice a day',
-        turns: 'The same, morning and evening: safest on thin mats, and the most work.'
+        get text() {
+          return t('methods.pouredThroughTwiceDay');
+        },
+        get turns() {
+          return t('methods.sameMorningEveningSafestOn');
+        }
       }
     }
   },
   mediumDepth: {
-    ask: 'Depth of loose medium',
+    get ask() {
+      return t('methods.depthLooseMedium');
+    },
     answers: {
-      usual: { text: 'Usual, about 25 mm', turns: 'Room for roots, and water for a day or more.' },
-      thin: { text: 'Thin, 6 to 12 mm', turns: 'Cheap and light; dries fast, so check it twice a day.' },
-      deep: { text: 'Deep, 50 mm', turns: 'Holds water for days and feeds long crops; heavier and dearer.' }
+      usual: {
+        get text() {
+          return t('methods.usualAboutMm');
+        },
+        get turns() {
+          return t('methods.roomRootsWaterDayOr');
+        }
+      },
+      thin: {
+        get text() {
+          return t('methods.thinMm');
+        },
+        get turns() {
+          return t('methods.cheapLightDriesFastSo');
+        }
+      },
+      deep: {
+        get text() {
+          return t('methods.deepMm');
+        },
+        get turns() {
+          return t('methods.holdsWaterDaysFeedsLong');
+        }
+      }
     }
   },
   feed: {
-    ask: 'Feed',
+    get ask() {
+      return t('methods.feed');
+    },
     answers: {
-      none: { text: 'None', turns: 'Short crops live from the seed; nothing to mix.' },
+      none: {
+        get text() {
+          return t('methods.none');
+        },
+        get turns() {
+          return t('methods.shortCropsLiveFromSeed');
+        }
+      },
       half: {
-        text: 'Half strength from first light',
-        turns: 'Long crops and poor media gain; short ones hardly.'
+        get text() {
+          return t('methods.halfStrengthFromFirstLight');
+        },
+        get turns() {
+          return t('methods.longCropsPoorMediaGain');
+        }
       },
       reservoir: {
-        text: 'Full strength in a reservoir',
-        turns: 'What mesh lives from, from the first fill on. Change it before it smells.'
+        get text() {
+          return t('methods.fullStrengthReservoir');
+        },
+        get turns() {
+          return t('methods.whatMeshLivesFromFrom');
+        }
       },
       'reservoir-half': {
-        text: 'Half strength in a reservoir',
-        turns: 'From the first fill on; slower, and kinder to roots and to tap water that is hard.'
+        get text() {
+          return t('methods.halfStrengthReservoir');
+        },
+        get turns() {
+          return t('methods.fromFirstFillOnSlower');
+        }
       }
     }
   },
   peroxide: {
-    ask: 'Peroxide in the water',
+    get ask() {
+      return t('methods.peroxideWater');
+    },
     answers: {
-      none: { text: 'None', turns: 'Plain water; nothing to handle.' },
-      weak: { text: 'Weak, in all water', turns: 'Disputed: some see less mould, some no difference.' },
-      'at-sowing': { text: 'At sowing only', turns: 'Disputed as well; one careful mixing instead of many.' }
+      none: {
+        get text() {
+          return t('methods.none');
+        },
+        get turns() {
+          return t('methods.plainWaterNothingHandle');
+        }
+      },
+      weak: {
+        get text() {
+          return t('methods.weakAllWater');
+        },
+        get turns() {
+          return t('methods.disputedSomeSeeLessMould');
+        }
+      },
+      'at-sowing': {
+        get text() {
+          return t('methods.atSowingOnly');
+        },
+        get turns() {
+          return t('methods.disputedAsWellOneCareful');
+        }
+      }
     }
   },
   disinfect: {
-    ask: 'The seed is disinfected',
+    get ask() {
+      return t('methods.seedDisinfected');
+    },
     answers: {
-      none: { text: 'Not at all', turns: 'Nothing strong to handle; rough seed keeps what it carries.' },
-      hypochlorite: {
-        text: 'With hypochlorite',
-        turns: 'Lowers what rough seed carries; gloves, air and a long rinse.'
+      none: {
+        get text() {
+          return t('methods.notAtAll');
+        },
+        get turns() {
+          return t('methods.nothingStrongHandleRoughSeed');
+        }
       },
-      peroxide: { text: 'With peroxide', turns: 'Leaves only water behind; strong stock burns.' }
+      hypochlorite: {
+        get text() {
+          return t('methods.withHypochlorite');
+        },
+        get turns() {
+          return t('methods.lowersWhatRoughSeedCarries');
+        }
+      },
+      peroxide: {
+        get text() {
+          return t('methods.withPeroxide');
+        },
+        get turns() {
+          return t('methods.leavesOnlyWaterBehindStrong');
+        }
+      }
     }
   },
   leafStage: {
-    ask: 'Cut at',
+    get ask() {
+      return t('methods.cutAt');
+    },
     answers: {
-      usual: { text: 'The crop’s usual stage', turns: 'As its page says.' },
-      'seed-leaves': { text: 'Seed leaves', turns: 'Soonest and mildest; the smallest harvest.' },
+      usual: {
+        get text() {
+          return t('methods.cropsUsualStage');
+        },
+        get turns() {
+          return t('methods.asPageSays');
+        }
+      },
+      'seed-leaves': {
+        get text() {
+          return t('methods.seedLeaves');
+        },
+        get turns() {
+          return t('methods.soonestMildestSmallestHarvest');
+        }
+      },
       'true-leaf': {
-        text: 'First true leaf',
-        turns:
-          'About half as long again; more flavour and a third more weight. Sunflower and some others turn bitter.'
+        get text() {
+          return t('methods.firstTrueLeaf');
+        },
+        get turns() {
+          return t('methods.aboutHalfAsLongAgain');
+        }
       },
       'third-leaf': {
-        text: 'Third true leaf',
-        turns: 'About twice as long; strong flavour, most weight. Sow sparsely, and feed it or go deep.'
+        get text() {
+          return t('methods.thirdTrueLeaf');
+        },
+        get turns() {
+          return t('methods.aboutTwiceAsLongStrong');
+        }
       }
     }
   },
   cutting: {
-    ask: 'Cut with',
+    get ask() {
+      return t('methods.cutWith');
+    },
     answers: {
-      scissors: { text: 'Scissors', turns: 'Safer, and quicker for pots; bruises a little.' },
-      knife: { text: 'A sharp knife', turns: 'A clean cut keeps longer; mind your fingers.' }
+      scissors: {
+        get text() {
+          return t('methods.scissors');
+        },
+        get turns() {
+          return t('methods.saferQuickerPotsBruisesLittle');
+        }
+      },
+      knife: {
+        get text() {
+          return t('methods.sharpKnife');
+        },
+        get turns() {
+          return t('methods.cleanCutKeepsLongerMind');
+        }
+      }
     }
   },
   washing: {
-    ask: 'After the cut',
+    get ask() {
+      return t('methods.afterCut');
+    },
     answers: {
-      unwashed: { text: 'Kept dry, unwashed', turns: 'Keeps days longer; wash it before eating.' },
-      washed: { text: 'Washed and spun', turns: 'Ready to eat; costs two or three days of keeping.' }
+      unwashed: {
+        get text() {
+          return t('methods.keptDryUnwashed');
+        },
+        get turns() {
+          return t('methods.keepsDaysLongerWashBefore');
+        }
+      },
+      washed: {
+        get text() {
+          return t('methods.washedSpun');
+        },
+        get turns() {
+          return t('methods.readyEatCostsTwoOr');
+        }
+      }
     }
   },
   taking: {
-    ask: 'It is taken',
+    get ask() {
+      return t('methods.taken');
+    },
     answers: {
-      whole: { text: 'The whole tray at once', turns: 'The tray is free again; the greens go to the cold.' },
-      strip: { text: 'A strip a day', turns: 'Always fresh; the last strip is past its best.' }
+      whole: {
+        get text() {
+          return t('methods.wholeTrayAtOnce');
+        },
+        get turns() {
+          return t('methods.trayFreeAgainGreensGo');
+        }
+      },
+      strip: {
+        get text() {
+          return t('methods.stripDay');
+        },
+        get turns() {
+          return t('methods.alwaysFreshLastStripPast');
+        }
+      }
     }
   }
 };
 
 /** Questions that are thought about together, in the order of the work. */
 export const QUESTION_GROUPS: readonly { title: string; questions: readonly Question[] }[] = [
-  { title: 'Sowing', questions: ['firstWater', 'seedCover', 'pressing', 'mediumDepth', 'disinfect'] },
-  { title: 'Dark and light', questions: ['darkness', 'dome', 'sillLight'] },
   {
-    title: 'Water and feed',
+    get title() {
+      return t('methods.sowing');
+    },
+    questions: ['firstWater', 'seedCover', 'pressing', 'mediumDepth', 'disinfect']
+  },
+  {
+    get title() {
+      return t('methods.darkLight');
+    },
+    questions: ['darkness', 'dome', 'sillLight']
+  },
+  {
+    get title() {
+      return t('methods.waterFeed');
+    },
     questions: ['germinationWater', 'lightWater', 'matWater', 'feed', 'peroxide']
   },
-  { title: 'Cut', questions: ['leafStage', 'cutting', 'washing', 'taking'] }
+  {
+    get title() {
+      return t('methods.cut');
+    },
+    questions: ['leafStage', 'cutting', 'washing', 'taking']
+  }
 ];
 
 /** What a figure of a method is called, by the answer that asks for it. */
 export const FIGURE_WORDS: Record<MethodFigure, string> = {
-  domeDays: 'Days under the dome',
-  domeCm: 'Height over the rim',
-  darkDays: 'Days in the dark, from sowing',
-  shadeDays: 'Days of shade, from sowing'
+  get domeDays() {
+    return t('methods.daysUnderDome');
+  },
+  get domeCm() {
+    return t('methods.heightOverRim');
+  },
+  get darkDays() {
+    return t('methods.daysDarkFromSowing');
+  },
+  get shadeDays() {
+    return t('methods.daysShadeFromSowing');
+  }
 };
 
 /** One answer in words. */
@@ -250,7 +591,7 @@ export const answerWords = <Q extends Question>(
 /** What a method sprays, in one line. */
 export const spraysWords = (sprays: readonly Spray[]): string =>
   sprays.length === 0
-    ? 'None'
+    ? t('methods.none')
     : sprays
-        .map(({ name, timesADay }) => `${name}, ${timesADay === 1 ? 'once a day' : 'morning and evening'}`)
+        .map(({ name, timesADay }) => t('methods.nameOnceDayMorningEvening', { name, timesADay }))
         .join('; ');

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
 import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 
@@ -21,10 +22,18 @@ export function money(amount: number, currency: string): string {
 }
 
 export const COST_WORDS: Record<CostKind, string> = {
-  seed: 'Seed',
-  medium: 'Medium',
-  lamp: 'Lamp',
-  feed: 'Feed'
+  get seed() {
+    return t('money.seed');
+  },
+  get medium() {
+    return t('money.medium');
+  },
+  get lamp() {
+    return t('money.lamp');
+  },
+  get feed() {
+    return t('money.feed');
+  }
 };
 
 const measured = (amount: number, by: 'mL' | 'cm2', units: Units): string =>
@@ -32,37 +41,69 @@ const measured = (amount: number, by: 'mL' | 'cm2', units: Units): string =>
 
 /** An area of a mat, as the household measures. */
 export const areaWords = (cm2: number, units: Units): string =>
-  units === 'us' ? `${figure(cm2 / 6.4516)} in²` : `${figure(cm2)} cm²`;
+  units === 'us' ? t('money.cm', { cm2: figure(cm2 / 6.4516) }) : t('money.cmCm', { cm2: figure(cm2) });
 
 /** How one line of a cost was worked out. */
 export function costWorking(line: CostLine, currency: string, units: Units): string {
   const m = (amount: number) => money(amount, currency);
   switch (line.kind) {
     case 'seed':
-      return `${seedMass(line.seedG, units)} of ${line.cropName.toLowerCase()} × ${m(line.perG)} a gram, by its packet`;
+      return t('money.seedmassCropnameMGramBy', {
+        seedMass: seedMass(line.seedG, units),
+        cropName: line.cropName.toLowerCase(),
+        m: m(line.perG)
+      });
     case 'medium':
-      return `${measured(line.amount, line.by, units)} of ${measured(line.of, line.by, units)} for ${m(line.price)}${line.uses > 1 ? `, used ${line.uses} times` : ''}`;
+      return t('money.measuredMeasuredMUsedUses', {
+        measured: measured(line.amount, line.by, units),
+        measured2: measured(line.of, line.by, units),
+        m: m(line.price),
+        when: line.uses > 1 ? 'yes' : 'no',
+        uses: line.uses > 1 ? line.uses : ''
+      });
     case 'lamp':
-      return `${figure(line.hours)} h × ${figure(line.watts)} W × ${Math.round(line.share * 100)} % of ${line.placeName} = ${figure(line.kWh)} kWh × ${m(line.perKWh)}`;
+      return t('money.hoursHWattsWShare', {
+        hours: figure(line.hours),
+        watts: figure(line.watts),
+        share: Math.round(line.share * 100),
+        placeName: line.placeName,
+        kWh: figure(line.kWh),
+        m: m(line.perKWh)
+      });
     case 'feed':
-      return `${figure(line.mL)} mL × ${m(line.perL)} a litre`;
+      return t('money.mlMlMLitre', { mL: figure(line.mL), m: m(line.perL) });
   }
 }
 
 const MISSING: Record<CostKind, string> = {
-  seed: 'the packet’s price',
-  medium: 'the medium’s price',
-  lamp: 'the lamp’s watts or the price of a kWh',
-  feed: 'the feed’s price or its dose'
+  get seed() {
+    return t('money.packetsPrice');
+  },
+  get medium() {
+    return t('money.mediumsPrice');
+  },
+  get lamp() {
+    return t('money.lampsWattsOrPriceKwh');
+  },
+  get feed() {
+    return t('money.feedsPriceOrDose');
+  }
 };
 
 /** What a cost leaves out for want of a price. */
 export const missingWords = ({ unknown }: Cost): string =>
-  unknown.length === 0 ? '' : `Not counted: ${unknown.map((kind) => MISSING[kind]).join(', ')}.`;
+  unknown.length === 0
+    ? ''
+    : t('money.notCountedUnknown', { unknown: unknown.map((kind) => MISSING[kind]).join(', ') });
 
 /** What as much costs in a shop, against it. */
 export function shopWords({ shop, total }: Cost, cutG: number, currency: string, units: Units): string {
   if (shop === null) return '';
   const saved = shop - total;
-  return `${mass(cutG, units)} would have cost ${money(shop, currency)} in the shop: ${money(Math.abs(saved), currency)} ${saved >= 0 ? 'more' : 'less'}.`;
+  return t('money.massWouldHaveCostMoney', {
+    mass: mass(cutG, units),
+    money: money(shop, currency),
+    money2: money(Math.abs(saved), currency),
+    when: saved >= 0 ? 'yes' : 'no'
+  });
 }

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { NotebookColumn, NotebookRow, Outcome } from '$contract/notebook.ts';
 import { figure, mass, seedMass, volume, yieldPerArea } from '$core/units/format.ts';
 import { LOSS_WORDS } from './events.ts';
@@ -5,28 +6,64 @@ import { MEDIUM_WORDS } from './media.ts';
 import { dateWithYear, type Locale } from './time.ts';
 
 export const COLUMN_WORDS: Record<NotebookColumn, string> = {
-  crop: 'Crop',
-  sown: 'Sown',
-  days: 'Days',
-  opened: 'Opened on day',
-  cut: 'Cut',
-  perArea: 'Per area',
-  perSeed: 'g per g seed',
-  seed: 'Seed',
-  container: 'Container',
-  medium: 'Medium',
+  get crop() {
+    return t('notebook.crop');
+  },
+  get sown() {
+    return t('notebook.sown');
+  },
+  get days() {
+    return t('notebook.days');
+  },
+  get opened() {
+    return t('notebook.openedOnDay');
+  },
+  get cut() {
+    return t('notebook.cut');
+  },
+  get perArea() {
+    return t('notebook.perArea');
+  },
+  get perSeed() {
+    return t('notebook.gPerGSeed');
+  },
+  get seed() {
+    return t('notebook.seed');
+  },
+  get container() {
+    return t('notebook.container');
+  },
+  get medium() {
+    return t('notebook.medium');
+  },
   method: 'Method',
-  place: 'Place',
-  water: 'Water',
-  eaten: 'Eaten',
-  thrown: 'Thrown out',
-  outcome: 'Outcome'
+  get place() {
+    return t('notebook.place');
+  },
+  get water() {
+    return t('notebook.water');
+  },
+  get eaten() {
+    return t('notebook.eaten');
+  },
+  get thrown() {
+    return t('notebook.thrownOut');
+  },
+  get outcome() {
+    return t('notebook.outcome');
+  }
 };
 
 export const OUTCOME_WORDS: Record<Outcome, string> = {
-  cut: 'Cut',
-  lost: 'Lost',
-  'under-way': 'Under way'
+  get cut() {
+    return t('notebook.cut');
+  },
+  get lost() {
+    return t('notebook.lost');
+  },
+  get 'under-way'() {
+    return t('notebook.underWay');
+  }
 };
 
 /** Columns of figures, which stand to the right. */
@@ -75,7 +112,7 @@ export function cellWords(
       return row.lost !== null
         ? LOSS_WORDS[row.lost].split(':')[0]!
         : row.endedAt === null
-          ? 'under way'
-          : 'cut';
+          ? t('notebook.underWay2')
+          : t('notebook.cut2');
   }
 }

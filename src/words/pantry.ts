@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Cleaning, Packing, SpentTo, Spoil, Taking, Washing } from '$core/sowing/event.ts';
 import type { CleaningStep, ToClean } from '$core/cleaning/cleaning.ts';
 import type { PantryItem } from '$core/pantry/item.ts';
@@ -9,47 +10,110 @@ import { edibleNote } from './edibleNote.ts';
 import { shortDate, type Locale } from './time.ts';
 
 export const PACKING_WORDS: Record<Packing, string> = {
-  'cloth-bag': 'In a cloth bag',
-  'paper-box': 'In a box with paper',
-  'pierced-box': 'In a pierced box',
-  'open-bag': 'In a bag left open',
-  frozen: 'Frozen',
-  juice: 'Juice',
-  'frozen-juice': 'Juice, frozen',
-  dried: 'Dried',
-  plate: 'Eaten at once'
+  get 'cloth-bag'() {
+    return t('pantry.clothBag');
+  },
+  get 'paper-box'() {
+    return t('pantry.boxWithPaper');
+  },
+  get 'pierced-box'() {
+    return t('pantry.piercedBox');
+  },
+  get 'open-bag'() {
+    return t('pantry.bagLeftOpen');
+  },
+  get frozen() {
+    return t('pantry.frozen');
+  },
+  get juice() {
+    return t('pantry.juice');
+  },
+  get 'frozen-juice'() {
+    return t('pantry.juiceFrozen');
+  },
+  get dried() {
+    return t('pantry.dried');
+  },
+  get plate() {
+    return t('pantry.eatenAtOnce');
+  }
 };
 
 /** What each way of packing is for, in one line. */
 export const PACKING_HINTS: Record<Packing, string> = {
-  'cloth-bag': 'breathes; damp the cloth where the air is dry',
-  'paper-box': 'the towel takes up what drips',
-  'pierced-box': 'holds its damp and lets it breathe',
-  'open-bag': 'does for a day or two',
-  frozen: 'in portions, for soups and smoothies',
-  juice: 'for today',
-  'frozen-juice': 'in portions',
-  dried: 'weighed before and after',
-  plate: 'nothing is kept'
+  get 'cloth-bag'() {
+    return t('pantry.breathesDampClothWhereAir');
+  },
+  get 'paper-box'() {
+    return t('pantry.towelTakesUpWhatDrips');
+  },
+  get 'pierced-box'() {
+    return t('pantry.holdsDampLetsBreathe');
+  },
+  get 'open-bag'() {
+    return t('pantry.doesDayOrTwo');
+  },
+  get frozen() {
+    return t('pantry.portionsSoupsSmoothies');
+  },
+  get juice() {
+    return t('pantry.today');
+  },
+  get 'frozen-juice'() {
+    return t('pantry.portions');
+  },
+  get dried() {
+    return t('pantry.weighedBeforeAfter');
+  },
+  get plate() {
+    return t('pantry.nothingKept');
+  }
 };
 
 export const WASHING_WORDS: Record<Washing, string> = {
-  unwashed: 'dry, as cut',
-  washed: 'washed and spun dry',
-  wet: 'packed wet'
+  get unwashed() {
+    return t('pantry.dryAsCut');
+  },
+  get washed() {
+    return t('pantry.washedSpunDry');
+  },
+  get wet() {
+    return t('pantry.packedWet');
+  }
 };
 
 export const SPOIL_WORDS: Record<Spoil, string> = {
-  slime: 'Slime',
-  smell: 'Smells off',
-  mould: 'Mould',
-  wilted: 'Wilted',
-  'too-old': 'Past its days',
-  'too-much': 'Too much of it',
-  other: 'Something else'
+  get slime() {
+    return t('pantry.slime');
+  },
+  get smell() {
+    return t('pantry.smellsOff');
+  },
+  get mould() {
+    return t('pantry.mould');
+  },
+  get wilted() {
+    return t('pantry.wilted');
+  },
+  get 'too-old'() {
+    return t('pantry.pastDays');
+  },
+  get 'too-much'() {
+    return t('pantry.tooMuch');
+  },
+  get other() {
+    return t('pantry.somethingElse');
+  }
 };
 
-export const TAKING_WORDS: Record<Taking, string> = { eaten: 'To eat', given: 'Give away' };
+export const TAKING_WORDS: Record<Taking, string> = {
+  get eaten() {
+    return t('pantry.eat');
+  },
+  get given() {
+    return t('pantry.giveAway');
+  }
+};
 
 const TURNED = new Set<Packing>(['frozen', 'juice', 'frozen-juice', 'dried', 'plate']);
 
@@ -70,64 +134,96 @@ export function leftWords(item: PantryItem, units: Units): string {
   const { whole, rest } = portionsOf(item.left, item.portion);
   const each = amountWords(item.portion, item, units);
   if (whole === 0) return amount;
-  const portions = whole === 1 ? `1 portion of ${each}` : `${whole} portions of ${each}`;
-  return rest > 0 ? `${portions} and ${amountWords(rest, item, units)} more` : portions;
+  const portions = t('pantry.portionEachPortionsEach', { whole, each });
+  return rest > 0
+    ? t('pantry.portionsAmountMore', { portions, amount: amountWords(rest, item, units) })
+    : portions;
 }
 
 /** A touch that takes some of it out. */
 export const touchWords = ({ kind, amount }: Portioned, item: PantryItem, units: Units): string =>
   ({
-    handful: `A handful, ${amountWords(amount, item, units)}`,
-    portion: `A portion, ${amountWords(amount, item, units)}`,
-    half: `Half, ${amountWords(amount, item, units)}`,
-    all: `All, ${amountWords(amount, item, units)}`
+    handful: t('pantry.handfulAmount', { amount: amountWords(amount, item, units) }),
+    portion: t('pantry.portionAmount', { amount: amountWords(amount, item, units) }),
+    half: t('pantry.halfAmount', { amount: amountWords(amount, item, units) }),
+    all: t('pantry.allAmount', { amount: amountWords(amount, item, units) })
   })[kind];
 
 /** Between which days it is to be eaten. */
 export function keepUntilWords({ bestBy, keepsTo }: PantryItem, locale: Locale): string {
   const [best, last] = [shortDate(bestBy, locale), shortDate(keepsTo, locale)];
-  return best === last ? `Keeps to ${last}` : `Best by ${best}, keeps to ${last} at most`;
+  return best === last ? t('pantry.keepsLast', { last }) : t('pantry.bestByBestKeepsLast', { best, last });
 }
 
 /** How cold it is kept. */
 export function coldWords({ packing, crop }: PantryItem, cold: (degC: number) => string): string {
-  if (packing === 'frozen' || packing === 'frozen-juice') return 'in the freezer';
-  if (packing === 'dried') return 'dry, dark and shut';
+  if (packing === 'frozen' || packing === 'frozen-juice') return t('pantry.freezer');
+  if (packing === 'dried') return t('pantry.dryDarkShut');
   return crop.keepAtC > 5
-    ? `at about ${cold(crop.keepAtC)}, no colder: the cold blackens it`
-    : `at or below ${cold(crop.keepAtC)}`;
+    ? t('pantry.atAboutColdNoColder', { cold: cold(crop.keepAtC) })
+    : t('pantry.atOrBelowCold', { cold: cold(crop.keepAtC) });
 }
 
 export const AIR_WORDS: Record<WhyAir, string> = {
-  washed:
-    'It was washed: spread it on a cloth for an hour before packing. What is packed wet keeps half as long.',
-  misted:
-    'Its leaves were wetted today: spread it on a cloth for an hour before packing. What is packed wet keeps half as long.',
-  'mould-risk': 'It moulds easily: an hour of air on a cloth before packing pays.'
+  get washed() {
+    return t('pantry.wasWashedSpreadOnCloth');
+  },
+  get misted() {
+    return t('pantry.leavesWereWettedTodaySpread');
+  },
+  get 'mould-risk'() {
+    return t('pantry.mouldsEasilyHourAirOn');
+  }
 };
 
 export const CLEANING_DONE: Record<Cleaning, string> = {
-  empty: 'Tray emptied',
-  scrape: 'Mesh scraped',
-  reservoir: 'Reservoir emptied and wiped',
-  'stain-soak': 'Stains soaked out',
-  wash: 'Washed',
-  disinfect: 'Disinfected',
-  dry: 'Dry, back on the shelf'
+  get empty() {
+    return t('pantry.trayEmptied');
+  },
+  get scrape() {
+    return t('pantry.meshScraped');
+  },
+  get reservoir() {
+    return t('pantry.reservoirEmptiedWiped');
+  },
+  get 'stain-soak'() {
+    return t('pantry.stainsSoakedOut');
+  },
+  get wash() {
+    return t('pantry.washed');
+  },
+  get disinfect() {
+    return t('pantry.disinfected');
+  },
+  get dry() {
+    return t('pantry.dryBackOnShelf');
+  }
 };
 
 /** Where what was tipped out went, as a line of the log has it. */
 export const SPENT_DONE: Record<SpentTo, string> = {
-  compost: 'onto the compost',
-  fodder: 'fed to animals',
-  bin: 'into the bin'
+  get compost() {
+    return t('pantry.ontoCompost');
+  },
+  get fodder() {
+    return t('pantry.fedAnimals');
+  },
+  get bin() {
+    return t('pantry.intoBin');
+  }
 };
 
 /** The same as a chip. */
 export const SPENT_WORDS: Record<SpentTo, string> = {
-  compost: 'Compost',
-  fodder: 'Animal feed',
-  bin: 'Bin'
+  get compost() {
+    return t('pantry.compost');
+  },
+  get fodder() {
+    return t('pantry.animalFeed');
+  },
+  get bin() {
+    return t('pantry.bin');
+  }
 };
 
 /** A step of cleaning as an order, with its amounts. */
@@ -139,37 +235,37 @@ export function cleaningWords(
   switch (step) {
     case 'empty':
       return compost
-        ? { title: 'Tip roots and medium onto the compost', why: 'Mat and paper too: all of it rots.' }
+        ? { title: t('pantry.tipRootsMediumOntoCompost'), why: t('pantry.matPaperTooAllRots') }
         : {
-            title: 'Roots and medium into a bag, and out of the house',
-            why: 'What moulded or rotted is not for an indoor compost, and not for the next tray.'
+            title: t('pantry.rootsMediumIntoBagOut'),
+            why: t('pantry.whatMouldedOrRottedNot')
           };
     case 'scrape':
       return {
-        title: 'Scrape and brush the roots off the mesh',
-        why: 'While they are damp; dried on, they sit fast.'
+        title: t('pantry.scrapeBrushRootsOffMesh'),
+        why: t('pantry.whileTheyDampDriedOn')
       };
     case 'reservoir':
       return {
-        title: 'Empty the reservoir and wipe it out',
-        why: 'With its pump and its tubes, where it has them: unplugged first.'
+        title: t('pantry.emptyReservoirWipeOut'),
+        why: t('pantry.withPumpTubesWhereHas')
       };
     case 'stain-soak':
       return {
-        title: 'Soak stains out of the mesh',
-        why: 'Half an hour in hot water with an oxygen stain remover, as strong as its label says; then rinse until nothing foams.'
+        title: t('pantry.soakStainsOutMesh'),
+        why: t('pantry.halfHourHotWaterWith')
       };
     case 'wash':
       return {
-        title: 'Wash with hot water and a drop of soap',
-        why: 'Corners and holes with a brush; rinse.'
+        title: t('pantry.washWithHotWaterDrop'),
+        why: t('pantry.cornersHolesWithBrushRinse')
       };
     case 'disinfect':
       return doseWords(dose, mouldy, units);
     case 'dry':
       return {
-        title: 'Let it dry on its edge, in the air',
-        why: 'Dry through, nothing lives on it. Then it counts as free.'
+        title: t('pantry.letDryOnEdgeAir'),
+        why: t('pantry.dryThroughNothingLivesOn')
       };
   }
 }
@@ -179,18 +275,24 @@ function doseWords(
   mouldy: boolean,
   units: Units
 ): { title: string; why: string } {
-  const why = mouldy
-    ? 'Something rotted on it, and what is left of that would come back.'
-    : 'As you wish: heat, soap and drying do for most.';
+  const why = mouldy ? t('pantry.somethingRottedOnWhatLeft') : t('pantry.asYouWishHeatSoap');
   if (!dose?.solution)
     return {
-      title: `Spray with ${figure(dose?.target ?? 3)} % peroxide, undiluted; wait ${dose?.minutes ?? 10} min, rinse`,
+      title: t('pantry.sprayWithTargetPeroxideUndiluted', {
+        target: figure(dose?.target ?? 3),
+        minutes: dose?.minutes ?? 10
+      }),
       why
     };
   const { productMl, waterMl } = dose.solution;
   return {
-    title: `Wipe or dip in ${figure(productMl)} mL of hypochlorite (${figure(dose.productPct)} %) in ${volume(waterMl, units)} of water; ${dose.minutes} min, then rinse`,
-    why: `${why} ${dose.target} ppm: the product’s label decides.`
+    title: t('pantry.wipeOrDipProductmlMl', {
+      productMl: figure(productMl),
+      productPct: figure(dose.productPct),
+      volume: volume(waterMl, units),
+      minutes: dose.minutes
+    }),
+    why: t('pantry.whyTargetPpmProductsLabel', { why, target: dose.target })
   };
 }
 
@@ -199,13 +301,20 @@ export function giveWords({ item, g }: Surplus, now: number, locale: Locale): st
   const note = edibleNote(item.crop);
   const until =
     item.bestBy >= now
-      ? `best by ${shortDate(item.bestBy, locale)}`
-      : `eat by ${shortDate(item.keepsTo, locale)}`;
-  return `${item.crop.name}, about ${greensMass(g, locale.units)}, cut ${shortDate(item.cutAt, locale)}. Keep it cold; ${until}.${note ? ` ${note}` : ''}`;
+      ? t('pantry.bestByShortdate', { shortDate: shortDate(item.bestBy, locale) })
+      : t('pantry.eatByShortdate', { shortDate: shortDate(item.keepsTo, locale) });
+  return t('pantry.nameAboutGreensmassCutShortdate', {
+    name: item.crop.name,
+    greensMass: greensMass(g, locale.units),
+    shortDate: shortDate(item.cutAt, locale),
+    until,
+    when: note ? 'yes' : 'no',
+    note: note ?? ''
+  });
 }
 
 /** What of the pantry needs somebody, in short phrases; none where nothing does. */
 export const pantryCountWords = ({ soon, past }: { soon: number; past: number }): string[] => [
-  ...(soon > 0 ? [soon === 1 ? '1 to eat first' : `${soon} to eat first`] : []),
-  ...(past > 0 ? [past === 1 ? '1 past its days' : `${past} past their days`] : [])
+  ...(soon > 0 ? [t('pantry.eatFirstEatFirst', { soon })] : []),
+  ...(past > 0 ? [t('pantry.pastDaysPastTheirDays', { past })] : [])
 ];

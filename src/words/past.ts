@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Lesson } from '$core/growth/learned.ts';
 import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { PastField } from '$core/notebook/past/columns.ts';
@@ -6,38 +7,80 @@ import { paceWords, yieldWords } from './lesson.ts';
 
 /** What each field of a past sowing is called. */
 export const PAST_FIELD_WORDS: Record<PastField, string> = {
-  crop: 'Crop',
-  sown: 'Sown on',
-  cut: 'Cut on',
-  grams: 'Yield',
-  seed: 'Seed',
-  opened: 'First ready on',
-  length: 'Length or diameter',
-  width: 'Width',
-  container: 'Container',
-  count: 'Number of trays',
-  medium: 'Medium',
-  place: 'Place',
-  lost: 'Lost, and why',
-  note: 'Note'
+  get crop() {
+    return t('notebook.crop');
+  },
+  get sown() {
+    return t('notebook.sownOn');
+  },
+  get cut() {
+    return t('notebook.cutOn');
+  },
+  get grams() {
+    return t('notebook.yield');
+  },
+  get seed() {
+    return t('notebook.seed');
+  },
+  get opened() {
+    return t('notebook.firstReadyOn');
+  },
+  get length() {
+    return t('notebook.lengthOrDiameter');
+  },
+  get width() {
+    return t('notebook.width');
+  },
+  get container() {
+    return t('notebook.container');
+  },
+  get count() {
+    return t('notebook.numberTrays');
+  },
+  get medium() {
+    return t('notebook.medium');
+  },
+  get place() {
+    return t('notebook.place');
+  },
+  get lost() {
+    return t('notebook.lostWhy');
+  },
+  get note() {
+    return t('notebook.note');
+  }
 };
 
 /** Orders of a date, to be chosen from. */
 export const DAY_ORDER_WORDS: Record<DayOrder, string> = {
-  'day-first': 'day, month, year',
-  'month-first': 'month, day, year',
-  'year-first': 'year, month, day'
+  get 'day-first'() {
+    return t('notebook.dayMonthYear');
+  },
+  get 'month-first'() {
+    return t('notebook.monthDayYear');
+  },
+  get 'year-first'() {
+    return t('notebook.yearMonthDay');
+  }
 };
 
-export const sowingsWords = (count: number): string => (count === 1 ? '1 sowing' : `${count} sowings`);
-export const linesWords = (count: number): string => (count === 1 ? '1 line' : `${count} lines`);
+export const sowingsWords = (count: number): string => t('notebook.sowingSowings', { count });
+export const linesWords = (count: number): string => t('notebook.lineLines', { count });
 
-const THAN_THE_BOOK = ' than the book';
+const THAN_THE_BOOK = () => ` ${t('notebook.thanBook')}`;
 
 /** What a crop's pace will be taken for after an import, and what it is taken for now. */
 export const paceAfterWords = (after: Lesson, before: Lesson | null): string =>
-  `Grows ${paceWords(after.slower, THAN_THE_BOOK)}${before ? ` (now ${paceWords(before.slower)})` : ''}.`;
+  t('notebook.growsPaceNowPace', {
+    pace: paceWords(after.slower, THAN_THE_BOOK()),
+    when: before ? 'yes' : 'no',
+    pace2: before ? paceWords(before.slower) : ''
+  });
 
 /** The same of its yield. */
 export const yieldAfterWords = (after: YieldFactor, before: YieldFactor | null): string =>
-  `Yields ${yieldWords(after.mid, THAN_THE_BOOK)}${before ? ` (now ${yieldWords(before.mid)})` : ''}.`;
+  t('notebook.yieldsYieldNowYield', {
+    yield: yieldWords(after.mid, THAN_THE_BOOK()),
+    when: before ? 'yes' : 'no',
+    yield2: before ? yieldWords(before.mid) : ''
+  });

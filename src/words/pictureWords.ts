@@ -1,29 +1,53 @@
+import { t } from '$messages/t.ts';
 import type { Picture } from '$core/picture/picture.ts';
 import { length, type Units } from '$core/units/format.ts';
 
 const COVER = {
   none: '',
-  clear: ', under a clear lid',
-  lid: ', under a lid',
-  stacked: ', under a stacked tray',
-  weight: ', under a weight',
-  dome: ', under a dark dome'
+  get clear() {
+    return t('pictures.underClearLid');
+  },
+  get lid() {
+    return t('pictures.underLid');
+  },
+  get stacked() {
+    return t('pictures.underStackedTray');
+  },
+  get weight() {
+    return t('pictures.underWeight');
+  },
+  get dome() {
+    return t('pictures.underDarkDome');
+  }
 };
 
 /** What the drawing shows, for those who cannot see it. */
 export function pictureWords(cropName: string, picture: Picture, units: Units): string {
   if (picture.vessel === 'jar')
-    return `${cropName}: seed in a jar${(picture.jarWater ?? 0) > 0.2 ? ' of water' : ''}`;
+    return t('pictures.cropnameSeedJarWater', {
+      cropName,
+      when: (picture.jarWater ?? 0) > 0.2 ? 'yes' : 'no'
+    });
   const what = picture.stems
-    ? `stems of about ${length(Math.round(picture.stems.heightCm * 10) / 10, units)}${picture.stems.hang > 0.3 ? ' that hang for want of water' : ''}`
+    ? t('pictures.stemsAboutLengthHangWant', {
+        length: length(Math.round(picture.stems.heightCm * 10) / 10, units),
+        when: picture.stems.hang > 0.3 ? 'yes' : 'no'
+      })
     : picture.grains
       ? picture.grains.sprouted > 0.2
-        ? 'seed with tails'
+        ? t('pictures.seedWithTails')
         : picture.medium?.kind === 'none'
-          ? 'seed on the bare tray'
-          : 'seed on the medium'
-      : 'empty';
-  return `${cropName} as it should look now: ${what}${COVER[picture.cover]}${picture.rulerCm === null ? '' : `, beside a ruler up to ${length(picture.rulerCm, units)}`}${picture.light === 'lamp' ? ', under a lamp' : ''}`;
+          ? t('pictures.seedOnBareTray')
+          : t('pictures.seedOnMedium')
+      : t('pictures.empty');
+  return t('pictures.cropnameAsShouldLookNow', {
+    cropName,
+    what,
+    cover: COVER[picture.cover],
+    when: picture.rulerCm === null ? 'yes' : 'no',
+    length: !(picture.rulerCm === null) ? length(picture.rulerCm, units) : '',
+    when2: picture.light === 'lamp' ? 'yes' : 'no'
+  });
 }
 
 /** What the drawing of a container shows, one or two halves. */

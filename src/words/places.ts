@@ -1,40 +1,59 @@
+import { percent } from './percent.ts';
+import { t } from '$messages/t.ts';
 import type { Place, PlaceLight } from '$core/places/place.ts';
 import type { Load } from '$core/shelf/load.ts';
 import { mass, type Units } from '$core/units/format.ts';
 
-const SILLS = { midday: 'bright sill', side: 'half-bright sill', away: 'dim sill' };
+const SILLS = {
+  get midday() {
+    return t('shelf.brightSill');
+  },
+  get side() {
+    return t('shelf.halfBrightSill');
+  },
+  get away() {
+    return t('shelf.dimSill');
+  }
+};
 
 /** A place's light in a few words. */
 export function lightWords(light: PlaceLight): string {
   switch (light.kind) {
     case 'lamp':
-      return `lamp, ${light.hours} h a day`;
+      return t('shelf.lampHoursHDay', { hours: light.hours });
     case 'sill':
-      return `${SILLS[light.aspect]}${light.back ? ', a metre back' : ''}`;
+      return t('shelf.aspectMetreBack', { aspect: SILLS[light.aspect], when: light.back ? 'yes' : 'no' });
     case 'dark':
-      return 'dark';
+      return t('shelf.dark');
   }
 }
 
 /** What stands on a place against its rating. */
 export function loadWords({ g, ratedG, state }: Load, units: Units): string {
-  if (g === 0 && ratedG === null) return 'Nothing stands here.';
-  if (ratedG === null) return `Carries ${mass(g, units)}. Nobody has said what it is rated for.`;
-  const share = `${Math.round((g / ratedG) * 100)} %`;
-  const words = `Carries ${mass(g, units)} of ${mass(ratedG, units)}, ${share}`;
-  if (state === 'over') return `${words}: too much.`;
-  return state === 'amber' ? `${words}: nearly full.` : `${words}.`;
+  if (g === 0 && ratedG === null) return t('shelf.nothingStandsHere');
+  if (ratedG === null) return t('shelf.carriesMassNobodyHasSaid', { mass: mass(g, units) });
+  const share = percent(g / ratedG);
+  const words = t('shelf.carriesMassMassShare', { mass: mass(g, units), mass2: mass(ratedG, units), share });
+  if (state === 'over') return t('shelf.wordsTooMuch', { words });
+  return state === 'amber' ? t('shelf.wordsNearlyFull', { words }) : `${words}.`;
 }
 
 /** How a move shifts a window, in words. */
 export function laterWords(laterD: number | null): string {
-  if (laterD === null) return 'does not grow there';
+  if (laterD === null) return t('shelf.doesNotGrowThere');
   const hours = Math.round(laterD * 24);
-  if (Math.abs(hours) < 3) return 'window as it is';
-  const size = Math.abs(laterD) < 1.25 ? `${Math.abs(hours)} h` : `${Math.abs(laterD).toFixed(1)} days`;
-  return `window ${size} ${laterD > 0 ? 'later' : 'sooner'}`;
+  if (Math.abs(hours) < 3) return t('shelf.windowAs');
+  const size =
+    Math.abs(laterD) < 1.25
+      ? `${Math.abs(hours)} h`
+      : t('shelf.laterdDays', { laterD: Math.abs(laterD).toFixed(1) });
+  return t('shelf.windowSizeLaterSooner', { size, when: laterD > 0 ? 'yes' : 'no' });
 }
 
 /** Why a tray is not moved to a place, and what to do. */
 export const heavyWords = (place: Pick<Place, 'name'>, { g, ratedG }: Load, units: Units): string =>
-  `${place.name} would carry ${mass(g, units)}, more than the ${mass(ratedG ?? 0, units)} it is rated for: the tray was left where it stood. If you have checked that it carries more, say so on the Shelf.`;
+  t('shelf.nameWouldCarryMassMore', {
+    name: place.name,
+    mass: mass(g, units),
+    mass2: mass(ratedG ?? 0, units)
+  });

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { ChannelKind } from '$contract/reminders.ts';
 import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { Cue } from '$core/sowing/event.ts';
@@ -8,11 +9,11 @@ import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
 import { amountWords, PACKING_WORDS } from './pantry.ts';
 import { cardWords } from './steps/steps.ts';
-import { clockTime, dayAndTime, dayWords, spanWords, type Locale } from './time.ts';
+import { dayAndTime, dayWords, roundName, spanWords, type Locale } from './time.ts';
 import { TIMER_NAMES, timerWords } from './timers.ts';
 
 /** The address of a mail's own page, cut off or mistyped. */
-export const INCOMPLETE_ADDRESS = 'This address is incomplete. Copy all of it from the mail.';
+export const INCOMPLETE_ADDRESS = () => t('reminders.addressIncompleteCopyAllFrom');
 
 /** A reminder as a person reads it, on whatever channel. */
 export interface ReminderWords {
@@ -29,26 +30,58 @@ export interface ReminderWords {
 
 /** What each way to reach a member is called. */
 export const CHANNEL_WORDS: Record<ChannelKind, string> = {
-  push: 'Notifications',
-  mail: 'Mail',
-  webhook: 'Webhook'
+  get push() {
+    return t('reminders.notifications');
+  },
+  get mail() {
+    return t('reminders.mail');
+  },
+  get webhook() {
+    return t('reminders.webhook');
+  }
 };
 
 /** What each kind is called where it is turned on and off. */
 export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> = {
   round: {
-    name: 'Rounds',
-    says: 'At your rounds, with what each tray asks for and standing orders lay. Nothing to do, no reminder.'
+    get name() {
+      return t('reminders.rounds');
+    },
+    get says() {
+      return t('reminders.atYourRoundsWithWhat');
+    }
   },
-  timer: { name: 'Soaks and timers', says: 'When a soak, a contact time or a drain is over, at its minute.' },
+  timer: {
+    get name() {
+      return t('reminders.soaksTimers');
+    },
+    get says() {
+      return t('reminders.whenSoakContactTimeOr');
+    }
+  },
   window: {
-    name: 'Harvest and pantry',
-    says: 'The evening before a window opens, when it is open, before it closes; and what to eat first.'
+    get name() {
+      return t('reminders.harvestPantry');
+    },
+    get says() {
+      return t('reminders.eveningBeforeWindowOpensWhen');
+    }
   },
-  trouble: { name: 'Trouble', says: 'A tray that may dry out, a room too warm, a sensor gone silent.' },
+  trouble: {
+    get name() {
+      return t('reminders.trouble');
+    },
+    get says() {
+      return t('reminders.trayMayDryOutRoom');
+    }
+  },
   away: {
-    name: 'Days away',
-    says: 'The evening before you leave, with what to do first, and when you are back.'
+    get name() {
+      return t('reminders.daysAway');
+    },
+    get says() {
+      return t('reminders.eveningBeforeYouLeaveWith');
+    }
   }
 };
 
@@ -56,46 +89,52 @@ const lower = (names: readonly string[]): string => names.map((name) => name.toL
 const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
 
 /** How many trays ask for something, in a line: “3 trays need you”. */
-export const needWords = (trays: number): string =>
-  trays === 1 ? '1 tray needs you' : `${trays} trays need you`;
+export const needWords = (trays: number): string => t('reminders.trayNeedsYouTraysNeed', { trays });
 
 /** A step in few words: `180 mL under pea`. */
 function stepPhrase(body: StepBody, name: string, units: Units): string {
   switch (body.kind) {
     case 'mist':
-      return `mist ${name}`;
+      return t('reminders.mistName', { name });
     case 'water': {
       const amount = volume(body.waterMl ?? 0, units);
       const where = {
-        below: 'under',
-        above: 'over',
-        mist: 'as mist over',
-        reservoir: 'into the reservoir of',
-        through: 'through'
+        below: t('reminders.under'),
+        above: t('reminders.over'),
+        mist: t('reminders.asMistOver'),
+        reservoir: t('reminders.intoReservoir'),
+        through: t('reminders.through')
       };
       return `${amount} ${where[body.how]} ${name}`;
     }
     case 'weight':
-      return `press ${name}`;
+      return t('reminders.pressName', { name });
     case 'spray':
-      return `spray ${name} with ${body.name}`;
+      return t('reminders.sprayNameWithName', { name, name2: body.name });
     case 'uncover':
-      if (body.to === 'blackout') return `${name} under a dark dome`;
-      return body.off === 'clear' ? `clear lid off ${name}` : `${name} to light`;
+      if (body.to === 'blackout') return t('reminders.nameUnderDarkDome', { name });
+      return body.off === 'clear'
+        ? t('reminders.clearLidOffName', { name })
+        : t('reminders.nameLight', { name });
     case 'light':
-      return `${name} to light`;
+      return t('reminders.nameLight', { name });
     case 'unshade':
-      return `shade off ${name}`;
+      return t('reminders.shadeOffName', { name });
     case 'soak':
-      return `soak ${seedMass(
-        body.seed.reduce((sum, { seedG }) => sum + seedG, 0),
-        units
-      )} of ${name}`;
+      return t('reminders.soakSeedmassName', {
+        seedMass: seedMass(
+          body.seed.reduce((sum, { seedG }) => sum + seedG, 0),
+          units
+        ),
+        name
+      });
     case 'cut':
-      if (body.past) return `taste ${name}, past its window: cut what is good or clear the tray`;
-      return [`cut ${name}`, aboutGreens(body.expectedG, units)].filter(Boolean).join(', ');
+      if (body.past) return t('reminders.tasteNamePastWindowCut', { name });
+      return [t('reminders.cutName', { name }), aboutGreens(body.expectedG, units)]
+        .filter(Boolean)
+        .join(', ');
     case 'rinse-off':
-      return `rinse ${name} off`;
+      return t('reminders.rinseNameOff', { name });
     default:
       return `${body.kind} ${name}`;
   }
@@ -114,8 +153,8 @@ function stopPhrases(stop: RoundStop, twice: ReadonlySet<string>, units: Units):
     ...asked(stop).map(
       ({ body, crops, late }) => `${stepPhrase(body, named(crops), units)}${late ? ' (overdue)' : ''}`
     ),
-    ...notBegun.map(({ crop }) => `begin ${named([crop])}, or put it off`),
-    ...looks.map(({ crop }) => `look at ${named([crop])}`)
+    ...notBegun.map(({ crop }) => t('reminders.beginNamedOrPutOff', { named: named([crop]) })),
+    ...looks.map(({ crop }) => t('reminders.lookAtNamed', { named: named([crop]) }))
   ];
 }
 
@@ -127,9 +166,15 @@ function cropsTwice(stops: readonly RoundStop[]): Set<string> {
 
 /** What to look for, whatever covers it: on the round's own card it stands in the words of its crop. */
 const LOOKS: Record<Cue, string> = {
-  rooted: 'Look whether it has rooted',
-  lightReady: 'Look whether its stems are even',
-  windowOpen: 'Look whether it is ready to cut'
+  get rooted() {
+    return t('reminders.lookWhetherHasRooted');
+  },
+  get lightReady() {
+    return t('reminders.lookWhetherStemsEven');
+  },
+  get windowOpen() {
+    return t('reminders.lookWhetherReadyCut');
+  }
 };
 
 /** A stop in full: what the round's own card says of it. */
@@ -145,10 +190,14 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
   const said = [
     ...asked(stop).map(({ body, with: goesWith, late, crops }) => {
       const only = crops.length < stop.crops.length ? `${crops.join(' and ')}: ` : '';
-      return `${late ? 'Overdue: ' : ''}${only}${cardWords({ body, with: goesWith }, on).title}`;
+      return t('reminders.overdueOnlyTitle', {
+        when: late ? 'yes' : 'no',
+        only,
+        title: cardWords({ body, with: goesWith }, on).title
+      });
     }),
-    ...stop.notBegun.map(
-      ({ at }) => `This was to begin ${dayAndTime(at, now, locale)}. Begin now, another day, or let it go`
+    ...stop.notBegun.map(({ at }) =>
+      t('reminders.wasBeginDayandtimeBeginNow', { dayAndTime: dayAndTime(at, now, locale) })
     ),
     ...stop.looks.map(({ crop, cue }) => `${stop.crops.length > 1 ? `${crop}: ` : ''}${LOOKS[cue]}`)
   ];
@@ -156,12 +205,14 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
 }
 
 const sinkPhrase = (sink: readonly Named[] = []): string[] =>
-  sink.length > 0 ? [`wash ${count(sink.length, 'empty container')}`] : [];
+  sink.length > 0
+    ? [t('reminders.washCount', { count: count(sink.length, t('reminders.emptyContainer')) })]
+    : [];
 
 /** What waits at the sink: its steps are on the round's own card. */
 const sinkLine = (sink: readonly Named[] = []): string[] =>
   sink.length > 0
-    ? [`At the sink: ${sink.map(({ of }) => containersWords(of)).join(', ')}. Free again once clean and dry.`]
+    ? [t('reminders.atSinkSinkFreeAgain', { sink: sink.map(({ of }) => containersWords(of)).join(', ') })]
     : [];
 
 /**
@@ -181,21 +232,22 @@ export function reminderWords(
       const twice = cropsTwice(body.stops);
       const phrases = body.stops.flatMap((stop) => stopPhrases(stop, twice, units));
       return {
-        title: `Round of ${clockTime(body.roundAt, locale)}`,
+        title: roundName(body.roundAt, locale),
         summary: `${needWords(body.stops.length)}: ${[...phrases, ...sinkPhrase(body.sink)].join('; ')}`,
         lines: [...body.stops.flatMap((stop) => stopLines(stop, media, now, locale)), ...sinkLine(body.sink)],
-        why: `It is time for your household’s round, and something is to be done in it.`,
+        why: t('reminders.timeYourHouseholdsRoundSomething'),
         path: '/round'
       };
     }
     case 'catch-up':
       return {
-        title: 'How do your trays stand?',
-        summary: `Nothing was recorded since ${dayWords(body.since, now, locale)}: ${count(body.trays, 'tray')} to look at.`,
-        lines: [
-          'Say in a touch or two what is true now, and Brote plans on from there. Nothing is held against you.'
-        ],
-        why: 'Nobody has recorded anything for days, so Brote does not know what was done.',
+        title: t('reminders.howDoYourTraysStand'),
+        summary: t('reminders.nothingWasRecordedSinceDay', {
+          day: dayWords(body.since, now, locale),
+          count: count(body.trays, t('reminders.tray'))
+        }),
+        lines: [t('reminders.sayTouchOrTwoWhat')],
+        why: t('reminders.nobodyHasRecordedAnythingDays'),
         path: '/round'
       };
     case 'timer': {
@@ -203,16 +255,18 @@ export function reminderWords(
       const of = `${timer.cropName} (${containersWords(timer.of)})`;
       const lead = timerWords(timer, state, now, locale);
       const over = {
-        running: 'runs',
-        due: 'is over',
-        'last-hour': 'must end within the hour',
-        missed: 'was missed'
+        running: t('reminders.runs'),
+        due: t('reminders.over2'),
+        'last-hour': t('reminders.mustEndWithinHour'),
+        missed: t('reminders.wasMissed')
       };
       return {
         title: `${capital(timer.cropName)}: ${TIMER_NAMES[timer.kind].toLowerCase()} ${over[state]}`,
         summary: lead,
         lines: [`${of}: ${lead}`],
-        why: `It was begun ${dayAndTime(timer.startedAt, now, locale)}, and is not ticked off yet.`,
+        why: t('reminders.wasBegunDayandtimeNotTicked', {
+          dayAndTime: dayAndTime(timer.startedAt, now, locale)
+        }),
         path: '/bench'
       };
     }
@@ -221,35 +275,46 @@ export function reminderWords(
     case 'keeps': {
       const day = (at: number) => dayWords(at, now, locale);
       return {
-        title: `${body.crop}: eat it first`,
-        summary: `${amountWords(body.left, body, units)}, ${PACKING_WORDS[body.packing].toLowerCase()}: at its best until ${day(body.bestBy)}, kept to ${day(body.keepsTo)} at most.`,
-        lines: ['Slime, smell or mould ends it sooner. What you will not eat, give away while it is good.'],
-        why: 'It follows from the crop, and from how it was washed and packed.',
+        title: t('reminders.cropEatFirst', { crop: body.crop }),
+        summary: t('reminders.amountPackingAtBestUntil', {
+          amount: amountWords(body.left, body, units),
+          packing: PACKING_WORDS[body.packing].toLowerCase(),
+          day: day(body.bestBy),
+          day2: day(body.keepsTo)
+        }),
+        lines: [t('reminders.slimeSmellOrMouldEnds')],
+        why: t('reminders.followsFromCropFromHow'),
         path: '/pantry'
       };
     }
     case 'dry': {
       const name = lower(body.crops);
       const left = body.driesAt - now;
-      const when = left > 0 ? `in about ${spanWords(left)}` : 'about now';
+      const when = left > 0 ? t('reminders.aboutSpan', { span: spanWords(left) }) : t('reminders.aboutNow');
       return {
-        title: `${capital(name)}: may be drying out`,
-        summary: `It may begin to hang ${when}: touch it, and give about ${volume(body.waterMl, units)} if it is dry.`,
+        title: t('reminders.nameMayBeDryingOut', { name: capital(name) }),
+        summary: t('reminders.mayBeginHangWhenTouch', { when, volume: volume(body.waterMl, units) }),
         lines: [
-          `${capital(name)} (${containersWords(body.of)}, ${body.placeName}): nothing was given in time.`
+          t('reminders.nameContainersPlacenameNothingWas', {
+            name: capital(name),
+            containers: containersWords(body.of),
+            placeName: body.placeName
+          })
         ],
-        why: 'It is expected to dry out before the next round.',
+        why: t('reminders.expectedDryOutBeforeNext'),
         path: `/tray/${body.sowingId}`
       };
     }
     case 'warm':
       return {
-        title: `${body.placeName} is too warm`,
-        summary: `${temperature(body.tempC, units)} on average for a day; ${lower(body.crops)} should stand below ${temperature(body.keepBelowC, units)}.`,
-        lines: [
-          'Move what stands there somewhere cooler, or let air in: heat thins the crop and brings mould.'
-        ],
-        why: 'A sensor there has measured it.',
+        title: t('reminders.placenameTooWarm', { placeName: body.placeName }),
+        summary: t('reminders.temperatureOnAverageDayLower', {
+          temperature: temperature(body.tempC, units),
+          lower: lower(body.crops),
+          temperature2: temperature(body.keepBelowC, units)
+        }),
+        lines: [t('reminders.moveWhatStandsThereSomewhere')],
+        why: t('reminders.sensorThereHasMeasured'),
         path: `/shelf/${body.placeId}`
       };
     case 'leaving':
@@ -257,29 +322,33 @@ export function reminderWords(
     case 'order': {
       const name = body.crop.toLowerCase();
       return {
-        title: `Standing order: ${body.soaks ? 'soak' : 'sow'} ${name}`,
-        summary: `${containersWords(body.of)}, ${body.placeName}: begin it ${dayAndTime(body.beginsAt, now, locale)}, or leave it out this time.`,
+        title: t('reminders.standingOrderSoakSowName', { when: body.soaks ? 'yes' : 'no', name }),
+        summary: t('reminders.containersPlacenameBeginDayandtimeOr', {
+          containers: containersWords(body.of),
+          placeName: body.placeName,
+          dayAndTime: dayAndTime(body.beginsAt, now, locale)
+        }),
         lines: [],
-        why: 'A standing order lays it.',
+        why: t('reminders.standingOrderLays'),
         path: aheadPath(body)
       };
     }
     case 'member-removed':
       return {
-        title: `${body.by} removed ${body.name} from the household`,
-        summary: `${body.name} is signed out everywhere, and invitations and sitters’ addresses ${body.name} made no longer work.`,
-        lines: [
-          'Change the household’s passphrase under Settings if it should not be known outside: every device that signs in with it is then asked again.'
-        ],
-        why: 'Everybody in the household is told when somebody is removed.',
+        title: t('reminders.byRemovedNameFromHousehold', { by: body.by, name: body.name }),
+        summary: t('reminders.nameSignedOutEverywhereInvitations', { name: body.name }),
+        lines: [t('reminders.changeHouseholdsPassphraseUnderSettings')],
+        why: t('reminders.everybodyHouseholdToldWhenSomebody'),
         path: '/household/people'
       };
     case 'silent':
       return {
-        title: `The sensor at ${body.placeName} is silent`,
-        summary: `Its last reading came ${dayAndTime(body.since, now, locale)}: look at its battery and its connection.`,
-        lines: ['Until it speaks again, Brote goes by what is usual there.'],
-        why: 'Trays stand there, and their forecasts go by what it measures.',
+        title: t('reminders.sensorAtPlacenameSilent', { placeName: body.placeName }),
+        summary: t('reminders.lastReadingCameDayandtimeLook', {
+          dayAndTime: dayAndTime(body.since, now, locale)
+        }),
+        lines: [t('reminders.untilSpeaksAgainBroteGoes')],
+        why: t('reminders.traysStandThereTheirForecasts'),
         path: `/shelf/${body.placeId}`
       };
   }
@@ -301,31 +370,41 @@ function windowReminder(
     body.wasAt === null
       ? ''
       : body.byUpdate
-        ? ` Brote was updated since, and its forecast changed: it said ${day(body.wasAt)} before.`
-        : ` It has moved since it was said: ${day(body.wasAt)} was expected before.`;
-  const range = `Likely ${day(Math.max(body.from, now))} to ${day(body.to)}.`;
+        ? ` ${t('reminders.broteWasUpdatedSinceForecast', { day: day(body.wasAt) })}`
+        : ` ${t('reminders.hasMovedSinceWasSaid', { day: day(body.wasAt) })}`;
+  const range = t('reminders.likelyDayDay', { day: day(Math.max(body.from, now)), day2: day(body.to) });
   const told: Record<typeof body.state, { title: string; summary: string }> = {
     opening: {
-      title: `${capital(name)}: window opens ${day(body.opensAt)}`,
+      title: t('reminders.nameWindowOpensDay', { name: capital(name), day: day(body.opensAt) }),
       summary: `${range}${grams ? ` ${capital(grams)}.` : ''}${moved}`
     },
     open: {
-      title: `${capital(name)}: may be ready to cut`,
-      summary: `Best ${day(Math.max(body.bestAt, now))}${grams ? `, ${grams}` : ''}. Good until about ${day(body.closesAt)}.${moved}`
+      title: t('reminders.nameMayBeReadyCut', { name: capital(name) }),
+      summary: t('reminders.bestDayGramsGoodUntil', {
+        day: day(Math.max(body.bestAt, now)),
+        when: grams ? 'yes' : 'no',
+        grams,
+        day2: day(body.closesAt),
+        moved
+      })
     },
     closing: {
-      title: `${capital(name)}: cut by ${day(body.closesAt)}`,
-      summary: `Its window closes ${day(body.closesAt)}${grams ? `: ${grams}` : ''}.`
+      title: t('reminders.nameCutByDay', { name: capital(name), day: day(body.closesAt) }),
+      summary: t('reminders.windowClosesDayGrams', {
+        day: day(body.closesAt),
+        when: grams ? 'yes' : 'no',
+        grams
+      })
     },
     past: {
-      title: `${capital(name)}: past its best`,
-      summary: `Since ${day(body.closesAt)}. It turns tough and bitter now: taste it, and cut what is good.`
+      title: t('reminders.namePastBest', { name: capital(name) }),
+      summary: t('reminders.sinceDayTurnsToughBitter', { day: day(body.closesAt) })
     }
   };
   return {
     ...told[body.state],
     lines: [`${body.crops.join(' and ')} (${containersWords(body.of)}, ${body.placeName}).`],
-    why: 'It follows from when it was sown, how warm it stood, and every look since.',
+    why: t('reminders.followsFromWhenWasSown'),
     path: `/tray/${body.sowingId}`
   };
 }
@@ -338,29 +417,36 @@ function leavingReminder(
   const { cut, cool, putOff, sitter, visits } = body;
   const named = ({ crops, of }: (typeof sitter)[number]) => `${lower(crops)} (${containersWords(of)})`;
   const phrases = [
-    ...cut.map(({ crops }) => `cut ${lower(crops)}`),
-    ...cool.map(({ crops, toName }) => `${lower(crops)} to ${toName}`),
-    ...putOff.map(({ crops }) => `put off ${lower(crops)}`),
-    ...(sitter.length > 0 ? [`somebody to look after ${count(sitter.length, 'tray')}`] : [])
+    ...cut.map(({ crops }) => t('reminders.cutLower', { lower: lower(crops) })),
+    ...cool.map(({ crops, toName }) => t('reminders.lowerToname', { lower: lower(crops), toName })),
+    ...putOff.map(({ crops }) => t('reminders.putOffLower', { lower: lower(crops) })),
+    ...(sitter.length > 0
+      ? [t('reminders.somebodyLookAfterCount', { count: count(sitter.length, t('reminders.tray')) })]
+      : [])
   ];
   return {
-    title: `You leave ${dayWords(body.leavesAt, now, locale)}`,
-    summary: `Before you go: ${phrases.join('; ')}.`,
+    title: t('reminders.youLeaveDay', { day: dayWords(body.leavesAt, now, locale) }),
+    summary: t('reminders.beforeYouGoPhrases', { phrases: phrases.join('; ') }),
     lines: [
       ...cut.map((one) =>
         one.cutG < 1
-          ? `${capital(named(one))} is past its window: cut what is good, or clear the tray.`
-          : `Cut ${named(one)}: ${aboutGreens(one.cutG, locale.units)}${one.lostG >= 1 ? `, ${mass(Math.round(one.lostG), locale.units)} less than at its best` : ''}.`
+          ? t('reminders.namedPastWindowCutWhat', { named: capital(named(one)) })
+          : t('reminders.cutNamedAboutgreensMassLess', {
+              named: named(one),
+              aboutGreens: aboutGreens(one.cutG, locale.units),
+              when: one.lostG >= 1 ? 'yes' : 'no',
+              mass: one.lostG >= 1 ? mass(Math.round(one.lostG), locale.units) : ''
+            })
       ),
-      ...cool.map((one) => `Move ${named(one)} to ${one.toName}: there it waits by itself.`),
-      ...putOff.map((one) => `Begin ${named(one)} when you are back.`),
+      ...cool.map((one) =>
+        t('reminders.moveNamedTonameThereWaits', { named: named(one), toName: one.toName })
+      ),
+      ...putOff.map((one) => t('reminders.beginNamedWhenYouBack', { named: named(one) })),
       ...(sitter.length > 0
-        ? [
-            `Somebody should come by ${visits === 1 ? 'once' : `${visits} times`} for ${sitter.map(named).join(', ')}.`
-          ]
+        ? [t('reminders.somebodyShouldComeByOnce', { visits, sitter: sitter.map(named).join(', ') })]
         : [])
     ],
-    why: 'You marked days away, and these do not get through them by themselves.',
+    why: t('reminders.youMarkedDaysAwayThese'),
     path: '/household/away'
   };
 }

@@ -1,26 +1,36 @@
+import { t } from '$messages/t.ts';
 import { judgeSoak, type Crop } from '$core/crops/crop.ts';
 import { figure } from '$core/units/format.ts';
 
 /** The hours that a crop's seed is soaked for, in a line. */
 export const usualSoakWords = ({ soakMinH, soakBestH, soakMaxH }: Crop): string =>
   soakMinH > 0
-    ? `Best ${figure(soakBestH)} h, between ${figure(soakMinH)} and ${figure(soakMaxH)} h`
-    : `Best ${figure(soakBestH)} h, at most ${figure(soakMaxH)} h, or none`;
+    ? t('steps.bestSoakbesthHBetweenSoakminh', {
+        soakBestH: figure(soakBestH),
+        soakMinH: figure(soakMinH),
+        soakMaxH: figure(soakMaxH)
+      })
+    : t('steps.bestSoakbesthHAtMost', { soakBestH: figure(soakBestH), soakMaxH: figure(soakMaxH) });
 
 /** What a soak of one's own does to a crop's seed, where that is outside what it bears; empty where it is not. */
 export function ownSoakWords(crop: Crop, hours: number): string {
   const name = crop.name.toLowerCase();
   switch (judgeSoak(crop, hours)) {
     case 'gels':
-      return `The seed coat of ${name} turns to gel when wet: it is not soaked.`;
+      return t('steps.seedCoatNameTurnsGel', { name });
     case 'needless':
-      return `${crop.name} needs no soak; its small seed clumps when it is wet.`;
+      return t('steps.nameNeedsNoSoakSmall', { name: crop.name });
     case 'short':
       return hours === 0
-        ? `Sown dry, ${name} starts about half a day later, and less evenly.`
-        : `${figure(hours)} h is short for ${name}, which takes ${figure(crop.soakMinH)} to ${figure(crop.soakMaxH)} h: it starts later and less evenly.`;
+        ? t('steps.sownDryNameStartsAbout', { name })
+        : t('steps.hoursHShortNameWhich', {
+            hours: figure(hours),
+            name,
+            soakMinH: figure(crop.soakMinH),
+            soakMaxH: figure(crop.soakMaxH)
+          });
     case 'long':
-      return `${figure(hours)} h is too long for ${name}, which bears ${figure(crop.soakMaxH)} h at most: seed goes soft and moulds. Change its water, and keep it cool.`;
+      return t('steps.hoursHTooLongName', { hours: figure(hours), name, soakMaxH: figure(crop.soakMaxH) });
     case null:
       return '';
   }

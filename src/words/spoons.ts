@@ -1,11 +1,16 @@
+import { t } from '$messages/t.ts';
 import type { Spoons } from '$core/supplies/seed/spoons.ts';
 
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 
 /** Spoons as they are said: “about 2¾ tsp”; so little that no spoon measures it is to be weighed. */
 export function spoonsWords(spoons: Spoons | null): string {
-  if (!spoons) return 'too little for a spoon: weigh it';
+  if (!spoons) return t('steps.tooLittleSpoonWeigh');
   const eighths = Math.round(spoons.count * 8);
   const whole = Math.floor(eighths / 8);
-  return `about ${whole > 0 ? whole : ''}${EIGHTHS[eighths % 8]} ${spoons.unit}`;
+  return t('steps.aboutValueEighthsUnit', {
+    value: whole > 0 ? whole : '',
+    EIGHTHS: EIGHTHS[eighths % 8]!,
+    unit: spoons.unit
+  });
 }

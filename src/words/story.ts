@@ -1,3 +1,5 @@
+import { percent } from './percent.ts';
+import { t } from '$messages/t.ts';
 import type { Milestone } from '$core/notebook/milestones.ts';
 import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
 import type { StoryFacts } from '$core/notebook/facts.ts';
@@ -7,37 +9,79 @@ import { MEDIUM_WORDS } from './media.ts';
 import { answerWords } from './methods.ts';
 
 export const MILESTONE_WORDS: Record<Milestone, string> = {
-  sown: 'Sown',
-  rooted: 'Rooted',
-  lit: 'First light',
-  opened: 'Window open',
-  cut: 'First cut'
+  get sown() {
+    return t('notebook.sown');
+  },
+  get rooted() {
+    return t('notebook.rooted');
+  },
+  get lit() {
+    return t('notebook.firstLight');
+  },
+  get opened() {
+    return t('notebook.windowOpen');
+  },
+  get cut() {
+    return t('notebook.firstCut');
+  }
 };
 
 /** How far off a day was: `on the day`, `1.5 days later`. */
 export function offWords(days: number): string {
   const half = Math.round(days * 2) / 2;
-  if (Math.abs(half) < 0.5) return 'on the day';
+  if (Math.abs(half) < 0.5) return t('notebook.onDay');
   const many = Math.abs(half);
-  return `${many} ${many === 1 ? 'day' : 'days'} ${half > 0 ? 'later' : 'earlier'}`;
+  return t('notebook.manyDayDaysLaterEarlier', { many, when: half > 0 ? 'yes' : 'no' });
 }
 
 export const CHOSEN_WORDS: Record<Chosen, string> = {
-  crop: 'Crop',
-  container: 'Container',
-  medium: 'Medium',
-  mediumId: 'Own medium',
+  get crop() {
+    return t('notebook.crop');
+  },
+  get container() {
+    return t('notebook.container');
+  },
+  get medium() {
+    return t('notebook.medium');
+  },
+  get mediumId() {
+    return t('notebook.ownMedium');
+  },
   method: 'Method',
-  answers: 'Done differently',
-  place: 'Place',
-  light: 'Light',
-  density: 'Seed to an area',
-  seedG: 'Seed',
-  soakH: 'Soak',
-  lotId: 'Lot'
+  get answers() {
+    return t('notebook.doneDifferently');
+  },
+  get place() {
+    return t('notebook.place');
+  },
+  get light() {
+    return t('notebook.light');
+  },
+  get density() {
+    return t('notebook.seedArea');
+  },
+  get seedG() {
+    return t('notebook.seed');
+  },
+  get soakH() {
+    return t('notebook.soak');
+  },
+  get lotId() {
+    return t('notebook.lot');
+  }
 };
 
-const LIGHT: Record<StoryFacts['chosen']['light'], string> = { lamp: 'lamp', sill: 'sill', dark: 'no light' };
+const LIGHT: Record<StoryFacts['chosen']['light'], string> = {
+  get lamp() {
+    return t('notebook.lamp');
+  },
+  get sill() {
+    return t('notebook.sill');
+  },
+  get dark() {
+    return t('notebook.noLight');
+  }
+};
 
 /** What was chosen, in words. */
 export function chosenWords(
@@ -53,11 +97,11 @@ export function chosenWords(
     case 'mediumId':
     case 'lotId': {
       const id = chosen[choice];
-      return id === null ? 'none' : nameOf(id);
+      return id === null ? t('notebook.none') : nameOf(id);
     }
     case 'answers':
       return chosen.answers.length === 0
-        ? 'nothing'
+        ? t('notebook.nothing')
         : chosen.answers
             .map(({ question, answer, figure: given }) => {
               const { text } = answerWords(question, answer);
@@ -67,41 +111,65 @@ export function chosenWords(
     case 'light':
       return LIGHT[chosen.light];
     case 'density': {
-      if (chosen.density === null) return 'not known';
+      if (chosen.density === null) return t('notebook.notKnown');
       return seedDensity(chosen.density, units);
     }
     case 'seedG':
-      return chosen.seedG === null ? 'not known' : `${Math.round(chosen.seedG * 10) / 10} g`;
+      return chosen.seedG === null ? t('notebook.notKnown') : `${Math.round(chosen.seedG * 10) / 10} g`;
     case 'soakH':
-      return chosen.soakH > 0 ? `${Math.round(chosen.soakH)} h` : 'not soaked';
+      return chosen.soakH > 0 ? `${Math.round(chosen.soakH)} h` : t('notebook.notSoaked');
     default:
-      return chosen[choice] ?? 'not known';
+      return chosen[choice] ?? t('notebook.notKnown');
   }
 }
 
 const CERTAIN = [
-  { from: 0.95, words: 'very likely' },
-  { from: 0.8, words: 'likely' },
-  { from: 0.65, words: 'perhaps' }
+  {
+    from: 0.95,
+    get words() {
+      return t('notebook.veryLikely');
+    }
+  },
+  {
+    from: 0.8,
+    get words() {
+      return t('notebook.likely');
+    }
+  },
+  {
+    from: 0.65,
+    get words() {
+      return t('notebook.perhaps');
+    }
+  }
 ] as const;
 
-const daysWords = (days: number): string => `${Math.round(days * 10) / 10} days`;
+const daysWords = (days: number): string => t('notebook.daysDays', { days: Math.round(days * 10) / 10 });
 
-const percent = (ratio: number): string => `${Math.round(Math.abs(ratio - 1) * 100)} %`;
+const percentApart = (ratio: number): string => percent(Math.abs(ratio - 1));
 
 /** How one way did against the other in one thing, and how sure that is. */
 function againstWords(
   { came: [first, second], ratio, low, high, sure }: Against,
   { more, less, written }: { more: string; less: string; written: (value: number) => string }
 ): string {
-  const side = (factor: number) => `${percent(factor)} ${factor >= 1 ? more : less}`;
-  const range = `${side(low)} and ${side(high)}`;
+  const side = (factor: number) => `${percentApart(factor)} ${factor >= 1 ? more : less}`;
+  const range = t('notebook.sideSide', { side: side(low), side2: side(high) });
   const certain = CERTAIN.find(({ from }) => sure >= from);
   // A few trays are weak evidence, so the page shows the result and the estimate separately.
-  const came = `${written(second)} against ${written(first)}, ${side(second / first)} in these trays.`;
+  const came = t('notebook.writtenAgainstWrittenSideThese', {
+    written: written(second),
+    written2: written(first),
+    side: side(second / first)
+  });
   return certain
-    ? `${came} Allowing for chance, the difference is ${certain.words} real: about ${side(ratio)}, with four chances in five between ${range}.`
-    : `${came} Chance alone does that to a tray: four chances in five that the real difference lies between ${range}.`;
+    ? t('notebook.cameAllowingChanceDifferenceWords', {
+        came,
+        words: certain.words,
+        side: side(ratio),
+        range
+      })
+    : t('notebook.cameChanceAloneDoesTray', { came, range });
 }
 
 /** What a way of growing is called beside another: by what it differs in. A place brings its light along. */
@@ -122,38 +190,44 @@ export function wayWords(
 export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string, units: Units): string[] {
   switch (verdict.kind) {
     case 'alike':
-      return ['All were grown alike: what lies between them is what chance does to a tray.'];
+      return [t('notebook.allWereGrownAlikeWhat')];
     case 'crops':
-      return [
-        'Different crops: their days and grams are their own. Choose sowings of one crop to set ways of growing against each other.'
-      ];
+      return [t('notebook.differentCropsTheirDaysGrams')];
     case 'many':
-      return [
-        `${verdict.ways} different ways of growing: choose sowings of two of them, and Brote says what can be said.`
-      ];
+      return [t('notebook.waysDifferentWaysGrowingChoose', { ways: verdict.ways })];
     case 'two': {
       const { ways, differs, yields, days, seasons } = verdict;
-      const pair = capital(`${nameOf(1)} against ${nameOf(0)}`);
+      const pair = capital(t('notebook.nameAgainstName', { name: nameOf(1), name2: nameOf(0) }));
       const lost = ways.map((way, index) =>
         way.lost > 0
-          ? `${way.lost} of ${way.stories.length} with ${nameOf(index as 0 | 1)} ${way.lost === 1 ? 'was' : 'were'} lost`
+          ? t('notebook.lostStoriesWithNameWas', {
+              lost: way.lost,
+              stories: way.stories.length,
+              name: nameOf(index as 0 | 1)
+            })
           : ''
       );
       return [
         yields
-          ? `${pair}: ${againstWords(yields, { more: 'more', less: 'less', written: (gM2) => yieldPerArea(gM2, units) })}`
-          : 'Grams cannot be compared: one of the two ways has no weighed tray.',
+          ? `${pair}: ${againstWords(yields, { more: t('notebook.more'), less: t('notebook.less'), written: (gM2) => yieldPerArea(gM2, units) })}`
+          : t('notebook.gramsCannotBeComparedOne'),
         days
-          ? `Days to the opening: ${againstWords(days, { more: 'longer', less: 'shorter', written: daysWords })}`
-          : 'Days cannot be compared: in one of the two ways nobody looked when the window opened.',
-        ...lost.filter(Boolean).map((words) => `${words}; what is lost counts in no figure above.`),
+          ? t('notebook.daysOpeningAgainst', {
+              against: againstWords(days, {
+                more: t('notebook.longer'),
+                less: t('notebook.shorter'),
+                written: daysWords
+              })
+            })
+          : t('notebook.daysCannotBeComparedOne'),
+        ...lost.filter(Boolean).map((words) => t('notebook.wordsWhatLostCountsNo', { words })),
         differs.length > 1
-          ? `They differ in ${differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(' and ')}: which of these it was, nobody can say.`
+          ? t('notebook.theyDifferDiffersWhichThese', {
+              differs: differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(' and ')
+            })
           : '',
-        seasons ? 'They were sown in different weeks of the year: light and warmth differed too.' : '',
-        Math.min(...ways.map(({ stories }) => stories.length)) < 3
-          ? 'Three trays of each way tell far more than one.'
-          : ''
+        seasons ? t('notebook.theyWereSownDifferentWeeks') : '',
+        Math.min(...ways.map(({ stories }) => stories.length)) < 3 ? t('notebook.threeTraysEachWayTell') : ''
       ].filter(Boolean);
     }
   }

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 /** How fast water goes in a household, against the figures. */
 export const thirstWords = (percent: number): string =>
-  `Water goes ${Math.abs(percent)} % ${percent > 0 ? 'faster' : 'slower'} here than the figures say.`;
+  t('tray.waterGoesPercentFasterSlower', { percent: Math.abs(percent), when: percent > 0 ? 'yes' : 'no' });

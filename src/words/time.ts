@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { capital } from './capital.ts';
 import type { Units } from '$core/units/format.ts';
@@ -24,6 +25,13 @@ function format(at: number, { zone, units }: Locale, options: Intl.DateTimeForma
 export const clockTime = (at: number, locale: Locale): string =>
   format(at, locale, { hour: '2-digit', minute: '2-digit' });
 
+/** A round by its time of day: `Morning round, 07:30`; one past midnight belongs to the evening before. */
+export function roundName(at: number, locale: Locale): string {
+  const hour = zoneOf(locale.zone).minutes(at) / 60;
+  const part = hour < 4 || hour >= 16 ? 'evening' : hour < 11 ? 'morning' : 'midday';
+  return t('time.roundAt', { part, clockTime: clockTime(at, locale) });
+}
+
 /** `Thursday`. */
 const weekday = (at: number, locale: Locale): string => format(at, locale, { weekday: 'long' });
 
@@ -45,9 +53,9 @@ export const daysAway = (at: number, now: number, zone: string): number => zoneO
 /** A day as it is said: today, tomorrow, a weekday within the week, otherwise a date. */
 export function dayWords(at: number, now: number, locale: Locale): string {
   const days = daysAway(at, now, locale.zone);
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
+  if (days === 0) return t('time.today');
+  if (days === 1) return t('time.tomorrow');
+  if (days === -1) return t('time.terday');
   return days > 1 && days < 7 ? weekday(at, locale) : shortDate(at, locale);
 }
 
@@ -61,12 +69,15 @@ export const dayAndTimeAlone = (at: number, now: number, locale: Locale): string
 
 /** That a touch stands at another time than this page's clock showed. */
 export const clockChangedWords = (at: number, now: number, locale: Locale): string =>
-  `The server’s clock was changed: recorded for ${dayAndTime(at, now, locale)}.`;
+  t('time.serversClockWasChangedRecorded', { dayAndTime: dayAndTime(at, now, locale) });
 
 /** From one moment to another: `Today 20:30 to tomorrow 07:00`, `Today 08:00 to 17:00`. */
 export function fromTo(from: number, until: number, now: number, locale: Locale): string {
   const sameDay = daysAway(until, from, locale.zone) === 0;
-  const words = `${dayAndTime(from, now, locale)} to ${sameDay ? clockTime(until, locale) : dayAndTime(until, now, locale)}`;
+  const words = t('time.dayandtimeValue', {
+    dayAndTime: dayAndTime(from, now, locale),
+    value: sameDay ? clockTime(until, locale) : dayAndTime(until, now, locale)
+  });
   return capital(words);
 }
 
@@ -76,6 +87,6 @@ export const isoDay = (at: number, zone: string): string => zoneOf(zone).date(at
 /** Days and hours between two moments in words: `2 days`, `5 h`. */
 export function spanWords(ms: number): string {
   const hours = Math.abs(ms) / 3_600_000;
-  if (hours < 1) return `${Math.max(1, Math.round(hours * 60))} min`;
-  return hours < 36 ? `${Math.round(hours)} h` : `${Math.round(hours / 24)} days`;
+  if (hours < 1) return t('time.maxMin', { max: Math.max(1, Math.round(hours * 60)) });
+  return hours < 36 ? `${Math.round(hours)} h` : t('time.hoursDays', { hours: Math.round(hours / 24) });
 }

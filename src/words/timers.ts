@@ -1,12 +1,21 @@
+import { t } from '$messages/t.ts';
 import type { Timer, TimerKind, TimerState } from '$core/steps/timer.ts';
 import { DAY, HOUR } from '$core/time/zone.ts';
 import { dayAndTime, spanWords, type Locale } from './time.ts';
 
 export const TIMER_NAMES: Record<TimerKind, string> = {
-  rinse: 'Rinse',
-  disinfect: 'Contact time',
-  soak: 'Soak',
-  drain: 'Drain'
+  get rinse() {
+    return t('timers.rinse');
+  },
+  get disinfect() {
+    return t('timers.contactTime');
+  },
+  get soak() {
+    return t('timers.soak');
+  },
+  get drain() {
+    return t('timers.drain');
+  }
 };
 
 /** `1:05:09` or `4:59`; past its end with a leading plus. */
@@ -19,8 +28,8 @@ export function countdown(ms: number): string {
 
 /** When something ended, and how long ago where that is an hour or more. */
 function endedWords(endsAt: number, now: number, locale: Locale): string {
-  const ago = now - endsAt >= HOUR ? `, ${hoursWords(now - endsAt)} ago` : '';
-  return `Ended ${dayAndTime(endsAt, now, locale)}${ago}.`;
+  const ago = now - endsAt >= HOUR ? t('timers.hoursAgo', { hours: hoursWords(now - endsAt) }) : '';
+  return t('timers.endedDayandtimeAgo', { dayAndTime: dayAndTime(endsAt, now, locale), ago });
 }
 
 /** Hours up to two days: seed in water is counted in hours. */
@@ -32,13 +41,13 @@ export function soakWords(
   now: number,
   locale: Locale
 ): string {
-  if (now < endsAt && latestAt - now > HOUR) return `Out ${dayAndTime(endsAt, now, locale)}.`;
+  if (now < endsAt && latestAt - now > HOUR)
+    return t('timers.outDayandtime', { dayAndTime: dayAndTime(endsAt, now, locale) });
   const ended = now < endsAt ? '' : `${endedWords(endsAt, now, locale)} `;
-  if (now >= latestAt)
-    return `${ended}That is longer than this seed bears. Rinse it well: where it is firm, sow it at once, a little thinner; where it is soft or slimy, throw it out and start again.`;
+  if (now >= latestAt) return t('timers.endedLongerThanSeedBears', { ended });
   if (latestAt - now <= HOUR)
-    return `${ended}Drain it within ${spanWords(latestAt - now)}: past that the seed goes soft and moulds.`;
-  return `${ended}Drain and rinse it now, at the latest ${dayAndTime(latestAt, now, locale)}.`;
+    return t('timers.endedDrainWithinSpanPast', { ended, span: spanWords(latestAt - now) });
+  return t('timers.endedDrainRinseNowAt', { ended, dayAndTime: dayAndTime(latestAt, now, locale) });
 }
 
 /** What to do about a timer where it stands. */
@@ -46,22 +55,22 @@ export function timerWords(timer: Timer, state: TimerState, now: number, locale:
   const ends = dayAndTime(timer.endsAt, now, locale);
   switch (timer.kind) {
     case 'rinse':
-      return state === 'running' ? 'Under running water.' : 'Rinsed: go on.';
+      return state === 'running' ? t('timers.underRunningWater') : t('timers.rinsedGoOn');
     case 'disinfect':
       return state === 'running'
-        ? 'Stir now and then; keep a window open.'
+        ? t('timers.stirNowThenKeepWindow')
         : state === 'due'
-          ? 'Pour off and rinse until no smell is left.'
-          : 'Left too long: pour off now and rinse well. If the seed has softened, start with fresh seed.';
+          ? t('timers.pourOffRinseUntilNo')
+          : t('timers.leftTooLongPourOff');
     case 'soak':
       return state === 'running' && timer.endsAsleep
-        ? `Out ${ends}, while you sleep: set an alarm, or put fresh seed in at the planned hour.`
+        ? t('timers.outEndsWhileYouSleep', { ends })
         : soakWords({ endsAt: timer.endsAt, latestAt: timer.latestAt! }, now, locale);
     case 'drain':
       return state === 'running'
-        ? `Keep it damp and covered until ${ends}.`
+        ? t('timers.keepDampCoveredUntilEnds', { ends })
         : state === 'due'
-          ? `${endedWords(timer.endsAt, now, locale)} White tips should show: sow it.`
-          : `${endedWords(timer.endsAt, now, locale)} Rinse it; where it is firm and clean, sow it at once. Throw out what is slimy or sour.`;
+          ? t('timers.endedWhiteTipsShouldShow', { ended: endedWords(timer.endsAt, now, locale) })
+          : t('timers.endedRinseWhereFirmClean', { ended: endedWords(timer.endsAt, now, locale) });
   }
 }

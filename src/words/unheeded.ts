@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Unheeded } from '$core/supplies/methods/path.ts';
 
 /** Why an answer of a method is not what happens to a crop, in one line. */
@@ -5,79 +6,79 @@ export function unheededWords({ question, why }: Unheeded): string {
   switch (why) {
     case 'needs-light':
       return question === 'seedCover'
-        ? 'It sprouts in light: its seed stays bare.'
+        ? t('methods.sproutsLightSeedStaysBare')
         : question === 'pressing'
-          ? 'It sprouts in light: it stands under a clear lid, with nothing on it.'
-          : 'It sprouts in light: it has no darkness.';
+          ? t('methods.sproutsLightStandsUnderClear')
+          : t('methods.sproutsLightHasNoDarkness');
     case 'needs-dark':
-      return 'It sprouts in the dark: it keeps its lid until it has rooted.';
+      return t('methods.sproutsDarkKeepsLidUntil');
     case 'stays-dark':
       return question === 'feed'
-        ? 'It stays dark to the end and is not fed.'
+        ? t('methods.staysDarkEndNotFed')
         : question === 'germinationWater'
-          ? 'It is watered once at sowing and once when its weight comes off.'
+          ? t('methods.wateredOnceAtSowingOnce')
           : question === 'dome'
-            ? 'It stays dark to the end and lifts its own dome.'
-            : 'It stays dark to the end: it is eaten pale.';
+            ? t('methods.staysDarkEndLiftsOwn')
+            : t('methods.staysDarkEndEatenPale');
     case 'grass':
       return question === 'dome'
-        ? 'It is a grass: it has no dome.'
+        ? t('methods.grassHasNoDome')
         : question === 'pressing'
-          ? 'It is a grass: nothing presses on it.'
-          : 'It is a grass: it sprouts in the open and needs no darkness.';
+          ? t('methods.grassNothingPressesOn')
+          : t('methods.grassSproutsOpenNeedsNo');
     case 'even-at-once':
-      return 'It is ready for light as soon as it has rooted: no dome.';
+      return t('methods.readyLightAsSoonAs');
     case 'open':
       return question === 'germinationWater'
-        ? 'In the open nothing holds the damp in: it is misted morning and evening.'
-        : 'Without darkness the seed lies open, with nothing on it.';
+        ? t('methods.openNothingHoldsDampMisted')
+        : t('methods.withoutDarknessSeedLiesOpen');
     case 'gel':
       return question === 'firstWater'
-        ? 'It gels: nothing is poured on its seed, its medium is damped before.'
-        : 'It gels and dries out shut: it is misted finely once a day.';
+        ? t('methods.gelsNothingPouredOnSeed')
+        : t('methods.gelsDriesOutShutMisted');
     case 'gel-never-wet':
-      return 'It gels when wet: its seed is never rinsed or disinfected.';
+      return t('methods.gelsWhenWetSeedNever');
     case 'clear':
       return question === 'pressing'
-        ? 'It stands under a clear dome, with nothing on the seed.'
-        : 'It stands under a clear lid and is misted once a day.';
+        ? t('methods.standsUnderClearDomeWith')
+        : t('methods.standsUnderClearLidMisted');
     case 'bears-none':
-      return 'It bears no weight: it gets a lid.';
+      return t('methods.bearsNoWeightGetsLid');
     case 'layer':
-      return 'The layer on the seed takes the place of a weight: it gets a lid.';
+      return t('methods.layerOnSeedTakesPlace');
     case 'must-cover':
-      return 'It wants to lie deep: it is covered whatever the method says.';
+      return t('methods.wantsLieDeepCoveredWhatever');
     case 'not-disinfected':
-      return 'It is not disinfected: it does its seed no good.';
+      return t('methods.notDisinfectedDoesSeedNo');
     case 'no-reservoir':
-      return 'This container has no reservoir: it is fed at half strength with its water.';
+      return t('methods.containerHasNoReservoirFed');
     case 'reservoir':
-      return 'It stands over a reservoir: water goes in there.';
+      return t('methods.standsOverReservoirWaterGoes');
     case 'pool':
-      return 'It lives from a little water in the tray underneath: in light it is watered from below.';
+      return t('methods.livesFromLittleWaterTray');
     case 'bare-tray':
       return question === 'firstWater'
-        ? 'There is no medium to damp: a film of water goes in before the seed.'
+        ? t('methods.thereNoMediumDampFilm')
         : question === 'germinationWater'
-          ? 'Without a medium nothing holds the damp under its lid: it is misted once a day.'
-          : 'Without a medium seed dries in the open within hours: it gets a clear lid until it has rooted.';
+          ? t('methods.withoutMediumNothingHoldsDamp')
+          : t('methods.withoutMediumSeedDriesOpen');
     case 'no-dome':
-      return 'It has no dome under this method.';
+      return t('methods.hasNoDomeUnderMethod');
     case 'never-so-high':
-      return 'Its stems would not stand that high in time: the dome comes off when they are even.';
+      return t('methods.stemsWouldNotStandHigh');
     case 'no-sill':
-      return 'It does not stand on a windowsill: nothing needs shading.';
+      return t('methods.doesNotStandOnWindowsill');
     case 'dark-until-then':
-      return 'It stays in the dark until then anyway.';
+      return t('methods.staysDarkUntilThenAnyway');
     case 'no-mat':
-      return 'It does not stand on a mat or paper: it is watered as it dries.';
+      return t('methods.doesNotStandOnMat');
     case 'not-loose':
-      return 'A mat or paper is as thick as it is.';
+      return t('methods.matOrPaperAsThick');
     case 'shallow':
-      return 'This container is too shallow for that: it is filled to just under the rim.';
+      return t('methods.containerTooShallowFilledJust');
     case 'no-leaf-stage':
-      return 'It is not cut by its leaves but by its height.';
+      return t('methods.notCutByLeavesBut');
     case 'hulls':
-      return 'It is misted once a day, so that its hulls come off.';
+      return t('methods.mistedOnceDaySoHulls');
   }
 }

@@ -1,29 +1,42 @@
+import { t, table } from '$messages/t.ts';
 import { VARIETY_BOUNDS } from '$core/ahead/variety.ts';
 import type { VarietyPrice } from '$core/ahead/varietyPrice.ts';
 import { greensMass, type Units } from '$core/units/format.ts';
 import { LIST } from './ahead.ts';
 
-const NUMBERS = ['', 'one', 'two', 'three', 'four', 'five', 'six'];
+const NUMBERS = table('ahead.number', ['1', '2', '3', '4', '5', '6']);
+const numberWord = (n: number): string => NUMBERS[String(n) as keyof typeof NUMBERS] ?? String(n);
 
 const choices = ([least, most]: readonly [number, number], text: (n: number) => string) =>
-  Array.from({ length: most - least + 1 }, (_, nth) => ({ value: least + nth, text: text(least + nth) }));
+  Array.from({ length: most - least + 1 }, (_, nth) => ({
+    value: least + nth,
+    get text() {
+      return text(least + nth);
+    }
+  }));
 
 /** How many crops a week may be wished for. */
-export const LEAST_CROPS = choices(VARIETY_BOUNDS.leastCrops, (n) => `at least ${NUMBERS[n]}`);
+export const LEAST_CROPS = choices(VARIETY_BOUNDS.leastCrops, (n) =>
+  t('ahead.atLeastN', { n: numberWord(n) })
+);
 
 /** How often in a row one crop may be sown. */
 export const MOST_IN_ROW = choices(VARIETY_BOUNDS.mostInRow, (n) =>
-  n === 1 ? 'never twice in a row' : `at most ${n === 2 ? 'twice' : `${NUMBERS[n]} times`} in a row`
+  t('ahead.neverTwiceRowAtMost', {
+    n,
+    when: !(n === 1) && n === 2 ? 'yes' : 'no',
+    n2: !(n === 1) && !(n === 2) ? numberWord(n) : ''
+  })
 );
 
 /** In how many weeks a plan has as many crops as are wished for. */
 export function cropsInWeeksWords(weeks: readonly (number | null)[], leastCrops: number): string {
   const eaten = weeks.filter((crops) => crops !== null);
   const enough = eaten.filter((crops) => crops >= leastCrops).length;
-  const crops = `${NUMBERS[leastCrops]} crops or more`;
+  const crops = t('ahead.leastcropsCropsOrMore', { leastCrops: numberWord(leastCrops) });
   return enough === eaten.length
-    ? `You have ${crops} in every week.`
-    : `You have ${crops} in ${enough} of ${eaten.length} weeks.`;
+    ? t('ahead.youHaveCropsEveryWeek', { crops })
+    : t('ahead.youHaveCropsEnoughEaten', { crops, enough, eaten: eaten.length });
 }
 
 /** Less than this in all the weeks is nothing, g. */
@@ -32,10 +45,14 @@ const LITTLE_G = 10;
 /** What the wishes for variety cost. */
 export function varietyPriceWords({ missingG, thrownG, sowings }: VarietyPrice, units: Units): string {
   const costs = [
-    ...(sowings > 0 ? [sowings === 1 ? 'one more sowing' : `${sowings} more sowings`] : []),
-    ...(missingG > LITTLE_G ? [`about ${greensMass(missingG, units)} less to eat`] : []),
-    ...(thrownG > LITTLE_G ? [`about ${greensMass(thrownG, units)} more thrown out`] : [])
+    ...(sowings > 0 ? [t('ahead.oneMoreSowingMoreSowings', { sowings })] : []),
+    ...(missingG > LITTLE_G
+      ? [t('ahead.aboutGreensmassLessEat', { greensMass: greensMass(missingG, units) })]
+      : []),
+    ...(thrownG > LITTLE_G
+      ? [t('ahead.aboutGreensmassMoreThrownOut', { greensMass: greensMass(thrownG, units) })]
+      : [])
   ];
-  if (costs.length === 0) return 'Your wishes for variety cost nothing in these weeks.';
-  return `Your wishes for variety cost ${LIST.format(costs)} in these weeks.`;
+  if (costs.length === 0) return t('ahead.yourWishesVarietyCostNothing');
+  return t('ahead.yourWishesVarietyCostCosts', { costs: LIST.format(costs) });
 }

@@ -11,12 +11,12 @@ import {
   type Stage
 } from '../support/browser.ts';
 
-const SETTLED = /^As good as Brote can find/;
+const SETTLED = /^The best plan Brote can find/;
 
 /** Asks for eight weeks and waits until there is something to take. */
 async function proposed(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Propose eight weeks' }).click();
-  await page.getByRole('button', { name: /^Take (this change|these \d+ changes)$/ }).waitFor();
+  await page.getByRole('button', { name: /^Make (this change|these \d+ changes)$/ }).waitFor();
 }
 
 /** Takes a row and carries it over a place, so many days later, without letting go. */
@@ -44,21 +44,21 @@ describe('the weeks ahead', () => {
     await page.getByRole('button', { name: 'New standing order' }).click();
     await page.getByLabel('Crop', { exact: true }).selectOption({ label: 'Garden cress' });
     await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
-    await page.getByLabel('Every how many days').fill('0');
-    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByLabel('Days between sowings').fill('0');
+    await page.getByRole('button', { name: 'Save this order' }).click();
     await page.getByText('At least every day.').waitFor();
-    await page.getByLabel('Every how many days').fill('4');
+    await page.getByLabel('Days between sowings').fill('4');
     await page.getByText(/(sow|soak) today, ready/).waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
-    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByRole('button', { name: 'Save this order' }).click();
     await page.getByText('begun every 4 days').waitFor();
 
     await open(page, stage, '/round');
-    await page.getByText(/On standing order: Garden cress/).waitFor();
-    await page.getByRole('link', { name: 'Begin it or leave it out' }).click();
-    await page.getByRole('button', { name: 'Put it on the list' }).click();
-    await page.getByText('Garden cress is on the list.').waitFor();
+    await page.getByText(/Standing order due: Garden cress/).waitFor();
+    await page.getByRole('link', { name: 'Start or skip it' }).click();
+    await page.getByRole('button', { name: 'Plan this sowing' }).click();
+    await page.getByText('Garden cress is planned.').waitFor();
     await open(page, stage, '/round');
     await page
       .locator('article.stop')
@@ -66,46 +66,46 @@ describe('the weeks ahead', () => {
       .filter({ hasText: /to be prepared/ })
       .first()
       .waitFor();
-    await shows(page.getByText(/On standing order: Garden cress/), 0);
+    await shows(page.getByText(/Standing order due: Garden cress/), 0);
 
     await open(page, stage, '/ahead/orders');
     await page.getByRole('button', { name: /^End it/ }).click();
-    await page.getByText('None yet.').waitFor();
+    await page.getByText('No standing orders yet.').waitFor();
   });
 
   it('lay a blend again and again, and begin it as one sowing', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/ahead/orders');
     await page.getByRole('button', { name: 'New standing order' }).click();
-    await page.getByRole('radio', { name: 'Blended seed' }).check();
+    await page.getByRole('radio', { name: 'Seed blend' }).check();
     await page.getByLabel('Crop 1').selectOption({ label: 'Garden cress' });
     await page.getByLabel('Parts', { exact: true }).first().fill('some');
     await page.getByText('Give its parts, such as 1 or 2.5').waitFor();
     await page.getByLabel('Parts', { exact: true }).first().fill('3');
     // What is still empty is said once it is to be saved.
     await shows(page.getByText('Choose a crop.'), 0);
-    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByRole('button', { name: 'Save this order' }).click();
     await page.getByText('Choose a crop.').waitFor();
     await page.getByLabel('Crop 2').selectOption({ label: 'Arugula' });
     await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Blue tray' });
     await page.getByText(/(sow|soak) today, ready/).waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
-    await page.getByRole('button', { name: 'Keep this order' }).click();
+    await page.getByRole('button', { name: 'Save this order' }).click();
     await page.getByText('Garden cress and arugula').first().waitFor();
 
     await open(page, stage, '/round');
-    await page.getByText(/On standing order: Garden cress and arugula/).waitFor();
-    await page.getByRole('link', { name: 'Begin it or leave it out' }).click();
-    await page.getByRole('button', { name: 'Put it on the list' }).click();
-    await page.getByText('Garden cress and arugula is on the list.').waitFor();
+    await page.getByText(/Standing order due: Garden cress and arugula/).waitFor();
+    await page.getByRole('link', { name: 'Start or skip it' }).click();
+    await page.getByRole('button', { name: 'Plan this sowing' }).click();
+    await page.getByText('Garden cress and arugula is planned.').waitFor();
 
     await open(page, stage, '/ahead/orders');
     await page.getByRole('button', { name: /^Change/ }).click();
     expect(await page.getByLabel('Parts', { exact: true }).first().inputValue()).to.equal('3');
-    await page.getByRole('button', { name: 'Leave it as it was' }).click();
+    await page.getByRole('button', { name: 'Cancel' }).click();
     await page.getByRole('button', { name: /^End it/ }).click();
-    await page.getByText('None yet.').waitFor();
+    await page.getByText('No standing orders yet.').waitFor();
   });
 
   for (const [what, crop, days, aim, rule] of [
@@ -113,21 +113,21 @@ describe('the weeks ahead', () => {
       'cuts on two fixed days',
       'Garden cress',
       ['Monday', 'Thursday'],
-      'Ready by then',
+      'Ready to cut',
       /ready on Mondays and Thursdays/
     ],
     [
       'a slow crop every week, begun weeks before it is wished for',
       'Basil',
       ['Sunday'],
-      'At its best then',
+      'At its best',
       /at its best on Sundays/
     ],
     [
       'peas that are not to be cut too young',
       'Pea shoots',
       ['Saturday'],
-      'Not before day',
+      'At least so many days old',
       /cut at 16 days or older on Saturdays/
     ]
   ] as const)
@@ -137,14 +137,14 @@ describe('the weeks ahead', () => {
       await page.getByRole('button', { name: 'New standing order' }).click();
       await page.getByLabel('Crop', { exact: true }).selectOption({ label: crop });
       await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Six-cell tray' });
-      await page.getByRole('radio', { name: 'Cut on days of the week' }).check();
+      await page.getByRole('radio', { name: 'Ready on certain weekdays' }).check();
       const group = page.getByRole('group', { name: 'Cut on' });
       // No day is chosen for anybody.
       await shows(group.getByRole('button', { pressed: true }), 0);
       for (const day of days) await group.getByRole('button', { name: day }).click();
       await page.getByRole('radio', { name: aim, exact: true }).check();
-      if (aim === 'Not before day') {
-        await page.getByRole('button', { name: 'Keep this order' }).click();
+      if (aim === 'At least so many days old') {
+        await page.getByRole('button', { name: 'Save this order' }).click();
         await page.getByText('Give its age in days, from 3 to 90.').waitFor();
         await page.getByLabel('Days after sowing, at least').fill('16');
       }
@@ -152,7 +152,7 @@ describe('the weeks ahead', () => {
         .getByText(/(sow|soak) .*, ready .*, cut /)
         .first()
         .waitFor();
-      await page.getByRole('button', { name: 'Keep this order' }).click();
+      await page.getByRole('button', { name: 'Save this order' }).click();
       await page.getByRole('listitem').filter({ hasText: crop }).getByText(rule).waitFor();
       await page.getByText(/^Next cuts: /).waitFor();
       await open(page, stage, '/ahead');
@@ -162,7 +162,7 @@ describe('the weeks ahead', () => {
         .waitFor();
       await open(page, stage, '/ahead/orders');
       await page.getByRole('button', { name: /^End it/ }).click();
-      await page.getByText('None yet.').waitFor();
+      await page.getByText('No standing orders yet.').waitFor();
     });
 
   it('begin a first order of six trays in turn, and sow the same again with one touch', async () => {
@@ -170,12 +170,12 @@ describe('the weeks ahead', () => {
     await open(page, stage, '/sow?crop=radish');
     await page.getByText('Blue tray 25 × 18', { exact: true }).click();
     await page.getByLabel('How many', { exact: false }).first().fill('6');
-    await page.getByText(/With this, about .* open from/).waitFor();
-    await page.getByText(/^Blue tray: more would be in use at once than there are/).waitFor();
-    await page.getByText(/^Trolley, top tier has no room for it/).waitFor();
+    await page.getByText(/With this, about .* will be ready from/).waitFor();
+    await page.getByText(/^Blue tray: more would be in use at once than you have/).waitFor();
+    await page.getByText(/^Trolley, top tier does not have room for it/).waitFor();
     await page.getByRole('button', { name: /^Start \d now, .* and \d on / }).click();
     await page.waitForURL('**/ahead');
-    expect(await page.getByRole('button', { name: /^Radish.*on the list/ }).count()).to.be.above(1);
+    expect(await page.getByRole('button', { name: /^Radish.*planned/ }).count()).to.be.above(1);
 
     await open(page, stage, '/notebook?outcome=cut');
     await page.locator('th[scope=row] a').first().click();
@@ -194,7 +194,7 @@ describe('the weeks ahead', () => {
     await ivo.getByRole('button', { name: 'Favourite', pressed: false }).waitFor();
     await page.getByText('Ivo (2)', { exact: true }).waitFor();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Take Ivo off' }).click();
+    await page.getByRole('button', { name: 'Remove Ivo' }).click();
     await page.getByLabel('Crops in every week').selectOption({ label: 'at least two' });
     await page.getByRole('group', { name: 'Sunflower shoots', exact: true }).getByText('Never').click();
     await page.getByRole('button', { name: 'Save' }).click();
@@ -206,31 +206,31 @@ describe('the weeks ahead', () => {
     await page.getByText(/^Greens on 5\d of 56 days, as proposed$/).waitFor();
     const list = page.locator('.proposal');
     // Its lines are drawn little by little.
-    const take = page.getByRole('button', { name: /^Take these \d+ changes$/ });
+    const take = page.getByRole('button', { name: /^Make these \d+ changes$/ });
     const many = Number(/\d+/.exec(await take.innerText())![0]);
     await shows(list.getByRole('checkbox'), many);
     expect(await list.getByText(/(soak|sow) sunflower/i).count()).to.equal(0);
     // Every line says why, and most say what would be missing.
     const whys = list.getByText(
-      /without it about|one more crop|better with it|is thrown|saves a day of work/
+      /without it you would be|one more crop|better with it|goes to waste|saves a day of work/
     );
     expect(await whys.count()).to.equal(many);
-    expect(await list.getByText(/without it about/).count()).to.be.above(0);
+    expect(await list.getByText(/without it you would be/).count()).to.be.above(0);
     await list.getByText(/^You have two crops or more in (every week|\d of 8 weeks)\.$/).waitFor();
-    await list.getByText(/^Your wishes for variety cost /).waitFor();
+    await list.getByText(/^Your variety settings cost /).waitFor();
     await list.getByRole('checkbox').last().uncheck();
     await expectAccessible(page);
     await page
-      .getByRole('button', { name: new RegExp(`^Take (this change|these ${many - 1} changes)$`) })
+      .getByRole('button', { name: new RegExp(`^Make (this change|these ${many - 1} changes)$`) })
       .click();
-    await page.getByText(/^Taken: /).waitFor();
+    await page.getByText(/^Saved: /).waitFor();
     // The round says of what is planned for later days how much it is and what comes first.
     await open(page, stage, '/round');
     await page.getByRole('link', { name: /^\d+ more planned\. Next: / }).click();
     await page.locator('html[data-hydrated]').waitFor({ state: 'attached' });
 
     // By keys: two days later, and it stays there.
-    const planned = page.getByRole('button', { name: /on the list: begins/ }).last();
+    const planned = page.getByRole('button', { name: /planned: begins/ }).last();
     const label = (await planned.getAttribute('aria-label'))!;
     await planned.focus();
     await page.keyboard.press('ArrowRight');
@@ -245,16 +245,16 @@ describe('the weeks ahead', () => {
 
     // To another place, from the panel of what is chosen.
     const chosen = page.getByRole('region', { name: /^Chosen: / });
-    const first = page.getByRole('button', { name: /on the list: begins/ }).first();
+    const first = page.getByRole('button', { name: /planned: begins/ }).first();
     await first.click();
     await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Trolley, bottom tier' });
     await page.getByText(/ goes to Trolley, bottom tier, and stays there\.$/).waitFor();
-    await chosen.getByText('Trolley, bottom tier · on the list').waitFor();
+    await chosen.getByText('Trolley, bottom tier · planned').waitFor();
 
     // Dragged to a place and a day at once, on a screen that shows both; what comes of it is said while it is dragged.
     await page.setViewportSize({ width: 1280, height: 2400 });
-    await drag(page, page.getByRole('button', { name: /on the list: begins/ }).first(), 'Stairwell sill', 3);
-    await chosen.getByText(/Stairwell sill · on the list/).waitFor();
+    await drag(page, page.getByRole('button', { name: /planned: begins/ }).first(), 'Stairwell sill', 3);
+    await chosen.getByText(/Stairwell sill · planned/).waitFor();
     // The browser drags nothing of its own meanwhile, such as a link that came to lie under the hand.
     const isDragged = () =>
       page.evaluate(() =>
@@ -269,7 +269,7 @@ describe('the weeks ahead', () => {
     await page.setViewportSize(DESK.viewport);
 
     // By keys to the next place, and let be.
-    const other = page.getByRole('button', { name: /on the list: begins.*arrows move/ }).first();
+    const other = page.getByRole('button', { name: /planned: begins.*arrows move/ }).first();
     const where = await other.getAttribute('aria-label');
     await other.focus();
     await page.keyboard.press('ArrowDown');
@@ -280,8 +280,8 @@ describe('the weeks ahead', () => {
     await open(page, stage, '/household/away');
     await page.getByLabel('First day away').fill('2027-02-08');
     await page.getByLabel('Last day away').fill('2027-02-14');
-    await page.getByRole('button', { name: 'See what that means' }).click();
-    await page.getByRole('button', { name: 'Mark these days' }).click();
+    await page.getByRole('button', { name: 'See what needs care' }).click();
+    await page.getByRole('button', { name: 'Save these days' }).click();
     await page.getByRole('heading', { name: 'Away Mon 8 Feb to Sun 14 Feb' }).waitFor();
     await open(page, stage, '/ahead');
     await page.getByText(/^Greens on \d+ of 49 days/).waitFor();
@@ -296,21 +296,21 @@ describe('the weeks ahead', () => {
     await page.waitForURL('**/shelf');
     await open(page, stage, '/sow?crop=kale');
     await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Hall cupboard' });
-    await page.getByLabel('At first light it goes to').selectOption({ label: 'Stairwell sill' });
+    await page.getByLabel('Move it at first light to').selectOption({ label: 'Stairwell sill' });
     await expectAccessible(page);
-    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.getByRole('button', { name: /^(Plan this sowing)$/ }).click();
     await page.waitForURL('**/round');
     await open(page, stage, '/ahead');
-    const kale = page.getByRole('button', { name: /^Kale, .*on the list/ });
+    const kale = page.getByRole('button', { name: /^Kale, .*planned/ });
     await kale.filter({ hasText: 'in light: Stairwell sill' }).click();
     const chosen = page.getByRole('region', { name: 'Chosen: Kale' });
-    await chosen.getByText('Hall cupboard, at first light to Stairwell sill · on the list').waitFor();
+    await chosen.getByText('Hall cupboard, at first light to Stairwell sill · planned').waitFor();
 
     // Planned for a place with light, it sprouts in the cupboard and comes back there.
     await chosen.getByLabel('Place', { exact: true }).selectOption({ label: 'Trolley, bottom tier' });
-    await chosen.getByText(/Trolley, bottom tier · on the list/).waitFor();
+    await chosen.getByText(/Trolley, bottom tier · planned/).waitFor();
     await chosen.getByLabel('Place', { exact: true }).selectOption({ label: 'Hall cupboard' });
-    await chosen.getByText('Hall cupboard, at first light to Trolley, bottom tier · on the list').waitFor();
+    await chosen.getByText('Hall cupboard, at first light to Trolley, bottom tier · planned').waitFor();
   });
 
   it('tell seed to buy as text and as CSV, and what to give while it is good', async () => {
@@ -356,7 +356,7 @@ describe('weeks that nothing was planned for yet', () => {
       globalThis.letGo = () => held.splice(0).forEach((send) => send());
     }`);
     await open(page, stage, '/ahead');
-    const looking = page.getByText('Looking for the smallest thing that mends it.');
+    const looking = page.getByText('Looking for the smallest change that fixes this.');
     await looking.first().waitFor();
     // A search for a plan that is broken off takes nothing away: what mends is asked for again.
     await page.getByRole('button', { name: 'Propose eight weeks' }).click();
@@ -384,13 +384,13 @@ describe('weeks that nothing was planned for yet', () => {
       await proposed(page);
     }
     const take = (page: Page) =>
-      page.getByRole('button', { name: /^Take (this change|these \d+ changes)$/ }).click();
+      page.getByRole('button', { name: /^Make (this change|these \d+ changes)$/ }).click();
     await take(one);
-    await one.getByText(/^Taken: /).waitFor();
+    await one.getByText(/^Saved: /).waitFor();
     await take(two);
     await two
       .getByRole('alert')
-      .getByText(/^Not taken: the sowings.* changed after this was worked out/)
+      .getByText(/^Not saved: the sowings.* changed after this was worked out/)
       .waitFor();
     await expectAccessible(two);
     await two.getByRole('button', { name: 'Propose again' }).click();

@@ -65,9 +65,9 @@ describe('the first tray, from clone to plate', () => {
       await hand.choose(page.getByLabel('Crop', { exact: true }), 'Garden cress');
       await hand.fill(page.getByLabel('Length (cm)'), '20');
       await hand.fill(page.getByLabel('Width (cm)'), '10');
-      const seed = page.getByLabel('What it comes to').locator('strong', { hasText: /^2\.99 g$/ });
+      const seed = page.getByLabel('The plan').locator('strong', { hasText: /^2\.99 g$/ });
       await seed.waitFor();
-      await hand.press(page.getByRole('button', { name: 'Put it on the list' }));
+      await hand.press(page.getByRole('button', { name: 'Plan this sowing' }));
       await page.waitForURL('**/round');
 
       const stop = page.locator('article.stop').filter({ hasText: /Sow 2.99 g/ });
@@ -94,7 +94,7 @@ describe('the first tray, from clone to plate', () => {
           chips.push(label);
         }
         const look = mine
-          .getByRole('group', { name: /^Look at/ })
+          .getByRole('group', { name: /^Check / })
           .locator('button')
           .first();
         const asks = (await mine.getByRole('button', { name: 'Not yet' }).count()) > 0;
@@ -131,12 +131,12 @@ describe('the first tray, from clone to plate', () => {
       );
       await page.getByText('Garden cress: 5.5 g taken out').waitFor();
       await open(page, stage, '/round');
-      await hand.press(page.getByRole('button', { name: /clean and dry: back on the shelf/ }));
+      await hand.press(page.getByRole('button', { name: /clean and dry: put back/ }));
       await page.getByText(/: clean and dry$/).waitFor();
       await page.getByRole('heading', { name: 'At the sink' }).waitFor({ state: 'detached' });
 
       await open(page, stage, tray!);
-      await page.getByText('Cut in all').waitFor();
+      await page.getByText('Total cut').waitFor();
       await page.getByText('Dry, back on the shelf').first().waitFor();
       const story = await page.locator('main').innerText();
       expect(story).to.match(/25\.5 g\s*8\.53 g per g of seed · 1280 g\/m²/);

@@ -16,7 +16,7 @@ describe('a device that is handed on', () => {
     await page.getByLabel('Household').fill(name);
     await page.getByLabel('Your name').fill(member);
     await page.getByLabel('Passphrase', { exact: false }).first().fill('three wet spoons');
-    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByRole('button', { name: 'Plan your first sowing' }).click();
     await page.waitForURL('**/sow');
   };
   const device = (): Promise<Page> => stage.page({ ...PHONE, serviceWorkers: 'allow' });
@@ -132,7 +132,7 @@ describe('a device that is handed on', () => {
     await begin(page, 'Dogwood yard', 'Sana');
     const invitation = async (from: Page): Promise<string> => {
       await from.goto(`${stage.url}household/people`);
-      await from.getByRole('button', { name: 'Make an invitation' }).click();
+      await from.getByRole('button', { name: 'Create an invitation' }).click();
       const shown = from.getByText(/\/join\/[\w-]+/).first();
       await shown.waitFor();
       return /\/join\/[\w-]+/.exec(await shown.innerText())![0].slice(1);

@@ -21,7 +21,7 @@ async function begin(page: Page, stage: Stage, name: string, units = 'metric'): 
   await page.getByLabel('Time zone').selectOption('Europe/Madrid');
   await page.getByLabel('Units').selectOption(units);
   await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+  await page.getByRole('button', { name: 'Plan your first sowing' }).click();
   await page.waitForURL('**/sow');
   await scripted(page);
 }
@@ -30,7 +30,7 @@ async function begin(page: Page, stage: Stage, name: string, units = 'metric'): 
 async function sowRadish(page: Page, stage: Stage): Promise<void> {
   await open(page, stage, '/sow');
   await page.getByLabel('Crop', { exact: true }).selectOption('radish');
-  await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+  await page.getByRole('button', { name: /Plan this sowing/ }).click();
   await page.waitForURL('**/round');
 }
 
@@ -85,7 +85,7 @@ describe('a household of one’s own', () => {
     expect(await page.getByLabel('Time zone').inputValue()).to.equal('Asia/Tokyo');
     expect(await page.getByLabel('Units').inputValue()).to.equal('us');
     expect(await page.getByLabel('Passphrase', { exact: true }).inputValue()).to.equal(PASSPHRASE);
-    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByRole('button', { name: 'Plan your first sowing' }).click();
     await page.waitForURL('**/sow');
 
     // A form that is left is there again, and says so; begun afresh it is empty.
@@ -93,15 +93,15 @@ describe('a household of one’s own', () => {
     await page.getByLabel('How many').fill('3');
     await open(page, stage, '/crops');
     await open(page, stage, '/sow');
-    await page.getByText(/^You began this .*: it is as you left it\./).waitFor();
+    await page.getByText(/^You started this .*\. It is as you left it\./).waitFor();
     expect(await page.getByLabel('How many').inputValue()).to.equal('3');
-    await page.getByRole('button', { name: 'Begin afresh' }).click();
-    await shows(page.getByText(/^You began this/), 0);
+    await page.getByRole('button', { name: 'Start over' }).click();
+    await shows(page.getByText(/^You started this/), 0);
     expect(await page.getByLabel('How many').inputValue()).to.equal('1');
     expect(await page.getByLabel('Crop', { exact: true }).inputValue()).to.equal('');
     await reload(page);
     await page.getByRole('heading', { name: 'New sowing' }).waitFor();
-    await shows(page.getByText(/^You began this/), 0);
+    await shows(page.getByText(/^You started this/), 0);
   });
 
   it('says of each thing left out what to do, and keeps the rest', async () => {
@@ -109,21 +109,21 @@ describe('a household of one’s own', () => {
     await open(page, stage, '/welcome');
     await page.getByLabel('Household').fill('Half filled');
     await page.getByLabel('Passphrase', { exact: true }).fill('short');
-    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByRole('button', { name: 'Plan your first sowing' }).click();
     await page.getByText('Use at least 8 characters').waitFor();
     await page.getByText('Say who you are').waitFor();
     expect(await page.getByLabel('Household').inputValue()).to.equal('Half filled');
     await page.getByLabel('Household').fill('kitchen ONE');
     await page.getByLabel('Your name').fill('Ilo');
     await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
-    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
-    await page.getByText('is here already').waitFor();
+    await page.getByRole('button', { name: 'Plan your first sowing' }).click();
+    await page.getByText('already exists').waitFor();
   });
 
   it('explains sizes that cannot be, a crop left out and a day too near', async () => {
     const page = await stage.page();
     await begin(page, stage, 'Kitchen two');
-    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByRole('button', { name: 'Plan this sowing' }).click();
     await page.getByText('Choose a crop.', { exact: true }).waitFor();
     await page.getByLabel('Crop', { exact: true }).selectOption('pea');
     await page.getByLabel('Length (cm)').fill('0');
@@ -132,15 +132,15 @@ describe('a household of one’s own', () => {
     await page.getByText('Write a number with its unit').waitFor();
     await page.getByLabel('Length (cm)').fill('10 in');
     await page.locator('strong', { hasText: /^92 g$/ }).waitFor();
-    await page.getByRole('radio', { name: 'Ready by a day' }).check();
+    await page.getByRole('radio', { name: 'Ready by a date' }).check();
     const soon = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
     await page.getByLabel('Ready by', { exact: true }).fill(soon);
-    const offer = page.getByRole('button', { name: /^Take / });
+    const offer = page.getByRole('button', { name: /^Choose / });
     await offer.waitFor();
     await page.getByRole('button', { name: 'Plan this sowing' }).click();
     expect(page.url()).to.include('/sow');
     await offer.click();
-    await page.getByText(/Open by the evening you asked for: [89]\d in 100/).waitFor();
+    await page.getByText(/Chance of being open by that evening: [89]\d in 100/).waitFor();
     await page.getByLabel('Ready by', { exact: true }).fill('2020-02-29');
     await page.getByText('This day has passed').waitFor();
   });
@@ -246,7 +246,7 @@ describe('a household of one’s own', () => {
     page.on('request', (request) => {
       if (request.url().endsWith('/api/sowings')) sent = request.postDataJSON();
     });
-    await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).dblclick();
+    await page.getByRole('button', { name: /Plan this sowing/ }).dblclick();
     await page.waitForURL('**/round');
     expect((await page.request.post(`${stage.url}api/sowings`, { data: sent })).status()).to.equal(200);
     await open(page, stage, '/round');
@@ -260,14 +260,14 @@ describe('a household of one’s own', () => {
     await open(page, stage, (await firstTray(page))!);
     await page.getByLabel('What you see').fill('Tails on most of them.');
     await page.context().clearCookies();
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save note' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByText('Sign in again').waitFor();
     await dialog.getByLabel('Passphrase', { exact: true }).fill('not this one');
-    await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
-    await dialog.getByText('No household has this name').waitFor();
+    await dialog.getByRole('button', { name: 'Sign in and continue' }).click();
+    await dialog.getByText('No household with this name').waitFor();
     await dialog.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
-    await dialog.getByRole('button', { name: 'Sign in and go on' }).click();
+    await dialog.getByRole('button', { name: 'Sign in and continue' }).click();
     await dialog.waitFor({ state: 'hidden' });
     await page.locator('.log li', { hasText: 'Tails on most of them.' }).waitFor();
     await reload(page);
@@ -282,11 +282,11 @@ describe('a household of one’s own', () => {
     await open(page, stage, (await firstTray(page))!);
     await page.getByLabel('What you see').fill('Lid a little up.');
     await page.context().setOffline(true);
-    await page.getByRole('button', { name: 'Write it down' }).tap();
-    await page.getByText('No connection: one thing is kept here').waitFor();
+    await page.getByRole('button', { name: 'Save note' }).tap();
+    await page.getByText('Offline: 1 change is waiting').waitFor();
     await page.locator('.log li', { hasText: 'Lid a little up.' }).waitFor();
     await page.context().setOffline(false);
-    await page.getByText('No connection').waitFor({ state: 'detached' });
+    await page.getByText('Offline: ').waitFor({ state: 'detached' });
     await reload(page);
     await shows(page.locator('.log li'), 1);
   });
@@ -314,11 +314,11 @@ describe('a household of one’s own', () => {
     await page.getByLabel('Your name').fill('Mar');
     await page.getByLabel('Passphrase', { exact: true }).fill('wrong wrong');
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.getByText('No household has this name').waitFor();
+    await page.getByText('No household with this name').waitFor();
     await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
     await page.getByRole('button', { name: 'Sign in' }).click();
     await page.waitForURL('**/round');
-    await page.getByText('No tray is under way').waitFor();
+    await page.getByText('No trays growing yet').waitFor();
   });
 
   it('says where more would open in a week than is eaten, by what is assumed and said, and takes a later day with one touch', async () => {
@@ -354,7 +354,7 @@ describe('a household of one’s own', () => {
     await page.waitForURL('**/ahead');
     await open(page, stage, '/household');
     // Somebody who goes to bed past midnight has a round there.
-    await page.getByLabel('In bed by').fill('01:30');
+    await page.getByLabel('Bedtime').fill('01:30');
     await page.getByLabel('Second round').fill('00:15');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Saved.').waitFor();
@@ -368,17 +368,17 @@ describe('a household of one’s own', () => {
     await sowRadish(page, stage);
     await open(page, stage, '/sow');
     await page.getByLabel('Crop', { exact: true }).selectOption('radish');
-    await page.getByText(/With this, about \d+ g open from .* You eat about 15 g a day/).waitFor();
+    await page.getByText(/With this, about \d+ g will be ready from .* You eat about 15 g a day/).waitFor();
     await expectAccessible(page);
     await page
       .getByRole('status')
       .filter({ hasText: 'With this, about' })
-      .getByRole('button', { name: /^Have it by .* instead$/ })
+      .getByRole('button', { name: /^Have it ready .* instead$/ })
       .click();
     await shows(page.getByText(/With this, about/), 0);
-    await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+    await page.getByRole('button', { name: /Plan this sowing/ }).click();
     await page.waitForURL('**/round');
-    // What begins today is on the round, what was put off to another day is a line.
+    // What begins today is on the round, what was postponed to another day is a line.
     await shows(page.locator('article.stop'), 1);
     await page.getByRole('link', { name: /^1 more planned\. Next: Radish, / }).waitFor();
   });

@@ -28,7 +28,7 @@ describe('a closer look', () => {
     const page = await stage.page(PHONE);
     const tray = await trayOf(page, stage, 'Broccoli');
     await open(page, stage, tray);
-    await page.getByRole('link', { name: /Look closer/ }).tap();
+    await page.getByRole('link', { name: /A closer look/ }).tap();
     await page.getByRole('button', { name: 'Stems fall, foot thin and brown' }).tap();
     const card = answers(page).getByRole('article');
     await card.getByText('Damping off').waitFor();
@@ -37,7 +37,7 @@ describe('a closer look', () => {
     await answers(page).getByText('If in doubt, throw it out').waitFor();
     await expectFitsThumb(page);
     await expectAccessible(page);
-    await card.filter({ hasText: 'Damping off' }).getByRole('button', { name: 'Take this look back' }).tap();
+    await card.filter({ hasText: 'Damping off' }).getByRole('button', { name: 'Undo this check' }).tap();
     await card.filter({ hasText: 'Damping off' }).waitFor({ state: 'detached' });
   });
 
@@ -47,10 +47,10 @@ describe('a closer look', () => {
     const stop = page
       .locator('article.stop', { has: page.getByRole('button', { name: /^(More|Less) of/ }) })
       // A tray that must be touched first shows its chips at once.
-      .filter({ hasNotText: 'Touch it first' })
+      .filter({ hasNotText: 'How does the medium feel?' })
       .first();
     const more = stop.getByRole('button', { name: /^(More|Less) of/ });
-    const closer = stop.getByRole('link', { name: /Look closer/ });
+    const closer = stop.getByRole('link', { name: /A closer look/ });
     await closer.waitFor({ state: 'hidden' });
     await more.tap();
     await closer.waitFor();
@@ -72,20 +72,20 @@ describe('a closer look', () => {
     await page.getByRole('button', { name: 'Now', exact: true }).click();
     await recorded(page, () => cue.getByRole('button', { name: /Not yet/ }).click());
     await open(page, stage, tray);
-    await page.getByText(/Two looks disagree: seed leaves open yesterday/).waitFor();
+    await page.getByText(/Two checks disagree: seed leaves open yesterday/).waitFor();
     await page.locator('.log li', { hasText: 'not yet' }).first().waitFor();
-    await page.getByRole('button', { name: 'Take the first back' }).click();
-    await page.getByText(/Two looks disagree/).waitFor({ state: 'detached' });
-    await page.locator('.log li', { hasText: 'taken back' }).first().waitFor();
+    await page.getByRole('button', { name: 'Undo the first' }).click();
+    await page.getByText(/Two checks disagree/).waitFor({ state: 'detached' });
+    await page.locator('.log li', { hasText: 'undone' }).first().waitFor();
   });
 
   it('shows how its window narrowed, its clock and its water, with the figures behind each', async () => {
     const page = await stage.page();
     await open(page, stage, await trayOf(page, stage, 'Sunflower'));
     await shows(page.locator('canvas'), 0);
-    await page.getByText('How it was worked out').click();
+    await page.getByText('How this was calculated').click();
     await page.locator('canvas').nth(2).waitFor();
-    await page.getByText(/The 80 % range was [\d.]+ days wide/).waitFor();
+    await page.getByText(/The 80% range was [\d.]+ days wide/).waitFor();
     for (const title of ['When it opens, look by look', 'Its clock', 'Water in the tray']) {
       const figure = page.getByRole('figure', { name: title });
       await figure.locator('summary').click();
@@ -97,14 +97,14 @@ describe('a closer look', () => {
   it('aims for a day: what brings it there, and the nearest day where nothing does', async () => {
     const page = await stage.page();
     await open(page, stage, await trayOf(page, stage, 'Mustard'));
-    await page.getByText('Aim for a day').click();
+    await page.getByText('Choose a harvest day').click();
     await page.getByText('Leave it where it is').waitFor();
     await page.getByLabel('I want to cut it on').fill('2027-01-13');
-    await page.getByText('Not to be counted on that day.').waitFor();
-    await page.getByRole('button', { name: 'Take that day' }).click();
-    await page.getByText('Not to be counted on that day.').waitFor({ state: 'detached' });
+    await page.getByText('Brote can’t be confident about that day.').waitFor();
+    await page.getByRole('button', { name: 'Choose that day' }).click();
+    await page.getByText('Brote can’t be confident about that day.').waitFor({ state: 'detached' });
     const move = page
-      .locator('details', { hasText: 'Aim for a day' })
+      .locator('details', { hasText: 'Choose a harvest day' })
       .getByRole('button', { name: /^Move to/ })
       .first();
     const to = (await move.innerText()).replace(/^Move to /, '').replace(/\s+/g, ' ');
@@ -130,21 +130,21 @@ describe('a closer look', () => {
     await watering.waitFor();
     const marked = await page.locator('.log li', { hasText: /Weighed \d+ g, well watered/ }).innerText();
     const full = Number(/Weighed (\d+) g/.exec(marked)![1]);
-    await page.getByRole('link', { name: /Look closer/ }).click();
+    await page.getByRole('link', { name: /A closer look/ }).click();
     await page.getByLabel(/On the scale/).fill('nothing');
-    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByRole('button', { name: 'As it is now' }).click();
     await page.getByText(/Write a number with its unit/).waitFor();
     await page.getByLabel(/On the scale/).fill('90 kg');
-    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByRole('button', { name: 'As it is now' }).click();
     await page.getByText('Over 50 kg: check the weight.').first().waitFor();
     await page.getByLabel(/On the scale/).fill('9 kg');
-    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByRole('button', { name: 'As it is now' }).click();
     await page
       .getByText(/times what this tray can weigh/)
       .first()
       .waitFor();
     await page.getByLabel(/On the scale/).fill(String(full + 60));
-    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByRole('button', { name: 'As it is now' }).click();
     await page.getByText(/Broccoli: weighed/).waitFor();
     await page.getByRole('link', { name: '← Broccoli' }).click();
     await page

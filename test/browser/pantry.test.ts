@@ -51,12 +51,12 @@ describe('from the cut to the plate', () => {
       .first()
       .click();
     await page.getByRole('button', { name: /^Past its best/ }).click();
-    await page.getByText('It was found past its best').waitFor();
+    await page.getByText('You found it past its best').waitFor();
     await page.getByRole('button', { name: 'Undo' }).first().click();
-    await page.getByText('It was found past its best').waitFor({ state: 'detached' });
+    await page.getByText('You found it past its best').waitFor({ state: 'detached' });
 
     await page.getByRole('button', { name: 'A strip' }).click();
-    await page.getByText('8 % of it').waitFor();
+    await page.getByText(/^8% of the tray/).waitFor();
     // Drawn across from a strip that is not picked to two beside it.
     const strip = (no: number) => page.getByRole('button', { name: `Strip ${no}`, exact: true });
     const [from, to] = [(await strip(2).boundingBox())!, (await strip(4).boundingBox())!];
@@ -64,7 +64,7 @@ describe('from the cut to the plate', () => {
     await page.mouse.down();
     await page.mouse.move(to.x + to.width / 2, to.y + 20, { steps: 8 });
     await page.mouse.up();
-    await page.getByText('33 % of it').waitFor();
+    await page.getByText(/^33% of the tray/).waitFor();
     expect(await strip(3).getAttribute('aria-pressed')).to.equal('true');
 
     await page.getByLabel('Full bowl on the scale (g)').fill('30');
@@ -88,7 +88,7 @@ describe('from the cut to the plate', () => {
     await shows(page.getByText(/The rest is ready to cut/), 0);
     await page.locator('article.stop', { hasText: 'Radish' }).first().locator('h3 a').click();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
-    await page.getByText('67 % still stands').waitFor();
+    await page.getByText('67% is still growing').waitFor();
     expect(await page.getByRole('button', { name: 'Strip 3, cut before' }).isDisabled()).to.equal(true);
   });
 
@@ -100,12 +100,12 @@ describe('from the cut to the plate', () => {
       .getByRole('listitem')
       .filter({ hasText: /Pea shoots/ })
       .first();
-    await hand.press(item.getByText('Another amount, pack it anew'));
+    await hand.press(item.getByText('Other amount, repack'));
     await item.getByRole('radio', { name: /^Frozen/ }).focus();
     await page.keyboard.press('Space');
-    await hand.fill(item.getByLabel('How much of it (g)'), '20');
-    await hand.fill(item.getByLabel('In portions of (g)'), '10');
-    await hand.press(item.getByRole('button', { name: 'Pack it so' }));
+    await hand.fill(item.getByLabel('How much (g)'), '20');
+    await hand.fill(item.getByLabel('Portion size (g)'), '10');
+    await hand.press(item.getByRole('button', { name: 'Save' }));
     const frozen = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*2 portions of 10 g/ });
     await frozen.waitFor();
     await frozen.getByRole('radio', { name: 'Give away' }).focus();
@@ -114,7 +114,7 @@ describe('from the cut to the plate', () => {
     await hand.press(frozen.getByRole('button', { name: /^A portion/ }));
     await page.getByText('Pea shoots: 10 g given away').waitFor();
     const rest = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*1 portion of 10 g/ });
-    await hand.press(rest.getByText('Another amount, pack it anew'));
+    await hand.press(rest.getByText('Other amount, repack'));
     await hand.press(rest.getByRole('button', { name: 'Slime' }));
     await page.getByText('Pea shoots: thrown out').waitFor();
     await rest.waitFor({ state: 'detached' });
@@ -141,12 +141,12 @@ describe('from the cut to the plate', () => {
         3
       ))
         await row.getByRole('checkbox').check();
-    await page.getByRole('button', { name: 'Set 6 side by side' }).click();
-    await page.getByRole('heading', { name: 'What can be said' }).waitFor();
+    await page.getByRole('button', { name: 'Compare 6' }).click();
+    await page.getByRole('heading', { name: 'Conclusions' }).waitFor();
     const said = await page.locator('main').innerText();
-    expect(said).to.match(/(Sill against lamp|Lamp against sill): .* in these trays/);
-    expect(said).to.match(/four chances in five/);
-    expect(said).to.match(/which of these it was, nobody can say/);
+    expect(said).to.match(/(Sill compared with lamp|Lamp compared with sill): .* in these trays/);
+    expect(said).to.match(/four in five chance/);
+    expect(said).to.match(/no telling which of these made the difference/);
     await shows(page.locator('tr.differs'), 2);
     await page.locator('canvas').waitFor();
   });
@@ -156,28 +156,28 @@ describe('from the cut to the plate', () => {
     await open(page, stage, '/household/data');
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'The whole household' }).click()
+      page.getByRole('link', { name: 'Export everything' }).click()
     ]);
     const file = await download.path();
     const before = readFileSync(file);
-    await page.getByText('Empty it', { exact: true }).click();
+    await page.getByText('Delete this household’s data', { exact: true }).click();
     await page.getByLabel('The household’s name').fill('Something else');
-    await page.getByRole('button', { name: 'Take all of it away' }).click();
-    await page.getByText('the name of this household, to say that you mean it').waitFor();
+    await page.getByRole('button', { name: 'Delete everything' }).click();
+    await page.getByText('Type “The glazed balcony” to confirm.').waitFor();
     await page.getByLabel('The household’s name').fill('the glazed balcony');
-    await page.getByRole('button', { name: 'Take all of it away' }).click();
-    await page.getByText('It is empty.').waitFor();
+    await page.getByRole('button', { name: 'Delete everything' }).click();
+    await page.getByText('All data is deleted.').waitFor();
 
     const chooser = page.locator('input[type=file]');
     await chooser.setInputFiles({ name: 'no.zip', mimeType: 'application/zip', buffer: Buffer.from('no') });
-    await page.getByRole('button', { name: 'Take it in' }).click();
-    await page.getByText('This is no package of Brote').waitFor();
+    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByText('This is not a Brote package').waitFor();
     await chooser.setInputFiles({ name: 'brote.zip', mimeType: 'application/zip', buffer: before });
-    await page.getByRole('button', { name: 'Take it in' }).click();
-    await page.getByText(/Taken in: \d+ sowings/).waitFor();
+    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByText(/Imported: \d+ sowings/).waitFor();
     const [again] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'The whole household' }).click()
+      page.getByRole('link', { name: 'Export everything' }).click()
     ]);
     expect(readFileSync(await again.path()).equals(before)).to.equal(true);
   });
@@ -215,7 +215,7 @@ describe('from the cut to the plate', () => {
     // Choosing what they grew in lets the peas teach.
     await page.getByLabel('They grew in').selectOption({ index: 1 });
     await page.getByRole('button', { name: 'See what Brote learns' }).click();
-    await peas.getByText(/^Yields .*(than the book|as the book says)/).waitFor();
+    await peas.getByText(/^Yields .*(than the usual figures|as the book says)/).waitFor();
     await expectAccessible(page);
 
     // Broken off after its first part, it goes on when it is sent again.
@@ -280,19 +280,19 @@ describe('food past its days', () => {
       .first();
     await item.getByRole('radio', { name: 'Give away' }).waitFor();
     for (let days = 1; days <= 20; days += 1) {
-      if (await item.getByText('Past its days. Throw it out.').isVisible()) break;
+      if (await item.getByText('Past its date. Throw it out.').isVisible()) break;
       const clock = await page.locator('section.time strong').innerText();
       await page.getByRole('button', { name: '+1 day' }).click();
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
-    await item.getByText('Past its days. Throw it out.').waitFor();
-    await page.getByText(/ · \d+ past (its|their) days/).waitFor();
+    await item.getByText('Past its date. Throw it out.').waitFor();
+    await page.getByText(/ · \d+ items? past (its|their) date/).waitFor();
     await shows(item.getByRole('radio', { name: 'Give away' }), 0);
     await shows(item.getByRole('button', { name: /^A handful/ }), 0);
     await expectAccessible(page);
-    await item.getByText('Eaten or given away before then').click();
-    await item.getByRole('radio', { name: 'To eat' }).waitFor();
-    await item.getByRole('button', { name: 'Past its days' }).click();
+    await item.getByText('Eaten or given away already').click();
+    await item.getByRole('radio', { name: 'Eaten' }).waitFor();
+    await item.getByRole('button', { name: 'Past its date' }).click();
     await page.getByText('Pea shoots: thrown out').waitFor();
   });
 });

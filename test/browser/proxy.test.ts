@@ -145,12 +145,12 @@ describe('behind Debian’s nginx with its defaults and HTTPS', () => {
     await page.getByLabel('Your name').fill('Ilo');
     await page.getByLabel('Time zone').selectOption('Europe/Madrid');
     await page.getByLabel('Passphrase', { exact: true }).fill('three wet spoons');
-    await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+    await page.getByRole('button', { name: 'Plan your first sowing' }).click();
     await page.waitForURL('**/sow');
     // Its scripts have taken over: a form that is sent before is one that a slow machine sends.
     await scripted(page);
     await page.getByLabel('Crop', { exact: true }).selectOption('radish');
-    await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+    await page.getByRole('button', { name: /Plan this sowing/ }).click();
     await page.waitForURL('**/round');
     const cookies = await page.context().cookies();
     expect(cookies.find(({ name }) => name === 'brote_session')).to.include({ secure: true, httpOnly: true });
@@ -179,10 +179,10 @@ describe('behind Debian’s nginx with its defaults and HTTPS', () => {
       mimeType: 'text/csv',
       buffer: Buffer.from(`time,temperature,humidity\n${rows.join('\n')}`)
     });
-    await page.getByRole('button', { name: 'Take 3000' }).click();
+    await page.getByRole('button', { name: 'Import 3000' }).click();
     await page.getByText('3000 new readings taken.').waitFor();
-    await page.getByLabel('A new sensor’s name').fill('Probe');
-    await page.getByRole('button', { name: 'Give it a token' }).click();
+    await page.getByLabel('Name of the new sensor').fill('Probe');
+    await page.getByRole('button', { name: 'Create a token' }).click();
     const token = /brote_[\w-]{32}/.exec(await page.locator('code.token').innerText())![0];
     const lines = Array.from(
       { length: 5000 },

@@ -15,8 +15,8 @@ describe('readings', () => {
   /** Adds a sensor on the balcony sill. @returns its token, which is shown once */
   async function addSensor(page: Page, name: string): Promise<string> {
     await open(page, stage, SILL);
-    await page.getByLabel('A new sensor’s name').fill(name);
-    await page.getByRole('button', { name: 'Give it a token' }).click();
+    await page.getByLabel('Name of the new sensor').fill(name);
+    await page.getByRole('button', { name: 'Create a token' }).click();
     return page.locator('code.token').innerText();
   }
   const push = (token: string, body: string, type = 'application/json', query = '') =>
@@ -71,7 +71,7 @@ describe('readings', () => {
     await open(page, stage, SILL);
     await page
       .locator('li', { hasText: 'Stand-in' })
-      .getByText(/°C, \d+ %, today/)
+      .getByText(/°C, \d+%, today/)
       .waitFor();
   });
 
@@ -97,9 +97,9 @@ describe('readings', () => {
     await open(page, stage, SILL);
     await page
       .locator('li', { hasText: 'Broken' })
-      .getByText(/Not taken .*212 °C is no room/)
+      .getByText(/Reading refused .*212 °C is no room/)
       .waitFor();
-    await page.getByRole('button', { name: /Take its token away.*Broken/ }).click();
+    await page.getByRole('button', { name: /Revoke its token.*Broken/ }).click();
     await page.locator('li', { hasText: 'Broken' }).waitFor({ state: 'detached' });
     expect((await push(token, '{"tempC": 20}')).status).to.equal(401);
   });
@@ -117,15 +117,15 @@ describe('readings', () => {
     const page = await stage.page();
     await open(page, stage, SILL);
     await page.getByLabel('Now (°C)').fill('212');
-    await page.getByRole('button', { name: 'Note it' }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
     await page.getByText('212 °C is no room').waitFor();
     await page.getByRole('button', { name: 'Read 212 as °F' }).click();
     await page.getByText('100 °C is no room').waitFor();
     await page.getByLabel('Now (°C)').fill('70');
-    await page.getByRole('button', { name: 'Note it' }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
     await page.getByText('70 °C is no room: is it °F? That would be 21.1 °C.').waitFor();
     await page.getByRole('button', { name: 'Read 70 as °F' }).click();
-    await page.getByText('Noted: 21 °C now.').waitFor();
+    await page.getByText('Saved: 21 °C now.').waitFor();
   });
 
   it('are brought in from a file, with what cannot be taken said by its line', async () => {
@@ -134,13 +134,13 @@ describe('readings', () => {
     await page
       .getByLabel('Or paste it here')
       .fill('time;temperature\n2027-01-10 08:00;17,5\n2027-01-10 09:00;900\nsoon;18\n');
-    await page.getByText('1 reading can be taken, 2 cannot.').waitFor();
+    await page.getByText('1 reading can be imported, 2 cannot.').waitFor();
     await page.getByText('Line 3: 900 °C is no room').waitFor();
     await page.getByText('Line 4: “soon” is no time').waitFor();
-    await page.getByRole('button', { name: 'Take 1' }).click();
-    await page.getByText('1 new reading taken.').waitFor();
-    await page.getByRole('button', { name: 'Take 1' }).click();
-    await page.getByText('0 new readings taken; 1 were known already.').waitFor();
+    await page.getByRole('button', { name: 'Import 1' }).click();
+    await page.getByText('1 new reading imported.').waitFor();
+    await page.getByRole('button', { name: 'Import 1' }).click();
+    await page.getByText('0 new readings imported; 1 were already there.').waitFor();
     await expectFitsThumb(page);
     await expectAccessible(page);
   });
@@ -148,7 +148,7 @@ describe('readings', () => {
   it('show where a sensor fell silent, and draw what it measured with its gap', async () => {
     const page = await stage.page();
     await open(page, stage, '/shelf');
-    await page.getByText(/Its sensor has been silent since/).waitFor();
+    await page.getByText(/No reading from its sensor since/).waitFor();
     await page.getByRole('link', { name: 'Trolley, middle tier' }).click();
     await page.getByText('Grey: nothing was measured').waitFor();
     await page.locator('.canvas canvas').waitFor();

@@ -71,7 +71,7 @@ describe('reminders', () => {
     await page.getByRole('button', { name: 'Use the demo’s stand-in for a browser' }).press('Enter');
     await page.getByRole('button', { name: 'Send a test to The demo’s browser' }).waitFor();
     // Only rounds to this one.
-    const group = page.getByRole('form', { name: 'What goes to The demo’s browser' });
+    const group = page.getByRole('form', { name: 'Sent to The demo’s browser' });
     for (const kind of ['Soaks and timers', 'Harvest and pantry', 'Trouble', 'Days away']) {
       await group.getByRole('button', { name: kind, pressed: true }).press('Enter');
       await group.getByRole('button', { name: kind, pressed: false }).waitFor();
@@ -82,7 +82,7 @@ describe('reminders', () => {
       (all) => all.length > 0
     );
     const { title, body, path } = JSON.parse(pushed[0]!.text) as Record<string, string>;
-    expect(title).to.equal('Round of 20:30');
+    expect(title).to.equal('Evening round, 20:30');
     expect(path).to.equal('/round');
     // The same that the page says of it.
     await open(page, stage, '/round');
@@ -92,9 +92,9 @@ describe('reminders', () => {
     for (const [, mL] of body!.matchAll(/(\d+) mL under/g))
       await page.getByText(`Water ${mL} mL from below`).first().waitFor();
     await page.getByRole('link', { name: /\d+ reminders?/ }).click();
-    await page.getByRole('heading', { name: 'What came' }).waitFor();
-    await page.getByText('Why this came').first().click();
-    await page.getByText('It is time for your household’s round').waitFor();
+    await page.getByRole('heading', { name: 'Notifications' }).waitFor();
+    await page.getByText('Why you got this').first().click();
+    await page.getByText('It is time for your round').waitFor();
   });
 
   it('say where notifications are blocked, and what there is instead', async () => {
@@ -105,7 +105,7 @@ describe('reminders', () => {
     });
     await open(page, stage, '/household/reminders');
     await page.getByText('Notifications from Brote are blocked in this browser').waitFor();
-    await page.getByText('Or take mail instead').waitFor();
+    await page.getByText('Or use mail instead').waitFor();
   });
 
   it('ask for nothing while everybody is away: a sitter is let in by an address, on a phone', async () => {
@@ -113,16 +113,16 @@ describe('reminders', () => {
     await open(page, stage, '/household/away');
     await page.getByLabel('First day away').fill('2027-01-20');
     await page.getByLabel('Last day away').fill('2027-01-14');
-    await page.getByRole('button', { name: 'See what that means' }).click();
+    await page.getByRole('button', { name: 'See what needs care' }).click();
     await page.getByText('The last day comes after the first.').waitFor();
     await page.getByLabel('First day away').fill('2027-01-14');
     await page.getByLabel('Last day away').fill('2027-01-19');
-    await page.getByRole('button', { name: 'See what that means' }).click();
-    await page.getByRole('heading', { name: 'Somebody has to come by' }).waitFor();
-    await page.getByRole('button', { name: 'Mark these days' }).click();
+    await page.getByRole('button', { name: 'See what needs care' }).click();
+    await page.getByRole('heading', { name: 'Needs a sitter' }).waitFor();
+    await page.getByRole('button', { name: 'Save these days' }).click();
     await page.getByRole('heading', { name: 'Away Thu 14 Jan to Tue 19 Jan' }).waitFor();
     await page.getByLabel('Who comes by').fill('Aunt Milla');
-    await page.getByRole('button', { name: 'Make their address' }).click();
+    await page.getByRole('button', { name: 'Create their link' }).click();
     const address = (await page.locator('code.token a').getAttribute('href'))!;
     await expectAccessible(page);
 
@@ -146,8 +146,8 @@ describe('reminders', () => {
     await phone.getByRole('button', { name: 'Undo' }).click();
     await phone.getByText(/^Done today/).waitFor({ state: 'detached' });
     await reload(page);
-    await page.getByRole('button', { name: /Take the address away/ }).click();
-    await page.getByText('Take the address away').waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /Revoke the link/ }).click();
+    await page.getByText('Revoke the link').waitFor({ state: 'detached' });
     await phone.goto(address);
     await phone.getByText('This address is over').waitFor();
   });
@@ -171,7 +171,7 @@ describe('reminders', () => {
     await dark.getByRole('button', { name: 'In the light' }).click();
     await dark.getByRole('button', { name: 'yesterday' }).click();
     await dark.getByRole('button', { name: 'Right' }).click();
-    await recorded(page, () => dark.getByRole('button', { name: 'That is how it stands' }).click());
+    await recorded(page, () => dark.getByRole('button', { name: 'That’s how it is' }).click());
     await shows(unheard, many - 1);
     // Still asked of the others, on a page loaded anew.
     await open(page, stage, '/round');
@@ -199,12 +199,12 @@ describe('reminders', () => {
   it('let a round be taken and handed on', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');
-    await page.getByText('Anybody walks this round').click();
-    await page.getByRole('button', { name: 'I take it' }).click();
-    await page.getByText('This round is yours').waitFor();
-    await page.getByRole('button', { name: 'Hand it to Tobi' }).click();
-    await page.getByText('Tobi walks this round').waitFor();
-    await page.getByRole('button', { name: 'Anybody’s' }).click();
-    await page.getByText('Anybody walks this round').waitFor();
+    await page.getByText('Assigned to: anyone').click();
+    await page.getByRole('button', { name: 'I’ll do it' }).click();
+    await page.getByText('Assigned to you').waitFor();
+    await page.getByRole('button', { name: 'Give it to Tobi' }).click();
+    await page.getByText('Assigned to: Tobi').waitFor();
+    await page.getByRole('button', { name: 'Anyone can do it' }).click();
+    await page.getByText('Assigned to: anyone').waitFor();
   });
 });

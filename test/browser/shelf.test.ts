@@ -59,7 +59,7 @@ describe('the shelf', () => {
     const page = await stage.page({ viewport: { width: 1280, height: 1900 } });
     await open(page, stage, '/shelf');
     await page.getByRole('link', { name: 'Stairwell sill' }).click();
-    await page.getByLabel('Rated to carry').fill('900 g');
+    await page.getByLabel('Weight limit').fill('900 g');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL('**/shelf');
     const peas = board(page, 'Balcony sill').getByRole('button', { name: /Pea shoots/ });
@@ -71,7 +71,7 @@ describe('the shelf', () => {
     await panel(page).getByText('Caution').waitFor();
     await panel(page)
       .locator('li', { hasText: 'Stairwell sill' })
-      .getByRole('button', { name: 'I checked: it carries more' })
+      .getByRole('button', { name: 'I checked: it can carry more' })
       .click();
     await panel(page).getByRole('button', { name: 'Move to Stairwell sill' }).click();
     await board(page, 'Stairwell sill')
@@ -100,13 +100,13 @@ describe('the shelf', () => {
     await page.getByRole('link', { name: 'New place' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Cellar rack');
     await page.getByRole('radio', { name: 'Lamp' }).check();
-    await page.getByLabel('Watts it draws').fill('30');
+    await page.getByLabel('Watts').fill('30');
     await page.getByLabel('By day (°C)').fill('70');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Give its PPFD, or its watts and its distance.').waitFor();
     await page.getByText('Is it degrees Fahrenheit?').waitFor();
-    expect(await page.getByLabel('Watts it draws').inputValue()).to.equal('30');
-    await page.getByLabel('From lamp to leaves (cm)').fill('25');
+    expect(await page.getByLabel('Watts').inputValue()).to.equal('30');
+    await page.getByLabel('Lamp to leaves (cm)').fill('25');
     await page.getByLabel('By day (°C)').fill('68 F');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.waitForURL('**/shelf');

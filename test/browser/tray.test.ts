@@ -71,7 +71,7 @@ describe('a tray', () => {
         .first();
       const title = await stop.locator('h3').getAttribute('id');
       const mine = page.locator(`article:has(#${title})`);
-      await hand.press(mine.getByRole('button', { name: /^Keep it covered: my way/ }));
+      await hand.press(mine.getByRole('button', { name: /^Keep it covered longer/ }));
       await mine.getByRole('button', { name: 'Stems even' }).waitFor({ state: 'detached' });
       expect(await mine.getByRole('button', { name: /^Dome off/ }).count()).to.equal(0);
       await hand.press(page.getByRole('button', { name: 'Undo', exact: true }));
@@ -92,7 +92,7 @@ describe('a tray', () => {
     }
     await again.getByRole('button', { name: 'Not yet after all' }).click();
     await again.waitFor({ state: 'detached' });
-    await mine.getByText(/Two looks disagree/).waitFor();
+    await mine.getByText(/Two checks disagree/).waitFor();
     await expectAccessible(page);
   });
 
@@ -108,15 +108,15 @@ describe('a tray', () => {
       .first()
       .waitFor();
     await page.getByLabel('What you see').fill('Leaning to the glass');
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Save note' }).click();
     await page.locator('.log li', { hasText: 'Leaning to the glass' }).first().waitFor();
     const opens = () => page.locator('.stop p.window').innerText();
     const before = await opens();
-    await page.getByLabel('Where it stands').selectOption({ label: 'Stairwell sill' });
+    await page.getByLabel('Where it is').selectOption({ label: 'Stairwell sill' });
     await page.locator('.log li', { hasText: 'Moved to Stairwell sill' }).first().waitFor();
     expect(await opens()).not.to.equal(before);
     await page.locator('.log li', { hasText: 'Moved to Stairwell sill' }).getByRole('button').click();
-    await page.getByText('taken back').first().waitFor();
+    await page.getByText('undone').first().waitFor();
     expect(await opens()).to.equal(before);
   });
 
@@ -163,9 +163,9 @@ describe('a tray', () => {
   it('that was never begun is put off or let go, and asks nothing else meanwhile', async () => {
     const page = await stage.page();
     await open(page, stage, '/sow?crop=kale');
-    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.getByRole('button', { name: /^(Plan this sowing)$/ }).click();
     await page.waitForURL('**/round');
-    const asks = page.getByRole('group', { name: 'When to begin Kale' });
+    const asks = page.getByRole('group', { name: 'When to start Kale' });
     for (let days = 0; days < 4 && (await asks.count()) === 0; days += 1) {
       const clock = await page.locator('section.time strong').innerText();
       await page.getByRole('button', { name: '+1 day' }).click();
@@ -177,7 +177,7 @@ describe('a tray', () => {
     // Let go is ended: it stands on no list and in the notebook with its reason.
     await page.getByRole('button', { name: '+1 day' }).click();
     await page.getByRole('button', { name: '+1 day' }).click();
-    await recorded(page, () => asks.first().getByRole('button', { name: 'Let it go' }).click());
+    await recorded(page, () => asks.first().getByRole('button', { name: 'Skip it' }).click());
     await asks.waitFor({ state: 'detached' });
     await open(page, stage, '/notebook');
     await page
@@ -191,7 +191,7 @@ describe('a tray', () => {
     await open(page, stage, '/sow?crop=radish');
     await page.getByRole('radio', { name: 'Two halves' }).check();
     await page.getByLabel('Crop 2').selectOption('kale');
-    await page.getByRole('button', { name: /^(Plan this sowing|Put it on the list)$/ }).click();
+    await page.getByRole('button', { name: /^(Plan this sowing)$/ }).click();
     await page.waitForURL('**/round');
     const stop = page.locator('article.stop', { hasText: 'Radish and Kale' });
     for (const crop of ['Radish', 'Kale']) {
@@ -199,13 +199,13 @@ describe('a tray', () => {
       await sow.click();
       await sow.waitFor({ state: 'detached' });
     }
-    const links = stop.getByRole('link', { name: /Look closer/ });
+    const links = stop.getByRole('link', { name: /A closer look/ });
     const looks = await links.evaluateAll((all) => all.map((one) => one.getAttribute('href')!));
     expect(looks).to.have.length(2);
     await open(page, stage, looks[0]!);
     await page.getByText('Of the whole container, Radish and Kale together').waitFor();
     await page.getByLabel(/On the scale/).fill('900');
-    await page.getByRole('button', { name: 'As it stands' }).click();
+    await page.getByRole('button', { name: 'Current passphrase' }).click();
     await page.getByText('Radish and Kale: weighed 900 g').waitFor();
     let total = 0;
     for (const look of looks) {
@@ -222,7 +222,7 @@ describe('a tray', () => {
     const tray = await trayOf(page, 'Radish');
     // Days went by on this clock, and nobody watered: whether it stands is asked first.
     await open(page, stage, tray);
-    const stands = page.getByRole('button', { name: 'They stand, it is damp' });
+    const stands = page.getByRole('button', { name: 'Standing, and damp' });
     if ((await stands.count()) > 0) {
       await stands.click();
       await stands.waitFor({ state: 'detached' });
@@ -235,7 +235,7 @@ describe('a tray', () => {
     await page.getByLabel('Full bowl on the scale (g)').fill('9000');
     await page.getByRole('button', { name: 'Record this part' }).click();
     await page.getByText('267 times the most that this area is known to give').waitFor();
-    await page.getByRole('button', { name: 'Change it' }).click();
+    await page.getByRole('button', { name: 'Change' }).click();
     expect(await page.getByLabel('Full bowl on the scale (g)').inputValue()).to.equal('9000');
     await page.getByLabel('Full bowl on the scale (g)').fill('1 oz');
     await page.getByText('28.3 g').first().waitFor();
@@ -244,7 +244,7 @@ describe('a tray', () => {
     await open(page, stage, tray);
     await page.locator('.log li', { hasText: 'Cut 28.3 g' }).first().waitFor();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
-    await page.getByText('75 % still stands').waitFor();
+    await page.getByText('75% is still growing').waitFor();
   });
 
   it('is given up with a reason, and that can be taken back', async () => {
@@ -252,10 +252,10 @@ describe('a tray', () => {
     await open(page, stage, '/round');
     const tray = await trayOf(page, 'Mustard');
     await open(page, stage, tray);
-    await page.getByText('Give this tray up').click();
+    await page.getByText('Discard this tray').click();
     await page.getByText('If in doubt, throw it out').first().waitFor();
-    await recorded(page, () => page.getByRole('button', { name: 'Give it up' }).click());
-    await page.getByText(/Given up on day \d+: mould/).waitFor();
+    await recorded(page, () => page.getByRole('button', { name: 'Discard it' }).click());
+    await page.getByText(/Discarded on day \d+: mould/).waitFor();
     await open(page, stage, '/notebook');
     await page
       .getByRole('row', { name: /Mustard.*Mould/ })
@@ -263,7 +263,7 @@ describe('a tray', () => {
       .waitFor();
     await open(page, stage, tray);
     await page.locator('.log li', { hasText: 'Given up' }).getByRole('button').click();
-    await page.getByText('Give this tray up').waitFor();
+    await page.getByText('Discard this tray').waitFor();
   });
 });
 

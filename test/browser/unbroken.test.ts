@@ -21,7 +21,7 @@ async function begin(page: Page, stage: Stage, name: string): Promise<void> {
   await page.getByLabel('Your name').fill('Ilo');
   await page.getByLabel('Time zone').selectOption('Europe/Madrid');
   await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Begin the first sowing' }).click();
+  await page.getByRole('button', { name: 'Plan your first sowing' }).click();
   await page.waitForURL('**/sow');
   await scripted(page);
 }
@@ -29,7 +29,7 @@ async function begin(page: Page, stage: Stage, name: string): Promise<void> {
 async function sowRadish(page: Page, stage: Stage): Promise<string> {
   await open(page, stage, '/sow');
   await page.getByLabel('Crop', { exact: true }).selectOption('radish');
-  await page.getByRole('button', { name: /Put it on the list|Plan this sowing/ }).click();
+  await page.getByRole('button', { name: /Plan this sowing/ }).click();
   await page.waitForURL('**/round');
   return (await page.locator('article.stop h3 a').first().getAttribute('href'))!;
 }
@@ -65,7 +65,7 @@ class Way {
 
 const write = async (page: Page, text: string) => {
   await page.getByLabel('What you see').fill(text);
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save note' }).click();
 };
 
 describe('what a phone has waiting', () => {
@@ -87,13 +87,13 @@ describe('what a phone has waiting', () => {
     way.lost();
     await write(page, 'one that breaks');
     await write(page, 'one that is well');
-    await page.getByText('No connection: 2 things are kept here').waitFor();
+    await page.getByText('Offline: 2 changes are waiting').waitFor();
     await way.back();
-    const aside = page.getByRole('region', { name: 'One thing was not taken' });
+    const aside = page.getByRole('region', { name: '1 change was not saved' });
     await aside.waitFor();
     await aside.locator('strong', { hasText: 'one that breaks' }).waitFor();
     await page.locator('.log li', { hasText: 'one that is well' }).waitFor();
-    await page.getByText('No connection').waitFor({ state: 'detached' });
+    await page.getByText('Offline: ').waitFor({ state: 'detached' });
     await expectFitsThumb(page);
     await expectAccessible(page);
     // It is still there after a reload, and once the server can take it, it is taken.
@@ -145,29 +145,29 @@ describe('what a phone has waiting', () => {
     );
     // Whatever the hour, a tray can be given up.
     const giveUp = async () => {
-      if (!(await page.getByRole('button', { name: 'Give it up' }).isVisible()))
-        await page.getByText('Give this tray up').click();
-      await page.getByRole('button', { name: 'Give it up' }).click();
+      if (!(await page.getByRole('button', { name: 'Discard it' }).isVisible()))
+        await page.getByText('Discard this tray').click();
+      await page.getByRole('button', { name: 'Discard it' }).click();
     };
     way.lost();
     await giveUp();
-    await page.getByText('No connection: one thing is kept here').waitFor();
+    await page.getByText('Offline: 1 change is waiting').waitFor();
     await way.back();
-    const aside = page.getByRole('region', { name: 'One thing was not taken' });
+    const aside = page.getByRole('region', { name: '1 change was not saved' });
     await aside.getByText('This tray has ended meanwhile.').waitFor();
     // The server has it before the way is cut again: else it is the note that waits.
     await recorded(page, () => aside.getByRole('button', { name: 'Keep it as a note' }).click());
     await aside.waitFor({ state: 'detached' });
-    await page.locator('.log li', { hasText: 'Radish: given up' }).waitFor();
+    await page.locator('.log li', { hasText: 'Radish: discarded' }).waitFor();
     way.lost();
     await giveUp();
-    await page.getByText('No connection: one thing is kept here').waitFor();
+    await page.getByText('Offline: 1 change is waiting').waitFor();
     await way.back();
-    await aside.getByRole('button', { name: 'Drop it' }).click();
+    await aside.getByRole('button', { name: 'Discard it' }).click();
     await aside.waitFor({ state: 'detached' });
     await reload(page);
     await shows(aside, 0);
-    await page.getByText('Give this tray up').waitFor();
+    await page.getByText('Discard this tray').waitFor();
   });
 
   it('waits where the server says that it may be tried again, and says that it is not the connection', async () => {
@@ -179,10 +179,10 @@ describe('what a phone has waiting', () => {
       away ? route.fulfill({ status: 503, json: { message: 'away', code: 'away' } }) : route.continue()
     );
     await write(page, 'kept while it was away');
-    await page.getByText('Brote cannot save just now: one thing is kept here until it can.').waitFor();
+    await page.getByText('Brote cannot save right now: 1 change is waiting to be sent.').waitFor();
     away = false;
     await page.getByRole('button', { name: 'Try now' }).click();
-    await page.getByText('Brote cannot save just now').waitFor({ state: 'detached' });
+    await page.getByText('Brote cannot save right now').waitFor({ state: 'detached' });
     await reload(page);
     await page.locator('.log li', { hasText: 'kept while it was away' }).waitFor();
   });
@@ -210,27 +210,36 @@ describe('who is signed in', () => {
     await open(desk, stage, '/household');
     await expectAccessible(desk);
     await desk.getByText('This device', { exact: true }).waitFor();
-    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 2);
+    await shows(
+      desk.getByRole('button', { name: /^Sign out.*(Chrome|Firefox|Safari|Edge|browser|program)/ }),
+      2
+    );
     await desk
-      .getByRole('button', { name: /Sign it out.*Mar/ })
+      .getByRole('button', { name: /Sign out.*Mar/ })
       .first()
       .click();
     await desk.getByText('Signed out there.').waitFor();
-    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 1);
-    await desk.getByLabel('As it is now').fill('not this one');
-    await desk.getByLabel('As it shall be').fill('four dry spoons');
-    await desk.getByRole('button', { name: 'Change it' }).click();
-    await desk.getByText('This is not the passphrase as it is now.').waitFor();
-    await desk.getByLabel('As it is now').fill(PASSPHRASE);
-    await desk.getByLabel('As it shall be').fill('four dry spoons');
-    await desk.getByRole('button', { name: 'Change it' }).click();
+    await shows(
+      desk.getByRole('button', { name: /^Sign out.*(Chrome|Firefox|Safari|Edge|browser|program)/ }),
+      1
+    );
+    await desk.getByLabel('Current passphrase').fill('not this one');
+    await desk.getByLabel('New passphrase').fill('four dry spoons');
+    await desk.getByRole('button', { name: 'Change' }).click();
+    await desk.getByText('This is not the current passphrase.').waitFor();
+    await desk.getByLabel('Current passphrase').fill(PASSPHRASE);
+    await desk.getByLabel('New passphrase').fill('four dry spoons');
+    await desk.getByRole('button', { name: 'Change' }).click();
     await desk.getByText('Changed. Every other device was signed out.').waitFor();
     for (const page of others) {
       await open(page, stage, '/round');
       expect(page.url()).to.include('/sign-in');
     }
     await open(desk, stage, '/household');
-    await shows(desk.getByRole('button', { name: /^Sign it out/ }), 0);
+    await shows(
+      desk.getByRole('button', { name: /^Sign out.*(Chrome|Firefox|Safari|Edge|browser|program)/ }),
+      0
+    );
     const phone = await stage.page(PHONE);
     await open(phone, stage, '/sign-in');
     await phone.getByLabel('Household').fill('doors');

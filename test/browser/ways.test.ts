@@ -9,7 +9,7 @@ const VARIETIES = ['Purple', 'Lemon', 'Small-leaved', 'Large-leaved', 'Cinnamon'
 const differently =
   (group: string, ...answers: string[]) =>
   async (page: Page): Promise<void> => {
-    await page.getByText('Do this sowing differently').click();
+    await page.getByText('Change the method for this sowing').click();
     await page.getByText(`${group}:`).click();
     for (const answer of answers) await page.getByRole('radio', { name: answer, exact: true }).check();
   };
@@ -38,7 +38,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
         ],
         most: 60,
         more: async (form) => {
-          await form.getByRole('radio', { name: 'Blended seed' }).check();
+          await form.getByRole('radio', { name: 'Seed blend' }).check();
           for (let more = 1; more < VARIETIES.length; more += 1)
             await form.getByRole('button', { name: 'Add another variety of basil' }).click();
           for (const [nth, variety] of VARIETIES.entries())
@@ -90,7 +90,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
     expect(told.at(-1)).to.match(READY);
     const pours = told.filter((line) => /Pour \d+ mL through the mat and let it drain/.test(line));
     expect(pours.length).to.be.above(5);
-    expect(told.join('\n')).not.to.match(/Still some there|may be lost/);
+    expect(told.join('\n')).not.to.match(/Water still in the tray|may be lost/);
   });
 
   it('a sill with shade until day four', async () => {
@@ -110,7 +110,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
       2
     );
     expect(told.at(-1)).to.match(READY);
-    expect(told.join('\n')).to.match(/Keep it shaded from the sun until/);
+    expect(told.join('\n')).to.match(/Keep it out of direct sun until/);
     expect(dayOf(told, /Take the shade off/)).to.be.within(4, 5);
   });
 

@@ -56,8 +56,8 @@ describe('a reading', () => {
       .to.include('212 °C is no room')
       .and.include('as °F it would be 100 °C');
     expect(say(reading(-127))).to.include('check the sensor');
-    expect(say(reading(20, { humidityPct: 0 }))).to.include('between 1 and 100 %');
-    expect(say(reading(20, { at: NOW + HOUR }))).to.include('lies ahead');
+    expect(say(reading(20, { humidityPct: 0 }))).to.include('between 1 and 100%');
+    expect(say(reading(20, { at: NOW + HOUR }))).to.include('in the future');
     expect(say(reading(20, { at: NOW - 200 * DAY }))).to.include('three months');
     expect(say(reading(NaN))).to.include('needs a time and a temperature');
   });
@@ -315,7 +315,9 @@ describe('a file of readings', () => {
     ).lines;
     expect(line).to.deep.include({ ok: true });
     expect(line!.ok && [line!.reading.tempC, line!.reading.humidityPct]).to.deep.equal([19.5, 55.25]);
-    expect(times('time,temp,rh\n2026-11-23 07:30,19,5,55')[0]).to.include('decimal commas need semicolons');
+    expect(times('time,temp,rh\n2026-11-23 07:30,19,5,55')[0]).to.include(
+      'With decimal commas, put semicolons'
+    );
     expect(times('time,temp\n2026-11-23 07:30,"1,200"')[0]).to.include('is no temperature');
   });
 
@@ -353,6 +355,6 @@ describe('a file of readings', () => {
       expect(times(decodeText(bytes)), bytes.subarray(0, 4).toString('hex')).to.deep.equal([
         '2026-11-23T06:30'
       ]);
-    expect(said(`time\u0000,temp\n`)).to.include('no plain text');
+    expect(said(`time\u0000,temp\n`)).to.include('not plain text');
   });
 });

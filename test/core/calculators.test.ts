@@ -109,7 +109,7 @@ describe('a calculator', () => {
       return problemWords(found);
     };
     expect(refused('hypochlorite', { target: 25_000 })).to.include('20 000 ppm');
-    expect(refused('peroxide', { target: 11 })).to.include('over 10 %');
+    expect(refused('peroxide', { target: 11 })).to.include('at most 10%');
     expect(refused('peroxide', { target: 6, strength: 3 })).to.include('weaker');
     expect(refused('dilution', { target: 6, stock: 3 })).to.include('weaker');
     expect(refused('seed', { germination: 0 })).to.include('from 1 to 100');

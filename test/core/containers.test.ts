@@ -88,9 +88,9 @@ describe('a sowing where none is free', () => {
       notFreeWords(kept({ owned, inUse, toClean }), wanted);
     expect(say(null, 9, 0)).to.equal(null);
     expect(say(4, 3, 0)).to.equal(null);
-    expect(say(4, 3, 0, 2)).to.match(/^4 × Blue tray: 3 with a sowing, 1 free now\. Plan it/);
-    expect(say(4, 4, 1)).to.contain(': 3 with a sowing, 1 to be cleaned, none free now.');
-    expect(say(1, 1, 1)).to.match(/^1 × Blue tray: 1 to be cleaned, none free now\./);
+    expect(say(4, 3, 0, 2)).to.match(/^4 × Blue tray: 3 growing, 1 free now\. You can still plan this/);
+    expect(say(4, 4, 1)).to.contain(': 3 growing, 1 to be washed, none free now.');
+    expect(say(1, 1, 1)).to.match(/^1 × Blue tray: 1 to be washed, none free now\./);
     expect(say(2, 0, 0, 3)).to.match(/^2 × Blue tray: 2 free now\./);
   });
 });

@@ -86,8 +86,8 @@ describe('sowings set side by side', () => {
   it('tell what the trays gave apart from what to expect of the next', () => {
     const verdict = verdictOf([story(3700), story(2310, { light: 'sill' })]);
     const [said] = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill'), 'metric');
-    expect(said).to.include('2310 g/m² against 3700 g/m², 38 % less in these trays');
-    expect(said).to.include('about 19 % less');
+    expect(said).to.include('2310 g/m² compared with 3700 g/m², 38% less in these trays');
+    expect(said).to.include('about 19% less');
   });
 
   it('notice that one was done differently by the same method', () => {
@@ -106,7 +106,7 @@ describe('sowings set side by side', () => {
       story(null, { light: 'sill', medium: 'hemp-mat' }, { lost: 'mould', startAt: SOWN - 90 * DAY })
     ]);
     const said = verdictWords(verdict, (way) => (way === 0 ? 'lamp' : 'sill'), 'metric').join(' ');
-    expect(said).to.include('Grams cannot be compared');
+    expect(said).to.include('Grams can’t be compared');
     expect(said).to.include('was lost');
     expect(said).to.include('medium and light');
     expect(said).to.include('different weeks');

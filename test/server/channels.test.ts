@@ -59,10 +59,10 @@ describe('a reminder on its way', () => {
     expect(await sendAll()).to.deep.equal(['sent']);
     const [mail] = outside.mail.mails.splice(0);
     expect(mail!.to).to.deep.equal(['nela@balcony.example']);
-    expect(mail!.subject).to.equal('Round of 07:30');
+    expect(mail!.subject).to.equal('Morning round, 07:30');
     for (const read of [mail!.text, mail!.html]) {
       expect(read).to.match(/1 tray needs you: \d+ mL under radish/);
-      expect(read).to.contain('Why this came');
+      expect(read).to.contain('Why you got this');
       expect(read).to.contain(`${BASE}round`);
     }
     const list = mail!.headers.get('list') as { unsubscribe: { url: string } };
@@ -97,7 +97,7 @@ describe('a reminder on its way', () => {
     await home.judge();
     expect(await sendAll()).to.deep.equal(['sent']);
     const [pushed] = outside.push.pushes.splice(0);
-    expect(JSON.parse(pushed!.text)).to.include({ title: 'Round of 07:30', path: '/round' });
+    expect(JSON.parse(pushed!.text)).to.include({ title: 'Morning round, 07:30', path: '/round' });
     expect(pushed!.subject).to.equal('mailto:brote@balcony.example');
     expect(Number(pushed!.ttl)).to.be.within(8 * 3600, 11 * 3600);
     // Somebody cleared their browser: the service says so, and Brote says it in turn.
@@ -106,7 +106,7 @@ describe('a reminder on its way', () => {
     await home.judge();
     expect(await sendAll()).to.deep.equal(['failed']);
     expect(await home.state(channel)).to.deep.include({ broken: true });
-    expect((await home.state(channel)).said).to.contain('turn notifications on again');
+    expect((await home.state(channel)).said).to.contain('Turn notifications on again');
   });
 
   it('comes to a webhook signed so that others can tell', async () => {
@@ -128,7 +128,7 @@ describe('a reminder on its way', () => {
       household: string;
       reminders: { title: string; why: string }[];
     };
-    expect(read.reminders[0]!.title).to.equal('Round of 07:30');
+    expect(read.reminders[0]!.title).to.equal('Morning round, 07:30');
     expect(() => new Webhook(SECRET).verify(body.replace('Round', 'Sound'), headers)).to.throw();
   });
 

@@ -12,11 +12,13 @@ import type { SowingSetup } from '../../src/core/sowing/sowing.ts';
 import { DAY } from '../../src/core/time/zone.ts';
 import { saveLot, listLots, retireLot } from '../../src/server/cupboard/lots.ts';
 import { saveMedium, listMedia, retireMedium } from '../../src/server/cupboard/media.ts';
+import { listProducts, retireProduct, saveProduct } from '../../src/server/cupboard/products.ts';
 import { saveOwnCrop, listOwnCrops, retireOwnCrop } from '../../src/server/crops/ownCrops.ts';
 import { inHousehold, type Tx } from '../../src/server/db/connection.ts';
 import { saveMethod, listMethods, retireMethod } from '../../src/server/methods/methods.ts';
 import { noteJudged } from '../../src/server/reminders/judging.ts';
 import type { Disinfectant } from '../../src/core/supplies/seed/disinfect.ts';
+import { ruleWith, type Product } from '../../src/core/supplies/seed/product.ts';
 import { startingRule, STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
 import {
   changeContainer,
@@ -247,8 +249,51 @@ describe('what a household keeps', () => {
     await withRule('hypochlorite', 8, SOWN + 2000);
     const strengths = await as(one, lastStrengths);
     expect(strengths).to.deep.equal({ hypochlorite: 8, peroxide: 6 });
-    expect(startingRule('hypochlorite', strengths)).to.include({ productPct: 8, target: 2000 });
-    expect(startingRule('peroxide', {})).to.deep.equal(STARTING_RULES.peroxide);
+    expect(startingRule('hypochlorite', [], strengths)).to.include({ productPct: 8, target: 2000 });
+    expect(startingRule('peroxide', [], {})).to.deep.equal(STARTING_RULES.peroxide);
+  });
+
+  it('keeps products, whose strength methods and planned sowings follow, and disinfected ones do not', async () => {
+    const bleach: Product = {
+      id: randomUUID(),
+      name: 'Bleach under the sink',
+      kind: 'hypochlorite',
+      strengthPct: 5.25,
+      datedOn: '2026-08-03'
+    };
+    expect(await as(one, (tx) => saveProduct(tx, one.id, bleach))).to.deep.equal([]);
+    const method = {
+      ...DEFAULT_METHOD,
+      key: `own-${randomUUID()}`,
+      name: 'With bleach',
+      disinfect: 'hypochlorite',
+      disinfectRule: ruleWith(STARTING_RULES.hypochlorite, bleach)
+    } as const;
+    await as(one, (tx) => saveMethod(tx, one.id, method));
+    const [planned, begun] = [await sow({ method }), await sow({ method })];
+    await as(one, (tx) => addEvents(tx, one.id, begun, [event(1, { type: 'prepared', step: 'disinfect' })]));
+    const strengthIn = async (id: string) =>
+      (await as(one, (tx) => findSowing(tx, id)))!.setup.method.disinfectRule.productPct;
+
+    const fresh = { ...bleach, strengthPct: 2.6, datedOn: '2026-11-20' };
+    // As often as it is sent.
+    for (const _again of [1, 2])
+      expect(await as(one, (tx) => saveProduct(tx, one.id, fresh))).to.deep.equal([]);
+    const found = (await as(one, listMethods)).find(({ key }) => key === method.key)!;
+    expect(found.disinfectRule).to.include({ productPct: 2.6, productName: bleach.name, target: 2000 });
+    expect(await strengthIn(planned)).to.equal(2.6);
+    expect(await strengthIn(begun)).to.equal(5.25);
+
+    // 0.1 % cannot give 2000 ppm: nothing is changed, and what is in its way is named.
+    expect(await as(one, (tx) => saveProduct(tx, one.id, { ...fresh, strengthPct: 0.1 }))).to.deep.equal([
+      'With bleach'
+    ]);
+    expect(await as(one, listProducts)).to.deep.include(fresh);
+    expect(await as(other, listProducts)).to.deep.equal([]);
+
+    await as(one, (tx) => retireProduct(tx, bleach.id));
+    expect(await as(one, listProducts)).to.deep.equal([]);
+    expect(await strengthIn(planned)).to.equal(2.6);
   });
 
   it('keeps own crops, which old sowings go on with after they were put away', async () => {

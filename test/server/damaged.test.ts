@@ -185,6 +185,10 @@ describe('damaged data', () => {
       ['lots', { ...lot, parts: '[null]' }],
       ['lots', { ...lot, parts: '[{"cropKey":"radish"}]' }],
       ['media', { id: randomUUID(), name: 'Mix', kind: 'coir', parts: '[{}]' }],
+      [
+        'products',
+        { id: randomUUID(), name: 'Bleach', kind: 'hypochlorite', strength_pct: '5', dated_on: '2026-02-30' }
+      ],
       ['methods', { key: 'own-x', name: 'Mine', answers: '{"darkness":"sideways"}' }],
       ['own_crops', { key: 'own-x', based_on: 'radish', figures: '{"key":"own-x","name":"X"}' }],
       ['eaters', { id: randomUUID(), name: 'All', g_by_weekday: '[1,2]', position: '1' }],

@@ -26,6 +26,7 @@ const TABLES = [
   'known_browsers',
   'lots',
   'media',
+  'products',
   'methods',
   'own_crops',
   'devices',
@@ -99,7 +100,8 @@ describe('the database', () => {
       '0023_past.sql',
       '0024_variety.sql',
       '0025_order_blend.sql',
-      '0026_judging_faults.sql'
+      '0026_judging_faults.sql',
+      '0027_products.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

@@ -100,15 +100,15 @@ describe('what is harvested', () => {
   it('is refused where it cannot be: of a failed tray, of what was cut before, of more than stands', async () => {
     const lost = await sow();
     await record(lost, ...grown, [157, { type: 'ended', reason: 'mould' }]);
-    expect((await record(lost, [160, cut(100)]))[0]).to.include('given up');
+    expect((await record(lost, [160, cut(100)]))[0]).to.include('discarded');
     const half = await sow();
     await record(half, ...grown, [160, cut(60, { share: 0.5, last: false, pieces: [6, 7, 8, 9, 10, 11] })]);
-    expect((await record(half, [161, cut(60)]))[0]).to.include('Only 50 % of it still stands');
+    expect((await record(half, [161, cut(60)]))[0]).to.include('Only 50% of it still stands');
     expect((await record(half, [161, cut(60, { share: 0.5, pieces: [5, 6] })]))[0]).to.include('cut before');
     expect((await record(half, [161, cut(60, { share: 0.5, again: true })]))[0]).to.include(
       'does not grow again'
     );
-    expect((await record(half, [161, cut(-5)]))[0]).to.include('not under 0 g');
+    expect((await record(half, [161, cut(-5)]))[0]).to.include('cannot be under 0 g');
     expect((await record(half, [161, cut(50, { share: 0.5, tareG: 60 })]))[0]).to.include('must weigh more');
   });
 

@@ -48,7 +48,7 @@ describe('the people of a household', () => {
     expect(page.text).to.contain(`Join ${await nameOf(home)}`);
     // A name that somebody has keeps the invitation.
     const taken = await post(`/join/${token}`, { memberName: ' nela ', passphrase: 'leaf by leaf' });
-    expect(taken.text).to.contain('Somebody of this name');
+    expect(taken.text).to.contain('already has this name');
     const joined = await post(`/join/${token}`, { memberName: 'Tobi', passphrase: 'leaf by leaf' });
     expect(joined.status).to.equal(303);
     expect((await app.send({ path: `/join/${token}` })).status).to.equal(404);

@@ -117,20 +117,20 @@ describe('what is sent', () => {
       body: '--x\r\nContent-Disposition: form-data; name="name"; filename="a.txt"\r\n\r\nhello\r\n--x--\r\n'
     });
     expect(file.status).to.equal(422);
-    expect(file.text).to.include('This form takes no files.');
+    expect(file.text).to.include('This form does not take files.');
   });
 
   it('too deep, empty, broken or of another kind is told plainly', async () => {
     const deep = `${'['.repeat(20_000)}${']'.repeat(20_000)}`;
-    expect(message(await json('/api/events', deep))).to.include('too deep');
+    expect(message(await json('/api/events', deep))).to.include('nested too deeply');
     expect(
       message(await json('/api/events', `{"body":${'{"a":'.repeat(20_000)}1${'}'.repeat(20_000)}}`))
-    ).to.include('too deep');
+    ).to.include('nested too deeply');
     expect([(await json('/api/events', '')).status, message(await json('/api/events', ''))]).to.deep.equal([
       400,
       'Nothing was sent: the body is empty.'
     ]);
-    expect(message(await json('/api/events', '{"id":'))).to.include('no JSON');
+    expect(message(await json('/api/events', '{"id":'))).to.include('not valid JSON');
     const wrongType = await json('/api/events', { events: [event()] }, { 'content-type': 'text/html' });
     expect([wrongType.status, message(wrongType)]).to.deep.equal([
       415,
@@ -138,7 +138,7 @@ describe('what is sent', () => {
     ]);
     const wrongForm = await form('/household?/save', {}, { 'content-type': 'text/plain' });
     expect(wrongForm.status).to.equal(415);
-    expect(wrongForm.text).to.include('This address takes a form');
+    expect(wrongForm.text).to.include('This address only takes its own form');
     const broken = await app.send({
       method: 'POST',
       path: '/household?/save',
@@ -146,16 +146,16 @@ describe('what is sent', () => {
       body: '--x\r\nContent-Disposition: form-data; na'
     });
     expect(broken.status).to.equal(400);
-    expect(broken.text).to.include('This form broke off on its way');
+    expect(broken.text).to.include('The connection broke before the form arrived');
   });
 
   it('over the limit is told so, on forms and on the API', async () => {
     const much = 'x'.repeat(2 * 1024 * 1024 + 10);
     const api = await json('/api/events', JSON.stringify({ text: much }));
-    expect([api.status, message(api)]).to.deep.equal([413, 'This is over 2 MB: send it in parts.']);
+    expect([api.status, message(api)]).to.deep.equal([413, 'This is larger than 2 MB. Send it in parts.']);
     const sent = await form('/household?/save', { name: much });
     expect(sent.status).to.equal(413);
-    expect(sent.text).to.include('This is over 256 kB');
+    expect(sent.text).to.include('This is larger than 256 kB');
     // As much as the README says a device may send.
     const now = Date.now();
     const line = (n: number) =>

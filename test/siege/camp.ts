@@ -8,7 +8,16 @@ export interface Camp {
   passphrase: string;
   cookie: string;
   ids: Record<
-    'place' | 'sowing' | 'event' | 'container' | 'lot' | 'medium' | 'device' | 'session' | 'notThere',
+    | 'place'
+    | 'sowing'
+    | 'event'
+    | 'container'
+    | 'lot'
+    | 'medium'
+    | 'product'
+    | 'device'
+    | 'session'
+    | 'notThere',
     string
   >;
   keys: Record<'method' | 'crop', string>;
@@ -86,10 +95,18 @@ export async function pitch(base: URL, name: string): Promise<Camp> {
       [200, 201]
     );
   const ids = Object.fromEntries(
-    ['place', 'sowing', 'event', 'container', 'lot', 'medium', 'device', 'session', 'notThere'].map((one) => [
-      one,
-      randomUUID()
-    ])
+    [
+      'place',
+      'sowing',
+      'event',
+      'container',
+      'lot',
+      'medium',
+      'product',
+      'device',
+      'session',
+      'notThere'
+    ].map((one) => [one, randomUUID()])
   ) as Camp['ids'];
   const keys = { method: `own-${randomUUID()}`, crop: `own-${randomUUID()}` };
   const place = placeFields(ids.place, canary('place'));
@@ -100,6 +117,12 @@ export async function pitch(base: URL, name: string): Promise<Camp> {
     name: canary('lot'),
     weighedG: '400',
     packetPct: '90'
+  });
+  await post('/bench/cupboard/product/new?/save', {
+    id: ids.product,
+    name: canary('product'),
+    kind: 'peroxide',
+    strengthPct: '3'
   });
   await post('/bench/cupboard/medium/new?/save', { id: ids.medium, name: canary('medium'), kind: 'coir' });
   const device = await post(`/shelf/${ids.place}?/device`, { id: ids.device, device: canary('device') });
@@ -133,6 +156,7 @@ export async function pitch(base: URL, name: string): Promise<Camp> {
       'place',
       'lot',
       'medium',
+      'product',
       'device',
       'container',
       'note',

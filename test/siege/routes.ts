@@ -126,6 +126,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     get(view, view);
   get('/bench/cupboard/container/[id]', `/bench/cupboard/container/${ids.container}`);
   get('/bench/cupboard/lot/[id]', `/bench/cupboard/lot/${ids.lot}`);
+  get('/bench/cupboard/product/[id]', `/bench/cupboard/product/${ids.product}`);
   get('/bench/cupboard/medium/[id]', `/bench/cupboard/medium/${ids.medium}`);
   get('/bench/calculators/[key]', '/bench/calculators/seed?crop=radish&area=25+x+18');
   get('/crops/[key]', `/crops/${keys.crop}`);
@@ -269,6 +270,14 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     parts: '3 coir, 1 perlite'
   });
   form('/bench/cupboard/medium/[id]?/retire', `/bench/cupboard/medium/${ids.notThere}?/retire`, {});
+  form('/bench/cupboard/product/[id]?/save', `/bench/cupboard/product/${ids.product}?/save`, {
+    id: ids.product,
+    name: 'Taken',
+    kind: 'hypochlorite',
+    strengthPct: '5.25',
+    datedOn: '2026-10-01'
+  });
+  form('/bench/cupboard/product/[id]?/retire', `/bench/cupboard/product/${ids.notThere}?/retire`, {});
   const method = methodBody(keys.method, 'Taken');
   form('/methods/[key]?/save', `/methods/${keys.method}?/save`, { method: JSON.stringify(method) });
   form('/methods/[key]?/retire', `/methods/own-${ids.notThere}?/retire`, {});

@@ -61,9 +61,9 @@ export async function chooses(
   await page.getByLabel('Width (cm)').fill('10');
   if (place) {
     await page.getByLabel('Place', { exact: true }).selectOption({ label: place });
-    await page.getByLabel('At first light it goes to').selectOption({ label: 'Balcony sill' });
+    await page.getByLabel('Move it at first light to').selectOption({ label: 'Balcony sill' });
   }
-  await page.getByText('Medium, method, density, own figures').click();
+  await page.getByText('Advanced options').click();
   await page.getByLabel('Medium', { exact: true }).selectOption({ label: medium });
   if (method) await page.getByLabel('Method', { exact: true }).selectOption({ label: method });
   await more?.(page);
@@ -72,7 +72,7 @@ export async function chooses(
 /** Sows a crop as it was chosen and does at every round what its card asks, until it asks for the cut. */
 export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 | 2): Promise<string[]> {
   await chooses(page, stage, choice);
-  await page.getByRole('button', { name: 'Put it on the list' }).click();
+  await page.getByRole('button', { name: 'Plan this sowing' }).click();
   await page.waitForURL('**/round');
   const stop = page.locator('article.stop').filter({ has: page.getByRole('button', { name: /Sow / }) });
   const title = await stop
@@ -89,8 +89,10 @@ export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 |
       const chips = mine.locator('.carry').getByRole('button', { name: 'Balcony sill' });
       // Now and then some of the pool still stands, and less is given.
       const stood = mine.getByRole('button', { name: /^Yes: poured off/ });
-      const looks = mine.getByRole('group', { name: /^Look at/ });
-      const feel = mine.getByRole('group', { name: /^How damp/ }).filter({ hasText: 'Touch it first' });
+      const looks = mine.getByRole('group', { name: /^Check / });
+      const feel = mine
+        .getByRole('group', { name: /^How damp/ })
+        .filter({ hasText: 'How does the medium feel?' });
       const tell = async (card: Locator) =>
         told.push(`${days}: ${(await card.innerText()).replace(/\s+/g, ' ')}`);
       await tell(mine);

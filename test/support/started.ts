@@ -94,7 +94,7 @@ export class Ground {
 }
 
 /**
- * Asks again and again until the answer is as expected. A slow machine only takes longer.
+ * Brote asks again and again until the answer is as expected. A slow machine only takes longer.
  * @throws Error with the last answer where it never comes
  */
 export async function until<T>(what: () => Promise<T>, expected: (answer: T) => boolean): Promise<T> {

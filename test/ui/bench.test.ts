@@ -6,6 +6,7 @@ import type { Timer } from '../../src/core/steps/timer.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
 import { QUESTIONS, type Question } from '../../src/core/supplies/methods/method.ts';
 import { STARTING_RULES } from '../../src/core/supplies/seed/rule.ts';
+import { ruleWith } from '../../src/core/supplies/seed/product.ts';
 import { calculate } from '../../src/core/calculators/calculator.ts';
 import { findCalculator, CALCULATORS } from '../../src/core/calculators/registry.ts';
 import type { StepBody } from '../../src/core/steps/step.ts';
@@ -198,7 +199,7 @@ describe('steps in words', () => {
       '135 mL of vermiculite | 3 mm thick, damped first'
     );
     expect(words({ kind: 'damp', waterMl: 304, how: 'before-seed', feed: null, peroxideMl: 2.28 })).to.equal(
-      '305 mL | Until it is damp as a wrung sponge. With 2.3 mL of 3 % peroxide in it.'
+      '305 mL | Until it is damp as a wrung sponge. With 2.3 mL of 3% peroxide in it.'
     );
   });
 
@@ -213,7 +214,17 @@ describe('steps in words', () => {
         jars: [{ name: 'Pea', solution }],
         refused: null
       })
-    ).to.equal('25 mL of solution | 0.9 mL of product in 24 mL of water. 15 min at 2000 ppm.');
+    ).to.equal('25 mL of solution | 0.9 mL of hypochlorite at 5.25% in 24 mL of water. 15 min at 2000 ppm.');
+    const named = ruleWith(rule, { id: 'a', name: 'Bleach under the sink', strengthPct: 5.25 });
+    expect(
+      words({
+        kind: 'disinfect',
+        product: 'hypochlorite',
+        rule: named,
+        jars: [{ name: 'Pea', solution }],
+        refused: null
+      })
+    ).to.include('0.9 mL of hypochlorite at 5.25% (Bleach under the sink) in 24 mL of water.');
     expect(
       words({ kind: 'disinfect', product: 'peroxide', rule, jars: [], refused: problem('product-too-weak') })
     ).to.equal(
@@ -233,7 +244,7 @@ describe('steps in words', () => {
     const first = (more: object = {}) => ({
       first: { cover: 'lid', then: 'never', leftShare: 0.8, ...more }
     });
-    expect(mist(first())).to.include('80 % of its water is left');
+    expect(mist(first())).to.include('80% of its water is left');
     expect(mist(first({ leftShare: 0.1 }))).to.include('will not last');
     expect(mist(first({ then: 'twice' }))).to.include('morning and evening');
     expect(mist(first({ cover: 'none' }))).to.include('lies open');
@@ -278,12 +289,12 @@ describe('timers in words', () => {
   it('say what to do, also when it was missed', () => {
     const say = (state: Parameters<typeof timerWords>[1], now: number) =>
       timerWords(timer, state, now, METRIC);
-    expect(say('running', NOW)).to.equal('Out tomorrow 06:30.');
+    expect(say('running', NOW)).to.equal('Take it out tomorrow 06:30.');
     expect(timerWords({ ...timer, endsAsleep: true }, 'running', NOW, METRIC)).to.include('while you sleep');
     expect(say('due', NOW + 10 * HOUR)).to.match(/^Ended today 06:30\..*at the latest today 08:30\.$/);
     expect(say('last-hour', NOW + 11.5 * HOUR)).to.include('within 30 min');
     expect(say('missed', NOW + 14 * HOUR)).to.match(
-      /^Ended today 06:30, 4 h ago\. That is longer .*throw it out/
+      /^Ended today 06:30, 4 h ago\. That is too long .*throw it out/
     );
     // The round says the same.
     for (const now of [NOW + 10 * HOUR, NOW + 11.5 * HOUR, NOW + 14 * HOUR])
@@ -309,7 +320,7 @@ describe('what the cupboard may be sent', () => {
     expect(wrong(lotSchema, { ...lot, bestBefore: '', price: '' })).to.deep.equal({});
     expect(wrong(lotSchema, { ...lot, weighedG: null }).weighedG).to.include('Weigh the packet');
     expect(wrong(lotSchema, { ...lot, weighedG: 'heavy' }).weighedG).to.include('grams');
-    expect(wrong(lotSchema, { ...lot, packetPct: 0 }).packetPct).to.include('nothing sprouts');
+    expect(wrong(lotSchema, { ...lot, packetPct: 0 }).packetPct).to.include('does not sprout');
     expect(wrong(lotSchema, { ...lot, test: { sprouted: 21, tested: 20 } }).test).to.include('More sprouted');
     expect(wrong(lotSchema, { ...lot, test: { sprouted: 1.5, tested: 20 } })['test.sprouted']).to.include(
       'whole'
@@ -332,8 +343,8 @@ describe('what the cupboard may be sent', () => {
       return checked.ok ? {} : checked.errors;
     };
     expect(say(rule({}))).to.deep.equal({});
-    expect(say(rule({ target: 12 }))['disinfectRule.target']).to.include('over 10 %');
-    expect(say(rule({ source: ' ' }))['disinfectRule.source']).to.include('Say where');
+    expect(say(rule({ target: 12 }))['disinfectRule.target']).to.include('at most 10%');
+    expect(say(rule({ source: ' ' }))['disinfectRule.source']).to.include('Enter where');
     expect(say({ ...DEFAULT_METHOD, pressing: 'stones' }).pressing).to.include('one of the answers');
     expect(say({ ...DEFAULT_METHOD, domeDays: 40 }).domeDays).to.include('between 0.5 and 30');
     // As a page sends it that does not know every question yet.

@@ -32,11 +32,11 @@ const event = (body: EventBody) =>
 describe('the words of the daily care', () => {
   it('say of each note what to do', () => {
     expect(note({ kind: 'dry-hours', share: 0.31 })).to.equal(
-      'No water now: it is cut soon, and dry leaves keep longer. About 31 % is left for then.'
+      'No water now: it will be cut soon, and dry leaves keep longer. About 31% will be left by then.'
     );
     expect(note({ kind: 'too-much', g: 122, at: NOW })).to.include('120 mL more than it holds');
     expect(note({ kind: 'unsure' })).to.include('before you water');
-    expect(note({ kind: 'thirsty' })).to.include('turn the fan away');
+    expect(note({ kind: 'thirsty' })).to.include('Turn the fan away');
     expect(note({ kind: 'scorch' })).to.include('Hang it higher');
     expect(
       note({
@@ -56,7 +56,7 @@ describe('the words of the daily care', () => {
         }
       })
     ).to.equal(
-      'Two looks disagree: lid lifting yesterday 09:00, not yet today 09:00. Both are weighed; take back whichever was wrong.'
+      'Two checks disagree: lid lifting yesterday 09:00, not yet today 09:00. Brote counts both. Undo whichever was wrong.'
     );
   });
 
@@ -77,7 +77,7 @@ describe('the words of the daily care', () => {
       })
     ).to.deep.equal({
       title: 'Fill the reservoir up: 350 mL, with 1.4 mL of feed (half strength)',
-      why: '22 % is left in it, and what stands over it lives from it alone. Stop where it touches the mesh.',
+      why: '22% is left in it, and what stands over it lives from it alone. Stop where it touches the mesh.',
       how: '',
       done: 'Reservoir filled, 350 mL'
     });
@@ -118,12 +118,12 @@ describe('the words of places', () => {
     );
     expect(lightWords({ kind: 'dark' })).to.equal('dark');
     const load = { g: 4100, ratedG: 5000, state: 'amber' } as const;
-    expect(loadWords(load, 'metric')).to.equal('Carries 4.1 kg of 5 kg, 82 %: nearly full.');
+    expect(loadWords(load, 'metric')).to.equal('Carries 4.1 kg of 5 kg, 82%: nearly full.');
     expect(loadWords({ ...load, g: 6000, state: 'over' }, 'metric')).to.include('too much');
-    expect(loadWords({ g: 0, ratedG: null, state: 'unrated' }, 'metric')).to.equal('Nothing stands here.');
-    expect(loadWords({ g: 900, ratedG: null, state: 'unrated' }, 'metric')).to.include('Nobody has said');
-    expect(laterWords(null)).to.equal('does not grow there');
-    expect(laterWords(0.05)).to.equal('window as it is');
+    expect(loadWords({ g: 0, ratedG: null, state: 'unrated' }, 'metric')).to.equal('Nothing here yet.');
+    expect(loadWords({ g: 900, ratedG: null, state: 'unrated' }, 'metric')).to.include('No weight limit set');
+    expect(laterWords(null)).to.equal('will not grow there');
+    expect(laterWords(0.05)).to.equal('same window');
     expect(laterWords(0.5)).to.equal('window 12 h later');
     expect(laterWords(-2.34)).to.equal('window 2.3 days sooner');
   });

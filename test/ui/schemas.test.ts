@@ -87,7 +87,7 @@ describe('what may be sent', () => {
       'while you are up'
     );
     expect(errorsOf(check(householdSchema, { ...settings, evening: '07:10' })).evening).to.include(
-      'comes after the first'
+      'must come after the first'
     );
     expect(errorsOf(check(householdSchema, { ...settings, evening: '25:10' })).evening).to.include(
       'such as 20:30'
@@ -125,7 +125,7 @@ describe('what may be sent', () => {
       expect(wrong({ [field]: 'some' })[field], field).to.include(asks);
     expect(wrong({ medium: 'cotton' }).medium).to.include('Choose a medium');
     expect(wrong({ readyBy: 'Saturday' }).readyBy).to.include('does not exist');
-    expect(wrong({ ids: { ...sowing().ids, first: 'mine' } })['ids.first']).to.include('reload');
+    expect(wrong({ ids: { ...sowing().ids, first: 'mine' } })['ids.first']).to.include('Reload');
     const place = {
       id: randomUUID(),
       name: '',

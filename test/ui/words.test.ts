@@ -101,14 +101,14 @@ describe('a window in words', () => {
   it('asks for a look where it is likely open and nobody has seen it', () => {
     expect(
       windowWords({ open: mark(-2, -1, 1), close: close, hindered: null, still: null }, NOW, METRIC)
-    ).to.equal('Likely open since yesterday: look for the cue.');
+    ).to.equal('Likely open since yesterday. Check for the cue.');
   });
 
   it('never calls a tray likely open that is still covered or in the dark by its log', () => {
     const over = (still: 'covered' | 'dark') =>
       windowWords({ open: mark(-2, -1, 1), close, hindered: null, still }, NOW, METRIC);
     expect(over('covered')).to.match(/still covered\. Uncover it/);
-    expect(over('dark')).to.match(/still stands in the dark\. Bring it to light/);
+    expect(over('dark')).to.match(/is still in the dark\. Bring it to light/);
     expect(
       windowWords({ open: mark(2, 3, 5), close, hindered: null, still: 'covered' }, NOW, METRIC)
     ).to.equal('Opens Thursday, likely Wednesday to Saturday.');
@@ -132,7 +132,7 @@ describe('a window in words', () => {
     expect(brief(mark(1.1, 1.15, 1.2))).to.equal('opens tomorrow');
     expect(brief(mark(2, 3, 5), 'cold')).to.equal('too cold here to open');
     expect(brief(mark(Infinity, Infinity, Infinity))).to.equal('does not open as it stands');
-    expect(brief(mark(-2, -1, 1))).to.equal('Likely open since yesterday: look for the cue.');
+    expect(brief(mark(-2, -1, 1))).to.equal('Likely open since yesterday. Check for the cue.');
   });
 
   it('says where nothing grows', () => {
@@ -148,9 +148,9 @@ describe('a window in words', () => {
 
 describe('the weeks ahead in words', () => {
   it('tell what was taken of a proposal', () => {
-    expect(takenWords(1, 0)).to.equal('Taken: one sowing is on the list.');
-    expect(takenWords(3, 2)).to.equal('Taken: 3 sowings are on the list, 2 are not begun.');
-    expect(takenWords(0, 1)).to.equal('Taken: one is not begun.');
+    expect(takenWords(1, 0)).to.equal('Saved: one sowing is planned.');
+    expect(takenWords(3, 2)).to.equal('Saved: 3 sowings are planned, 2 are cancelled.');
+    expect(takenWords(0, 1)).to.equal('Saved: one is cancelled.');
   });
 });
 
@@ -236,7 +236,7 @@ describe('tasks in words', () => {
     expect(words(all[2]!).why).to.equal(
       'Damp: 305 mL. Until it is damp as a wrung sponge. Press or shut: 2.02 kg. 2 filled 1 L bottles on a board; never over 2.7 kg.'
     );
-    expect(words(all[6]!).why).to.include('36 % of its water is left');
+    expect(words(all[6]!).why).to.include('36% of its water is left');
     for (const body of all) {
       const { why, how } = words(body);
       expect(`${why} ${how}`.length, body.kind).to.be.within(20, 150);
@@ -246,7 +246,7 @@ describe('tasks in words', () => {
   it('say what to do about a soak that was missed', () => {
     expect(words(all[1]!).why).to.match(/^Ended today .*, 1 h ago\. Drain and rinse it now, at the latest /);
     const late = words({ ...drain, endsAt: NOW - 31 * HOUR, latestAt: NOW - 29 * HOUR }).why;
-    expect(late).to.match(/^Ended yesterday \d\d:\d\d, 31 h ago\. That is longer than this seed bears\./);
+    expect(late).to.match(/^Ended yesterday \d\d:\d\d, 31 h ago\. That is too long for this seed\./);
     expect(late).to.not.match(/smell/);
     expect(words({ ...drain, hours: 8 }).title).to.include('damp and covered for 8 h');
   });

@@ -1,41 +1,52 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { AGE_BOUNDS } from '../../core/ahead/cutting.ts';
 import { GROUND_PARTS, type GroundPart } from '../../core/ahead/ground.ts';
 import { NO_WISH, VARIETY_BOUNDS } from '../../core/ahead/variety.ts';
 import { choiceSchema, newSowingSchema } from './sowing.ts';
 import { isDay } from '../text.ts';
-import { id, key, nameText, number } from './primitives.ts';
+import { id, key, nameText, number, type Say } from './primitives.ts';
 
 /** More than this a day is a restaurant's. */
 export const MOST_EATEN_G = 20_000;
 const MOST_EATERS = 20;
 
 /** A day that exists, `YYYY-MM-DD`. */
-export const dayName = (say: string) => yup.string().typeError(say).required(say).test('day', say, isDay);
+export const dayName = (say: Say) => yup.string().typeError(say).required(say).test('day', say, isDay);
 
 /** Days of the week, 1 for Monday. */
 export const weekdays = () =>
   yup
     .array()
-    .of(number('Choose days of the week.').integer().min(1).max(7).required())
-    .max(7, 'A week has seven days.')
+    .of(
+      number(() => t('errors.chooseDaysWeek'))
+        .integer()
+        .min(1)
+        .max(7)
+        .required()
+    )
+    .max(7, () => t('errors.weekHasSevenDays'))
     .required();
 
-const grams = number('Give what is eaten a day, such as 60 g; 0 for none.')
-  .min(0, 'Nobody eats less than nothing: give 0 for none.')
-  .max(MOST_EATEN_G, 'Over 20 kg a day is no home: give what a day takes.')
-  .required('Give what is eaten a day, such as 60 g; 0 for none.');
+const grams = number(() => t('errors.giveWhatEatenDaySuch'))
+  .min(0, () => t('errors.nobodyEatsLessThanNothing'))
+  .max(MOST_EATEN_G, () => t('errors.overKgDayNoHome'))
+  .required(() => t('errors.giveWhatEatenDaySuch'));
 
 const cropKeys = () =>
-  yup.array().of(key('Choose crops.').required('Choose crops.')).max(300, 'At most 300 crops.').default([]);
+  yup
+    .array()
+    .of(key(() => t('errors.chooseCrops')).required(() => t('errors.chooseCrops')))
+    .max(300, () => t('errors.atMostCrops'))
+    .default([]);
 
-const wish = (say: string, [least, most]: readonly [number, number]) =>
+const wish = (say: Say, [least, most]: readonly [number, number]) =>
   number(say).integer(say).min(least, say).max(most, say).nullable().default(null);
 
 /** What variety a household wishes for. */
 export const varietySchema = yup.object({
-  leastCrops: wish('Choose from 2 to 6 crops a week.', VARIETY_BOUNDS.leastCrops),
-  mostInRow: wish('Choose from once to six times in a row.', VARIETY_BOUNDS.mostInRow)
+  leastCrops: wish(() => t('errors.chooseFromCropsWeek'), VARIETY_BOUNDS.leastCrops),
+  mostInRow: wish(() => t('errors.chooseFromOnceSixTimes'), VARIETY_BOUNDS.mostInRow)
 });
 
 /** What a household eats, likes and has time for, all of it at once. */
@@ -46,44 +57,54 @@ export const appetiteSchema = yup.object({
       yup
         .object({
           id: id().required(),
-          name: nameText(40, 'Keep the name under 40 letters.').required('Say who eats it, or “All of us”.'),
+          name: nameText(40, () => t('errors.keepNameUnderLetters')).required(() =>
+            t('errors.sayWhoEatsOrAll')
+          ),
           gByWeekday: yup
             .array()
             .of(grams)
-            .length(7, 'A week has seven days.')
-            .max(7, 'A week has seven days.')
+            .length(7, () => t('errors.weekHasSevenDays'))
+            .max(7, () => t('errors.weekHasSevenDays'))
             .required(),
           liked: cropKeys(),
           disliked: cropKeys()
         })
         .required()
     )
-    .max(MOST_EATERS, 'At most 20 people: put some together.')
+    .max(MOST_EATERS, () => t('errors.atMostPeoplePutSome'))
     .required(),
   tastes: yup
     .array()
     .of(
       yup
         .object({
-          cropKey: key('Choose a crop.').required('Choose a crop.'),
+          cropKey: key(() => t('errors.chooseCrop')).required(() => t('errors.chooseCrop')),
           taste: yup
             .string()
             .oneOf(['liked', 'usual', 'disliked'] as const)
             .required(),
-          leastShare: number('Give a share from 0 to 100 %.').min(0).max(1).nullable().default(null),
-          mostShare: number('Give a share from 0 to 100 %.')
+          leastShare: number(() => t('errors.giveShareFrom'))
+            .min(0)
+            .max(1)
+            .nullable()
+            .default(null),
+          mostShare: number(() => t('errors.giveShareFrom'))
             .min(0)
             .max(1)
             .nullable()
             .default(null)
-            .test('over', 'The most is less than the least.', (most, { parent }) => {
-              const { leastShare: least } = parent as { leastShare: number | null };
-              return most === null || most === undefined || least === null || least <= most;
-            })
+            .test(
+              'over',
+              () => t('errors.mostLessThanLeast'),
+              (most, { parent }) => {
+                const { leastShare: least } = parent as { leastShare: number | null };
+                return most === null || most === undefined || least === null || least <= most;
+              }
+            )
         })
         .required()
     )
-    .max(300, 'At most 300 crops.')
+    .max(300, () => t('errors.atMostCrops'))
     .required(),
   variety: varietySchema.default(NO_WISH),
   daysOff: weekdays(),
@@ -96,46 +117,53 @@ export const portionSchema = yup.object({
   id: id().required(),
   portion: yup
     .string()
-    .oneOf(['pinch', 'handful', 'salad'] as const, 'Choose how much you eat.')
-    .required('Choose how much you eat.')
+    .oneOf(['pinch', 'handful', 'salad'] as const, () => t('errors.chooseHowMuchYouEat'))
+    .required(() => t('errors.chooseHowMuchYouEat'))
 });
 
-const HOW_OLD = `Give its age in days, from ${AGE_BOUNDS[0]} to ${AGE_BOUNDS[1]}.`;
+const HOW_OLD = () =>
+  t('errors.giveAgeDaysFromAge', { AGE_BOUNDS: AGE_BOUNDS[0], AGE_BOUNDS2: AGE_BOUNDS[1] });
 
 /** When an order comes again. */
 export const ruleSchema = yup
   .object({
     kind: yup
       .string()
-      .oneOf(['every', 'weekdays', 'keep'] as const, 'Choose when it comes again.')
-      .required('Choose when it comes again.'),
-    days: number('Every how many days?')
-      .integer('Whole days: give a whole number.')
+      .oneOf(['every', 'weekdays', 'keep'] as const, () => t('errors.chooseWhenComesAgain'))
+      .required(() => t('errors.chooseWhenComesAgain')),
+    days: number(() => t('errors.everyHowManyDays'))
+      .integer(() => t('errors.wholeDaysGiveWholeNumber'))
       .when('kind', {
         is: 'every',
         then: (schema) =>
           schema
-            .min(1, 'At least every day.')
-            .max(120, 'At most every 120 days.')
-            .required('Every how many days?')
+            .min(1, () => t('errors.atLeastEveryDay'))
+            .max(120, () => t('errors.atMostEveryDays'))
+            .required(() => t('errors.everyHowManyDays'))
       }),
     weekdays: yup
       .array()
-      .of(number('Choose days of the week.').integer().min(1).max(7).required())
-      .max(7, 'A week has seven days.')
+      .of(
+        number(() => t('errors.chooseDaysWeek'))
+          .integer()
+          .min(1)
+          .max(7)
+          .required()
+      )
+      .max(7, () => t('errors.weekHasSevenDays'))
       .when('kind', {
         is: 'weekdays',
-        then: (schema) => schema.min(1, 'Choose at least one day of the week.').required()
+        then: (schema) => schema.min(1, () => t('errors.chooseAtLeastOneDay')).required()
       }),
     /** What is wanted of it on those days; ready by then where nothing is said. */
     aim: yup
       .object({
         kind: yup
           .string()
-          .oneOf(['ready', 'best', 'age'] as const, 'Choose how it should be by then.')
-          .required('Choose how it should be by then.'),
+          .oneOf(['ready', 'best', 'age'] as const, () => t('errors.chooseHowShouldBeBy'))
+          .required(() => t('errors.chooseHowShouldBeBy')),
         days: number(HOW_OLD)
-          .integer('Whole days: give a whole number.')
+          .integer(() => t('errors.wholeDaysGiveWholeNumber'))
           .when('kind', {
             is: 'age',
             then: (schema) => schema.min(AGE_BOUNDS[0], HOW_OLD).max(AGE_BOUNDS[1], HOW_OLD).required(HOW_OLD)
@@ -150,21 +178,21 @@ export const orderSchema = choiceSchema
   .pick(['parts', 'shareOf', 'count', 'medium', 'mediumId', 'methodKey', 'placeId', 'ownSeedG'])
   .shape({
     id: id().required(),
-    containerId: id('Choose a container.').required('Choose a container.'),
+    containerId: id(() => t('errors.chooseContainer')).required(() => t('errors.chooseContainer')),
     rule: ruleSchema,
-    fromDay: dayName('From which day on?')
+    fromDay: dayName(() => t('errors.fromWhichDayOn'))
   });
 
 /** A day of an order that is begun, as a sowing, or left out. */
 const orderDay = yup.object({
   orderId: id().required(),
-  day: dayName('Which day of the order?'),
+  day: dayName(() => t('errors.whichDayOrder')),
   sowingId: id().nullable().default(null)
 });
 
 /** Changes of each kind that are taken at once. */
 const MOST_CHANGES = 80;
-const MANY_CHANGES = `Take at most ${MOST_CHANGES} changes at once.`;
+const MANY_CHANGES = () => t('errors.takeAtMostMostChanges', { MOST_CHANGES });
 
 const fingerprint = yup.string().max(64).required();
 
@@ -186,7 +214,11 @@ export const planSchema = yup.object({
     .array()
     .of(
       yup
-        .object({ sowingId: id().required(), eventId: id().required(), day: dayName('To which day?') })
+        .object({
+          sowingId: id().required(),
+          eventId: id().required(),
+          day: dayName(() => t('errors.whichDay'))
+        })
         .required()
     )
     .max(MOST_CHANGES, MANY_CHANGES)

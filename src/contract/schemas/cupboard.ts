@@ -1,52 +1,60 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { KEPT_MEDIA } from '../../core/supplies/media/medium.ts';
-import { id, key, nameText, number, optionalDay, optionalNumber } from './primitives.ts';
+import { DISINFECTANTS } from '../../core/supplies/seed/disinfect.ts';
+import { id, key, nameText, number, optionalDay, optionalNumber, type Say } from './primitives.ts';
 
-const optional = (what: string, low: number, high: number) =>
-  optionalNumber(`Give the ${what} as a number, or leave it empty.`)
-    .min(low, `The ${what} must be at least ${low}.`)
-    .max(high, `The ${what} must be at most ${high}.`);
-const name = (example: string) =>
-  nameText(60, 'Keep the name under 60 letters.').required(
-    `Give it a name to tell it apart, such as “${example}”.`
+const optional = (what: Say, low: number, high: number) =>
+  optionalNumber(() => t('errors.giveWhatAsNumberOr', { what: what() }))
+    .min(low, () => t('errors.whatMustBeAtLeast', { what: what(), low }))
+    .max(high, () => t('errors.whatMustBeAtMost', { what: what(), high }));
+const name = (example: Say) =>
+  nameText(60, () => t('errors.keepNameUnderLetters2')).required(() =>
+    t('errors.giveNameTellApartSuch', { example: example() })
   );
-const day = optionalDay('Choose a date.');
+const day = optionalDay(() => t('errors.chooseDate'));
 
 /** Told of a lot at 0 %, off its packet or by a test. */
-const NOTHING_SPROUTS = 'Seed of which nothing sprouts cannot be sown: leave it out of the cupboard.';
+const NOTHING_SPROUTS = () => t('errors.seedWhichNothingSproutsCannot');
 
 /** A lot of seed as its form sends it. */
 export const lotSchema = yup.object({
   id: id().required(),
-  cropKey: key('Choose the crop.').required('Choose the crop.'),
-  name: name('Tin on the top shelf'),
-  weighedG: number('Weigh the packet: give grams, such as 120.')
-    .min(0, 'Seed cannot weigh less than 0.')
-    .max(50_000, 'Over 50 kg of seed: check the weight.')
-    .required('Weigh the packet: give grams, such as 120.'),
-  price: optional('price', 0, 1_000_000).test(
+  cropKey: key(() => t('errors.chooseCrop2')).required(() => t('errors.chooseCrop2')),
+  name: name(() => t('bench.tinOnTopShelf')),
+  weighedG: number(() => t('errors.weighPacketGiveGramsSuch'))
+    .min(0, () => t('errors.seedCannotWeighLessThan'))
+    .max(50_000, () => t('errors.overKgSeedCheckWeight'))
+    .required(() => t('errors.weighPacketGiveGramsSuch')),
+  price: optional(() => t('errors.price'), 0, 1_000_000).test(
     'some',
-    'A price of 0 says nothing: leave it empty where you do not know it.',
+    () => t('errors.priceSaysNothingLeaveEmpty'),
     (value) => value !== 0
   ),
-  packetG: optional('packet', 0.1, 50_000),
+  packetG: optional(() => t('errors.packet'), 0.1, 50_000),
   boughtOn: day,
   bestBefore: day,
-  packetPct: optional('germination', 0, 100).test('some', NOTHING_SPROUTS, (value) => value !== 0),
+  packetPct: optional(() => t('errors.germination'), 0, 100).test(
+    'some',
+    NOTHING_SPROUTS,
+    (value) => value !== 0
+  ),
   test: yup
     .object({
-      sprouted: number('Count the seeds that sprouted.')
-        .integer('Count whole seeds.')
-        .min(0, 'Count from 0.')
-        .required('Count the seeds that sprouted.'),
-      tested: number('Count the seeds you laid out.')
-        .integer('Count whole seeds.')
-        .min(1, 'Lay out at least one seed; twenty tell more.')
-        .max(10_000, 'No kitchen towel holds over 10 000 seeds.')
-        .required('Count the seeds you laid out.')
+      sprouted: number(() => t('errors.countSeedsSprouted'))
+        .integer(() => t('errors.countWholeSeeds'))
+        .min(0, () => t('errors.countFrom'))
+        .required(() => t('errors.countSeedsSprouted')),
+      tested: number(() => t('errors.countSeedsYouLaidOut'))
+        .integer(() => t('errors.countWholeSeeds'))
+        .min(1, () => t('errors.layOutAtLeastOne'))
+        .max(10_000, () => t('errors.noKitchenTowelHoldsOver'))
+        .required(() => t('errors.countSeedsYouLaidOut'))
     })
-    .test('within', 'More sprouted than were laid out: check both counts.', (test) =>
-      !test ? true : !(test.sprouted > test.tested)
+    .test(
+      'within',
+      () => t('errors.moreSproutedThanWereLaid'),
+      (test) => (!test ? true : !(test.sprouted > test.tested))
     )
     .test('some', NOTHING_SPROUTS, (test) => !test || test.sprouted !== 0)
     .nullable()
@@ -56,33 +64,51 @@ export const lotSchema = yup.object({
 /** A medium as its form sends it. */
 export const mediumSchema = yup.object({
   id: id().required(),
-  name: name('Balcony mix'),
-  kind: yup.string().oneOf(KEPT_MEDIA, 'Choose what it is.').required('Choose what it is.'),
-  swellLKg: optional('litres from a dry kilogram', 1, 30),
+  name: name(() => t('errors.balconyMix')),
+  kind: yup
+    .string()
+    .oneOf(KEPT_MEDIA, () => t('errors.chooseWhat'))
+    .required(() => t('errors.chooseWhat')),
+  swellLKg: optional(() => t('errors.litresFromDryKilogram'), 1, 30),
   parts: yup
     .array()
     .of(
       yup
         .object({
-          name: nameText(60).required('Name each part.'),
-          parts: number('Give each part its number.')
-            .moreThan(0, 'Give each part its number.')
-            .max(1000, 'At most 1000 parts.')
+          name: nameText(60).required(() => t('errors.nameEachPart')),
+          parts: number(() => t('errors.giveEachPartNumber'))
+            .moreThan(0, () => t('errors.giveEachPartNumber'))
+            .max(1000, () => t('errors.atMostParts'))
             .required()
         })
         .required()
     )
-    .max(12, 'At most 12 parts.')
+    .max(12, () => t('errors.atMostParts2'))
     .nullable()
     .default(null)
+});
+
+/** A product to disinfect with as its form sends it. */
+export const productSchema = yup.object({
+  id: id().required(),
+  name: name(() => t('bench.bleachUnderSink')),
+  kind: yup
+    .string()
+    .oneOf(DISINFECTANTS, () => t('errors.chooseWhat'))
+    .required(() => t('errors.chooseWhat')),
+  strengthPct: number(() => t('errors.giveStrengthOnLabelPercent'))
+    .min(0.1, () => t('errors.strengthUnderDisinfectsNothingCheck'))
+    .max(100, () => t('errors.strengthMustBeAtMost'))
+    .required(() => t('errors.giveStrengthOnLabelPercent')),
+  datedOn: day
 });
 
 /** What is kept about a container beyond its size. */
 export const containerStockSchema = yup.object({
   id: id().required(),
-  name: name('Blue tray'),
-  emptyG: optional('empty weight', 0.1, 20_000),
+  name: name(() => t('errors.blueTray')),
+  emptyG: optional(() => t('errors.emptyWeight'), 0.1, 20_000),
   drains: yup.boolean().required(),
-  reservoirMl: optional('reservoir', 1, 20_000),
-  owned: optional('number', 0, 500).integer('Containers come whole: give a whole number.')
+  reservoirMl: optional(() => t('errors.reservoir'), 1, 20_000),
+  owned: optional(() => t('errors.number'), 0, 500).integer(() => t('errors.containersComeWholeGiveWhole'))
 });

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { tooLongIn } from './lengths.ts';
 import * as yup from 'yup';
 import { ValidationError } from 'yup';
@@ -20,34 +21,34 @@ import {
 import { QUESTIONS } from '../../core/supplies/methods/method.ts';
 import { SPRAY_NAME_LETTERS } from './method.ts';
 
-const sprayName = text(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
-  'Say what it is sprayed with.'
-);
+const sprayName = text(SPRAY_NAME_LETTERS, () =>
+  t('errors.keepNameUnderSprayName', { SPRAY_NAME_LETTERS })
+).required(() => t('errors.sayWhatSprayedWith'));
 const water = {
-  waterG: number('Give the water in mL.')
-    .min(0, 'Water cannot be less than 0.')
-    .max(20_000, 'That is over 20 L: check the amount.')
-    .required('Give the water in mL.')
+  waterG: number(() => t('errors.giveWaterMl'))
+    .min(0, () => t('errors.waterCannotBeLessThan'))
+    .max(20_000, () => t('errors.overLCheckAmount'))
+    .required(() => t('errors.giveWaterMl'))
 };
 const doses = {
-  peroxideMl: number('Give the peroxide in mL.')
-    .min(0, 'Peroxide cannot be less than 0.')
-    .max(1000, 'Over 1 L of peroxide: check the amount.')
+  peroxideMl: number(() => t('errors.givePeroxideMl'))
+    .min(0, () => t('errors.peroxideCannotBeLessThan'))
+    .max(1000, () => t('errors.overLPeroxideCheckAmount'))
 };
 /** Of water that was poured through. */
 const through = { through: yup.boolean().oneOf([true]) as yup.BooleanSchema<true | undefined> };
 /** Something that is taken of a thing in the pantry, in the unit it is counted in. */
 const fromPantry = {
-  from: id().required('Say what it is taken of.'),
-  amount: number('Say how much.')
-    .required('Say how much.')
-    .moreThan(0, 'Take more than nothing.')
-    .max(50_000, 'Over 50 kg: check the amount.')
+  from: id().required(() => t('errors.sayWhatTaken')),
+  amount: number(() => t('errors.sayHowMuch'))
+    .required(() => t('errors.sayHowMuch'))
+    .moreThan(0, () => t('errors.takeMoreThanNothing'))
+    .max(50_000, () => t('errors.overKgCheckAmount'))
 };
 const washing = yup
   .string()
-  .oneOf(WASHINGS, 'Say whether it was washed.')
-  .required('Say whether it was washed.');
+  .oneOf(WASHINGS, () => t('errors.sayWhetherWasWashed'))
+  .required(() => t('errors.sayWhetherWasWashed'));
 const packings = PACKINGS.filter((packing) => packing !== 'plate');
 
 /** Pieces of the drawn tray that can be cut one by one. */
@@ -75,13 +76,13 @@ const bodies: { readonly [K in EventType]: yup.ObjectSchema<BodyOf<K>> } = {
     ...water,
     ...doses,
     ...through,
-    feedMl: number('Give the feed in mL.')
-      .min(0, 'Feed cannot be less than 0.')
-      .max(2000, 'Over 2 L of feed: check the amount.')
-      .required('Give the feed in mL.')
+    feedMl: number(() => t('errors.giveFeedMl'))
+      .min(0, () => t('errors.feedCannotBeLessThan'))
+      .max(2000, () => t('errors.overLFeedCheckAmount'))
+      .required(() => t('errors.giveFeedMl'))
   }),
-  'put-off': yup.object({ until: moment().required('Choose when it is to begin.') }),
-  'stays-covered': yup.object({ until: moment().required('Choose until when it stays covered.') }),
+  'put-off': yup.object({ until: moment().required(() => t('errors.chooseWhenBegin')) }),
+  'stays-covered': yup.object({ until: moment().required(() => t('errors.chooseUntilWhenStaysCovered')) }),
   looked: yup.object({ cue: yup.string().oneOf(CUES).required(), reached: yup.boolean().required() }),
   felt: yup.object({
     moisture: yup
@@ -96,59 +97,87 @@ const bodies: { readonly [K in EventType]: yup.ObjectSchema<BodyOf<K>> } = {
       .required()
   }),
   weighed: yup.object({
-    grossG: number('Enter what the scale shows, in g.')
-      .required('Enter what the scale shows, in g.')
-      .moreThan(0, 'The tray weighs more than 0 g: is it on the scale?')
-      .max(50_000, 'Over 50 kg: check the weight.'),
+    grossG: number(() => t('errors.enterWhatScaleShowsG'))
+      .required(() => t('errors.enterWhatScaleShowsG'))
+      .moreThan(0, () => t('tray.trayWeighsMoreThanG'))
+      .max(50_000, () => t('errors.overKgCheckWeight')),
     full: yup.boolean().required()
   }),
   saw: yup.object({ sight: yup.string().oneOf(SYMPTOMS).required() }),
   turned: yup.object({}),
   aired: yup.object({}),
-  moved: yup.object({ placeId: id('Choose a place.').required('Choose a place.') }),
+  moved: yup.object({ placeId: id(() => t('errors.choosePlace')).required(() => t('errors.choosePlace')) }),
   cut: yup.object({
-    grossG: number('Enter what the scale shows, in g.')
-      .required('Enter what the scale shows, in g.')
-      .min(0, 'A weight is not under 0 g.')
-      .max(50_000, 'Over 50 kg: check the weight.'),
-    tareG: number('Enter the empty bowl, in g; 0 for none.')
-      .required('Enter the empty bowl, in g; 0 for none.')
-      .min(0, 'A bowl is not under 0 g.')
-      .max(50_000, 'Over 50 kg: check the weight.'),
-    share: number('Say how much of it was cut.')
-      .required('Say how much of it was cut.')
-      .moreThan(0, 'Say how much of it was cut.')
-      .max(1, 'No more than all of it can be cut.'),
+    grossG: number(() => t('errors.enterWhatScaleShowsG'))
+      .required(() => t('errors.enterWhatScaleShowsG'))
+      .min(0, () => t('errors.weightNotUnderG'))
+      .max(50_000, () => t('errors.overKgCheckWeight')),
+    tareG: number(() => t('errors.enterEmptyBowlGNone'))
+      .required(() => t('errors.enterEmptyBowlGNone'))
+      .min(0, () => t('errors.bowlNotUnderG'))
+      .max(50_000, () => t('errors.overKgCheckWeight')),
+    share: number(() => t('errors.sayHowMuchWasCut'))
+      .required(() => t('errors.sayHowMuchWasCut'))
+      .moreThan(0, () => t('errors.sayHowMuchWasCut'))
+      .max(1, () => t('errors.noMoreThanAllCan')),
     last: yup.boolean().required(),
     pieces: yup
-      .array(number('Touch what was cut.').integer().min(0).max(MOST_PIECES).required())
-      .max(MOST_PIECES, 'Touch fewer pieces at once.'),
+      .array(
+        number(() => t('errors.touchWhatWasCut'))
+          .integer()
+          .min(0)
+          .max(MOST_PIECES)
+          .required()
+      )
+      .max(MOST_PIECES, () => t('errors.touchFewerPiecesAtOnce')),
     again: yup.boolean(),
     handling: yup
       .object({
-        tool: yup.string().oneOf(QUESTIONS.cutting).required('Say what it was cut with.'),
+        tool: yup
+          .string()
+          .oneOf(QUESTIONS.cutting)
+          .required(() => t('errors.sayWhatWasCutWith')),
         washing,
-        packing: yup.string().oneOf(PACKINGS).required('Say how it is kept.')
+        packing: yup
+          .string()
+          .oneOf(PACKINGS)
+          .required(() => t('errors.sayHowKept'))
       })
       .default(undefined)
   }),
   packed: yup.object({
     ...fromPantry,
-    packing: yup.string().oneOf(packings, 'Say how it is kept.').required('Say how it is kept.'),
+    packing: yup
+      .string()
+      .oneOf(packings, () => t('errors.sayHowKept'))
+      .required(() => t('errors.sayHowKept')),
     washing,
-    made: number('Say what it came to.')
-      .required('Say what it came to.')
-      .moreThan(0, 'It came to more than nothing.')
-      .max(50_000, 'Over 50 kg or 50 L: check the amount.'),
-    portion: number('Give the size of a portion.').moreThan(0, 'A portion is more than nothing.').max(50_000)
+    made: number(() => t('pantry.sayWhatCame'))
+      .required(() => t('pantry.sayWhatCame'))
+      .moreThan(0, () => t('errors.cameMoreThanNothing'))
+      .max(50_000, () => t('errors.overKgOrLCheck')),
+    portion: number(() => t('errors.giveSizePortion'))
+      .moreThan(0, () => t('errors.portionMoreThanNothing'))
+      .max(50_000)
   }),
   taken: yup.object({ ...fromPantry, to: yup.string().oneOf(TAKINGS).required() }),
-  thrown: yup.object({ ...fromPantry, reason: yup.string().oneOf(SPOILS, 'Say why.').required('Say why.') }),
+  thrown: yup.object({
+    ...fromPantry,
+    reason: yup
+      .string()
+      .oneOf(SPOILS, () => t('errors.sayWhy'))
+      .required(() => t('errors.sayWhy'))
+  }),
   cleaned: yup.object({ step: yup.string().oneOf(CLEANINGS).required(), to: yup.string().oneOf(SPENT_TO) }),
   noted: yup.object({
-    text: text(2000, 'Keep a note under 2000 letters.').required('Write the note first.')
+    text: text(2000, () => t('errors.keepNoteUnderLetters')).required(() => t('errors.writeNoteFirst'))
   }),
-  ended: yup.object({ reason: yup.string().oneOf(LOSS_REASONS, 'Say why.').required('Say why.') }),
+  ended: yup.object({
+    reason: yup
+      .string()
+      .oneOf(LOSS_REASONS, () => t('errors.sayWhy'))
+      .required(() => t('errors.sayWhy'))
+  }),
   undone: yup.object({ eventId: id().required() })
 };
 
@@ -159,7 +188,7 @@ export const bodySchemas: Readonly<Record<EventType, yup.AnyObjectSchema>> = bod
 export const eventSchema = yup.object({
   id: id().required(),
   sowingId: id().required(),
-  at: moment().required('Say when this was.'),
+  at: moment().required(() => t('errors.sayWhenWas')),
   taskKey: text(60).nullable().default(null),
   sure: yup.boolean().default(false),
   body: yup

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { ofWakingDay } from '../../core/time/rhythm.ts';
 import { zoneOf } from '../../core/time/zone.ts';
@@ -14,22 +15,28 @@ export function isZone(zone: string): boolean {
   }
 }
 
-const name = nameText(80, 'Keep the name under 80 letters.').required('Give the household a name.');
+const name = nameText(80, () => t('errors.keepNameUnderLetters3')).required(() =>
+  t('errors.giveHouseholdName')
+);
 const zone = text(60)
-  .required('Choose the time zone you live in.')
-  .test('zone', 'Choose a time zone from the list.', (value) => isZone(value ?? ''));
+  .required(() => t('errors.chooseTimeZoneYouLive'))
+  .test(
+    'zone',
+    () => t('errors.chooseTimeZoneFromList'),
+    (value) => isZone(value ?? '')
+  );
 const units = yup
   .string()
-  .oneOf(['metric', 'us'] as const, 'Choose metric or US units.')
-  .required('Choose metric or US units.');
-export const memberName = nameText(40).required('Say who you are, so that others see who did what.');
+  .oneOf(['metric', 'us'] as const, () => t('errors.chooseMetricOrUsUnits'))
+  .required(() => t('errors.chooseMetricOrUsUnits'));
+export const memberName = nameText(40).required(() => t('errors.sayWhoYouSoS'));
 export const newPassphrase = secret()
-  .required('Choose a passphrase: everyone in the household signs in with it.')
-  .min(8, 'Use at least 8 characters; three unrelated words are good.')
-  .max(200, 'Keep the passphrase under 200 characters.');
+  .required(() => t('errors.choosePassphraseEveryoneHouseholdSigns'))
+  .min(8, () => t('errors.useAtLeastCharactersThree'))
+  .max(200, () => t('errors.keepPassphraseUnderCharacters'));
 export const passphrase = secret()
-  .required('Enter the household’s passphrase.')
-  .max(200, 'A passphrase has at most 200 characters.');
+  .required(() => t('errors.enterHouseholdsPassphrase'))
+  .max(200, () => t('errors.passphraseHasAtMostCharacters'));
 
 /** What a new household is asked for. */
 export const newHouseholdSchema = yup.object({
@@ -42,7 +49,7 @@ export const newHouseholdSchema = yup.object({
 
 /** Signing in. */
 export const signInSchema = yup.object({
-  name: nameText(80, 'A household’s name has at most 80 letters.').required('Which household?'),
+  name: nameText(80, () => t('errors.householdsNameHasAtMost')).required(() => t('errors.whichHousehold')),
   memberName,
   passphrase
 });
@@ -55,8 +62,8 @@ export const passphraseSchema = yup.object({
 
 const clockTime = yup
   .string()
-  .typeError('Give a time, such as 07:30.')
-  .required('Give a time, such as 07:30.')
+  .typeError(() => t('errors.giveTimeSuchAs'))
+  .required(() => t('errors.giveTimeSuchAs'))
   .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, 'Give a time, such as 07:30.');
 
 /** A shorter night is a slip: somebody meant the other half of the day. */
@@ -79,50 +86,54 @@ export const householdSchema = yup.object({
     .transform((value: unknown) => (value === '' ? null : value))
     .nullable()
     .default(null)
-    .oneOf([...ZONE_CHANGES, null] as const, 'Choose when what is planned begins.'),
+    .oneOf([...ZONE_CHANGES, null] as const, () => t('errors.chooseWhenWhatPlannedBegins')),
   units,
-  latitudeDeg: number('Give the latitude in degrees, such as 43.4; south of the equator is negative.')
-    .required('Give the latitude in degrees, such as 43.4.')
-    .min(-90, 'Latitude lies between -90 and 90.')
-    .max(90, 'Latitude lies between -90 and 90.'),
+  latitudeDeg: number(() => t('errors.giveLatitudeDegreesSuchAs'))
+    .required(() => t('errors.giveLatitudeDegreesSuchAs2'))
+    .min(-90, () => t('errors.latitudeLiesBetween'))
+    .max(90, () => t('errors.latitudeLiesBetween')),
   wake: clockTime,
   sleep: clockTime.test(
     'later',
-    `Bedtime leaves a night of at least ${NIGHT_MIN / 60} hours; it may lie past midnight.`,
+    () => t('errors.bedtimeLeavesNightAtLeast', { NIGHT_MIN: NIGHT_MIN / 60 }),
     (value, { parent }) =>
       minutesOf(value) > minutesOf(parent.wake) ||
       (minutesOf(value) < minutesOf(parent.wake) &&
         dayMinutes(value, parent) <= minutesOf(parent.wake) + 1440 - NIGHT_MIN)
   ),
-  morning: clockTime.test('awake', 'The round must fall while you are up.', (value, { parent }) =>
-    isUp(value, parent)
+  morning: clockTime.test(
+    'awake',
+    () => t('errors.roundMustFallWhileYou'),
+    (value, { parent }) => isUp(value, parent)
   ),
   /** Empty for one round a day. */
   evening: yup
     .string()
     .default('')
-    .typeError('Give a time, such as 20:30, or leave it empty.')
+    .typeError(() => t('errors.giveTimeSuchAsOr'))
     .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, {
-      message: 'Give a time, such as 20:30, or leave it empty.',
+      get message() {
+        return () => t('errors.giveTimeSuchAsOr');
+      },
       excludeEmptyString: true
     })
     .test(
       'awake',
-      'The round must fall while you are up.',
+      () => t('errors.roundMustFallWhileYou'),
       (value, { parent }) => !value || isUp(value, parent)
     )
     .test(
       'order',
-      'The second round comes after the first, as your day goes.',
+      () => t('errors.secondRoundComesAfterFirst'),
       (value, { parent }) => !value || dayMinutes(value, parent) > dayMinutes(parent.morning, parent)
     )
     .test(
       'apart',
-      'Rounds lie at least an hour apart: nearer, the second has nothing to do that the first did not.',
+      () => t('errors.roundsLieAtLeastHour'),
       (value, { parent }) =>
         !value || !(dayMinutes(value, parent) - dayMinutes(parent.morning, parent) < ROUNDS_APART_MIN)
     ),
-  methodKey: key('Choose a method.').required('Choose a method.')
+  methodKey: key(() => t('errors.chooseMethod')).required(() => t('errors.chooseMethod'))
 });
 
 /** Minutes past 00:00 of a clock time such as `07:30`. */

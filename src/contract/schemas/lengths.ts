@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import type { AnySchema } from 'yup';
 
 /** A text for which its schema names no length of its own: an id, a key, a day, a number as it was typed. */
@@ -16,13 +17,21 @@ interface Most {
   message: string;
 }
 
+/** What a schema says of its own longest length; null where it says nothing. */
+const saidBy = (options: { message?: unknown } | undefined): string | null =>
+  typeof options?.message === 'function'
+    ? String(options.message())
+    : typeof options?.message === 'string'
+      ? options.message
+      : null;
+
 /** The length that a schema allows, as its own `max` says it. */
 function mostOf({ tests }: AnySchema, otherwise: number): Most {
   const options = tests.find(({ OPTIONS }) => OPTIONS?.name === 'max')?.OPTIONS;
   const most = Number(options?.params?.max ?? otherwise);
   return {
     most,
-    message: typeof options?.message === 'string' ? options.message : `Send at most ${most} of these at once.`
+    message: saidBy(options) ?? t('errors.sendAtMostMostThese', { most })
   };
 }
 
@@ -35,7 +44,7 @@ export function tooLongIn(schema: AnySchema, value: unknown, path = ''): TooLong
     const { most, message } =
       schema.type === 'string'
         ? mostOf(schema, LONGEST_TEXT)
-        : { most: LONGEST_TEXT, message: `Keep it under ${LONGEST_TEXT} letters.` };
+        : { most: LONGEST_TEXT, message: t('errors.keepUnderLongestTextLetters', { LONGEST_TEXT }) };
     return value.length > most ? { path, message } : null;
   }
   if (value === null || typeof value !== 'object') return null;

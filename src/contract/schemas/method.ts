@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { MEDIA } from '../../core/supplies/media/medium.ts';
 import {
@@ -12,16 +13,16 @@ import { checkRule, HARD_BOUNDS } from '../../core/supplies/seed/disinfect.ts';
 import { readNumber } from '../../core/units/parseQuantity.ts';
 import { problem } from '../../core/problem.ts';
 import { problemWords } from '../../words/problems.ts';
-import { key, nameText, number, optionalNumber, text } from './primitives.ts';
+import { id, key, nameText, number, optionalNumber, text, type Say } from './primitives.ts';
 
-const figure = (what: string, low: number, high: number) =>
-  number(`Give the ${what} as a number.`)
+const figure = (what: Say, low: number, high: number) =>
+  number(() => t('errors.giveWhatAsNumber', { what: what() }))
     .transform((value: number, typed: unknown) =>
       typeof typed === 'string' ? (readNumber(typed) ?? NaN) : value
     )
-    .min(low, `The ${what} must be at least ${low}.`)
-    .max(high, `The ${what} must be at most ${high}.`)
-    .required(`Give the ${what}.`);
+    .min(low, () => t('errors.whatMustBeAtLeast', { what: what(), low }))
+    .max(high, () => t('errors.whatMustBeAtMost', { what: what(), high }))
+    .required(() => t('errors.giveWhat', { what: what() }));
 
 /** A question that is left open, as by a page from before it was asked, has its first answer. */
 const answers = Object.fromEntries(
@@ -29,17 +30,17 @@ const answers = Object.fromEntries(
     question,
     yup
       .string()
-      .typeError('Choose one of the answers.')
-      .oneOf([...QUESTIONS[question]], 'Choose one of the answers.')
+      .typeError(() => t('errors.chooseOneAnswers'))
+      .oneOf([...QUESTIONS[question]], () => t('errors.chooseOneAnswers'))
       .default(QUESTIONS[question][0])
-      .required('Choose an answer.')
+      .required(() => t('errors.chooseAnswer'))
   ])
 );
 
 /** The figures that answers may ask for; null for the one to start from. */
 const optionalFigure = (name: MethodFigure) => {
   const [low, high] = METHOD_FIGURES[name].bounds;
-  const say = problemWords(problem('method-figure', { low, high }));
+  const say = () => problemWords(problem('method-figure', { low, high }));
   return optionalNumber(say).min(low, say).max(high, say);
 };
 const figures = {
@@ -51,12 +52,14 @@ const figures = {
 
 /** How a household disinfects seed. The core refuses strengths past its hard bounds; so does this, first. */
 const disinfectRuleSchema = yup.object({
-  target: figure('strength', 0.01, HARD_BOUNDS.hypochloritePpm),
-  productPct: figure('strength on the label', 0.1, 100),
-  minutes: figure('contact time', 1, 60),
-  ratioLKg: figure('litres to a kilogram', 1, 50),
-  source: text(200, 'Keep the source under 200 letters.').required(
-    'Say where this rule comes from: a label, an authority, your own habit.'
+  target: figure(() => t('errors.strength'), 0.01, HARD_BOUNDS.hypochloritePpm),
+  productPct: figure(() => t('errors.strengthOnLabel'), 0.1, 100),
+  minutes: figure(() => t('errors.contactTime'), 1, 60),
+  ratioLKg: figure(() => t('errors.litresKilogram'), 1, 50),
+  productId: id().optional(),
+  productName: nameText(60).optional(),
+  source: text(200, () => t('errors.keepSourceUnderLetters')).required(() =>
+    t('errors.sayWhereRuleComesFrom')
   )
 });
 
@@ -67,30 +70,42 @@ export const MOST_SPRAYS = 4;
 const spraysSchema = yup
   .array(
     yup.object({
-      name: nameText(SPRAY_NAME_LETTERS, `Keep its name under ${SPRAY_NAME_LETTERS} letters.`).required(
-        'Say what you spray with, or take the line away.'
-      ),
-      timesADay: yup.number().oneOf([1, 2], 'Once or twice a day.').required('Once or twice a day.')
+      name: nameText(SPRAY_NAME_LETTERS, () =>
+        t('errors.keepNameUnderSprayName', { SPRAY_NAME_LETTERS })
+      ).required(() => t('errors.sayWhatYouSprayWith')),
+      timesADay: yup
+        .number()
+        .oneOf([1, 2], () => t('errors.onceOrTwiceDay'))
+        .required(() => t('errors.onceOrTwiceDay'))
     })
   )
-  .max(MOST_SPRAYS, `No more than ${MOST_SPRAYS} sprays.`)
+  .max(MOST_SPRAYS, () => t('errors.noMoreThanMostSprays', { MOST_SPRAYS }))
   .default([])
-  .test('twice', 'Two sprays have the same name: give one another name.', (sprays) => {
-    const names = (sprays ?? []).map(({ name }) => name?.trim().toLowerCase());
-    return new Set(names).size === names.length;
-  });
+  .test(
+    'twice',
+    () => t('errors.twoSpraysHaveSameName'),
+    (sprays) => {
+      const names = (sprays ?? []).map(({ name }) => name?.trim().toLowerCase());
+      return new Set(names).size === names.length;
+    }
+  );
 
 /** A method as its form sends it. */
 export const methodSchema = yup
   .object({
     ...answers,
-    key: key('This form is broken: reload the page.').max(60).required(),
-    name: nameText(60, 'Keep the name under 60 letters.').required('Give the method a name.'),
-    medium: yup.string().oneOf(MEDIA, 'Choose a medium.').required(),
+    key: key(() => t('crops.formBrokenReloadPage'))
+      .max(60)
+      .required(),
+    name: nameText(60, () => t('errors.keepNameUnderLetters2')).required(() => t('errors.giveMethodName')),
+    medium: yup
+      .string()
+      .oneOf(MEDIA, () => t('errors.chooseMedium'))
+      .required(),
     ...figures,
-    feedMlL: optionalNumber('Give mL to a litre off the bottle, such as 4, or leave it empty.')
-      .min(0.05, 'Give mL to a litre off the bottle, such as 4.')
-      .max(200, 'Over 200 mL to a litre is no feed: check the bottle.'),
+    feedMlL: optionalNumber(() => t('errors.giveMlLitreOffBottle'))
+      .min(0.05, () => t('errors.giveMlLitreOffBottle2'))
+      .max(200, () => t('errors.overMlLitreNoFeed')),
     sprays: spraysSchema,
     disinfectRule: disinfectRuleSchema.required()
   })

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { FIGURE_KEYS, FIGURES, type FigureKey } from '../../core/crops/figures.ts';
 import { nameText } from './primitives.ts';
@@ -9,9 +10,9 @@ const answerOf = (key: FigureKey): yup.AnySchema => {
   if (figure.kind === 'one-of')
     return yup
       .string()
-      .typeError('Choose one of the answers.')
-      .oneOf([...figure.answers], 'Choose one of the answers.')
-      .required('Choose one of the answers.');
+      .typeError(() => t('errors.chooseOneAnswers'))
+      .oneOf([...figure.answers], () => t('errors.chooseOneAnswers'))
+      .required(() => t('errors.chooseOneAnswers'));
   return yup
     .boolean()
     .transform((_value, typed: unknown) => typed === 'yes' || typed === true)
@@ -20,7 +21,7 @@ const answerOf = (key: FigureKey): yup.AnySchema => {
 
 /** What of an own crop is not a number: its names, and every figure with answers. The core checks the numbers. */
 export const ownCropWordsSchema = yup.object({
-  name: words(60).required('Give the crop a name.'),
+  name: words(60).required(() => t('crops.giveCropName')),
   botanicalName: words(80),
   family: words(60),
   note: words(300),

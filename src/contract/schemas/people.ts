@@ -1,6 +1,7 @@
+import { t } from '../../messages/t.ts';
 import { DAY } from '../../core/time/zone.ts';
 import * as yup from 'yup';
-import { id, nameText, optionalDay } from './primitives.ts';
+import { id, nameText, optionalDay, type Say } from './primitives.ts';
 import { memberName, newPassphrase, passphrase } from './household.ts';
 
 /** Somebody who takes an invitation. */
@@ -9,7 +10,7 @@ export const joinSchema = yup.object({ memberName, passphrase: newPassphrase });
 /** A passphrase of one's own. */
 export const ownPassphraseSchema = yup.object({ now: passphrase, own: newPassphrase });
 
-const day = (say: string) => optionalDay(say).required(say);
+const day = (say: Say) => optionalDay(say).required(say);
 
 /** How long anybody is away at a time. */
 const MOST_DAYS = 90;
@@ -17,24 +18,28 @@ const days = (from: string, until: string): number => (Date.parse(until) - Date.
 
 /** Days on which nobody is at home. */
 export const awaySchema = yup.object({
-  fromDay: day('Choose the first day on which nobody is at home.'),
-  untilDay: day('Choose the last day on which nobody is at home.')
-    .test('order', 'The last day comes after the first.', (value, { parent }) =>
-      value && parent.fromDay ? value >= parent.fromDay : true
+  fromDay: day(() => t('errors.chooseFirstDayOnWhich')),
+  untilDay: day(() => t('errors.chooseLastDayOnWhich'))
+    .test(
+      'order',
+      () => t('errors.lastDayComesAfterFirst'),
+      (value, { parent }) => (value && parent.fromDay ? value >= parent.fromDay : true)
     )
-    .test('length', `At most ${MOST_DAYS} days at a time.`, (value, { parent }) =>
-      value && parent.fromDay ? days(parent.fromDay, value) <= MOST_DAYS : true
+    .test(
+      'length',
+      () => t('errors.atMostMostDaysDays', { MOST_DAYS }),
+      (value, { parent }) => (value && parent.fromDay ? days(parent.fromDay, value) <= MOST_DAYS : true)
     )
 });
 
 /** Whoever looks after the trays. */
 export const sitterSchema = yup.object({
   id: id().required(),
-  name: nameText(40).required('Say who comes by, so that you see what they did.'),
-  fromDay: day('Choose their first day.'),
-  untilDay: day('Choose their last day.').test(
+  name: nameText(40).required(() => t('errors.sayWhoComesBySo')),
+  fromDay: day(() => t('errors.chooseTheirFirstDay')),
+  untilDay: day(() => t('errors.chooseTheirLastDay')).test(
     'order',
-    'Their last day comes after the first.',
+    () => t('errors.theirLastDayComesAfter'),
     (value, { parent }) => (value && parent.fromDay ? value >= parent.fromDay : true)
   )
 });

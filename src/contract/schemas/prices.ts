@@ -1,52 +1,56 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
-import { key, number, optionalNumber } from './primitives.ts';
+import { key, number, optionalNumber, type Say } from './primitives.ts';
 
 /** Currencies that the language of this machine has names for. */
 export const CURRENCIES: readonly string[] = Intl.supportedValuesOf('currency');
 
-const price = (what: string) =>
-  optionalNumber(`Give what ${what} costs as a number, or leave it empty.`)
+const price = (what: Say) =>
+  optionalNumber(() => t('errors.giveWhatWhatCostsAs', { what: what() }))
     .test(
       'some',
-      `A price of 0 says nothing: leave it empty where you do not know what ${what} costs.`,
+      () => t('errors.priceSaysNothingLeaveEmpty2', { what: what() }),
       (value) => value !== 0
     )
-    .min(0, 'A price is not under 0.')
-    .max(1_000_000, 'Over a million: check the price.');
+    .min(0, () => t('errors.priceNotUnder'))
+    .max(1_000_000, () => t('errors.overMillionCheckPrice'));
 
 /** What a household pays for what all its trays share. */
 export const moneySchema = yup.object({
   currency: yup
     .string()
-    .oneOf([...CURRENCIES], 'Choose your money.')
-    .required('Choose your money.'),
-  kWh: price('a kWh'),
-  feedL: price('a litre of feed')
+    .oneOf([...CURRENCIES], () => t('errors.chooseYourMoney'))
+    .required(() => t('errors.chooseYourMoney')),
+  kWh: price(() => t('errors.kwh')),
+  feedL: price(() => t('errors.litreFeed'))
 });
 
-const some = (say: string) =>
-  number(say).required(say).moreThan(0, say).max(10_000_000, 'That is too much: check it.');
+const some = (say: Say) =>
+  number(say)
+    .required(say)
+    .moreThan(0, say)
+    .max(10_000_000, () => t('errors.tooMuchCheck'));
 const cost = () =>
-  number('Give the price as a number.')
-    .required('Give the price.')
-    .moreThan(0, 'A price of 0 says nothing: take the line out where you do not know it.')
-    .max(1_000_000, 'Over a million: check the price.');
+  number(() => t('errors.givePriceAsNumber'))
+    .required(() => t('errors.givePrice'))
+    .moreThan(0, () => t('errors.priceSaysNothingTakeLine'))
+    .max(1_000_000, () => t('errors.overMillionCheckPrice'));
 
 /** What a medium costs, and how often it is used. */
 export const mediumPriceSchema = yup.object({
-  key: key('Choose the medium.').required('Choose the medium.'),
+  key: key(() => t('errors.chooseMedium2')).required(() => t('errors.chooseMedium2')),
   price: cost(),
-  amount: some('Say how much of it that buys.'),
-  uses: number('Say how often it is used.')
-    .required('Say how often it is used.')
-    .integer('It is used a whole number of times.')
-    .min(1, 'It is used once at least.')
-    .max(1000, 'Over a thousand times: check it.')
+  amount: some(() => t('errors.sayHowMuchBuys')),
+  uses: number(() => t('errors.sayHowOftenUsed'))
+    .required(() => t('errors.sayHowOftenUsed'))
+    .integer(() => t('errors.usedWholeNumberTimes'))
+    .min(1, () => t('errors.usedOnceAtLeast'))
+    .max(1000, () => t('errors.overThousandTimesCheck'))
 });
 
 /** What a crop costs in a shop. */
 export const shopPriceSchema = yup.object({
-  key: key('Choose the crop.').required('Choose the crop.'),
+  key: key(() => t('errors.chooseCrop2')).required(() => t('errors.chooseCrop2')),
   price: cost(),
-  amount: some('Say how many grams that buys.')
+  amount: some(() => t('errors.sayHowManyGramsBuys'))
 });

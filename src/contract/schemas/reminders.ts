@@ -1,8 +1,9 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { REMINDER_KINDS } from '../../core/reminders/reminder.ts';
 import { id, text } from './primitives.ts';
 
-const SUBSCRIPTION = 'This browser’s subscription cannot be read: turn notifications on once more.';
+const SUBSCRIPTION = () => t('errors.browsersSubscriptionCannotBeRead');
 const base64url = () =>
   text(300, SUBSCRIPTION)
     .required(SUBSCRIPTION)
@@ -11,10 +12,12 @@ const base64url = () =>
 /** A mail address to be reminded at. */
 export const mailChannelSchema = yup.object({
   id: id().required(),
-  to: text(200, 'A mail address has at most 200 letters.')
-    .required('Type your mail address.')
+  to: text(200, () => t('errors.mailAddressHasAtMost'))
+    .required(() => t('errors.typeYourMailAddress'))
     .matches(/^[^\s@<>,;:"()[\]\\]+@[^\s@<>,;:"()[\]\\]+\.[^\s@<>,;:"()[\]\\.]+$/, {
-      message: 'This is no mail address, such as name@example.org.',
+      get message() {
+        return () => t('errors.noMailAddressSuchAs');
+      },
       excludeEmptyString: true
     })
 });
@@ -22,8 +25,8 @@ export const mailChannelSchema = yup.object({
 /** An address that programs are reached at. */
 export const webhookChannelSchema = yup.object({
   id: id().required(),
-  url: text(1000, 'Keep the address under 1000 letters.').required(
-    'Type the address, with https:// before it.'
+  url: text(1000, () => t('errors.keepAddressUnderLetters')).required(() =>
+    t('errors.typeAddressWithHttpsBefore')
   )
 });
 
@@ -51,9 +54,9 @@ export const kindsSchema = yup.object({
 const clock = () =>
   yup
     .string()
-    .typeError('Give a time, such as 22:00.')
+    .typeError(() => t('errors.giveTimeSuchAs2'))
     .matches(/^([01]?\d|2[0-3]):[0-5]\d$/, {
-      message: 'Give a time, such as 22:00.',
+      message: () => t('errors.giveTimeSuchAs2'),
       excludeEmptyString: true
     });
 
@@ -61,12 +64,16 @@ const clock = () =>
 export const quietSchema = yup.object({
   quietFrom: clock()
     .default('')
-    .test('both', 'Give both times, or leave both empty.', (value, { parent }) =>
-      (value ?? '') === '' ? (parent.quietUntil ?? '') === '' : true
+    .test(
+      'both',
+      () => t('errors.giveBothTimesOrLeave'),
+      (value, { parent }) => ((value ?? '') === '' ? (parent.quietUntil ?? '') === '' : true)
     ),
   quietUntil: clock()
     .default('')
-    .test('both', 'Give both times, or leave both empty.', (value, { parent }) =>
-      (value ?? '') === '' ? (parent.quietFrom ?? '') === '' : true
+    .test(
+      'both',
+      () => t('errors.giveBothTimesOrLeave'),
+      (value, { parent }) => ((value ?? '') === '' ? (parent.quietFrom ?? '') === '' : true)
     )
 });

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import * as yup from 'yup';
 import { SIZE_BOUNDS } from '../../core/supplies/containers/container.ts';
 import { problem } from '../../core/problem.ts';
@@ -17,12 +18,12 @@ import { methodSchema } from './method.ts';
 import { id, key, nameText, number, optionalDay, optionalNumber, text } from './primitives.ts';
 import { placeSchema } from './place.ts';
 
-const size = number('Give each size as a number.').required('Give each size as a number.');
+const size = number(() => t('errors.giveEachSizeAsNumber')).required(() => t('errors.giveEachSizeAsNumber'));
 const optionalId = () => id().nullable().default(null);
 const containerSchema = yup
   .object({
-    name: nameText(60, 'Keep the name under 60 letters.').required(
-      'Name the container, such as “Blue tray”.'
+    name: nameText(60, () => t('errors.keepNameUnderLetters2')).required(() =>
+      t('errors.nameContainerSuchAsBlue')
     ),
     shape: yup
       .string()
@@ -36,15 +37,16 @@ const containerSchema = yup
   .required();
 
 const say = {
-  crop: problemWords(problem('no-crop')),
-  share: problemWords(problem('no-share', { high: MOST_SHARE })),
-  count: problemWords(problem('count-outside', { low: SIZE_BOUNDS.count[0], high: SIZE_BOUNDS.count[1] })),
-  density: problemWords(problem('density-outside', { high: MOST_SEEDS_PER_CM2 })),
-  seed: problemWords(problem('seed-outside', { kg: MOST_SEED_G / 1000 })),
-  germination: problemWords(problem('germination-outside')),
-  soak: problemWords(problem('soak-outside', { high: MOST_SOAK_H })),
-  stack: problemWords(problem('stack-outside', { high: MOST_IN_STACK })),
-  day: problemWords(problem('no-such-day'))
+  crop: () => problemWords(problem('no-crop')),
+  share: () => problemWords(problem('no-share', { high: MOST_SHARE })),
+  count: () =>
+    problemWords(problem('count-outside', { low: SIZE_BOUNDS.count[0], high: SIZE_BOUNDS.count[1] })),
+  density: () => problemWords(problem('density-outside', { high: MOST_SEEDS_PER_CM2 })),
+  seed: () => problemWords(problem('seed-outside', { kg: MOST_SEED_G / 1000 })),
+  germination: () => problemWords(problem('germination-outside')),
+  soak: () => problemWords(problem('soak-outside', { high: MOST_SOAK_H })),
+  stack: () => problemWords(problem('stack-outside', { high: MOST_IN_STACK })),
+  day: () => problemWords(problem('no-such-day'))
 };
 
 /** The crops of one sowing. */
@@ -57,21 +59,20 @@ const partsSchema = () =>
           cropKey: key(say.crop).required(say.crop),
           lotId: optionalId(),
           share: number(say.share).default(1),
-          variety: text(
-            MOST_VARIETY_LETTERS,
-            `Keep the name of a variety under ${MOST_VARIETY_LETTERS} letters.`
+          variety: text(MOST_VARIETY_LETTERS, () =>
+            t('errors.keepNameVarietyUnderMost', { MOST_VARIETY_LETTERS })
           )
         })
         .required()
     )
     .required(say.crop)
     .min(1, say.crop)
-    .max(MOST_PARTS, 'At most six crops in one blend.');
+    .max(MOST_PARTS, () => t('errors.atMostSixCropsOne'));
 
 const shareOfSchema = () =>
   yup
     .string()
-    .oneOf(['weight', 'count'] as const, 'Choose how shares are counted.')
+    .oneOf(['weight', 'count'] as const, () => t('errors.chooseHowSharesCounted'))
     .default('weight');
 
 /**
@@ -81,8 +82,8 @@ const shareOfSchema = () =>
 export const choiceSchema = yup.object({
   kind: yup
     .string()
-    .oneOf(['one', 'halves', 'blended'] as const, 'Choose how the crops share the container.')
-    .required('Choose how the crops share the container.'),
+    .oneOf(['one', 'halves', 'blended'] as const, () => t('errors.chooseHowCropsShareContainer'))
+    .required(() => t('errors.chooseHowCropsShareContainer')),
   parts: partsSchema(),
   shareOf: shareOfSchema(),
   staggered: yup.boolean().default(false),
@@ -90,19 +91,19 @@ export const choiceSchema = yup.object({
   count: number(say.count).required(say.count),
   medium: yup
     .string()
-    .typeError('Choose a medium.')
-    .oneOf(MEDIA, 'Choose a medium.')
-    .required('Choose a medium.'),
+    .typeError(() => t('errors.chooseMedium'))
+    .oneOf(MEDIA, () => t('errors.chooseMedium'))
+    .required(() => t('errors.chooseMedium')),
   mediumId: optionalId(),
-  methodKey: key('Choose a method.').required('Choose a method.'),
+  methodKey: key(() => t('errors.chooseMethod')).required(() => t('errors.chooseMethod')),
   // Yup cannot infer the answers, which the schema takes from the list of questions.
   method: methodSchema.nullable().default(null) as unknown as yup.Schema<Method | null>,
-  placeId: id('Choose a place.').required('Choose a place.'),
+  placeId: id(() => t('errors.choosePlace')).required(() => t('errors.choosePlace')),
   lightPlaceId: optionalId(),
   density: yup
     .string()
-    .oneOf(['sparse', 'usual', 'dense', 'own'] as const, 'Choose a density.')
-    .required('Choose a density.'),
+    .oneOf(['sparse', 'usual', 'dense', 'own'] as const, () => t('errors.chooseDensity'))
+    .required(() => t('errors.chooseDensity')),
   seedsPerCm2: optionalNumber(say.density),
   ownSeedG: optionalNumber(say.seed),
   germinationPct: optionalNumber(say.germination),

@@ -34,6 +34,8 @@ export interface SharedSolution {
   product: 'hypochlorite' | 'peroxide';
   target: number;
   productPct: number;
+  /** What the household calls the product; null where it typed a strength. */
+  productName: string | null;
   minutes: number;
   source: string;
   total: Solution;
@@ -141,11 +143,12 @@ function sharedSolutions(lines: readonly SheetLine[]): SharedSolution[] {
     if (step.body.kind !== 'disinfect' || passed) continue;
     const { product, rule, jars } = step.body;
     if (jars.length === 0) continue;
-    const key = `${product}|${rule.target}|${rule.productPct}|${rule.minutes}`;
+    const key = `${product}|${rule.target}|${rule.productPct}|${rule.productId ?? ''}|${rule.minutes}`;
     const one = shared.get(key) ?? {
       product,
       target: rule.target,
       productPct: rule.productPct,
+      productName: rule.productName ?? null,
       minutes: rule.minutes,
       source: rule.source,
       total: { solutionMl: 0, productMl: 0, waterMl: 0 },

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { onMount, untrack, type Snippet } from 'svelte';
   import { afterNavigate } from '$app/navigation';
@@ -101,8 +102,7 @@
   {/if}
   {#if keptSince !== null}
     <p class="kept" role="status">
-      No network. This is as it was loaded {dayAndTime(keptSince, now(), data.household)}; what you touch is
-      kept and sent later.
+      {t('app.noNetworkAsWasLoaded', { dayAndTime: dayAndTime(keptSince, now(), data.household) })}
     </p>
   {/if}
   <TimerBar locale={data.household} />

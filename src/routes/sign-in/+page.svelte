@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -10,18 +11,18 @@
   const { wrong, typed } = formAnswers(() => form);
 </script>
 
-<Front title="Sign in" lead="With your household’s name and passphrase.">
+<Front title={t('door.sign')} lead={t('door.withYourHouseholdsNamePassphrase')}>
   <form method="POST" class="stack" use:enhance novalidate>
     <Field
       name="name"
-      label="Household"
+      label={t('door.household')}
       value={typed('name')}
       error={wrong('name')}
       autocomplete="organization"
     />
     <Field
       name="memberName"
-      label="Your name"
+      label={t('door.yourName')}
       value={typed('memberName')}
       error={wrong('memberName')}
       autocomplete="given-name"
@@ -29,11 +30,11 @@
     <Field
       type="password"
       name="passphrase"
-      label="Passphrase"
+      label={t('door.passphrase')}
       error={wrong('passphrase')}
       autocomplete="current-password"
     />
-    <Button type="submit">Sign in</Button>
+    <Button type="submit">{t('door.sign')}</Button>
   </form>
-  {#if data.open}<p class="small"><a href="/welcome">Begin a new household</a></p>{/if}
+  {#if data.open}<p class="small"><a href="/welcome">{t('door.beginNewHousehold')}</a></p>{/if}
 </Front>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { DEFAULT_METHOD } from '$core/supplies/methods/ready.ts';
@@ -8,7 +9,7 @@ import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
 import { callerOf, keepAdmitted } from '$server/sessions/cookie.ts';
 import { hashPassphrase } from '$server/sessions/passphrase.ts';
-import { admit, seconds, waitForNewHousehold } from '$server/sessions/signIn.ts';
+import { admit, waitForNewHousehold } from '$server/sessions/signIn.ts';
 import { mayBegin, mayBeginNow } from '$server/sessions/welcome.ts';
 import { check } from '$contract/schemas/check.ts';
 import { newHouseholdSchema } from '$contract/schemas/household.ts';
@@ -19,23 +20,16 @@ export const load: PageServerLoad = async () => ({
   zones: Intl.supportedValuesOf('timeZone')
 });
 
-const CLOSED =
-  'This Brote belongs to a household already, and takes no other. Sign in to it; or whoever runs it starts it with BROTE_OPEN=1 to let more in.';
+const CLOSED = () => t('door.broteBelongsHouseholdAlreadyTakes');
 
 export const actions: Actions = {
   default: form(async (event: RequestEvent, { passphrase: typed, ...fields }) => {
-    if (!(await available(mayBegin))) return notTaken(403, fields, {}, CLOSED);
+    if (!(await available(mayBegin))) return notTaken(403, fields, {}, CLOSED());
     const checked = check(newHouseholdSchema, { ...fields, passphrase: typed });
     if (!checked.ok) return notTaken(422, fields, checked.errors);
     const caller = callerOf(event);
     const wait = await available(() => waitForNewHousehold(caller.address));
-    if (wait > 0)
-      return notTaken(
-        429,
-        fields,
-        {},
-        `Many households were begun from here. Try again in ${seconds(wait)}.`
-      );
+    if (wait > 0) return notTaken(429, fields, {}, t('door.manyHouseholdsWereBegunFrom', { seconds: wait }));
     const { name, zone, units, memberName, passphrase } = checked.value;
     const id = randomUUID();
     const passphraseHash = await hashPassphrase(passphrase);
@@ -54,11 +48,11 @@ export const actions: Actions = {
         });
         return true;
       });
-      if (!begun) return notTaken(403, fields, {}, CLOSED);
+      if (!begun) return notTaken(403, fields, {}, CLOSED());
     } catch (error) {
       if (!isNameTaken(error)) throw error;
       return notTaken(409, fields, {
-        name: 'A household of this name is here already: sign in to it, or choose another name.'
+        name: t('door.householdNameHereAlreadySign')
       });
     }
     keepAdmitted(event, await admit(id, memberName, caller));

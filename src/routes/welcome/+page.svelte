@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
   import { enhance } from '$ui/state/reload.ts';
@@ -23,26 +24,23 @@
 </script>
 
 {#if !data.open}
-  <Front
-    title="This Brote has its household"
-    lead="It was set up for one home, and takes no other. Whoever runs it can let more in by starting it with BROTE_OPEN=1."
-  >
-    <p><a href="/sign-in">Sign in to the household that is here</a></p>
+  <Front title={t('door.broteHasHousehold')} lead={t('door.wasSetUpOneHome')}>
+    <p><a href="/sign-in">{t('door.signHouseholdHere')}</a></p>
   </Front>
 {:else}
-  <Front title="Welcome to Brote" lead="Name your household, and the first tray can be sown in a minute.">
+  <Front title={t('door.welcomeBrote')} lead={t('door.nameYourHouseholdFirstTray')}>
     <form method="POST" class="stack" use:enhance novalidate>
       <Field
         name="name"
-        label="Household"
-        helper="Whatever you call your home"
+        label={t('door.household')}
+        helper={t('door.whateverYouCallYourHome')}
         value={typed('name')}
         error={wrong('name')}
       />
       <Field
         name="memberName"
-        label="Your name"
-        helper="So that others see who did what"
+        label={t('door.yourName')}
+        helper={t('door.soSSeeWhoDid')}
         value={typed('memberName')}
         error={wrong('memberName')}
       />
@@ -50,13 +48,13 @@
       <Field
         type="password"
         name="passphrase"
-        label="Passphrase"
-        helper="At least 8 characters; everyone in the household uses it"
+        label={t('door.passphrase')}
+        helper={t('household.atLeastCharactersEveryoneHousehold')}
         error={wrong('passphrase')}
         autocomplete="new-password"
       />
-      <Button type="submit">Begin the first sowing</Button>
+      <Button type="submit">{t('round.beginFirstSowing')}</Button>
     </form>
-    <p class="small"><a href="/sign-in">Sign in to a household that is here already</a></p>
+    <p class="small"><a href="/sign-in">{t('door.signHouseholdHereAlready')}</a></p>
   </Front>
 {/if}

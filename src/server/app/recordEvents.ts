@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { isDeepStrictEqual } from 'node:util';
 import { ValidationError } from 'yup';
 import { checkWeighIn } from '../../core/growth/yield.ts';
@@ -133,7 +134,7 @@ function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Reco
   const id = String((sent as { id?: unknown } | null)?.id ?? '').slice(0, 60);
   const refused = (message: string) => ({ id, ok: false as const, code: 'wrong' as const, message });
   const checked = check(eventSchema, sent);
-  if (!checked.ok) return refused(Object.values(checked.errors)[0] ?? 'This cannot be read.');
+  if (!checked.ok) return refused(Object.values(checked.errors)[0] ?? t('errors.cannotBeRead'));
   let body: EventBody;
   try {
     body = checkBody((sent as { body: EventBody }).body);
@@ -142,7 +143,7 @@ function readTouch(sent: unknown, by: string, now: Millis): Touch | Extract<Reco
     throw error;
   }
   const { sowingId, taskKey, sure, at } = checked.value;
-  if (at < now - OLDEST) return refused('This was over a month ago: write it as a note instead.');
+  if (at < now - OLDEST) return refused(t('errors.wasOverMonthAgoWrite'));
   const event = {
     id: checked.value.id,
     at,
@@ -158,7 +159,7 @@ const conflict = ({ sowingId, event }: Touch, stored: KnownEvent): ApiProblem | 
     ? null
     : {
         code: 'conflict',
-        message: 'Something else was recorded under this id already: it was not taken.'
+        message: t('errors.somethingElseWasRecordedUnder')
       };
 
 /** As it is kept: what is not there is left out. */
@@ -172,27 +173,26 @@ async function problemOf(
   { facts, units, now }: { facts: HouseholdFacts; units: Units; now: Millis }
 ): Promise<ApiProblem | null> {
   const { body, at } = event;
-  if (!record) return { code: 'missing', message: 'This tray is not in your household.' };
-  if (at < record.begunAt - CLOCK_SLACK)
-    return wrong('This was before the sowing began: check the time, or write it as a note.');
+  if (!record) return { code: 'missing', message: t('errors.trayNotYourHousehold') };
+  if (at < record.begunAt - CLOCK_SLACK) return wrong(t('errors.wasBeforeSowingBeganCheck'));
   switch (body.type) {
     case 'moved': {
       const to = facts.places.get(body.placeId);
-      if (!to) return { code: 'missing', message: 'This place is not in your household.' };
+      if (!to) return { code: 'missing', message: t('api.placeNotYourHousehold') };
       const heavy = await tooHeavyMove(tx, facts, record, to, now);
       return heavy ? { code: 'too-heavy', message: heavyWords(to, heavy, units) } : null;
     }
     case 'undone':
       return readLog(record).some(({ id }) => id === body.eventId)
         ? null
-        : { code: 'missing', message: 'What was to be taken back is not in this tray’s log.' };
+        : { code: 'missing', message: t('errors.whatWasBeTakenBack') };
     case 'cut': {
       const sowing = project(facts, record.setup, readLog(record));
       const found = wrongCut(sowing, body);
       if (found) return wrong(problemWords(found));
       const weighed = checkWeighIn(sowing.crop, sowing.areaCm2, body);
       if (weighed.kind === 'wrong') return wrong(problemWords(weighed.problem));
-      if (weighed.kind === 'implausible' && !sure) return { code: 'implausible', message: IMPLAUSIBLE };
+      if (weighed.kind === 'implausible' && !sure) return { code: 'implausible', message: IMPLAUSIBLE() };
       return null;
     }
     case 'packed':
@@ -206,14 +206,13 @@ async function problemOf(
       return found && wrong(problemWords(found));
     }
     case 'put-off':
-      return body.until < now - DAY ? wrong('This day has passed: choose one to come.') : null;
+      return body.until < now - DAY ? wrong(t('ahead.dayHasPassedChooseOne')) : null;
     default:
       return null;
   }
 }
 
 /** Said where nobody was there to be asked: a page that was open asks with the figures. */
-const IMPLAUSIBLE =
-  'This is far more than such a tray gives. Weigh it again, and record it on the tray’s own page.';
+const IMPLAUSIBLE = () => t('errors.farMoreThanSuchTray');
 
 const wrong = (message: string): ApiProblem => ({ code: 'wrong', message });

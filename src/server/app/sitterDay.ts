@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { v5 as idFrom } from 'uuid';
 import { picturesOf } from '../../core/picture/picture.ts';
 import type { Picture } from '../../core/picture/picture.ts';
@@ -75,7 +76,10 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   });
   return {
     name: sitter.name,
-    round: `${shortDate(now, household)}, round of ${clockTime(round.at, household)}`,
+    round: t('errors.shortdateRoundClocktime', {
+      shortDate: shortDate(now, household),
+      clockTime: clockTime(round.at, household)
+    }),
     until: shortDate(sitter.untilAt, household),
     early: early ? dayAndTime(sitter.fromAt, now, household) : null,
     stops,
@@ -121,7 +125,10 @@ function sitterStop(
         return { key: step.key, title, why: sentences(why, how), caution: stepCaution(step.body) };
       }),
     done: moments.map((at) => ({
-      words: `Done ${dayWords(at, now, household)} ${clockTime(at, household)}`,
+      words: t('errors.doneDayClocktime', {
+        day: dayWords(at, now, household),
+        clockTime: clockTime(at, household)
+      }),
       eventIds: mine.filter((one) => one.at === at).map(({ id }) => id)
     }))
   };

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import type { ChoiceData } from '../../core/choice/choiceData.ts';
 import type { Place } from '../../core/places/place.ts';
 import { planSowing, type PlannedSowing } from '../../core/sowing/planSowing.ts';
@@ -86,9 +87,5 @@ function refuseOtherThanShown(planned: readonly PlannedSowing[], { shownSeedG }:
     return shown !== undefined && !isAsShown(shown, seedG);
   });
   if (other)
-    throw new Wrong(
-      'ownSeedG',
-      `Something changed since this page was opened: it would be ${other.setup.seedG.toFixed(1)} g of seed now. Look at it again, then send it.`,
-      409
-    );
+    throw new Wrong('ownSeedG', t('errors.changedSince', { seedG: other.setup.seedG.toFixed(1) }), 409);
 }

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { SeedLots } from '../../core/choice/seedLots.ts';
 import { isReady } from '../../core/supplies/methods/ready.ts';
 import { AS_USUAL, type ChoiceData, type PartData } from '../../core/choice/choiceData.ts';
@@ -21,7 +22,7 @@ export async function sowAgain(
   { sowingId, ids }: { sowingId: string; ids: NewSowing['ids'] }
 ): Promise<{ ids: string[]; added: boolean }> {
   const found = await findSowing(tx, sowingId);
-  if (!found) throw new Wrong('sowingId', 'This sowing is not there any more.');
+  if (!found) throw new Wrong('sowingId', t('errors.sowingNotThereAnyMore'));
   const { setup } = found;
   const { half } = setup;
   const beside = half
@@ -29,7 +30,7 @@ export async function sowAgain(
         (one) => one.setup.half?.trayId === half.trayId && one.setup.id !== setup.id
       )?.setup
     : undefined;
-  if (half && !beside) throw new Wrong('sowingId', 'Its other half is not there any more: sow it anew.');
+  if (half && !beside) throw new Wrong('sowingId', t('errors.halfNotThereAnyMore'));
   const halves = beside ? [setup, beside] : [setup];
   const [lots, media] = await Promise.all([listLots(tx), listMedia(tx)]);
   const before = setup.mix ?? halves;

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import type { InferType } from 'yup';
 import type { planSchema } from '../../contract/schemas/ahead.ts';
 import { changedParts, groundOf } from '../../core/ahead/ground.ts';
@@ -61,7 +62,7 @@ export async function takePlan(
   const rhythm = rhythmOf(household);
   const moves = move.map(({ sowingId, eventId, day }) => {
     const aim = beginningOn(day, rhythm, now);
-    if (aim?.kind !== 'from') throw new Wrong('move', 'This is not a date: choose one from the calendar.');
+    if (aim?.kind !== 'from') throw new Wrong('move', t('ahead.notDateChooseOneFrom'));
     return { sowingId, id: eventId, at: now, body: { type: 'put-off', until: aim.at } };
   });
   const ends = leaveOut.map(({ sowingId, eventId }) => ({
@@ -73,15 +74,13 @@ export async function takePlan(
   for (const { sowingId, locked } of lock) await lockSowing(tx, sowingId, locked);
   for (const { orderId, day, sowingId } of orderDays) {
     const here = sowingId && (await findSowings(tx, [sowingId])).length > 0;
-    if (sowingId && !here)
-      throw new Wrong('orderDays', 'This sowing is not there any more: look at the plan again.', 409);
+    if (sowingId && !here) throw new Wrong('orderDays', t('errors.sowingNotThereAnyMore2'), 409);
     await settleOrderDay(tx, household.id, { orderId, day, sowingId });
   }
   if (moves.length + ends.length > 0) {
     const { results } = await recordEvents(tx, session, [...moves, ...ends]);
     // Somebody else began it meanwhile: the rest of the plan was made without knowing that.
-    if (results.some(({ ok }) => !ok))
-      throw new Wrong('move', 'One of these was begun or changed meanwhile: look at the plan again.', 409);
+    if (results.some(({ ok }) => !ok)) throw new Wrong('move', t('errors.oneTheseWasBegunOr'), 409);
   }
   return added;
 }

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import ical, {
   ICalAlarmType,
   ICalCalendarMethod,
@@ -100,7 +101,7 @@ export async function writeCalendar(inTx: InTransaction, base: string): Promise<
       event.createAlarm({
         type: ICalAlarmType.display,
         trigger: new Date(alarmOf(entry, household)),
-        description: entry.kind === 'soak' ? `Out of the water: ${title.toLowerCase()}` : title
+        description: entry.kind === 'soak' ? t('errors.outWaterTitle', { title: title.toLowerCase() }) : title
       });
   }
 }

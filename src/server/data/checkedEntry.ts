@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { Readable } from 'node:stream';
 import { crc32 } from 'node:zlib';
 import type { Entry } from 'yauzl';
@@ -30,7 +31,4 @@ export function checkedEntry(
 
 /** An entry that cannot be read as it was written. */
 export const damaged = (fileName: string, cause?: unknown): NotAPackage =>
-  new NotAPackage(
-    `“${fileName.slice(0, 80)}” in this package is damaged. Export the package again, or copy it again from where you keep it.`,
-    { cause }
-  );
+  new NotAPackage(t('data.slicePackageDamagedExportPackage', { slice: fileName.slice(0, 80) }), { cause });

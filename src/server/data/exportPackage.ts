@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { createWriteStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -62,12 +63,14 @@ function cell(column: string, { type, id }: Field): string {
   const quoted = `"${column}"`;
   const shown =
     type === 'datetime'
-      ? `to_char(${quoted} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`
+      ? // eslint-disable-next-line brote/no-prose -- SQL
+        `to_char(${quoted} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')`
       : // A list of numbers is one in the database, and JSON as every other list is here.
         type === 'array'
         ? `to_json(${quoted})::text`
         : type === 'string' && !id
-          ? `case when ${quoted} ~ '^''*[=+\\-@\\t\\r]' then '''' || ${quoted} else ${quoted} end`
+          ? // eslint-disable-next-line brote/no-prose -- SQL
+            `case when ${quoted} ~ '^''*[=+\\-@\\t\\r]' then '''' || ${quoted} else ${quoted} end`
           : `${quoted}::text`;
   return `${shown} as ${quoted}`;
 }
@@ -76,14 +79,13 @@ function cell(column: string, { type, id }: Field): string {
 function datapackage(): object {
   return {
     name: 'brote-household',
-    title: 'A household of Brote',
+    title: t('data.package.title'),
     profile: 'tabular-data-package',
     brote: {
       format: FORMAT,
       leftOut: { ...LEFT_OUT },
       leftOutOf: { ...LEFT_OUT_OF },
-      cells:
-        'Empty is nothing. Times are UTC. A text that a spreadsheet would take for a formula has an apostrophe before it.'
+      cells: t('data.package.cells')
     },
     resources: PACKAGE_TABLES.map((table) => ({
       name: table.name.replaceAll('_', '-'),

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { ValidationError, type AnyObjectSchema } from 'yup';
 import {
   MOST_EATEN_G,
@@ -7,7 +8,12 @@ import {
   weekdays
 } from '../../contract/schemas/ahead.ts';
 import { check } from '../../contract/schemas/check.ts';
-import { containerStockSchema, lotSchema, mediumSchema } from '../../contract/schemas/cupboard.ts';
+import {
+  containerStockSchema,
+  lotSchema,
+  mediumSchema,
+  productSchema
+} from '../../contract/schemas/cupboard.ts';
 import { checkBody } from '../../contract/schemas/event.ts';
 import { isZone } from '../../contract/schemas/household.ts';
 import { methodSchema } from '../../contract/schemas/method.ts';
@@ -38,7 +44,7 @@ const SOUND = null;
 /** The first complaint of a form's schema about a row; null for none. */
 function complaint(schema: AnyObjectSchema, value: object): string | null {
   const checked = check(schema, value);
-  return checked.ok ? SOUND : (Object.values(checked.errors)[0] ?? 'This cannot be read.');
+  return checked.ok ? SOUND : (Object.values(checked.errors)[0] ?? t('errors.cannotBeRead'));
 }
 
 const isNumber = (value: unknown, least: number, most: number): boolean =>
@@ -54,18 +60,16 @@ const fieldOf = (value: unknown, field: string): unknown =>
   value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[field] : undefined;
 
 const noCrop = (key: unknown, crops: KnownCrops): string | null => {
-  if (!isKey(key)) return `“${String(key)}” is not the key of a crop.`;
-  return crops === null || crops.has(key) || findCrop(key) ? SOUND : `There is no crop “${key}” here.`;
+  if (!isKey(key)) return t('data.keyNotKeyCrop', { key: String(key) });
+  return crops === null || crops.has(key) || findCrop(key) ? SOUND : t('data.thereNoCropKeyHere', { key });
 };
 const noMedium = (kind: unknown): string | null =>
-  (MEDIA as readonly unknown[]).includes(kind) ? SOUND : `“${String(kind)}” is not a medium.`;
+  (MEDIA as readonly unknown[]).includes(kind) ? SOUND : t('data.kindNotMedium', { kind: String(kind) });
 const noName = (name: unknown, most: number): string | null =>
-  isText(name, most) ? SOUND : `Its name must have 1 to ${most} letters.`;
+  isText(name, most) ? SOUND : t('data.nameMustHaveMostLetters', { most });
 
 const noParts = (parts: unknown, most: number, isPart: (part: unknown) => boolean): string | null =>
-  isNone(parts) || (isList(parts, most) && parts.every(isPart))
-    ? SOUND
-    : 'The parts of its mix cannot be read.';
+  isNone(parts) || (isList(parts, most) && parts.every(isPart)) ? SOUND : t('data.partsMixCannotBeRead');
 
 /** The first of some complaints. */
 const firstOf = (...complaints: (string | null)[]): string | null =>
@@ -73,7 +77,7 @@ const firstOf = (...complaints: (string | null)[]): string | null =>
 
 function methodFault(key: unknown, name: unknown, answers: unknown): string | null {
   if (findMethod(String(key)) && JSON.stringify(answers) === '{}') return SOUND;
-  if (answers === null || typeof answers !== 'object') return 'The answers of its method cannot be read.';
+  if (answers === null || typeof answers !== 'object') return t('data.answersMethodCannotBeRead');
   return complaint(methodSchema, completed({ ...answers, key: String(key), name: String(name ?? key) }));
 }
 
@@ -101,17 +105,19 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
     const isTime = (min: unknown) => isWhole(min, 0, before - 1);
     return firstOf(
       noName(name, 80),
-      typeof zone === 'string' && isZone(zone) ? SOUND : `“${String(zone)}” is not a time zone.`,
-      units === 'metric' || units === 'us' ? SOUND : `“${String(units)}” is neither metric nor US units.`,
-      isNumber(row.latitude_deg, -90, 90) ? SOUND : 'Its latitude must be between -90 and 90.',
+      typeof zone === 'string' && isZone(zone) ? SOUND : t('data.zoneNotTimeZone', { zone: String(zone) }),
+      units === 'metric' || units === 'us'
+        ? SOUND
+        : t('data.unitsNeitherMetricNorUs', { units: String(units) }),
+      isNumber(row.latitude_deg, -90, 90) ? SOUND : t('data.latitudeMustBeBetween'),
       isTime(sleep) && (sleep as number) > (wake as number) && isList(rounds, 6) && rounds.every(isTime)
         ? SOUND
-        : 'Its hours and rounds are not times of a day.',
-      isKey(row.method_key) ? SOUND : 'Its method is not the key of one.',
+        : t('data.hoursRoundsNotTimesDay'),
+      isKey(row.method_key) ? SOUND : t('data.methodNotKeyOne'),
       isNone(row.currency)
         ? SOUND
         : complaint(moneySchema, { currency: row.currency, kWh: row.price_kwh, feedL: row.price_feed_l }),
-      isNone(daysOff) || weekdays().isValidSync(daysOff) ? SOUND : 'Its days off are not days of a week.',
+      isNone(daysOff) || weekdays().isValidSync(daysOff) ? SOUND : t('data.daysOffNotDaysWeek'),
       complaint(varietySchema, { leastCrops: row.least_crops ?? null, mostInRow: row.most_in_row ?? null })
     );
   },
@@ -120,7 +126,7 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       noName(row.name, 40),
       [row.quiet_from_min, row.quiet_until_min].every((min) => isNone(min) || isWhole(min, 0, 1439))
         ? SOUND
-        : 'Its quiet hours are not times of a day.'
+        : t('data.quietHoursNotTimesDay')
     ),
   places: (row) =>
     firstOf(
@@ -136,20 +142,18 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
         depthCm: row.depth_cm ?? null,
         ratedG: row.rated_g ?? null
       }),
-      isWhole(row.position, 0, 1_000_000) ? SOUND : 'Its position is not a whole number.',
-      isNone(row.usual_before) || isUsualBefore(row.usual_before)
-        ? SOUND
-        : 'What was usual there before cannot be read.'
+      isWhole(row.position, 0, 1_000_000) ? SOUND : t('data.positionNotWholeNumber'),
+      isNone(row.usual_before) || isUsualBefore(row.usual_before) ? SOUND : t('data.whatWasUsualThereBefore')
     ),
   containers: (row) => {
     const { name, shape, length_cm, width_cm, depth_cm, cells } = row;
     if (!['rectangle', 'round', 'cells'].includes(shape as string))
-      return `“${String(shape)}” is not a shape of a container.`;
+      return t('data.shapeNotShapeContainer', { shape: String(shape) });
     const size = { name, shape, lengthCm: length_cm, widthCm: width_cm, depthCm: depth_cm, cells };
     const [field] = Object.keys(checkContainer(size as Container));
     return firstOf(
-      field ? `Its ${field} cannot be.` : SOUND,
-      isWhole(cells, ...SIZE_BOUNDS.cells) ? SOUND : 'Its cells cannot be.',
+      field ? t('data.fieldCannotBe', { field }) : SOUND,
+      isWhole(cells, ...SIZE_BOUNDS.cells) ? SOUND : t('data.cellsCannotBe'),
       complaint(containerStockSchema, {
         id: row.id,
         name,
@@ -163,15 +167,15 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
   own_crops: (row, crops) => {
     const figures = row.figures as Crop;
     const crop = completedCrop(figures);
-    if (crop.key !== row.key || !isKey(row.key)) return 'Its key is not the one of its figures.';
-    if (!isKey(row.based_on)) return 'It is not based on a crop.';
+    if (crop.key !== row.key || !isKey(row.key)) return t('data.keyNotOneFigures');
+    if (!isKey(row.based_on)) return t('data.notBasedOnCrop');
     if (fieldOf(crop, 'seedsPerCm2') === null || typeof crop.seedsPerCm2 !== 'object')
-      return 'Its figures are not complete.';
+      return t('data.figuresNotComplete');
     const words = complaint(ownCropWordsSchema, crop);
     if (words) return words;
     // A crop that is stored was let in by the rules of its day.
     const wrong = checkCrop(crop).find(({ code }) => crops !== null || code !== 'refused');
-    return wrong ? `Its ${wrong.field} cannot be.` : SOUND;
+    return wrong ? t('data.fieldCannotBe', { field: wrong.field }) : SOUND;
   },
   methods: ({ key, name, answers }) => firstOf(noName(name, 60), methodFault(key, name, answers)),
   media: (row) =>
@@ -181,7 +185,15 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       kind: row.kind,
       swellLKg: row.swell_l_kg ?? null,
       parts: row.parts ?? null
-    }) ?? (isNone(row.parts) || isList(row.parts, 12) ? SOUND : 'It has no parts.'),
+    }) ?? (isNone(row.parts) || isList(row.parts, 12) ? SOUND : t('data.hasNoParts')),
+  products: (row) =>
+    complaint(productSchema, {
+      id: row.id,
+      name: row.name,
+      kind: row.kind,
+      strengthPct: row.strength_pct,
+      datedOn: row.dated_on ?? null
+    }),
   lots: (row, crops) => {
     const { parts } = row;
     const isPart = (part: unknown) =>
@@ -209,26 +221,26 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       ? complaint(mediumPriceSchema, row)
       : row.of === 'shop'
         ? complaint(shopPriceSchema, row)
-        : `“${String(row.of)}” is nothing that has a price.`,
+        : t('data.nothingHasPrice', { of: String(row.of) }),
   eaters: ({ name, g_by_weekday: grams, liked, disliked }) =>
     firstOf(
       noName(name, 40),
       Array.isArray(grams) && grams.length === 7 && grams.every((g) => isNumber(g, 0, MOST_EATEN_G))
         ? SOUND
-        : `What ${String(name)} eats must be seven days of grams.`,
+        : t('data.whatNameEatsMustBe', { name: String(name) }),
       [liked, disliked].every((keys) => isNone(keys) || (Array.isArray(keys) && keys.every(isKey)))
         ? SOUND
-        : `What ${String(name)} likes must be keys of crops.`
+        : t('data.whatNameLikesMustBe', { name: String(name) })
     ),
   tastes: (row, crops) =>
     firstOf(
       noCrop(row.crop_key, crops),
       ['liked', 'usual', 'disliked'].includes(row.taste as string)
         ? SOUND
-        : `“${String(row.taste)}” is not a taste.`,
+        : t('data.tasteNotTaste', { taste: String(row.taste) }),
       [row.least_share, row.most_share].every((share) => isNone(share) || isNumber(share, 0, 1))
         ? SOUND
-        : 'Its shares must be from 0 to 1.'
+        : t('data.sharesMustBeFrom')
     ),
   standing_orders: (row, crops) =>
     firstOf(
@@ -253,18 +265,20 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
   devices: ({ name, refused }) =>
     firstOf(
       noName(name, 60),
-      isNone(refused) || isText(refused, 1000) ? SOUND : 'Its last refusal cannot be read.'
+      isNone(refused) || isText(refused, 1000) ? SOUND : t('data.lastRefusalCannotBeRead')
     ),
   readings: ({ source, temp_c: tempC, humidity_pct: humidityPct }) =>
     firstOf(
-      source === 'hand' || source === 'file' || isId(source) ? SOUND : `“${String(source)}” is not a source.`,
-      isNumber(tempC, ...AIR_BOUNDS.tempC) ? SOUND : `${String(tempC)} °C is not the air of a room.`,
+      source === 'hand' || source === 'file' || isId(source)
+        ? SOUND
+        : t('data.sourceNotSource', { source: String(source) }),
+      isNumber(tempC, ...AIR_BOUNDS.tempC) ? SOUND : t('data.tempcCNotAirRoom', { tempC: String(tempC) }),
       isNone(humidityPct) || isNumber(humidityPct, 0, 100)
         ? SOUND
-        : `${String(humidityPct)} % is not a humidity.`
+        : t('data.humiditypctNotHumidity', { humidityPct: String(humidityPct) })
     ),
   away: ({ from_day: from, until_day: until }) =>
-    isDay(from) && isDay(until) && from <= until ? SOUND : 'Its last day is before its first.',
+    isDay(from) && isDay(until) && from <= until ? SOUND : t('data.lastDayBeforeFirst'),
   sitters: ({ name }) => noName(name, 40),
   sowings: (row, crops) => {
     const { mix } = row;
@@ -275,7 +289,7 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       (isNone(fieldOf(part, 'lotId')) || isId(fieldOf(part, 'lotId'))) &&
       (isNone(fieldOf(part, 'variety')) || isText(fieldOf(part, 'variety'), MOST_VARIETY_LETTERS));
     const within: [string, unknown, number, number][] = [
-      ['share of its container', row.area_share, 1e-6, 1],
+      [t('data.shareContainer'), row.area_share, 1e-6, 1],
       ['density', row.seeds_per_cm2, 1e-9, 1e6],
       ['seed', row.seed_g, 1e-9, MOST_SEED_G],
       ['germination', row.germination_pct ?? 50, 1e-9, 100],
@@ -286,19 +300,19 @@ const FAULTS: Readonly<Record<string, (row: TableRow, crops: KnownCrops) => stri
       noCrop(row.crop_key, crops),
       noParts(mix, MOST_PARTS, isPart),
       noMedium(row.medium),
-      isWhole(row.count, ...SIZE_BOUNDS.count) ? SOUND : 'Its count of containers cannot be.',
-      wrong ? `Its ${wrong[0]} cannot be.` : SOUND,
-      isNone(row.stack_of) || isWhole(row.stack_of, 1, MOST_IN_STACK) ? SOUND : 'Its stack cannot be.',
+      isWhole(row.count, ...SIZE_BOUNDS.count) ? SOUND : t('data.countContainersCannotBe'),
+      wrong ? t('data.wrongCannotBe', { wrong: wrong[0] }) : SOUND,
+      isNone(row.stack_of) || isWhole(row.stack_of, 1, MOST_IN_STACK) ? SOUND : t('data.stackCannotBe'),
       isNone(row.method) ? SOUND : methodFault(row.method_key, fieldOf(row.method, 'name'), row.method)
     );
   },
   events: ({ type, body }) => {
     if (fieldOf(body, 'type') !== type)
-      return `The event says it is “${String(fieldOf(body, 'type'))}” and “${String(type)}”.`;
+      return t('data.eventSaysFieldType', { field: String(fieldOf(body, 'type')), type: String(type) });
     return bodyFault(body);
   },
-  turns: ({ round_key: key }) => (isText(key, 80) ? SOUND : 'Its round cannot be read.'),
-  reminders: ({ body }) => (isWordable(body) ? SOUND : 'What it says cannot be read.')
+  turns: ({ round_key: key }) => (isText(key, 80) ? SOUND : t('data.roundCannotBeRead')),
+  reminders: ({ body }) => (isWordable(body) ? SOUND : t('data.whatSaysCannotBeRead'))
 };
 
 /** What is wrong with the body of an event; null for nothing. */
@@ -309,7 +323,7 @@ function bodyFault(body: unknown): string | null {
   } catch (error) {
     return error instanceof ValidationError
       ? error.message
-      : `There is no event “${String(fieldOf(body, 'type'))}” here.`;
+      : t('data.thereNoEventFieldHere', { field: String(fieldOf(body, 'type')) });
   }
 }
 
@@ -321,11 +335,11 @@ const MOST_BODIES = 5000;
 export function logFault(log: string): string | null {
   const entries = JSON.parse(log) as [string, number, string | null, string | null, unknown][];
   for (const [, at, , , body] of entries) {
-    if (!Number.isFinite(at)) return 'The time of an event cannot be read.';
+    if (!Number.isFinite(at)) return t('data.timeEventCannotBeRead');
     const text = JSON.stringify(body);
     if (soundBodies.has(text)) continue;
     const fault = bodyFault(body);
-    if (fault !== null) return `An event cannot be read: ${fault}`;
+    if (fault !== null) return t('data.eventCannotBeReadFault', { fault });
     if (soundBodies.size >= MOST_BODIES) soundBodies.clear();
     if (text.length < 400) soundBodies.add(text);
   }
@@ -353,6 +367,6 @@ export function faultOf(table: string, row: TableRow, crops: KnownCrops): string
     return FAULTS[table]?.(row, crops) ?? SOUND;
   } catch {
     // Nonsense of a shape that no rule foresaw.
-    return 'It cannot be read.';
+    return t('data.cannotBeRead');
   }
 }

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { CsvError, parse } from 'csv-parse';
 import type { Readable } from 'node:stream';
 import { settleAllAir } from '../air/air.ts';
@@ -25,7 +26,7 @@ export interface Imported {
 export class WrongRows extends Error {
   override readonly name = 'WrongRows';
   constructor(readonly rows: readonly { file: string; line: number; say: string }[]) {
-    super('Rows of this package are wrong.');
+    super('WrongRows');
   }
 }
 
@@ -126,10 +127,7 @@ class Import {
         letters = 0;
       }
     } catch (error) {
-      if (error instanceof CsvError)
-        throw new NotAPackage(
-          `${file} is no table as this package has them: it was changed since it was exported.`
-        );
+      if (error instanceof CsvError) throw new NotAPackage(t('data.notATable', { file }));
       throw error;
     }
     await take();
@@ -143,9 +141,7 @@ class Import {
       (column) => fields[column]!.required && !names.includes(column)
     );
     if (missing.length > 0)
-      throw new NotAPackage(
-        `data/${name}.csv lacks the column ${missing[0]}: it was changed since it was exported.`
-      );
+      throw new NotAPackage(t('data.lacksColumn', { table: name, column: missing[0]! }));
     return names;
   }
 
@@ -299,6 +295,7 @@ class Import {
 
 /** Tables whose rows need a key that is nobody's: what was exported brings none along. */
 const SECRET = new Set(['devices', 'sitters']);
+// eslint-disable-next-line brote/no-prose -- SQL
 const NO_KEY = `sha256(convert_to(gen_random_uuid()::text, 'utf8'))`;
 
 const pgType = ({ type, id }: Field): string =>

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import type { Readable } from 'node:stream';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { FORMAT, PACKAGE_TABLES } from './tables.ts';
@@ -13,7 +14,7 @@ const SMALL = 1024 * 1024;
 /** A package has one entry a table; a program that packs it again may add folders. */
 const MOST_ENTRIES = 100;
 
-const NONE = 'This is no package of Brote: choose the file that was exported under Data, as it is.';
+const NONE = () => t('data.noPackageBroteChooseFile');
 
 /** A package that was opened: its tables are read one after the other. */
 export interface OpenPackage {
@@ -25,7 +26,7 @@ export interface OpenPackage {
 const opened = (file: string): Promise<ZipFile> =>
   new Promise((resolve, reject) =>
     yauzl.open(file, { lazyEntries: true, autoClose: false }, (error, zip) =>
-      error ? reject(new NotAPackage(NONE, { cause: error })) : resolve(zip)
+      error ? reject(new NotAPackage(NONE(), { cause: error })) : resolve(zip)
     )
   );
 
@@ -38,13 +39,13 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
     const refuse = (say: string) => reject(new NotAPackage(say));
     if (zip.entryCount > MOST_ENTRIES)
       return refuse(
-        `There are ${zip.entryCount} files and folders in this archive, and a package has fewer than ${MOST_ENTRIES}: nothing of it was read.`
+        t('data.thereEntrycountFilesFoldersArchive', { entryCount: zip.entryCount, MOST_ENTRIES })
       );
     zip.on('error', (error: Error) =>
       refuse(
         /relative path|absolute path|invalid characters/.test(error.message)
-          ? 'A file in this archive would climb out of it: it was not made by Brote, and nothing of it was read.'
-          : NONE
+          ? t('data.fileArchiveWouldClimbOut')
+          : NONE()
       )
     );
     zip.on('end', () => resolve(entries));
@@ -52,12 +53,10 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
       const { fileName, uncompressedSize, compressedSize } = entry;
       bytes += uncompressedSize;
       if (bytes > MOST_BYTES || (uncompressedSize > SMALL && uncompressedSize > compressedSize * MOST_RATIO))
-        return refuse('This archive swells to more than any household holds: nothing of it was read.');
+        return refuse(t('data.archiveSwellsMoreThanAny'));
       if (fileName.endsWith('/')) return zip.readEntry();
       if (!known.has(fileName) || entries.has(fileName))
-        return refuse(
-          `There is a file “${fileName.slice(0, 80)}” in this archive that no package of Brote has: nothing of it was read.`
-        );
+        return refuse(t('data.thereFileSliceArchiveNo', { slice: fileName.slice(0, 80) }));
       entries.set(fileName, entry);
       zip.readEntry();
     });
@@ -86,18 +85,13 @@ export async function openPackage(file: string): Promise<OpenPackage> {
   try {
     const entries = await entriesOf(zip);
     const about = entries.get('datapackage.json');
-    if (!about || about.uncompressedSize > SMALL) throw new NotAPackage(NONE);
+    if (!about || about.uncompressedSize > SMALL) throw new NotAPackage(NONE());
     const { format, paths } = aboutOf(await textOf(await streamOf(zip, about)));
-    if (format === null) throw new NotAPackage(NONE);
-    if (format > FORMAT)
-      throw new NotAPackage(
-        'This package was made by a newer Brote: bring this one up to date first. Nothing of it was read.'
-      );
+    if (format === null) throw new NotAPackage(NONE());
+    if (format > FORMAT) throw new NotAPackage(t('data.packageWasMadeByNewer'));
     const missing = paths.find((path) => !entries.has(path));
     if (missing !== undefined)
-      throw new NotAPackage(
-        `“${missing.slice(0, 80)}” is missing from this package. Export the package again, or copy it again from where you keep it.`
-      );
+      throw new NotAPackage(t('data.sliceMissingFromPackageExport', { slice: missing.slice(0, 80) }));
     return {
       table: async (name) => {
         const entry = entries.get(`data/${name}.csv`);

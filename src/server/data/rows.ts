@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { MOMENTS } from '../../contract/schemas/primitives.ts';
 import { checkBody } from '../../contract/schemas/event.ts';
 import { isDay, isId, plainText } from '../../contract/text.ts';
@@ -20,11 +21,11 @@ const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d{1,6})?Z$/;
 /** A cell as what its column holds. @throws WrongRow where it is not that */
 function valueOf(column: string, { type, id, required }: Field, cell: string): unknown {
   const wrong = (what: string): never => {
-    throw new WrongRow(`“${cell.slice(0, 40)}” in ${column} is no ${what}.`);
+    throw new WrongRow(t('data.sliceColumnNoWhat', { slice: cell.slice(0, 40), column, what }));
   };
   if (cell === '') {
     if (!required) return null;
-    throw new WrongRow(`${column} is empty, and has to say something.`);
+    throw new WrongRow(t('data.columnEmptyHasSaySomething', { column }));
   }
   switch (type) {
     case 'string':
@@ -34,17 +35,15 @@ function valueOf(column: string, { type, id, required }: Field, cell: string): u
     case 'integer': {
       const number = Number(cell);
       if (!/^-?[\d.]+(?:e[+-]?\d+)?$/i.test(cell) || !Number.isFinite(number)) return wrong('number');
-      return type === 'integer' && !Number.isSafeInteger(number) ? wrong('whole number') : number;
+      return type === 'integer' && !Number.isSafeInteger(number) ? wrong(t('data.wholeNumber')) : number;
     }
     case 'boolean':
-      return cell === 'true' ? true : cell === 'false' ? false : wrong('yes or no, “true” or “false”');
+      return cell === 'true' ? true : cell === 'false' ? false : wrong(t('data.orNoTrueOrFalse'));
     case 'date':
-      return isDay(cell) ? cell : wrong('day such as 2026-11-23');
+      return isDay(cell) ? cell : wrong(t('data.daySuchAs'));
     case 'datetime': {
       const at = Date.parse(cell);
-      return TIME.test(cell) && at >= MOMENTS[0] && at <= MOMENTS[1]
-        ? cell
-        : wrong('time such as 2026-11-23T07:30:00Z');
+      return TIME.test(cell) && at >= MOMENTS[0] && at <= MOMENTS[1] ? cell : wrong(t('data.timeSuchAsTZ'));
     }
     case 'object':
     case 'array': {
@@ -58,7 +57,7 @@ function valueOf(column: string, { type, id, required }: Field, cell: string): u
         type === 'array'
           ? Array.isArray(value)
           : value !== null && typeof value === 'object' && !Array.isArray(value);
-      return fits ? value : wrong(type === 'array' ? 'list in JSON' : 'object in JSON');
+      return fits ? value : wrong(type === 'array' ? t('data.listJson') : t('data.objectJson'));
     }
   }
 }

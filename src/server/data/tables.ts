@@ -1,3 +1,4 @@
+import { table } from '../../messages/t.ts';
 /** What a column of the open package holds, by the names of the Table Schema. */
 export type FieldType =
   'string' | 'integer' | 'number' | 'boolean' | 'date' | 'datetime' | 'object' | 'array';
@@ -138,6 +139,20 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       kind: must(text),
       swell_l_kg: number,
       parts: array,
+      retired_at: time
+    },
+    key: ['id'],
+    order: ['id'],
+    without: []
+  },
+  {
+    name: 'products',
+    fields: {
+      id: must(id),
+      name: must(text),
+      kind: must(text),
+      strength_pct: must(number),
+      dated_on: day,
       retired_at: time
     },
     key: ['id'],
@@ -385,27 +400,27 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
 ];
 
 /** Tables that are not in the package, each with why, as the package itself says. */
-export const LEFT_OUT: Readonly<Record<string, string>> = {
-  sessions: 'Sign-ins belong to the browsers they were made in.',
-  known_browsers: 'Sign-ins belong to the browsers they were made in.',
-  attempts: 'Tries to sign in.',
-  invites: 'Secret addresses.',
-  feeds: 'Secret addresses.',
-  calendar: 'What the calendars at those addresses were told.',
-  channels: 'Subscriptions and addresses of members.',
-  deliveries: 'Messages to them.',
-  judging: 'When the household is next looked at: worked out anew.',
-  air: 'Means of the readings: worked out anew.'
-};
+export const LEFT_OUT = table('data.leftOut', [
+  'sessions',
+  'known_browsers',
+  'attempts',
+  'invites',
+  'feeds',
+  'calendar',
+  'channels',
+  'deliveries',
+  'judging',
+  'air'
+]);
 
 /** What is left out of tables that are in it. */
-export const LEFT_OUT_OF: Readonly<Record<string, string>> = {
-  households: 'Its passphrase.',
-  members: 'Their passphrases, and which reminders they have seen.',
-  devices: 'Their keys.',
-  sitters: 'Their addresses.',
-  sowings: 'What follows from their events: worked out anew.'
-};
+export const LEFT_OUT_OF = table('data.leftOutOf', [
+  'households',
+  'members',
+  'devices',
+  'sitters',
+  'sowings'
+]);
 
 /** The package's format. One that is higher was made by a newer Brote. */
 export const FORMAT = 1;

@@ -2,11 +2,13 @@ import { cropOf } from '../../core/crops/library.ts';
 import type { Lot } from '../../core/supplies/seed/lot.ts';
 import type { Method } from '../../core/supplies/methods/method.ts';
 import { DEFAULT_METHOD } from '../../core/supplies/methods/ready.ts';
+import { ruleWith, type Product } from '../../core/supplies/seed/product.ts';
 import { STARTING_RULES } from '../../core/supplies/seed/rule.ts';
 import { DAY } from '../../core/time/zone.ts';
 import type { Tx } from '../db/connection.ts';
 import { saveLot } from '../cupboard/lots.ts';
 import { saveMedium } from '../cupboard/media.ts';
+import { saveProduct } from '../cupboard/products.ts';
 import { saveAppetite } from '../ahead/appetite.ts';
 import { changeMoney, savePrice } from '../households/prices.ts';
 import { saveOwnCrop } from '../crops/ownCrops.ts';
@@ -43,13 +45,31 @@ export const LOTS: Record<LotName, Lot> = {
   basil: lot(6, 'basil', 'From the market', 25, { test: { sprouted: 19, tested: 30 } })
 };
 
+const PEROXIDE: Product = {
+  id: id(11),
+  name: 'Brown bottle',
+  kind: 'peroxide',
+  strengthPct: 6,
+  datedOn: null
+};
+const BLEACH: Product = {
+  id: id(12),
+  name: 'Bleach under the sink',
+  kind: 'hypochlorite',
+  strengthPct: 4.5,
+  datedOn: null
+};
+
 /** A method of the household's own: press and wait, with the seed washed in peroxide first. */
 const CAREFUL: Method = {
   ...DEFAULT_METHOD,
   key: 'careful-start',
   name: 'Careful start',
   disinfect: 'peroxide',
-  disinfectRule: { ...STARTING_RULES.peroxide, productPct: 6, source: 'A leaflet we keep on the fridge' },
+  disinfectRule: ruleWith(
+    { ...STARTING_RULES.peroxide, source: 'A leaflet we keep on the fridge' },
+    PEROXIDE
+  ),
   feed: 'half'
 };
 
@@ -86,6 +106,8 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
     swellLKg: 9,
     parts: null
   });
+  await saveProduct(tx, householdId, { ...PEROXIDE, datedOn: dayFrom(now, -40) });
+  await saveProduct(tx, householdId, { ...BLEACH, datedOn: dayFrom(now, -230) });
   await saveAppetite(tx, householdId, {
     eaters: [
       { id: id(9), name: 'Nela', gByWeekday: [40, 40, 40, 40, 40, 60, 60], liked: ['radish'], disliked: [] },

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { stillMatters } from '../../core/reminders/again.ts';
 import type { ReminderBody } from '../../core/reminders/reminder.ts';
 import { reminderWords } from '../../words/reminders.ts';
@@ -84,12 +85,12 @@ async function messageOf(
     householdId,
     household: household.name,
     title: !isConfirmed
-      ? 'Confirm your address for Brote'
+      ? t('mail.confirm.subject')
       : !first
-        ? 'A test from Brote'
+        ? t('mail.test.subject')
         : parts.length === 1
           ? first.words.title
-          : `${first.words.title}, and ${parts.length - 1} more`,
+          : t('mail.several.subject', { title: first.words.title, more: parts.length - 1 }),
     parts,
     base,
     unsubscribe: new URL(`/unsubscribe/${channelToken('unsubscribe', householdId, channel.id)}`, base).href,

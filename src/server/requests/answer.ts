@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { fail, isHttpError, isRedirect, json, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
 import { limitWords } from '../../words/limits.ts';
 import { RETRY_AFTER_S } from '../db/unavailable.ts';
@@ -25,7 +26,7 @@ function overLimit(failure: unknown): Told | null {
   return { message: limitWords(table, Number(most)), code: 'full' };
 }
 
-const UNKEEPABLE = 'Something in this cannot be kept: check its figures and names, and send it again.';
+const UNKEEPABLE = () => t('errors.somethingCannotBeKeptCheck');
 
 function toldOf(failure: unknown): { status: number; told: Told } | null {
   if (failure instanceof UnreadableBody)
@@ -39,7 +40,7 @@ function toldOf(failure: unknown): { status: number; told: Told } | null {
   if (full) return { status: 409, told: full };
   if (isUnkeepable(failure)) {
     console.error(failure);
-    return { status: 422, told: { message: UNKEEPABLE, code: 'wrong' } };
+    return { status: 422, told: { message: UNKEEPABLE(), code: 'wrong' } };
   }
   if (isHttpError(failure))
     return {

@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { plainText } from '../../contract/text.ts';
@@ -57,7 +58,7 @@ async function bytesOf(request: Request, most = MOST_BYTES): Promise<Uint8Array<
 const tooMuch = (most: number): UnreadableBody =>
   new UnreadableBody(
     413,
-    `This is over ${most < 1024 ** 2 ? `${most / 1024} kB` : `${most / 1024 ** 2} MB`}: send it in parts.`
+    t('errors.tooLarge', { size: most < 1024 ** 2 ? `${most / 1024} kB` : `${most / 1024 ** 2} MB` })
   );
 
 /**
@@ -76,9 +77,9 @@ export async function readFile(request: Request, file: string): Promise<void> {
   try {
     await pipeline(counted(), createWriteStream(file));
   } catch (error) {
-    throw whyUnread(error, 'This file broke off on its way: send it again.');
+    throw whyUnread(error, t('errors.fileBrokeOff'));
   }
-  if (bytes === 0) throw new UnreadableBody(400, 'This file is empty: choose another.');
+  if (bytes === 0) throw new UnreadableBody(400, t('errors.fileEmpty'));
 }
 
 /**
@@ -105,9 +106,9 @@ export async function readText(request: Request): Promise<string> {
   try {
     text = new TextDecoder().decode(await bytesOf(request));
   } catch (error) {
-    throw whyUnread(error, 'What was sent broke off: send it again.');
+    throw whyUnread(error, t('errors.bodyBrokeOff'));
   }
-  if (text.trim() === '') throw new UnreadableBody(400, 'Nothing was sent: the body is empty.');
+  if (text.trim() === '') throw new UnreadableBody(400, t('errors.bodyEmpty'));
   return text.toWellFormed();
 }
 
@@ -116,20 +117,18 @@ export async function readText(request: Request): Promise<string> {
  * @throws Unreadable where it is none, of another type, empty, too long or too deep
  */
 export async function readJson(request: Request): Promise<unknown> {
-  if (!/\bjson$/.test(typeOf(request)))
-    throw new UnreadableBody(415, 'Send JSON, with Content-Type: application/json.');
+  if (!/\bjson$/.test(typeOf(request))) throw new UnreadableBody(415, t('errors.sendJson'));
   return parseJson(await readText(request));
 }
 
 /** JSON of a text. @throws Unreadable where it is none, or too deep */
 export function parseJson(text: string): unknown {
-  if (valuesOf(text) > MOST_VALUES)
-    throw new UnreadableBody(413, 'There are too many values in this JSON. Send it in smaller parts.');
+  if (valuesOf(text) > MOST_VALUES) throw new UnreadableBody(413, t('errors.tooManyValues'));
   let sent: unknown;
   try {
     sent = JSON.parse(text);
   } catch {
-    throw new UnreadableBody(400, 'This is no JSON: it cannot be read.');
+    throw new UnreadableBody(400, t('errors.noJson'));
   }
   return cleaned(sent, 0);
 }
@@ -137,7 +136,7 @@ export function parseJson(text: string): unknown {
 function cleaned(value: unknown, depth: number): unknown {
   if (typeof value === 'string') return plainText(value);
   if (value === null || typeof value !== 'object') return value;
-  if (depth >= DEEPEST) throw new UnreadableBody(422, 'This JSON lies too deep: no message of ours does.');
+  if (depth >= DEEPEST) throw new UnreadableBody(422, t('errors.tooDeep'));
   if (Array.isArray(value)) return value.map((one) => cleaned(one, depth + 1));
   return Object.fromEntries(
     Object.entries(value).flatMap(([name, one]) =>
@@ -152,22 +151,22 @@ function cleaned(value: unknown, depth: number): unknown {
  */
 export async function readForm(request: Request): Promise<Fields> {
   if (!['application/x-www-form-urlencoded', 'multipart/form-data'].includes(typeOf(request)))
-    throw new UnreadableBody(415, 'This address takes a form: open its page and send it from there.');
+    throw new UnreadableBody(415, t('errors.sendForm'));
   let form: FormData;
   try {
     form = await new Response(await bytesOf(request, MOST_FORM_BYTES), {
       headers: { 'content-type': request.headers.get('content-type') ?? '' }
     }).formData();
   } catch (error) {
-    throw whyUnread(error, 'This form broke off on its way: send it again.');
+    throw whyUnread(error, t('errors.formBrokeOff'));
   }
   const fields: Fields = {};
   let count = 0;
   for (const [name, value] of form) {
-    if (typeof value !== 'string') throw new UnreadableBody(422, 'This form takes no files.');
+    if (typeof value !== 'string') throw new UnreadableBody(422, t('errors.noFiles'));
     count += 1;
     if (count > MOST_FIELDS || name.length > LONGEST_FIELD || value.length > LONGEST_FIELD)
-      throw new UnreadableBody(413, 'A text in this form is too long. Shorten it and send the form again.');
+      throw new UnreadableBody(413, t('errors.textTooLong'));
     if (!NO_NAMES.has(name)) fields[plainText(name)] = plainText(value);
   }
   return fields;

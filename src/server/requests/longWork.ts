@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 /** Imports and exports that one process does at a time; each has a connection of its own. */
 export const MOST_LONG = 2;
 
@@ -20,13 +21,8 @@ const underWay = new Set<string>();
  * @throws Busy where it has to wait
  */
 export async function longWork<T>(householdId: string, work: () => Promise<T>): Promise<T> {
-  if (underWay.has(householdId))
-    throw new Busy(
-      409,
-      'Another import or export of your household is still running. Try again when it is done.'
-    );
-  if (underWay.size >= MOST_LONG)
-    throw new Busy(503, 'Brote is busy with imports and exports of other households. Try again in a minute.');
+  if (underWay.has(householdId)) throw new Busy(409, t('errors.busyOwn'));
+  if (underWay.size >= MOST_LONG) throw new Busy(503, t('errors.busyOthers'));
   underWay.add(householdId);
   try {
     return await work();

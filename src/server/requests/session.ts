@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { setImmediate } from 'node:timers/promises';
 import { error, isHttpError } from '@sveltejs/kit';
 import { gatherUnreadable } from '../data/sound.ts';
@@ -8,16 +9,16 @@ import type { Session } from '../sessions/sessions.ts';
 import { longWork } from './longWork.ts';
 
 /** What is told where the database is away or too slow. */
-export const AWAY =
-  'Brote cannot reach its data just now. Nothing you entered is lost: try again in a moment.';
+export const AWAY = () => t('errors.broteCannotReachDataJust');
 
 /** The message when the disk is full. */
-const FULL =
-  'Brote’s storage is full, so nothing can be saved just now. What you entered is not lost: whoever runs Brote has to make room on its disk, then try again.';
+const FULL = () => t('errors.brotesStorageFullSoNothing');
 
 /** What is told where something may be tried again, by why it failed. */
 export const awayWords = (failure: unknown): { message: string; code: 'away' | 'storage-full' } =>
-  failure instanceof StorageFull ? { message: FULL, code: 'storage-full' } : { message: AWAY, code: 'away' };
+  failure instanceof StorageFull
+    ? { message: FULL(), code: 'storage-full' }
+    : { message: AWAY(), code: 'away' };
 
 /** @throws StorageFull where nothing should be written */
 export function needRoom(): void {
@@ -26,7 +27,7 @@ export function needRoom(): void {
 
 /** The session of a request that has one: the door lets no other through to where this is asked. */
 export function signedIn(locals: App.Locals): Session {
-  if (!locals.session) error(401, { message: 'Sign in again to continue; what you entered is kept.' });
+  if (!locals.session) error(401, { message: t('errors.signAgainContinueWhatYou') });
   return locals.session;
 }
 

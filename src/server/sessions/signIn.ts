@@ -1,3 +1,4 @@
+import { t } from '../../messages/t.ts';
 import { outside, type Tx } from '../db/connection.ts';
 import { nameKey } from '../../contract/text.ts';
 import { waitFor } from './attempts.ts';
@@ -84,21 +85,18 @@ export async function checkPassphrase(
     return {
       ok: false,
       kind: 'wait',
-      say: `Too many tries on this household. Try again in ${seconds(tried!.wait_s)}, or from a device that has signed in before.`
+      say: t('door.signIn.wait', { seconds: tried!.wait_s })
     };
   const right = await isPassphrase(tried!.passphrase_hash, passphrase);
   if (!right || !tried!.household_id)
     return {
       ok: false,
       kind: 'wrong',
-      say: 'No household has this name with this passphrase. Check both and try again; with a passphrase of your own, your name as well.'
+      say: t('door.signIn.wrong')
     };
   await outside((sql) => sql`select forget_attempts(${tried!.ids}, ${tried!.all_of})`);
   return { ok: true, householdId: tried!.household_id };
 }
-
-/** Seconds in words. */
-export const seconds = (count: number): string => (count === 1 ? '1 second' : `${count} seconds`);
 
 /** New households that one address may begin in a quarter of an hour at no cost. */
 const FREE_HOUSEHOLDS = 20;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
@@ -46,17 +47,22 @@
   const begins = $derived(dayIndex(horizon, rhythm, row.beginsAt));
 </script>
 
-<section class="chosen" aria-label="Chosen: {rowName(row)}">
+<section class="chosen" aria-label={t('ahead.chosenRowname', { rowName: rowName(row) })}>
   <h2>{rowName(row)} <span class="soft small">{row.container}, {where} · {ROW_KINDS[row.kind]}</span></h2>
   <p>
-    {row.begun === 'no' ? `Begins ${day(row.beginsAt)}. ` : ''}Opens {day(row.open.p50)}, likely {day(
-      row.open.p10
-    )} to {day(row.open.p90)}; about {greensMass(row.g, locale.units)}.
+    {t('ahead.beginsDayOpensDayLikely', {
+      when: row.begun === 'no' ? 'yes' : 'no',
+      day: row.begun === 'no' ? day(row.beginsAt) : '',
+      day2: day(row.open.p50),
+      day3: day(row.open.p10),
+      day4: day(row.open.p90),
+      greensMass: greensMass(row.g, locale.units)
+    })}
   </p>
   {#if row.kind === 'planned' && !row.locked}
     <div class="place">
       <Select
-        labelText="Place"
+        labelText={t('ahead.place')}
         selected={row.placeId}
         on:change={(event) => onplace((event.target as HTMLSelectElement).value)}
       >
@@ -68,29 +74,34 @@
     {#if row.kind === 'planned'}
       {#if !row.locked}
         <Button kind="tertiary" class="chip" disabled={sending || begins <= 0} on:click={() => onmove(-1)}
-          >A day sooner</Button
+          >{t('ahead.daySooner')}</Button
         >
         <Button
           kind="tertiary"
           class="chip"
           disabled={sending || begins >= horizon.days - 1}
-          on:click={() => onmove(1)}>A day later</Button
+          on:click={() => onmove(1)}>{t('ahead.dayLater')}</Button
         >
         <Button kind="tertiary" class="chip" disabled={sending} on:click={() => onmove(7)}
-          >A week later</Button
+          >{t('ahead.weekLater')}</Button
         >
       {/if}
       <button class="chip" aria-pressed={row.locked} disabled={sending} onclick={() => onlock(!row.locked)}
-        >{row.locked ? 'Kept as it is: let it move again' : 'Keep it as it is'}</button
+        >{row.locked ? t('ahead.keptAsLetMoveAgain') : t('ahead.keepAs')}</button
       >
-      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onleaveout}>Do not begin it</Button
+      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onleaveout}
+        >{t('ahead.doNotBegin')}</Button
       >
     {:else if row.kind === 'draft'}
-      <Button kind="tertiary" class="chip" disabled={sending} on:click={onbegin}>Put it on the list</Button>
-      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onskip}>Leave this one out</Button>
+      <Button kind="tertiary" class="chip" disabled={sending} on:click={onbegin}
+        >{t('ahead.putOnList')}</Button
+      >
+      <Button kind="ghost" class="chip quiet" disabled={sending} on:click={onskip}
+        >{t('ahead.leaveOneOut')}</Button
+      >
     {/if}
     {#if row.kind === 'under-way' || row.kind === 'planned'}
-      <a class="chip" href="/tray/{row.sowingIds[0]}">Open the tray</a>
+      <a class="chip" href="/tray/{row.sowingIds[0]}">{t('ahead.openTray')}</a>
     {/if}
   </div>
 </section>

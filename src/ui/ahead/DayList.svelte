@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { onMount } from 'svelte';
   import { isShort, type DayAhead } from '$core/ahead/eat.ts';
   import type { DayWork } from '$core/ahead/rows.ts';
@@ -36,10 +37,12 @@
   const told = $derived(
     days.map((one, day) => {
       const { appetiteG, eatenG } = one;
-      if (away[day]) return 'nobody at home';
+      if (away[day]) return t('ahead.nobodyAtHome2');
       if (appetiteG === 0) return '';
       const wanted = greensMass(appetiteG, locale.units);
-      return isShort(one) ? `${greensMass(eatenG, locale.units)} of ${wanted}` : wanted;
+      return isShort(one)
+        ? t('ahead.greensmassWanted', { greensMass: greensMass(eatenG, locale.units), wanted })
+        : wanted;
     })
   );
   const isTold = (day: number): boolean =>
@@ -55,7 +58,9 @@
           <h3>{named(at)}</h3>
           <p class="small" class:short={isShort(days[day]!)}>
             {told[day]}{#if days[day]!.thrownG > 5}
-              · {greensMass(days[day]!.thrownG, locale.units)} past its days{/if}
+              {t('ahead.greensmassPastDays', {
+                greensMass: greensMass(days[day]!.thrownG, locale.units)
+              })}{/if}
           </p>
           {#if works[day]!.length > 0}
             <ul>
@@ -77,7 +82,7 @@
 {@render list(0, NEAR_D)}
 {#if suppers.length > NEAR_D}
   <details class="unfold" open={later}>
-    <summary>After {shortDate(suppers[NEAR_D - 1]!, locale)}</summary>
+    <summary>{t('ahead.afterShortdate', { shortDate: shortDate(suppers[NEAR_D - 1]!, locale) })}</summary>
     {@render list(NEAR_D, suppers.length)}
   </details>
 {/if}

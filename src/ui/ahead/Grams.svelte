@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { DayAhead } from '$core/ahead/eat.ts';
   import type { Scale } from './scale.ts';
 
@@ -24,7 +25,7 @@
   width={scale.width}
   viewBox="0 0 {scale.width} {height}"
   role="img"
-  aria-label="Grams a day against what you eat"
+  aria-label={t('ahead.gramsDayAgainstWhatYou')}
 >
   <defs>
     <pattern id="missing" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

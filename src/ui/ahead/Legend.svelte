@@ -1,20 +1,20 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   /** What the colours of the weeks ahead mean. */
   const KEYS = [
-    ['dark', 'in the dark'],
-    ['light', 'in light'],
-    ['open', 'can be cut: the softer its edge, the less sure'],
+    ['dark', t('ahead.dark')],
+    ['light', t('ahead.light')],
+    ['open', t('ahead.canBeCutSofterEdge')],
     ['eaten', 'eaten'],
     ['missing', 'missing'],
-    ['thrown', 'past its days']
+    ['thrown', t('ahead.pastDays')]
   ] as const;
 </script>
 
 <p class="legend small soft">
   {#each KEYS as [key, words] (key)}<span class="key {key}"></span> {words}
   {/each}<br />
-  Over each place: how full it is, darker what stands there in the dark. What is on the list is dragged to another
-  day or place, or moved by arrow keys.
+  {t('ahead.overEachPlaceHowFull')}
 </p>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Mending, Offer } from '$core/ahead/offers.ts';
   import { moreWaysWords, offerWords, type DayName } from '$words/ahead.ts';
@@ -27,14 +28,14 @@
   <span class="small words">{offerWords(offer, name, locale)}</span>
   {#if offer.kind === 'move' || offer.kind === 'begin'}
     <Button kind="tertiary" class="chip" on:click={() => onmend(offer)}
-      >{offer.kind === 'move' ? 'Move it' : 'Plan it'}</Button
+      >{offer.kind === 'move' ? t('ahead.move') : t('ahead.plan')}</Button
     >
   {:else if offer.kind === 'cut-early'}
-    <a class="chip" href="/tray/{offer.sowingId}/harvest">Cut it</a>
+    <a class="chip" href="/tray/{offer.sowingId}/harvest">{t('ahead.cut')}</a>
   {:else if offer.kind === 'cool'}
-    <a class="chip" href="/shelf">Move it</a>
+    <a class="chip" href="/shelf">{t('ahead.move')}</a>
   {:else}
-    <a class="chip" href="/pantry">To the pantry</a>
+    <a class="chip" href="/pantry">{t('ahead.pantry2')}</a>
   {/if}
 {/snippet}
 
@@ -59,8 +60,8 @@
         {:else}
           <span class="small soft words"
             >{mendings === null
-              ? 'Looking for the smallest thing that mends it.'
-              : 'No one change mends it. A proposal of eight weeks looks at all of them together.'}</span
+              ? t('ahead.lookingSmallestThingMends')
+              : t('ahead.noOneChangeMendsProposal')}</span
           >
         {/if}
       </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
@@ -27,7 +28,7 @@
   import CropParts from '$ui/sow/CropParts.svelte';
   import { draftOf, seedOfDraft } from '$ui/ahead/orderSeed.ts';
   import type { SeedDraft } from '$ui/sow/draft.ts';
-  import { draftWords, MOVED_WORDS, NONE_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { draftWords, MOVED_WORDS, NONE_WORDS, shortWeekdays, weekdayName } from '$words/ahead.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
   import { isoDay, shortDate, type Locale } from '$words/time.ts';
 
@@ -142,8 +143,7 @@
       body: JSON.stringify({ ...plain, containerId })
     });
     sending = false;
-    if (!answer || answer.status >= 500)
-      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+    if (!answer || answer.status >= 500) failed = t('ahead.noAnswerFromBroteWhat');
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) onsaved();
     else {
@@ -170,7 +170,7 @@
   </div>
   <div class="fields">
     <Select
-      labelText="Container"
+      labelText={t('ahead.container')}
       bind:selected={containerId}
       invalid={!!wrong.containerId}
       invalidText={wrong.containerId}
@@ -178,14 +178,19 @@
       {#each data.containers as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
     </Select>
     <TextInput
-      labelText="How many"
+      labelText={t('ahead.howMany')}
       bind:value={countTyped}
       inputmode="numeric"
       autocomplete="off"
       invalid={!!wrong.count}
       invalidText={wrong.count}
     />
-    <Select labelText="Place" bind:selected={placeId} invalid={!!wrong.placeId} invalidText={wrong.placeId}>
+    <Select
+      labelText={t('ahead.place')}
+      bind:selected={placeId}
+      invalid={!!wrong.placeId}
+      invalidText={wrong.placeId}
+    >
       {#each data.household.places as place (place.id)}<SelectItem
           value={place.id}
           text={place.name}
@@ -193,19 +198,19 @@
     </Select>
   </div>
   <Choice
-    legend="When it comes again"
+    legend={t('ahead.whenComesAgain')}
     name="rule"
     options={[
-      { value: 'every', text: 'Every few days' },
-      { value: 'weekdays', text: 'Cut on days of the week' },
-      { value: 'keep', text: 'Always one going' }
+      { value: 'every', text: t('ahead.everyFewDays') },
+      { value: 'weekdays', text: t('ahead.cutOnDaysWeek') },
+      { value: 'keep', text: t('ahead.alwaysOneGoing2') }
     ]}
     bind:value={kind}
   />
   {#if kind === 'every'}
     <div class="narrow">
       <TextInput
-        labelText="Every how many days"
+        labelText={t('ahead.everyHowManyDays')}
         bind:value={everyTyped}
         inputmode="numeric"
         autocomplete="off"
@@ -214,8 +219,8 @@
       />
     </div>
   {:else if kind === 'weekdays'}
-    <div class="row" role="group" aria-label="Cut on">
-      {#each SHORT_WEEKDAYS as words, n (words)}
+    <div class="row" role="group" aria-label={t('ahead.cutOn')}>
+      {#each shortWeekdays() as words, n (words)}
         <button
           class="chip"
           type="button"
@@ -230,19 +235,19 @@
     </div>
     {#if wrong['rule.weekdays']}<p class="warn">{wrong['rule.weekdays']}</p>{/if}
     <Choice
-      legend="How it should be by then"
+      legend={t('ahead.howShouldBeByThen')}
       name="aim"
       options={[
-        { value: 'ready', text: 'Ready by then' },
-        { value: 'best', text: 'At its best then' },
-        { value: 'age', text: 'Not before day' }
+        { value: 'ready', text: t('ahead.readyByThen') },
+        { value: 'best', text: t('ahead.atBestThen') },
+        { value: 'age', text: t('ahead.notBeforeDay') }
       ]}
       bind:value={aimKind}
     />
     {#if aimKind === 'age'}
       <div class="narrow">
         <TextInput
-          labelText="Days after sowing, at least"
+          labelText={t('ahead.daysAfterSowingAtLeast')}
           bind:value={ageTyped}
           inputmode="numeric"
           autocomplete="off"
@@ -253,22 +258,31 @@
     {/if}
   {/if}
   <details class="unfold">
-    <summary>Medium and method</summary>
+    <summary>{t('ahead.mediumMethod')}</summary>
     <div class="fields">
-      <Select labelText="Medium" bind:selected={medium}>
-        <SelectItem value="" text="As usual{usual ? `: ${MEDIUM_WORDS[usual.medium].toLowerCase()}` : ''}" />
+      <Select labelText={t('ahead.medium')} bind:selected={medium}>
+        <SelectItem
+          value=""
+          text={t('ahead.asUsualMedium', {
+            when: usual ? 'yes' : 'no',
+            medium: usual ? MEDIUM_WORDS[usual.medium].toLowerCase() : ''
+          })}
+        />
         {#each MEDIA as one (one)}<SelectItem value={one} text={MEDIUM_WORDS[one]} />{/each}
         {#each data.media as one (one.id)}<SelectItem value={one.id} text={one.name} />{/each}
       </Select>
-      <Select labelText="Method" bind:selected={methodKey}>
-        <SelectItem value="" text="As usual{usual ? `: ${usual.method.name}` : ''}" />
+      <Select labelText={t('ahead.method')} bind:selected={methodKey}>
+        <SelectItem
+          value=""
+          text={t('ahead.asUsualName', { when: usual ? 'yes' : 'no', name: usual ? usual.method.name : '' })}
+        />
         {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
       </Select>
     </div>
   </details>
   {#if laid.length > 0}
     <div class="laid">
-      <p class="small soft">What it lays:</p>
+      <p class="small soft">{t('ahead.whatLays')}</p>
       <ul>
         {#each laid.slice(0, MOST) as { day, beginsAt, planned, cutAt, moved } (day)}
           <li>
@@ -278,10 +292,11 @@
                 >{/if}
             {:else}
               <span class="soft"
-                >none {rule.kind === 'weekdays' ? 'for' : 'on'}
-                {shortDate(Date.parse(`${day}T12:00Z`), locale)}: {moved
-                  ? NONE_WORDS[moved]
-                  : 'it cannot be'}</span
+                >{t('ahead.noneOnShortdateValue', {
+                  when: rule.kind === 'weekdays' ? 'yes' : 'no',
+                  shortDate: shortDate(Date.parse(`${day}T12:00Z`), locale),
+                  value: moved ? NONE_WORDS[moved] : 'it cannot be'
+                })}</span
               >
             {/if}
           </li>
@@ -290,11 +305,11 @@
     </div>
   {:else if resolved?.ok && (kind !== 'weekdays' || (weekdays.length > 0 && (aimKind !== 'age' || isAge(age))))}
     <p class="small soft">
-      It lays nothing within eight weeks: it needs longer, or stands too cold or too warm there.
+      {t('ahead.laysNothingWithinEightWeeks')}
     </p>
   {/if}
   {#if failed}<p class="warn" role="alert">{failed}</p>{/if}
-  <Button type="submit" disabled={!page.hydrated || sending || !made}>Keep this order</Button>
+  <Button type="submit" disabled={!page.hydrated || sending || !made}>{t('ahead.keepOrder')}</Button>
 </form>
 
 <style>

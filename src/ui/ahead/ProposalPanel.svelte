@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { nothingWithout } from '$core/ahead/build.ts';
   import type { Line } from '$core/ahead/lines.ts';
   import type { ProposedSeed } from '$core/ahead/drawn.ts';
@@ -67,7 +68,7 @@
 </script>
 
 <section class="proposal" aria-labelledby="proposal">
-  <h2 id="proposal">Proposed</h2>
+  <h2 id="proposal">{t('ahead.proposed2')}</h2>
   {#if lacks && planner.proposal && lines.length === 0}
     <p role="status">
       {LACKS_WORDS[lacks].says}
@@ -77,7 +78,7 @@
     <p role="status">{SEARCH_WORDS[state]}</p>
     {#if planner.proposal}
       {#if lines.length === 0}
-        <p>Nothing would be better than what stands.</p>
+        <p>{t('ahead.nothingWouldBeBetterThan')}</p>
       {:else}
         <ProposalList
           lines={drawnLines}
@@ -93,7 +94,7 @@
       {#if weeks && leastCrops !== null}<p class="small">{cropsInWeeksWords(weeks, leastCrops)}</p>{/if}
       {#if planner.price}<p class="small">{varietyPriceWords(planner.price, locale.units)}</p>{/if}
       {#if seed.toBuy.length > 0}
-        <h3>Seed to buy for it</h3>
+        <h3>{t('ahead.seedBuy2')}</h3>
         <ul class="plain">
           {#each seed.toBuy as need (need.crop.key)}<li>{seedLine(need, now, locale)}</li>{/each}
         </ul>
@@ -102,7 +103,7 @@
         <p class="small">{shortDaysWords(planner.done.short, name)}</p>
       {/if}
       {#if planner.done && planner.done.wishes.length > 0}
-        <h3>What would mend what is still missing</h3>
+        <h3>{t('ahead.whatWouldMendWhatStill')}</h3>
         <ul class="plain">
           {#each planner.done.wishes as wish, n (n)}<li>{wishWords(wish, firstWeekday, locale)}</li>{/each}
         </ul>
@@ -111,14 +112,12 @@
   {/if}
   <div class="row">
     {#if many > 0}
-      <Button disabled={sending} on:click={ontake}
-        >Take {many === 1 ? 'this change' : `these ${many} changes`}</Button
-      >
+      <Button disabled={sending} on:click={ontake}>{t('ahead.takeChangeTheseChanges', { many })}</Button>
     {/if}
     {#if planner.working}<Button kind="tertiary" on:click={() => planner.settle()}
-        >Enough: stop looking</Button
+        >{t('ahead.enoughStopLooking')}</Button
       >{/if}
-    <Button kind="ghost" on:click={() => planner.clear()}>Put it away</Button>
+    <Button kind="ghost" on:click={() => planner.clear()}>{t('ahead.putAway')}</Button>
   </div>
 </section>
 

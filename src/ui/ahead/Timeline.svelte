@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { DayAhead } from '$core/ahead/eat.ts';
   import { dayOf, type Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
   import type { Place } from '$core/places/place.ts';
   import type { Occupancy } from '$core/ahead/uses.ts';
-  import { SHORT_WEEKDAYS, ROW_KINDS, rowName } from '$words/ahead.ts';
+  import { shortWeekdays, ROW_KINDS, rowName } from '$words/ahead.ts';
   import { shortDate, type Locale } from '$words/time.ts';
   import BandRow from './BandRow.svelte';
   import Bars from './Bars.svelte';
@@ -157,7 +158,17 @@
   }
   const placeName = (id: string): string => places.find((place) => place.id === id)?.name ?? '';
   const label = (row: Row): string =>
-    `${rowName(row)}, ${row.container}, ${ROW_KINDS[row.kind]}${row.locked ? ', kept as it is' : ''}${row.lightPlaceId === null ? '' : `, in light at ${placeName(row.lightPlaceId)}`}: begins ${shortDate(row.beginsAt, locale)}, opens ${shortDate(row.open.p50, locale)}${isMovable(row) ? '. Left and right arrows move it by a day, up and down to another place; Enter keeps that.' : ''}`;
+    t('ahead.rownameContainerKindKeptAs', {
+      rowName: rowName(row),
+      container: row.container,
+      kind: ROW_KINDS[row.kind],
+      when: row.locked ? 'yes' : 'no',
+      when2: row.lightPlaceId === null ? 'yes' : 'no',
+      placeName: !(row.lightPlaceId === null) ? placeName(row.lightPlaceId) : '',
+      shortDate: shortDate(row.beginsAt, locale),
+      shortDate2: shortDate(row.open.p50, locale),
+      when3: isMovable(row) ? 'yes' : 'no'
+    });
 </script>
 
 <!-- What comes to lie under a hand that has pressed, a link for one, is not dragged off by the browser itself. -->
@@ -180,13 +191,13 @@
             >{row.container}{row.kind === 'draft' || row.kind === 'proposed'
               ? ` · ${ROW_KINDS[row.kind]}`
               : row.locked
-                ? ' · kept'
+                ? ` ${t('ahead.kept')}`
                 : ''}</span
           >
         </div>
       {/each}
     {/each}
-    <div class="grams-name soft small">Grams a day; the line is what you eat</div>
+    <div class="grams-name soft small">{t('ahead.gramsDayLineWhatYou')}</div>
     {#each containers as { id, name } (id)}<div class="use-name soft small">{name}s</div>{/each}
   </div>
   <div class="scroll" bind:clientWidth={width}>
@@ -197,13 +208,13 @@
         {height}
         viewBox="0 0 {scale.width} {height}"
         role="group"
-        aria-label="Sowings over the weeks ahead, by place"
+        aria-label={t('ahead.sowingsOverWeeksAheadBy')}
       >
         {#each lanes as lane (lane.placeId)}
           {#if lane.placeId === held?.to.placeId}
             <rect class="target" x="0" y={lane.top} width={scale.width} height={lane.bottom - lane.top} />
           {/if}
-          <g role="img" aria-label="How full {lane.name} is">
+          <g role="img" aria-label={t('ahead.howFullName', { name: lane.name })}>
             {#if boards.has(lane.placeId)}
               {@const { shares, dark } = boards.get(lane.placeId)!}
               {@const on = { scale, bottom: lane.top + HEADING - 4, height: HEADING - 10 }}
@@ -235,7 +246,11 @@
           >
         {/each}
         {#if mondays[0] !== 0 && (mondays[0] ?? 7) * scale.dayWidth > 60}
-          <text class="date" x="2" y="16">{SHORT_WEEKDAYS[horizon.first.dayOfWeek - 1]}, today</text>
+          <text class="date" x="2" y="16"
+            >{t('ahead.shortWeekdaysToday', {
+              day: shortWeekdays()[horizon.first.dayOfWeek - 1]!
+            })}</text
+          >
         {/if}
         {#each lanes.flatMap((lane) => lane.rows) as { row, y } (row.key)}
           <g
@@ -260,7 +275,7 @@
             <BandRow {row} {scale} y={y + (ROW - BAND) / 2} height={BAND} />
             {#if row.lightPlaceId !== null && Number.isFinite(row.lastCutAt)}
               <text class="date" x={scale.x(row.lastCutAt) + 3 * scale.dayWidth} y={y + ROW / 2 + 4}
-                >in light: {placeName(row.lightPlaceId)}</text
+                >{t('ahead.lightPlacename', { placeName: placeName(row.lightPlaceId) })}</text
               >
             {/if}
           </g>
@@ -273,7 +288,7 @@
           height={USE}
           viewBox="0 0 {scale.width} {USE}"
           role="img"
-          aria-label="How many {name}s are taken"
+          aria-label={t('ahead.howManyNameSTaken', { name })}
         >
           <Bars shares={of} {scale} bottom={USE - 2} height={USE - 4} />
         </svg>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { flushSync, onMount, untrack } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
@@ -208,7 +209,10 @@
       const day = dayIndex(horizon, facts.rhythm, row.beginsAt) + offer.days;
       const move = row.sowingIds.map((sowingId) => ({ sowingId, eventId: newId(), day: dayName(day) }));
       const lock = row.sowingIds.map((sowingId) => ({ sowingId, locked: true }));
-      await deeds.send({ ground, move, lock }, `${rowName(row)} begins ${name(day)}, and stays there.`);
+      await deeds.send(
+        { ground, move, lock },
+        t('ahead.rownameBeginsNameStaysThere', { rowName: rowName(row), name: name(day) })
+      );
     }
   }
 
@@ -224,13 +228,13 @@
     if (!body) return;
     return deeds.send(
       { begin: [body], orderDays: [{ orderId: order.id, day: row.order!.day, sowingId: body.ids.first }] },
-      `${rowName(row)} is on the list.`
+      t('ahead.rownameOnList', { rowName: rowName(row) })
     );
   };
   const skipOrder = (row: Row) =>
     deeds.send(
       { orderDays: [{ orderId: row.order!.id, day: row.order!.day, sowingId: null }] },
-      `${rowName(row)}: left out this time.`
+      t('ahead.rownameLeftOutTime', { rowName: rowName(row) })
     );
 
   // What mends what stands is looked for anew when that changes, and never while a plan is looked for.
@@ -266,25 +270,30 @@
 <AheadTabs />
 <header class="page-head">
   <div>
-    <h1>The weeks ahead</h1>
+    <h1>{t('ahead.weeksAhead')}</h1>
     <p class="soft">
       {#if hungry}
-        Greens on {fedDays} of {eatingDays} days{planner.proposal
-          ? left.size === 0
-            ? ', as proposed'
-            : ', as things stand'
-          : ''}
+        {t('ahead.greensOnFeddaysEatingdaysDays', {
+          fedDays,
+          eatingDays,
+          when: planner.proposal ? 'yes' : 'no',
+          when2: planner.proposal && left.size === 0 ? 'yes' : 'no'
+        })}
       {:else}
-        Nobody has said yet what you eat
+        {t('ahead.nobodyHasSaidYetWhat')}
       {/if}
     </p>
   </div>
   <div class="row acts">
-    <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}>Print</Button>
+    <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}
+      >{t('ahead.print')}</Button
+    >
     {#if hungry}
-      <Button disabled={!page.hydrated || planner.working} on:click={propose}>Propose eight weeks</Button>
+      <Button disabled={!page.hydrated || planner.working} on:click={propose}
+        >{t('ahead.proposeEightWeeks')}</Button
+      >
     {:else}
-      <Button href="/ahead/appetite">Say what you eat</Button>
+      <Button href="/ahead/appetite">{t('ahead.sayWhatYouEat')}</Button>
     {/if}
   </div>
 </header>
@@ -293,7 +302,8 @@
 {#if deeds.wrong}
   <div class="warn" role="alert">
     <p>{deeds.wrong}</p>
-    {#if deeds.stale && hungry}<Button kind="tertiary" class="chip" on:click={propose}>Propose again</Button
+    {#if deeds.stale && hungry}<Button kind="tertiary" class="chip" on:click={propose}
+        >{t('ahead.proposeAgain')}</Button
       >{/if}
   </div>
 {/if}
@@ -320,7 +330,7 @@
 
 {#if hungry && !planner.proposal}
   {#if above.gaps.length === 0 && above.gluts.length === 0}
-    <p class="said">Every day has what you eat, and nothing is thrown.</p>
+    <p class="said">{t('ahead.everyDayHasWhatYou')}</p>
   {:else}
     <Mendings
       said={[
@@ -346,9 +356,9 @@
 {/each}
 {#if allRows.length === 0}
   <p class="lead">
-    Nothing is under way or planned. {#if hungry}Let Brote propose eight weeks, or{:else}Say what you eat, and
-      Brote plans it; or{/if}
-    <a href="/sow">begin a sowing</a>.
+    {t('ahead.nothingUnderWayOrPlanned')}
+    {#if hungry}{t('ahead.letBroteProposeEightWeeks')}{:else}{t('ahead.sayWhatYouEatBrote')}{/if}
+    <a href="/sow">{t('ahead.beginSowing')}</a>.
   </p>
 {:else}
   <div class="wide">
@@ -384,19 +394,19 @@
       onlock={(locked) =>
         void deeds.send(
           { lock: chosen!.sowingIds.map((sowingId) => ({ sowingId, locked })) },
-          locked ? 'It stays as it is, whatever is proposed.' : 'It may be moved again.'
+          locked ? t('ahead.staysAsWhateverProposed') : t('ahead.mayBeMovedAgain')
         )}
       onleaveout={() =>
         void deeds.send(
           { leaveOut: chosen!.sowingIds.map((sowingId) => ({ sowingId, eventId: newId() })) },
-          `${rowName(chosen!)} is not begun.`
+          t('ahead.rownameNotBegun', { rowName: rowName(chosen!) })
         )}
       onbegin={() => void beginOrder(chosen!, Math.max(0, dayIndex(fixed, facts.rhythm, chosen!.beginsAt)))}
       onskip={() => void skipOrder(chosen!)}
     />
   {/if}
   <details class="unfold list" bind:open={listed}>
-    <summary><h2>Day by day</h2></summary>
+    <summary><h2>{t('ahead.dayByDay')}</h2></summary>
     <!-- Eight weeks of lines that nobody looks at would be drawn anew with every plan that is found. -->
     {#if listed}
       <DayList suppers={horizon.supperAt} {days} {works} {away} {placeName} now={data.now} {locale} />
@@ -405,13 +415,17 @@
 {/if}
 {#if hungry}
   <p class="small soft totals">
-    Over these weeks you eat about {greensMass(
-      days.reduce((sum, { appetiteG }) => sum + appetiteG, 0),
-      locale.units
-    )}; {greensMass(
-      days.reduce((sum, { thrownG }) => sum + thrownG, 0),
-      locale.units
-    )} would be thrown. Expected grams are not certain ones. The first day is {name(0)}.
+    {t('ahead.overTheseWeeksYouEat', {
+      greensMass: greensMass(
+        days.reduce((sum, { appetiteG }) => sum + appetiteG, 0),
+        locale.units
+      ),
+      greensMass2: greensMass(
+        days.reduce((sum, { thrownG }) => sum + thrownG, 0),
+        locale.units
+      ),
+      name: name(0)
+    })}
   </p>
 {/if}
 

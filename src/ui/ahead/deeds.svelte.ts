@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { reload } from '$ui/state/reload.ts';
 import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
 import type { Row } from '$core/ahead/rows.ts';
@@ -36,8 +37,7 @@ export class Deeds {
     [this.said, this.wrong, this.stale] = ['', '', false];
     const answer = await post('/api/ahead', body);
     this.sending = false;
-    if (!answer || answer.status >= 500)
-      this.wrong = 'No answer from Brote. Nothing was changed: try again in a moment.';
+    if (!answer || answer.status >= 500) this.wrong = t('ahead.noAnswerFromBroteNothing');
     else if (answer.status === 401) this.journal.signedOut = true;
     else if (!answer.ok) {
       const { message, fields } = (await answer.json()) as ApiProblem;
@@ -65,11 +65,11 @@ export class Deeds {
         [this.said, this.wrong] = ['', result.say];
         return;
       }
-      done.push(`goes to ${to.name}`);
+      done.push(t('ahead.goesName', { name: to.name }));
     }
     if (days !== 0) {
       const until = putOffUntil(row.beginsAt, days, horizon, facts);
-      const begins = `begins ${name(dayIndex(horizon, facts.rhythm, until))}`;
+      const begins = t('ahead.beginsName', { name: name(dayIndex(horizon, facts.rhythm, until)) });
       await this.journal.recordAll(
         row.sowingIds.map((sowingId) => ({ sowingId, body: { type: 'put-off', until } })),
         `${rowName(row)}: ${begins}`
@@ -78,6 +78,9 @@ export class Deeds {
     }
     if (done.length === 0) return;
     const lock = row.sowingIds.map((sowingId) => ({ sowingId, locked: true }));
-    await this.send({ lock }, `${rowName(row)} ${done.join(' and ')}, and stays there.`);
+    await this.send(
+      { lock },
+      t('ahead.rownameDoneStaysThere', { rowName: rowName(row), done: done.join(' and ') })
+    );
   }
 }

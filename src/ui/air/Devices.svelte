@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { percent } from '$words/percent.ts';
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { page } from '$app/state';
@@ -23,19 +25,19 @@
   const address = $derived(`${page.url.origin}/api/readings`);
   const example = (key: string) =>
     [
-      `curl ${address} \\`,
-      `  -H 'Authorization: Bearer ${key}' \\`,
-      `  -H 'Content-Type: application/json' \\`,
-      `  -d '{"tempC": 20.5, "humidityPct": 55}'`,
+      t('shelf.curlAddress', { address }),
+      `  ${t('shelf.hAuthorizationBearerKey', { key })}`,
+      `  ${t('shelf.hContentTypeApplicationJson')}`,
+      `  ${t('shelf.dTempcHumiditypct')}`,
       '',
-      `curl '${address}?precision=s' \\`,
-      `  -H 'Authorization: Bearer ${key}' \\`,
+      t('shelf.curlAddressPrecisionS', { address }),
+      `  ${t('shelf.hAuthorizationBearerKey', { key })}`,
       `  --data-raw "air temperature=20.5,humidity=55 $(date +%s)"`
     ].join('\n');
 </script>
 
 <section aria-labelledby="devices-title" class="stack">
-  <h2 id="devices-title">Sensors</h2>
+  <h2 id="devices-title">{t('shelf.sensors')}</h2>
   <ul>
     {#each devices as device (device.id)}
       {@const sent = lastOf(device.id)}
@@ -46,40 +48,49 @@
           <span class="small soft">
             {#if sent}{temperature(sent.tempC, locale.units)}{sent.humidityPct === null
                 ? ''
-                : `, ${Math.round(sent.humidityPct)} %`}, {dayAndTime(sent.at, now, locale)}{:else}has sent
-              nothing yet{/if}
+                : `, ${percent(sent.humidityPct / 100)}`}, {dayAndTime(sent.at, now, locale)}{:else}{t(
+                'shelf.hasSentNothingYet'
+              )}{/if}
           </span>
           {#if since !== null}<span class="small warn"
-              >Silent since {dayAndTime(since, now, locale)}: look at its battery and its network.</span
+              >{t('shelf.silentSinceDayandtimeLookAt', { dayAndTime: dayAndTime(since, now, locale) })}</span
             >{/if}
           {#if device.refused}<span class="small"
-              >Not taken {dayAndTime(device.refused.at, now, locale)}: {device.refused.say}</span
+              >{t('shelf.notTakenDayandtimeSay', {
+                dayAndTime: dayAndTime(device.refused.at, now, locale),
+                say: device.refused.say
+              })}</span
             >{/if}
         </div>
         <form method="POST" action="?/retire" use:enhance>
           <input type="hidden" name="device" value={device.id} />
           <Button type="submit" kind="ghost" class="undo"
-            >Take its token away<span class="visually-hidden">: {device.name}</span></Button
+            >{t('shelf.takeTokenAway')}<span class="visually-hidden">: {device.name}</span></Button
           >
         </form>
       </li>
     {:else}
-      <li class="soft">None stands here.</li>
+      <li class="soft">{t('shelf.noneStandsHere')}</li>
     {/each}
   </ul>
   {#if token}
     <ShownOnce secret={token}>
-      Its token, shown this once. Write it into the sensor:
+      {t('shelf.tokenShownOnceWriteInto')}
       {#snippet after()}
-        <p class="small">Then it sends, as JSON or in line protocol:</p>
+        <p class="small">{t('shelf.thenSendsAsJsonOr')}</p>
         <pre class="small">{example(token)}</pre>
       {/snippet}
     </ShownOnce>
   {/if}
   <form method="POST" action="?/device" use:enhance class="add">
     <input type="hidden" name="id" value={newId} />
-    <Field name="device" label="A new sensor’s name" placeholder="Room sensor" error={wrong} />
-    <Button type="submit" kind="tertiary">Give it a token</Button>
+    <Field
+      name="device"
+      label={t('shelf.newSensorsName')}
+      placeholder={t('shelf.roomSensor')}
+      error={wrong}
+    />
+    <Button type="submit" kind="tertiary">{t('shelf.giveToken')}</Button>
   </form>
 </section>
 

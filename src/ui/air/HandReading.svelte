@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { Button, TextInput } from 'carbon-components-svelte';
   import { celsiusOf } from '$core/units/temperature.ts';
@@ -21,12 +22,12 @@
     [wrong, wrongDamp, said, asF] = ['', '', '', null];
     const degrees = readNumber(temp.replace(/\s*°?\s*[cf]$/i, ''));
     if (degrees === null) {
-      wrong = `Enter the temperature as a number, such as ${locale.units === 'us' ? '68' : '20.5'}.`;
+      wrong = t('shelf.enterTemperatureAsNumberSuch', { when: locale.units === 'us' ? 'yes' : 'no' });
       return;
     }
     const damp = humidity.trim() === '' ? null : readNumber(humidity.replace(/\s*%$/, ''));
     if (humidity.trim() !== '' && damp === null) {
-      wrongDamp = 'Enter the humidity as a number, such as 55, or leave it out.';
+      wrongDamp = t('shelf.enterHumidityAsNumberSuch');
       return;
     }
     const isF = inF || /f\s*$/i.test(temp);
@@ -38,7 +39,9 @@
       wrong = sent.refused[0].say;
       if (!isF && degrees > 50) asF = degrees;
     } else {
-      said = `Noted: ${temperature(isF ? celsiusOf(degrees) : degrees, locale.units)} now.`;
+      said = t('shelf.notedTemperatureNow', {
+        temperature: temperature(isF ? celsiusOf(degrees) : degrees, locale.units)
+      });
       [temp, humidity] = ['', ''];
       await reload('brote:place');
     }
@@ -46,7 +49,7 @@
 </script>
 
 <section aria-labelledby="hand-title" class="stack">
-  <h2 id="hand-title">Read it yourself</h2>
+  <h2 id="hand-title">{t('shelf.readYourself')}</h2>
   <form
     class="fields"
     onsubmit={(event) => {
@@ -55,7 +58,7 @@
     }}
   >
     <TextInput
-      labelText="Now ({sign})"
+      labelText={t('shelf.nowSign', { sign })}
       bind:value={temp}
       invalid={wrong !== ''}
       invalidText={wrong}
@@ -63,7 +66,7 @@
       autocomplete="off"
     />
     <TextInput
-      labelText="Humidity (%), if you know it"
+      labelText={t('shelf.humidityIfYouKnow')}
       bind:value={humidity}
       invalid={wrongDamp !== ''}
       invalidText={wrongDamp}
@@ -71,9 +74,9 @@
       autocomplete="off"
     />
     <div class="row">
-      <Button type="submit" kind="tertiary">Note it</Button>
+      <Button type="submit" kind="tertiary">{t('shelf.note')}</Button>
       {#if asF !== null}<Button kind="tertiary" class="chip" on:click={() => void save(true)}
-          >Read {asF} as °F</Button
+          >{t('shelf.readAsfAsF', { asF })}</Button
         >{/if}
     </div>
   </form>

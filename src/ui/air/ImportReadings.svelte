@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { problemWords } from '$words/problems.ts';
   import { Button, FileUploaderButton, TextArea } from 'carbon-components-svelte';
@@ -37,13 +38,17 @@
     for (let from = 0; from < good.length; from += AT_ONCE) {
       const sent = await sendReadings(placeId, 'file', good.slice(from, from + AT_ONCE));
       if (typeof sent === 'string') {
-        said = `${added} taken. ${sent}`;
+        said = t('shelf.addedTakenSent', { added, sent });
         busy = false;
         return;
       }
       added += sent.added;
     }
-    said = `${added} new ${added === 1 ? 'reading' : 'readings'} taken${good.length > added ? `; ${good.length - added} were known already` : ''}.`;
+    said = t('shelf.addedNewReadingReadingsTaken', {
+      added,
+      when: good.length > added ? 'yes' : 'no',
+      good: good.length > added ? good.length - added : ''
+    });
     if (bad.length === 0) text = '';
     busy = false;
     await reload('brote:place');
@@ -51,34 +56,36 @@
 </script>
 
 <section aria-labelledby="import-title" class="stack">
-  <h2 id="import-title">Bring in a file</h2>
+  <h2 id="import-title">{t('shelf.bringFile')}</h2>
   <p class="small soft">
-    CSV with a first line that names its columns, such as <code>time,temperature,humidity</code>. The day and
-    its time may stand in two columns. °F is read where the heading says °F; times without a zone are yours.
+    {t('shelf.csvWithFirstLineNames')} <code>{t('shelf.timeTemperatureHumidity')}</code>{t(
+      'shelf.dayTimeMayStandTwo'
+    )}
   </p>
   <div>
     <FileUploaderButton
       kind="tertiary"
       size="field"
-      labelText="Choose a CSV file"
+      labelText={t('shelf.chooseCsvFile')}
       accept={['.csv', '.txt', 'text/csv']}
       on:change={({ detail }) => void take(detail[0])}
     />
   </div>
-  <TextArea labelText="Or paste it here" bind:value={text} rows={3} />
+  <TextArea labelText={t('shelf.orPasteHere')} bind:value={text} rows={3} />
   {#if read && !read.ok}<p class="warn" role="alert">{problemWords(read.problem)}</p>{/if}
   {#if read?.ok}
-    <p>{good.length} {good.length === 1 ? 'reading' : 'readings'} can be taken, {bad.length} cannot.</p>
+    <p>{t('shelf.goodReadingReadingsCanBe', { good: good.length, bad: bad.length })}</p>
     {#if bad.length > 0}
       <ul class="small">
         {#each bad.slice(0, SHOWN) as line (line.line)}<li>
-            Line {line.line}: {problemWords(line.problem)}
+            {t('shelf.lineLineProblem', { line: line.line, problem: problemWords(line.problem) })}
           </li>{/each}
-        {#if bad.length > SHOWN}<li>and {bad.length - SHOWN} more</li>{/if}
+        {#if bad.length > SHOWN}<li>{t('shelf.badMore', { bad: bad.length - SHOWN })}</li>{/if}
       </ul>
     {/if}
     <div>
-      <Button kind="tertiary" disabled={good.length === 0 || busy} on:click={bring}>Take {good.length}</Button
+      <Button kind="tertiary" disabled={good.length === 0 || busy} on:click={bring}
+        >{t('shelf.takeGood', { good: good.length })}</Button
       >
     </div>
   {/if}

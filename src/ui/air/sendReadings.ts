@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Reading } from '$core/places/air/reading.ts';
 import { post } from '$ui/state/ask.ts';
 
@@ -15,8 +16,7 @@ export async function sendReadings(
   readings: readonly (Omit<Reading, 'at'> & { at: number | null })[]
 ): Promise<SentReadings | string> {
   const answer = await post(`/api/places/${placeId}/readings?from=${from}`, { readings });
-  if (!answer || answer.status >= 500)
-    return 'No connection: nothing was sent. Try again; what you typed is kept.';
+  if (!answer || answer.status >= 500) return t('shelf.noConnectionNothingWasSent');
   const told = (await answer.json()) as SentReadings | { message: string };
   return 'message' in told ? told.message : told;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { AwayOutlook } from '$contract/away.ts';
   import type { AwayVerdict } from '$core/away/plan.ts';
@@ -41,7 +42,7 @@
 </script>
 
 {#if outlook.trays.length === 0}
-  <p class="soft">No tray is under way: nothing has to be seen to.</p>
+  <p class="soft">{t('household.noTrayUnderWayNothing')}</p>
 {/if}
 {#each groups as { verdict, trays } (verdict)}
   <h3>{VERDICT_WORDS[verdict]}</h3>
@@ -55,23 +56,32 @@
         </div>
         {#if verdict === 'cut'}
           <a class="chip" href="/tray/{tray.sowingId}/harvest"
-            >Cut it<span class="visually-hidden">: {nameOf(tray.crops)}</span></a
+            >{t('household.cut')}<span class="visually-hidden">: {nameOf(tray.crops)}</span></a
           >
         {:else if verdict === 'cool' && tray.coolPlaceId}
           {@const placeId = tray.coolPlaceId}
           <Button
             kind="tertiary"
             class="chip"
-            on:click={() => void record(tray, { type: 'moved', placeId }, `moved to ${tray.coolName}`)}
-            >It stands there now<span class="visually-hidden">: {nameOf(tray.crops)}</span></Button
+            on:click={() =>
+              void record(
+                tray,
+                { type: 'moved', placeId },
+                t('household.movedCoolname', { coolName: tray.coolName ?? '' })
+              )}
+            >{t('household.standsThereNow')}<span class="visually-hidden">: {nameOf(tray.crops)}</span
+            ></Button
           >
         {:else if verdict === 'put-off'}
           <Button
             kind="tertiary"
             class="chip"
             on:click={() =>
-              void record(tray, { type: 'put-off', until: outlook.backAt }, 'put off until you are back')}
-            >Put it off<span class="visually-hidden">: {nameOf(tray.crops)}</span></Button
+              void record(
+                tray,
+                { type: 'put-off', until: outlook.backAt },
+                t('household.putOffUntilYouBack')
+              )}>{t('household.putOff')}<span class="visually-hidden">: {nameOf(tray.crops)}</span></Button
           >
         {/if}
       </li>
@@ -80,11 +90,7 @@
 {/each}
 {#if outlook.rounds.length > 0}
   <details class="unfold">
-    <summary
-      >What a sitter does: {outlook.rounds.length === 1
-        ? 'one visit'
-        : `${outlook.rounds.length} visits`}</summary
-    >
+    <summary>{t('household.whatSitterDoesOneVisit', { rounds: outlook.rounds.length })}</summary>
     <ol>
       {#each outlook.rounds as round (round.roundKey)}
         {@const words = reminderWords(round, round.roundAt, locale, media)}

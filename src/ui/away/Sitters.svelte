@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import Field from '$ui/fields/Field.svelte';
@@ -20,14 +21,13 @@
 </script>
 
 <section class="stack" aria-labelledby="sitter-title">
-  <h2 id="sitter-title">A sitter</h2>
+  <h2 id="sitter-title">{t('household.sitter')}</h2>
   <p class="small soft">
-    Whoever comes by gets an address of their own: a plain page with what to do each day, drawings, and ticks.
-    It shows nothing else, can be printed, and ends by itself.
+    {t('household.whoeverComesByGetsAddress')}
   </p>
   {#if shown}
     <ShownOnce secret={shown.address} isLink
-      >For {shown.name}, shown this once. Send it to them, or open and print it:</ShownOnce
+      >{t('household.nameShownOnceSendThem', { name: shown.name })}</ShownOnce
     >
   {/if}
   {#if sitters.length > 0}
@@ -36,13 +36,13 @@
         <li>
           <span
             ><strong>{sitter.name}</strong><br /><span class="small soft"
-              >until {shortDate(sitter.untilAt, locale)}</span
+              >{t('household.untilShortdate', { shortDate: shortDate(sitter.untilAt, locale) })}</span
             ></span
           >
           <form method="POST" action="?/revoke" use:enhance>
             <input type="hidden" name="sitter" value={sitter.id} />
             <Button type="submit" kind="ghost" class="undo"
-              >Take the address away<span class="visually-hidden">: {sitter.name}</span></Button
+              >{t('household.takeAddressAway')}<span class="visually-hidden">: {sitter.name}</span></Button
             >
           </form>
         </li>
@@ -51,12 +51,30 @@
   {/if}
   <form method="POST" action="?/sitter" use:enhance class="stack" novalidate>
     <input type="hidden" name="id" value={newId} />
-    <Field name="name" label="Who comes by" placeholder="Aunt Milla" value={name} error={wrong('name')} />
+    <Field
+      name="name"
+      label={t('household.whoComesBy')}
+      placeholder={t('household.auntMilla')}
+      value={name}
+      error={wrong('name')}
+    />
     <div class="two">
-      <Field name="fromDay" type="date" label="From" value={fromDay} error={wrong('fromDay')} />
-      <Field name="untilDay" type="date" label="Until" value={untilDay} error={wrong('untilDay')} />
+      <Field
+        name="fromDay"
+        type="date"
+        label={t('household.from')}
+        value={fromDay}
+        error={wrong('fromDay')}
+      />
+      <Field
+        name="untilDay"
+        type="date"
+        label={t('household.until')}
+        value={untilDay}
+        error={wrong('untilDay')}
+      />
     </div>
-    <div><Button type="submit" kind="tertiary">Make their address</Button></div>
+    <div><Button type="submit" kind="tertiary">{t('household.makeTheirAddress')}</Button></div>
   </form>
 </section>
 

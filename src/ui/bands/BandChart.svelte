@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Bands } from '$core/picture/bands.ts';
   import { DAY, zoneOf } from '$core/time/zone.ts';
   import { dayAndTime, dayWords, shortDate, type Locale } from '$words/time.ts';
@@ -16,7 +17,13 @@
   }
   let { rows, now, locale, id }: Props = $props();
 
-  const WORDS = { soak: 'Soak', drain: 'Drain', press: 'Covered', blackout: 'Dark', light: 'Light' } as const;
+  const WORDS = {
+    soak: t('ahead.soak'),
+    drain: t('ahead.drain'),
+    press: t('ahead.covered'),
+    blackout: t('ahead.dark2'),
+    light: t('ahead.light2')
+  } as const;
   const W = 1000;
   const ROW = 58;
   const HEAD = 34;
@@ -123,7 +130,9 @@
         {/each}
         {#if Number.isFinite(row.bands.open.p50)}
           <span class="key"
-            ><i class="swatch window-swatch"></i>Window {dayWords(row.bands.open.p50, now, locale)}</span
+            ><i class="swatch window-swatch"></i>{t('ahead.windowDay', {
+              day: dayWords(row.bands.open.p50, now, locale)
+            })}</span
           >
         {/if}
       </li>

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import Tabs from '$ui/shell/Tabs.svelte';
 
   const VIEWS = [
-    { path: '/bench', name: 'Sheet' },
-    { path: '/bench/calculators', name: 'Calculators' },
-    { path: '/bench/cupboard', name: 'Cupboard' }
+    { path: '/bench', name: t('bench.sheet') },
+    { path: '/bench/calculators', name: t('bench.calculators') },
+    { path: '/bench/cupboard', name: t('bench.cupboard') }
   ];
 </script>
 
-<Tabs label="Bench" views={VIEWS} />
+<Tabs label={t('bench.bench')} views={VIEWS} />

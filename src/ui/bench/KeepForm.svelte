@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Snippet } from 'svelte';
   import { enhance } from '$ui/state/reload.ts';
 
-  const CUPBOARD = { path: '/bench/cupboard', name: 'Cupboard' };
+  const CUPBOARD = { path: '/bench/cupboard', name: t('bench.cupboard') };
 
   interface Props {
     title: string;
@@ -26,8 +27,8 @@
 <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
   {@render children()}
   <div class="row">
-    <Button type="submit">Save</Button>
-    <Button kind="ghost" href={back.path}>Not now</Button>
+    <Button type="submit">{t('bench.save')}</Button>
+    <Button kind="ghost" href={back.path}>{t('bench.notNow')}</Button>
     {#if away}<Button type="submit" kind="ghost" class="undo" formaction="?/retire">{away}</Button>{/if}
   </div>
 </form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
   import Timer from 'carbon-icons-svelte/lib/Timer.svelte';
@@ -54,7 +55,11 @@
         const lot = lots.find(({ id }) => id === lotId);
         // Each part lies in a spoon as its own seed does.
         const part = projected.parts.find(({ crop }) => crop.key === cropKey);
-        return `${spoonsWords(spoonsFor(part?.crop ?? projected.crop, seedG))}${lot ? `, from “${lot.name}”` : ''}`;
+        return t('bench.spoonsFromName', {
+          spoons: spoonsWords(spoonsFor(part?.crop ?? projected.crop, seedG)),
+          when: lot ? 'yes' : 'no',
+          name: lot ? lot.name : ''
+        });
       })
       .join('; ');
   }
@@ -77,7 +82,7 @@
     void journal.record(
       line.projected.setup.id,
       records,
-      `${line.projected.crop.name}: ${STEP_NAMES[kind].toLowerCase()} done`,
+      t('bench.nameKindDone', { name: line.projected.crop.name, kind: STEP_NAMES[kind].toLowerCase() }),
       { taskKey: keyOf(body.kind) }
     );
   }
@@ -88,21 +93,29 @@
     <h2 id="step-{kind}"><span class="number" aria-hidden="true">{number}</span>{STEP_NAMES[kind]}</h2>
     {#if STEP_LEADS[kind]}<p class="small soft">{STEP_LEADS[kind]}</p>{/if}
     {#if kind === 'fill' && section.lines.length > 1}<p class="small soft">
-        In all {volume(mediumMl, locale.units)}.
+        {t('bench.allVolume', { volume: volume(mediumMl, locale.units) })}
       </p>{/if}
   </header>
   <div class="lines">
     {#if kind === 'disinfect'}
-      {#each solutions as shared (`${shared.product}${shared.target}${shared.productPct}`)}
+      {#each solutions as shared (shared)}
         <p class="shared">
           <strong>{solutionWords(shared, locale.units)}</strong>
           <span class="small soft"
-            >{strengthWords(shared.product, shared.target)}, {shared.minutes} min. {shared.jars
-              .map(
-                ({ name, solution }) =>
-                  `${name} ${measured(solution.productMl, locale.units)} in ${measured(solution.waterMl, locale.units)} of water`
-              )
-              .join(', ')}. From: {shared.source}. Your local food authority decides.</span
+            >{t('bench.strengthMinutesMinJarsFrom', {
+              strength: strengthWords(shared.product, shared.target),
+              minutes: shared.minutes,
+              jars: shared.jars
+                .map(({ name, solution }) =>
+                  t('bench.nameMeasuredMeasuredWater', {
+                    name,
+                    measured: measured(solution.productMl, locale.units),
+                    measured2: measured(solution.waterMl, locale.units)
+                  })
+                )
+                .join(', '),
+              source: shared.source
+            })}</span
           >
         </p>
       {/each}
@@ -135,7 +148,7 @@
                 >{line.projected.crop.name}
                 <span class="soft small"
                   >{containersWords(line.projected.setup)}{line.projected.setup.areaShare < 1
-                    ? ', a half of it'
+                    ? t('bench.half')
                     : ''}</span
                 ></span
               >
@@ -146,8 +159,9 @@
               >
               {#if line.waitUntil !== null}
                 <span class="small warn"
-                  >Wait until {dayAndTime(line.waitUntil, now, locale)}: put in now, it would have to come out
-                  while you sleep.</span
+                  >{t('bench.waitUntilDayandtimePutNow', {
+                    dayAndTime: dayAndTime(line.waitUntil, now, locale)
+                  })}</span
                 >
               {/if}
               {#if over}<span class="small warn">{over}</span>{/if}
@@ -156,20 +170,19 @@
           </button>
           {#if line.done}
             <span class="small at"
-              >{#if line.runsUntil !== null}at work until {clockTime(
-                  line.runsUntil,
-                  locale
-                )}{:else}{clockTime(line.done.at, locale)}{/if}
+              >{#if line.runsUntil !== null}{t('bench.atWorkUntilClocktime', {
+                  clockTime: clockTime(line.runsUntil, locale)
+                })}{:else}{clockTime(line.done.at, locale)}{/if}
               <Button
                 kind="ghost"
                 class="undo"
                 on:click={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
-                >Undo<span class="visually-hidden">
+                >{t('bench.undo')}<span class="visually-hidden">
                   {STEP_NAMES[kind]} {line.projected.crop.name}</span
                 ></Button
               ></span
             >
-          {:else if line.passed}<span class="small soft at">passed</span>{/if}
+          {:else if line.passed}<span class="small soft at">{t('bench.passed')}</span>{/if}
         </li>
       {/each}
     </ul>

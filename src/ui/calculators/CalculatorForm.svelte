@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { problem } from '$core/problem.ts';
   import { WEAK_WORDS } from '$words/disinfect.ts';
   import { problemWords } from '$words/problems.ts';
@@ -83,18 +84,22 @@
   function beyondWords({ quantity: { label, kind, low, high }, value }: Beyond): string {
     const unit = shownUnit(kind, units);
     const shown = (of: number) => `${showQuantity(of, kind, units)}${unit ? ` ${unit}` : ''}`;
-    const limit = value > high ? `more than ${shown(high)}` : `less than ${shown(low)}`;
-    return `${label} would have to be ${shown(value)}, ${limit}. Change another figure.`;
+    const limit =
+      value > high
+        ? t('bench.moreThanShown', { shown: shown(high) })
+        : t('bench.lessThanShown', { shown: shown(low) });
+    return t('bench.labelWouldHaveBeShown', { label, shown: shown(value), limit });
   }
   function asideWords({ kind, value }: Aside): string {
     if (kind === 'mass') return mass(value, units);
     if (kind === 'volume') return volume(value, units);
-    if (kind === 'area') return `${figure(Math.round(value))} cm² (${figure(value / 6.4516)} in²)`;
-    if (kind === 'seeds') return `about ${Math.round(value)}`;
+    if (kind === 'area')
+      return t('bench.valueCmValue', { value: figure(Math.round(value)), value2: figure(value / 6.4516) });
+    if (kind === 'seeds') return t('bench.aboutValue', { value: Math.round(value) });
     if (kind === 'teaspoons')
       return value < 3
-        ? `${figure(Math.max(0.25, Math.round(value * 4) / 4))} tsp`
-        : `${figure(Math.round((value / 3) * 4) / 4)} tbsp`;
+        ? t('bench.maxTsp', { max: figure(Math.max(0.25, Math.round(value * 4) / 4)) })
+        : t('bench.valueTbsp', { value: figure(Math.round((value / 3) * 4) / 4) });
     return figure(value);
   }
 </script>
@@ -103,7 +108,7 @@
   <form class="stack" onsubmit={(event) => event.preventDefault()} novalidate>
     {#if calculator.ofCrop}
       <Select
-        labelText="Crop"
+        labelText={t('bench.crop')}
         selected={crop.key}
         on:change={(event) => {
           cropKey = (event.target as HTMLSelectElement).value;
@@ -123,7 +128,7 @@
             on:input={(event) => type(quantity.key, String(event.detail ?? ''))}
             invalid={wrongOf(quantity.key) !== ''}
             invalidText={wrongOf(quantity.key)}
-            helperText={quantity.key === result.free ? 'worked out' : ''}
+            helperText={quantity.key === result.free ? t('bench.workedOut') : ''}
             inputmode={quantity.kind === 'area' ? 'text' : 'decimal'}
             autocomplete="off"
           />
@@ -131,7 +136,7 @@
       {/each}
     </div>
   </form>
-  <section class="card stack" aria-label="What it comes to" aria-live="polite">
+  <section class="card stack" aria-label={t('bench.whatComes')} aria-live="polite">
     {#if result.refused}
       <p class="warn">{problemWords(result.refused)}</p>
     {:else if result.beyond}
@@ -151,11 +156,10 @@
       {/if}
       {@render beside?.(crop)}
       <p class="small soft">
-        Type in any field that can be worked out, and another one gives way. The address of this page holds
-        what you typed: send it to whoever needs it.
+        {t('bench.typeAnyFieldCanBe')}
       </p>
     {:else}
-      <p class="soft">Correct what is marked, and it is worked out.</p>
+      <p class="soft">{t('bench.correctWhatMarkedWorkedOut')}</p>
     {/if}
   </section>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { replaceState } from '$app/navigation';
@@ -12,14 +13,14 @@
 
   const GROUPS = [...Object.keys(CONVERSIONS), 'temperature'] as ConversionGroup[];
   const NAMES: Record<ConversionGroup, string> = {
-    weight: 'Weight',
-    volume: 'Volume',
-    length: 'Length',
-    area: 'Area',
-    density: 'Seed density',
-    pressure: 'Pressing',
-    strength: 'Strength',
-    temperature: 'Temperature'
+    weight: t('bench.weight'),
+    volume: t('bench.volume'),
+    length: t('bench.length'),
+    area: t('bench.area'),
+    density: t('bench.seedDensity'),
+    pressure: t('bench.pressing'),
+    strength: t('bench.strength'),
+    temperature: t('bench.temperature')
   };
   const start = untrack(() => new Map(params));
   const asked = start.get('of') as ConversionGroup;
@@ -51,7 +52,7 @@
 
 <form class="stack" onsubmit={(event) => event.preventDefault()} novalidate>
   <Choice
-    legend="What"
+    legend={t('bench.what')}
     name="of"
     options={GROUPS.map((one) => ({ value: one, text: NAMES[one] }))}
     bind:value={group}
@@ -64,7 +65,7 @@
         value={shown(of)}
         on:input={(event) => type(of, String(event.detail ?? ''))}
         invalid={of === unit && value === null}
-        invalidText="Write a number, such as 1/2 or 2,5."
+        invalidText={t('bench.writeNumberSuchAsOr')}
         inputmode="decimal"
         autocomplete="off"
       />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { problemWords } from '$words/problems.ts';
   import { TextInput } from 'carbon-components-svelte';
   import { partVolumes, readParts } from '$core/supplies/media/coir.ts';
@@ -8,24 +9,24 @@
   /** A mixed medium by its parts. */
   let { units }: { units: Units } = $props();
 
-  let parts = $state('3 coir, 1 compost, 1 perlite');
+  let parts = $state(t('bench.coirCompostPerlite'));
   let total = $state('2 L');
   const read = $derived(readParts(parts));
   const amount = $derived(readQuantity(total, 'volume', units));
 </script>
 
 <section class="stack">
-  <h2>Mixed of parts</h2>
+  <h2>{t('bench.mixedParts')}</h2>
   <div class="fields">
     <TextInput
-      labelText="Parts"
+      labelText={t('bench.parts')}
       bind:value={parts}
-      helperText="Such as 3 coir, 1 perlite"
+      helperText={t('bench.suchAsCoirPerlite')}
       invalid={read === null}
-      invalidText="Write each part with its number, such as 3 coir, 1 perlite."
+      invalidText={t('bench.writeEachPartWithNumber')}
     />
     <TextInput
-      labelText="In all ({shownUnit('volume', units)})"
+      labelText={t('bench.allShownunit', { shownUnit: shownUnit('volume', units) })}
       bind:value={total}
       invalid={!amount.ok}
       invalidText={amount.ok ? '' : problemWords(amount.problem)}

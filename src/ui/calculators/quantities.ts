@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { problem } from '$core/problem.ts';
 import type { QuantityKind } from '$core/calculators/calculator.ts';
 import {
@@ -18,7 +19,7 @@ export function shownUnit(kind: QuantityKind, units: Units): string {
     case 'length':
       return us ? 'in' : 'cm';
     case 'volume':
-      return us ? 'fl oz' : 'mL';
+      return us ? t('bench.flOz') : 'mL';
     case 'density':
       return us ? '/in²' : '/cm²';
     case 'area':

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Quantity, CalculatorContext, Calculator } from '$core/calculators/calculator.ts';
 import type { Units } from '$core/units/format.ts';
 import { baseUnits, showQuantity, shownUnit } from './quantities.ts';
@@ -29,7 +30,8 @@ export function workingOf(
     return product * baseUnits(kind, shownUnit(kind, units)) ** power;
   }, 1);
   const between = above ? shown : 1 / shown;
-  if (Math.abs(between - 1) > 1e-6) up.push(`${significant(between)} for the units`);
+  if (Math.abs(between - 1) > 1e-6)
+    up.push(t('bench.significantUnits', { significant: significant(between) }));
   return `${up.join(' × ')}${down.map((one) => ` ÷ ${one}`).join('')} = ${text(quantities.get(free)!)}`;
 }
 

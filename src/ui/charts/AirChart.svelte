@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { percent } from '$words/percent.ts';
+  import { t } from '$messages/t.ts';
   import { DAY } from '$core/time/zone.ts';
   import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
@@ -32,7 +34,10 @@
     xAxis: timeAxis(from, now, locale, inks),
     yAxis: valueAxis(inks, {
       scale: true,
-      axisLabel: { color: inks.soft, formatter: locale.units === 'us' ? '{value} °F' : '{value} °C' }
+      axisLabel: {
+        color: inks.soft,
+        formatter: locale.units === 'us' ? t('charts.valueF') : t('charts.valueC')
+      }
     }),
     grid: { left: 58, right: 16, top: 16, bottom: 28 },
     series: [
@@ -51,21 +56,22 @@
   });
   const mean = $derived(bins.reduce((sum, { tempC }) => sum + tempC, 0) / Math.max(1, bins.length));
   const table = $derived({
-    columns: ['From', 'Warmth', 'Humidity'],
+    columns: [t('charts.from'), t('charts.warmth'), t('charts.humidity')],
     rows: bins.map(({ index, tempC, humidityPct }) => [
       dayAndTime(index * BIN_MS, now, locale),
       temperature(tempC, locale.units),
-      humidityPct === null ? 'not measured' : `${Math.round(humidityPct)} %`
+      humidityPct === null ? t('charts.notMeasured') : percent(humidityPct / 100)
     ])
   });
 </script>
 
 <Chart
-  title="Warmth, as measured"
-  says="Means of three hours over the last {SHOWN_D} days: {temperature(
-    mean,
-    locale.units
-  )} in the middle.{gaps.length > 0 ? ' Grey: nothing was measured, and the usual warmth stands in.' : ''}"
+  title={t('charts.warmthAsMeasured')}
+  says={t('charts.meansThreeHoursOverLast', {
+    SHOWN_D,
+    temperature: temperature(mean, locale.units),
+    when: gaps.length > 0 ? 'yes' : 'no'
+  })}
   {option}
   {table}
 />

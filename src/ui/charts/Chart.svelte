@@ -19,6 +19,7 @@
 </script>
 
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { EChartsCoreOption } from 'echarts/core';
   import { onMount } from 'svelte';
 
@@ -109,10 +110,10 @@
   <span bind:this={probe} hidden></span>
   <div class="canvas" bind:this={canvas} aria-hidden="true"></div>
   <details class="unfold">
-    <summary>Figures</summary>
+    <summary>{t('charts.figures')}</summary>
     <!-- A region that scrolls must be reached by keys. -->
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="scroll" role="region" aria-label="{title}, figures" tabindex="0">
+    <div class="scroll" role="region" aria-label={t('charts.titleFigures', { title })} tabindex="0">
       <table>
         <thead
           ><tr

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { shownDegrees } from '$core/units/temperature.ts';
   import { airOf, BIN_MS } from '$core/places/air/series.ts';
   import { standsAt } from '$core/growth/forecast.ts';
@@ -18,7 +19,7 @@
   let { projected, now, locale }: Props = $props();
   const MARK_WORDS: Record<Mark, string> = {
     rooted: 'rooted',
-    lightReady: 'to light',
+    lightReady: t('charts.light'),
     windowOpen: 'opens',
     windowBest: 'best',
     windowClose: 'closes'
@@ -64,7 +65,10 @@
               scale: true,
               position: 'right',
               splitLine: { show: false },
-              axisLabel: { color: inks.beet, formatter: locale.units === 'us' ? '{value} °F' : '{value} °C' }
+              axisLabel: {
+                color: inks.beet,
+                formatter: locale.units === 'us' ? t('charts.valueF') : t('charts.valueC')
+              }
             })
           ]
         : [])
@@ -99,7 +103,7 @@
     ]
   });
   const table = $derived({
-    columns: ['Mark', 'When', 'Optimum days', 'Warmth then'],
+    columns: [t('charts.mark'), t('charts.when'), t('charts.optimumDays'), t('charts.warmthThen')],
     rows: marks.map(({ mark, at }) => [
       MARK_WORDS[mark],
       dayAndTime(at, now, locale),
@@ -114,10 +118,11 @@
 </script>
 
 <Chart
-  title="Its clock"
-  says="It ages in optimum days: hours counted by how warm and light they are. Now about {Math.round(
-    paceNow * 100
-  )} % of full speed.{warmth.length > 0 ? ' Thin line: the warmth that was measured.' : ''}"
+  title={t('charts.clock')}
+  says={t('charts.agesOptimumDaysHoursCounted', {
+    paceNow: Math.round(paceNow * 100),
+    when: warmth.length > 0 ? 'yes' : 'no'
+  })}
   {option}
   {table}
 />

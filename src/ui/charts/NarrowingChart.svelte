@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { DAY } from '$core/time/zone.ts';
   import type { Narrowing } from '$core/sowing/narrowing.ts';
   import { dayWords, shortDate, type Locale } from '$words/time.ts';
@@ -19,10 +20,12 @@
   const says = $derived.by(() => {
     const [first, last] = [steps[0], steps.at(-1)];
     if (!first || !last) return '';
-    if (last.open.seen) return `Seen to open ${dayWords(last.open.p50, now, locale)}.`;
-    return steps.length === 1
-      ? `No look yet: the 80 % range is ${widthD(first).toFixed(1)} days wide.`
-      : `The 80 % range was ${widthD(first).toFixed(1)} days wide when it was sown, and is ${widthD(last).toFixed(1)} now.`;
+    if (last.open.seen) return t('charts.seenOpenDay', { day: dayWords(last.open.p50, now, locale) });
+    return t('charts.noLookYetRangeWidthd', {
+      steps: steps.length,
+      widthD: widthD(first).toFixed(1),
+      widthD2: widthD(last).toFixed(1)
+    });
   });
   interface Api {
     value(index: number): number;
@@ -59,7 +62,7 @@
     ]
   });
   const table = $derived({
-    columns: ['After', 'Likely from', 'Most likely', 'To'],
+    columns: [t('charts.after'), t('charts.likelyFrom'), t('charts.mostLikely'), t('charts.to')],
     rows: steps.map((step) => [
       `${said(step)}, ${shortDate(step.at, locale)}`,
       ...[step.open.p10, step.open.p50, step.open.p90].map((at) => shortDate(at, locale))
@@ -67,7 +70,7 @@
   });
 </script>
 
-<Chart title="When it opens, look by look" {says} {option} {table} height={60 + steps.length * 26} />
+<Chart title={t('charts.whenOpensLookByLook')} {says} {option} {table} height={60 + steps.length * 26} />
 <ol class="small">
   {#each steps as step (step.event.id)}<li>
       {said(step)} <span class="soft">{shortDate(step.at, locale)}</span>

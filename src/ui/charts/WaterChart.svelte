@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Projected } from '$core/sowing/project.ts';
   import { HOUR } from '$core/time/zone.ts';
   import { dryShare, FULL_SHARE } from '$core/water/bucket.ts';
@@ -42,7 +43,7 @@
       min: 0,
       max: 100,
       interval: 25,
-      axisLabel: { color: inks.soft, formatter: '{value} %' }
+      axisLabel: { color: inks.soft, formatter: t('charts.value') }
     }),
     series: [
       {
@@ -69,29 +70,37 @@
   });
   const factWords = (fact: (typeof projected.state.water)[number]): string =>
     'addedG' in fact
-      ? `given ${volume(fact.addedG, locale.units)}`
+      ? t('charts.givenVolume', { volume: volume(fact.addedG, locale.units) })
       : 'between' in fact
-        ? `lifted: ${percent(fact.between[0])} to ${percent(fact.between[1])} %`
+        ? t('charts.liftedPercentPercent', {
+            percent: percent(fact.between[0]),
+            percent2: percent(fact.between[1])
+          })
         : 'feels' in fact
-          ? `felt: ${percent(fact.feels[0])} to ${percent(fact.feels[1])} % of what its medium holds`
-          : `weighed ${mass(fact.grossG, locale.units)}`;
+          ? t('charts.feltPercentPercentWhatMedium', {
+              percent: percent(fact.feels[0]),
+              percent2: percent(fact.feels[1])
+            })
+          : t('charts.weighedMass', { mass: mass(fact.grossG, locale.units) });
   const table = $derived({
-    columns: ['When', 'What', 'Left after it'],
+    columns: [t('charts.when'), t('charts.what'), t('charts.leftAfter')],
     rows: projected.state.water.map((fact) => [
       dayAndTime(fact.at, now, locale),
       factWords(fact),
-      `${percent(waterAt(projected, fact.at).share)} %`
+      `${percent(waterAt(projected, fact.at).share)}%`
     ])
   });
 </script>
 
 <Chart
-  title="Water in the tray"
-  says="{decision} It is watered before it is deep in the shaded part, up to {percent(
-    FULL_SHARE
-  )} %.{Math.abs(thirst) >= 5
-    ? ` Water goes ${Math.abs(thirst)} % ${thirst > 0 ? 'faster' : 'slower'} here than the figures say.`
-    : ''}"
+  title={t('charts.waterTray')}
+  says={t('charts.decisionWateredBeforeDeepShaded', {
+    decision,
+    percent: percent(FULL_SHARE),
+    when: Math.abs(thirst) >= 5 ? 'yes' : 'no',
+    thirst: Math.abs(thirst) >= 5 ? Math.abs(thirst) : '',
+    when2: Math.abs(thirst) >= 5 && thirst > 0 ? 'yes' : 'no'
+  })}
   {option}
   {table}
 />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import {
     cleaningKey,
@@ -67,7 +68,7 @@
   const allDone = () =>
     record(
       toClean.flatMap((one) => openSteps(one).map(({ step }) => ({ step, of: [one] }))),
-      `${namesOf(toClean)}: clean and dry`
+      t('pantry.namesCleanDry', { names: namesOf(toClean) })
     );
   const cautionOf = ({ step }: Together): string | null =>
     step.step === 'stain-soak'
@@ -96,7 +97,7 @@
     />
     {#if others.length > 0}
       <div class="row small">
-        <span>Or it went to</span>
+        <span>{t('pantry.orWent')}</span>
         {#each others as to (to)}
           <Button
             kind="ghost"
@@ -111,7 +112,7 @@
       </div>
       {#if others.includes('fodder')}
         <details class="unfold small">
-          <summary>Before you feed it to animals</summary>
+          <summary>{t('pantry.beforeYouFeedAnimals')}</summary>
           <Caution>{CAUTIONS.fodder}</Caution>
         </details>
       {/if}
@@ -120,14 +121,16 @@
   {/each}
   <div class="row">
     <Button kind="tertiary" class="chip" on:click={() => void allDone()}
-      >{toClean.length === 1
-        ? 'It is clean and dry: back on the shelf'
-        : 'All are clean and dry: back on the shelf'}</Button
+      >{t('pantry.cleanDryBackOnShelf', { toClean: toClean.length })}</Button
     >
   </div>
   {#if offered.length > 0}
     <details class="unfold">
-      <summary>{cleaningNames([...new Set(offered.map(({ step }) => step.step))])}, if you like</summary>
+      <summary
+        >{t('pantry.cleaningnamesIfYouLike', {
+          cleaningNames: cleaningNames([...new Set(offered.map(({ step }) => step.step))])
+        })}</summary
+      >
       {#each offered as one (one.title)}
         {@const caution = cautionOf(one)}
         <TickFace

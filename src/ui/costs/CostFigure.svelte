@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import type { Cost } from '$core/costs/cost.ts';
   import Figure from '$ui/fields/Figure.svelte';
   import { COST_WORDS, costWorking, missingWords, money, shopWords } from '$words/money.ts';
@@ -17,14 +19,17 @@
 
 {#if cost.lines.length === 0}
   <p class="soft">
-    What it cost is not known yet: give the packet’s price in the <a href="/bench/cupboard">cupboard</a> and
-    the others under <a href="/household/money">Money</a>.
+    <Rich parts={rich('ahead.whatCostNotKnownYet')}
+      >{#snippet link(text: string)}<a href="/bench/cupboard">{text}</a>{/snippet}{#snippet link2(
+        text: string
+      )}<a href="/household/money">{text}</a>{/snippet}</Rich
+    >
   </p>
 {:else}
   <Figure
-    label={underWay ? 'It cost so far' : 'It cost'}
+    label={underWay ? t('ahead.costSoFar') : t('ahead.cost')}
     value={money(cost.total, currency)}
-    beside={cost.per100G === null ? '' : `${money(cost.per100G, currency)} for 100 g`}
+    beside={cost.per100G === null ? '' : t('ahead.moneyG', { money: money(cost.per100G, currency) })}
   />
   <table class="plain">
     <tbody>
@@ -39,6 +44,6 @@
   </table>
   {#if cost.shop !== null}<p>{shopWords(cost, cutG, currency, units)}</p>{/if}
   {#if cost.unknown.length > 0}<p class="small soft">
-      {missingWords(cost)} <a href="/household/money">Prices</a>
+      {missingWords(cost)} <a href="/household/money">{t('ahead.prices')}</a>
     </p>{/if}
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { Button, FileUploaderButton } from 'carbon-components-svelte';
   import { ask } from '$ui/state/ask.ts';
@@ -27,23 +28,22 @@
     });
     busy = false;
     said = answer
-      ? ((await answer.json().catch(() => ({ message: 'Brote could not take this; try again.' }))) as Said)
-      : { message: 'No connection: nothing was taken. Try again once there is one.' };
+      ? ((await answer.json().catch(() => ({ message: t('household.broteCouldNotTakeTry') }))) as Said)
+      : { message: t('household.noConnectionNothingWasTaken') };
     if (answer?.ok) await reload();
   }
 </script>
 
 <section class="stack" aria-labelledby="bring">
-  <h2 id="bring">Bring a package in</h2>
+  <h2 id="bring">{t('household.bringPackage')}</h2>
   <p class="small soft">
-    What is here stays as it is; what is new is added. All of the package is taken, or nothing. Taking it
-    again adds nothing.
+    {t('household.whatHereStaysAsWhat')}
   </p>
   <div>
     <FileUploaderButton
       kind="tertiary"
       size="field"
-      labelText="Choose a package of Brote"
+      labelText={t('household.choosePackageBrote')}
       accept={['.zip', 'application/zip']}
       on:change={({ detail }) => {
         file = detail[0] ?? null;
@@ -53,16 +53,21 @@
   </div>
   <div>
     <Button kind="tertiary" disabled={!file || busy} on:click={bring}
-      >{busy ? 'Taking it in ...' : 'Take it in'}</Button
+      >{busy ? t('household.taking') : t('household.take')}</Button
     >
   </div>
   {#if said?.tables}
     <p role="status">
       {added === 0
-        ? 'Everything in it was here already.'
-        : `Taken in: ${of('sowings')} sowings with ${of('events')} entries of their logs, ${of('readings')} readings, ${added - of('sowings') - of('events') - of('readings')} other things.`}
-      {known > 0 && added > 0 ? `${known} were here already.` : ''}
-      {said.settings ? 'Its settings were taken over as well.' : ''}
+        ? t('household.everythingWasHereAlready')
+        : t('household.takenSowingsWithEntriesTheir', {
+            of: of('sowings'),
+            of2: of('events'),
+            of3: of('readings'),
+            added: added - of('sowings') - of('events') - of('readings')
+          })}
+      {known > 0 && added > 0 ? t('household.knownWereHereAlready', { known }) : ''}
+      {said.settings ? t('household.settingsWereTakenOverAs') : ''}
     </p>
   {:else if said}
     <div role="alert" class="alarm">
@@ -70,9 +75,9 @@
       {#if said.rows}
         <ul>
           {#each said.rows.slice(0, 8) as row, index (index)}<li>
-              {row.file}, line {row.line}: {row.say}
+              {t('household.fileLineLineSay', { file: row.file, line: row.line, say: row.say })}
             </li>{/each}
-          {#if said.rows.length > 8}<li>and more</li>{/if}
+          {#if said.rows.length > 8}<li>{t('household.more')}</li>{/if}
         </ul>
       {/if}
     </div>

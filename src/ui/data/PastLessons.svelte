@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import { lessonOf, type Learned } from '$core/growth/learned.ts';
   import { yieldBelief, yieldFactor, type YieldLearned } from '$core/growth/yieldLearned.ts';
@@ -39,14 +40,14 @@
   );
 </script>
 
-<h2>What Brote learns from them</h2>
+<h2>{t('household.whatBroteLearnsFromThem')}</h2>
 <ul>
   {#each rows as { name, sowings, pace, yields, far } (name)}
     <li>
       <h3>{name} <span class="soft small">{sowingsWords(sowings)}</span></h3>
-      <p>{pace ?? 'Nothing about its pace: no date when it was first ready.'}</p>
-      <p>{yields ?? 'Nothing about its yield: it wasn’t weighed, or the container isn’t known.'}</p>
-      {#if far}<p class="warn">This yield is far from the book. Check the columns and units.</p>{/if}
+      <p>{pace ?? t('household.nothingAboutPaceNoDate')}</p>
+      <p>{yields ?? t('household.nothingAboutYieldWasntWeighed')}</p>
+      {#if far}<p class="warn">{t('household.yieldFarFromBookCheck')}</p>{/if}
     </li>
   {/each}
 </ul>

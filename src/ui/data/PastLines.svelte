@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import type { PastSowing } from '$core/notebook/past/pastSowing.ts';
   import { mass, seedMass } from '$core/units/format.ts';
@@ -18,29 +19,36 @@
   const others = $derived(
     [
       past.list && past.list.orders.length > 1 && past.order === null
-        ? 'Choose how dates are written first.'
+        ? t('household.chooseHowDatesWrittenFirst')
         : '',
       past.open > 0
-        ? `${linesWords(past.open)} ${past.open === 1 ? 'waits' : 'wait'} for the name of the crop.`
+        ? t('household.linesWaitsWaitNameCrop', { lines: linesWords(past.open), open: past.open })
         : '',
-      past.list && past.list.leftOut > 0 ? `${linesWords(past.list.leftOut)} left out.` : ''
+      past.list && past.list.leftOut > 0
+        ? t('household.linesLeftOut', { lines: linesWords(past.list.leftOut) })
+        : ''
     ].filter(Boolean)
   );
 </script>
 
 <h2>
-  {past.good.length === 0 ? 'Nothing to import yet' : `${sowingsWords(past.good.length)} to import`}
+  {past.good.length === 0
+    ? t('household.nothingImportYet')
+    : t('household.sowingsImport', { sowings: sowingsWords(past.good.length) })}
 </h2>
 {#each others as line (line)}<p>{line}</p>{/each}
 {#if past.good.length > 0}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="scroll" role="region" aria-label="Sowings to import" tabindex="0">
+  <div class="scroll" role="region" aria-label={t('household.sowingsImport2')} tabindex="0">
     <table>
       <thead
         ><tr
-          ><th scope="col">Line</th><th scope="col">Crop</th><th scope="col">Sown</th><th scope="col"
-            >Ready</th
-          ><th scope="col">Cut</th><th scope="col" class="n">Seed</th><th scope="col" class="n">Yield</th></tr
+          ><th scope="col">{t('household.line')}</th><th scope="col">{t('household.crop')}</th><th scope="col"
+            >{t('household.sown')}</th
+          ><th scope="col">{t('household.ready')}</th><th scope="col">{t('household.cut2')}</th><th
+            scope="col"
+            class="n">{t('household.seed')}</th
+          ><th scope="col" class="n">{t('household.yield')}</th></tr
         ></thead
       >
       <tbody>
@@ -56,15 +64,19 @@
       </tbody>
     </table>
   </div>
-  {#if past.good.length > SHOWN}<p class="small soft">and {past.good.length - SHOWN} more</p>{/if}
+  {#if past.good.length > SHOWN}<p class="small soft">
+      {t('household.goodMore', { good: past.good.length - SHOWN })}
+    </p>{/if}
 {/if}
 {#if past.wrong.length > 0}
-  <h3>{linesWords(past.wrong.length)} can’t be imported</h3>
+  <h3>{t('household.linesCantBeImported', { lines: linesWords(past.wrong.length) })}</h3>
   <ul class="small">
     {#each past.wrong.slice(0, SHOWN) as { line, problem } (line)}<li>
-        Line {line}: {problemWords(problem)}
+        {t('household.lineLineProblem', { line, problem: problemWords(problem) })}
       </li>{/each}
-    {#if past.wrong.length > SHOWN}<li>and {past.wrong.length - SHOWN} more</li>{/if}
+    {#if past.wrong.length > SHOWN}<li>
+        {t('household.wrongMore', { wrong: past.wrong.length - SHOWN })}
+      </li>{/if}
   </ul>
 {/if}
 

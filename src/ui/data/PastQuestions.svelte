@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Select, SelectItem, SelectItemGroup } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import { PAST_FIELDS } from '$core/notebook/past/columns.ts';
@@ -36,7 +37,7 @@
 
 {#if past.list && past.list.orders.length > 1}
   <Choice
-    legend="“{past.list.ambiguous}” can be read in more than one way. In this list dates are"
+    legend={t('household.ambiguousCanBeReadMore', { ambiguous: past.list.ambiguous ?? '' })}
     name="past-order"
     options={past.list.orders.map((order) => ({ value: order, text: DAY_ORDER_WORDS[order] }))}
     value={past.order ?? ('' as DayOrder)}
@@ -48,7 +49,7 @@
 {/if}
 {#if past.list && past.list.unknown.length > 0}
   <fieldset>
-    <legend>Which crops are these?</legend>
+    <legend>{t('household.whichCropsThese')}</legend>
     {#each past.list.unknown as { typed, lines, like } (typed)}
       <Select
         size="sm"
@@ -56,12 +57,12 @@
         selected={chosen(typed)}
         on:change={(event) => choose(typed, valueOf(event))}
       >
-        <SelectItem value="" text="Choose a crop" />
-        {#if like.length > 0}<SelectItemGroup label="Perhaps">
+        <SelectItem value="" text={t('household.chooseCrop')} />
+        {#if like.length > 0}<SelectItemGroup label={t('household.perhaps')}>
             {#each like as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
           </SelectItemGroup>{/if}
-        <SelectItem value={LEAVE_OUT} text="Leave out" />
-        <SelectItemGroup label="All crops">
+        <SelectItem value={LEAVE_OUT} text={t('household.leaveOut')} />
+        <SelectItemGroup label={t('household.allCrops')}>
           {#each crops.filter((crop) => !like.includes(crop)) as crop (crop.key)}<SelectItem
               value={crop.key}
               text={crop.name}
@@ -73,7 +74,7 @@
 {/if}
 {#if past.list?.unitless.has('mass')}
   <Choice
-    legend="Weights without a unit are in"
+    legend={t('household.weightsWithoutUnit')}
     name="past-mass"
     options={[
       { value: 'g', text: 'grams' },
@@ -88,7 +89,7 @@
 {/if}
 {#if past.list?.unitless.has('length')}
   <Choice
-    legend="Sizes without a unit are in"
+    legend={t('household.sizesWithoutUnit')}
     name="past-length"
     options={[
       { value: 'cm', text: 'centimetres' },
@@ -103,13 +104,16 @@
 {/if}
 {#if past.list}
   <fieldset>
-    <legend>Where the list doesn’t say</legend>
+    <legend>{t('household.whereListDoesntSay')}</legend>
     <Select
       size="sm"
-      labelText="They stood in"
+      labelText={t('household.theyStood')}
       selected={past.placeId}
       helperText={past.list.otherPlaces.length > 0
-        ? `Also for ${past.list.otherPlaces.slice(0, 4).join(', ')}, which ${past.list.otherPlaces.length === 1 ? 'isn’t a place' : 'aren’t places'} on your shelf.`
+        ? t('household.alsoSliceWhichIsntPlace', {
+            slice: past.list.otherPlaces.slice(0, 4).join(', '),
+            otherPlaces: past.list.otherPlaces.length
+          })
         : ''}
       on:change={(event) => {
         past.placeId = valueOf(event);
@@ -120,26 +124,24 @@
     </Select>
     <Select
       size="sm"
-      labelText="They grew in"
+      labelText={t('household.theyGrew')}
       selected={past.containerId}
-      helperText={past.containerId === ''
-        ? 'Brote learns nothing about yields from trays of an unknown size.'
-        : ''}
+      helperText={past.containerId === '' ? t('household.broteLearnsNothingAboutYields') : ''}
       on:change={(event) => {
         past.containerId = valueOf(event);
         past.changed();
       }}
     >
-      <SelectItem value="" text="I don’t know" />
+      <SelectItem value="" text={t('household.iDontKnow')} />
       {#each containers as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
     </Select>
   </fieldset>
 {/if}
 {#if columns.length > 0}
   <details class="unfold" open={past.read?.ok === false}>
-    <summary>Columns</summary>
+    <summary>{t('household.columns')}</summary>
     <fieldset>
-      <legend class="visually-hidden">What each column of the list is</legend>
+      <legend class="visually-hidden">{t('household.whatEachColumnList')}</legend>
       {#each PAST_FIELDS as field (field)}
         <Select
           size="sm"
@@ -149,11 +151,11 @@
         >
           <SelectItem
             value="-1"
-            text={field === 'crop' || field === 'sown' ? 'Choose a column' : 'Not in the list'}
+            text={field === 'crop' || field === 'sown' ? t('household.chooseColumn') : t('household.notList')}
           />
           {#each columns as name, index (index)}<SelectItem
               value={String(index)}
-              text={name || `Column ${index + 1}`}
+              text={name || t('household.columnIndex', { index: index + 1 })}
             />{/each}
         </Select>
       {/each}

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { SvelteMap } from 'svelte/reactivity';
 import { PAST_FIELDS, type PastColumns, type PastField } from '$core/notebook/past/columns.ts';
 import { PAST_PART, type PastSowing } from '$core/notebook/past/pastSowing.ts';
@@ -7,7 +8,7 @@ import type { DayOrder } from '$core/time/readDay.ts';
 import type { Units } from '$core/units/format.ts';
 import { post } from '$ui/state/ask.ts';
 
-const NO_CONNECTION = 'There is no connection.';
+const NO_CONNECTION = () => t('household.thereNoConnection');
 
 /** How far something has come that is sent in parts. */
 interface Progress {
@@ -103,8 +104,7 @@ export class PastImport {
       return answer !== null;
     });
     if (whole) [this.added, this.taught] = [{ added, known: all - added }, null];
-    else if (added > 0)
-      this.problem += ` ${added} of ${all} are in the notebook. Import again to add the others; none will be doubled.`;
+    else if (added > 0) this.problem += ` ${t('household.addedAllNotebookImportAgain', { added, all })}`;
   }
 
   /** @returns whether all parts went through */
@@ -136,12 +136,12 @@ export class PastImport {
       dry
     });
     if (!answer) {
-      this.problem = `${NO_CONNECTION} Try again when it is back.`;
+      this.problem = t('household.noConnectionTryAgainWhen', { NO_CONNECTION: NO_CONNECTION() });
       return null;
     }
     const told = (await answer.json().catch(() => ({}))) as { message?: string };
     if (answer.ok) return told;
-    this.problem = told.message ?? 'Brote could not do this just now. Try again in a moment.';
+    this.problem = told.message ?? t('household.broteCouldNotDoJust');
     return null;
   }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Snippet } from 'svelte';
 
   interface Props {
@@ -19,7 +20,7 @@
         <span class="label">{label}</span><strong>{value}</strong>{#if beside}<span class="soft small"
             >{beside}</span
           >{/if}
-        <span class="more small">how?</span>
+        <span class="more small">{t('fields.how')}</span>
       </summary>
       <p class="small working">{@render working()}</p>
     </details>

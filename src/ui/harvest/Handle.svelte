@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { isTurned } from '$core/pantry/keeping.ts';
   import { airBeforePacking } from '$core/pantry/air.ts';
   import { packedDays } from '$core/pantry/keeping.ts';
@@ -52,16 +53,16 @@
 
 <div class="stack">
   <Choice
-    legend="Cut with"
+    legend={t('harvest.cutWith')}
     name="tool"
     options={[
-      { value: 'scissors', text: 'Scissors' },
-      { value: 'knife', text: 'A knife' }
+      { value: 'scissors', text: t('harvest.scissors') },
+      { value: 'knife', text: t('harvest.knife') }
     ]}
     bind:value={handling.tool}
   />
   <Choice
-    legend="Packed"
+    legend={t('harvest.packed')}
     name="packing"
     options={packings.map((value) => ({ value, text: PACKING_WORDS[value], hint: PACKING_HINTS[value] }))}
     value={juiceMl === null ? handling.packing : 'juice'}
@@ -72,18 +73,18 @@
   />
   {#if juiceMl !== null}
     <QuantityField
-      label="Juice it gave"
+      label={t('harvest.juiceGave')}
       kind="volume"
       unit={locale.units === 'us' ? 'fl oz' : 'mL'}
       bind:value={() => juiceMl ?? NaN, (value) => (juiceMl = value)}
       {error}
-      helper="About {volume(guessMl, locale.units)} for this weight; enter what you measured"
+      helper={t('harvest.aboutVolumeWeightEnterWhat', { volume: volume(guessMl, locale.units) })}
     />
     <Caution>{CAUTIONS.juice}</Caution>
   {/if}
   {#if handling.packing !== 'plate'}
     <Choice
-      legend="Washed?"
+      legend={t('harvest.washed')}
       name="washing"
       options={WASHINGS.map((value) => ({ value, text: capital(WASHING_WORDS[value]) }))}
       bind:value={handling.washing}
@@ -92,8 +93,9 @@
   {#if air && juiceMl === null}<p class="note small">{AIR_WORDS[air]}</p>{/if}
   {#if days && juiceMl === null}
     <p class="soft small">
-      So it keeps {keepsWords(days.minD, days.maxD, crop.keepAtC, locale.units)}. Slime, smell or mould ends
-      it sooner. Juice, the freezer and drying are in the pantry.
+      {t('harvest.soKeepsKeepsSlimeSmell', {
+        keeps: keepsWords(days.minD, days.maxD, crop.keepAtC, locale.units)
+      })}
     </p>
   {/if}
 </div>

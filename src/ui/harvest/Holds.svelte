@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button } from 'carbon-components-svelte';
   import type { Hold } from '$core/harvest/hold.ts';
   import { dayWords, spanWords, type Locale } from '$words/time.ts';
@@ -13,23 +15,31 @@
 </script>
 
 <details class="unfold">
-  <summary>Hold it in the cool</summary>
+  <summary>{t('harvest.holdCool')}</summary>
   {#if holds.length === 0}
     <p class="soft small">
-      None of your places is cooler and still bearable for it. <a href="/shelf/new?as=refrigerator"
-        >Add your refrigerator as a place</a
-      >, or cut a part now and keep that cold.
+      <Rich parts={rich('harvest.noneYourPlacesCoolerStill')}
+        >{#snippet link(text: string)}<a href="/shelf/new?as=refrigerator">{text}</a>{/snippet}</Rich
+      >
     </p>
   {:else}
     <ul>
       {#each holds as { place, closesAt, buysMs, dim } (place.id)}
         <li>
           <span>
-            <strong>{place.name}</strong>: good until about {dayWords(closesAt, now, locale)},
-            {spanWords(buysMs)} longer{dim ? ', paler and softer for want of light' : ''}.
+            <Rich
+              parts={rich('harvest.strongNameStrongGoodUntil', {
+                name: place.name,
+                day: dayWords(closesAt, now, locale),
+                span: spanWords(buysMs),
+                when: dim ? 'yes' : 'no'
+              })}
+            />
           </span>
           <Button kind="tertiary" class="chip" on:click={() => onmove(place.id)}
-            >Move it there<span class="visually-hidden"> to {place.name}</span></Button
+            >{t('harvest.moveThere')}<span class="visually-hidden">
+              {t('harvest.name', { name: place.name })}</span
+            ></Button
           >
         </li>
       {/each}

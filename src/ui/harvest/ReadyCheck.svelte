@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { FINDINGS, findingRecords, readyOutlook, type Finding } from '$core/harvest/ready.ts';
   import { findingPicture } from '$core/picture/findingPicture.ts';
   import type { Projected } from '$core/sowing/project.ts';
@@ -22,7 +24,7 @@
 </script>
 
 <section class="stack" aria-labelledby="ready">
-  <h2 id="ready">Is it ready?</h2>
+  <h2 id="ready">{t('harvest.ready2')}</h2>
   <p><strong>{outlookWords(outlook, now, locale)}</strong> <span class="soft">{costWords(outlook)}</span></p>
   <p class="soft small">
     {windowWords(windowOf(projected), now, locale)}
@@ -39,8 +41,9 @@
     {/each}
   </ul>
   <p class="soft small">
-    Taste one: it tells more than any picture.
-    <a href="/tray/{setup.id}/look">Something else is wrong with it</a>
+    <Rich parts={rich('harvest.tasteOneTellsMoreThan')}
+      >{#snippet link(text: string)}<a href="/tray/{setup.id}/look">{text}</a>{/snippet}</Rich
+    >
   </p>
 </section>
 

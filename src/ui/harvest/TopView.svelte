@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { piecesOf } from '$core/harvest/pieces.ts';
   import type { SowingSetup } from '$core/sowing/sowing.ts';
   import { pieceWords } from '$words/harvest.ts';
@@ -48,7 +49,7 @@
 
 <svelte:window onpointerup={() => (drawing = null)} onpointercancel={() => (drawing = null)} />
 
-<div class="trays" role="group" aria-label="The tray from above: touch what you cut" onpointermove={follow}>
+<div class="trays" role="group" aria-label={t('harvest.trayFromAboveTouchWhat')} onpointermove={follow}>
   {#each { length: pieces.containers } as _, container (container)}
     <div
       class="tray {setup.container.shape}"
@@ -66,10 +67,9 @@
           data-piece={piece}
           disabled={!stands}
           aria-pressed={picked.includes(piece)}
-          aria-label="{pieces.containers > 1 ? `Container ${container + 1}, ` : ''}{pieceWords(
-            pieces.kind,
-            index
-          )}{stands ? '' : ', cut before'}"
+          aria-label="{pieces.containers > 1
+            ? `${t('harvest.containerContainer', { container: container + 1 })} `
+            : ''}{pieceWords(pieces.kind, index)}{stands ? '' : t('harvest.cutBefore')}"
           onpointerdown={(event) => begin(event, piece)}
           onclick={(event) => {
             // By keyboard; a pointer has picked it when it came down.

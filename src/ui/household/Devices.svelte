@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
@@ -17,8 +18,8 @@
 </script>
 
 <section class="stack" aria-labelledby="devices-title">
-  <h2 id="devices-title">Signed in</h2>
-  {#if done}<p role="status">Signed out there.</p>{/if}
+  <h2 id="devices-title">{t('household.signed')}</h2>
+  {#if done}<p role="status">{t('household.signedOutThere')}</p>{/if}
   <ul>
     {#each sessions as session (session.id)}
       <li>
@@ -26,19 +27,23 @@
           <strong>{session.memberName}</strong>, {session.agent}<br />
           <span class="small soft"
             >{session.id === here
-              ? 'This device'
-              : `Last used ${dayAndTime(session.usedAt, now, locale)}`}</span
+              ? t('household.device')
+              : t('household.lastUsedDayandtime', {
+                  dayAndTime: dayAndTime(session.usedAt, now, locale)
+                })}</span
           >
         </div>
         {#if session.id === here}
           <form method="POST" action="/sign-out">
-            <Button type="submit" kind="tertiary">Sign out</Button>
+            <Button type="submit" kind="tertiary">{t('household.signOut')}</Button>
           </form>
         {:else}
           <form method="POST" action="?/signOut" use:enhance>
             <input type="hidden" name="session" value={session.id} />
             <Button type="submit" kind="tertiary" class="chip"
-              >Sign it out<span class="visually-hidden">: {session.memberName}, {session.agent}</span></Button
+              >{t('household.signOut2')}<span class="visually-hidden"
+                >: {session.memberName}, {session.agent}</span
+              ></Button
             >
           </form>
         {/if}
@@ -48,10 +53,10 @@
   {#if others.length > 1}
     <form method="POST" action="?/signOut" use:enhance>
       <input type="hidden" name="session" value="others" />
-      <Button type="submit" kind="tertiary" class="chip">Sign out all others</Button>
+      <Button type="submit" kind="tertiary" class="chip">{t('household.signOutAllS')}</Button>
     </form>
   {/if}
-  <p class="small soft">A device that nobody uses for 60 days is signed out by itself.</p>
+  <p class="small soft">{t('household.deviceNobodyUsesDaysSigned')}</p>
 </section>
 
 <style>

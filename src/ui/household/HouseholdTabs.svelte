@@ -1,14 +1,15 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import Tabs from '$ui/shell/Tabs.svelte';
 
   const VIEWS = [
-    { path: '/household', name: 'Settings' },
-    { path: '/household/reminders', name: 'Reminders' },
-    { path: '/household/people', name: 'People' },
-    { path: '/household/away', name: 'Away' },
-    { path: '/household/money', name: 'Money' },
-    { path: '/household/data', name: 'Data' }
+    { path: '/household', name: t('household.settings') },
+    { path: '/household/reminders', name: t('household.reminders') },
+    { path: '/household/people', name: t('household.people') },
+    { path: '/household/away', name: t('household.away') },
+    { path: '/household/money', name: t('household.money') },
+    { path: '/household/data', name: t('household.data') }
   ];
 </script>
 
-<Tabs label="Household" views={VIEWS} />
+<Tabs label={t('household.household')} views={VIEWS} />

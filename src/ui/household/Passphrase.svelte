@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import Field from '$ui/fields/Field.svelte';
@@ -7,22 +8,22 @@
 </script>
 
 <form method="POST" action="?/passphrase" class="stack" use:enhance novalidate>
-  <h2>Passphrase</h2>
-  {#if done}<p role="status">Changed. Every other device was signed out.</p>{/if}
+  <h2>{t('household.passphrase')}</h2>
+  {#if done}<p role="status">{t('household.changedEveryDeviceWasSigned')}</p>{/if}
   <Field
     type="password"
     name="passphraseNow"
-    label="As it is now"
+    label={t('household.asNow')}
     error={wrong('passphraseNow')}
     autocomplete="current-password"
   />
   <Field
     type="password"
     name="passphraseNew"
-    label="As it shall be"
-    helper="At least 8 characters; everyone in the household uses it"
+    label={t('household.asShallBe')}
+    helper={t('household.atLeastCharactersEveryoneHousehold')}
     error={wrong('passphraseNew')}
     autocomplete="new-password"
   />
-  <Button type="submit" kind="tertiary">Change it</Button>
+  <Button type="submit" kind="tertiary">{t('household.change')}</Button>
 </form>

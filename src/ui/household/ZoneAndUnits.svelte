@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Select, SelectItem } from 'carbon-components-svelte';
 
   /** Where a household lives, by its time zone, and the units it measures in. */
@@ -16,21 +17,21 @@
 
 <Select
   name="zone"
-  labelText="Time zone"
+  labelText={t('household.timeZone')}
   bind:selected={zone}
   invalid={wrong('zone') !== ''}
   invalidText={wrong('zone')}
 >
-  {#if zone === ''}<SelectItem value="" text="Choose where you live" />{/if}
+  {#if zone === ''}<SelectItem value="" text={t('household.chooseWhereYouLive')} />{/if}
   {#each all as name (name)}<SelectItem value={name} text={name.replaceAll('_', ' ')} />{/each}
 </Select>
 <Select
   name="units"
-  labelText="Units"
+  labelText={t('household.units')}
   bind:selected={units}
   invalid={wrong('units') !== ''}
   invalidText={wrong('units')}
 >
-  <SelectItem value="metric" text="Metric: g, mL, cm, °C" />
-  <SelectItem value="us" text="US: oz, cups, in, °F" />
+  <SelectItem value="metric" text={t('household.metricGMlCmC')} />
+  <SelectItem value="us" text={t('household.usOzCupsF')} />
 </Select>

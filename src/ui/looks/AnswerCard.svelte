@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Answer } from '$core/diagnosis/answer.ts';
   import type { Units } from '$core/units/format.ts';
@@ -32,29 +33,29 @@
   <h3>{words.is}</h3>
   <dl>
     {#if because}
-      <dt>Why</dt>
-      <dd>Because {because}.</dd>
+      <dt>{t('tray.why')}</dt>
+      <dd>{t('tray.becauseBecause', { because })}</dd>
     {/if}
     {#if answer.checks.length > 0}
-      <dt>Check</dt>
+      <dt>{t('tray.check')}</dt>
       <dd>
         <ul>
           {#each answer.checks as check (check)}<li>{CHECK_WORDS[check]}</li>{/each}
         </ul>
       </dd>
     {/if}
-    <dt>Now</dt>
+    <dt>{t('tray.now')}</dt>
     <dd>{words.now}</dd>
     {#if words.next}
-      <dt>Next time</dt>
+      <dt>{t('tray.nextTime')}</dt>
       <dd>{words.next}</dd>
     {/if}
     {#if answer.loss}
-      <dt>Lost?</dt>
+      <dt>{t('tray.lost')}</dt>
       <dd class:alarm={answer.loss === 'whole' || answer.loss === 'part'}>{LOSS_OF_TRAY[answer.loss]}</dd>
     {/if}
     {#if answer.others.length > 0}
-      <dt>Or else</dt>
+      <dt>{t('tray.orElse')}</dt>
       <dd>
         {answer.others
           .map(
@@ -65,7 +66,7 @@
     {/if}
   </dl>
   {#if answer.cause === 'mould' || answer.sight === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
-  <Button kind="ghost" class="undo" on:click={onundo}>Take this look back</Button>
+  <Button kind="ghost" class="undo" on:click={onundo}>{t('tray.takeLookBack')}</Button>
 </article>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Moisture } from '$core/water/bucket.ts';
   import { MOISTURE_WORDS } from '$words/moisture.ts';
   import { problemWords } from '$words/problems.ts';
@@ -15,50 +16,48 @@
   }
   let { record, moistures, units }: Props = $props();
   const LIFTS = [
-    { heft: 'light', text: 'Light' },
-    { heft: 'right', text: 'Right' },
-    { heft: 'heavy', text: 'Heavy' }
+    { heft: 'light', text: t('tray.light') },
+    { heft: 'right', text: t('tray.right') },
+    { heft: 'heavy', text: t('tray.heavy') }
   ] as const;
   let typed = $state('');
   let wrong = $state('');
 
   async function weigh(full: boolean) {
     const read = parseQuantity(typed, 'mass', units === 'us' ? 'oz' : 'g');
-    wrong = read.ok
-      ? read.value > 0
-        ? ''
-        : 'The tray weighs more than 0 g: is it on the scale?'
-      : problemWords(read.problem);
+    wrong = read.ok ? (read.value > 0 ? '' : t('tray.trayWeighsMoreThanG')) : problemWords(read.problem);
     if (!read.ok || wrong) return;
     const result = await record(
       { type: 'weighed', grossG: Math.round(read.value), full },
-      `weighed ${mass(read.value, units)}`
+      t('tray.weighedMass', { mass: mass(read.value, units) })
     );
     if (result.kind === 'refused') wrong = result.say ?? '';
     else typed = '';
   }
 </script>
 
-<div class="row" role="group" aria-label="It looks">
-  <span class="soft lead">It looks</span>
+<div class="row" role="group" aria-label={t('tray.looks')}>
+  <span class="soft lead">{t('tray.looks')}</span>
   {#each moistures as moisture (moisture)}
     <button class="chip" onclick={() => record({ type: 'felt', moisture }, MOISTURE_WORDS[moisture].told)}
       >{MOISTURE_WORDS[moisture].chip}</button
     >
   {/each}
 </div>
-<div class="row" role="group" aria-label="Lifted, it is">
-  <span class="soft lead">Lifted, it is</span>
+<div class="row" role="group" aria-label={t('tray.lifted')}>
+  <span class="soft lead">{t('tray.lifted')}</span>
   {#each LIFTS as { heft, text } (heft)}
-    <button class="chip" onclick={() => record({ type: 'lifted', heft }, `lifted, ${text.toLowerCase()}`)}
+    <button
+      class="chip"
+      onclick={() => record({ type: 'lifted', heft }, t('tray.liftedText', { text: text.toLowerCase() }))}
       >{text}</button
     >
   {/each}
 </div>
 <div class="scale">
   <TextInput
-    labelText="On the scale, tray and all ({units === 'us' ? 'oz' : 'g'})"
-    helperText="Without what presses on it. Weighed once when it was just watered and has drained, it is weighed against that ever after."
+    labelText={t('tray.onScaleTrayAllOz', { when: units === 'us' ? 'yes' : 'no' })}
+    helperText={t('tray.withoutWhatPressesOnWeighed')}
     bind:value={typed}
     invalid={wrong !== ''}
     invalidText={wrong}
@@ -66,8 +65,8 @@
     autocomplete="off"
   />
   <div class="row">
-    <Button kind="tertiary" on:click={() => weigh(false)}>As it stands</Button>
-    <Button kind="tertiary" on:click={() => weigh(true)}>Just watered, drained</Button>
+    <Button kind="tertiary" on:click={() => weigh(false)}>{t('tray.asStands')}</Button>
+    <Button kind="tertiary" on:click={() => weigh(true)}>{t('tray.justWateredDrained')}</Button>
   </div>
 </div>
 

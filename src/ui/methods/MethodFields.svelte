@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { untrack } from 'svelte';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { MEDIA } from '$core/supplies/media/medium.ts';
@@ -12,6 +14,13 @@
     type Question
   } from '$core/supplies/methods/method.ts';
   import { isWeak, type Disinfectant, type Strengths } from '$core/supplies/seed/disinfect.ts';
+  import {
+    mayHaveFaded,
+    productsOf,
+    ruleWith,
+    ruleWithout,
+    type Product
+  } from '$core/supplies/seed/product.ts';
   import { startingRule } from '$core/supplies/seed/rule.ts';
   import { readNumber } from '$core/units/parseQuantity.ts';
   import { figure } from '$core/units/format.ts';
@@ -20,7 +29,7 @@
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import SprayFields from './SprayFields.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { WEAK_WORDS } from '$words/disinfect.ts';
+  import { FADED_WORDS, productWords, WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { answerWords, FIGURE_WORDS, QUESTION_GROUPS, QUESTION_WORDS } from '$words/methods.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
@@ -32,9 +41,21 @@
     askMedium?: boolean;
     /** Strengths off the labels of the household's products. */
     strengths?: Strengths;
+    /** The household's products to disinfect with. */
+    products: readonly Product[];
+    /** `YYYY-MM-DD`. */
+    today: string;
     units: Units;
   }
-  let { method = $bindable(), wrong = {}, askMedium = false, strengths = {}, units }: Props = $props();
+  let {
+    method = $bindable(),
+    wrong = {},
+    askMedium = false,
+    strengths = {},
+    products,
+    today,
+    units
+  }: Props = $props();
 
   /** A method's own page shows all of it; a sowing, what it asks for. */
   const unfolded = $state<Record<string, boolean>>(
@@ -58,13 +79,24 @@
   function answer(question: Question, value: string) {
     const next = { ...method, [question]: value as Answers[typeof question] };
     if (question === 'disinfect' && value !== 'none' && value !== method.disinfect)
-      next.disinfectRule = startingRule(value as Disinfectant, strengths);
+      next.disinfectRule = startingRule(value as Disinfectant, products, strengths);
     method = next;
   }
   function rule(field: 'target' | 'productPct' | 'minutes' | 'ratioLKg', text: unknown) {
     method = {
       ...method,
       disinfectRule: { ...method.disinfectRule, [field]: readNumber(String(text ?? '')) ?? NaN }
+    };
+  }
+  const toChooseFrom = $derived(method.disinfect === 'none' ? [] : productsOf(method.disinfect, products));
+  /** The product that the rule takes, where the cupboard still has it. */
+  const taken = $derived(toChooseFrom.find(({ id }) => id === method.disinfectRule.productId) ?? null);
+  function takeProduct(id: string) {
+    const product = toChooseFrom.find((one) => one.id === id);
+    const { disinfectRule } = method;
+    method = {
+      ...method,
+      disinfectRule: product ? ruleWith(disinfectRule, product) : ruleWithout(disinfectRule)
     };
   }
   /** As it is typed: what is no number stays in its field. */
@@ -74,17 +106,17 @@
   const RULE_FIELDS = $derived([
     {
       key: 'target',
-      label: method.disinfect === 'peroxide' ? 'Strength wanted (%)' : 'Strength wanted (ppm)'
+      label: method.disinfect === 'peroxide' ? t('methods.strengthWanted') : t('methods.strengthWantedPpm')
     },
-    { key: 'productPct', label: 'Strength on the label (%)' },
-    { key: 'minutes', label: 'Contact time (min)' },
-    { key: 'ratioLKg', label: 'Litres to a kg of seed' }
+    ...(taken ? [] : [{ key: 'productPct', label: t('methods.strengthOnLabel') } as const]),
+    { key: 'minutes', label: t('methods.contactTimeMin') },
+    { key: 'ratioLKg', label: t('methods.litresKgSeed') }
   ] as const);
 </script>
 
 <div class="questions">
   {#if askMedium}
-    <Select labelText="Usually grown on" bind:selected={method.medium}>
+    <Select labelText={t('methods.usuallyGrownOn')} bind:selected={method.medium}>
       {#each MEDIA as medium (medium)}<SelectItem value={medium} text={MEDIUM_WORDS[medium]} />{/each}
     </Select>
   {/if}
@@ -125,8 +157,8 @@
             {/if}
             {#if question === 'feed' && method.feed !== 'none'}
               <TextInput
-                labelText="Feed off its bottle (mL to a litre, at full strength)"
-                helperText="Then every watering says how much goes in"
+                labelText={t('methods.feedOffBottleMlLitre')}
+                helperText={t('methods.thenEveryWateringSaysHow')}
                 value={method.feedMlL === null ? '' : shown(method.feedMlL)}
                 on:input={(event) => {
                   const text = String(event.detail ?? '').trim();
@@ -139,6 +171,20 @@
             {/if}
             {#if question === 'disinfect' && method.disinfect !== 'none'}
               <div class="rule">
+                {#if toChooseFrom.length > 0}
+                  <div class="wide">
+                    <Select
+                      labelText={t('methods.product')}
+                      selected={taken?.id ?? ''}
+                      on:update={({ detail }) => takeProduct(String(detail))}
+                    >
+                      {#each toChooseFrom as product (product.id)}
+                        <SelectItem value={product.id} text={productWords(product)} />
+                      {/each}
+                      <SelectItem value="" text={t('methods.one')} />
+                    </Select>
+                  </div>
+                {/if}
                 {#each RULE_FIELDS as { key, label } (key)}
                   <TextInput
                     labelText={label}
@@ -151,7 +197,7 @@
                 {/each}
                 <div class="wide">
                   <TextInput
-                    labelText="Where you have this rule from"
+                    labelText={t('methods.whereYouHaveRuleFrom')}
                     value={method.disinfectRule.source}
                     on:input={(event) =>
                       (method = {
@@ -163,13 +209,24 @@
                   />
                 </div>
               </div>
+              {#if taken && mayHaveFaded(taken, today)}
+                <p class="warn small" role="status">{FADED_WORDS()}</p>
+              {/if}
+              {#if toChooseFrom.length === 0}
+                <p class="small soft">
+                  <Rich parts={rich('methods.linkAddYourBottleCupboard')}
+                    >{#snippet link(text: string)}<a href="/bench/cupboard/product/new">{text}</a
+                      >{/snippet}</Rich
+                  >
+                </p>
+              {/if}
               {#if isWeak(method.disinfect, method.disinfectRule.target)}
                 <p class="warn small" role="status">{WEAK_WORDS[method.disinfect]}</p>
               {/if}
               <Caution>{CAUTIONS[method.disinfect]}</Caution>
             {/if}
             {#if question === 'peroxide' && method.peroxide !== 'none'}
-              <p class="small soft">Weak means 5 to 10 mL of 3 % stock to a litre.</p>
+              <p class="small soft">{t('methods.weakMeansMlStockLitre')}</p>
               <Caution>{CAUTIONS.peroxide}</Caution>
             {/if}
           </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Spray } from '$core/supplies/methods/method.ts';
   import { MOST_SPRAYS } from '$contract/schemas/method.ts';
@@ -18,35 +19,35 @@
 </script>
 
 <fieldset class="sprays">
-  <legend>Sprays of your own</legend>
+  <legend>{t('methods.spraysYourOwn')}</legend>
   {#each sprays as { name, timesADay }, at (at)}
     <div class="line">
       <TextInput
-        labelText="Spray {at + 1}: what with"
-        placeholder="Nettle water"
+        labelText={t('methods.sprayAtWhatWith', { at: at + 1 })}
+        placeholder={t('methods.nettleWater')}
         value={name}
         on:input={(event) => change(at, { name: String(event.detail ?? '') })}
         invalid={!!wrong[`sprays.${at}.name`]}
         invalidText={wrong[`sprays.${at}.name`]}
       />
       <Select
-        labelText="How often"
+        labelText={t('methods.howOften')}
         selected={timesADay}
         on:change={(event) =>
           change(at, { timesADay: (event.target as HTMLSelectElement).value === '2' ? 2 : 1 })}
       >
-        <SelectItem value={1} text="Once a day" />
-        <SelectItem value={2} text="Morning and evening" />
+        <SelectItem value={1} text={t('methods.onceDay')} />
+        <SelectItem value={2} text={t('methods.morningEvening')} />
       </Select>
       <Button kind="ghost" class="undo" on:click={() => onchange(sprays.filter((_, index) => index !== at))}
-        >Take it away<span class="visually-hidden">: spray {at + 1}</span></Button
+        >{t('methods.takeAway')}<span class="visually-hidden">{t('methods.sprayAt', { at: at + 1 })}</span
+        ></Button
       >
     </div>
   {/each}
   {#if wrong.sprays}<p class="warn small" role="alert">{wrong.sprays}</p>{/if}
   <p class="small soft">
-    {sprays.length === 0 ? 'None. ' : ''}Asked for in the light, at the rounds of a day; not on mould, and not
-    in the half day before it can be cut or later. It counts as water.
+    {t('methods.noneAskedLightAtRounds', { when: sprays.length === 0 ? 'yes' : 'no' })}
   </p>
   {#if sprays.length > 0}<Caution>{CAUTIONS.ownSpray}</Caution>{/if}
   {#if sprays.length < MOST_SPRAYS}
@@ -55,7 +56,7 @@
         kind="tertiary"
         size="small"
         type="button"
-        on:click={() => onchange([...sprays, { name: '', timesADay: 1 }])}>Add a spray</Button
+        on:click={() => onchange([...sprays, { name: '', timesADay: 1 }])}>{t('methods.addSpray')}</Button
       >
     </div>
   {/if}

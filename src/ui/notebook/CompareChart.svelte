@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Verdict } from '$core/notebook/compare.ts';
   import Chart, { type Inks } from '$ui/charts/Chart.svelte';
   import { valueAxis } from '$ui/charts/timeAxis.ts';
@@ -38,15 +39,15 @@
     }))
   });
   const table = $derived({
-    columns: ['Way', 'g/m²'],
+    columns: [t('notebook.way'), 'g/m²'],
     rows: grams.flatMap((trays, way) => trays.map(({ gM2 }) => [capital(names[way]!), figure(gM2)]))
   });
 </script>
 
 {#if grams.every((trays) => trays.length > 0)}
   <Chart
-    title="Grams to a square metre"
-    says="Each tray by itself: how far they lie apart within one way is what chance does."
+    title={t('notebook.gramsSquareMetre')}
+    says={t('notebook.eachTrayByItselfHow')}
     {option}
     {table}
     height={200}

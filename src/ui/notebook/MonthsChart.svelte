@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { language, t } from '$messages/t.ts';
   import { mass, type Units } from '$core/units/format.ts';
   import Chart, { type Inks } from '$ui/charts/Chart.svelte';
   import { valueAxis } from '$ui/charts/timeAxis.ts';
@@ -12,8 +13,10 @@
     units: Units;
   }
   let { names, months, cropName, units }: Props = $props();
-  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-  const nameOf = (month: string): string => MONTHS[Number(month.slice(5)) - 1] ?? month;
+  const nameOf = (month: string): string =>
+    new Intl.DateTimeFormat(language(), { month: 'short', timeZone: 'UTC' }).format(
+      Date.parse(`${month}-01`)
+    );
   const OZ_G = 28.349523125;
   const per = $derived(units === 'us' ? OZ_G : 1);
   const totals = $derived(
@@ -30,7 +33,10 @@
       axisLabel: { color: inks.soft }
     },
     yAxis: valueAxis(inks, {
-      axisLabel: { color: inks.soft, formatter: units === 'us' ? '{value} oz' : '{value} g' }
+      axisLabel: {
+        color: inks.soft,
+        formatter: units === 'us' ? t('notebook.valueOz') : t('notebook.valueG')
+      }
     }),
     series: [
       {
@@ -42,7 +48,7 @@
     ]
   });
   const table = $derived({
-    columns: ['Month', 'Crop', 'Cut'],
+    columns: [t('notebook.month'), t('notebook.crop'), t('notebook.cut')],
     rows: months.map(({ month, cropKey, cutG }) => [
       `${nameOf(month)} ${month.slice(0, 4)}`,
       cropName(cropKey),
@@ -52,11 +58,11 @@
 </script>
 
 <Chart
-  title="Cut, month by month"
-  says="Each sowing in the month of its first cut; most in {nameOf(names[best] ?? '')}, {mass(
-    totals[best] ?? 0,
-    units
-  )}."
+  title={t('notebook.cutMonthByMonth')}
+  says={t('notebook.eachSowingMonthFirstCut', {
+    name: nameOf(names[best] ?? ''),
+    mass: mass(totals[best] ?? 0, units)
+  })}
   {option}
   {table}
 />

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import Tabs from '$ui/shell/Tabs.svelte';
 
   const VIEWS = [
-    { path: '/notebook', name: 'Sowings' },
-    { path: '/notebook/compare', name: 'Side by side' },
-    { path: '/notebook/year', name: 'A year' }
+    { path: '/notebook', name: t('notebook.sowings') },
+    { path: '/notebook/compare', name: t('notebook.sideBySide') },
+    { path: '/notebook/year', name: t('notebook.year') }
   ];
 </script>
 
-<Tabs label="Notebook" views={VIEWS} />
+<Tabs label={t('notebook.notebook')} views={VIEWS} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { costOf } from '$core/costs/cost.ts';
   import type { Prices } from '$core/costs/prices.ts';
   import { yieldOf } from '$core/growth/yield.ts';
@@ -40,11 +41,11 @@
   const warmth = $derived(meanWarmthC(projected, now));
   const went = $derived(
     [
-      { name: 'Eaten', g: fate.eatenG },
-      { name: 'Given away', g: fate.givenG },
-      { name: 'Thrown out', g: fate.thrownG },
-      { name: 'In the pantry', g: fate.keptG },
-      { name: 'Nobody said', g: fate.untoldG }
+      { name: t('notebook.eaten'), g: fate.eatenG },
+      { name: t('notebook.givenAway'), g: fate.givenG },
+      { name: t('notebook.thrownOut'), g: fate.thrownG },
+      { name: t('notebook.pantry'), g: fate.keptG },
+      { name: t('notebook.nobodySaid'), g: fate.untoldG }
     ].filter(({ g }) => g > 0)
   );
   const spoils = $derived(
@@ -58,13 +59,13 @@
 
 <div class="story">
   <section>
-    <h2>Plan and fact</h2>
+    <h2>{t('notebook.planFact')}</h2>
     <table class="plain">
       <thead
         ><tr
-          ><th scope="col"><span class="visually-hidden">What</span></th><th scope="col">Planned</th><th
-            scope="col">Was</th
-          ><th scope="col"></th></tr
+          ><th scope="col"><span class="visually-hidden">{t('notebook.what')}</span></th><th scope="col"
+            >{t('notebook.planned')}</th
+          ><th scope="col">{t('notebook.was')}</th><th scope="col"></th></tr
         ></thead
       >
       <tbody>
@@ -72,49 +73,64 @@
           <tr
             ><th scope="row">{MILESTONE_WORDS[milestone]}</th><td
               >{planned === null ? '–' : shortDate(planned, locale)}</td
-            ><td>{was === null ? 'not seen' : shortDate(was, locale)}</td><td class="soft small"
+            ><td>{was === null ? t('notebook.notSeen') : shortDate(was, locale)}</td><td class="soft small"
               >{planned === null || was === null ? '' : offWords((was - planned) / DAY)}</td
             ></tr
           >
         {/each}
         <tr
-          ><th scope="row">Grams</th><td>{mass(grams.planned, units)}</td><td>{mass(grams.was, units)}</td><td
-            class="soft small"
-            >{grams.was > 0 ? `${Math.round((grams.was / grams.planned) * 100)} % of it` : ''}</td
+          ><th scope="row">{t('notebook.grams')}</th><td>{mass(grams.planned, units)}</td><td
+            >{mass(grams.was, units)}</td
+          ><td class="soft small"
+            >{grams.was > 0
+              ? t('notebook.was2', { was: Math.round((grams.was / grams.planned) * 100) })
+              : ''}</td
           ></tr
         >
       </tbody>
     </table>
     <p class="soft small">
-      Given {volume(wateredG(sowing), units)} of water in all{warmth === null
-        ? ''
-        : `, at ${temperature(warmth, units)} on average`}.
+      {t('notebook.givenVolumeWaterAllAt', {
+        volume: volume(wateredG(sowing), units),
+        when: warmth === null ? 'yes' : 'no',
+        temperature: !(warmth === null) ? temperature(warmth, units) : ''
+      })}
     </p>
   </section>
 
   <section>
-    <h2>What it gave</h2>
+    <h2>{t('notebook.whatGave')}</h2>
     {#if gaveG > 0}
       <Figure
-        label="Cut in all"
+        label={t('notebook.cutAll')}
         value={mass(gaveG, units)}
-        beside="{figure(gave.gPerGSeed)} g per g of seed · {yieldPerArea(gave.gPerM2, units)}{setup.count > 1
-          ? ` · ${mass(gaveG / setup.count, units)} a container`
-          : ''}"
+        beside={t('notebook.gpergseedGPerGSeed', {
+          gPerGSeed: figure(gave.gPerGSeed),
+          yieldPerArea: yieldPerArea(gave.gPerM2, units),
+          when: setup.count > 1 ? 'yes' : 'no',
+          mass: setup.count > 1 ? mass(gaveG / setup.count, units) : ''
+        })}
       >
         {#snippet working()}
-          {figure(gaveG)} g ÷ {figure(setup.seedG)} g of seed = {figure(gave.gPerGSeed)}; {figure(gaveG)} g on {figure(
-            projected.areaCm2
-          )} cm² = {Math.round(gave.gPerM2)} g/m².
+          {t('notebook.gavegGSeedgGSeed', {
+            gaveG: figure(gaveG),
+            seedG: figure(setup.seedG),
+            gPerGSeed: figure(gave.gPerGSeed),
+            areaCm2: figure(projected.areaCm2),
+            gPerM2: Math.round(gave.gPerM2)
+          })}
         {/snippet}
       </Figure>
       <p class="small">
-        The book’s range is {yieldPerArea(crop.yieldLowGM2, units)} to {yieldPerArea(
-          crop.yieldHighGM2,
-          units
-        )}{own
-          ? `; yours, by ${own.trays} weighed ${own.trays === 1 ? 'tray' : 'trays'}, ${yieldPerArea(crop.yieldMidGM2 * factor.low, units)} to ${yieldPerArea(crop.yieldMidGM2 * factor.high, units)}`
-          : ''}.
+        {t('notebook.booksRangeYieldperareaYieldperareaYours', {
+          yieldPerArea: yieldPerArea(crop.yieldLowGM2, units),
+          yieldPerArea2: yieldPerArea(crop.yieldHighGM2, units),
+          when: own ? 'yes' : 'no',
+          trays: own ? own.trays : '',
+          trays2: own?.trays ?? 0,
+          yieldPerArea3: own ? yieldPerArea(crop.yieldMidGM2 * factor.low, units) : '',
+          yieldPerArea4: own ? yieldPerArea(crop.yieldMidGM2 * factor.high, units) : ''
+        })}
       </p>
       {#if went.length > 0}
         <ul>
@@ -124,16 +140,16 @@
               ><strong>{mass(g, units)}</strong>
             </li>{/each}
         </ul>
-        {#if spoils}<p class="soft small">Thrown out: {spoils}.</p>{/if}
-        {#if fate.keptG > 0}<p class="small"><a href="/pantry">What of it is in the pantry</a></p>{/if}
+        {#if spoils}<p class="soft small">{t('notebook.thrownOutSpoils', { spoils })}</p>{/if}
+        {#if fate.keptG > 0}<p class="small"><a href="/pantry">{t('notebook.whatPantry')}</a></p>{/if}
       {/if}
     {:else}
-      <p class="soft">Nothing was cut of it.</p>
+      <p class="soft">{t('notebook.nothingWasCut')}</p>
     {/if}
   </section>
 
   <section>
-    <h2>What it cost</h2>
+    <h2>{t('notebook.whatCost')}</h2>
     <CostFigure {cost} cutG={gaveG} currency={prices.currency} {units} />
   </section>
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button } from 'carbon-components-svelte';
   import { touchesOf } from '$core/pantry/amounts.ts';
   import type { PantryItem } from '$core/pantry/item.ts';
@@ -50,7 +52,11 @@
     journal.record(
       item.sowingId,
       { type: 'taken', from: item.id, amount, to },
-      `${crop.name}: ${amountWords(amount, item, units)} ${to === 'eaten' ? 'taken out' : 'given away'}`
+      t('pantry.nameAmountTakenOutGiven', {
+        name: crop.name,
+        amount: amountWords(amount, item, units),
+        when: to === 'eaten' ? 'yes' : 'no'
+      })
     );
   async function takeOwn() {
     tried = true;
@@ -63,7 +69,7 @@
     journal.record(
       item.sowingId,
       { type: 'thrown', from: item.id, amount: item.left, reason },
-      `${crop.name}: thrown out`
+      t('pantry.nameThrownOut', { name: crop.name })
     );
 </script>
 
@@ -71,14 +77,18 @@
   <div class="what">
     <h2><a href="/tray/{item.sowingId}">{crop.name}</a> <span>{leftWords(item, units)}</span></h2>
     <p class="small soft">
-      {capital(packedWords(item.packing, item.washing))}, cut {shortDate(item.cutAt, locale)}
+      {t('pantry.packedCutShortdate', {
+        packed: capital(packedWords(item.packing, item.washing)),
+        shortDate: shortDate(item.cutAt, locale)
+      })}
     </p>
     <Keeps {item} {zone} {now} {locale} />
     <p class="small">
-      {#if pressing === 'past'}<strong>Past its days. Throw it out.</strong>
-        It kept to {shortDate(item.keepsTo, locale)}.
+      {#if pressing === 'past'}<Rich
+          parts={rich('pantry.strongPastDaysThrowOut', { shortDate: shortDate(item.keepsTo, locale) })}
+        />
       {:else}
-        {#if pressing === 'soon'}<strong>Eat it first.</strong>{/if}
+        {#if pressing === 'soon'}<strong>{t('pantry.eatFirst')}</strong>{/if}
         {keepUntilWords(item, locale)}, {coldWords(item, (degC) => temperature(degC, units))}.
       {/if}
     </p>
@@ -87,13 +97,13 @@
     {#if pressing === 'past'}
       {@render throwing()}
       <details class="unfold" bind:open={more}>
-        <summary>Eaten or given away before then</summary>
+        <summary>{t('pantry.eatenOrGivenAwayBefore')}</summary>
         {#if more}<div class="stack">{@render taking()}</div>{/if}
       </details>
     {:else}
       {@render taking()}
       <details class="unfold" bind:open={more}>
-        <summary>Another amount, pack it anew, throw it out</summary>
+        <summary>{t('pantry.amountPackAnewThrowOut')}</summary>
         {#if more}
           <div class="stack">
             {@render amount()}
@@ -108,7 +118,7 @@
 
 {#snippet taking()}
   <Choice
-    legend={pressing === 'past' ? 'Record it' : 'Take out'}
+    legend={pressing === 'past' ? t('pantry.record') : t('pantry.takeOut')}
     name="to-{item.id}"
     options={TAKINGS.map((value) => ({ value, text: TAKING_WORDS[value] }))}
     bind:value={to}
@@ -136,24 +146,24 @@
     }}
   >
     <QuantityField
-      label={to === 'eaten' ? 'Take out' : 'Give away'}
+      label={to === 'eaten' ? t('pantry.takeOut') : t('pantry.giveAway')}
       kind={item.unit === 'g' ? 'mass' : 'volume'}
       unit={item.unit === 'g' ? (units === 'us' ? 'oz' : 'g') : units === 'us' ? 'fl oz' : 'mL'}
       bind:value={own}
       error={wrong
         ? problemWords({ code: 'item-holds-less', params: { left: item.left, unit: item.unit } })
         : tried && !(own > 0)
-          ? 'Say how much.'
+          ? t('pantry.sayHowMuch')
           : ''}
     />
-    <Button kind="tertiary" class="chip" type="submit">Take it</Button>
+    <Button kind="tertiary" class="chip" type="submit">{t('pantry.take')}</Button>
   </form>
 {/snippet}
 
 {#snippet throwing()}
   <div>
     <p class="small">
-      {pressing === 'past' ? 'Throw it out. How was it?' : 'Throw all of it out, because of'}
+      {pressing === 'past' ? t('pantry.throwOutHowWas') : t('pantry.throwAllOutBecause')}
     </p>
     <div class="row">
       {#each SPOILS as reason (reason)}

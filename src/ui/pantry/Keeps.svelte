@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { PantryItem } from '$core/pantry/item.ts';
   import type { Zone } from '$core/time/zone.ts';
   import { shortDate, type Locale } from '$words/time.ts';
@@ -24,7 +25,10 @@
 <svg
   viewBox="0 0 240 20"
   role="img"
-  aria-label="Best to {shortDate(item.bestBy, locale)}, today at {Math.round(today * 100)} % of its days"
+  aria-label={t('pantry.bestShortdateTodayAtToday', {
+    shortDate: shortDate(item.bestBy, locale),
+    today: Math.round(today * 100)
+  })}
 >
   <defs>
     <linearGradient id="keeps-{item.id}">

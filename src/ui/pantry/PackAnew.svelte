@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { DRIED_SHARE, evenPortion, JUICE_ML_G, MOST_JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
   import { isJuiced } from '$core/pantry/pressed.ts';
@@ -57,14 +58,14 @@
   const most = $derived(item.unit === unit ? 1.02 : MOST_JUICE_ML_G);
   const wrong = $derived({
     amount: !(amount > 0)
-      ? 'Say how much of it.'
+      ? t('pantry.sayHowMuch2')
       : amount > item.left + 0.5
-        ? `There are ${amountWords(item.left, item, locale.units)}.`
+        ? t('pantry.thereAmount', { amount: amountWords(item.left, item, locale.units) })
         : '',
     made: !(made > 0)
-      ? 'Say what it came to.'
+      ? t('pantry.sayWhatCame')
       : made > amount * most
-        ? 'That is more than went in: check both.'
+        ? t('pantry.moreThanWentCheckBoth')
         : ''
   });
 
@@ -93,7 +94,7 @@
 {#if options.length > 0}
   <div class="stack">
     <Choice
-      legend="Pack it anew"
+      legend={t('pantry.packAnew')}
       name="pack-{item.id}"
       options={options.map((value) => ({
         value: value as string,
@@ -106,7 +107,7 @@
     {#if packing}
       {#if unit === 'mL'}<Caution>{CAUTIONS.juice}</Caution>{/if}
       <QuantityField
-        label="How much of it"
+        label={t('pantry.howMuch')}
         kind={item.unit === 'g' ? 'mass' : 'volume'}
         unit={item.unit === 'g' ? (us ? 'oz' : 'g') : us ? 'fl oz' : 'mL'}
         bind:value={amount}
@@ -114,27 +115,31 @@
       />
       {#if turns && item.unit !== 'mL'}
         <QuantityField
-          label={packing === 'dried' ? 'Weighs dried' : 'Gave juice'}
+          label={packing === 'dried' ? t('pantry.weighsDried') : t('pantry.gaveJuice')}
           kind={unit === 'g' ? 'mass' : 'volume'}
           unit={unit === 'g' ? (us ? 'oz' : 'g') : us ? 'fl oz' : 'mL'}
           bind:value={made}
           error={tried ? wrong.made : ''}
-          helper="About so much comes of it; put in what you measured"
+          helper={t('pantry.aboutSoMuchComesPut')}
         />
       {/if}
       {#if USUAL_PORTION[packing]}
         <QuantityField
-          label="In portions of"
+          label={t('pantry.portions2')}
           kind={unit === 'g' ? 'mass' : 'volume'}
           unit={unit === 'g' ? (us ? 'oz' : 'g') : us ? 'fl oz' : 'mL'}
           bind:value={portion}
         />
       {/if}
       {#if days}<p class="soft small">
-          So it keeps about {days.minD === days.maxD ? days.maxD : `${days.minD} to ${days.maxD}`}
-          {days.maxD === 1 ? 'day' : 'days'}.
+          {t('pantry.soKeepsAboutValueDay', {
+            value: days.minD === days.maxD ? days.maxD : `${days.minD} to ${days.maxD}`,
+            maxD: days.maxD
+          })}
         </p>{/if}
-      <div><Button kind="tertiary" class="chip" on:click={() => void pack()}>Pack it so</Button></div>
+      <div>
+        <Button kind="tertiary" class="chip" on:click={() => void pack()}>{t('pantry.packSo')}</Button>
+      </div>
     {/if}
   </div>
 {/if}

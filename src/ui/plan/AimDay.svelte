@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button, TextInput } from 'carbon-components-svelte';
   import type { SowingEvent } from '$core/sowing/event.ts';
   import { aimOf } from '$core/sowing/aim.ts';
@@ -36,18 +38,21 @@
 
   const courseWords = ({ course }: Outlook): string =>
     course.kind === 'stay'
-      ? 'Leave it where it is'
+      ? t('ahead.leaveWhere')
       : course.kind === 'move'
-        ? `Move it to ${course.place.name}${tooWarm(crop, course.place) ? ', too warm for it on average' : ''}`
-        : `Leave it until it opens, then hold it on ${course.place.name}`;
+        ? t('ahead.moveNameTooWarmOn', {
+            name: course.place.name,
+            when: tooWarm(crop, course.place) ? 'yes' : 'no'
+          })
+        : t('ahead.leaveUntilOpensThenHold', { name: course.place.name });
   const chanceWords = (chance: number): string =>
-    chance >= 0.85 ? 'very likely' : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';
+    chance >= 0.85 ? t('ahead.veryLikely') : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';
   function gainWords(outlook: Outlook): string {
     const opens = Number.isFinite(outlook.opensAt)
-      ? `opens ${dayWords(outlook.opensAt, now, locale)}`
-      : 'does not open';
+      ? t('ahead.opensDay', { day: dayWords(outlook.opensAt, now, locale) })
+      : t('ahead.doesNotOpen');
     const keeps = Number.isFinite(outlook.keepsD)
-      ? `, good uncut for ${Math.max(1, Math.round(outlook.keepsD))} days`
+      ? t('ahead.goodUncutMaxDays', { max: Math.max(1, Math.round(outlook.keepsD)) })
       : '';
     const shift = outlook.course.kind === 'move' ? `, ${laterWords(outlook.laterD)}` : '';
     return `${opens}${keeps}${shift}`;
@@ -57,23 +62,23 @@
 <div class="stack">
   <TextInput
     type="date"
-    labelText="I want to cut it on"
+    labelText={t('ahead.iWantCutOn')}
     value={day}
     on:input={(event) => (typed = String(event.detail ?? ''))}
     invalid={by === null || by < now}
-    invalidText={by === null
-      ? 'This is not a date: choose one from the calendar.'
-      : 'This day has passed: choose one to come.'}
+    invalidText={by === null ? t('ahead.notDateChooseOneFrom') : t('ahead.dayHasPassedChooseOne')}
   />
   {#if found}
     {#if found.nearest}
       <p class="warn" role="status">
-        Not to be counted on that day. The nearest is <strong
-          >{dayWords(found.nearest.at, now, locale)}</strong
-        >:
-        {courseWords(found.nearest.outlook).toLowerCase()}.
+        <Rich
+          parts={rich('ahead.notBeCountedOnDay', {
+            day: dayWords(found.nearest.at, now, locale),
+            course: courseWords(found.nearest.outlook).toLowerCase()
+          })}
+        />
         <Button kind="ghost" class="undo" on:click={() => (typed = isoDay(found.nearest!.at, locale.zone))}
-          >Take that day</Button
+          >{t('ahead.takeDay')}</Button
         >
       </p>
     {/if}
@@ -88,7 +93,9 @@
           {#if outlook.course.kind === 'move'}
             {@const { place } = outlook.course}
             <Button kind="tertiary" class="chip" on:click={() => onmove(place)}
-              >Move<span class="visually-hidden"> to {place.name}</span></Button
+              >{t('ahead.move2')}<span class="visually-hidden">
+                {t('ahead.name', { name: place.name })}</span
+              ></Button
             >
           {/if}
         </li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { differences, type Difference } from '$core/steps/differences.ts';
   import type { Step } from '$core/steps/step.ts';
@@ -32,7 +33,7 @@
       const found = before.steps.length > 0 ? differences(before.steps, after.steps) : [];
       if (made.length > 0 || found.length > 0) {
         // Its answers come with a method, and are told by what they change.
-        const told = made.includes('Method') ? ['Method'] : made;
+        const told = made.includes('Method') ? [t('bench.method')] : made;
         choices = told.map((name) => `${name}: ${after.chosen[name]}`);
         changes = found;
       }
@@ -46,8 +47,8 @@
       const { amount, more } = stepAmount(step.body, on);
       return more ? `${amount}, ${more}` : amount;
     };
-    if (change === 'added') return `new: ${text(is!)}`;
-    if (change === 'left-out') return 'left out';
+    if (change === 'added') return t('bench.newText', { text: text(is!) });
+    if (change === 'left-out') return t('bench.leftOut');
     if (change === 'time')
       return `${dayAndTime(was!.from, now, locale)} → ${dayAndTime(is!.from, now, locale)}`;
     const [old, next] = [stepAmount(was!.body, on), stepAmount(is!.body, on)];
@@ -62,10 +63,10 @@
   {#if choices.length > 0 || changes.length > 0}
     <section class="changes small">
       {#if choices.length > 0}
-        <h3>You chose</h3>
+        <h3>{t('bench.youChose')}</h3>
         <p>{choices.join('; ')}</p>
       {/if}
-      <h3>What that changed</h3>
+      <h3>{t('bench.whatChanged')}</h3>
       <ul>
         {#each shown as difference (difference.kind)}
           <li><strong>{STEP_NAMES[difference.kind]}</strong> {words(difference)}</li>
@@ -74,9 +75,9 @@
           <li><strong>{STEP_NAMES[difference.kind]}</strong> {words(difference)}</li>
         {/each}
         {#if moved.length > 3}<li class="soft">
-            and {moved.length - 3} more steps move with {moved.length - 3 === 1 ? 'it' : 'them'}
+            {t('bench.movedMoreStepsMoveWith', { moved: moved.length - 3 })}
           </li>{/if}
-        {#if shown.length + moved.length === 0}<li>Nothing in its steps.</li>{/if}
+        {#if shown.length + moved.length === 0}<li>{t('bench.nothingSteps')}</li>{/if}
       </ul>
     </section>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { isBenchStep, type Step, type StepKind } from '$core/steps/step.ts';
   import type { StepOn } from '$words/steps/amounts.ts';
   import { STEP_NAMES } from '$words/steps/names.ts';
@@ -13,11 +14,11 @@
 
   const AFTER_CUT: readonly StepKind[] = ['wash', 'keep', 'clean'];
   function when({ body, from }: Step): string {
-    if (AFTER_CUT.includes(body.kind)) return 'after the cut';
-    if (body.kind === 'water') return `from about ${dayWords(from, on.now, on.locale)}`;
+    if (AFTER_CUT.includes(body.kind)) return t('bench.afterCut');
+    if (body.kind === 'water') return t('bench.fromAboutDay', { day: dayWords(from, on.now, on.locale) });
     return isBenchStep(body.kind)
       ? dayAndTime(from, on.now, on.locale)
-      : `about ${dayWords(from, on.now, on.locale)}`;
+      : t('bench.aboutDay', { day: dayWords(from, on.now, on.locale) });
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { REMINDER_KINDS, type ReminderKind } from '$core/reminders/reminder.ts';
@@ -19,16 +20,18 @@
     REMINDER_KINDS.filter((one) => (one === kind) !== channel.kinds.includes(one)).join(',');
   const state = $derived(
     !channel.confirmed
-      ? 'Not confirmed yet. Open the mail Brote sent there and confirm the address.'
+      ? t('reminders.notConfirmedYetOpenMail')
       : channel.broken
-        ? 'Nothing goes here any more.'
+        ? t('reminders.nothingGoesHereAnyMore')
         : channel.waiting > 0 && channel.said
-          ? 'Trying again.'
+          ? t('reminders.tryingAgain')
           : channel.waiting > 0
-            ? 'One is on its way.'
+            ? t('reminders.oneOnWay')
             : channel.lastSentAt !== null
-              ? `Last sent ${dayAndTime(channel.lastSentAt + aheadMs, now, locale)}.`
-              : 'Nothing was sent here yet.'
+              ? t('reminders.lastSentDayandtime', {
+                  dayAndTime: dayAndTime(channel.lastSentAt + aheadMs, now, locale)
+                })
+              : t('reminders.nothingWasSentHereYet')
   );
 </script>
 
@@ -42,22 +45,30 @@
       <form method="POST" action="?/test" use:enhance>
         <input type="hidden" name="channel" value={channel.id} />
         <Button type="submit" kind="tertiary" class="chip"
-          >{channel.broken ? 'Try it again' : channel.confirmed ? 'Send a test' : 'Send that mail again'}<span
-            class="visually-hidden"
-          >
-            to {channel.name}</span
+          >{channel.broken
+            ? t('reminders.tryAgain')
+            : channel.confirmed
+              ? t('reminders.sendTest')
+              : t('reminders.sendMailAgain')}<span class="visually-hidden">
+            {t('reminders.name', { name: channel.name })}</span
           ></Button
         >
       </form>
       <form method="POST" action="?/remove" use:enhance>
         <input type="hidden" name="channel" value={channel.id} />
         <Button type="submit" kind="ghost" class="undo"
-          >Take it away<span class="visually-hidden">: {channel.name}</span></Button
+          >{t('reminders.takeAway')}<span class="visually-hidden">: {channel.name}</span></Button
         >
       </form>
     </div>
   </div>
-  <form method="POST" action="?/kinds" use:enhance class="row" aria-label="What goes to {channel.name}">
+  <form
+    method="POST"
+    action="?/kinds"
+    use:enhance
+    class="row"
+    aria-label={t('reminders.whatGoesName', { name: channel.name })}
+  >
     <input type="hidden" name="channel" value={channel.id} />
     {#each REMINDER_KINDS as kind (kind)}
       <button class="chip" name="kinds" value={toggled(kind)} aria-pressed={channel.kinds.includes(kind)}

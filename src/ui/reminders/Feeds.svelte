@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
@@ -16,29 +17,32 @@
 </script>
 
 <section class="stack" aria-labelledby="calendar-title">
-  <h2 id="calendar-title">In your calendar</h2>
+  <h2 id="calendar-title">{t('reminders.yourCalendar')}</h2>
   <p class="small soft">
-    Rounds with what is to be done, soaks, and harvest windows. Whoever has the address can read them: take it
-    away if it gets about.
+    {t('reminders.roundsWithWhatBeDone')}
   </p>
   {#if shown}
-    <ShownOnce secret={shown}>Its address, shown this once. Subscribe to it in your calendar:</ShownOnce>
+    <ShownOnce secret={shown}>{t('reminders.addressShownOnceSubscribeYour')}</ShownOnce>
   {/if}
   {#if feeds.length > 0}
     <ul>
       {#each feeds as feed, index (feed.id)}
         <li>
           <span
-            >Address {index + 1}<br /><span class="small soft"
+            >{t('reminders.addressIndex', { index: index + 1 })}<br /><span class="small soft"
               >{feed.readAt === null
-                ? 'No calendar has asked yet'
-                : `Last asked ${dayAndTime(feed.readAt, Date.now(), locale)}`}</span
+                ? t('reminders.noCalendarHasAskedYet')
+                : t('reminders.lastAskedDayandtime', {
+                    dayAndTime: dayAndTime(feed.readAt, Date.now(), locale)
+                  })}</span
             ></span
           >
           <form method="POST" action="?/noFeed" use:enhance>
             <input type="hidden" name="feed" value={feed.id} />
             <Button type="submit" kind="ghost" class="undo"
-              >Take it away<span class="visually-hidden">: address {index + 1}</span></Button
+              >{t('reminders.takeAway')}<span class="visually-hidden"
+                >{t('reminders.addressIndex2', { index: index + 1 })}</span
+              ></Button
             >
           </form>
         </li>
@@ -48,9 +52,9 @@
   <div class="row">
     <form method="POST" action="?/feed" use:enhance>
       <input type="hidden" name="id" value={newId} />
-      <Button type="submit" kind="tertiary">Make a calendar address</Button>
+      <Button type="submit" kind="tertiary">{t('reminders.makeCalendarAddress')}</Button>
     </form>
-    <a class="chip" href="/calendar.ics" download="brote.ics">Or a file, as it stands today</a>
+    <a class="chip" href="/calendar.ics" download="brote.ics">{t('reminders.orFileAsStandsToday')}</a>
   </div>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
@@ -46,33 +47,30 @@
 </script>
 
 <section class="stack" aria-labelledby="browser-title">
-  <h3 id="browser-title">Notifications in this browser</h3>
+  <h3 id="browser-title">{t('reminders.notificationsBrowser')}</h3>
   {#if can === 'insecure'}
     <p>
-      Brote is open over plain http here, where browsers allow no notifications and keep no page for when the
-      network is away. What you touch is still kept and sent later. Take mail instead, or have whoever runs
-      Brote put https before it.
+      {t('reminders.broteOpenOverPlainHttp')}
     </p>
   {:else if can === 'unsupported'}
-    <p>This browser has no notifications. Take mail instead.</p>
+    <p>{t('reminders.browserHasNoNotificationsTake')}</p>
   {:else if can === 'denied'}
     <p>
-      Notifications from Brote are blocked in this browser. Allow them in its settings for this site (often
-      behind the sign before the address), then load this page anew. Or take mail instead.
+      {t('reminders.notificationsFromBroteBlockedBrowser')}
     </p>
   {:else}
     <div class="row">
       <Button kind="tertiary" disabled={can === null || sending} on:click={() => void turnOn()}
-        >Turn them on here</Button
+        >{t('reminders.turnThemOnHere')}</Button
       >
       {#if whileOpen}<Button
           kind="tertiary"
           class="chip"
-          on:click={() => setNotifiesWhileOpen((whileOpen = false))}>Turn them off here</Button
+          on:click={() => setNotifiesWhileOpen((whileOpen = false))}>{t('reminders.turnThemOffHere')}</Button
         >{/if}
     </div>
     {#if whileOpen}<p class="small soft" role="status">
-        They come here while Brote is open in this browser; closed, it is not reached.
+        {t('reminders.theyComeHereWhileBrote')}
       </p>{/if}
   {/if}
   {#if said || wrong}<p class="warn" role="alert">{said || wrong}</p>{/if}
@@ -84,10 +82,10 @@
     <form method="POST" action="?/standIn" use:enhance class="row">
       <input type="hidden" name="id" value={newId} />
       <Button type="submit" kind="tertiary" class="chip" name="kind" value="push"
-        >Use the demo’s stand-in for a browser</Button
+        >{t('reminders.useDemosStandBrowser')}</Button
       >
       <Button type="submit" kind="tertiary" class="chip" name="kind" value="webhook"
-        >Use the demo’s webhook</Button
+        >{t('reminders.useDemosWebhook')}</Button
       >
     </form>
   {/if}

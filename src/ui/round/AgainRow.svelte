@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { cueWords } from '$words/events.ts';
@@ -15,16 +16,26 @@
   const journal = useJournal();
   const { crop, path, setup } = $derived(part.projected);
   const ANSWERS = [
-    { reached: true, label: 'Still so' },
-    { reached: false, label: 'Not yet after all' }
+    { reached: true, label: t('round.stillSo') },
+    { reached: false, label: t('round.notYetAfterAll') }
   ];
 </script>
 
 {#if part.ask.again}
   {@const cue = part.ask.again}
   {@const words = cueWords(cue, crop, path, locale.units)}
-  <div class="row" role="group" aria-label="Check again: {words.toLowerCase()}, {crop.name}">
-    <span class="small soft">{named ? `${crop.name}: ` : ''}{words}, as you saw:</span>
+  <div
+    class="row"
+    role="group"
+    aria-label={t('round.checkAgainWordsName', { words: words.toLowerCase(), name: crop.name })}
+  >
+    <span class="small soft"
+      >{t('round.nameWordsAsYouSaw', {
+        when: named ? 'yes' : 'no',
+        name: named ? crop.name : '',
+        words
+      })}</span
+    >
     {#each ANSWERS as { reached, label } (label)}
       <button
         class="chip quiet"

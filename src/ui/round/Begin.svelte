@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { StopPart } from '$core/steps/walk.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -30,7 +31,7 @@
 </script>
 
 {#if missed}
-  <div class="begin" role="group" aria-label="When to begin {crop.name}">
+  <div class="begin" role="group" aria-label={t('round.whenBeginName', { name: crop.name })}>
     <p class="small">
       {named ? `${crop.name}: ` : ''}{noteWords(missed, crop, path, now, locale)}
     </p>
@@ -41,16 +42,22 @@
           kind="ghost"
           class="chip quiet"
           on:click={() =>
-            journal.record(setup.id, { type: 'put-off', until: at }, `${crop.name}: put off to ${day}`)}
-          >{day}</Button
+            journal.record(
+              setup.id,
+              { type: 'put-off', until: at },
+              t('round.namePutOffDay', { name: crop.name, day })
+            )}>{day}</Button
         >
       {/each}
       <Button
         kind="ghost"
         class="chip quiet"
         on:click={() =>
-          journal.record(setup.id, { type: 'ended', reason: 'not-begun' }, `${crop.name}: let go`)}
-        >Let it go</Button
+          journal.record(
+            setup.id,
+            { type: 'ended', reason: 'not-begun' },
+            t('round.nameLetGo', { name: crop.name })
+          )}>{t('round.letGo')}</Button
       >
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { picturesOf } from '$core/picture/picture.ts';
   import { eventsOfTruth, likelyAt, truthsOf, type Truth } from '$core/steps/catchUp.ts';
@@ -36,19 +37,19 @@
   let moisture = $state<Moisture | null>(null);
 
   const TRUTHS: Record<Exclude<Truth, 'as-it-was'>, string> = {
-    sown: 'Sown, and covered',
-    uncovered: 'Uncovered, in the dark',
-    lit: 'In the light'
+    sown: t('round.sownCovered'),
+    uncovered: t('round.uncoveredDark'),
+    lit: t('round.light')
   };
   const LOSSES: readonly { reason: LossReason; text: string }[] = [
-    { reason: 'dried-out', text: 'Dried out' },
-    { reason: 'mould', text: 'Mould' },
-    { reason: 'other', text: 'Gone' }
+    { reason: 'dried-out', text: t('round.driedOut') },
+    { reason: 'mould', text: t('round.mould') },
+    { reason: 'other', text: t('round.gone') }
   ];
   const asWas = $derived(
     first.state.sownAt === null && first.state.soakedAt === null
-      ? 'Not begun'
-      : `Still ${stageWords(first.state.stage, first.path)}`
+      ? t('round.notBegun')
+      : t('round.stillStage', { stage: stageWords(first.state.stage, first.path) })
   );
   /** The days that nobody said anything about, the last first. */
   const days = $derived.by(() => {
@@ -82,9 +83,12 @@
         ? happened
         : sowings.map(({ setup }) => ({
             sowingId: setup.id,
-            body: { type: 'noted', text: `Looked after days: ${asWas.toLowerCase()}` } as const
+            body: {
+              type: 'noted',
+              text: t('round.lookedAfterDaysAswas', { asWas: asWas.toLowerCase() })
+            } as const
           }));
-    void journal.recordAll(all, `${name}: said how it stands`);
+    void journal.recordAll(all, t('round.nameSaidHowStands', { name }));
   }
   const lose = (reason: LossReason) =>
     void journal.recordAll(
@@ -100,16 +104,20 @@
   <div class="stack">
     <header>
       <h3 id="catch-{stop.key}">
-        How does {#each sowings as { setup, crop }, index (setup.id)}{index > 0 ? ' and ' : ''}<a
+        {t('round.howDoes')}
+        {#each sowings as { setup, crop }, index (setup.id)}{index > 0 ? ' and ' : ''}<a
             href="/tray/{setup.id}">{crop.name.toLowerCase()}</a
-          >{/each} stand?
+          >{/each}
+        {t('round.stand')}
       </h3>
       <p class="soft small">
-        {containersWords(first.setup)}. Nothing was recorded since {dayWords(since, now, locale)}; drawn as it
-        should look by now.
+        {t('round.containersNothingWasRecordedSince', {
+          containers: containersWords(first.setup),
+          day: dayWords(since, now, locale)
+        })}
       </p>
     </header>
-    <div class="row" role="group" aria-label="What is true of {name}">
+    <div class="row" role="group" aria-label={t('round.whatTrueName', { name })}>
       {#each truths as one (one)}
         <button class="chip" aria-pressed={truth === one} onclick={() => ((truth = one), (dayChosen = null))}
           >{one === 'as-it-was' ? asWas : TRUTHS[one]}</button
@@ -117,8 +125,8 @@
       {/each}
     </div>
     {#if truth !== 'as-it-was'}
-      <div class="row" role="group" aria-label="Since when">
-        <span class="small">Since about</span>
+      <div class="row" role="group" aria-label={t('round.sinceWhen')}>
+        <span class="small">{t('round.sinceAbout')}</span>
         {#each days as one (one)}
           <button class="chip quiet" aria-pressed={isDay(one)} onclick={() => (dayChosen = one)}
             >{dayWords(one, now, locale)}</button
@@ -127,8 +135,8 @@
       </div>
     {/if}
     {#if stands}
-      <div class="row" role="group" aria-label="How damp is {name}?">
-        <span class="small">The medium is</span>
+      <div class="row" role="group" aria-label={t('round.howDampName', { name })}>
+        <span class="small">{t('round.medium')}</span>
         {#each moisturesAt(first, now) as one (one)}
           <button
             class="chip quiet"
@@ -144,9 +152,9 @@
       {/each}
     {/if}
     <div class="row">
-      <Button size="field" on:click={say}>That is how it stands</Button>
+      <Button size="field" on:click={say}>{t('round.howStands')}</Button>
       {#if first.state.sownAt !== null}
-        <a class="chip" href="/tray/{first.setup.id}/harvest">It was cut</a>
+        <a class="chip" href="/tray/{first.setup.id}/harvest">{t('round.wasCut')}</a>
         {#each LOSSES as { reason, text } (reason)}
           <Button kind="ghost" class="chip quiet" on:click={() => lose(reason)}>{text}</Button>
         {/each}

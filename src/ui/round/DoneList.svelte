@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Projected } from '$core/sowing/project.ts';
   import { ROUND_LEAD_H, type Round } from '$core/time/rhythm.ts';
@@ -35,7 +36,7 @@
 </script>
 
 {#if done.length > 0}
-  <ul class="done small" aria-label="Done in this round">
+  <ul class="done small" aria-label={t('round.doneRound')}>
     {#each done as { event, sowingId, name, words } (event.id)}
       <li>
         <span
@@ -47,7 +48,7 @@
           ></span
         >
         <Button kind="ghost" class="undo" on:click={() => journal.undo(sowingId, event.id)}
-          >Undo<span class="visually-hidden"> {name}: {words}</span></Button
+          >{t('round.undo')}<span class="visually-hidden"> {name}: {words}</span></Button
         >
       </li>
     {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Stop } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MOISTURE_WORDS } from '$words/moisture.ts';
@@ -26,9 +27,9 @@
   <div
     class="row look feel"
     role="group"
-    aria-label={feel.length > 0 ? `How damp is ${name}?` : `More of ${name}`}
+    aria-label={feel.length > 0 ? t('round.howDampName', { name }) : t('round.moreName', { name })}
   >
-    {#if unsure}<strong class="small">Touch it first:</strong>{/if}
+    {#if unsure}<strong class="small">{t('round.touchFirst')}</strong>{/if}
     {#each chips as moisture (moisture)}
       <button
         class="chip quiet"
@@ -44,7 +45,9 @@
     {/each}
     {#each sown as { projected: { setup, crop } } (setup.id)}
       <a class="closer" href="/tray/{setup.id}/look"
-        >Look closer<span class={sown.length > 1 ? '' : 'visually-hidden'}>&nbsp;at {crop.name}</span></a
+        >{t('round.lookCloser')}<span class={sown.length > 1 ? '' : 'visually-hidden'}
+          > {t('round.atName', { name: crop.name })}</span
+        ></a
       >
     {/each}
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { cueThen, cueWords } from '$words/events.ts';
@@ -20,9 +21,13 @@
 {#if part.ask.since}
   {@const { cue, at } = part.ask.since}
   {@const words = cueWords(cue, crop, path, locale.units)}
-  <div class="row look" role="group" aria-label="Since when: {words.toLowerCase()}, {crop.name}">
+  <div
+    class="row look"
+    role="group"
+    aria-label={t('round.sinceWhenWordsName', { words: words.toLowerCase(), name: crop.name })}
+  >
     <span class="small soft">{named ? `${crop.name}, ${words.toLowerCase()}` : words}:</span>
-    {#each [{ reached: false, since: 'since the last round' }, { reached: true, since: 'longer' }] as one (one.since)}
+    {#each [{ reached: false, since: t('round.sinceLastRound') }, { reached: true, since: 'longer' }] as one (one.since)}
       <button
         class="chip quiet"
         onclick={() =>
@@ -43,10 +48,10 @@
       journal.record(
         setup.id,
         { type: 'stays-covered', until },
-        `${crop.name}: stays covered until ${dayWords(until, now, locale)}`
+        t('round.nameStaysCoveredUntilDay', { name: crop.name, day: dayWords(until, now, locale) })
       )}
-    ><span class="words">Keep it covered: my way</span><span class="then"
-      >Asks again {dayWords(until, now, locale)}.</span
+    ><span class="words">{t('round.keepCoveredMyWay')}</span><span class="then"
+      >{t('round.asksAgainDay', { day: dayWords(until, now, locale) })}</span
     ></button
   >
 {/snippet}
@@ -57,7 +62,7 @@
     class="row look"
     class:wraps={part.ask.staysCoveredUntil !== null}
     role="group"
-    aria-label="Look at {crop.name}"
+    aria-label={t('round.lookAtName', { name: crop.name })}
   >
     {#if named}<strong class="small">{crop.name}</strong>{/if}
     <!-- A chip says what it does. -->
@@ -80,8 +85,8 @@
         journal.record(
           setup.id,
           { type: 'looked', cue, reached: false },
-          `${crop.name}: ${words.toLowerCase()}, not yet`
-        )}>Not yet</button
+          t('round.nameWordsNotYet', { name: crop.name, words: words.toLowerCase() })
+        )}>{t('round.notYet')}</button
     >
     {#if part.ask.staysCoveredUntil !== null}{@render coverStays(part.ask.staysCoveredUntil)}{/if}
   </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import type { Projected } from '$core/sowing/project.ts';
@@ -46,31 +47,37 @@
         kind="tertiary"
         class="chip"
         on:click={() =>
-          journal.record(setup.id, { type: 'saw', sight: 'fallen-dry' }, `${crop.name}: stems hang`)}
-        >Stems hang</Button
+          journal.record(
+            setup.id,
+            { type: 'saw', sight: 'fallen-dry' },
+            t('round.nameStemsHang', { name: crop.name })
+          )}>{t('round.stemsHang')}</Button
       >
       <Button
         kind="ghost"
         class="chip quiet"
         on:click={() =>
-          journal.record(setup.id, { type: 'felt', moisture: 'right' }, `${crop.name}: stems stand`)}
-        >They stand, it is damp</Button
+          journal.record(
+            setup.id,
+            { type: 'felt', moisture: 'right' },
+            t('round.nameStemsStand', { name: crop.name })
+          )}>{t('round.theyStandDamp')}</Button
       >
     {/if}
     {#if note.kind === 'in-the-dark'}
       {#each places.filter(({ light }) => light.kind !== 'dark') as to (to.id)}
         <Button kind="tertiary" class="chip" on:click={() => void moveContainer(journal, whole, to)}
-          >To {to.name}</Button
+          >{t('round.name', { name: to.name })}</Button
         >
       {/each}
     {/if}
     {#if note.kind === 'unlikely'}
       <Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, note.look.eventId)}
-        >Undo</Button
+        >{t('round.undo')}</Button
       >
     {/if}
     {#if note.kind === 'contradiction'}
-      {#each [{ id: note.between.reachedEventId, words: 'Take the first back' }, { id: note.between.notYetEventId, words: 'Take the second back' }] as one (one.id)}
+      {#each [{ id: note.between.reachedEventId, words: t('round.takeFirstBack') }, { id: note.between.notYetEventId, words: t('round.takeSecondBack') }] as one (one.id)}
         <Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, one.id)}>{one.words}</Button>
       {/each}
     {/if}

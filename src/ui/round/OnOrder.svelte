@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { onMount } from 'svelte';
   import { ask } from '$ui/state/ask.ts';
 
@@ -12,8 +14,10 @@
 
 {#each due as { key, crop, container } (key)}
   <p class="order">
-    On standing order: <strong>{crop}</strong>, {container}.
-    <a class="chip" href="/ahead?chosen={encodeURIComponent(key)}">Begin it or leave it out</a>
+    <Rich parts={rich('round.onStandingOrderStrongCrop', { crop, container })}
+      >{#snippet link(text: string)}<a class="chip" href="/ahead?chosen={encodeURIComponent(key)}">{text}</a
+        >{/snippet}</Rich
+    >
   </p>
 {/each}
 

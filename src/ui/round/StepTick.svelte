@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import { leavesDark } from '$core/steps/step.ts';
@@ -55,7 +56,7 @@
   const stoodWords = $derived(
     ifStoodWords(body.kind === 'water' ? (body.ifStoodMl ?? 0) : 0, setup.count, locale.units)
   );
-  const why = $derived(sentences(step.late ? 'Late.' : '', words.why, shown ? '' : words.how));
+  const why = $derived(sentences(step.late ? t('round.late') : '', words.why, shown ? '' : words.how));
   const caution = $derived(stepCaution(body));
   const carriedTo = $derived(step.of[0]!.projected.carriedTo);
   /** Where it was to go comes first. */
@@ -84,7 +85,7 @@
   {#if lit.length > 0}
     <div class="carry">
       <strong>{named ? `${of}: ${words.title}` : words.title}</strong>
-      <span class="small">{why} It stands in the dark here. It goes to:</span>
+      <span class="small">{t('round.whyStandsDarkHereGoes', { why })}</span>
       <div class="row">
         {#each lit as place (place.id)}
           <button class={['chip', { quiet: place.id !== carriedTo?.id }]} onclick={() => carry(place)}
@@ -104,7 +105,7 @@
   {/if}
   {#if stood.length > 0 && body.kind === 'water'}
     <div class="row look stood">
-      <span class="small">Still some there?</span>
+      <span class="small">{t('round.stillSomeThere')}</span>
       <Button
         kind="ghost"
         class="chip quiet"
@@ -114,14 +115,14 @@
   {/if}
   {#if caution && cautioned}
     <details class="unfold small">
-      <summary>Caution, as above</summary>
+      <summary>{t('round.cautionAsAbove')}</summary>
       <Caution>{caution}</Caution>
     </details>
   {:else if caution}<Caution>{caution}</Caution>{/if}
   {#if body.kind === 'soak'}
-    <p class="small"><a href="/bench">All of tonight’s preparing on one sheet</a></p>
+    <p class="small"><a href="/bench">{t('round.allTonightsPreparingOnOne')}</a></p>
   {:else if body.kind === 'sow'}
-    <p class="small"><a href="/bench">Step by step on the bench</a></p>
+    <p class="small"><a href="/bench">{t('round.stepByStepOnBench')}</a></p>
   {/if}
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
@@ -74,7 +75,9 @@
     {#if isSown && !alone && (!unsure || stop.parts.some(({ ask }) => ask.again))}
       <!-- At the width of a phone what is only offered waits behind a touch. -->
       <button class="more" aria-expanded={more} onclick={() => (more = !more)}
-        >{more ? 'Less' : 'More'}<span class="visually-hidden">&nbsp;of {name}</span></button
+        >{more ? t('round.less') : t('round.more')}<span class="visually-hidden"
+          > {t('round.name2', { name })}</span
+        ></button
       >
     {/if}
     {#if unsure}<FeelRow {stop} {name} unsure />{/if}
@@ -105,7 +108,7 @@
       {#if !unsure}<FeelRow {stop} {name} />{/if}
     </div>
     <DoneList {sowings} {round} {locale} {members} {placeName} />
-    {#if quiet}<p class="nothing soft small">Nothing to do in this round.</p>{/if}
+    {#if quiet}<p class="nothing soft small">{t('round.nothingDoRound')}</p>{/if}
   </div>
 </article>
 

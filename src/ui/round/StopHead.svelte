@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Stop, StopPart } from '$core/steps/walk.ts';
   import { mayBeLost } from '$core/water/dry.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -26,7 +27,10 @@
   function standing({ projected, ask }: StopPart): string {
     const stage = stageWords(stageAt(projected, now), projected.path);
     if (projected.state.sownAt !== null)
-      return `Day ${zoneOf(locale.zone).daysBetween(projected.startAt, now)} · ${stage}`;
+      return t('round.dayDaysbetweenStage', {
+        daysBetween: zoneOf(locale.zone).daysBetween(projected.startAt, now),
+        stage
+      });
     if (ask.beginsAt === null) return stage;
     return `${stage}, ${begins(projected, ask.beginsAt)}`;
   }
@@ -43,8 +47,9 @@
 
 <header class:quiet={quiet && !alone}>
   <h3 id="stop-{stop.key}" class:visually-hidden={alone}>
-    {#if alone}{names} now{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index >
-        0
+    {#if alone}{t('round.namesNow', {
+        names
+      })}{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index > 0
           ? ' and '
           : ''}<a href="/tray/{setup.id}">{crop.name}</a>{/each}{/if}
   </h3>
@@ -56,16 +61,14 @@
       {#if stop.parts.length > 1}<strong>{projected.crop.name}</strong>{/if}
       {standing(part)}
       {#if part === stop.parts[0]}
-        · {containersWords(first.setup)}{stop.parts.length > 1 ? ', half each' : ''}
+        · {containersWords(first.setup)}{stop.parts.length > 1 ? t('round.halfEach') : ''}
         <span class="visually-hidden">{picture}</span>
       {/if}
     </p>
     {#if projected.state.sownAt !== null && stage !== 'ended'}
       {@const lost = mayBeLost(projected, now)}
       <p class="window" class:open={windowOpen.p50 <= now && stage === 'light' && !lost}>
-        {lost
-          ? 'Dry for too long: no window is promised until somebody has looked.'
-          : windowWords(windowOf(projected), now, locale)}
+        {lost ? t('round.dryTooLongNoWindow') : windowWords(windowOf(projected), now, locale)}
       </p>
     {/if}
   {/each}

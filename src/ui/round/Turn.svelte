@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { post } from '$ui/state/ask.ts';
 
@@ -21,7 +22,7 @@
     else
       said = answer
         ? ((await answer.json()) as { message: string }).message
-        : 'There is no network: try again.';
+        : t('round.thereNoNetworkTryAgain');
     onchanged();
   }
 </script>
@@ -31,23 +32,24 @@
     <summary
       >{whose
         ? turn === me
-          ? 'This round is yours'
-          : `${whose.name} walks this round`
-        : 'Anybody walks this round'}</summary
+          ? t('round.roundYours')
+          : t('round.nameWalksRound', { name: whose.name })
+        : t('round.anybodyWalksRound')}</summary
     >
     <div class="row">
-      {#if turn !== me}<Button kind="tertiary" class="chip" on:click={() => void give(me)}>I take it</Button
+      {#if turn !== me}<Button kind="tertiary" class="chip" on:click={() => void give(me)}
+          >{t('round.iTake')}</Button
         >{/if}
       {#each others as one (one.id)}
         <Button kind="ghost" class="chip quiet" on:click={() => void give(one.id)}
-          >Hand it to {one.name}</Button
+          >{t('round.handName', { name: one.name })}</Button
         >
       {/each}
       {#if turn !== null}<Button kind="ghost" class="chip quiet" on:click={() => void give(null)}
-          >Anybody’s</Button
+          >{t('round.anybodys')}</Button
         >{/if}
     </div>
-    <p class="small soft">Whoever has it is reminded of it; the others are not.</p>
+    <p class="small soft">{t('round.whoeverHasRemindedSNot')}</p>
     {#if said}<p class="warn" role="alert">{said}</p>{/if}
   </details>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { pictureOf, picturesOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
@@ -71,7 +72,7 @@
   <div
     class="trays"
     role="list"
-    aria-label="Trays on {board.place.name}"
+    aria-label={t('shelf.traysOnName', { name: board.place.name })}
     use:dndzone={{
       items,
       type: 'trays',
@@ -110,9 +111,9 @@
           </span>
           <span class="name"
             >{cropNames(sowings)}
-            <span class="soft small">{containersWords(setup)}{stacked ? ', stacked' : ''}</span></span
+            <span class="soft small">{containersWords(setup)}{stacked ? t('shelf.stacked') : ''}</span></span
           >
-          <span class="visually-hidden">: move it</span>
+          <span class="visually-hidden">{t('shelf.move')}</span>
         </button>
       </div>
     {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import type { MoveEffect } from '$core/shelf/board.ts';
@@ -29,20 +30,22 @@
 <section class="panel card" aria-labelledby="move-title">
   <header class="page-head">
     <h2 id="move-title" tabindex="-1">{cropNames(standing.sowings)}</h2>
-    <Button kind="ghost" class="chip quiet" on:click={onclose}>Close</Button>
+    <Button kind="ghost" class="chip quiet" on:click={onclose}>{t('shelf.close')}</Button>
   </header>
-  <p class="small">On {first.place.name}, {containersWords(first.setup)}.</p>
+  <p class="small">
+    {t('shelf.onNameContainers', { name: first.place.name, containers: containersWords(first.setup) })}
+  </p>
   {#each standing.sowings as one (one.setup.id)}
     {@const { setup, crop, state } = one}
     <p class="small">
       {#if standing.sowings.length > 1}<strong>{crop.name}</strong>{/if}
       {state.sownAt === null ? '' : windowWords(windowOf(one), now, locale)}
-      <a href="/tray/{setup.id}">Open it</a>
+      <a href="/tray/{setup.id}">{t('shelf.open')}</a>
     </p>
   {/each}
   {#if refused}
     <p class="warn" role="alert">
-      {refused.name} would carry more than it is rated for, so it was left where it stood.
+      {t('shelf.nameWouldCarryMoreThan', { name: refused.name })}
     </p>
   {/if}
   <ul>
@@ -52,8 +55,8 @@
         <div>
           <strong>{place.name}</strong>
           <span class="small soft">
-            {laterWords(effect.laterD)}{effect.fits ? '' : ' · no room on its board'}{effect.tooDark
-              ? ' · no light there, which it needs now'
+            {laterWords(effect.laterD)}{effect.fits ? '' : ` ${t('shelf.noRoomOnBoard')}`}{effect.tooDark
+              ? ` ${t('shelf.noLightThereWhichNeeds')}`
               : ''}
           </span>
           {#each standing.sowings as { setup, crop } (setup.id)}
@@ -68,11 +71,13 @@
         </div>
         {#if effect.refused}
           <Button kind="tertiary" class="chip" on:click={() => onsure(place)}
-            >I checked: it carries more</Button
+            >{t('shelf.iCheckedCarriesMore')}</Button
           >
         {:else}
           <Button kind="tertiary" class="chip" on:click={() => onmove(place)}
-            >Move<span class="visually-hidden"> to {place.name}</span></Button
+            >{t('shelf.move2')}<span class="visually-hidden">
+              {t('shelf.name', { name: place.name })}</span
+            ></Button
           >
         {/if}
       </li>

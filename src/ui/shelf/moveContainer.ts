@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Place } from '$core/places/place.ts';
 import type { Projected } from '$core/sowing/project.ts';
 import type { Journal, Recording } from '$ui/state/journal.svelte.ts';
@@ -11,5 +12,5 @@ export const moveContainer = (
 ): Promise<Recording> =>
   journal.recordAll(
     sowings.map(({ setup }) => ({ sowingId: setup.id, body: { type: 'moved', placeId: id } })),
-    `${cropNames(sowings)}: moved to ${name}`
+    t('shelf.cropnamesMovedName', { cropNames: cropNames(sowings), name })
   );

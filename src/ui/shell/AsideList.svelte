@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { useJournal, outgoingWords } from '$ui/state/journal.svelte.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
@@ -10,9 +11,7 @@
 {#if journal.aside.length > 0}
   <section class="card stack" aria-labelledby="aside-title">
     <h2 id="aside-title">
-      {journal.aside.length === 1
-        ? 'One thing was not taken'
-        : `${journal.aside.length} things were not taken`}
+      {t('app.oneThingWasNotTaken', { aside: journal.aside.length })}
     </h2>
     <ul>
       {#each journal.aside as one (one.event.id)}
@@ -24,15 +23,15 @@
           </div>
           <div class="row">
             <Button kind="tertiary" class="chip" on:click={() => void journal.again(one.event.id)}
-              >Try again</Button
+              >{t('app.tryAgain')}</Button
             >
             {#if one.event.body.type !== 'noted'}
               <Button kind="tertiary" class="chip" on:click={() => void journal.asNote(one.event.id)}
-                >Keep it as a note</Button
+                >{t('app.keepAsNote')}</Button
               >
             {/if}
             <Button kind="ghost" class="chip quiet" on:click={() => journal.drop(one.event.id)}
-              >Drop it<span class="visually-hidden">: {outgoingWords(one)}</span></Button
+              >{t('app.drop')}<span class="visually-hidden">: {outgoingWords(one)}</span></Button
             >
           </div>
         </li>

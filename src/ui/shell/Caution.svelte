@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Snippet } from 'svelte';
   let { children }: { children: Snippet } = $props();
 </script>
@@ -7,7 +8,7 @@
   <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true"
     ><path class="sign" d="M12 3L22 21H2z" /><path d="M12 10v5M12 17.6v.4" /></svg
   >
-  <span><strong>Caution.</strong> {@render children()}</span>
+  <span><strong>{t('app.caution')}</strong> {@render children()}</span>
 </p>
 
 <style>

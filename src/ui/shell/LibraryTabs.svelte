@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import Tabs from './Tabs.svelte';
 
   const VIEWS = [
-    { path: '/crops', name: 'Crops' },
-    { path: '/methods', name: 'Methods' }
+    { path: '/crops', name: t('app.crops') },
+    { path: '/methods', name: t('app.methods') }
   ];
 </script>
 
-<Tabs label="What Brote knows" views={VIEWS} />
+<Tabs label={t('app.whatBroteKnows')} views={VIEWS} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
   import Weeks from 'carbon-icons-svelte/lib/Calendar.svelte';
@@ -14,22 +15,22 @@
   let { household, children }: { household: string; children: Snippet } = $props();
 
   const VIEWS = [
-    { path: '/round', name: 'Round', icon: Walk },
-    { path: '/shelf', name: 'Shelf', icon: Shelf },
-    { path: '/bench', name: 'Bench', icon: Bench },
-    { path: '/ahead', name: 'Ahead', icon: Weeks },
-    { path: '/sow', name: 'Sow', icon: Add },
-    { path: '/pantry', name: 'Pantry', icon: Pantry },
+    { path: '/round', name: t('app.round'), icon: Walk },
+    { path: '/shelf', name: t('app.shelf'), icon: Shelf },
+    { path: '/bench', name: t('app.bench'), icon: Bench },
+    { path: '/ahead', name: t('app.ahead'), icon: Weeks },
+    { path: '/sow', name: t('app.sow'), icon: Add },
+    { path: '/pantry', name: t('app.pantry'), icon: Pantry },
     // On a phone it is found from the household: nine do not fit under a thumb.
-    { path: '/crops', name: 'Crops', icon: Catalog, wide: true },
-    { path: '/notebook', name: 'Notebook', icon: Notebook },
-    { path: '/household', name: 'Household', short: 'Home', icon: Home }
+    { path: '/crops', name: t('app.crops'), icon: Catalog, wide: true },
+    { path: '/notebook', name: t('app.notebook'), icon: Notebook },
+    { path: '/household', name: t('app.household'), short: t('app.home'), icon: Home }
   ];
 </script>
 
-<a class="skip" href="#main">Skip to the page</a>
+<a class="skip" href="#main">{t('app.skipPage')}</a>
 <div class="shell">
-  <nav aria-label="Views">
+  <nav aria-label={t('app.views')}>
     <a class="name" href="/round"><img src="/brote.svg" alt="" width="30" height="30" /><span>Brote</span></a>
     <ul>
       {#each VIEWS as view (view.path)}

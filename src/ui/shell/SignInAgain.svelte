@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Modal, PasswordInput } from 'carbon-components-svelte';
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -11,7 +12,7 @@
 
   async function signIn() {
     const answer = await post('/api/sign-in', { name: household, memberName: member, passphrase });
-    if (!answer) say = 'No answer from Brote: check the connection and try again.';
+    if (!answer) say = t('app.noAnswerFromBroteCheck');
     else if (answer.ok) {
       passphrase = '';
       say = '';
@@ -25,16 +26,16 @@
 <Modal
   size="xs"
   open={journal.signedOut}
-  modalHeading="Sign in again"
-  primaryButtonText="Sign in and go on"
-  secondaryButtonText="Not now"
+  modalHeading={t('app.signAgain')}
+  primaryButtonText={t('app.signGoOn')}
+  secondaryButtonText={t('app.notNow')}
   selectorPrimaryFocus="#again"
   hasForm
   on:click:button--secondary={() => (journal.signedOut = false)}
   on:close={() => (journal.signedOut = false)}
   on:submit={signIn}
 >
-  <p>You were signed out of {household}. What you entered is still here and is saved once you are back.</p>
+  <p>{t('app.youWereSignedOutHousehold', { household })}</p>
   <form
     onsubmit={(event) => {
       event.preventDefault();
@@ -43,7 +44,7 @@
   >
     <PasswordInput
       id="again"
-      labelText="Passphrase"
+      labelText={t('app.passphrase')}
       bind:value={passphrase}
       invalid={say !== ''}
       invalidText={say}

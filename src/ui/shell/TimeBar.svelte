@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button } from 'carbon-components-svelte';
   import { reload } from '$ui/state/reload.ts';
   import { post } from '$ui/state/ask.ts';
@@ -15,14 +17,22 @@
   }
 </script>
 
-<section class="time" aria-label="The demo’s clock">
+<section class="time" aria-label={t('app.demosClock')}>
   <span class="at" aria-live="polite"
-    >Demo clock: <strong>{shortDate(now, locale)}, {clockTime(now, locale)}</strong></span
+    ><Rich
+      parts={rich('app.demoClockStrongShortdateClocktime', {
+        shortDate: shortDate(now, locale),
+        clockTime: clockTime(now, locale)
+      })}
+    /></span
   >
   <span class="row">
     <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('hours')}>+6 h</Button>
-    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('day')}>+1 day</Button>
-    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('round')}>Next round</Button>
+    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('day')}>{t('app.day')}</Button
+    >
+    <Button kind="tertiary" class="chip" disabled={moving} on:click={() => move('round')}
+      >{t('app.nextRound')}</Button
+    >
   </span>
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { clockChangedWords, type Locale } from '$words/time.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -15,19 +16,18 @@
       <span>{journal.refused}</span><Button
         kind="tertiary"
         class="chip"
-        on:click={() => (journal.refused = null)}>Close</Button
+        on:click={() => (journal.refused = null)}>{t('app.close')}</Button
       >
     </div>
   {:else if waiting > 0}
     <div class="line alarm">
       <span
-        >{journal.waiting === 'offline' ? 'No connection' : 'Brote cannot save just now'}: {waiting === 1
-          ? 'one thing is'
-          : `${waiting} things are`} kept here until {journal.waiting === 'offline'
-          ? 'there is'
-          : 'it can'}.</span
+        >{t('app.noConnectionBroteCannotSave', {
+          when: journal.waiting === 'offline' ? 'yes' : 'no',
+          waiting
+        })}</span
       >
-      <Button kind="tertiary" class="chip" on:click={() => journal.flush()}>Try now</Button>
+      <Button kind="tertiary" class="chip" on:click={() => journal.flush()}>{t('app.tryNow')}</Button>
     </div>
   {:else if journal.last}
     {@const last = journal.last}
@@ -38,7 +38,9 @@
             now,
             locale
           )}{/if}</span
-      ><Button kind="tertiary" class="chip" on:click={() => journal.undoAll(last.events)}>Undo</Button>
+      ><Button kind="tertiary" class="chip" on:click={() => journal.undoAll(last.events)}
+        >{t('app.undo')}</Button
+      >
     </div>
   {/if}
 </div>

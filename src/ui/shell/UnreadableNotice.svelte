@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { unreadableWords } from '$words/unreadable.ts';
 
   interface Props {
@@ -10,14 +11,13 @@
 {#if records.length > 0}
   <section class="unreadable" role="status" aria-labelledby="unreadable-title">
     <h2 id="unreadable-title">
-      {records.length === 1 ? 'One record could not be read' : `${records.length} records could not be read`}
+      {t('app.oneRecordCouldNotBe', { records: records.length })}
     </h2>
     <ul>
       {#each records as record (record.table + record.id)}<li>{unreadableWords(record)}</li>{/each}
     </ul>
     <p class="small">
-      Everything else is shown. A place, a container or a crop goes by usual values until you open it and save
-      it again; anything else is left out. A backup brings the record back as it was.
+      {t('app.everythingElseShownPlaceContainer')}
     </p>
   </section>
 {/if}

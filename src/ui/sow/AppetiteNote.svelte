@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { PORTIONS, type Appetite, type PortionSize } from '$core/ahead/appetite.ts';
   import { greensMass } from '$core/units/format.ts';
@@ -24,12 +25,12 @@
     const answer = await post('/api/ahead/appetite', { id, portion });
     if (answer?.ok) onsaid({ ...appetite, gD: appetite.people * PORTIONS[portion], assumed: false });
     else if (answer && answer.status < 500) wrong = ((await answer.json()) as ApiProblem).message;
-    else wrong = 'No answer from Brote. Try again in a moment.';
+    else wrong = t('sow.noAnswerFromBroteTry');
   }
 </script>
 
-<div class="stack" role="group" aria-label="How much you eat">
-  <p class="small">{assumedWords(appetite, locale)} How much does each of you eat?</p>
+<div class="stack" role="group" aria-label={t('sow.howMuchYouEat')}>
+  <p class="small">{t('sow.assumedHowMuchDoesEach', { assumed: assumedWords(appetite, locale) })}</p>
   <div class="row">
     {#each Object.entries(PORTIONS) as [portion, g] (portion)}
       <Button kind="tertiary" class="chip" on:click={() => void say(portion as PortionSize)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { TextInput } from 'carbon-components-svelte';
   import type { Container, ContainerStock, Shape } from '$core/supplies/containers/container.ts';
   import { COMMON_SIZES, isSameSize, ofSize } from '$core/supplies/containers/sizes.ts';
@@ -39,7 +40,7 @@
   const shapeOf = (value: Shape) => take(containers.find((one) => one.shape === value) ?? SHAPES[value]);
 </script>
 
-<div class="row" role="group" aria-label="Containers you have, and common sizes">
+<div class="row" role="group" aria-label={t('sow.containersYouHaveCommonSizes')}>
   {#each containers.slice(0, 5) as container (JSON.stringify(container))}
     <button
       class="chip"
@@ -61,19 +62,19 @@
   {/each}
 </div>
 <Choice
-  legend="Container"
+  legend={t('sow.container')}
   name="shape"
   options={[
-    { value: 'rectangle', text: 'Tray' },
-    { value: 'round', text: 'Round pot' },
-    { value: 'cells', text: 'Cells' }
+    { value: 'rectangle', text: t('sow.tray') },
+    { value: 'round', text: t('sow.roundPot') },
+    { value: 'cells', text: t('sow.cells') }
   ]}
   value={shape}
   onchange={shapeOf}
 />
 <div class="sizes">
   <QuantityField
-    label={shape === 'round' ? 'Diameter' : shape === 'cells' ? 'Cell length' : 'Length'}
+    label={shape === 'round' ? t('sow.diameter') : shape === 'cells' ? t('sow.cellLength') : t('sow.length')}
     kind="length"
     {unit}
     bind:value={draft.container.lengthCm}
@@ -81,7 +82,7 @@
   />
   {#if shape !== 'round'}
     <QuantityField
-      label={shape === 'cells' ? 'Cell width' : 'Width'}
+      label={shape === 'cells' ? t('sow.cellWidth') : t('sow.width')}
       kind="length"
       {unit}
       bind:value={draft.container.widthCm}
@@ -89,7 +90,7 @@
     />
   {/if}
   <QuantityField
-    label="Depth"
+    label={t('sow.depth')}
     kind="length"
     {unit}
     bind:value={draft.container.depthCm}
@@ -97,7 +98,7 @@
   />
   {#if shape === 'cells'}
     <TextInput
-      labelText="Cells"
+      labelText={t('sow.cells')}
       value={String(draft.container.cells)}
       on:input={(event) => (draft.container.cells = Number(event.detail ?? NaN))}
       invalid={!!wrong['container.cells']}
@@ -108,8 +109,8 @@
   {#if isNewSize}
     <div class="named">
       <TextInput
-        labelText="What you call this container"
-        helperText="A size you have not used yet: it is kept under this name"
+        labelText={t('sow.whatYouCallContainer')}
+        helperText={t('sow.sizeYouHaveNotUsed')}
         placeholder={suggestedName(draft.container, units)}
         bind:value={draft.containerName}
         invalid={!!wrong['container.name']}
@@ -118,7 +119,7 @@
     </div>
   {/if}
   <TextInput
-    labelText="How many"
+    labelText={t('sow.howMany')}
     bind:value={draft.count}
     invalid={!!wrong.count}
     invalidText={wrong.count}

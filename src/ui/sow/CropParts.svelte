@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import {
@@ -71,8 +72,8 @@
     const flags = crop ? lotFlags(lot, crop, today).map((flag) => FLAG_WORDS[flag]) : [];
     return [
       lot.name,
-      `${mass(leftG(lot), units)} left`,
-      ...(germination ? [`${figure(germination.pct)} % sprouts`] : []),
+      t('sow.massLeft', { mass: mass(leftG(lot), units) }),
+      ...(germination ? [t('sow.pctSprouts', { pct: figure(germination.pct) })] : []),
       ...flags
     ].join(', ');
   }
@@ -81,18 +82,18 @@
 {#each draft.parts as part, index (index)}
   <div class="part" class:many={draft.kind === 'blended'}>
     <Select
-      labelText={draft.kind === 'one' ? 'Crop' : `Crop ${index + 1}`}
+      labelText={draft.kind === 'one' ? t('sow.crop') : t('sow.cropIndex', { index: index + 1 })}
       selected={part.cropKey}
       on:change={(event) => choose(part, (event.target as HTMLSelectElement).value)}
       invalid={!!wrong[`parts.${index}.cropKey`]}
       invalidText={wrong[`parts.${index}.cropKey`]}
     >
-      <SelectItem value="" text="Choose a crop" />
+      <SelectItem value="" text={t('sow.chooseCrop')} />
       {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
     </Select>
     {#if draft.kind === 'blended'}
       <TextInput
-        labelText="Parts"
+        labelText={t('sow.parts')}
         bind:value={part.share}
         invalid={!!wrong[`parts.${index}.share`]}
         invalidText={wrong[`parts.${index}.share`]}
@@ -101,19 +102,19 @@
     {/if}
     {#if lotsOf(part.cropKey).length > 0 && (!again || draft.kind === 'blended')}
       <Select
-        labelText="Seed from"
+        labelText={t('sow.seedFrom')}
         bind:selected={part.lotId}
         invalid={!!wrong[`parts.${index}.lotId`]}
         invalidText={wrong[`parts.${index}.lotId`]}
       >
         {#each lotsOf(part.cropKey) as lot (lot.id)}<SelectItem value={lot.id} text={lotWords(lot)} />{/each}
-        <SelectItem value="" text={again ? 'Whichever is used first' : 'Other seed'} />
+        <SelectItem value="" text={again ? t('sow.whicheverUsedFirst') : t('sow.otherSeed')} />
       </Select>
     {/if}
     {#if draft.kind === 'blended' && isOneOfSeveral(part)}
       <TextInput
-        labelText="Variety"
-        placeholder="Purple, lemon, small-leaved"
+        labelText={t('sow.variety')}
+        placeholder={t('sow.purpleLemonSmallLeaved')}
         value={part.variety ?? ''}
         on:input={(event) => (part.variety = String(event.detail ?? ''))}
         maxlength={MOST_VARIETY_LETTERS}
@@ -124,15 +125,18 @@
         kind="ghost"
         class="undo"
         on:click={() => (draft.parts = draft.parts.filter((one) => one !== part))}
-        >Take out<span class="visually-hidden"> crop {index + 1}</span></Button
+        >{t('sow.takeOut')}<span class="visually-hidden">
+          {t('sow.cropIndex2', { index: index + 1 })}</span
+        ></Button
       >
     {/if}
   </div>
 {/each}
 {#if draft.kind === 'blended' && mixed.length > 0}
-  <div class="row" role="group" aria-label="Packets bought mixed">
+  <div class="row" role="group" aria-label={t('sow.packetsBoughtMixed')}>
     {#each mixed as lot (lot.id)}
-      <Button kind="ghost" class="chip quiet" on:click={() => takeMixed(lot)}>Take “{lot.name}”, mixed</Button
+      <Button kind="ghost" class="chip quiet" on:click={() => takeMixed(lot)}
+        >{t('sow.takeNameMixed', { name: lot.name })}</Button
       >
     {/each}
   </div>
@@ -140,33 +144,33 @@
 {#if draft.kind === 'blended' && draft.parts.length < MOST_PARTS}
   <div class="row">
     <Button kind="ghost" class="chip quiet" on:click={() => (draft.parts = [...draft.parts, empty()])}
-      >Add a crop</Button
+      >{t('sow.addCrop')}</Button
     >
     {#if another}
       <Button kind="ghost" class="chip quiet" on:click={() => addVariety(another)}
-        >Add another variety of {another.name.toLowerCase()}</Button
+        >{t('sow.addVarietyName', { name: another.name.toLowerCase() })}</Button
       >
     {/if}
   </div>
 {/if}
 <Choice
-  legend="In the container"
+  legend={t('sow.container2')}
   name="kind"
   options={[
-    { value: 'one', text: 'One crop' },
-    ...(again ? [] : [{ value: 'halves' as const, text: 'Two halves' }]),
-    { value: 'blended', text: 'Blended seed' }
+    { value: 'one', text: t('sow.oneCrop') },
+    ...(again ? [] : [{ value: 'halves' as const, text: t('sow.twoHalves') }]),
+    { value: 'blended', text: t('sow.blendedSeed') }
   ]}
   bind:value={draft.kind}
   onchange={kind}
 />
 {#if draft.kind === 'blended'}
   <Choice
-    legend="Parts are counted by"
+    legend={t('sow.partsCountedBy')}
     name="share-of"
     options={[
-      { value: 'weight', text: 'Weight' },
-      { value: 'count', text: 'Number of seeds' }
+      { value: 'weight', text: t('sow.weight') },
+      { value: 'count', text: t('sow.numberSeeds') }
     ]}
     bind:value={draft.shareOf}
   />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { beginsAt } from '$core/sowing/soak.ts';
   import { DAY } from '$core/time/zone.ts';
@@ -18,13 +19,20 @@
 
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
   function words({ plan, projected: { crop } }: PlannedSowing, place: Place): string {
-    if (plan.hindered) return `too ${plan.hindered} there for ${crop.name.toLowerCase()}`;
-    if (plan.earliestAt !== null) return `ready ${dayWords(plan.earliestAt, now, locale)} at the earliest`;
+    if (plan.hindered)
+      return t('sow.tooHinderedThereName', { hindered: plan.hindered, name: crop.name.toLowerCase() });
+    if (plan.earliestAt !== null)
+      return t('sow.readyDayAtEarliest', { day: dayWords(plan.earliestAt, now, locale) });
     const { windowOpen, windowClose } = plan.forecast.marks;
     const begin = dayAndTime(beginsAt(plan.soak), now, locale);
     const keeps = Math.max(1, Math.round((windowClose.p50 - windowOpen.p50) / DAY));
-    const warm = tooWarm(crop, place) ? 'too warm for it on average; ' : '';
-    return `${warm}begun ${begin}, opens ${dayWords(windowOpen.p50, now, locale)}, good uncut for ${keeps} ${keeps === 1 ? 'day' : 'days'}`;
+    const warm = tooWarm(crop, place) ? `${t('sow.tooWarmOnAverage')} ` : '';
+    return t('sow.warmBegunBeginOpensDay', {
+      warm,
+      begin,
+      day: dayWords(windowOpen.p50, now, locale),
+      keeps
+    });
   }
 </script>
 
@@ -36,11 +44,11 @@
         <span class="small soft">{words(sowing, place)}</span>
       </div>
       <Button kind="tertiary" class="chip" on:click={() => onchoose(place)}
-        >Choose<span class="visually-hidden"> {place.name}</span></Button
+        >{t('sow.choose')}<span class="visually-hidden"> {place.name}</span></Button
       >
     </li>
   {:else}
-    <li class="soft small">There is no other place with light yet.</li>
+    <li class="soft small">{t('sow.thereNoPlaceWithLight')}</li>
   {/each}
 </ul>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { glutOf, spreadOf, type SpreadPart } from '$core/ahead/glut.ts';
   import { openingOf, type Opening } from '$core/ahead/opening.ts';
@@ -54,11 +55,11 @@
     {#if readyAt !== null && Number.isFinite(readyAt)}
       <div>
         <Button kind="tertiary" class="chip" on:click={() => onlater(readyAt)}
-          >Have it by {dayWords(readyAt, now, locale)} instead</Button
+          >{t('sow.haveByDayInstead', { day: dayWords(readyAt, now, locale) })}</Button
         >
       </div>
     {:else}
-      <p class="small">A smaller container, or fewer of them, would suit what you eat.</p>
+      <p class="small">{t('sow.smallerContainerOrFewerThem')}</p>
     {/if}
   </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Checkbox } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
   import { FITS, type MixFit } from '$core/growth/fit.ts';
@@ -24,7 +25,7 @@
   const until = $derived(Math.max(...fit.windows.map(({ closeD }, index) => closeD + delays[index]!)) + 1);
   const x = (day: number) => Math.round(NAMES_TO + ((day - from) / (until - from)) * (300 - NAMES_TO));
   const day = (d: number) => figure(Math.round(d * 10) / 10);
-  const days = (d: number) => `${figure(Math.round(Math.abs(d) * 2) / 2)} day${Math.abs(d) === 1 ? '' : 's'}`;
+  const days = (d: number) => t('sow.dDayS', { d: figure(Math.round(Math.abs(d) * 2) / 2), d2: Math.abs(d) });
   const tallest = $derived(fit.heightsCm.indexOf(Math.max(...fit.heightsCm)));
   const shortest = $derived(fit.heightsCm.indexOf(Math.min(...fit.heightsCm)));
   const late = $derived(
@@ -32,16 +33,22 @@
   );
 </script>
 
-<section class="fit stack" aria-label="Whether they suit one tray">
+<section class="fit stack" aria-label={t('sow.whetherTheySuitOneTray')}>
   <svg
     viewBox="0 0 300 {crops.length * 22 + 4}"
     role="img"
-    aria-label="Windows at {placeName}: {crops
-      .map(
-        (crop, index) =>
-          `${crop.name} day ${day(fit.windows[index]!.openD + delays[index]!)} to ${day(fit.windows[index]!.closeD + delays[index]!)}`
-      )
-      .join('; ')}"
+    aria-label={t('sow.windowsAtPlacenameCrops', {
+      placeName,
+      crops: crops
+        .map((crop, index) =>
+          t('sow.nameDayDayDay', {
+            name: crop.name,
+            day: day(fit.windows[index]!.openD + delays[index]!),
+            day2: day(fit.windows[index]!.closeD + delays[index]!)
+          })
+        )
+        .join('; ')
+    })}
   >
     {#each crops as crop, index (index)}
       <rect
@@ -58,38 +65,43 @@
       <text x="0" y={index * 22 + 15}>{crop.name.length > 19 ? `${crop.name.slice(0, 18)}…` : crop.name}</text
       >
       <text class="day" x={x(fit.windows[index]!.openD + delays[index]!) - 4} y={index * 22 + 15}
-        >day {day(fit.windows[index]!.openD + delays[index]!)}</text
+        >{t('sow.dayDay', { day: day(fit.windows[index]!.openD + delays[index]!) })}</text
       >
     {/each}
   </svg>
   {#if fit.windowsFit && fit.overlapD < FITS.overlapD}
-    <p class="small">Taken over days, each is cut when it is ready: their windows need not meet.</p>
+    <p class="small">{t('sow.takenOverDaysEachCut')}</p>
   {:else if fit.windowsFit}
-    <p class="small">Their windows are open together for about {days(fit.overlapD)}: they fit.</p>
+    <p class="small">{t('sow.theirWindowsOpenTogetherAbout', { days: days(fit.overlapD) })}</p>
   {:else}
     <p class="small warn">
       {fit.overlapD > 0
-        ? `Their windows meet for only ${days(fit.overlapD)}; a mix wants ${FITS.overlapD}.`
-        : `Their windows miss each other by ${days(fit.overlapD)}: one is past its best before the other opens.`}
-      {#if !halves && late.length > 0}Sown as halves, the faster could start later.{/if}
+        ? t('sow.theirWindowsMeetOnlyDays', { days: days(fit.overlapD), overlapD: FITS.overlapD })
+        : t('sow.theirWindowsMissEachBy', { days: days(fit.overlapD) })}
+      {#if !halves && late.length > 0}{t('sow.sownAsHalvesFasterCould')}{/if}
     </p>
   {/if}
   {#if !fit.heightsFit}
     <p class="small warn">
-      At the cut they stand at about {length(fit.heightsCm[tallest]!, units)} ({crops[
-        tallest
-      ]!.name.toLowerCase()}) and {length(fit.heightsCm[shortest]!, units)} ({crops[
-        shortest
-      ]!.name.toLowerCase()}): the taller shades the shorter, and one cut does not suit both.
+      {t('sow.atCutTheyStandAt', {
+        length: length(fit.heightsCm[tallest]!, units),
+        name: crops[tallest]!.name.toLowerCase(),
+        length2: length(fit.heightsCm[shortest]!, units),
+        name2: crops[shortest]!.name.toLowerCase()
+      })}
     </p>
   {/if}
   {#if halves && late.length > 0}
     <Checkbox bind:checked={staggered}>
       <span slot="labelChildren"
-        >Sow {late.map(({ crop, d }) => `${crop.name.toLowerCase()} about ${days(d)} later`).join(', ')}<span
-          class="small soft"
-        >
-          : then they are best on one day, and open together for {days(fit.staggeredOverlapD)}.</span
+        >{t('sow.sowLate', {
+          late: late
+            .map(({ crop, d }) =>
+              t('sow.nameAboutDaysLater', { name: crop.name.toLowerCase(), days: days(d) })
+            )
+            .join(', ')
+        })}<span class="small soft">
+          {t('sow.thenTheyBestOnOne', { days: days(fit.staggeredOverlapD) })}</span
         ></span
       >
     </Checkbox>

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { MEDIA, type MediumStock, type MediumKind } from '$core/supplies/media/medium.ts';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
   import { mostInStack, onTopOf } from '$core/shelf/stack.ts';
   import type { Units } from '$core/units/format.ts';
+  import type { Product } from '$core/supplies/seed/product.ts';
   import type { Strengths } from '$core/supplies/seed/disinfect.ts';
   import type { Method } from '$core/supplies/methods/method.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -25,11 +27,16 @@
     sowings: readonly PlannedSowing[];
     wrong: Record<string, string>;
     strengths: Strengths;
+    products: readonly Product[];
+    /** `YYYY-MM-DD`. */
+    today: string;
     units: Units;
   }
   let {
     draft = $bindable(),
     strengths,
+    products,
+    today,
     sowings,
     chosen,
     method,
@@ -65,10 +72,10 @@
 </script>
 
 <details class="unfold">
-  <summary>Medium, method, density, own figures</summary>
+  <summary>{t('sow.mediumMethodDensityOwnFigures')}</summary>
   <div class="stack">
     <Select
-      labelText="Medium"
+      labelText={t('sow.medium')}
       selected={draft.mediumId || draft.medium}
       on:change={(event) => chooseMedium((event.target as HTMLSelectElement).value)}
       invalid={!!wrong.medium}
@@ -78,10 +85,10 @@
       {#each media as medium (medium.id)}<SelectItem value={medium.id} text={medium.name} />{/each}
     </Select>
     <Select
-      labelText="Method"
+      labelText={t('sow.method')}
       selected={draft.methodKey}
       on:change={(event) => chooseMethod((event.target as HTMLSelectElement).value)}
-      helperText={draft.method ? 'Changed for this sowing alone' : ''}
+      helperText={draft.method ? t('sow.changedSowingAlone') : ''}
       invalid={!!wrong.methodKey}
       invalidText={wrong.methodKey}
     >
@@ -89,38 +96,41 @@
     </Select>
     {#if usualMedium}
       <p class="small">
-        {method.name} is usually grown on {MEDIUM_WORDS[usualMedium].toLowerCase()}.
+        {t('sow.nameUsuallyGrownOnUsualmedium', {
+          name: method.name,
+          usualMedium: MEDIUM_WORDS[usualMedium].toLowerCase()
+        })}
         <Button kind="ghost" class="chip quiet" on:click={() => chooseMedium(usualMedium)}
-          >Take {MEDIUM_WORDS[usualMedium].toLowerCase()}</Button
+          >{t('sow.takeUsualmedium', { usualMedium: MEDIUM_WORDS[usualMedium].toLowerCase() })}</Button
         >
       </p>
     {/if}
     <details class="unfold">
-      <summary>Do this sowing differently</summary>
+      <summary>{t('sow.doSowingDifferently')}</summary>
       <MethodFields
         bind:method={() => method, (changed) => (draft.method = changed)}
         {wrong}
         {strengths}
+        {products}
+        {today}
         {units}
       />
     </details>
     <Choice
-      legend="Density"
+      legend={t('sow.density')}
       name="density"
       options={[
-        { value: 'sparse', text: 'Sparse' },
-        { value: 'usual', text: 'Usual' },
-        { value: 'dense', text: 'Dense' },
-        { value: 'own', text: 'Own' }
+        { value: 'sparse', text: t('sow.sparse') },
+        { value: 'usual', text: t('sow.usual') },
+        { value: 'dense', text: t('sow.dense') },
+        { value: 'own', text: t('sow.own') }
       ]}
       bind:value={draft.density}
     />
     {#if draft.density === 'own'}
       <TextInput
-        labelText={units === 'us' ? 'Seeds per in²' : 'Seeds per cm²'}
-        helperText={units === 'us'
-          ? 'Or with a unit, such as 2 per cm²'
-          : 'Or with a unit, such as 11 per in²'}
+        labelText={units === 'us' ? t('sow.seedsPer') : t('sow.seedsPerCm')}
+        helperText={units === 'us' ? t('sow.orWithUnitSuchAs') : t('sow.orWithUnitSuchAs2')}
         bind:value={draft.ownDensity}
         invalid={!!wrong.seedsPerCm2}
         invalidText={wrong.seedsPerCm2}
@@ -128,8 +138,13 @@
       />
     {/if}
     <TextInput
-      labelText="Germination of your seed (%)"
-      helperText={alone ? `Usual for ${alone.name.toLowerCase()}: ${alone.germinationPct} %` : ''}
+      labelText={t('sow.germinationYourSeed')}
+      helperText={alone
+        ? t('sow.usualNameGerminationpct', {
+            name: alone.name.toLowerCase(),
+            germinationPct: alone.germinationPct
+          })
+        : ''}
       bind:value={draft.germination}
       invalid={!!wrong.germinationPct}
       invalidText={wrong.germinationPct}
@@ -137,10 +152,12 @@
     />
     {#if chosen.some((crop) => isSoaked(crop) && !crop.gelSeed) || draft.soak !== ''}
       <TextInput
-        labelText="Soak (hours)"
-        helperText="Empty for the crop’s own, 0 to sow it dry{alone
-          ? `; usual ${alone.soakMinH} to ${alone.soakMaxH} h`
-          : ''}"
+        labelText={t('sow.soakHours')}
+        helperText={t('sow.emptyCropsOwnSowDry', {
+          when: alone ? 'yes' : 'no',
+          soakMinH: alone ? alone.soakMinH : '',
+          soakMaxH: alone ? alone.soakMaxH : ''
+        })}
         bind:value={draft.soak}
         invalid={!!wrong.soakH}
         invalidText={wrong.soakH}
@@ -149,22 +166,20 @@
     {/if}
     {#if stacked && stacked.setup.count > 1 && (heights.length > 1 || draft.stack !== '')}
       <Select
-        labelText="Trays in a stack"
+        labelText={t('sow.traysStack')}
         selected={draft.stack}
-        helperText="Up to 1.5 times what the seed at the bottom bears"
+        helperText={t('sow.upTimesWhatSeedAt')}
         on:change={(event) => (draft.stack = (event.target as HTMLSelectElement).value)}
         invalid={!!wrong.stackOf}
         invalidText={wrong.stackOf}
       >
-        <SelectItem value="" text="As many as the seed bears ({onTopOf(stacked) + 1})" />
+        <SelectItem value="" text={t('sow.asManyAsSeedBears', { onTop: onTopOf(stacked) + 1 })} />
         {#each heights as height (height)}<SelectItem value={String(height)} text={String(height)} />{/each}
       </Select>
     {/if}
     {#if draft.parts.length > 0}
       <QuantityField
-        label={draft.kind === 'one'
-          ? 'Seed, if you overrule it and the density'
-          : 'Seed in all, if you overrule it and the density'}
+        label={draft.kind === 'one' ? t('sow.seedIfYouOverruleDensity') : t('sow.seedAllIfYouOverrule')}
         kind="mass"
         unit="g"
         bind:value={() => draft.ownSeedG ?? NaN, (typed) => (draft.ownSeedG = typed > 0 ? typed : null)}

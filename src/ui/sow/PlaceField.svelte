@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { USUAL_PLACE } from '$core/places/usual.ts';
   import { readDegrees, shownDegrees } from '$core/units/temperature.ts';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
@@ -26,10 +27,10 @@
     dim: { kind: 'sill', aspect: 'away', back: false }
   };
   const OPTIONS = [
-    { value: 'lamp', text: 'Lamp' },
-    { value: 'bright', text: 'Bright sill', hint: 'midday sun' },
-    { value: 'side', text: 'Half-bright sill', hint: 'morning or evening sun' },
-    { value: 'dim', text: 'Dim sill', hint: 'no sun' }
+    { value: 'lamp', text: t('sow.lamp') },
+    { value: 'bright', text: t('sow.brightSill'), hint: t('sow.middaySun') },
+    { value: 'side', text: t('sow.halfBrightSill'), hint: t('sow.morningOrEveningSun') },
+    { value: 'dim', text: t('sow.dimSill'), hint: t('sow.noSun') }
   ];
   let light = $state('bright');
 
@@ -57,28 +58,28 @@
 
 {#if places.length > 0}
   <Select
-    labelText="Place"
+    labelText={t('sow.place')}
     selected={placeId}
     on:change={(event) => choose((event.target as HTMLSelectElement).value)}
     invalid={!!wrong.placeId}
     invalidText={wrong.placeId}
   >
     {#each places as place (place.id)}<SelectItem value={place.id} text={place.name} />{/each}
-    <SelectItem value="new" text="A new place ..." />
+    <SelectItem value="new" text={t('sow.newPlace')} />
   </Select>
 {/if}
 {#if newPlace}
   <div class="new stack">
     <TextInput
-      labelText="Name of the place"
-      placeholder="Kitchen sill"
+      labelText={t('sow.namePlace')}
+      placeholder={t('sow.kitchenSill')}
       value={newPlace.name}
       on:input={(event) => newPlace && (newPlace = { ...newPlace, name: String(event.detail ?? '') })}
       invalid={!!wrong['newPlace.name']}
       invalidText={wrong['newPlace.name']}
     />
     <Choice
-      legend="Light there"
+      legend={t('sow.lightThere')}
       name="light"
       options={OPTIONS}
       bind:value={light}
@@ -89,7 +90,7 @@
     {/if}
     <div class="two">
       <TextInput
-        labelText="By day ({sign})"
+        labelText={t('sow.byDaySign', { sign })}
         value={figure(toUnits(newPlace.dayC))}
         on:input={(event) => warm('dayC', event.detail)}
         invalid={!!wrong['newPlace.dayC']}
@@ -97,7 +98,7 @@
         inputmode="decimal"
       />
       <TextInput
-        labelText="At night ({sign})"
+        labelText={t('sow.atNightSign', { sign })}
         value={figure(toUnits(newPlace.nightC))}
         on:input={(event) => warm('nightC', event.detail)}
         invalid={!!wrong['newPlace.nightC']}

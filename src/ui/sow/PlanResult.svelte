@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import { isSoaked } from '$core/crops/crop.ts';
@@ -106,37 +107,44 @@
 
 <section
   class="card stack"
-  aria-label={alone ? 'What it comes to' : `What ${crop.name} comes to`}
+  aria-label={alone ? t('bench.whatComes') : t('sow.whatNameComes', { name: crop.name })}
   aria-live="polite"
 >
   {#if !alone}<h2>{crop.name}</h2>{/if}
   <Figure
-    label={own ? 'Seed, your own figure' : 'Seed'}
+    label={own ? t('sow.seedYourOwnFigure') : t('sow.seed')}
     value={seedMass(seedG, locale.units)}
-    beside="{spoons} · {figure(seed.seedsPerCm2)} seeds/cm² ({figure(seed.seedsPerCm2 * 6.4516)} per in²)"
+    beside={t('sow.spoonsSeedspercmSeedsCmSeedspercm', {
+      spoons,
+      seedsPerCm2: figure(seed.seedsPerCm2),
+      seedsPerCm22: figure(seed.seedsPerCm2 * 6.4516)
+    })}
   >
     {#snippet working()}
-      {figure(seed.areaCm2)} cm² × {figure(seed.seedsPerCm2)} seeds/cm² × {figure(crop.thousandSeedWeightG)} g per
-      1000 seeds{#if Math.abs(seed.germinationFactor - 1) > 0.001}
-        × {figure(seed.germinationFactor)} for the lot’s germination{/if} = {figure(seed.seedG)} g, about {Math.round(
-        seed.seeds
-      )} seeds. Spoons are by how this seed lies; a scale is surer.
+      {t('sow.areacmCmSeedspercmSeedsCm', {
+        areaCm2: figure(seed.areaCm2),
+        seedsPerCm2: figure(seed.seedsPerCm2),
+        thousandSeedWeightG: figure(crop.thousandSeedWeightG)
+      })}{#if Math.abs(seed.germinationFactor - 1) > 0.001}
+        {t('sow.germinationfactorLotsGermination', {
+          germinationFactor: figure(seed.germinationFactor)
+        })}{/if}
+      {t('sow.seedgGAboutSeedsSeeds', { seedG: figure(seed.seedG), seeds: Math.round(seed.seeds) })}
     {/snippet}
   </Figure>
   {#if advised}<p class="small soft">{advised}</p>{/if}
   {#if seed.weakLot}<p class="warn small">
-      Less than 70 % of this lot sprouts: more seed fills the tray but the dead seed moulds. Fresher seed is
-      the better answer.
+      {t('sow.lessThanLotSproutsMore')}
     </p>{/if}
   {#if sowing.shortG > 0}<p class="warn small">
-      {seedMass(sowing.shortG, locale.units)} more than that lot holds: have more at hand, or weigh the packet again.
-      {#if count > 1 && enough > 0}It is enough for {enough}.{/if}
+      {t('sow.seedmassMoreThanLotHolds', { seedMass: seedMass(sowing.shortG, locale.units) })}
+      {#if count > 1 && enough > 0}{t('sow.enoughEnough', { enough })}{/if}
     </p>{/if}
-  {#if crop.gelSeed}<p class="small soft">The seed coat turns to gel when wet: never soak it.</p>{/if}
+  {#if crop.gelSeed}<p class="small soft">{t('sow.seedCoatTurnsGelWhen')}</p>{/if}
 
   {#if plan.soak.soakStart !== null}
     <Figure
-      label="Soak"
+      label={t('sow.soak')}
       value={fromTo(plan.soak.soakStart, plan.soak.soakEnd!, now, locale)}
       beside="{Math.round(plan.soak.soakH * 10) / 10} h"
     >
@@ -147,82 +155,84 @@
             )}.{/if}
         {/each}
         {setup.soakH === null
-          ? 'It is moved within that so that you are up when it begins and ends.'
-          : 'Yours is used as you gave it.'}{#if crop.drainH > 0}
-          Then {crop.drainH} h of draining.{/if}
+          ? t('sow.movedWithinSoYouUp')
+          : t('sow.yoursUsedAsYouGave')}{#if crop.drainH > 0}
+          {t('sow.thenDrainhHDraining', { drainH: crop.drainH })}{/if}
       {/snippet}
     </Figure>
     {#if plan.soak.endsAsleep}<p class="warn small">
-        No start lets this soak begin and end while you are up. This is the least bad one: set an alarm.
+        {t('sow.noStartLetsSoakBegin')}
       </p>{/if}
   {/if}
   {#each ownSoak as words (words)}<p class="warn small">{words}</p>{/each}
   {#if first || plan.soak.soakStart !== null}<Caution>{CAUTIONS.germs}</Caution>{/if}
   <Figure
-    label="Sow"
+    label={t('sow.sow')}
     value={sowAt.charAt(0).toUpperCase() + sowAt.slice(1)}
-    beside="{count > 1 ? `${seedMass(seedG / count, locale.units)} each, ` : ''}{onMediumWords(
-      setup.medium,
-      plan.mediumMl,
-      locale.units
-    )}{press?.pressing
-      ? `, pressed with ${pressingWords(press.pressing, locale.units).amount}${press.shared ? ' on both halves' : ''}`
+    beside="{count > 1
+      ? `${t('sow.seedmassEach', { seedMass: seedMass(seedG / count, locale.units) })} `
+      : ''}{onMediumWords(setup.medium, plan.mediumMl, locale.units)}{press?.pressing
+      ? t('sow.pressedWithAmountOnBoth', {
+          amount: pressingWords(press.pressing, locale.units).amount,
+          when: press.shared ? 'yes' : 'no'
+        })
       : press?.later
-        ? `, under a lid; pressed with ${pressingWords(press.later, locale.units).amount}${press.shared ? ' on both halves' : ''} once it has rooted`
+        ? t('sow.underLidPressedWithAmount', {
+            amount: pressingWords(press.later, locale.units).amount,
+            when: press.shared ? 'yes' : 'no'
+          })
         : ''}"
   />
 
   {#if suit}<p class="warn" role="status">{suit}</p>{/if}
   {#each wayNotes as words (words)}<p class="warn small">{words}</p>{/each}
-  {#if hasPool(setup.medium) && projected.path.poursADay === 0}<p class="small soft">{POOL_WORDS}</p>{/if}
+  {#if hasPool(setup.medium) && projected.path.poursADay === 0}<p class="small soft">{POOL_WORDS()}</p>{/if}
   {#if dries}<p class="warn" role="status">{dries}</p>{/if}
   {#if !projected.suit.hindered}
     <div>
-      <p class="label small soft">Cut</p>
+      <p class="label small soft">{t('sow.cut')}</p>
       <p class="window">
         <strong>{windowWords(windowOf(projected), now, locale)}</strong>
       </p>
       <p class="small soft">
-        Best about {dayWords(plan.forecast.marks.windowBest.p50, now, locale)}; closes about {dayWords(
-          plan.forecast.marks.windowClose.p50,
-          now,
-          locale
-        )}. It sharpens with every look.
+        {t('sow.bestAboutDayClosesAbout', {
+          day: dayWords(plan.forecast.marks.windowBest.p50, now, locale),
+          day2: dayWords(plan.forecast.marks.windowClose.p50, now, locale)
+        })}
       </p>
     </div>
     {#if plan.earliestAt !== null}
       <div class="warn stack" role="alert">
         <p>
-          Too near for {crop.name.toLowerCase()} here. Started now, it is ready {dayWords(
-            plan.earliestAt,
-            now,
-            locale
-          )} at the earliest (in 8 of 10 such sowings).
+          {t('sow.tooNearNameHereStarted', {
+            name: crop.name.toLowerCase(),
+            day: dayWords(plan.earliestAt, now, locale)
+          })}
         </p>
         <div>
           <Button kind="tertiary" class="chip" on:click={() => onoffer(plan.earliestAt!)}
-            >Take {dayWords(plan.earliestAt, now, locale)}</Button
+            >{t('sow.takeDay', { day: dayWords(plan.earliestAt, now, locale) })}</Button
           >
         </div>
       </div>
     {:else if plan.chance !== null}
-      <p class="small soft">Open by the evening you asked for: {Math.round(plan.chance * 100)} in 100.</p>
+      <p class="small soft">{t('sow.openByEveningYouAsked', { chance: Math.round(plan.chance * 100) })}</p>
     {/if}
-    <BandChart id="plan" rows={[{ name: 'Expected', bands: bandsOf(projected) }]} {now} {locale} />
+    <BandChart id="plan" rows={[{ name: t('sow.expected'), bands: bandsOf(projected) }]} {now} {locale} />
     <Figure
-      label="Gives"
+      label={t('sow.gives')}
       value="about {mass(plan.yieldG.usual, locale.units)}"
       beside="{mass(plan.yieldG.low, locale.units)} to {mass(plan.yieldG.high, locale.units)}"
     />
   {/if}
   <Changes {steps} {on} {chosen} />
   {#if refused.length > 0}
-    <ul class="refused small soft" aria-label="What is not done of the method, and why">
+    <ul class="refused small soft" aria-label={t('sow.whatNotDoneMethodWhy')}>
       {#each refused as one (one.question)}<li>{unheededWords(one)}</li>{/each}
     </ul>
   {/if}
   <details class="unfold">
-    <summary>Every step, with its amount and day</summary>
+    <summary>{t('sow.everyStepWithAmountDay')}</summary>
     <StepList {steps} {on} />
   </details>
   {#if !isSoaked(crop) && crop.note}<p class="small soft">{crop.note}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { shortagesOf, standsOf, type Stand } from '$core/ahead/room.ts';
   import type { Place } from '$core/places/place.ts';
@@ -55,12 +56,12 @@
       <div class="row">
         {#each short.elsewhere.slice(0, MOST) as other (other.id)}
           <Button kind="tertiary" class="chip" on:click={() => onplace(other, short.placeId !== place.id)}
-            >{short.placeId === place.id ? 'Put it at' : 'Carry it to'} {other.name}</Button
+            >{short.placeId === place.id ? t('sow.putAt') : t('sow.carry')} {other.name}</Button
           >
         {/each}
         {#if short.readyAt !== null && Number.isFinite(short.readyAt)}
           <Button kind="tertiary" class="chip" on:click={() => onlater(short.readyAt!)}
-            >Have it by {dayWords(short.readyAt, now, locale)} instead</Button
+            >{t('sow.haveByDayInstead', { day: dayWords(short.readyAt, now, locale) })}</Button
           >
         {/if}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import type { Place } from '$core/places/place.ts';
 import type { Container } from '$core/supplies/containers/container.ts';
 import { ofSize, sizeOf } from '$core/supplies/containers/sizes.ts';
@@ -102,7 +103,7 @@ export function workOut(draft: Draft, context: DraftContext): Worked {
   const problems = resolved.ok ? planned : resolved.problems;
   const wrong = fieldWords(problems);
   if (draft.newPlace && draft.newPlace.name.trim() === '')
-    wrong['newPlace.name'] = 'Name the place, such as “Kitchen sill”.';
+    wrong['newPlace.name'] = t('sow.namePlaceSuchAsKitchen');
   const missing = new Set(
     problems.filter(({ problem }) => EMPTY.has(problem.code)).map(({ field }) => field)
   );

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { findCrop } from '$core/crops/library.ts';
 import type { Household } from '$core/sowing/household.ts';
 import type { Place } from '$core/places/place.ts';
@@ -9,15 +10,44 @@ import type { Draft } from './draft.ts';
 
 /** What each shape is to begin with. */
 export const SHAPES: Record<Shape, Container> = {
-  rectangle: { name: 'Tray', shape: 'rectangle', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 },
-  round: { name: 'Round pot', shape: 'round', lengthCm: 16, widthCm: 16, depthCm: 8, cells: 1 },
-  cells: { name: 'Cell tray', shape: 'cells', lengthCm: 5, widthCm: 5, depthCm: 5, cells: 6 }
+  rectangle: {
+    get name() {
+      return t('sow.tray');
+    },
+    shape: 'rectangle',
+    lengthCm: 25,
+    widthCm: 18,
+    depthCm: 5,
+    cells: 1
+  },
+  round: {
+    get name() {
+      return t('sow.roundPot');
+    },
+    shape: 'round',
+    lengthCm: 16,
+    widthCm: 16,
+    depthCm: 8,
+    cells: 1
+  },
+  cells: {
+    get name() {
+      return t('sow.cellTray');
+    },
+    shape: 'cells',
+    lengthCm: 5,
+    widthCm: 5,
+    depthCm: 5,
+    cells: 6
+  }
 };
 
 /** A place of one's own to begin with, where there is none yet. */
 const FIRST_PLACE: Place = {
   id: '',
-  name: 'Kitchen sill',
+  get name() {
+    return t('sow.kitchenSill');
+  },
   light: { kind: 'sill', aspect: 'midday', back: false },
   ...USUAL_PLACE
 };

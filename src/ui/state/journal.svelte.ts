@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
 import { getContext, setContext } from 'svelte';
 import { v4 as newId } from 'uuid';
@@ -217,7 +218,7 @@ export class Journal {
         this.correctedTo = result.correctedTo ?? this.correctedTo;
         continue;
       }
-      const told: ApiProblem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN };
+      const told: ApiProblem = result ?? problem ?? { code: 'wrong', message: NOT_TAKEN() };
       first ??= told;
       if (!watched || answer!.status >= 500) aside.push({ ...out, say: told.message });
     }
@@ -247,14 +248,14 @@ export class Journal {
 const snapshot = <T>(things: readonly T[]): T[] => JSON.parse(JSON.stringify(things)) as T[];
 
 /** What was set aside says why, whatever version kept it. */
-const toldOf = (one: Outgoing): SetAside => ({ say: NOT_TAKEN, ...one });
+const toldOf = (one: Outgoing): SetAside => ({ say: NOT_TAKEN(), ...one });
 
 /** A note may be so old; an older one is dated so. */
 const MOST_NOTE_AGE_MS = 29 * DAY;
 
 /** What an event was, in words: what was typed, or what was touched. */
 export const outgoingWords = ({ event, words }: Outgoing): string =>
-  event.body.type === 'noted' ? event.body.text : (words ?? `Touched: ${event.body.type}`);
+  event.body.type === 'noted' ? event.body.text : (words ?? t('app.touchedType', { type: event.body.type }));
 
 interface Told extends Partial<RecordedBatch> {
   /** What is wrong with all of it. */
@@ -266,13 +267,13 @@ async function toldBy(answer: Response): Promise<Told> {
     const said = (await answer.json()) as Partial<RecordedBatch> & Partial<ApiProblem>;
     const results: Recorded[] | undefined = Array.isArray(said.results) ? said.results : undefined;
     if (results && said.patch) return { results, patch: said.patch };
-    return { problem: { code: said.code ?? 'wrong', message: said.message ?? NOT_TAKEN } };
+    return { problem: { code: said.code ?? 'wrong', message: said.message ?? NOT_TAKEN() } };
   } catch {
     return {};
   }
 }
 
-const NOT_TAKEN = 'Brote could not take this; something went wrong there.';
+const NOT_TAKEN = () => t('app.broteCouldNotTakeSomething');
 
 const KEY = Symbol('journal');
 

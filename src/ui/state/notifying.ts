@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 /** Whether this browser can show notifications, and why not. */
 export type Notifying = 'insecure' | 'unsupported' | 'denied' | 'possible' | 'granted';
 
@@ -14,8 +15,7 @@ interface Subscribed {
   auth: string;
 }
 
-const FAILED =
-  'This browser could not subscribe at its maker’s push service: it may be offline, or have none. Take mail instead.';
+const FAILED = () => t('app.browserCouldNotSubscribeAt');
 
 /**
  * Asks for leave to notify, and subscribes this browser.
@@ -25,18 +25,18 @@ export async function subscribeHere(
   vapidKey: string
 ): Promise<{ ok: true; subscription: Subscribed } | { ok: false; say: string }> {
   if ((await Notification.requestPermission()) !== 'granted')
-    return { ok: false, say: 'Notifications were not allowed. You can still take mail.' };
+    return { ok: false, say: t('app.notificationsWereNotAllowedYou') };
   try {
     const registration = await navigator.serviceWorker.ready;
-    if (!registration.pushManager) return { ok: false, say: FAILED };
+    if (!registration.pushManager) return { ok: false, say: FAILED() };
     const known = await registration.pushManager.getSubscription();
     const subscription =
       known ??
       (await registration.pushManager.subscribe({ userVisibleOnly: true, applicationServerKey: vapidKey }));
     const { endpoint, keys } = subscription.toJSON();
-    if (!endpoint || !keys?.p256dh || !keys.auth) return { ok: false, say: FAILED };
+    if (!endpoint || !keys?.p256dh || !keys.auth) return { ok: false, say: FAILED() };
     return { ok: true, subscription: { endpoint, p256dh: keys.p256dh, auth: keys.auth } };
   } catch {
-    return { ok: false, say: FAILED };
+    return { ok: false, say: FAILED() };
   }
 }

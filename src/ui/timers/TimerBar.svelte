@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { containersWords } from '$words/containers.ts';
   import { keyOf } from '$core/steps/ticked.ts';
@@ -43,22 +44,27 @@
   /** The next touch of the hand, where one ends the timer. */
   function end({ timer }: RunningTimer) {
     if (timer.kind === 'soak')
-      void journal.record(timer.sowingId, { type: 'drained' }, `${timer.cropName}: Drained`, {
-        taskKey: keyOf('drain')
-      });
+      void journal.record(
+        timer.sowingId,
+        { type: 'drained' },
+        t('timers.cropnameDrained', { cropName: timer.cropName }),
+        {
+          taskKey: keyOf('drain')
+        }
+      );
     else if (timer.kind === 'disinfect')
       void journal.record(
         timer.sowingId,
         { type: 'prepared', step: 'rinse-off' },
-        `${timer.cropName}: Rinsed off`,
+        t('timers.cropnameRinsedOff', { cropName: timer.cropName }),
         { taskKey: keyOf('rinse-off') }
       );
   }
-  const ENDS = { soak: 'Drained', disinfect: 'Rinsed off' } as const;
+  const ENDS = { soak: t('timers.drained'), disinfect: t('timers.rinsedOff') } as const;
 </script>
 
 {#if timers.running.length > 0}
-  <section class="timers" aria-label="Timers">
+  <section class="timers" aria-label={t('timers.timers')}>
     <ul>
       {#each timers.running as one (one.timer.key)}
         <li class={one.state}>
@@ -78,7 +84,7 @@
       {/each}
     </ul>
     {#if timers.ringing.length > 0}
-      <Button kind="ghost" class="chip quiet" on:click={() => timers.quiet()}>Quiet the bell</Button>
+      <Button kind="ghost" class="chip quiet" on:click={() => timers.quiet()}>{t('timers.quietBell')}</Button>
     {/if}
     <p class="visually-hidden" role="alert">
       {timers.ringing

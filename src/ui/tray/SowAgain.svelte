@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { goto } from '$app/navigation';
   import { Button } from 'carbon-components-svelte';
   import { v4 as newId } from 'uuid';
@@ -19,12 +20,13 @@
     [sending, failed] = [true, ''];
     const answer = await post('/api/sowings/again', { sowingId, ids });
     sending = false;
-    if (!answer || answer.status >= 500) failed = 'No answer from Brote: try again in a moment.';
+    if (!answer || answer.status >= 500) failed = t('tray.noAnswerFromBroteTry');
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) await goto('/round', { invalidateAll: true });
     else failed = ((await answer.json()) as ApiProblem).message;
   }
 </script>
 
-<Button kind="tertiary" disabled={!page.hydrated || sending} on:click={again}>Sow the same again</Button>
+<Button kind="tertiary" disabled={!page.hydrated || sending} on:click={again}>{t('tray.sowSameAgain')}</Button
+>
 {#if failed}<p class="warn" role="alert">{failed}</p>{/if}

@@ -1,3 +1,5 @@
+import { strengthPercent } from '../percent.ts';
+import { t } from '$messages/t.ts';
 import type { Feed } from '$core/steps/step.ts';
 import type { Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
@@ -16,15 +18,19 @@ export interface StepOn {
 
 /** A container's amount first, then all of it. */
 export const eachAndAll = (total: number, containers: number, say: (amount: number) => string): string =>
-  containers > 1 ? `${say(total / containers)} each, ${say(total)} in all` : say(total);
+  containers > 1 ? t('steps.sayEachSayAll', { say: say(total / containers), say2: say(total) }) : say(total);
 
 /** Small volumes of product are measured with a syringe or a marked jug: to the tenth of a mL under 10. */
 export const measured = (mL: number, units: Units): string =>
-  mL < 10 ? `${mL.toFixed(1)} mL` : mL < 1000 ? `${Math.round(mL)} mL` : volume(mL, units);
+  mL < 10
+    ? t('steps.mlMl', { mL: mL.toFixed(1) })
+    : mL < 1000
+      ? t('steps.mlMl', { mL: Math.round(mL) })
+      : volume(mL, units);
 
 /** The strength of a solution. */
 export const strengthWords = (product: Disinfectant, target: number): string =>
-  product === 'hypochlorite' ? `${figure(target)} ppm` : `${figure(target)} %`;
+  product === 'hypochlorite' ? t('steps.targetPpm', { target: figure(target) }) : strengthPercent(target);
 
 /** What a medium is called here. */
 export const mediumName = ({ kind, own }: StepOn['medium']): string =>
@@ -32,20 +38,21 @@ export const mediumName = ({ kind, own }: StepOn['medium']): string =>
 
 /** Peroxide that goes into water; nothing for none. */
 export const peroxideWords = (peroxideMl: number, units: Units): string =>
-  peroxideMl > 0 ? `With ${measured(peroxideMl, units)} of 3 % peroxide in it.` : '';
+  peroxideMl > 0 ? t('steps.withMeasuredPeroxide', { measured: measured(peroxideMl, units) }) : '';
 
 /** As it is mixed for a spray bottle, of which a mist takes a part. */
 export const sprayWords = (peroxideMl: number): string =>
-  peroxideMl > 0 ? `With peroxide: ${(WEAK_ML_L / 2).toFixed(1)} mL of 3 % in a spray bottle of 500 mL.` : '';
+  peroxideMl > 0 ? t('steps.withPeroxideWeakMlL', { WEAK_ML_L: (WEAK_ML_L / 2).toFixed(1) }) : '';
 
 /** Feed that goes into water, by the bottle where somebody has read it. */
 export function feedWords(feed: Feed | null, units: Units): string {
   if (!feed) return '';
-  const strength = feed.strength < 1 ? 'half strength' : 'full strength';
-  if (feed.mL !== null) return `with ${measured(feed.mL, units)} of feed (${strength})`;
+  const strength = feed.strength < 1 ? t('steps.halfStrength') : t('steps.fullStrength');
+  if (feed.mL !== null)
+    return t('steps.withMeasuredFeedStrength', { measured: measured(feed.mL, units), strength });
   return feed.mLPerL !== null
-    ? `with ${measured(feed.mLPerL, units)} of feed to a litre (${strength})`
-    : `with feed at ${strength}, by its bottle`;
+    ? t('steps.withMeasuredFeedLitreStrength', { measured: measured(feed.mLPerL, units), strength })
+    : t('steps.withFeedAtStrengthBy', { strength });
 }
 
 /** Sentences that have something to say, one after the other. */

@@ -1,4 +1,5 @@
-import { isWeak } from '$core/supplies/seed/disinfect.ts';
+import { t } from '$messages/t.ts';
+import { isWeak, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { isLoose } from '$core/supplies/media/medium.ts';
 import { coirFor, partVolumes } from '$core/supplies/media/coir.ts';
 import type { SharedSolution } from '$core/steps/sheet.ts';
@@ -43,23 +44,26 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
             ? `${body.seed.map(({ name, seedG }) => `${name} ${seedMass(seedG, units)}`).join(', ')}.`
             : '',
           containers > 1
-            ? `For each of ${containers}: ${body.seed.map(({ seedG }) => seedMass(seedG / containers, units)).join(' + ')}.`
+            ? t('steps.eachContainersSeed', {
+                containers,
+                seed: body.seed.map(({ seedG }) => seedMass(seedG / containers, units)).join(' + ')
+              })
             : '',
           advisedWords(body.disinfect)
         )
       };
     case 'rinse':
-      return { amount: `${body.minutes} min`, more: '' };
+      return { amount: t('steps.minutesMin', { minutes: body.minutes }), more: '' };
     case 'disinfect':
       return disinfectAmount(body, units);
     case 'rinse-off':
-      return { amount: 'Until no smell is left', more: '' };
+      return { amount: t('steps.untilNoSmellLeft'), more: '' };
     case 'soak':
       return soakAmount(body, on);
     case 'drain':
       return {
-        amount: body.hours > 0 ? `${figure(body.hours)} h` : 'Rinse and drip',
-        more: body.hours > 0 ? 'Keep it damp and covered until white tips show, so that it spreads.' : ''
+        amount: body.hours > 0 ? `${figure(body.hours)} h` : t('steps.rinseDrip'),
+        more: body.hours > 0 ? t('steps.keepDampCoveredUntilWhite') : ''
       };
     case 'fill':
       return fillAmount(body, on);
@@ -72,14 +76,20 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
       return { amount: eachAndAll(body.seedG, containers, (g) => seedMass(g, units)), more: '' };
     case 'cover':
       return {
-        amount: `${eachAndAll(body.volumeMl, containers, (mL) => volume(mL, units))} of ${layerName(body.cover, on)}`,
-        more: `${figure(body.cm * 10)} mm thick${body.cover === 'vermiculite' ? ', damped first' : ''}`
+        amount: t('steps.eachandallLayername', {
+          eachAndAll: eachAndAll(body.volumeMl, containers, (mL) => volume(mL, units)),
+          layerName: layerName(body.cover, on)
+        }),
+        more: t('steps.cmMmThickDampedFirst', {
+          cm: figure(body.cm * 10),
+          when: body.cover === 'vermiculite' ? 'yes' : 'no'
+        })
       };
     case 'mist':
       return {
         amount: eachAndAll(body.waterMl, containers, (mL) => volume(mL, units)),
         more: sentences(
-          body.fine ? 'The finest mist you have: this seed gels.' : '',
+          body.fine ? t('steps.finestMistYouHaveSeed') : '',
           body.first ? thenWords(body.first) : '',
           sprayWords(body.peroxideMl)
         )
@@ -90,27 +100,62 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
 }
 
 const DAMP_WORDS: Record<BodyOf<'damp'>['how'], string> = {
-  'before-seed': 'Until it is damp as a wrung sponge.',
-  'after-seed': 'Gently, on the seed: a soft rose, not a jet.',
-  'from-below': 'Stand it in the water, in a tray underneath, until the top darkens; then let it drip.',
-  reservoir: 'Into the reservoir, until the mesh is just wet.',
-  film: 'A film over the bottom, so that every seed lies wet and none lies under water. The tray has no holes.'
+  get 'before-seed'() {
+    return t('steps.untilDampAsWrungSponge');
+  },
+  get 'after-seed'() {
+    return t('steps.gentlyOnSeedSoftRose');
+  },
+  get 'from-below'() {
+    return t('steps.standWaterTrayUnderneathUntil');
+  },
+  get reservoir() {
+    return t('steps.intoReservoirUntilMeshJust');
+  },
+  get film() {
+    return t('steps.filmOverBottomSoEvery');
+  }
 };
 
 /** A mat, a mesh or nothing is no medium to strew. */
 const layerName = (cover: BodyOf<'cover'>['cover'], { medium }: StepOn): string =>
-  cover === 'vermiculite' ? 'vermiculite' : !isLoose(medium.kind) ? 'fine seed mix' : mediumName(medium);
+  cover === 'vermiculite'
+    ? t('steps.vermiculite')
+    : !isLoose(medium.kind)
+      ? t('steps.fineSeedMix')
+      : mediumName(medium);
+
+/** What is measured out: what it is, how strong, and what the household calls it where that is known. */
+const bottleWords = (
+  product: Disinfectant,
+  { productPct, productName }: { productPct: number; productName?: string | null }
+): string =>
+  t('steps.productAtProductpctProductname', {
+    product,
+    productPct: figure(productPct),
+    when: productName ? 'yes' : 'no',
+    productName: productName ?? ''
+  });
 
 function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, units: Units): Amount {
-  if (refused) return { amount: 'Not worked out', more: problemWords(refused) };
+  if (refused) return { amount: t('steps.notWorkedOut'), more: problemWords(refused) };
   const all = jars.reduce((sum, { solution }) => sum + solution.solutionMl, 0);
   const jar = ({ name, solution }: (typeof jars)[number]) =>
-    `${jars.length > 1 ? `${name}: ` : ''}${measured(solution.productMl, units)} of product in ${measured(solution.waterMl, units)} of water`;
+    t('steps.nameMeasuredBottleMeasuredWater', {
+      when: jars.length > 1 ? 'yes' : 'no',
+      name,
+      measured: measured(solution.productMl, units),
+      bottle: bottleWords(product, rule),
+      measured2: measured(solution.waterMl, units)
+    });
   return {
-    amount: `${measured(all, units)} of solution`,
+    amount: t('steps.measuredSolution', { measured: measured(all, units) }),
     more: sentences(
       `${jars.map(jar).join('; ')}.`,
-      `${rule.minutes} min at ${strengthWords(product, rule.target)}.`,
+      t('steps.minutesMinAtStrength', {
+        minutes: rule.minutes,
+        strength: strengthWords(product, rule.target)
+      }),
       isWeak(product, rule.target) ? WEAK_WORDS[product] : ''
     )
   };
@@ -120,15 +165,20 @@ function soakAmount(body: BodyOf<'soak'>, { now, locale }: StepOn): Amount {
   const { units } = locale;
   const later = body.seed.filter(({ intoWaterAfterH }) => intoWaterAfterH > 0.5);
   return {
-    amount: `${volume(body.jar.waterMl, units)} of water`,
+    amount: t('steps.volumeWater', { volume: volume(body.jar.waterMl, units) }),
     more: sentences(
-      `${figure(Math.round(body.hours * 10) / 10)} h, in a jar of ${volume(body.jar.jarMl, units)} or more; out by ${dayAndTime(body.latestAt, now, locale)} at the latest.`,
-      ...later.map(
-        ({ name, intoWaterAfterH }) => `${name} goes in ${figure(Math.round(intoWaterAfterH))} h later.`
+      t('steps.hoursHJarVolumeOr', {
+        hours: figure(Math.round(body.hours * 10) / 10),
+        volume: volume(body.jar.jarMl, units),
+        dayAndTime: dayAndTime(body.latestAt, now, locale)
+      }),
+      ...later.map(({ name, intoWaterAfterH }) =>
+        t('steps.nameGoesIntowaterafterhHLater', {
+          name,
+          intoWaterAfterH: figure(Math.round(intoWaterAfterH))
+        })
       ),
-      body.dry.length > 0
-        ? `${body.dry.join(' and ')} stays dry and is mixed in at sowing: its seed gels.`
-        : '',
+      body.dry.length > 0 ? t('steps.dryStaysDryMixedAt', { dry: body.dry.join(' and ') }) : '',
       peroxideWords(body.peroxideMl, units)
     )
   };
@@ -140,19 +190,31 @@ function fillAmount(body: BodyOf<'fill'>, on: StepOn): Amount {
   const sized = (own?.kind ?? kind) === 'hemp-mat' || (own?.kind ?? kind) === 'paper';
   if (sized)
     return {
-      amount: `${on.containers > 1 ? `${on.containers} × ` : ''}${mediumName(on.medium)}, cut to size`,
-      more: `${length(body.depthCm, units)} thick, in a tray without holes.`
+      amount: t('steps.containersMediumnameCutSize', {
+        when: on.containers > 1 ? 'yes' : 'no',
+        containers: on.containers > 1 ? on.containers : '',
+        mediumName: mediumName(on.medium)
+      }),
+      more: t('steps.lengthThickTrayWithoutHoles', { length: length(body.depthCm, units) })
     };
-  if ((own?.kind ?? kind) === 'mesh') return { amount: 'The mesh over its reservoir', more: '' };
+  if ((own?.kind ?? kind) === 'mesh') return { amount: t('steps.meshOverReservoir'), more: '' };
   const coir =
     (own?.kind ?? kind) === 'coir' && !own?.parts ? coirFor(body.mediumMl, own?.swellLKg ?? undefined) : null;
   const parts = own?.parts ? partVolumes(body.mediumMl, own.parts) : null;
   return {
-    amount: `${eachAndAll(body.mediumMl, on.containers, (mL) => volume(mL, units))} of ${mediumName(on.medium)}`,
+    amount: t('steps.eachandallMediumname', {
+      eachAndAll: eachAndAll(body.mediumMl, on.containers, (mL) => volume(mL, units)),
+      mediumName: mediumName(on.medium)
+    }),
     more: [
-      `${length(body.depthCm, units)} deep`,
+      t('steps.lengthDeep', { length: length(body.depthCm, units) }),
       ...(coir
-        ? [`${mass(coir.dryG, units)} of dry brick in about ${volume(coir.waterMl, units)} of water`]
+        ? [
+            t('steps.massDryBrickAboutVolume', {
+              mass: mass(coir.dryG, units),
+              volume: volume(coir.waterMl, units)
+            })
+          ]
         : []),
       ...(parts ? [parts.map(({ name, mL }) => `${volume(mL, units)} ${name}`).join(' + ')] : [])
     ].join('; ')
@@ -160,20 +222,27 @@ function fillAmount(body: BodyOf<'fill'>, on: StepOn): Amount {
 }
 
 function thenWords({ cover, then, leftShare }: NonNullable<BodyOf<'mist'>['first']>): string {
-  if (cover === 'none')
-    return 'It lies open: mist it at every round until it has rooted. With one round a day, lay a light lid on it.';
-  if (then === 'daily') return 'Then once a day until it has rooted.';
-  if (then === 'twice') return 'Then morning and evening until it has rooted.';
+  if (cover === 'none') return t('steps.liesOpenMistAtEvery');
+  if (then === 'daily') return t('steps.thenOnceDayUntilHas');
+  if (then === 'twice') return t('steps.thenMorningEveningUntilHas');
   return leftShare > 0.3
-    ? `Then leave it shut: ${Math.round(leftShare * 100)} % of its water is left when the cover comes off.`
-    : 'Its water will not last until the cover comes off: look after it and mist.';
+    ? t('steps.thenLeaveShutLeftshareWater', { leftShare: Math.round(leftShare * 100) })
+    : t('steps.waterWillNotLastUntil');
 }
 
 const LID: Record<BodyOf<'press'>['cover'], string> = {
-  clear: 'A clear lid, in the light',
-  lid: 'A lid',
-  stacked: 'Stacked',
-  weight: 'A lid'
+  get clear() {
+    return t('steps.clearLidLight');
+  },
+  get lid() {
+    return t('steps.lid');
+  },
+  get stacked() {
+    return t('steps.stacked');
+  },
+  get weight() {
+    return t('steps.lid');
+  }
 };
 
 function pressAmount(
@@ -182,7 +251,7 @@ function pressAmount(
 ): Amount {
   const then = later ? pressingWords(later, units) : null;
   const weight = pressing ? pressingWords(pressing, units) : null;
-  const both = shared ? 'One for both halves.' : '';
+  const both = shared ? t('steps.oneBothHalves') : '';
   if (cover !== 'stacked')
     return weight
       ? { ...weight, more: sentences(weight.more + (shared ? '.' : ''), both) }
@@ -190,26 +259,19 @@ function pressAmount(
           amount: LID[cover],
           more: sentences(
             both,
-            then ? `Once it has rooted it is pressed with ${then.amount}: ${then.more}.` : '',
-            watch ? 'Such large seed lifts its lid: look daily, and press back what rises.' : ''
+            then ? t('steps.onceHasRootedPressedWith', { amount: then.amount, more: then.more }) : '',
+            watch ? t('steps.suchLargeSeedLiftsLid') : ''
           )
         };
   const { stacks, trays } = stacking ?? { stacks: 1, trays: 1 };
-  const top = trays === 1 ? 'it' : stacks > 1 ? 'each top one' : 'the top one';
+  const top = trays === 1 ? t('steps.it') : stacks > 1 ? t('steps.eachTopOne') : t('steps.topOne');
   return {
-    amount:
-      trays === 1
-        ? 'Stacked'
-        : stacks === 1
-          ? `One stack of ${trays}`
-          : `${stacks} stacks of ${trays} at most`,
+    amount: trays === 1 ? t('steps.stacked') : t('steps.oneStackTraysStacksTrays', { stacks, trays }),
     more: sentences(
-      onTop === 0
-        ? 'A wet tray is more than it bears: it goes on top of a stack, or stands alone.'
-        : `It bears at most ${onTop} such ${onTop === 1 ? 'tray' : 'trays'} on top.`,
-      weight ? `On ${top} ${weight.amount}: ${weight.more}.` : '',
+      onTop === 0 ? t('steps.wetTrayMoreThanBears') : t('steps.bearsAtMostOntopSuch', { onTop }),
+      weight ? t('steps.onTopAmountMore', { top, amount: weight.amount, more: weight.more }) : '',
       stacking && trays > 1 ? lowestWords(stacking) : '',
-      'What is heaviest stands at the bottom, and the shelf carries the whole stack at one spot.'
+      t('steps.whatHeaviestStandsAtBottom')
     )
   };
 }
@@ -217,12 +279,22 @@ function pressAmount(
 /** What the lowest tray of a stack carries in all, against what its crop bears. */
 export function lowestWords({ lowestGCm2, mostGCm2 }: Stacking): string {
   const over = lowestGCm2 / mostGCm2;
-  const total = `The lowest tray carries ${figure(Math.round(lowestGCm2 * 10) / 10)} g/cm² in all`;
+  const total = t('steps.lowestTrayCarriesLowestgcmG', {
+    lowestGCm2: figure(Math.round(lowestGCm2 * 10) / 10)
+  });
   return over > 1.005
-    ? `${total}, ${figure(Math.round(over * 100) / 100)} times the ${figure(mostGCm2)} g/cm² that it bears: seed may be crushed. You chose this height.`
-    : `${total}; it bears ${figure(mostGCm2)} g/cm².`;
+    ? t('steps.totalOverTimesMostgcmG', {
+        total,
+        over: figure(Math.round(over * 100) / 100),
+        mostGCm2: figure(mostGCm2)
+      })
+    : t('steps.totalBearsMostgcmGCm', { total, mostGCm2: figure(mostGCm2) });
 }
 
 /** A shared solution as it is mixed: product into water. */
-export const solutionWords = ({ product, productPct, total }: SharedSolution, units: Units): string =>
-  `${measured(total.productMl, units)} of ${product} at ${figure(productPct)} % into ${measured(total.waterMl, units)} of water`;
+export const solutionWords = (shared: SharedSolution, units: Units): string =>
+  t('steps.measuredBottleIntoMeasuredWater', {
+    measured: measured(shared.total.productMl, units),
+    bottle: bottleWords(shared.product, shared),
+    measured2: measured(shared.total.waterMl, units)
+  });

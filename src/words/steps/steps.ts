@@ -1,3 +1,5 @@
+import { percent } from '../percent.ts';
+import { t } from '$messages/t.ts';
 import type { BodyOf, OffBy, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
 import { hasPool } from '$core/supplies/media/below.ts';
@@ -37,19 +39,35 @@ export interface CardWords {
 const isBench = (body: StepBody): body is Extract<StepBody, { kind: BenchStep }> => isBenchStep(body.kind);
 
 const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
-  below: 'from below',
-  above: 'from above',
-  mist: 'as a fine mist',
-  reservoir: 'into the reservoir',
-  through: 'through the mat'
+  get below() {
+    return t('steps.fromBelow');
+  },
+  get above() {
+    return t('steps.fromAbove');
+  },
+  get mist() {
+    return t('steps.asFineMist');
+  },
+  get reservoir() {
+    return t('steps.intoReservoir');
+  },
+  get through() {
+    return t('steps.throughMat');
+  }
 };
 
-const HOW_OFTEN = ['As it dries', 'Once a day', 'Twice a day'] as const;
+const howOften = () => [t('steps.asDries'), t('steps.onceDay'), t('steps.twiceDay')] as const;
 
 const INTO_LIGHT: Record<BodyOf<'light'>['where'], string> = {
-  lamp: 'Under the lamp',
-  sill: 'Into daylight',
-  dark: 'Into light, at another place'
+  get lamp() {
+    return t('steps.underLamp');
+  },
+  get sill() {
+    return t('steps.intoDaylight');
+  },
+  get dark() {
+    return t('steps.intoLightAtPlace');
+  }
 };
 
 /** What a step asks for, as lists and sheets have it. */
@@ -60,17 +78,24 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
     case 'uncover':
       return {
         amount:
-          body.to === 'blackout' ? 'Dark dome on' : body.off === 'clear' ? 'Clear lid off' : 'Into the light',
+          body.to === 'blackout'
+            ? t('steps.darkDomeOn')
+            : body.off === 'clear'
+              ? t('steps.clearLidOff')
+              : t('steps.intoLight'),
         more: ''
       };
     case 'weight':
       return pressingWords(body.pressing, units);
     case 'unshade':
-      return { amount: 'Into full sun', more: '' };
+      return { amount: t('steps.intoFullSun'), more: '' };
     case 'spray':
       return {
-        amount: `${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
-        more: body.timesADay === 1 ? 'Once a day' : 'Morning and evening'
+        amount: t('steps.nameAboutEachandall', {
+          name: body.name,
+          eachAndAll: eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))
+        }),
+        more: t('steps.onceDayMorningEvening', { timesADay: body.timesADay })
       };
     case 'light':
       return { amount: INTO_LIGHT[body.where], more: '' };
@@ -78,30 +103,36 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
       return {
         amount:
           body.waterMl === null
-            ? `${HOW_OFTEN[body.timesADay]}, ${HOW_WATERED[body.how]}`
+            ? `${howOften()[body.timesADay]}, ${HOW_WATERED[body.how]}`
             : waterTitle(body, on),
         more: [
           feedWords(body.feed, units),
           body.peroxideMl > 0
-            ? `${measured(body.peroxideMl, units)} of 3 % peroxide${body.waterMl === null ? ' to a litre' : ''}`
+            ? t('steps.measuredPeroxideLitre', {
+                measured: measured(body.peroxideMl, units),
+                when: body.waterMl === null ? 'yes' : 'no'
+              })
             : ''
         ]
           .filter(Boolean)
           .join(', ')
       };
     case 'turn':
-      return { amount: 'Half round', more: '' };
+      return { amount: t('steps.halfRound'), more: '' };
     case 'air':
-      return { amount: 'An hour a day where air stands still', more: '' };
+      return { amount: t('steps.hourDayWhereAirStands'), more: '' };
     case 'dry':
-      return { amount: 'No more water before the cut', more: '' };
+      return { amount: t('steps.noMoreWaterBeforeCut'), more: '' };
     case 'cut':
       return {
-        amount: body.past ? 'Past its window' : aboutGreens(body.expectedG, units),
-        more: `${body.tool === 'knife' ? 'With a sharp knife' : 'With scissors'}, ${body.taking === 'strip' ? 'a strip a day' : 'all at once'}`
+        amount: body.past ? t('steps.pastWindow') : aboutGreens(body.expectedG, units),
+        more: t('steps.withSharpKnifeWithScissors', {
+          when: body.tool === 'knife' ? 'yes' : 'no',
+          when2: body.taking === 'strip' ? 'yes' : 'no'
+        })
       };
     case 'wash':
-      return { amount: body.washing === 'washed' ? 'Wash and spin dry' : 'Leave it dry', more: '' };
+      return { amount: body.washing === 'washed' ? t('steps.washSpinDry') : t('steps.leaveDry'), more: '' };
     case 'keep':
       return { amount: keepsWords(body.minD, body.maxD, body.keepAtC, units), more: '' };
     case 'clean':
@@ -109,7 +140,7 @@ export function stepAmount(body: StepBody, on: StepOn): Amount {
         amount: cleaningNames(
           body.steps.filter((step) => step !== 'disinfect' || body.steps.includes('scrape') || !body.compost)
         ),
-        more: body.compost ? 'Roots and medium on the compost' : ''
+        more: body.compost ? t('steps.rootsMediumOnCompost') : ''
       };
   }
 }
@@ -121,23 +152,25 @@ const waterTitle = (body: BodyOf<'water'>, { containers, locale }: StepOn): stri
 export function stepHow(body: StepBody, medium: MediumKind): string {
   switch (body.kind) {
     case 'spray':
-      return 'Your own spray: as strong as its label or recipe says, and no wetter than a breath on the leaves.';
+      return t('steps.yourOwnSprayAsStrong');
     case 'mist':
-      return 'The seed is to stay damp, not wet.';
+      return t('steps.seedStayDampNotWet');
     case 'turn':
-      return 'A window lights it from one side: turned daily, it stands straight.';
+      return t('steps.windowLightsFromOneSide');
     case 'air':
-      return 'An open window nearby or a small fan dries the stems before the cut.';
+      return t('steps.openWindowNearbyOrSmall');
     case 'cut':
-      return `${body.taking === 'strip' ? 'Cut a strip' : 'Cut it'} with ${body.tool === 'knife' ? 'a sharp knife' : 'scissors'} and weigh it.`;
+      return t('steps.cutStripCutWithSharp', {
+        when: body.taking === 'strip' ? 'yes' : 'no',
+        when2: body.tool === 'knife' ? 'yes' : 'no'
+      });
     case 'water':
       if (body.how === 'reservoir') return '';
-      if (body.how === 'mist') return 'Stop when drops hang together.';
-      if (body.how === 'through')
-        return 'Lift the mat, pour over the roots until it runs out below, and let it drip for a minute before you put it back.';
+      if (body.how === 'mist') return t('steps.stopWhenDropsHangTogether');
+      if (body.how === 'through') return t('steps.liftMatPourOverRoots');
       return body.how === 'below' && hasPool(medium)
-        ? 'Pour off first what still stands in the tray. This may stand: it is gone by the next round.'
-        : 'Pour off what stands after ten minutes.';
+        ? t('steps.pourOffFirstWhatStill')
+        : t('steps.pourOffWhatStandsAfter');
     default:
       return '';
   }
@@ -157,28 +190,45 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
   switch (body.kind) {
     case 'soak':
       return {
-        title: `Soak ${body.seed.map(({ seedG, name }) => `${seedMass(seedG, units)} of ${body.seed.length > 1 || body.dry.length > 0 ? name.toLowerCase() : 'seed'}`).join(' and ')} in ${volume(body.jar.waterMl, units)} of water`,
+        title: t('steps.soakSeedVolumeWater', {
+          seed: body.seed
+            .map(({ seedG, name }) =>
+              t('steps.seedmassValue', {
+                seedMass: seedMass(seedG, units),
+                value: body.seed.length > 1 || body.dry.length > 0 ? name.toLowerCase() : 'seed'
+              })
+            )
+            .join(' and '),
+          volume: volume(body.jar.waterMl, units)
+        }),
         why: sentences(
-          `Out again ${dayAndTime(body.until, now, locale)}. A jar of ${volume(body.jar.jarMl, units)} or more leaves room to swell.`,
+          t('steps.outAgainDayandtimeJarVolume', {
+            dayAndTime: dayAndTime(body.until, now, locale),
+            volume: volume(body.jar.jarMl, units)
+          }),
           peroxideWords(body.peroxideMl, units)
         ),
-        done: 'Put to soak'
+        done: t('steps.putSoak')
       };
     case 'drain':
       return {
         title:
           body.hours > 0
-            ? `Drain and rinse, then keep damp and covered for ${body.hours} h`
-            : 'Drain and rinse until the water is clear',
+            ? t('steps.drainRinseThenKeepDamp', { hours: body.hours })
+            : t('steps.drainRinseUntilWaterClear'),
         why: soakWords(body, now, locale),
-        done: 'Drained'
+        done: t('steps.drained')
       };
     case 'sow': {
       // In the order of the hands, each as the bench has it.
       const with_ = step.with.map((other) => ({ body: other, ...stepAmount(other, on) }));
       const fill = with_.find((one) => one.body.kind === 'fill');
       return {
-        title: `Sow ${stepAmount(body, on).amount}${fill ? ` on ${fill.amount}` : ''}`,
+        title: t('steps.sowAmountOnAmount', {
+          amount: stepAmount(body, on).amount,
+          when: fill ? 'yes' : 'no',
+          amount2: fill ? fill.amount : ''
+        }),
         why: sentences(
           ...with_
             .filter((one) => one.body.kind !== 'fill' && one.body.kind !== 'mist')
@@ -187,104 +237,122 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
             )
             .map((text) => (text.endsWith('.') ? text : `${text}.`))
         ),
-        done: 'Sown'
+        done: t('steps.sown')
       };
     }
     case 'weight': {
       const { amount, more } = pressingWords(body.pressing, units);
       return {
-        title: `Take the lid off and press it with ${amount}`,
+        title: t('steps.takeLidOffPressWith', { amount }),
         why: sentences(
-          `It has rooted: pressed for a day or two from now, it stands firm and sheds its hulls.`,
+          t('steps.hasRootedPressedDayOr'),
           `${more}.`,
-          body.shared ? 'One for both halves.' : ''
+          body.shared ? t('steps.oneBothHalves') : ''
         ),
-        done: 'Pressed'
+        done: t('steps.pressed')
       };
     }
     case 'spray':
       return {
-        title: `Spray finely with ${body.name}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
+        title: t('steps.sprayFinelyWithNameAbout', {
+          name: body.name,
+          eachAndAll: eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))
+        }),
         why: '',
-        done: 'Sprayed'
+        done: t('steps.sprayed')
       };
     case 'uncover': {
-      const what = { weight: 'weight', stacked: 'upper tray', lid: 'lid', clear: 'clear lid' }[body.off];
+      const what = {
+        weight: t('steps.weight'),
+        stacked: t('steps.upperTray'),
+        lid: t('steps.lid2'),
+        clear: t('steps.clearLid')
+      }[body.off];
       return {
         title:
           body.to === 'blackout'
-            ? `Take the ${what} off and put a dark dome on`
+            ? t('steps.takeWhatOffPutDark', { what })
             : body.off === 'clear'
-              ? 'Take the clear lid off'
-              : `Take the ${what} off and bring it to light${body.where === 'dark' ? ', to another place' : ''}`,
-        why: body.by ? offByWords(body.by, units) : 'Once roots hold it, stems need room.',
-        done: body.to === 'blackout' ? 'Uncovered' : body.off === 'clear' ? 'Lid off' : 'Brought to light'
+              ? t('steps.takeClearLidOff')
+              : t('steps.takeWhatOffBringLight', { what, when: body.where === 'dark' ? 'yes' : 'no' }),
+        why: body.by ? offByWords(body.by, units) : t('steps.onceRootsHoldStemsNeed'),
+        done:
+          body.to === 'blackout'
+            ? t('steps.uncovered')
+            : body.off === 'clear'
+              ? t('steps.lidOff')
+              : t('steps.broughtLight')
       };
     }
     case 'light':
       return {
-        title: `Dome off, ${INTO_LIGHT[body.where].toLowerCase()}`,
-        why: body.by
-          ? offByWords(body.by, units)
-          : 'Once the stems are even, light makes them green and stops them stretching.',
-        done: 'Brought to light'
+        title: t('steps.domeOffWhere', { where: INTO_LIGHT[body.where].toLowerCase() }),
+        why: body.by ? offByWords(body.by, units) : t('steps.onceStemsEvenLightMakes'),
+        done: t('steps.broughtLight')
       };
     case 'unshade':
       return {
-        title: 'Take the shade off',
-        why: 'It has had its days of gentle light: full sun makes it sturdy.',
-        done: 'Shade taken off'
+        title: t('steps.takeShadeOff'),
+        why: t('steps.hasHadDaysGentleLight'),
+        done: t('steps.shadeTakenOff')
       };
     case 'mist':
       return {
-        title: `Mist ${body.fine ? 'as finely as you can' : 'finely'}, about ${eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))}`,
+        title: t('steps.mistAsFinelyAsYou', {
+          when: body.fine ? 'yes' : 'no',
+          eachAndAll: eachAndAll(body.waterMl, on.containers, (mL) => volume(mL, units))
+        }),
         why: sentences(sprayWords(body.peroxideMl)),
-        done: 'Misted'
+        done: t('steps.misted')
       };
     case 'water':
       return waterCard(body, on);
     case 'turn':
       return {
-        title: 'Turn it half round',
+        title: t('steps.turnHalfRound'),
         why: '',
-        done: 'Turned'
+        done: t('steps.turned')
       };
     case 'air':
       return {
-        title: 'Let air at it for an hour',
+        title: t('steps.letAirAtHour'),
         why: `${MOULD_WORDS[body.drivers[0] ?? 'covered']}.`,
-        done: 'Aired'
+        done: t('steps.aired')
       };
     case 'cut':
       return {
         title: body.past
-          ? 'Past its window: taste it, then cut it or let it go'
+          ? t('steps.pastWindowTasteThenCut')
           : [
               body.cutShare > 0
-                ? 'The rest is ready to cut'
+                ? t('steps.restReadyCut')
                 : body.sure
-                  ? 'Ready to cut'
+                  ? t('steps.readyCut')
                   : body.seen
-                    ? 'Ready to cut, as you saw'
-                    : 'May be ready to cut',
+                    ? t('steps.readyCutAsYouSaw')
+                    : t('steps.mayBeReadyCut'),
               aboutGreens(body.expectedG, units)
             ]
               .filter(Boolean)
               .join(': '),
         why: sentences(
-          body.cutShare > 0 ? `${Math.round(body.cutShare * 100)} % of it is cut.` : '',
+          body.cutShare > 0 ? t('steps.cutshareCut', { cutShare: Math.round(body.cutShare * 100) }) : '',
           body.past
-            ? `It closed about ${dayWords(body.closesAt, now, locale)}.`
-            : `${body.sure || body.cutShare > 0 ? '' : body.seen ? 'One check can be wrong, so check once more as you cut. ' : 'Check whether it is. '}Good until about ${dayWords(body.closesAt, now, locale)}.`
+            ? t('steps.closedAboutDay', { day: dayWords(body.closesAt, now, locale) })
+            : t('steps.oneCheckCanBeWrong', {
+                when: body.sure || body.cutShare > 0 ? 'yes' : 'no',
+                when2: !(body.sure || body.cutShare > 0) && body.seen ? 'yes' : 'no',
+                day: dayWords(body.closesAt, now, locale)
+              })
         ),
-        done: 'Cut'
+        done: t('steps.cut')
       };
     default: {
       const { amount, more } = stepAmount(body, on);
       return {
         title: `${STEP_NAMES[body.kind]}: ${amount}`,
         why: more,
-        done: `${STEP_NAMES[body.kind]} done`
+        done: t('steps.kindDone', { kind: STEP_NAMES[body.kind] })
       };
     }
   }
@@ -292,60 +360,63 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
 
 const whyWords = (why: BodyOf<'water'>['why'], left: string): string =>
   why === 'unsure'
-    ? `About ${left} should be left, and that is not sure: lift it first, and leave it where it is heavy.`
+    ? t('steps.aboutLeftShouldBeLeft', { left })
     : why === 'uncovered'
-      ? 'Its cover is off now: water it once, and little from then on.'
+      ? t('steps.coverOffNowWaterOnce')
       : why === 'as-chosen'
-        ? `${left} is left; your method waters it at this round anyway.`
-        : `${left} is left${why === 'soon' ? ', too little until the next round' : ''}.`;
+        ? t('steps.leftLeftYourMethodWaters', { left })
+        : t('steps.leftLeftTooLittleUntil', { left, when: why === 'soon' ? 'yes' : 'no' });
 
 /** What a cover comes off by, where the method says so. */
 function offByWords(by: OffBy, units: Units): string {
-  if (by.kind === 'dark-days') return `Your method gives it ${daysWords(by.days)} in the dark.`;
-  if (by.kind === 'dome-days') return `Your method gives it ${daysWords(by.days)} under the dome.`;
+  if (by.kind === 'dark-days') return t('steps.yourMethodGivesDaysDark', { days: daysWords(by.days) });
+  if (by.kind === 'dome-days') return t('steps.yourMethodGivesDaysUnder', { days: daysWords(by.days) });
   const { overRimCm, stemCm } = by;
-  return `Only once most stems stand ${length(overRimCm, units)} over the rim, ${length(stemCm, units)} from the medium. If they don’t, leave it covered.`;
+  return t('steps.onlyOnceMostStemsStand', {
+    length: length(overRimCm, units),
+    length2: length(stemCm, units)
+  });
 }
 
-const daysWords = (days: number): string => `${figure(days)} ${days === 1 ? 'day' : 'days'}`;
+const daysWords = (days: number): string => t('steps.daysDayDays', { days: figure(days), days2: days });
 
 /** A pool is renewed at each round, however damp its medium is. */
 const poolWords = (why: BodyOf<'water'>['why'], share: number): string =>
   share >= 0.9
-    ? 'It is damp now, but that does not last until the next round.'
-    : whyWords(why, `${Math.round(share * 100)} % of what it holds itself`);
+    ? t('steps.dampNowButDoesNot')
+    : whyWords(why, t('steps.shareWhatHoldsItself', { share: Math.round(share * 100) }));
 
 function waterCard(body: BodyOf<'water'>, on: StepOn): Omit<CardWords, 'how'> {
   const { units } = on.locale;
   const amount = waterTitle(body, on);
   const feed = body.feed ? `, ${feedWords(body.feed, units)}` : '';
-  const left = `${Math.round((body.share ?? 0) * 100)} %`;
+  const left = percent(body.share ?? 0);
   const peroxide = peroxideWords(body.peroxideMl, units);
   if (body.how === 'reservoir')
     return {
-      title: `Fill the reservoir up: ${amount}${feed}`,
+      title: t('steps.fillReservoirUpAmountFeed', { amount, feed }),
       why: sentences(
-        `${left} is left in it${body.why === 'soon' ? ', too little until the next round' : ''}, and what stands over it lives from it alone.`,
-        on.medium.kind === 'mesh' ? 'Stop where it touches the mesh.' : 'Stop where it is full.',
+        t('steps.leftLeftTooLittleUntil2', { left, when: body.why === 'soon' ? 'yes' : 'no' }),
+        on.medium.kind === 'mesh' ? t('steps.stopWhereTouchesMesh') : t('steps.stopWhereFull'),
         peroxide
       ),
-      done: `Reservoir filled, ${volume(body.waterMl ?? 0, units)}`
+      done: t('steps.reservoirFilledVolume', { volume: volume(body.waterMl ?? 0, units) })
     };
   if (body.how === 'through')
     return {
-      title: `Pour ${amount} through the mat and let it drain${feed}`,
-      why: sentences(whyWords(body.why, `${left} of its water`), peroxide),
-      done: 'Poured through'
+      title: t('steps.pourAmountThroughMatLet', { amount, feed }),
+      why: sentences(whyWords(body.why, t('steps.leftWater', { left })), peroxide),
+      done: t('steps.pouredThrough')
     };
   return {
-    title: `Water ${amount} ${HOW_WATERED[body.how]}${feed}`,
+    title: t('steps.waterAmountHowFeed', { amount, how: HOW_WATERED[body.how], feed }),
     why: sentences(
       body.how === 'below' && hasPool(on.medium.kind)
         ? poolWords(body.why, body.share ?? 0)
-        : whyWords(body.why, `${left} of its water`),
+        : whyWords(body.why, t('steps.leftWater', { left })),
       peroxide
     ),
-    done: `Watered ${volume(body.waterMl ?? 0, units)}`
+    done: t('steps.wateredVolume', { volume: volume(body.waterMl ?? 0, units) })
   };
 }
 
@@ -358,6 +429,9 @@ export function ifStoodWords(
   const mL = Math.round(ifStoodMl);
   const amount = eachAndAll(mL, containers, (each) => volume(each, units));
   return mL > 0
-    ? { chip: `Yes: poured off, gave ${amount}`, done: `water still stood, gave ${volume(mL, units)}` }
-    : { chip: 'Yes: poured off, gave none', done: 'water still stood, gave none' };
+    ? {
+        chip: t('steps.yesPouredOffGaveAmount', { amount }),
+        done: t('steps.waterStillStoodGaveVolume', { volume: volume(mL, units) })
+      }
+    : { chip: t('steps.yesPouredOffGaveNone'), done: t('steps.waterStillStoodGaveNone') };
 }

@@ -13,7 +13,8 @@ export const HARD_BOUNDS = { hypochloritePpm: 20_000, peroxidePercent: 10 } as c
 /** Under these a solution does next to nothing to what clings to seed (docs/model.md, 7). */
 export const WEAK_BOUNDS = { hypochloritePpm: 200, peroxidePercent: 1 } as const;
 
-export type Disinfectant = 'hypochlorite' | 'peroxide';
+export const DISINFECTANTS = ['hypochlorite', 'peroxide'] as const;
+export type Disinfectant = (typeof DISINFECTANTS)[number];
 /** Strengths off the labels of products, percent. */
 export type Strengths = Partial<Record<Disinfectant, number>>;
 

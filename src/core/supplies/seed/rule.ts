@@ -1,4 +1,5 @@
 import { USUAL_RATIO_L_KG, type Disinfectant, type Strengths } from './disinfect.ts';
+import { productsOf, ruleWith, type Product } from './product.ts';
 
 /** How a household disinfects seed: what it chose, and where it has that from. */
 export interface DisinfectRule {
@@ -6,6 +7,9 @@ export interface DisinfectRule {
   target: number;
   /** Of the product as bought, in percent, read off its label. */
   productPct: number;
+  /** The product of the cupboard that it takes, and its name as it was then; not there where a strength was typed. */
+  productId?: string;
+  productName?: string;
   /** Contact time. */
   minutes: number;
   /** Litres of solution to a kg of seed. */
@@ -22,8 +26,13 @@ export const STARTING_RULES: Record<Disinfectant, DisinfectRule> = {
   peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: OURS }
 };
 
-/** Where a household begins that has a product of its own at hand. */
-export const startingRule = (product: Disinfectant, strengths: Strengths): DisinfectRule => ({
-  ...STARTING_RULES[product],
-  productPct: strengths[product] ?? STARTING_RULES[product].productPct
-});
+/** Where a household begins: with its newest product of the kind, else at the strength that it last typed. */
+export function startingRule(
+  kind: Disinfectant,
+  products: readonly Product[],
+  strengths: Strengths
+): DisinfectRule {
+  const [newest] = productsOf(kind, products);
+  const rule = STARTING_RULES[kind];
+  return newest ? ruleWith(rule, newest) : { ...rule, productPct: strengths[kind] ?? rule.productPct };
+}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import WeeksAhead from '$ui/ahead/WeeksAhead.svelte';
   import { page } from '$ui/state/hydrated.svelte.ts';
@@ -7,7 +8,7 @@
   let { data }: { data: PageData } = $props();
 </script>
 
-<svelte:head><title>Ahead · Brote</title></svelte:head>
+<svelte:head><title>{t('ahead.aheadBrote')}</title></svelte:head>
 
 {#if data.small || page.hydrated}
   <WeeksAhead {data} />
@@ -15,8 +16,8 @@
   <AheadTabs />
   <header class="page-head">
     <div>
-      <h1>The weeks ahead</h1>
-      <p class="soft">Working out the weeks ahead. This needs JavaScript in your browser.</p>
+      <h1>{t('ahead.weeksAhead')}</h1>
+      <p class="soft">{t('ahead.workingOutWeeksAheadNeeds')}</p>
     </div>
   </header>
 {/if}

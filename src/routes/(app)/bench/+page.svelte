@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { sheetOf } from '$core/steps/sheet.ts';
   import { walk } from '$core/steps/walk.ts';
@@ -26,49 +27,48 @@
   );
 </script>
 
-<svelte:head><title>Bench · Brote</title></svelte:head>
+<svelte:head><title>{t('bench.benchBrote')}</title></svelte:head>
 
 <BenchTabs />
 <header class="page-head">
   <div>
-    <h1>Preparing</h1>
+    <h1>{t('bench.preparing')}</h1>
     <p class="soft">
       {shortDate(now, locale)} · {sheet.sowings.length === 0
-        ? 'nothing to prepare'
+        ? t('bench.nothingPrepare')
         : `${sheet.sowings.map(({ crop }) => crop.name).join(', ')}`}
     </p>
   </div>
   <div class="row acts">
     {#if sheet.sowings.length > 0}
-      <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}>Print</Button>
+      <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}
+        >{t('bench.print')}</Button
+      >
     {/if}
-    <Button href="/sow">New sowing</Button>
+    <Button href="/sow">{t('bench.newSowing')}</Button>
   </div>
 </header>
 
 {#if sheet.sowings.length === 0}
   <section class="card stack empty">
-    <h2>The bench is clear</h2>
+    <h2>{t('bench.benchClear')}</h2>
     <p>
-      Sowings that start within a day and a half come together here on one sheet: weigh, rinse, soak, fill,
-      sow and press, each with its amount.
+      {t('bench.sowingsStartWithinDayHalf')}
     </p>
-    <div><Button href="/sow">Plan a sowing</Button></div>
+    <div><Button href="/sow">{t('bench.planSowing')}</Button></div>
   </section>
 {:else}
   <ul class="starts small">
     {#each sheet.sowings as { setup, crop, soak, state, place } (setup.id)}
       <li>
         <strong>{crop.name}</strong>
-        {#if state.sownAt !== null}sown{:else if state.soakedAt !== null}sow {dayAndTime(
-            soak.sowAt,
-            now,
-            locale
-          )}{:else if soak.soakStart !== null}soak {dayAndTime(soak.soakStart, now, locale)}, sow {dayAndTime(
-            soak.sowAt,
-            now,
-            locale
-          )}{:else}sow {dayAndTime(soak.sowAt, now, locale)}{/if}
+        {#if state.sownAt !== null}{t('bench.sown')}{:else if state.soakedAt !== null}{t(
+            'bench.sowDayandtime',
+            { dayAndTime: dayAndTime(soak.sowAt, now, locale) }
+          )}{:else if soak.soakStart !== null}{t('bench.soakDayandtimeSowDayandtime', {
+            dayAndTime: dayAndTime(soak.soakStart, now, locale),
+            dayAndTime2: dayAndTime(soak.sowAt, now, locale)
+          })}{:else}{t('bench.sowDayandtime', { dayAndTime: dayAndTime(soak.sowAt, now, locale) })}{/if}
         <span class="soft">· {place.name}</span>
       </li>
     {/each}

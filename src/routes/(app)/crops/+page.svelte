@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Search } from 'carbon-components-svelte';
   import { searchCrops, withOwnCrops } from '$core/crops/library.ts';
   import { cropPicture } from '$core/picture/cropPicture.ts';
@@ -24,26 +26,25 @@
   const found = $derived(searchCrops(words, crops));
 </script>
 
-<svelte:head><title>Crops · Brote</title></svelte:head>
+<svelte:head><title>{t('crops.cropsBrote')}</title></svelte:head>
 
 <LibraryTabs />
-<h1>Crops</h1>
+<h1>{t('crops.crops')}</h1>
 <p class="soft lead">
-  {crops.length} crops. Their figures are a beginning, to be corrected by your own trays.
-  <a href="/crops.csv" download>As a CSV file</a> · <a href="/crops/new/edit">Add one of your own</a>
+  <Rich parts={rich('crops.cropsCropsTheirFiguresBeginning', { crops: crops.length })}
+    >{#snippet link(text: string)}<a href="/crops.csv" download>{text}</a>{/snippet}{#snippet link2(
+      text: string
+    )}<a href="/crops/new/edit">{text}</a>{/snippet}</Rich
+  >
 </p>
 <Search
-  labelText="Search by name"
-  placeholder="Name, botanical name or family"
+  labelText={t('crops.searchByName')}
+  placeholder={t('crops.nameBotanicalNameOrFamily')}
   bind:value={words}
   size="lg"
 />
 <p class="small soft count" aria-live="polite">
-  {found.length === 0
-    ? 'No crop has this name. Try a part of it, or the botanical name.'
-    : found.length === 1
-      ? 'One crop'
-      : `${found.length} crops`}
+  {found.length === 0 ? t('crops.noCropHasNameTry') : t('crops.oneCropCrops', { found: found.length })}
 </p>
 <ul class="crops">
   {#each found as crop (crop.key)}
@@ -54,7 +55,7 @@
         <em class="soft small">{crop.botanicalName}</em>
         <span class="small">{cropSpan(crop)}</span>
         {#if lessons.has(crop.key)}<span class="small soft lesson">{lessons.get(crop.key)}</span>{/if}
-        {#if own.has(crop.key)}<span class="small soft">your own figures</span>{/if}
+        {#if own.has(crop.key)}<span class="small soft">{t('crops.yourOwnFigures')}</span>{/if}
       </a>
     </li>
   {/each}

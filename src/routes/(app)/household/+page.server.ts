@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { redirect } from '@sveltejs/kit';
 import { changeHousehold, householdNow, isNameTaken } from '$server/households/household.ts';
 import { DEFAULT_METHOD, findMethod } from '$core/supplies/methods/ready.ts';
@@ -74,7 +75,7 @@ export const actions: Actions = {
       if (asked !== null) return notTaken(409, fields, { planned: asked });
     } catch (error) {
       if (!isNameTaken(error)) throw error;
-      return notTaken(409, fields, { name: 'Another household here has this name: choose another.' });
+      return notTaken(409, fields, { name: t('household.householdHereHasNameChoose') });
     }
     return done('settings');
   }),
@@ -89,7 +90,7 @@ export const actions: Actions = {
   passphrase: form(async (event: RequestEvent, fields) => {
     const { locals } = event;
     const { id, household } = signedIn(locals);
-    if (household.demo) return notTaken(403, {}, { passphraseNow: 'The demo’s passphrase stays as it is.' });
+    if (household.demo) return notTaken(403, {}, { passphraseNow: t('household.demosPassphraseStaysAs') });
     const checked = check(passphraseSchema, fields);
     if (!checked.ok) return notTaken(422, {}, checked.errors);
     const caller = callerOf(event);
@@ -99,7 +100,7 @@ export const actions: Actions = {
         403,
         {},
         {
-          passphraseNow: right.kind === 'wait' ? right.say : 'This is not the passphrase as it is now.'
+          passphraseNow: right.kind === 'wait' ? right.say : t('household.notPassphraseAsNow')
         }
       );
     const hash = await hashPassphrase(checked.value.passphraseNew);

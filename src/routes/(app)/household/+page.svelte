@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -25,21 +27,26 @@
   let latitude = $state(untrack(() => typed('latitudeDeg', String(house.latitudeDeg))));
 </script>
 
-<svelte:head><title>Household · Brote</title></svelte:head>
+<svelte:head><title>{t('household.householdBrote')}</title></svelte:head>
 
 <HouseholdTabs />
 <h1>{house.name}</h1>
-<p class="soft lead">You are {data.member.name}.</p>
+<p class="soft lead">{t('household.youName', { name: data.member.name })}</p>
 <div class="columns">
   <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
-    <h2>Settings</h2>
-    {#if done === 'settings'}<p role="status">Saved.</p>{/if}
-    <Field name="name" label="Household" value={typed('name', house.name)} error={wrong('name')} />
+    <h2>{t('household.settings')}</h2>
+    {#if done === 'settings'}<p role="status">{t('household.saved')}</p>{/if}
+    <Field
+      name="name"
+      label={t('household.household')}
+      value={typed('name', house.name)}
+      error={wrong('name')}
+    />
     <ZoneAndUnits zones={data.zones} bind:zone bind:units {wrong} />
     {#if wrong('planned')}
       <p class="warn" role="alert">{wrong('planned')}</p>
       <Choice
-        legend="What is planned begins"
+        legend={t('household.whatPlannedBegins')}
         name="planned"
         options={ZONE_CHANGES.map((value) => ({ value, text: ZONE_CHANGE_WORDS[value] }))}
         value={'' as ZoneChange}
@@ -49,83 +56,98 @@
       <Field
         name="wake"
         type="time"
-        label="Up from"
+        label={t('household.upFrom')}
         value={typed('wake', clockTimeOf(house.wakeMin))}
         error={wrong('wake')}
       />
       <Field
         name="sleep"
         type="time"
-        label="In bed by"
-        helper="May lie past midnight"
+        label={t('household.bedBy')}
+        helper={t('household.mayLiePastMidnight')}
         value={typed('sleep', clockTimeOf(house.sleepMin))}
         error={wrong('sleep')}
       />
       <Field
         name="morning"
         type="time"
-        label="First round"
+        label={t('household.firstRound')}
         value={typed('morning', clockTimeOf(house.roundsMin[0]!))}
         error={wrong('morning')}
       />
       <Field
         name="evening"
         type="time"
-        label="Second round"
-        helper="Left empty: one a day"
+        label={t('household.secondRound')}
+        helper={t('household.leftEmptyOneDay')}
         value={typed('evening', house.roundsMin[1] === undefined ? '' : clockTimeOf(house.roundsMin[1]))}
         error={wrong('evening')}
       />
     </div>
-    <Select name="methodKey" labelText="Usual method" selected={typed('methodKey', house.methodKey)}>
+    <Select
+      name="methodKey"
+      labelText={t('household.usualMethod')}
+      selected={typed('methodKey', house.methodKey)}
+    >
       {#each data.methods as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
     </Select>
     <Select
-      labelText="Nearest of these, for how strong daylight is"
+      labelText={t('household.nearestTheseHowStrongDaylight')}
       on:change={(event) => (latitude = (event.target as HTMLSelectElement).value || latitude)}
     >
-      <SelectItem value="" text="I give the latitude myself" />
+      <SelectItem value="" text={t('household.iGiveLatitudeMyself')} />
       {#each LATITUDES as { name, deg } (name)}<SelectItem value={String(deg)} text={name} />{/each}
     </Select>
     <Field
       name="latitudeDeg"
-      label="Latitude (degrees, south negative)"
-      helper="A rough figure will do; nobody else is asked"
+      label={t('household.latitudeDegreesSouthNegative')}
+      helper={t('household.roughFigureWillDoNobody')}
       value={latitude}
       oninput={(typed) => (latitude = typed)}
       error={wrong('latitudeDeg')}
     />
     <p class="small">
-      What you eat, like and have time for stands under <a href="/ahead/appetite">Ahead</a>, crops and methods
-      under <a href="/crops">Crops</a>.
+      <Rich parts={rich('household.whatYouEatLikeHave')}
+        >{#snippet link(text: string)}<a href="/ahead/appetite">{text}</a>{/snippet}{#snippet link2(
+          text: string
+        )}<a href="/crops">{text}</a>{/snippet}</Rich
+      >
     </p>
-    <Button type="submit">Save</Button>
+    <Button type="submit">{t('household.save')}</Button>
   </form>
 
   <div class="stack">
     <section>
-      <h2>Places</h2>
+      <h2>{t('household.places')}</h2>
       <ul class="places">
         {#each data.places as place (place.id)}
           <li>
             <a href="/shelf/{place.id}">{place.name}</a><br /><span class="soft small"
-              >{lightWords(place.light)} · {temperature(place.dayC, house.units)} by day, {temperature(
-                place.nightC,
-                house.units
-              )} at night{place.movingAir ? ' · moving air' : ''}</span
+              >{t('household.lightTemperatureByDayTemperature', {
+                light: lightWords(place.light),
+                temperature: temperature(place.dayC, house.units),
+                temperature2: temperature(place.nightC, house.units),
+                when: place.movingAir ? 'yes' : 'no'
+              })}</span
             >
           </li>
         {:else}
-          <li class="soft">A place is added with the first sowing that stands there.</li>
+          <li class="soft">{t('household.placeAddedWithFirstSowing')}</li>
         {/each}
       </ul>
     </section>
     <form method="POST" action="?/theme">
-      <h2>Look</h2>
+      <h2>{t('household.look')}</h2>
       <div class="row">
-        <Button type="submit" kind="tertiary" class="chip" name="theme" value="light">Light</Button>
-        <Button type="submit" kind="tertiary" class="chip" name="theme" value="dark">Dark</Button>
-        <Button type="submit" kind="tertiary" class="chip" name="theme" value="device">As this device</Button>
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="light"
+          >{t('household.light')}</Button
+        >
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="dark"
+          >{t('household.dark')}</Button
+        >
+        <Button type="submit" kind="tertiary" class="chip" name="theme" value="device"
+          >{t('household.asDevice')}</Button
+        >
       </div>
     </form>
     {#if !house.demo}
@@ -139,8 +161,7 @@
       <Passphrase {wrong} done={done === 'passphrase'} />
     {/if}
     <p class="small soft">
-      Selling or giving greens away? Rules on washing, labelling, licensing and tax differ: ask your local
-      authority.
+      {t('household.sellingOrGivingGreensAway')}
     </p>
   </div>
 </div>

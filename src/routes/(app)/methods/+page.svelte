@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { QUESTIONS, type Method, type Question } from '$core/supplies/methods/method.ts';
   import { READY_METHODS } from '$core/supplies/methods/ready.ts';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
@@ -11,27 +12,28 @@
   const isOwn = (key: string) => data.own.some((method) => method.key === key);
 </script>
 
-<svelte:head><title>Methods · Brote</title></svelte:head>
+<svelte:head><title>{t('methods.methodsBrote')}</title></svelte:head>
 
 <LibraryTabs />
-<h1>Methods</h1>
+<h1>{t('methods.methods')}</h1>
 <p class="soft lead">
-  Growers answer these questions differently, and none of the answers is wrong. Three methods are ready; make
-  your own from any of them.
+  {t('methods.growersAnswerTheseQuestionsDifferently')}
 </p>
 <div class="scroll">
   <table>
     <thead>
       <tr>
-        <th scope="col"><span class="visually-hidden">Question</span></th>
+        <th scope="col"><span class="visually-hidden">{t('methods.question')}</span></th>
         {#each methods as method (method.key)}
           <th scope="col">
             {method.name}
-            {#if data.household.methodKey === method.key}<span class="small soft">your usual</span>{/if}
+            {#if data.household.methodKey === method.key}<span class="small soft"
+                >{t('methods.yourUsual')}</span
+              >{/if}
             <span class="acts small">
-              {#if isOwn(method.key)}<a href="/methods/{method.key}">Change</a>{/if}
+              {#if isOwn(method.key)}<a href="/methods/{method.key}">{t('methods.change')}</a>{/if}
               <a href="/methods/new?from={method.key}"
-                >Make one from it<span class="visually-hidden">: {method.name}</span></a
+                >{t('methods.makeOneFrom')}<span class="visually-hidden">: {method.name}</span></a
               >
             </span>
           </th>
@@ -49,7 +51,7 @@
         </tr>
       {/each}
       <tr>
-        <th scope="row">Sprays of your own</th>
+        <th scope="row">{t('methods.spraysYourOwn')}</th>
         {#each methods as method (method.key)}<td>{spraysWords(method.sprays)}</td>{/each}
       </tr>
     </tbody>

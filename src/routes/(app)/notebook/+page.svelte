@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import {
     Button,
     Checkbox,
@@ -44,70 +45,70 @@
   const csv = $derived(notebookAddress(query, { page: 1 }, '/notebook.csv'));
 </script>
 
-<svelte:head><title>Notebook · Brote</title></svelte:head>
+<svelte:head><title>{t('notebook.notebookBrote')}</title></svelte:head>
 
 <NotebookTabs />
 <header class="page-head">
   <div>
-    <h1>Notebook</h1>
+    <h1>{t('notebook.notebook')}</h1>
     <p class="soft" role="status">
-      {data.total === 1 ? 'one sowing' : `${data.total} sowings`}{searches ? ' found' : ''}
+      {t('notebook.oneSowingSowings', { total: data.total })}{searches ? ' found' : ''}
     </p>
   </div>
-  {#if data.total > 0}<a class="bx--btn bx--btn--ghost" href={csv} download>As CSV</a>{/if}
+  {#if data.total > 0}<a class="bx--btn bx--btn--ghost" href={csv} download>{t('notebook.asCsv')}</a>{/if}
 </header>
 
-<form method="GET" action="/notebook" class="find" role="search" aria-label="Find sowings">
+<form method="GET" action="/notebook" class="find" role="search" aria-label={t('notebook.findSowings')}>
   <Search
     name="text"
-    labelText="Crop, place, note"
-    placeholder="Crop, place, note"
+    labelText={t('notebook.cropPlaceNote')}
+    placeholder={t('notebook.cropPlaceNote')}
     value={query.text}
     size="lg"
   />
-  <Select name="crop" labelText="Crop" selected={query.crop ?? ''}>
-    <SelectItem value="" text="Any crop" />
+  <Select name="crop" labelText={t('notebook.crop')} selected={query.crop ?? ''}>
+    <SelectItem value="" text={t('notebook.anyCrop')} />
     {#each facets.crops.toSorted((a, b) => cropName(a).localeCompare(cropName(b))) as key (key)}<SelectItem
         value={key}
         text={cropName(key)}
       />{/each}
   </Select>
-  <Select name="outcome" labelText="Outcome" selected={query.outcome ?? ''}>
-    <SelectItem value="" text="Any outcome" />
+  <Select name="outcome" labelText={t('notebook.outcome')} selected={query.outcome ?? ''}>
+    <SelectItem value="" text={t('notebook.anyOutcome')} />
     {#each OUTCOMES as outcome (outcome)}<SelectItem value={outcome} text={OUTCOME_WORDS[outcome]} />{/each}
   </Select>
-  <Select name="place" labelText="Place" selected={query.place ?? ''}>
-    <SelectItem value="" text="Any place" />
+  <Select name="place" labelText={t('notebook.place')} selected={query.place ?? ''}>
+    <SelectItem value="" text={t('notebook.anyPlace')} />
     {#each facets.places as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
   </Select>
   <div class="row">
-    <Button type="submit" size="field">Find</Button>
-    {#if searches}<a class="chip" href="/notebook">All of them</a>{/if}
+    <Button type="submit" size="field">{t('notebook.find')}</Button>
+    {#if searches}<a class="chip" href="/notebook">{t('notebook.allThem')}</a>{/if}
   </div>
   <details class="unfold wide" open={query.lot !== null || query.medium !== null || query.method !== null}>
-    <summary>Medium, method, lot, columns</summary>
+    <summary>{t('notebook.mediumMethodLotColumns')}</summary>
     <div class="more">
-      <Select name="medium" labelText="Medium" selected={query.medium ?? ''}>
-        <SelectItem value="" text="Any medium" />
+      <Select name="medium" labelText={t('notebook.medium')} selected={query.medium ?? ''}>
+        <SelectItem value="" text={t('notebook.anyMedium')} />
         {#each facets.media as { id, name } (id)}<SelectItem value={id} text={name} />{/each}
         {#each MEDIA as kind (kind)}<SelectItem value={kind} text={MEDIUM_WORDS[kind]} />{/each}
       </Select>
-      <Select name="method" labelText="Method" selected={query.method ?? ''}>
-        <SelectItem value="" text="Any method" />
+      <Select name="method" labelText={t('notebook.method')} selected={query.method ?? ''}>
+        <SelectItem value="" text={t('notebook.anyMethod')} />
         {#each [...facets.methods, ...READY_METHODS] as { key, name } (key)}<SelectItem
             value={key}
             text={name}
           />{/each}
       </Select>
-      <Select name="lot" labelText="Lot of seed" selected={query.lot ?? ''}>
-        <SelectItem value="" text="Any lot" />
+      <Select name="lot" labelText={t('notebook.lotSeed')} selected={query.lot ?? ''}>
+        <SelectItem value="" text={t('notebook.anyLot')} />
         {#each facets.lots as { id, name, cropKey } (id)}<SelectItem
             value={id}
             text="{cropName(cropKey)}: {name}"
           />{/each}
       </Select>
       <fieldset>
-        <legend>Columns</legend>
+        <legend>{t('notebook.columns')}</legend>
         {#each NOTEBOOK_COLUMNS as column (column)}
           <Checkbox
             name="column"
@@ -125,17 +126,15 @@
 
 {#if data.rows.length === 0}
   <p class="soft lead">
-    {searches
-      ? 'Nothing was sown that is all of this. Leave something out, or look for less.'
-      : 'Every sowing stands here, with what it gave. The first one is on its way.'}
+    {searches ? t('notebook.nothingWasSownAllLeave') : t('notebook.everySowingStandsHereWith')}
   </p>
 {:else}
   <form method="GET" action="/notebook/compare">
-    <div class="scroll" role="region" aria-label="Sowings" tabindex="-1">
+    <div class="scroll" role="region" aria-label={t('notebook.sowings')} tabindex="-1">
       <Table>
         <TableHead>
           <TableRow>
-            <TableHeader><span class="visually-hidden">Set beside others</span></TableHeader>
+            <TableHeader><span class="visually-hidden">{t('notebook.setBesideS')}</span></TableHeader>
             {#each columns as column (column)}
               <th scope="col" class:n={isFigure(column)} aria-sort={direction(column)}>
                 <a
@@ -158,7 +157,7 @@
                   value={row.id}
                   bind:group={picked}
                   hideLabel
-                  labelText="Set {nameOf(row)} beside others"
+                  labelText={t('notebook.setNameBesideS', { name: nameOf(row) })}
                 />
               </TableCell>
               {#each columns as column (column)}
@@ -175,16 +174,18 @@
     </div>
     <div class="row foot">
       <Button type="submit" kind="tertiary" size="field"
-        >{picked.length > 1 ? `Set ${picked.length} side by side` : 'Set side by side'}</Button
+        >{picked.length > 1
+          ? t('notebook.setPickedSideBySide', { picked: picked.length })
+          : t('notebook.setSideBySide')}</Button
       >
       {#if pages > 1}
-        <nav aria-label="Pages">
+        <nav aria-label={t('notebook.pages')}>
           {#if query.page > 1}<a class="chip" href={notebookAddress(query, { page: query.page - 1 })}
-              >Before</a
+              >{t('notebook.before')}</a
             >{/if}
-          <span>Page {query.page} of {pages}</span>
+          <span>{t('notebook.pagePagePages', { page: query.page, pages })}</span>
           {#if query.page < pages}<a class="chip" href={notebookAddress(query, { page: query.page + 1 })}
-              >After</a
+              >{t('notebook.after')}</a
             >{/if}
         </nav>
       {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { surplusOf } from '$core/ahead/surplus.ts';
   import { pantryOf } from '$core/pantry/item.ts';
   import { eatFirst, isPast, urgencyOf } from '$core/pantry/order.ts';
@@ -36,34 +38,38 @@
   );
 </script>
 
-<svelte:head><title>Pantry · Brote</title></svelte:head>
+<svelte:head><title>{t('pantry.pantryBrote')}</title></svelte:head>
 
 <header class="page-head">
   <div>
-    <h1>Pantry</h1>
+    <h1>{t('pantry.pantry')}</h1>
     <p class="soft">
       {items.length === 0
-        ? 'Nothing in it'
-        : [freshG > 0 ? `${mass(freshG, locale.units)} of fresh greens` : 'Nothing fresh', ...counts].join(
-            ' · '
-          )}
+        ? t('pantry.nothing')
+        : [
+            freshG > 0
+              ? t('pantry.massFreshGreens', { mass: mass(freshG, locale.units) })
+              : t('pantry.nothingFresh'),
+            ...counts
+          ].join(' · ')}
     </p>
   </div>
-  {#if items.length > 0}<a class="bx--btn bx--btn--ghost" href="/pantry.csv" download>As CSV</a>{/if}
+  {#if items.length > 0}<a class="bx--btn bx--btn--ghost" href="/pantry.csv" download>{t('pantry.asCsv')}</a
+    >{/if}
 </header>
 
 {#if items.length === 0}
   <p class="lead">
-    What you cut and do not eat at once is listed here, with how long it keeps and what to eat first. <a
-      href="/round">Go to the round</a
+    <Rich parts={rich('pantry.whatYouCutDoNot')}
+      >{#snippet link(text: string)}<a href="/round">{text}</a>{/snippet}</Rich
     >
   </p>
 {:else}
   <Caution>{CAUTIONS.keeping}</Caution>
   {#if surplus.length > 0}
     <section aria-labelledby="give">
-      <h2 id="give">More than you will eat</h2>
-      <p class="soft small">Give it away while it is good. A line to go with it:</p>
+      <h2 id="give">{t('pantry.moreThanYouWillEat')}</h2>
+      <p class="soft small">{t('pantry.giveAwayWhileGoodLine')}</p>
       <ul class="give">
         {#each surplus as one (one.item.id)}<li>{giveWords(one, now, locale)}</li>{/each}
       </ul>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { REMINDER_KIND_WORDS, reminderWords } from '$words/reminders.ts';
   import { dayAndTimeAlone } from '$words/time.ts';
   import type { PageData } from './$types';
@@ -13,11 +15,11 @@
   );
 </script>
 
-<svelte:head><title>What came · Brote</title></svelte:head>
+<svelte:head><title>{t('reminders.whatCameBrote')}</title></svelte:head>
 
 <header class="page-head">
-  <h1>What came</h1>
-  <a class="bx--btn bx--btn--tertiary" href="/household/reminders">Where reminders go</a>
+  <h1>{t('reminders.whatCame')}</h1>
+  <a class="bx--btn bx--btn--tertiary" href="/household/reminders">{t('reminders.whereRemindersGo')}</a>
 </header>
 <ol>
   {#each said as { id, kind, toldAt, words } (id)}
@@ -28,16 +30,20 @@
       <h2><a href={words.path}>{words.title}</a></h2>
       <p>{words.summary}</p>
       <details class="unfold">
-        <summary>Why this came</summary>
+        <summary>{t('reminders.whyCame')}</summary>
         {#each words.lines as line (line)}<p class="small">{line}</p>{/each}
         <p class="small">
-          {words.why} <a href="/household/reminders">Turn “{REMINDER_KIND_WORDS[kind].name}” off</a> for any of
-          your channels.
+          <Rich
+            parts={rich('reminders.whyLinkTurnNameOff', {
+              why: words.why,
+              name: REMINDER_KIND_WORDS[kind].name
+            })}>{#snippet link(text: string)}<a href="/household/reminders">{text}</a>{/snippet}</Rich
+          >
         </p>
       </details>
     </li>
   {:else}
-    <li class="soft">Nothing yet. What is due at your rounds, soaks and harvest windows is told here.</li>
+    <li class="soft">{t('reminders.nothingYetWhatDueAt')}</li>
   {/each}
 </ol>
 

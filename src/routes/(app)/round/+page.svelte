@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { beginsAt } from '$core/sowing/soak.ts';
   import { Button } from 'carbon-components-svelte';
@@ -16,7 +17,7 @@
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { needWords } from '$words/reminders.ts';
   import { saidBefore } from '$words/steps/saidOnce.ts';
-  import { clockTime, dayAndTime, shortDate } from '$words/time.ts';
+  import { dayAndTime, roundName, shortDate } from '$words/time.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import Outline from '$ui/round/Outline.svelte';
   import PlannedLater from '$ui/round/PlannedLater.svelte';
@@ -65,7 +66,7 @@
   );
   const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
-    data.household.places.find((place) => place.id === id)?.name ?? 'another place';
+    data.household.places.find((place) => place.id === id)?.name ?? t('round.place');
   const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
@@ -86,36 +87,39 @@
 
 <!-- The server sends the facts and an outline; the browser, which must follow every tray anyway to answer
      a touch at once, works out what they ask for. -->
-<svelte:head><title>{page.hydrated && asking > 0 ? `(${asking}) ` : ''}Round · Brote</title></svelte:head>
+<svelte:head
+  ><title>{t('round.askingRoundBrote', { when: page.hydrated && asking > 0 ? 'yes' : 'no', asking })}</title
+  ></svelte:head
+>
 
 <header class="page-head">
   <div>
-    <h1>Round of {clockTime(round.at, locale)}</h1>
+    <h1>{roundName(round.at, locale)}</h1>
     <p class="soft">
       {shortDate(now, locale)} · {!page.hydrated
-        ? `${underWay.length} under way`
+        ? t('round.underwayUnderWay', { underWay: underWay.length })
         : asking === 0
           ? unheard.size > 0
-            ? 'say how your trays stand'
+            ? t('round.sayHowYourTraysStand')
             : today.washUp.length > 0
-              ? 'only the washing up is left'
-              : 'nothing left to do'
+              ? t('round.onlyWashingUpLeft')
+              : t('round.nothingLeftDo')
           : needWords(asking)}
     </p>
   </div>
   <div class="row">
     {#if data.unseen > 0}<a class="bx--btn bx--btn--ghost" href="/reminders"
-        >{data.unseen === 1 ? '1 reminder' : `${data.unseen} reminders`}</a
+        >{t('round.reminderReminders', { unseen: data.unseen })}</a
       >{/if}
-    <a class="bx--btn bx--btn--primary" href="/sow">New sowing</a>
+    <a class="bx--btn bx--btn--primary" href="/sow">{t('round.newSowing')}</a>
   </div>
 </header>
 
 {#if underWay.length === 0 && (!page.hydrated || today.washUp.length === 0)}
   <section class="empty card stack">
-    <h2>No tray is under way</h2>
-    <p>Choose a crop and a container, and Brote says how much seed, when to soak, and when you can cut.</p>
-    <div><Button href="/sow">Begin the first sowing</Button></div>
+    <h2>{t('round.noTrayUnderWay')}</h2>
+    <p>{t('round.chooseCropContainerBroteSays')}</p>
+    <div><Button href="/sow">{t('round.beginFirstSowing')}</Button></div>
   </section>
   {#if data.hasOrders}<OnOrder />{/if}
 {:else if !page.hydrated}
@@ -129,19 +133,20 @@
   />
   {#if unheard.size > 0}
     <p class="card" role="status">
-      Nothing was recorded for days, so Brote does not know what was done, and asks instead. Say how each tray
-      stands, and it plans on from there.
+      {t('round.nothingWasRecordedDaysSo')}
     </p>
   {/if}
   <ul class="above">
     {#if open.length > 0}<li>
-        <span class="soft">Open now</span> <strong>{names(open)}</strong>
+        <span class="soft">{t('round.openNow')}</span> <strong>{names(open)}</strong>
       </li>{/if}
     {#if opening.length > 0}<li>
-        <span class="soft">Opening by tomorrow</span> <strong>{names(opening)}</strong>
+        <span class="soft">{t('round.openingByTomorrow')}</span> <strong>{names(opening)}</strong>
       </li>{/if}
     {#if toPrepare.length > 0}<li>
-        <span class="soft">On the bench from {dayAndTime(prepareFrom, now, locale)}</span>
+        <span class="soft"
+          >{t('round.onBenchFromDayandtime', { dayAndTime: dayAndTime(prepareFrom, now, locale) })}</span
+        >
         <a href="/bench"><strong>{names(toPrepare)}</strong></a>
       </li>{/if}
   </ul>
@@ -170,7 +175,7 @@
   <PlannedLater later={today.later} {now} {locale} />
   {#if today.washUp.length > 0}
     <section class="shelf" aria-labelledby="wash-up">
-      <h2 id="wash-up">At the sink</h2>
+      <h2 id="wash-up">{t('round.atSink')}</h2>
       <WashUp toClean={today.washUp} {locale} />
     </section>
   {/if}

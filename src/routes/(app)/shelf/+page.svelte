@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { silentAt } from '$core/places/air/silence.ts';
   import { usualAir } from '$core/places/air/airAt.ts';
@@ -89,22 +90,20 @@
   const slots = ({ spots, freeSlots, place }: Board): string => {
     const kind = place.light.kind === 'dark' ? 'dark' : 'light';
     const standing = spots.reduce((sum, { standing: { sowings } }) => sum + sowings[0]!.setup.count, 0);
-    return `${standing} ${standing === 1 ? 'stands' : 'stand'} here, room for ${freeSlots} more in the ${kind}`;
+    return t('shelf.standingStandsStandHereRoom', { standing, freeSlots, kind });
   };
 </script>
 
-<svelte:head><title>Shelf · Brote</title></svelte:head>
+<svelte:head><title>{t('shelf.shelfBrote')}</title></svelte:head>
 
 <header class="page-head">
   <div>
-    <h1>Shelf</h1>
+    <h1>{t('shelf.shelf')}</h1>
     <p class="soft">
-      Drawn to scale. Drag a tray to another place, or touch it to see what a move would do. {thirst === null
-        ? ''
-        : thirstWords(thirst)}
+      {t('shelf.drawnScaleDragTrayPlace', { value: thirst === null ? '' : thirstWords(thirst) })}
     </p>
   </div>
-  <a class="bx--btn bx--btn--tertiary" href="/shelf/new">New place</a>
+  <a class="bx--btn bx--btn--tertiary" href="/shelf/new">{t('shelf.newPlace')}</a>
 </header>
 
 {#if page.hydrated}
@@ -118,12 +117,12 @@
             <h2 id="place-{board.place.id}"><a href="/shelf/{board.place.id}">{board.place.name}</a></h2>
             <p class="small soft">
               {lightWords(board.place.light)} ·
-              {#if air.measured}{temperature(air.tempC, locale.units)} measured{:else}{temperature(
-                  board.place.dayC,
-                  locale.units
-                )} by day, {temperature(board.place.nightC, locale.units)} at night{/if}{board.place.movingAir
-                ? ' · moving air'
-                : ''}
+              {#if air.measured}{t('shelf.temperatureMeasured', {
+                  temperature: temperature(air.tempC, locale.units)
+                })}{:else}{t('shelf.temperatureByDayTemperatureAt', {
+                  temperature: temperature(board.place.dayC, locale.units),
+                  temperature2: temperature(board.place.nightC, locale.units)
+                })}{/if}{board.place.movingAir ? ` ${t('shelf.movingAir')}` : ''}
             </p>
           </header>
           <BoardView
@@ -137,10 +136,10 @@
           <p class="small">
             {slots(board)}.
             {#if board.darkInLight.length > 0 && board.freeSlots === 0}
-              {namesOf(board.darkInLight)} could stand in the dark for now and make room.
+              {t('shelf.namesCouldStandDarkNow', { names: namesOf(board.darkInLight) })}
             {/if}
             {#if board.crowdedOut.length > 0}<strong
-                >No room on this board for {namesOf(board.crowdedOut)}.</strong
+                >{t('shelf.noRoomOnBoardNames', { names: namesOf(board.crowdedOut) })}</strong
               >{/if}
           </p>
           <p class="small load {board.load.state}">
@@ -151,7 +150,7 @@
                 value={Math.min(1, board.load.g / board.load.ratedG)}
                 high="0.8"
                 optimum="0"
-                aria-label="Load on {board.place.name}"
+                aria-label={t('shelf.loadOnName', { name: board.place.name })}
               ></meter>
             {/if}
             {loadWords(board.load, locale.units)}
@@ -159,16 +158,14 @@
           {#if board.load.state === 'over'}<Caution>{CAUTIONS.load}</Caution>{/if}
           {#if since !== null}
             <p class="small warn">
-              Its sensor has been silent since {dayAndTime(since, now, locale)}: until it speaks again, the
-              household’s own figures stand in, and after three days alone.
+              {t('shelf.sensorHasBeenSilentSince', { dayAndTime: dayAndTime(since, now, locale) })}
             </p>
           {/if}
         </section>
       {:else}
         <section class="card">
           <p>
-            No place yet. A place is a shelf, a sill or a cupboard where trays stand: its warmth and light set
-            how fast they grow.
+            {t('shelf.noPlaceYetPlaceShelf')}
           </p>
         </section>
       {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
@@ -114,7 +115,7 @@
         ? seedDensity(typedDensity(draft.ownDensity, data.household.units) ?? 0, data.household.units)
         : draft.density,
     'Seed of your own': draft.ownSeedG === null ? 'none' : `${draft.ownSeedG} g`,
-    Soak: draft.soak.trim() === '' ? 'the crop’s own' : `${draft.soak} h`
+    Soak: draft.soak.trim() === '' ? t('sow.cropsOwn') : `${draft.soak} h`
   });
   /** Where it is to stand. */
   const place = $derived(
@@ -168,8 +169,7 @@
     }
     sending = true;
     const answer = await post(path, body);
-    if (!answer || answer.status >= 500)
-      failed = 'No answer from Brote. What you chose is kept here: try again in a moment.';
+    if (!answer || answer.status >= 500) failed = t('ahead.noAnswerFromBroteWhat');
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) {
       dropDraft(data.household.id);
@@ -186,14 +186,14 @@
   }
 </script>
 
-<svelte:head><title>New sowing · Brote</title></svelte:head>
+<svelte:head><title>{t('sow.newSowingBrote')}</title></svelte:head>
 
-<h1>New sowing</h1>
+<h1>{t('sow.newSowing')}</h1>
 {#if begunAt !== null}
   <p class="row" role="status">
-    You began this {dayAndTime(begunAt, data.now, locale)}: it is as you left it.
-    <Button kind="tertiary" class="chip" on:click={() => (begunAt = null)}>Go on</Button>
-    <Button kind="tertiary" class="chip" on:click={beginAfresh}>Begin afresh</Button>
+    {t('sow.youBeganDayandtimeAsYou', { dayAndTime: dayAndTime(begunAt, data.now, locale) })}
+    <Button kind="tertiary" class="chip" on:click={() => (begunAt = null)}>{t('sow.goOn')}</Button>
+    <Button kind="tertiary" class="chip" on:click={beginAfresh}>{t('sow.beginAfresh')}</Button>
   </p>
 {/if}
 <div class="columns">
@@ -241,7 +241,7 @@
     />
     {#if carriedTo}
       <Select
-        labelText="At first light it goes to"
+        labelText={t('sow.atFirstLightGoes')}
         selected={carriedTo.id}
         on:change={(event) => (draft.lightPlaceId = (event.target as HTMLSelectElement).value)}
         invalid={!!wrong.lightPlaceId}
@@ -254,18 +254,18 @@
     {/if}
 
     <Choice
-      legend="When"
+      legend={t('sow.when')}
       name="when"
       options={[
-        { value: 'now', text: 'Start now' },
-        { value: 'by', text: 'Ready by a day' }
+        { value: 'now', text: t('sow.startNow') },
+        { value: 'by', text: t('sow.readyByDay') }
       ]}
       bind:value={draft.when}
     />
     {#if draft.when === 'by'}
       <TextInput
         type="date"
-        labelText="Ready by"
+        labelText={t('sow.readyBy')}
         bind:value={draft.readyBy}
         min={isoDay(data.now, data.household.zone)}
         invalid={!!wrong.readyBy}
@@ -276,6 +276,8 @@
     <MoreChoices
       bind:draft
       strengths={data.strengths}
+      products={data.products}
+      today={isoDay(data.now, data.household.zone)}
       sowings={worked.sowings}
       {chosen}
       {method}
@@ -288,8 +290,8 @@
     {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
     <Button type="submit" disabled={sending}
       >{worked.sowings.some(({ plan }) => plan.soak.soakStart !== null)
-        ? 'Plan this sowing'
-        : 'Put it on the list'}</Button
+        ? t('sow.planSowing')
+        : t('ahead.putOnList')}</Button
     >
   </form>
 
@@ -338,7 +340,7 @@
         />
       {/each}
       <details class="unfold" bind:open={comparing}>
-        <summary>The same in your other places</summary>
+        <summary>{t('sow.sameYourPlaces')}</summary>
         {#if comparing}
           <Elsewhere places={elsewhere} now={data.now} {locale} onchoose={takePlace} />
         {/if}
@@ -346,7 +348,7 @@
     </div>
   {:else}
     <section class="card soft">
-      Choose a crop, and what it comes to stands here at once: seed, soak, stages, and when you can cut.
+      {t('sow.chooseCropWhatComesStands')}
     </section>
   {/if}
 </div>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { recordEvents } from '$server/app/recordEvents.ts';
 import { api } from '$server/requests/answer.ts';
@@ -13,10 +14,10 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   const session = signedIn(locals);
   const { events } = ((await readJson(request)) ?? {}) as { events?: unknown };
   if (!Array.isArray(events) || events.length === 0)
-    return json({ message: 'Send what was touched as a list named events.', code: 'wrong' }, { status: 422 });
+    return json({ message: t('api.sendWhatWasTouchedAs'), code: 'wrong' }, { status: 422 });
   if (events.length > MOST_EVENTS)
     return json(
-      { message: `At most ${MOST_EVENTS} events in one go: send them in parts.`, code: 'too-many' },
+      { message: t('api.atMostMostEventsEvents', { MOST_EVENTS }), code: 'too-many' },
       { status: 422 }
     );
   const recorded = await inSession(locals, (tx) => recordEvents(tx, session, events));

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { text } from '@sveltejs/kit';
 import { isPassing } from '$server/db/unavailable.ts';
 import { anyHousehold } from '$server/sessions/sessions.ts';
@@ -12,6 +13,6 @@ export const GET = async () => {
     return text('brote');
   } catch (error) {
     if (!isPassing(error)) throw error;
-    return text('The database does not answer.', { status: 503, headers: { 'retry-after': '2' } });
+    return text(t('api.databaseDoesNotAnswer'), { status: 503, headers: { 'retry-after': '2' } });
   }
 };

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import {
   PRECISIONS,
@@ -23,10 +24,7 @@ import type { RequestHandler } from './$types';
 const MOST_LINES = 2 * MOST_READINGS;
 
 const unknown = () =>
-  json(
-    { message: 'Send the device’s token: Authorization: Bearer brote_...', code: 'token' },
-    { status: 401 }
-  );
+  json({ message: t('api.sendDevicesTokenAuthorizationBearer'), code: 'token' }, { status: 401 });
 
 const deviceOf = (request: Request) => {
   const token = /^(?:Bearer|Token)\s+(\S+)$/i.exec(request.headers.get('authorization') ?? '')?.[1];
@@ -57,7 +55,7 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
   const { household, deviceId, placeId } = device;
   const now = householdNow(household);
   const type = request.headers.get('content-type') ?? '';
-  if (type.includes('multipart')) throw new UnreadableBody(415, 'Send JSON, or line protocol as text/plain.');
+  if (type.includes('multipart')) throw new UnreadableBody(415, t('api.sendJsonOrLineProtocol'));
   const text = await readText(request);
   let lines: ReadLine[];
   if (type.includes('json')) {
@@ -68,14 +66,14 @@ export const POST: RequestHandler = api(async ({ request, url }) => {
   } else {
     const precision = url.searchParams.get('precision') ?? 'ns';
     if (!Object.hasOwn(PRECISIONS, precision))
-      return json({ message: 'precision is one of ns, us, ms, s.', code: 'wrong' }, { status: 422 });
-    if ((text.match(/\n/g)?.length ?? 0) > MOST_LINES) throw new UnreadableBody(413, MANY_READINGS);
+      return json({ message: t('api.precisionOneNsUsMs'), code: 'wrong' }, { status: 422 });
+    if ((text.match(/\n/g)?.length ?? 0) > MOST_LINES) throw new UnreadableBody(413, MANY_READINGS());
     lines = readLineProtocol(text, precision as Precision, now);
   }
   if (lines.length === 0)
-    return json({ message: 'There is no reading in what was sent.', code: 'wrong' }, { status: 422 });
+    return json({ message: t('api.thereNoReadingWhatWas'), code: 'wrong' }, { status: 422 });
   if (lines.length > MOST_READINGS)
-    return json({ message: MANY_READINGS, code: 'too-many' }, { status: 422 });
+    return json({ message: MANY_READINGS(), code: 'too-many' }, { status: 422 });
   const { taken, refused } = sift(lines, now);
   const [first] = refused;
   const added = await available(() =>

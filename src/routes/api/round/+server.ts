@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { isId } from '$contract/text.ts';
 import { handRound } from '$server/app/handRound.ts';
@@ -10,15 +11,9 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = api(async ({ request, locals }) => {
   const { member } = ((await readJson(request)) ?? {}) as { member?: unknown };
   if (member !== null && !isId(member))
-    return json(
-      { message: 'Say who walks this round: choose one of the household.', code: 'wrong' },
-      { status: 422 }
-    );
+    return json({ message: t('api.sayWhoWalksRoundChoose'), code: 'wrong' }, { status: 422 });
   const given = await inSession(locals, (tx) => handRound(tx, signedIn(locals), member));
   return given
     ? json({ member })
-    : json(
-        { message: 'They are not in this household any more: choose another.', code: 'missing' },
-        { status: 404 }
-      );
+    : json({ message: t('api.theyNotHouseholdAnyMore'), code: 'missing' }, { status: 404 });
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import Front from '$ui/shell/Front.svelte';
@@ -8,18 +9,15 @@
   const confirmed = $derived(form && 'confirmed' in form);
 </script>
 
-<svelte:head><title>Confirm your address · Brote</title></svelte:head>
+<svelte:head><title>{t('door.confirmYourAddressBrote')}</title></svelte:head>
 
 {#if confirmed}
-  <Front title="Address confirmed" lead="Brote now sends your reminders here.">
-    <p><a href="/household/reminders">Choose what it sends</a></p>
+  <Front title={t('door.addressConfirmed')} lead={t('door.broteNowSendsYourReminders')}>
+    <p><a href="/household/reminders">{t('door.chooseWhatSends')}</a></p>
   </Front>
 {:else}
-  <Front
-    title="Send reminders here?"
-    lead="Somebody asked Brote to send reminders about their trays to this mail address."
-  >
-    <form method="POST" use:enhance><Button type="submit">Confirm this address</Button></form>
-    <p class="soft">Not you? Close this page: nothing more is sent.</p>
+  <Front title={t('door.sendRemindersHere')} lead={t('door.somebodyAskedBroteSendReminders')}>
+    <form method="POST" use:enhance><Button type="submit">{t('door.confirmAddress')}</Button></form>
+    <p class="soft">{t('door.notYouClosePageNothing')}</p>
   </Front>
 {/if}

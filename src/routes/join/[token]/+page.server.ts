@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { error, redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
@@ -13,8 +14,8 @@ import { hashPassphrase } from '$server/sessions/passphrase.ts';
 import { admit } from '$server/sessions/signIn.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-const NOTHING = 'This invitation was used, taken back, or is over: ask for another.';
-const invited = (event: SecretRequest) => behindAddress('join', event, openInvite, NOTHING);
+const NOTHING = () => t('door.invitationWasUsedTakenBack');
+const invited = (event: SecretRequest) => behindAddress('join', event, openInvite, NOTHING());
 
 export const load: PageServerLoad = async (event) => {
   const { household, madeBy } = await invited(event);
@@ -35,12 +36,12 @@ export const actions: Actions = {
         return 'joined';
       })
     ).catch((failure: unknown) => {
-      if (failure instanceof Used) error(404, NOTHING);
+      if (failure instanceof Used) error(404, NOTHING());
       throw failure;
     });
     if (joined === 'taken')
       return notTaken(409, fields, {
-        memberName: 'Somebody of this name is in the household already: choose one that tells you apart.'
+        memberName: t('door.somebodyNameHouseholdAlreadyChoose')
       });
     keepAdmitted(event, await admit(householdId, name, callerOf(event)));
     redirect(303, '/round');

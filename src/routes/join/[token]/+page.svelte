@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -10,12 +11,15 @@
   const { wrong, typed } = formAnswers(() => form);
 </script>
 
-<Front title="Join {data.household}" lead="{data.madeBy} invites you to look after its trays together.">
+<Front
+  title={t('door.joinHousehold', { household: data.household })}
+  lead={t('door.madebyInvitesYouLookAfter', { madeBy: data.madeBy })}
+>
   <form method="POST" class="stack" use:enhance novalidate>
     <Field
       name="memberName"
-      label="Your name"
-      helper="So that others see who did what"
+      label={t('door.yourName')}
+      helper={t('door.soSSeeWhoDid')}
       value={typed('memberName')}
       error={wrong('memberName')}
       autocomplete="given-name"
@@ -23,11 +27,11 @@
     <Field
       type="password"
       name="passphrase"
-      label="A passphrase of your own"
-      helper="At least 8 characters; you sign in with it, the household’s name and yours"
+      label={t('household.passphraseYourOwn')}
+      helper={t('door.atLeastCharactersYouSign')}
       error={wrong('passphrase')}
       autocomplete="new-password"
     />
-    <Button type="submit">Join</Button>
+    <Button type="submit">{t('door.join')}</Button>
   </form>
 </Front>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { isId } from '$contract/text.ts';
 import { sitterDay, sitterTick, sitterUndo } from '$server/app/sitterDay.ts';
@@ -8,8 +9,8 @@ import { behindAddress, type SecretRequest } from '$server/requests/secretAddres
 import { available } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-const NOTHING = 'This address is over, or was taken away: ask whoever sent it to you.';
-const opened = (event: SecretRequest) => behindAddress('sitter', event, openSitter, NOTHING);
+const NOTHING = () => t('door.addressOverOrWasTaken');
+const opened = (event: SecretRequest) => behindAddress('sitter', event, openSitter, NOTHING());
 
 export const load: PageServerLoad = async (event) => {
   const { householdId, sitterId } = await opened(event);

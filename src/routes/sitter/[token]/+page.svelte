@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import TickFace from '$ui/round/TickFace.svelte';
@@ -12,25 +13,20 @@
 </script>
 
 <svelte:head>
-  <title>Trays to look after</title>
+  <title>{t('door.traysLookAfter')}</title>
   <meta name="robots" content="noindex" />
 </svelte:head>
 
 <main>
   <header>
-    <h1>Trays to look after</h1>
+    <h1>{t('door.traysLookAfter')}</h1>
     <p>
-      For {day.name}, until {day.until}. {#if day.early}Your first visit comes after {day.early}: until then
-        there is nothing to do.{:else}{day.round}:
-        <strong
-          >{left === 0
-            ? 'nothing left to do'
-            : left === 1
-              ? 'one thing to do'
-              : `${left} things to do`}</strong
+      {t('door.nameUntilUntil', { name: day.name, until: day.until })}
+      {#if day.early}{t('door.yourFirstVisitComesAfter', { early: day.early })}{:else}{day.round}:
+        <strong>{left === 0 ? t('round.nothingLeftDo') : t('door.oneThingDoThingsDo', { left })}</strong
         >.{/if}
     </p>
-    {#if form && 'late' in form && form.late}<p role="status">That was done already.</p>{/if}
+    {#if form && 'late' in form && form.late}<p role="status">{t('door.wasDoneAlready')}</p>{/if}
   </header>
   {#each day.stops as stop (stop.key)}
     <article aria-labelledby="stop-{stop.key}">
@@ -53,17 +49,17 @@
           <form method="POST" action="?/undo" use:enhance class="done">
             <input type="hidden" name="events" value={done.eventIds.join(',')} />
             <input type="hidden" name="nonce" value={data.nonce} />
-            <span>{done.words}</span><Button type="submit" kind="ghost" class="undo">Undo</Button>
+            <span>{done.words}</span><Button type="submit" kind="ghost" class="undo">{t('door.undo')}</Button>
           </form>
         {/each}
       </div>
     </article>
   {:else}
-    {#if !day.early}<p class="card">Nothing to do in this round. Come back at the next one.</p>{/if}
+    {#if !day.early}<p class="card">{t('door.nothingDoRoundComeBack')}</p>{/if}
   {/each}
   {#if day.ahead.length > 0}
     <section aria-labelledby="ahead-title">
-      <h2 id="ahead-title">The days to come, as expected</h2>
+      <h2 id="ahead-title">{t('door.daysComeAsExpected')}</h2>
       <ol>
         {#each day.ahead as round (round.when)}
           <li>
@@ -77,8 +73,7 @@
     </section>
   {/if}
   <p class="soft small">
-    Wash your hands before. If something looks mouldy or smells, leave it alone and tell whoever asked you:
-    nobody has to eat it.
+    {t('door.washYourHandsBeforeIf')}
   </p>
 </main>
 

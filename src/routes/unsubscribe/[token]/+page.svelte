@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import Front from '$ui/shell/Front.svelte';
@@ -9,11 +10,11 @@
 </script>
 
 {#if ended}
-  <Front title="No more mail" lead="Brote sends nothing to this address any more.">
-    <p><a href="/household/reminders">Be reminded some other way</a></p>
+  <Front title={t('door.noMoreMail')} lead={t('door.broteSendsNothingAddressAny')}>
+    <p><a href="/household/reminders">{t('door.beRemindedSomeWay')}</a></p>
   </Front>
 {:else}
-  <Front title="No more mail from Brote?" lead="Reminders in the app go on as they are.">
-    <form method="POST" use:enhance><Button type="submit">End it</Button></form>
+  <Front title={t('door.noMoreMailFromBrote')} lead={t('door.remindersAppGoOnAs')}>
+    <form method="POST" use:enhance><Button type="submit">{t('door.end')}</Button></form>
   </Front>
 {/if}

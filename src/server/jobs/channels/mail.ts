@@ -1,3 +1,4 @@
+import { language, t } from '../../../messages/t.ts';
 import { createTransport, type Transporter } from 'nodemailer';
 import { failed, gone, type ChannelType, type Message } from './channel.ts';
 
@@ -28,13 +29,14 @@ function transport(): Transporter {
 
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
-const asksWords = (household: string): string =>
-  `The household “${household}” asked Brote to send reminders about its trays to this address.`;
-const NOT_YOU = 'Not you? Do nothing: no more mail comes.';
-
 /** A message as plain text. */
 function mailText({ household, parts, base, unsubscribe, confirm }: Message): string {
-  if (confirm) return `${asksWords(household)}\n\nConfirm this address: ${confirm}\n\n${NOT_YOU}`;
+  if (confirm)
+    return [
+      t('mail.confirm.asks', { household }),
+      t('mail.confirm.link', { link: confirm }),
+      t('mail.confirm.notYou')
+    ].join('\n\n');
   const said = parts.map(({ words }) =>
     [
       words.title,
@@ -42,12 +44,17 @@ function mailText({ household, parts, base, unsubscribe, confirm }: Message): st
       ...(words.lines.length > 0 ? ['', ...words.lines.map((line) => `- ${line}`)] : []),
       '',
       new URL(words.path, base).href,
-      `Why this came: ${words.why}`
+      t('mail.why', { why: words.why })
     ].join('\n')
   );
   return [
-    ...(said.length > 0 ? said : ['This is a test: mail from Brote reaches you here.']),
-    `--\nBrote, for ${household}\nChange what is sent: ${new URL('/household/reminders', base).href}\nNo more mail here: ${unsubscribe}`
+    ...(said.length > 0 ? said : [t('mail.test.plain')]),
+    [
+      '--',
+      t('mail.from', { household }),
+      t('mail.changeAt', { link: new URL('/household/reminders', base).href }),
+      t('mail.stopAt', { link: unsubscribe })
+    ].join('\n')
   ].join('\n\n\n');
 }
 
@@ -56,29 +63,30 @@ function mailHtml({ household, parts, base, unsubscribe, confirm }: Message): st
   const link = (path: string, text: string, style: string) =>
     `<a href="${escaped(new URL(path, base).href)}" style="${style}">${text}</a>`;
   const button =
+    // eslint-disable-next-line brote/no-prose -- CSS
     'display:inline-block;padding:12px 20px;border-radius:8px;background:#7a1f4e;color:#ffffff;text-decoration:none;font-weight:bold';
   const said = parts
     .map(
       ({ words }) => `<h1 style="font-size:22px;margin:24px 0 8px">${escaped(words.title)}</h1>
 <p style="font-size:17px;margin:0 0 12px">${escaped(words.summary)}</p>
 ${words.lines.length > 0 ? `<ul style="padding-left:20px;margin:0 0 16px">${words.lines.map((line) => `<li style="margin:6px 0">${escaped(line)}</li>`).join('')}</ul>` : ''}
-<p style="margin:16px 0">${link(words.path, 'Open it in Brote', button)}</p>
-<p style="font-size:14px;color:#5d5449">Why this came: ${escaped(words.why)}</p>`
+<p style="margin:16px 0">${link(words.path, escaped(t('mail.open')), button)}</p>
+<p style="font-size:14px;color:#5d5449">${escaped(t('mail.why', { why: words.why }))}</p>`
     )
     .join('\n<hr style="border:none;border-top:1px solid #d8cfc2;margin:24px 0">\n');
   return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta name="color-scheme" content="light dark"></head>
+<html lang="${language()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta name="color-scheme" content="light dark"></head>
 <body style="margin:0;background:#fbf8f0;color:#2a2520;font-family:system-ui,sans-serif;line-height:1.45">
 <div style="max-width:560px;margin:0 auto;padding:16px 20px 32px">
 ${
   confirm
-    ? `<h1 style="font-size:22px">Confirm your address</h1>
-<p style="font-size:17px">${escaped(asksWords(household))}</p>
-<p style="margin:16px 0">${link(confirm, 'Confirm this address', button)}</p>
-<p style="font-size:14px;color:#5d5449">${NOT_YOU}</p>`
-    : `${said || '<h1 style="font-size:22px">It works</h1><p style="font-size:17px">Mail from Brote reaches you here.</p>'}
-<p style="font-size:14px;color:#5d5449;border-top:1px solid #d8cfc2;padding-top:16px;margin-top:32px">Brote, for ${escaped(household)}<br>
-${link('/household/reminders', 'Change what is sent', 'color:#7a1f4e')} &middot; ${link(unsubscribe, 'No more mail here', 'color:#7a1f4e')}</p>`
+    ? `<h1 style="font-size:22px">${escaped(t('mail.confirm.title'))}</h1>
+<p style="font-size:17px">${escaped(t('mail.confirm.asks', { household }))}</p>
+<p style="margin:16px 0">${link(confirm, escaped(t('mail.confirm.button')), button)}</p>
+<p style="font-size:14px;color:#5d5449">${escaped(t('mail.confirm.notYou'))}</p>`
+    : `${said || `<h1 style="font-size:22px">${escaped(t('mail.test.title'))}</h1><p style="font-size:17px">${escaped(t('mail.test.text'))}</p>`}
+<p style="font-size:14px;color:#5d5449;border-top:1px solid #d8cfc2;padding-top:16px;margin-top:32px">${escaped(t('mail.from', { household }))}<br>
+${link('/household/reminders', escaped(t('mail.change')), 'color:#7a1f4e')} &middot; ${link(unsubscribe, escaped(t('mail.stop')), 'color:#7a1f4e')}</p>`
 }
 </div></body></html>`;
 }
@@ -86,8 +94,7 @@ ${link('/household/reminders', 'Change what is sent', 'color:#7a1f4e')} &middot;
 export const mail: ChannelType<'mail'> = {
   toldApartBy: 'the Message-ID, the same for every try, by which mail programs show it once',
   async send({ to }, message) {
-    if (smtpUrl() === '')
-      return failed('This Brote has no mail server: whoever runs it names one in BROTE_SMTP_URL.');
+    if (smtpUrl() === '') return failed(t('mail.noServer'));
     const host = new URL(message.base).hostname;
     try {
       await transport().sendMail({
@@ -112,13 +119,10 @@ export const mail: ChannelType<'mail'> = {
 
 /** What a mail server's refusal means, and whose it is to mend. */
 function told({ code, responseCode, message }: Error & { code?: string; responseCode?: number }) {
-  if (code === 'EAUTH')
-    return failed(
-      'The mail server refused the name or password Brote signs in with: whoever runs it corrects BROTE_SMTP_URL.'
-    );
+  if (code === 'EAUTH') return failed(t('mail.refused'));
   if (code === 'EENVELOPE' && responseCode !== undefined && responseCode >= 550 && responseCode <= 553)
-    return gone('The mail server knows nobody of this address: check it.');
+    return gone(t('mail.unknown'));
   if (code === 'EDNS' || code === 'ESOCKET' || code === 'ECONNECTION' || code === 'ETIMEDOUT')
-    return failed(`The mail server was not reached (${code}).`);
-  return failed(`The mail server did not take it: ${message}`);
+    return failed(t('mail.unreached', { code }));
+  return failed(t('mail.failed', { message }));
 }

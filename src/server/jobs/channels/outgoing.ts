@@ -1,3 +1,4 @@
+import { t } from '../../../messages/t.ts';
 import { request as httpRequest } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { RequestFilteringHttpAgent, RequestFilteringHttpsAgent } from 'request-filtering-agent';
@@ -33,9 +34,9 @@ const isAllowed = ({ host }: URL): boolean =>
 export function outgoingUrl(address: string): URL {
   const url = URL.canParse(address) ? new URL(address) : null;
   if (!url || !['http:', 'https:'].includes(url.protocol) || url.hostname === '')
-    throw new Refused('This is no address of the web: it begins with https://.');
+    throw new Refused(t('reminders.noAddressWebBeginsWith'));
   if (url.username !== '' || url.password !== '')
-    throw new Refused('Leave name and password out of the address; the signature says who sends it.');
+    throw new Refused(t('reminders.leaveNamePasswordOutAddress'));
   return url;
 }
 
@@ -101,8 +102,6 @@ function once(
 /** What the filter says, so that people see what is meant. */
 function refusal(error: Error): Error {
   return /is not allowed|private|meta|DNS lookup.*not allowed/i.test(error.message)
-    ? new Refused(
-        'This address leads to this machine or into a private network. Whoever runs Brote can allow it with BROTE_ALLOW_HOSTS.'
-      )
+    ? new Refused(t('reminders.addressLeadsMachineOrInto'))
     : error;
 }

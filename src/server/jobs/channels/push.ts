@@ -1,3 +1,4 @@
+import { t } from '../../../messages/t.ts';
 import webpush from 'web-push';
 import { failed, gone, type ChannelType, type Message } from './channel.ts';
 import { postOut, Refused } from './outgoing.ts';
@@ -45,13 +46,9 @@ export const push: ChannelType<'push'> = {
       );
       const { status } = await postOut(endpoint, headers as Record<string, string>, body);
       if (status >= 200 && status < 300) return { ok: true };
-      if (status === 404 || status === 410)
-        return gone('This browser is not subscribed any more: turn notifications on again in it.');
-      if (status === 401 || status === 403)
-        return gone(
-          'The browser’s push service refused this subscription: turn notifications on again in it.'
-        );
-      return failed(`The browser’s push service answered ${status}.`);
+      if (status === 404 || status === 410) return gone(t('reminders.push.gone'));
+      if (status === 401 || status === 403) return gone(t('reminders.push.refused'));
+      return failed(t('reminders.push.answered', { status: status }));
     } catch (error) {
       if (error instanceof Refused) return gone(error.message);
       return failed((error as Error).message);

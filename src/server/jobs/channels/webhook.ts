@@ -1,3 +1,4 @@
+import { t } from '../../../messages/t.ts';
 import { createHmac } from 'node:crypto';
 import { failed, gone, type ChannelType, type Message } from './channel.ts';
 import { postOut, Refused } from './outgoing.ts';
@@ -52,8 +53,8 @@ export const webhook: ChannelType<'webhook'> = {
         body
       );
       if (status >= 200 && status < 300) return { ok: true };
-      if (status === 410) return gone('It answered 410: this address is no more.');
-      return failed(`It answered ${status}.`);
+      if (status === 410) return gone(t('reminders.webhook.gone'));
+      return failed(t('reminders.webhook.answered', { status: status }));
     } catch (error) {
       return error instanceof Refused ? gone(error.message) : failed((error as Error).message);
     }

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { percent } from '$words/percent.ts';
+  import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
@@ -18,7 +20,7 @@
   import { ask } from '$ui/state/ask.ts';
   import { page } from '$ui/state/hydrated.svelte.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
-  import { PORTION_WORDS, SHORT_WEEKDAYS, weekdayName } from '$words/ahead.ts';
+  import { PORTION_WORDS, shortWeekdays, weekdayName } from '$words/ahead.ts';
   import { problemWords } from '$words/problems.ts';
   import { LEAST_CROPS, MOST_IN_ROW } from '$words/variety.ts';
   import type { Variety } from '$core/ahead/variety.ts';
@@ -58,7 +60,7 @@
     disliked: []
   });
   let eaters = $state<Typed[]>(
-    untrack(() => (data.eaters.length > 0 ? data.eaters.map(typedOf) : [nobodyYet('All of us')]))
+    untrack(() => (data.eaters.length > 0 ? data.eaters.map(typedOf) : [nobodyYet(t('ahead.allUs'))]))
   );
   let tastes = $state<Record<string, Taste>>(
     untrack(() => Object.fromEntries(data.tastes.map((taste) => [taste.cropKey, { ...taste }])))
@@ -98,8 +100,8 @@
   const wished = (event: Event): number | null => Number((event.target as HTMLSelectElement).value) || null;
   const SHARES = [0, 0.1, 0.2, 0.3, 0.5, 0.7, 1] as const;
   const SHARE_WORDS = {
-    leastShare: { label: 'At least, of a week', none: 'no wish' },
-    mostShare: { label: 'At most, of a week', none: 'half' }
+    leastShare: { label: t('ahead.atLeastWeek'), none: t('ahead.noWish') },
+    mostShare: { label: t('ahead.atMostWeek'), none: 'half' }
   } as const;
   const wish = (key: string, of: keyof typeof SHARE_WORDS, chosen: string) =>
     (tastes[key] = { ...tasteOf(key), [of]: chosen === '' ? null : Number(chosen) });
@@ -150,8 +152,7 @@
       })
     });
     sending = false;
-    if (!answer || answer.status >= 500)
-      failed = 'No answer from Brote. What you typed is kept here: try again in a moment.';
+    if (!answer || answer.status >= 500) failed = t('ahead.noAnswerFromBroteWhat2');
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) await goto('/ahead', { invalidateAll: true });
     else {
@@ -171,34 +172,32 @@
     on:change={(event) => wish(key, of, (event.target as HTMLSelectElement).value)}
   >
     <SelectItem value="" text={SHARE_WORDS[of].none} />
-    {#each SHARES as one (one)}{#if one > 0}<SelectItem
-          value={String(one)}
-          text="{one * 100} %"
-        />{/if}{/each}
+    {#each SHARES as one (one)}{#if one > 0}<SelectItem value={String(one)} text={percent(one)} />{/if}{/each}
   </Select>
 {/snippet}
 
-<svelte:head><title>What you eat · Brote</title></svelte:head>
+<svelte:head><title>{t('ahead.whatYouEatBrote')}</title></svelte:head>
 
 <AheadTabs />
-<h1>What you eat</h1>
+<h1>{t('ahead.whatYouEat2')}</h1>
 <p class="soft">
-  Brote plans so that there is as much as this and no more. {#if data.eaten !== null}
-    By what was taken out of pantry and trays you ate about {greensMass(
-      usualAppetiteG([{ id: '', name: '', gByWeekday: data.eaten }]),
-      locale.units
-    )} a day of late, most on {weekdayName(data.eaten.indexOf(Math.max(...data.eaten)) + 1)}s.
-    <Button kind="ghost" class="chip quiet" on:click={() => useEaten(data.eaten!)}>Use that</Button>
+  {t('ahead.brotePlansSoThereAs')}
+  {#if data.eaten !== null}
+    {t('ahead.byWhatWasTakenOut', {
+      greensMass: greensMass(usualAppetiteG([{ id: '', name: '', gByWeekday: data.eaten }]), locale.units),
+      weekdayName: weekdayName(data.eaten.indexOf(Math.max(...data.eaten)) + 1)
+    })}
+    <Button kind="ghost" class="chip quiet" on:click={() => useEaten(data.eaten!)}>{t('ahead.use')}</Button>
   {/if}
 </p>
 
 <form onsubmit={save} novalidate>
   {#each eaters as typed, n (typed.id)}
     <fieldset>
-      <legend class="visually-hidden">{typed.name || 'Somebody'}</legend>
+      <legend class="visually-hidden">{typed.name || t('ahead.somebody')}</legend>
       <div class="who">
         <TextInput
-          labelText="Who"
+          labelText={t('ahead.who')}
           bind:value={typed.name}
           invalid={!!wrong[`eaters.${n}.name`]}
           invalidText={wrong[`eaters.${n}.name`]}
@@ -208,11 +207,11 @@
             kind="ghost"
             class="chip quiet"
             on:click={() => (eaters = eaters.filter((one) => one.id !== typed.id))}
-            >Take {typed.name || 'them'} off</Button
+            >{t('ahead.takeNameOff', { name: typed.name || 'them' })}</Button
           >
         {/if}
       </div>
-      <div class="row" role="group" aria-label="Every day, {typed.name}">
+      <div class="row" role="group" aria-label={t('ahead.everyDayName', { name: typed.name })}>
         {#each Object.entries(PORTIONS) as [portion, g] (portion)}
           <Button kind="tertiary" class="chip" on:click={() => every(typed, g)}
             >{PORTION_WORDS[portion as PortionSize]} · {greensMass(g, locale.units)}</Button
@@ -222,7 +221,7 @@
       <div class="week">
         {#each DAYS as day (day)}
           <TextInput
-            labelText={SHORT_WEEKDAYS[day - 1]}
+            labelText={shortWeekdays()[day - 1]}
             bind:value={typed.grams[day - 1]}
             inputmode="decimal"
             autocomplete="off"
@@ -236,16 +235,17 @@
   {/each}
   <div class="row">
     <Button kind="tertiary" class="chip" on:click={() => (eaters = [...eaters, nobodyYet('')])}
-      >Somebody else eats too</Button
+      >{t('ahead.somebodyElseEatsToo')}</Button
     >
-    <span class="soft">Together about {greensMass(all, locale.units)} a day</span>
+    <span class="soft"
+      >{t('ahead.togetherAboutGreensmassDay', { greensMass: greensMass(all, locale.units) })}</span
+    >
   </div>
 
   <section>
-    <h2>Liked and not</h2>
+    <h2>{t('ahead.likedNot')}</h2>
     <p class="soft small">
-      Plans keep each crop to half of a week, or to what you say of one you like. On a day with nothing else
-      it is eaten all the same.
+      {t('ahead.plansKeepEachCropHalf')}
     </p>
     <ul>
       {#each crops as { key, name } (key)}
@@ -257,13 +257,14 @@
               class="chip"
               type="button"
               aria-pressed={taste === 'liked'}
-              onclick={() => feel(key, taste === 'liked' ? 'usual' : 'liked')}>Liked</button
+              onclick={() => feel(key, taste === 'liked' ? 'usual' : 'liked')}>{t('ahead.liked')}</button
             >
             <button
               class="chip"
               type="button"
               aria-pressed={taste === 'disliked'}
-              onclick={() => feel(key, taste === 'disliked' ? 'usual' : 'disliked')}>Never</button
+              onclick={() => feel(key, taste === 'disliked' ? 'usual' : 'disliked')}
+              >{t('ahead.never')}</button
             >
             {#if taste === 'liked'}
               {@render share(key, 'leastShare', leastShare)}
@@ -274,20 +275,20 @@
       {/each}
     </ul>
     {#if !more}<Button kind="ghost" class="chip quiet" on:click={() => (more = true)}
-        >All crops of the library</Button
+        >{t('ahead.allCropsLibrary')}</Button
       >{/if}
   </section>
 
   {#if eaters.length > 1}
     <section>
-      <h2>Favourites by person</h2>
+      <h2>{t('ahead.favouritesByPerson')}</h2>
       <p class="small soft">
-        Plans favour what more of you like. What somebody doesn’t eat is left to the others.
+        {t('ahead.plansFavourWhatMoreYou')}
       </p>
       {#each eaters as typed (typed.id)}
         <details class="unfold">
           <summary
-            >{typed.name || 'Somebody'}{typed.liked.length + typed.disliked.length > 0
+            >{typed.name || t('ahead.somebody')}{typed.liked.length + typed.disliked.length > 0
               ? ` (${typed.liked.length + typed.disliked.length})`
               : ''}</summary
           >
@@ -300,13 +301,13 @@
                     class="chip"
                     type="button"
                     aria-pressed={typed.liked.includes(key)}
-                    onclick={() => toggle(typed, 'liked', key)}>Favourite</button
+                    onclick={() => toggle(typed, 'liked', key)}>{t('ahead.favourite')}</button
                   >
                   <button
                     class="chip"
                     type="button"
                     aria-pressed={typed.disliked.includes(key)}
-                    onclick={() => toggle(typed, 'disliked', key)}>Doesn’t eat it</button
+                    onclick={() => toggle(typed, 'disliked', key)}>{t('ahead.doesntEat')}</button
                   >
                 </div>
               </li>
@@ -318,34 +319,34 @@
   {/if}
 
   <section>
-    <h2>Variety</h2>
-    <p class="small soft">A proposal says what it costs.</p>
+    <h2>{t('ahead.variety')}</h2>
+    <p class="small soft">{t('ahead.proposalSaysWhatCosts')}</p>
     <div class="wishes">
       <Select
-        labelText="Crops in every week"
+        labelText={t('ahead.cropsEveryWeek')}
         selected={String(variety.leastCrops ?? '')}
         on:change={(event) => (variety.leastCrops = wished(event))}
       >
-        <SelectItem value="" text="no wish" />
+        <SelectItem value="" text={t('ahead.noWish')} />
         {#each LEAST_CROPS as { value, text } (value)}<SelectItem value={String(value)} {text} />{/each}
       </Select>
       <Select
-        labelText="The same crop sown"
+        labelText={t('ahead.sameCropSown')}
         selected={String(variety.mostInRow ?? '')}
         on:change={(event) => (variety.mostInRow = wished(event))}
       >
-        <SelectItem value="" text="as often as it suits" />
+        <SelectItem value="" text={t('ahead.asOftenAsSuits')} />
         {#each MOST_IN_ROW as { value, text } (value)}<SelectItem value={String(value)} {text} />{/each}
       </Select>
     </div>
   </section>
 
   <section>
-    <h2>Days without time</h2>
+    <h2>{t('ahead.daysWithoutTime')}</h2>
     <p class="soft small">
-      Nothing is proposed to be soaked or sown on them. Days away are left out by themselves.
+      {t('ahead.nothingProposedBeSoakedOr')}
     </p>
-    <div class="row" role="group" aria-label="Days without time">
+    <div class="row" role="group" aria-label={t('ahead.daysWithoutTime')}>
       {#each DAYS as day (day)}
         <button
           class="chip"
@@ -363,11 +364,13 @@
     <div class="warn" role="alert">
       <p>{failed}</p>
       {#if asksBack}
-        <Button kind="tertiary" class="chip" on:click={() => void save(null, true)}>Save it as it is</Button>
+        <Button kind="tertiary" class="chip" on:click={() => void save(null, true)}
+          >{t('ahead.saveAs')}</Button
+        >
       {/if}
     </div>
   {/if}
-  <Button type="submit" disabled={!page.hydrated || sending}>Save</Button>
+  <Button type="submit" disabled={!page.hydrated || sending}>{t('ahead.save')}</Button>
 </form>
 
 <style>

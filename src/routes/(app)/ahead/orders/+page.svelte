@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
   import { finished } from '$core/time/inSteps.ts';
@@ -39,7 +41,7 @@
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id })
     });
-    if (!answer?.ok) failed = 'No answer from Brote. The order goes on: try again in a moment.';
+    if (!answer?.ok) failed = t('ahead.noAnswerFromBroteOrder');
     else await reload();
   }
   async function saved() {
@@ -48,25 +50,25 @@
   }
 </script>
 
-<svelte:head><title>Standing orders · Brote</title></svelte:head>
+<svelte:head><title>{t('ahead.standingOrdersBrote')}</title></svelte:head>
 
 <AheadTabs />
 <header class="page-head">
   <div>
-    <h1>Standing orders</h1>
+    <h1>{t('ahead.standingOrders2')}</h1>
     <p class="soft">
-      The same again and again, laid into the weeks ahead until you begin it or leave it out.
+      {t('ahead.sameAgainAgainLaidInto')}
     </p>
   </div>
   {#if open === null && data.ahead.containers.length > 0 && data.ahead.household.places.length > 0}
-    <Button disabled={!page.hydrated} on:click={() => (open = 'new')}>New standing order</Button>
+    <Button disabled={!page.hydrated} on:click={() => (open = 'new')}>{t('ahead.newStandingOrder')}</Button>
   {/if}
 </header>
 {#if failed}<p class="warn" role="alert">{failed}</p>{/if}
 
 {#if open !== null}
   <section class="form">
-    <h2>{open === 'new' ? 'New standing order' : orderName(open)}</h2>
+    <h2>{open === 'new' ? t('ahead.newStandingOrder') : orderName(open)}</h2>
     {#key open}
       <OrderForm
         data={data.ahead}
@@ -77,7 +79,7 @@
         onsaved={() => void saved()}
       />
     {/key}
-    <Button kind="ghost" on:click={() => (open = null)}>Leave it as it was</Button>
+    <Button kind="ghost" on:click={() => (open = null)}>{t('ahead.leaveAsWas')}</Button>
   </section>
 {/if}
 
@@ -85,9 +87,11 @@
   {#if open === null}
     <p class="lead">
       {#if data.ahead.containers.length === 0 || data.ahead.household.places.length === 0}
-        Brote has to know a container and a place first: <a href="/sow">begin a sowing</a>, and it knows both.
+        <Rich parts={rich('ahead.broteHasKnowContainerPlace')}
+          >{#snippet link(text: string)}<a href="/sow">{text}</a>{/snippet}</Rich
+        >
       {:else}
-        None yet. A tray of cress every four days, say, or peas for Mondays and Thursdays.
+        {t('ahead.noneYetTrayCressEvery')}
       {/if}
     </p>
   {/if}
@@ -104,10 +108,10 @@
         </div>
         <div class="row">
           <Button kind="tertiary" class="chip" on:click={() => (open = order)}
-            >Change<span class="visually-hidden"> {orderName(order)}</span></Button
+            >{t('ahead.change')}<span class="visually-hidden"> {orderName(order)}</span></Button
           >
           <Button kind="ghost" class="chip quiet" on:click={() => void end(order.id)}
-            >End it<span class="visually-hidden">: {orderName(order)}</span></Button
+            >{t('ahead.end')}<span class="visually-hidden">: {orderName(order)}</span></Button
           >
         </div>
       </li>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { text } from '@sveltejs/kit';
 import { householdSeedNeeds } from '$server/app/seedNeeds.ts';
 import { householdNow } from '$server/households/household.ts';
@@ -12,7 +13,7 @@ export const GET: RequestHandler = api(async ({ locals }) => {
   const lines = (await householdSeedNeeds(locals))
     .filter(({ buyG }) => buyG > 0)
     .map((need) => seedLine(need, householdNow(household), household));
-  return text(`${lines.length > 0 ? lines.join('\n') : 'There is enough of everything.'}\n`, {
+  return text(`${lines.length > 0 ? lines.join('\n') : t('ahead.enoughSeed')}\n`, {
     headers: { 'content-type': 'text/plain; charset=utf-8', 'cache-control': 'no-store' }
   });
 });

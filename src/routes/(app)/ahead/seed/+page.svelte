@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { seedMass } from '$core/units/format.ts';
   import AheadTabs from '$ui/ahead/AheadTabs.svelte';
   import { seedLine } from '$words/ahead.ts';
@@ -11,41 +13,45 @@
   const toBuy = $derived(needs.filter(({ buyG }) => buyG > 0));
 </script>
 
-<svelte:head><title>Seed to buy · Brote</title></svelte:head>
+<svelte:head><title>{t('ahead.seedBuyBrote')}</title></svelte:head>
 
 <AheadTabs />
 <header class="page-head">
   <div>
-    <h1>Seed</h1>
-    <p class="soft">What is on the list and on standing orders takes, against what is in the cupboard.</p>
+    <h1>{t('ahead.seed')}</h1>
+    <p class="soft">{t('ahead.whatOnListOnStanding')}</p>
   </div>
   {#if needs.length > 0}
     <div class="row acts">
-      <a class="bx--btn bx--btn--ghost" href="/ahead/seed.txt" download>As text</a>
-      <a class="bx--btn bx--btn--ghost" href="/ahead/seed.csv" download>As CSV</a>
+      <a class="bx--btn bx--btn--ghost" href="/ahead/seed.txt" download>{t('ahead.asText')}</a>
+      <a class="bx--btn bx--btn--ghost" href="/ahead/seed.csv" download>{t('ahead.asCsv')}</a>
     </div>
   {/if}
 </header>
 
 {#if needs.length === 0}
-  <p class="lead">Nothing is planned, and so no seed is needed. <a href="/ahead">To the weeks ahead</a></p>
+  <p class="lead">
+    <Rich parts={rich('ahead.nothingPlannedSoNoSeed')}
+      >{#snippet link(text: string)}<a href="/ahead">{text}</a>{/snippet}</Rich
+    >
+  </p>
 {:else}
   {#if toBuy.length > 0}
     <section>
-      <h2>To buy</h2>
+      <h2>{t('ahead.buy')}</h2>
       <ul>
         {#each toBuy as need (need.crop.key)}<li>{seedLine(need, data.now, locale)}</li>{/each}
       </ul>
     </section>
   {:else}
-    <p>There is enough of everything.</p>
+    <p>{t('ahead.thereEnoughEverything')}</p>
   {/if}
   <table>
     <thead>
       <tr
-        ><th scope="col">Crop</th><th scope="col">Needed</th><th scope="col">There is</th><th scope="col"
-          >Used first</th
-        ></tr
+        ><th scope="col">{t('ahead.crop')}</th><th scope="col">{t('ahead.needed')}</th><th scope="col"
+          >{t('ahead.there')}</th
+        ><th scope="col">{t('ahead.usedFirst')}</th></tr
       >
     </thead>
     <tbody>
@@ -55,14 +61,13 @@
           <td class="mass">{seedMass(needG, locale.units)}</td>
           <td
             ><span class="mass">{seedMass(haveG, locale.units)}</span>{#if buyBy !== null}<br /><span
-                class="soft small">buy by {dayWords(buyBy, data.now, locale)}</span
+                class="soft small">{t('ahead.buyByDay', { day: dayWords(buyBy, data.now, locale) })}</span
               >{/if}</td
           >
           <td>
             {first ? first.name || crop.name : '–'}
             {#if stale.length > 0}<br /><span class="soft small"
-                >{stale.length === 1 ? 'One lot is' : `${stale.length} lots are`} past the date: used first, or
-                left after a test of its germination</span
+                >{t('ahead.oneLotLotsPastDate', { stale: stale.length })}</span
               >{/if}
           </td>
         </tr>

@@ -1,26 +1,30 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { CALCULATORS } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
 
   const WHAT: Record<string, string> = {
-    seed: 'Grams for trays, pots and cells; or how many a weight of seed fills.',
-    packet: 'How many trays a packet makes, and what they give.',
-    soak: 'Water and jar for the seed; or seed for the jar you have.',
-    hypochlorite: 'Product and water by the label’s strength.',
-    peroxide: 'Stock and water by the label’s strength.',
-    dilution: 'Any stock to any strength.',
-    medium: 'Litres of medium, and coir to swell.',
-    feed: 'Feed to the water, at full or part strength.',
-    units: 'Grams and ounces, spoons, cups, inches, degrees.'
+    seed: t('bench.gramsTraysPotsCellsOr'),
+    packet: t('bench.howManyTraysPacketMakes'),
+    soak: t('bench.waterJarSeedOrSeed'),
+    hypochlorite: t('bench.productWaterByLabelsStrength'),
+    peroxide: t('bench.stockWaterByLabelsStrength'),
+    dilution: t('bench.anyStockAnyStrength'),
+    medium: t('bench.litresMediumCoirSwell'),
+    feed: t('bench.feedWaterAtFullOr'),
+    units: t('bench.gramsOuncesSpoonsCupsInches')
   };
-  const all = [...CALCULATORS.map(({ key, name }) => ({ key, name })), { key: 'units', name: 'Units' }];
+  const all = [
+    ...CALCULATORS.map(({ key, name }) => ({ key, name })),
+    { key: 'units', name: t('bench.units') }
+  ];
 </script>
 
-<svelte:head><title>Calculators · Brote</title></svelte:head>
+<svelte:head><title>{t('bench.calculatorsBrote')}</title></svelte:head>
 
 <BenchTabs />
-<h1>Calculators</h1>
-<p class="soft lead">Each works by itself, both ways, and shows its working.</p>
+<h1>{t('bench.calculators')}</h1>
+<p class="soft lead">{t('bench.eachWorksByItselfBoth')}</p>
 <ul>
   {#each all as { key, name } (key)}
     <li>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { percent, strengthPercent } from '$words/percent.ts';
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { freeCount } from '$core/supplies/containers/container.ts';
   import { findCrop } from '$core/crops/library.ts';
@@ -11,10 +13,12 @@
     type LotStock
   } from '$core/supplies/seed/lot.ts';
   import { figure, length, mass, volume } from '$core/units/format.ts';
+  import { mayHaveFaded } from '$core/supplies/seed/product.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
+  import { PRODUCT_WORDS } from '$words/disinfect.ts';
   import { FLAG_WORDS } from '$words/lots.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { isoDay } from '$words/time.ts';
+  import { dateAlone, isoDay } from '$words/time.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -24,34 +28,39 @@
 
   function germinationWords(lot: LotStock): string {
     const germination = lotGermination(lot);
-    if (!germination) return 'not known';
-    const pct = `${Math.round(germination.pct)} %`;
+    if (!germination) return t('bench.notKnown');
+    const pct = percent(germination.pct / 100);
     return lot.test
-      ? `${pct} (${lot.test.sprouted} of ${lot.test.tested}; likely ${Math.round(germination.lowPct)} to ${Math.round(germination.highPct)})`
-      : `${pct} by the packet`;
+      ? t('bench.pctSproutedTestedLikelyLowpct', {
+          pct,
+          sprouted: lot.test.sprouted,
+          tested: lot.test.tested,
+          lowPct: Math.round(germination.lowPct),
+          highPct: Math.round(germination.highPct)
+        })
+      : t('bench.pctByPacket', { pct });
   }
   function traysWords(lot: LotStock): string {
     const crop = cropOf(lot);
     if (!crop) return '';
     const trays = Math.floor(leftG(lot) / trayOfSeedG(crop));
-    return trays === 1 ? 'one tray more' : `${trays} trays more`;
+    return t('bench.oneTrayMoreTraysMore', { trays });
   }
 </script>
 
-<svelte:head><title>Cupboard · Brote</title></svelte:head>
+<svelte:head><title>{t('bench.cupboardBrote')}</title></svelte:head>
 
 <BenchTabs />
-<h1>Cupboard</h1>
+<h1>{t('bench.cupboard')}</h1>
 
 <section aria-labelledby="lots">
   <header class="row head">
-    <h2 id="lots">Seed</h2>
-    <Button kind="tertiary" href="/bench/cupboard/lot/new">Add a lot</Button>
+    <h2 id="lots">{t('bench.seed')}</h2>
+    <Button kind="tertiary" href="/bench/cupboard/lot/new">{t('bench.addLot')}</Button>
   </header>
   {#if data.lots.length === 0}
     <p class="soft">
-      No lots yet. Keep your packets here, and Brote corrects each sowing for how well they sprout and says
-      when one runs low.
+      {t('bench.noLotsYetKeepYour')}
     </p>
   {:else}
     <ul>
@@ -61,12 +70,12 @@
         <li>
           <a href="/bench/cupboard/lot/{lot.id}"
             ><strong>{crop?.name ?? lot.cropKey}</strong><span class="soft small"
-              >{lot.name}{lot.parts ? ', bought mixed' : ''}</span
+              >{lot.name}{lot.parts ? t('bench.boughtMixed') : ''}</span
             ></a
           >
           <span
             ><strong>{mass(leftG(lot), units)}</strong>
-            <span class="small soft">left, {traysWords(lot)}</span></span
+            <span class="small soft">{t('bench.leftTrays', { trays: traysWords(lot) })}</span></span
           >
           <span class="small">{germinationWords(lot)}</span>
           <span class="small flags">
@@ -79,9 +88,9 @@
 </section>
 
 <section aria-labelledby="containers">
-  <h2 id="containers">Containers</h2>
+  <h2 id="containers">{t('bench.containers')}</h2>
   {#if data.containers.length === 0}
-    <p class="soft">A container is kept here once something was sown in it.</p>
+    <p class="soft">{t('bench.containerKeptHereOnceSomething')}</p>
   {:else}
     <ul>
       {#each data.containers as one (one.id)}
@@ -89,23 +98,28 @@
         <li>
           <a href="/bench/cupboard/container/{one.id}"
             ><strong>{one.name}</strong><span class="soft small"
-              >{one.shape === 'cells' ? `${one.cells} cells of ` : ''}{length(
-                one.lengthCm,
-                units
-              )}{one.shape === 'round' ? ' across' : ` × ${length(one.widthCm, units)}`}, {length(
-                one.depthCm,
-                units
-              )} deep</span
+              >{t('bench.cellsCellsLengthAcrossLength', {
+                when: one.shape === 'cells' ? 'yes' : 'no',
+                cells: one.shape === 'cells' ? one.cells : '',
+                length: length(one.lengthCm, units),
+                when2: one.shape === 'round' ? 'yes' : 'no',
+                length2: !(one.shape === 'round') ? length(one.widthCm, units) : '',
+                length3: length(one.depthCm, units)
+              })}</span
             ></a
           >
           <span
-            >{#if free === null}<span class="soft small">not counted</span>{:else}<strong>{free} free</strong>
-              <span class="small soft">of {one.owned}</span>{/if}</span
+            >{#if free === null}<span class="soft small">{t('bench.notCounted')}</span>{:else}<strong
+                >{t('bench.freeFree', { free })}</strong
+              >
+              <span class="small soft">{t('bench.owned', { owned: one.owned ?? 0 })}</span>{/if}</span
           >
-          <span class="small">{one.emptyG === null ? '' : `${mass(one.emptyG, units)} empty`}</span>
+          <span class="small"
+            >{one.emptyG === null ? '' : t('bench.massEmpty', { mass: mass(one.emptyG, units) })}</span
+          >
           <span class="small flags"
             >{#if one.owned !== null && one.inUse > one.owned}<span class="flag"
-                >{one.inUse} in use: count again</span
+                >{t('bench.inuseUseCountAgain', { inUse: one.inUse })}</span
               >{/if}</span
           >
         </li>
@@ -116,8 +130,8 @@
 
 <section aria-labelledby="media">
   <header class="row head">
-    <h2 id="media">Media</h2>
-    <Button kind="tertiary" href="/bench/cupboard/medium/new">Add a medium</Button>
+    <h2 id="media">{t('bench.media')}</h2>
+    <Button kind="tertiary" href="/bench/cupboard/medium/new">{t('bench.addMedium')}</Button>
   </header>
   <ul>
     {#each data.media as medium (medium.id)}
@@ -129,13 +143,44 @@
           >{medium.parts
             ? medium.parts.map(({ name, parts }) => `${figure(parts)} ${name}`).join(', ')
             : medium.swellLKg
-              ? `${volume(medium.swellLKg * 1000, units)} from a dry kg`
+              ? t('bench.volumeFromDryKg', { volume: volume(medium.swellLKg * 1000, units) })
               : ''}</span
         >
       </li>
     {:else}
       <li class="soft">
-        The usual media need no entry. Add one for a mix of your own, or a brick’s own figure.
+        {t('bench.usualMediaNeedNoEntry')}
+      </li>
+    {/each}
+  </ul>
+</section>
+
+<section aria-labelledby="products">
+  <header class="row head">
+    <h2 id="products">{t('bench.disinfectants')}</h2>
+    <Button kind="tertiary" href="/bench/cupboard/product/new">{t('bench.addDisinfectant')}</Button>
+  </header>
+  <ul>
+    {#each data.products as product (product.id)}
+      <li>
+        <a href="/bench/cupboard/product/{product.id}"
+          ><strong>{product.name}</strong><span class="soft small">{PRODUCT_WORDS[product.kind]}</span></a
+        >
+        <span><strong>{strengthPercent(product.strengthPct)}</strong></span>
+        <span class="small"
+          >{product.datedOn
+            ? t('bench.datedDate', {
+                date: dateAlone(Date.parse(product.datedOn), { ...data.household, zone: 'UTC' })
+              })
+            : t('bench.noDate')}</span
+        >
+        <span class="small flags"
+          >{#if mayHaveFaded(product, today)}<span class="flag">{t('bench.mayHaveFaded')}</span>{/if}</span
+        >
+      </li>
+    {:else}
+      <li class="soft">
+        {t('bench.addBottleYouDisinfectSeed')}
       </li>
     {/each}
   </ul>

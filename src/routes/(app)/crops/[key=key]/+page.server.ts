@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error } from '@sveltejs/kit';
 import { findCrop } from '$core/crops/library.ts';
 import { listOwnCrops } from '$server/crops/ownCrops.ts';
@@ -11,7 +12,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   );
   const ownCrop = own.find(({ crop }) => crop.key === params.key) ?? null;
   const crop = ownCrop?.crop ?? findCrop(params.key);
-  if (!crop) error(404, 'There is no such crop in the library.');
+  if (!crop) error(404, t('crops.thereNoSuchCropLibrary'));
   return {
     crop,
     learned,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import { yieldBelief, yieldFactor } from '$core/growth/yieldLearned.ts';
@@ -22,7 +23,7 @@
 
 <svelte:head><title>{crop.name} · Brote</title></svelte:head>
 
-<p class="small"><a href="/crops">← Crops</a></p>
+<p class="small"><a href="/crops">{t('crops.crops2')}</a></p>
 <header class="head">
   <div class="stack">
     <h1>{crop.name}</h1>
@@ -32,16 +33,17 @@
     {#if weighed}<p class="lesson">{yieldLessonWords(crop.name, gives, weighed.trays)}</p>{/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
     {#if data.own}<p class="small soft">
-        Your own figures{data.book && data.book.key !== crop.key
-          ? `, made from ${data.book.name.toLowerCase()}`
-          : ''}.
+        {t('crops.yourOwnFiguresMadeFrom', {
+          when: data.book && data.book.key !== crop.key ? 'yes' : 'no',
+          name: data.book && data.book.key !== crop.key ? data.book.name.toLowerCase() : ''
+        })}
       </p>{/if}
     <div class="row">
-      <Button href="/sow?crop={crop.key}">Sow {crop.name.toLowerCase()}</Button>
+      <Button href="/sow?crop={crop.key}">{t('crops.sowName', { name: crop.name.toLowerCase() })}</Button>
       <Button kind="tertiary" href="/crops/{crop.key}/edit"
-        >{data.own ? 'Change the figures' : 'Overrule the figures'}</Button
+        >{data.own ? t('crops.changeFigures') : t('crops.overruleFigures')}</Button
       >
-      <Button kind="ghost" href="/crops/new/edit?from={crop.key}">Make another from it</Button>
+      <Button kind="ghost" href="/crops/new/edit?from={crop.key}">{t('crops.makeFrom')}</Button>
     </div>
   </div>
   <div class="picture">

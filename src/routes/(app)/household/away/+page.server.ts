@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
@@ -42,7 +43,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
         : null,
     wrong: {
       ...wrong,
-      ...(asked.ok && asked.value.untilDay < today ? { untilDay: 'These days have passed.' } : {})
+      ...(asked.ok && asked.value.untilDay < today ? { untilDay: t('household.theseDaysHavePassed') } : {})
     } as Record<string, string>,
     asked: { from: url.searchParams.get('from') ?? '', until: url.searchParams.get('until') ?? '' },
     sitters,
@@ -66,7 +67,7 @@ export const actions: Actions = {
     if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { fromDay, untilDay } = checked.value;
     const today = isoDay(householdNow(household), household.zone);
-    if (untilDay < today) return notTaken(422, fields, { untilDay: 'These days have passed.' });
+    if (untilDay < today) return notTaken(422, fields, { untilDay: t('household.theseDaysHavePassed') });
     await inSession(locals, (tx) => addAway(tx, household.id, { fromDay, untilDay }, today));
     // Without the days in its address: they are marked now, and no longer only looked at.
     redirect(303, '/household/away');
@@ -82,7 +83,7 @@ export const actions: Actions = {
     const { id, name, fromDay, untilDay } = checked.value;
     const { leavesAt, backAt } = absenceOf({ fromDay, untilDay }, rhythmOf(household));
     if (backAt < householdNow(household))
-      return notTaken(422, fields, { untilDay: 'These days have passed.' });
+      return notTaken(422, fields, { untilDay: t('household.theseDaysHavePassed') });
     const token = await inSession(locals, (tx) =>
       addSitter(tx, household.id, { id, name, fromAt: leavesAt, untilAt: backAt + GRACE_MS }, memberId)
     );

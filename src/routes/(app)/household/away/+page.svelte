@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { enhance, reload } from '$ui/state/reload.ts';
   import { Button } from 'carbon-components-svelte';
   import Outlook from '$ui/away/Outlook.svelte';
@@ -20,42 +21,43 @@
   const next = $derived(data.preview ?? data.marked[0] ?? null);
 </script>
 
-<svelte:head><title>Days away · Brote</title></svelte:head>
+<svelte:head><title>{t('household.daysAwayBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<h1>Days away</h1>
+<h1>{t('household.daysAway')}</h1>
 <p class="lead soft">
-  Mark the days on which nobody is at home for any round. Brote says what will come due, what to do before,
-  and what a sitter has to do; it reminds nobody meanwhile.
+  {t('household.markDaysOnWhichNobody')}
 </p>
 <form class="days" method="GET">
   <Field
     name="from"
     type="date"
-    label="First day away"
+    label={t('household.firstDayAway')}
     value={data.asked.from || data.preview?.fromDay || ''}
     error={data.wrong.fromDay}
   />
   <Field
     name="until"
     type="date"
-    label="Last day away"
+    label={t('household.lastDayAway')}
     value={data.asked.until || data.preview?.untilDay || ''}
     error={data.wrong.untilDay}
   />
-  <Button type="submit" kind="tertiary">See what that means</Button>
+  <Button type="submit" kind="tertiary">{t('household.seeWhatMeans')}</Button>
 </form>
 
 <div class="columns">
   <div>
     {#if data.preview}
       <section aria-labelledby="preview-title">
-        <h2 id="preview-title">{dayOf(data.preview.fromDay)} to {dayOf(data.preview.untilDay)}</h2>
+        <h2 id="preview-title">
+          {t('household.dayDay', { day: dayOf(data.preview.fromDay), day2: dayOf(data.preview.untilDay) })}
+        </h2>
         <form method="POST" action="?/mark" use:enhance class="row">
           <input type="hidden" name="fromDay" value={data.preview.fromDay} />
           <input type="hidden" name="untilDay" value={data.preview.untilDay} />
-          <Button type="submit">Mark these days</Button>
-          <span class="soft small">Brote reminds you the evening before you leave.</span>
+          <Button type="submit">{t('household.markTheseDays')}</Button>
+          <span class="soft small">{t('household.broteRemindsYouEveningBefore')}</span>
         </form>
         <Outlook
           outlook={data.preview}
@@ -70,10 +72,12 @@
       {#if outlook.fromDay !== data.preview?.fromDay || outlook.untilDay !== data.preview?.untilDay}
         <section aria-labelledby="away-{outlook.fromDay}">
           <div class="head">
-            <h2 id="away-{outlook.fromDay}">Away {dayOf(outlook.fromDay)} to {dayOf(outlook.untilDay)}</h2>
+            <h2 id="away-{outlook.fromDay}">
+              {t('household.awayDayDay', { day: dayOf(outlook.fromDay), day2: dayOf(outlook.untilDay) })}
+            </h2>
             <form method="POST" action="?/unmark" use:enhance>
               <input type="hidden" name="fromDay" value={outlook.fromDay} />
-              <Button type="submit" kind="ghost" class="undo">Not away after all</Button>
+              <Button type="submit" kind="ghost" class="undo">{t('household.notAwayAfterAll')}</Button>
             </form>
           </div>
           <Outlook
@@ -86,7 +90,7 @@
         </section>
       {/if}
     {:else}
-      {#if !data.preview}<p class="soft">No days are marked.</p>{/if}
+      {#if !data.preview}<p class="soft">{t('household.noDaysMarked')}</p>{/if}
     {/each}
   </div>
   <Sitters

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { householdNow } from '$server/households/household.ts';
 import { emptyHousehold } from '$server/data/empty.ts';
 import { LEFT_OUT, LEFT_OUT_OF } from '$server/data/tables.ts';
@@ -16,7 +17,7 @@ export const actions: Actions = {
     const { household } = signedIn(locals);
     if (nameKey(fields.name ?? '') !== nameKey(household.name))
       return notTaken(422, fields, {
-        name: `Write “${household.name}”, the name of this household, to say that you mean it.`
+        name: t('household.typeNameToConfirm', { household: household.name })
       });
     await inLongSession(locals, emptyHousehold);
     return taken({ done: 'emptied' });

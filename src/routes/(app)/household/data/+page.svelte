@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import BringPackage from '$ui/data/BringPackage.svelte';
@@ -14,38 +15,39 @@
   const { wrong, typed } = formAnswers(() => form);
   const done = $derived(form && 'done' in form ? form.done : null);
   const LISTS = [
-    { path: '/notebook.csv', name: 'Notebook', what: 'every sowing with what it came to' },
-    { path: '/pantry.csv', name: 'Pantry', what: 'what is kept, eat-first' },
-    { path: '/bench/cupboard/lots.csv', name: 'Seed', what: 'lots with what is left' },
-    { path: '/crops.csv', name: 'Crops', what: 'the library with your own figures' },
-    { path: '/calendar.ics', name: 'Calendar', what: 'rounds and windows to come' }
+    { path: '/notebook.csv', name: t('household.notebook'), what: t('household.everySowingWithWhatCame') },
+    { path: '/pantry.csv', name: t('household.pantry'), what: t('household.whatKeptEatFirst') },
+    { path: '/bench/cupboard/lots.csv', name: t('household.seed'), what: t('household.lotsWithWhatLeft') },
+    { path: '/crops.csv', name: t('household.crops'), what: t('household.libraryWithYourOwnFigures') },
+    { path: '/calendar.ics', name: t('household.calendar'), what: t('household.roundsWindowsCome') }
   ];
 </script>
 
-<svelte:head><title>Data · Brote</title></svelte:head>
+<svelte:head><title>{t('household.dataBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<h1>Data</h1>
-<p class="soft lead">All that you wrote down is yours: take it out, bring it back, take it elsewhere.</p>
+<h1>{t('household.data')}</h1>
+<p class="soft lead">{t('household.allYouWroteDownYours')}</p>
 <FormSay />
 
 <div class="columns">
   <section class="stack" aria-labelledby="out">
-    <h2 id="out">Take it out</h2>
+    <h2 id="out">{t('household.takeOut')}</h2>
     <p>
-      One open package: a table of every kind as CSV, and a schema that says what stands in them. The same
-      data make the same file, to the byte.
+      {t('household.oneOpenPackageTableEvery')}
     </p>
     <div>
-      <a class="bx--btn bx--btn--primary" href="/household/data/package.zip" download>The whole household</a>
+      <a class="bx--btn bx--btn--primary" href="/household/data/package.zip" download
+        >{t('household.wholeHousehold')}</a
+      >
     </div>
     <details class="unfold">
-      <summary>What is left out, and why</summary>
+      <summary>{t('household.whatLeftOutWhy')}</summary>
       <ul class="small">
         {#each data.leftOut as why (why)}<li>{why}</li>{/each}
       </ul>
     </details>
-    <h3>Lists for a spreadsheet</h3>
+    <h3>{t('household.listsSpreadsheet')}</h3>
     <ul class="lists">
       {#each LISTS as { path, name, what } (path)}
         <li><a href={path} download>{name}</a> <span class="soft small">{what}</span></li>
@@ -53,35 +55,36 @@
     </ul>
     <Caution>{CAUTIONS.giving}</Caution>
     <p class="small soft">
-      Whoever runs this Brote can keep all of it, sign-ins too, with <code>npm run backup</code>.
+      {t('household.whoeverRunsBroteCanKeep')} <code>{t('household.npmRunBackup')}</code>.
     </p>
   </section>
   <BringPackage />
   <section class="stack" aria-labelledby="past">
-    <h2 id="past">Import past sowings</h2>
+    <h2 id="past">{t('household.importPastSowings')}</h2>
     <p class="small soft">
-      A list of your own as CSV, one sowing a line. They go into the notebook and improve the forecasts.
+      {t('household.listYourOwnAsCsv')}
     </p>
-    <div><Button kind="tertiary" href="/household/data/import">Import past sowings</Button></div>
+    <div>
+      <Button kind="tertiary" href="/household/data/import">{t('household.importPastSowings')}</Button>
+    </div>
   </section>
   <section class="stack" aria-labelledby="empty">
-    <h2 id="empty">Empty this household</h2>
+    <h2 id="empty">{t('household.emptyHousehold')}</h2>
     <p class="small">
-      Takes away every sowing, reading, place, packet and price; people and their sign-ins stay. It cannot be
-      undone: take the package out first.
+      {t('household.takesAwayEverySowingReading')}
     </p>
-    {#if done === 'emptied'}<p role="status">It is empty.</p>{/if}
+    {#if done === 'emptied'}<p role="status">{t('household.empty')}</p>{/if}
     <details class="unfold">
-      <summary>Empty it</summary>
+      <summary>{t('household.empty2')}</summary>
       <form method="POST" action="?/empty" class="stack" use:enhance novalidate>
         <Field
           name="name"
-          label="The household’s name"
-          helper="To say that you mean it"
+          label={t('household.householdsName')}
+          helper={t('household.sayYouMean')}
           value={typed('name')}
           error={wrong('name')}
         />
-        <div><Button type="submit" kind="danger-tertiary">Take all of it away</Button></div>
+        <div><Button type="submit" kind="danger-tertiary">{t('household.takeAllAway')}</Button></div>
       </form>
     </details>
   </section>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { redirect } from '@sveltejs/kit';
 import { isByArea } from '$core/costs/prices.ts';
 import { seedForYear } from '$core/costs/seedYear.ts';
@@ -75,7 +76,7 @@ export const actions: Actions = {
     });
     return known
       ? redirect(303, '/household/money')
-      : notTaken(422, fields, { 'medium.key': 'Choose the medium.' });
+      : notTaken(422, fields, { 'medium.key': t('household.chooseMedium') });
   }),
   shop: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(shopPriceSchema, {
@@ -92,7 +93,7 @@ export const actions: Actions = {
     });
     return known
       ? redirect(303, '/household/money')
-      : notTaken(422, fields, { 'shop.key': 'Choose the crop.' });
+      : notTaken(422, fields, { 'shop.key': t('household.chooseCrop2') });
   }),
   forget: form(async ({ locals }: RequestEvent, { of = '', key = '' }) => {
     if ((of === 'medium' || of === 'shop') && isKey(key))

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { isByArea, usualUses } from '$core/costs/prices.ts';
@@ -32,23 +34,23 @@
   const yearCost = $derived((data.year?.crops ?? []).reduce((sum, { cost }) => sum + (cost ?? 0), 0));
 </script>
 
-<svelte:head><title>Money · Brote</title></svelte:head>
+<svelte:head><title>{t('household.moneyBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<h1>Money</h1>
+<h1>{t('household.money')}</h1>
 <p class="soft lead">
-  What a tray cost follows from these. All of it is optional, and in your own money; nothing is looked up.
+  {t('household.whatTrayCostFollowsFrom')}
 </p>
 <FormSay />
 
 <div class="columns">
   <div class="stack">
     <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
-      <h2>For all trays</h2>
-      {#if done === 'money'}<p role="status">Saved.</p>{/if}
+      <h2>{t('household.allTrays')}</h2>
+      {#if done === 'money'}<p role="status">{t('household.saved')}</p>{/if}
       <Select
         name="currency"
-        labelText="Money"
+        labelText={t('household.money')}
         selected={typed('currency', prices.currency)}
         invalid={wrong('currency') !== ''}
         invalidText={wrong('currency')}
@@ -61,44 +63,48 @@
       <div class="two">
         <Field
           name="kWh"
-          label="A kWh costs"
-          helper="Off the bill; a lamp’s watts stand with its place"
+          label={t('household.kwhCosts')}
+          helper={t('household.offBillLampsWattsStand')}
           value={typed('kWh', prices.kWh)}
           error={wrong('kWh')}
           inputmode="decimal"
         />
         <Field
           name="feedL"
-          label="A litre of feed costs"
+          label={t('household.litreFeedCosts')}
           value={typed('feedL', prices.feedL)}
           error={wrong('feedL')}
           inputmode="decimal"
         />
       </div>
-      <div><Button type="submit">Save</Button></div>
+      <div><Button type="submit">{t('household.save')}</Button></div>
     </form>
 
     <section class="stack">
-      <h2>Media</h2>
+      <h2>{t('household.media')}</h2>
       {#if Object.keys(prices.media).length > 0}
         <ul>
           {#each Object.entries(prices.media) as [key, medium] (key)}
             {@const known = mediumOf(key)}
             <li>
               <span
-                ><strong>{known?.name ?? 'A medium that was put away'}</strong>: {money(
-                  medium.price,
-                  prices.currency
-                )} for {known && isByArea(known.kind)
-                  ? areaWords(medium.amount, data.household.units)
-                  : volume(medium.amount, data.household.units)}{medium.uses > 1
-                  ? `, used ${medium.uses} times`
-                  : ''}</span
+                ><Rich
+                  parts={rich('household.strongNameStrongMoneyValue', {
+                    name: known?.name ?? t('household.mediumWasPutAway'),
+                    money: money(medium.price, prices.currency),
+                    value:
+                      known && isByArea(known.kind)
+                        ? areaWords(medium.amount, data.household.units)
+                        : volume(medium.amount, data.household.units),
+                    when: medium.uses > 1 ? 'yes' : 'no',
+                    uses: medium.uses > 1 ? medium.uses : ''
+                  })}
+                /></span
               >
               <form method="POST" action="?/forget" use:enhance>
                 <input type="hidden" name="of" value="medium" /><input type="hidden" name="key" value={key} />
                 <Button type="submit" kind="ghost" class="chip quiet"
-                  >Forget<span class="visually-hidden"> {known?.name}</span></Button
+                  >{t('household.forget')}<span class="visually-hidden"> {known?.name}</span></Button
                 >
               </form>
             </li>
@@ -108,7 +114,7 @@
       <form method="POST" action="?/medium" class="stack" use:enhance={{ reset: false }} novalidate>
         <Select
           name="key"
-          labelText="Medium"
+          labelText={t('household.medium')}
           bind:selected={chosen}
           invalid={wrong('medium.key') !== ''}
           invalidText={wrong('medium.key')}
@@ -116,46 +122,58 @@
           {#each media as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
         </Select>
         <div class="three">
-          <Field name="price" label="Costs" error={wrong('medium.price')} inputmode="decimal" />
+          <Field
+            name="price"
+            label={t('household.costs')}
+            error={wrong('medium.price')}
+            inputmode="decimal"
+          />
           <Field
             name="amount"
-            label={isByArea(kind) ? 'For so many cm²' : 'For so many litres'}
+            label={isByArea(kind) ? t('household.soManyCm') : t('household.soManyLitres')}
             helper={us
               ? isByArea(kind)
-                ? 'A square inch is 6.45 cm²; a 10 × 20 in mat has 1290'
-                : 'A quart is 0.95 L; as laid, swollen'
+                ? t('household.squareInchCmMatHas')
+                : t('household.quartLAsLaidSwollen')
               : isByArea(kind)
-                ? 'A 25 × 18 cm mat has 450'
-                : 'As laid, swollen'}
+                ? t('household.cmMatHas')
+                : t('household.asLaidSwollen')}
             error={wrong('medium.amount')}
             inputmode="decimal"
           />
           {#key chosen}<Field
               name="uses"
-              label="Used, times"
+              label={t('household.usedTimes')}
               value={String(usualUses(kind))}
               error={wrong('medium.uses')}
               inputmode="numeric"
             />{/key}
         </div>
-        <div><Button type="submit" kind="tertiary">Keep this price</Button></div>
+        <div><Button type="submit" kind="tertiary">{t('household.keepPrice')}</Button></div>
       </form>
     </section>
   </div>
 
   <div class="stack">
     <section class="stack">
-      <h2>In the shop</h2>
-      <p class="small soft">What you would pay for the same greens, so that a tray can be set against it.</p>
+      <h2>{t('household.shop')}</h2>
+      <p class="small soft">{t('household.whatYouWouldPaySame')}</p>
       {#if Object.keys(prices.shop).length > 0}
         <ul>
           {#each Object.entries(prices.shop) as [key, per100] (key)}
             <li>
-              <span><strong>{cropName(key)}</strong>: {money(per100, prices.currency)} for 100 g</span>
+              <span
+                ><Rich
+                  parts={rich('household.strongCropnameStrongMoneyG', {
+                    cropName: cropName(key),
+                    money: money(per100, prices.currency)
+                  })}
+                /></span
+              >
               <form method="POST" action="?/forget" use:enhance>
                 <input type="hidden" name="of" value="shop" /><input type="hidden" name="key" value={key} />
                 <Button type="submit" kind="ghost" class="chip quiet"
-                  >Forget<span class="visually-hidden"> {cropName(key)}</span></Button
+                  >{t('household.forget')}<span class="visually-hidden"> {cropName(key)}</span></Button
                 >
               </form>
             </li>
@@ -165,35 +183,44 @@
       <form method="POST" action="?/shop" class="stack" use:enhance={{ reset: false }} novalidate>
         <Select
           name="key"
-          labelText="Crop"
+          labelText={t('household.crop')}
           invalid={wrong('shop.key') !== ''}
           invalidText={wrong('shop.key')}
         >
           {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
         </Select>
         <div class="two">
-          <Field name="price" label="Costs" error={wrong('shop.price')} inputmode="decimal" />
-          <Field name="amount" label="For so many g" error={wrong('shop.amount')} inputmode="decimal" />
+          <Field name="price" label={t('household.costs')} error={wrong('shop.price')} inputmode="decimal" />
+          <Field
+            name="amount"
+            label={t('household.soManyG')}
+            error={wrong('shop.amount')}
+            inputmode="decimal"
+          />
         </div>
-        <div><Button type="submit" kind="tertiary">Keep this price</Button></div>
+        <div><Button type="submit" kind="tertiary">{t('household.keepPrice')}</Button></div>
       </form>
     </section>
 
     <section>
-      <h2>Seed for a year</h2>
+      <h2>{t('household.seedYear')}</h2>
       {#if data.year}
         <p class="small soft">
-          At the pace of the last {Math.round(data.year.days)} days{yearCost > 0
-            ? `: about ${money(yearCost, prices.currency)}, where packets have a price`
-            : ''}.
+          {t('household.atPaceLastDaysDays', {
+            days: Math.round(data.year.days),
+            when: yearCost > 0 ? 'yes' : 'no',
+            money: yearCost > 0 ? money(yearCost, prices.currency) : ''
+          })}
         </p>
-        <div class="scroll" role="region" aria-label="Seed for a year" tabindex="-1">
+        <div class="scroll" role="region" aria-label={t('household.seedYear')} tabindex="-1">
           <table class="plain">
             <thead
               ><tr
-                ><th scope="col">Crop</th><th scope="col" class="n">Sowings</th><th scope="col" class="n"
-                  >A year</th
-                ><th scope="col" class="n">Costs</th></tr
+                ><th scope="col">{t('household.crop')}</th><th scope="col" class="n"
+                  >{t('household.sowings')}</th
+                ><th scope="col" class="n">{t('household.year')}</th><th scope="col" class="n"
+                  >{t('household.costs')}</th
+                ></tr
               ></thead
             >
             <tbody>
@@ -208,7 +235,7 @@
           </table>
         </div>
       {:else}
-        <p class="soft">After four weeks of sowing it stands here.</p>
+        <p class="soft">{t('household.afterFourWeeksSowingStands')}</p>
       {/if}
     </section>
   </div>

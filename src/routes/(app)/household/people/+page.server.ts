@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
@@ -34,7 +35,7 @@ const done = (what: string, invite: string | null = null) =>
 export const actions: Actions = {
   invite: form(async ({ locals, url }: RequestEvent, { id }) => {
     const { household, memberId } = signedIn(locals);
-    if (!isId(id)) return notTaken(422, {}, { invite: 'Load this page anew, and try again.' });
+    if (!isId(id)) return notTaken(422, {}, { invite: t('household.loadPageAnewTryAgain') });
     const token = await inSession(locals, (tx) => addInvite(tx, household.id, memberId, id));
     return done('invite', token ? new URL(`/join/${token}`, url).href : null);
   }),
@@ -45,7 +46,7 @@ export const actions: Actions = {
   passphrase: form(async (event: RequestEvent, fields) => {
     const { locals } = event;
     const { household, memberId, memberName } = signedIn(locals);
-    if (household.demo) return notTaken(403, {}, { now: 'In the demo nobody needs a passphrase.' });
+    if (household.demo) return notTaken(403, {}, { now: t('household.demoNobodyNeedsPassphrase') });
     const checked = check(ownPassphraseSchema, fields);
     if (!checked.ok) return notTaken(422, {}, checked.errors);
     const right = await checkPassphrase(household.name, checked.value.now, memberName, callerOf(event));
@@ -53,7 +54,7 @@ export const actions: Actions = {
       return notTaken(
         403,
         {},
-        { now: right.kind === 'wait' ? right.say : 'This is not the passphrase you sign in with now.' }
+        { now: right.kind === 'wait' ? right.say : t('household.notPassphraseYouSignWith') }
       );
     const hash = await hashPassphrase(checked.value.own);
     await inSession(locals, (tx) => setPassphrase(tx, memberId, hash));
@@ -62,11 +63,7 @@ export const actions: Actions = {
   remove: form(async ({ locals }: RequestEvent, { member = '' }) => {
     const session = signedIn(locals);
     if (!isId(member) || member === session.memberId)
-      return notTaken(
-        422,
-        {},
-        { remove: 'Choose somebody else. To go yourself, leave the household below.' }
-      );
+      return notTaken(422, {}, { remove: t('household.chooseSomebodyElseGoYourself') });
     await inSession(locals, (tx) => removeMember(tx, session, member));
     return done('removed');
   }),
@@ -78,7 +75,7 @@ export const actions: Actions = {
         409,
         {},
         {
-          leave: 'You are the last one here: invite somebody first, or keep the household.'
+          leave: t('household.youLastOneHereInvite')
         }
       );
     dropSession(event);

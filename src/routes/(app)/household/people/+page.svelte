@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
@@ -15,29 +17,29 @@
   const invite = $derived(form && 'invite' in form ? (form.invite ?? null) : null);
 </script>
 
-<svelte:head><title>People · Brote</title></svelte:head>
+<svelte:head><title>{t('household.peopleBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<h1>People</h1>
+<h1>{t('household.people')}</h1>
 <div class="columns">
   <section class="stack" aria-labelledby="members-title">
-    <h2 id="members-title">In this household</h2>
+    <h2 id="members-title">{t('household.household2')}</h2>
     <ul>
       {#each data.members as member (member.id)}
         <li class="member">
-          <span><strong>{member.name}</strong>{member.id === data.member.id ? ', you' : ''}</span>
+          <span><strong>{member.name}</strong>{member.id === data.member.id ? t('household.you') : ''}</span>
           {#if member.id !== data.member.id}
             <details>
-              <summary>Remove<span class="visually-hidden"> {member.name}</span></summary>
+              <summary>{t('household.remove')}<span class="visually-hidden"> {member.name}</span></summary>
               <form method="POST" action="?/remove" use:enhance class="stack">
                 <input type="hidden" name="member" value={member.id} />
                 <p class="small">
-                  {member.name} is signed out everywhere and can no longer sign in under this name. Invitations
-                  and sitters’ addresses {member.name} made stop working. Everybody in the household is told. What
-                  {member.name} did stays in the logs.
+                  {t('household.nameSignedOutEverywhereCan', { name: member.name })}
                 </p>
                 <div>
-                  <Button type="submit" kind="danger-tertiary">Remove {member.name}</Button>
+                  <Button type="submit" kind="danger-tertiary"
+                    >{t('household.removeName', { name: member.name })}</Button
+                  >
                 </div>
               </form>
             </details>
@@ -47,72 +49,75 @@
     </ul>
     {#if done === 'removed'}
       <p role="status">
-        Removed. If they know the household’s passphrase, <a href="/household">change it under Settings</a>:
-        every device that signs in with it is then asked again.
+        <Rich parts={rich('household.removedIfTheyKnowHouseholds')}
+          >{#snippet link(text: string)}<a href="/household">{text}</a>{/snippet}</Rich
+        >
       </p>
     {/if}
     {#if wrong('remove')}<p class="warn" role="alert">{wrong('remove')}</p>{/if}
-    <p class="soft small">The log of each tray says who did what.</p>
-    <h3>Invite somebody</h3>
+    <p class="soft small">{t('household.logEachTraySaysWho')}</p>
+    <h3>{t('household.inviteSomebody')}</h3>
     {#if invite}
       <ShownOnce secret={invite}
-        >Send them this address, shown this once. It works for one person, for {data.inviteDays} days; they choose
-        their name and a passphrase of their own.</ShownOnce
+        >{t('household.sendThemAddressShownOnce', { inviteDays: data.inviteDays })}</ShownOnce
       >
     {/if}
     {#each data.invites as open (open.id)}
       <div class="invite">
-        <span class="soft">An invitation, good until {shortDate(open.expiresAt, house)}</span>
+        <span class="soft"
+          >{t('household.invitationGoodUntilShortdate', {
+            shortDate: shortDate(open.expiresAt, house)
+          })}</span
+        >
         <form method="POST" action="?/noInvite" use:enhance>
           <input type="hidden" name="invite" value={open.id} />
-          <Button type="submit" kind="ghost" class="undo">Take it back</Button>
+          <Button type="submit" kind="ghost" class="undo">{t('household.takeBack')}</Button>
         </form>
       </div>
     {/each}
     <form method="POST" action="?/invite" use:enhance>
       <input type="hidden" name="id" value={data.newId} />
-      <Button type="submit" kind="tertiary">Make an invitation</Button>
+      <Button type="submit" kind="tertiary">{t('household.makeInvitation')}</Button>
     </form>
     {#if wrong('invite')}<p class="warn" role="alert">{wrong('invite')}</p>{/if}
   </section>
 
   <div class="stack">
     <form method="POST" action="?/passphrase" class="stack" use:enhance novalidate>
-      <h2>A passphrase of your own</h2>
-      {#if done === 'passphrase'}<p role="status">Saved: from now on you sign in with it.</p>{/if}
+      <h2>{t('household.passphraseYourOwn')}</h2>
+      {#if done === 'passphrase'}<p role="status">{t('household.savedFromNowOnYou')}</p>{/if}
       <p class="soft small">
-        {data.own
-          ? 'You sign in with your own. Nobody else of the household can sign in as you.'
-          : 'You sign in with the household’s, as everybody who knows it can. With one of your own, nobody else signs in as you.'}
+        {data.own ? t('household.youSignWithYourOwn') : t('household.youSignWithHouseholdsAs')}
       </p>
       <Field
         type="password"
         name="now"
-        label="The one you sign in with now"
+        label={t('household.oneYouSignWithNow')}
         error={wrong('now')}
         autocomplete="current-password"
       />
       <Field
         type="password"
         name="own"
-        label="Your own"
-        helper="At least 8 characters"
+        label={t('household.yourOwn')}
+        helper={t('household.atLeastCharacters')}
         error={wrong('own')}
         autocomplete="new-password"
       />
-      <div><Button type="submit" kind="tertiary">Save it</Button></div>
+      <div><Button type="submit" kind="tertiary">{t('household.save2')}</Button></div>
     </form>
     <form method="POST" action="?/leave" class="stack" use:enhance>
-      <h2>Leave this household</h2>
+      <h2>{t('household.leaveHousehold')}</h2>
       <p class="soft small">
-        You are signed out everywhere and reminded no more. What you did stays in the logs under your name.
-        Whoever knows the household’s passphrase can still come in: those who stay change it under Settings.
+        {t('household.youSignedOutEverywhereReminded')}
       </p>
       {#if wrong('leave')}<p class="warn" role="alert">{wrong('leave')}</p>{/if}
       <div>
-        <Button type="submit" kind="danger-tertiary" disabled={data.members.length < 2}>Leave</Button>
+        <Button type="submit" kind="danger-tertiary" disabled={data.members.length < 2}
+          >{t('household.leave')}</Button
+        >
       </div>
-      {#if data.members.length < 2}<p class="small soft">The last one cannot.</p>{/if}
+      {#if data.members.length < 2}<p class="small soft">{t('household.lastOneCannot')}</p>{/if}
     </form>
   </div>
 </div>

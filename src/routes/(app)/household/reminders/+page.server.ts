@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { REMINDER_KINDS } from '$core/reminders/reminder.ts';
 import { check } from '$contract/schemas/check.ts';
@@ -31,7 +32,6 @@ import { addFeed, listFeeds, removeFeed } from '$server/reminders/feeds.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf } from '$server/sessions/cookie.ts';
-import { seconds } from '$server/sessions/signIn.ts';
 import { waitFor } from '$server/sessions/attempts.ts';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -113,9 +113,11 @@ export const actions: Actions = {
     if (!checked.ok) return notTaken(422, fields, checked.errors);
     const { id, to } = checked.value;
     const { household } = signedIn(event.locals);
-    const wait = await waitFor(`mail ${household.id}`, 12);
+    const wait = await waitFor(t('household.mailId', { id: household.id }), 12);
     if (wait > 0)
-      return notTaken(429, fields, { to: `You added many addresses. Try again in ${seconds(wait)}.` });
+      return notTaken(429, fields, {
+        to: t('household.youAddedManyAddressesTry', { seconds: wait })
+      });
     await add(event, { id, kind: 'mail', name: to, address: { to } });
     await inSession(event.locals, (tx) => addDeliveries(tx, household.id, [messageNow(id)]));
     return done('mail');
@@ -144,11 +146,16 @@ export const actions: Actions = {
   standIn: form(async (event: RequestEvent, { id, kind }) => {
     const outside = process.env.BROTE_OUTSIDE;
     if (!outside || !signedIn(event.locals).household.demo || !isId(id))
-      return notTaken(404, {}, { push: 'Only the demo has a stand-in.' });
+      return notTaken(404, {}, { push: t('household.onlyDemoHasStand') });
     if (kind === 'webhook') {
       const secret = `whsec_${randomBytes(24).toString('base64')}`;
       await fetch(`${outside}trust`, { method: 'POST', body: secret });
-      await add(event, { id, kind, name: 'The demo’s webhook', address: { url: `${outside}hook`, secret } });
+      await add(event, {
+        id,
+        kind,
+        name: t('household.demosWebhook'),
+        address: { url: `${outside}hook`, secret }
+      });
       return done('webhook');
     }
     const answer = await fetch(`${outside}subscribe`, { method: 'POST' });
@@ -156,7 +163,7 @@ export const actions: Actions = {
       endpoint: string;
       keys: { p256dh: string; auth: string };
     };
-    return subscribe(event, { id, name: 'The demo’s browser', endpoint, ...keys });
+    return subscribe(event, { id, name: t('household.demosBrowser'), endpoint, ...keys });
   }),
   kinds: form(async ({ locals }: RequestEvent, fields) => {
     const checked = check(kindsSchema, fields);
@@ -167,8 +174,8 @@ export const actions: Actions = {
   }),
   test: form(async ({ locals }: RequestEvent, { channel = '' }) => {
     const { household, memberId } = signedIn(locals);
-    const wait = await waitFor(`test ${household.id}`, 12);
-    if (wait > 0) return notTaken(429, {}, {}, `Many tests were sent. Try again in ${seconds(wait)}.`);
+    const wait = await waitFor(t('household.testId', { id: household.id }), 12);
+    if (wait > 0) return notTaken(429, {}, {}, t('household.manyTestsWereSentTry', { seconds: wait }));
     await inSession(locals, async (tx) => {
       const own = (await listChannels(tx, memberId)).find(({ id }) => id === channel);
       if (!own) return;
@@ -192,7 +199,7 @@ export const actions: Actions = {
   }),
   feed: form(async ({ locals, url }: RequestEvent, { id }) => {
     const { household, memberId } = signedIn(locals);
-    if (!isId(id)) return notTaken(422, {}, { feed: 'Load this page anew, and try again.' });
+    if (!isId(id)) return notTaken(422, {}, { feed: t('household.loadPageAnewTryAgain') });
     const token = await inSession(locals, (tx) => addFeed(tx, household.id, memberId, id));
     return done('feed', token ? { feed: new URL(`/calendar/${token}/brote.ics`, url).href } : {});
   }),

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { dayAndTime } from '$words/time.ts';
   import { enhance, reload } from '$ui/state/reload.ts';
   import { onMount } from 'svelte';
@@ -21,7 +23,12 @@
   const done = $derived(form && 'done' in form ? form.done : null);
   const secret = $derived(form && 'secret' in form ? (form.secret ?? null) : null);
   const feed = $derived(form && 'feed' in form ? (form.feed ?? null) : null);
-  const night = $derived(`${clockTimeOf(house.sleepMin)} to ${clockTimeOf(house.wakeMin)}`);
+  const night = $derived(
+    t('household.clocktimeClocktime', {
+      clockTime: clockTimeOf(house.sleepMin),
+      clockTime2: clockTimeOf(house.wakeMin)
+    })
+  );
 
   // What is on its way is looked after until it has gone, or has not.
   const LOOK_MS = 1500;
@@ -33,38 +40,40 @@
   });
 </script>
 
-<svelte:head><title>Reminders · Brote</title></svelte:head>
+<svelte:head><title>{t('household.remindersBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<h1>Reminders</h1>
+<h1>{t('household.reminders')}</h1>
 <p class="lead">
-  For {data.member.name}. Brote reminds you in the app in any case: <a href="/reminders">what came lately</a>.
-  Add a way to be reached when it is closed.
+  <Rich parts={rich('household.nameBroteRemindsYouApp', { name: data.member.name })}
+    >{#snippet link(text: string)}<a href="/reminders">{text}</a>{/snippet}</Rich
+  >
 </p>
 {#if data.setAside !== null}
   <p class="warn apart" role="alert">
-    Since {dayAndTime(data.setAside, data.now, data.household)} Brote has not been able to work out your reminders.
-    The round still works, so look there twice a day. Tell whoever runs this Brote, and check whatever you changed
-    last.
+    {t('household.sinceDayandtimeBroteHasNot', {
+      dayAndTime: dayAndTime(data.setAside, data.now, data.household)
+    })}
   </p>
 {/if}
 {#if data.outside}
   <p class="card">
-    In the demo nothing leaves this machine: mail, notifications and webhook calls are caught.
-    <a href={data.outside} target="_blank" rel="noreferrer">See what arrived</a>.
+    <Rich parts={rich('household.demoNothingLeavesMachineMail')}
+      >{#snippet link(text: string)}<a href={data.outside} target="_blank" rel="noreferrer">{text}</a
+        >{/snippet}</Rich
+    >
   </p>
 {/if}
 <div class="columns">
   <section class="stack" aria-labelledby="channels-title">
-    <h2 id="channels-title">Where it reaches you</h2>
-    {#if done === 'test'}<p role="status">A test is on its way.</p>{/if}
+    <h2 id="channels-title">{t('household.whereReachesYou')}</h2>
+    {#if done === 'test'}<p role="status">{t('household.testOnWay')}</p>{/if}
     {#if secret}
       <ShownOnce {secret}>
-        Its signing secret, shown this once. Whoever receives it checks each call by it:
+        {t('household.signingSecretShownOnceWhoever')}
         {#snippet after()}
           <p class="small soft">
-            Calls are signed as the open Standard Webhooks specification says: webhook-id, webhook-timestamp
-            and webhook-signature. The same id twice is the same reminder.
+            {t('household.callsSignedAsOpenStandard')}
           </p>
         {/snippet}
       </ShownOnce>
@@ -73,7 +82,7 @@
       {#each data.channels as channel (channel.id)}
         <ChannelRow {channel} now={data.now} locale={house} aheadMs={house.demo ? house.clockAheadMs : 0} />
       {:else}
-        <li class="soft none">Nowhere yet but here.</li>
+        <li class="soft none">{t('household.nowhereYetButHere')}</li>
       {/each}
     </ul>
     <ThisBrowser
@@ -87,61 +96,58 @@
       <Field
         name="to"
         type="email"
-        label="Mail to"
-        placeholder="name@example.org"
-        helper={data.hasMail
-          ? 'Each mail has a link that ends it'
-          : 'This Brote has no mail server yet: whoever runs it names one in BROTE_SMTP_URL'}
+        label={t('household.mail')}
+        placeholder={t('household.nameExampleOrg')}
+        helper={data.hasMail ? t('household.eachMailHasLinkEnds') : t('household.broteHasNoMailServer')}
         value={typed('to')}
         error={wrong('to')}
         autocomplete="email"
       />
-      <Button type="submit" kind="tertiary">Add mail</Button>
+      <Button type="submit" kind="tertiary">{t('household.addMail')}</Button>
     </form>
     <form method="POST" action="?/webhook" use:enhance class="add" novalidate>
       <input type="hidden" name="id" value={data.newId} />
       <Field
         name="url"
         type="url"
-        label="Webhook, for programs of your own"
-        placeholder="https://example.org/brote"
-        helper="Signed JSON; addresses in private networks only where the operator allows them"
+        label={t('household.webhookProgramsYourOwn')}
+        placeholder={t('household.httpsExampleOrgBrote')}
+        helper={t('household.signedJsonAddressesPrivateNetworks')}
         value={typed('url')}
         error={wrong('url')}
       />
-      <Button type="submit" kind="tertiary">Add webhook</Button>
+      <Button type="submit" kind="tertiary">{t('household.addWebhook')}</Button>
     </form>
   </section>
 
   <div class="stack">
     <form method="POST" action="?/quiet" use:enhance class="stack" novalidate>
-      <h2>When to leave you alone</h2>
-      {#if done === 'quiet'}<p role="status">Saved.</p>{/if}
+      <h2>{t('household.whenLeaveYouAlone')}</h2>
+      {#if done === 'quiet'}<p role="status">{t('household.saved')}</p>{/if}
       <div class="two">
         <Field
           name="quietFrom"
           type="time"
-          label="From"
+          label={t('household.from')}
           value={typed('quietFrom', data.quiet ? clockTimeOf(data.quiet.fromMin) : '')}
           error={wrong('quietFrom')}
         />
         <Field
           name="quietUntil"
           type="time"
-          label="Until"
+          label={t('household.until')}
           value={typed('quietUntil', data.quiet ? clockTimeOf(data.quiet.untilMin) : '')}
           error={wrong('quietUntil')}
         />
       </div>
       <p class="small soft">
-        Left empty: the household’s night, {night}. What comes then is held until it is over, and dropped
-        where it is of no more use.
+        {t('household.leftEmptyHouseholdsNightNight', { night })}
       </p>
-      <div><Button type="submit" kind="tertiary">Save</Button></div>
+      <div><Button type="submit" kind="tertiary">{t('household.save')}</Button></div>
     </form>
     <Feeds feeds={data.feeds} shown={feed} newId={data.newId} locale={house} />
     <section class="stack" aria-labelledby="kinds-title">
-      <h2 id="kinds-title">What there is</h2>
+      <h2 id="kinds-title">{t('household.whatThere')}</h2>
       <dl>
         {#each REMINDER_KINDS as kind (kind)}
           <dt>{REMINDER_KIND_WORDS[kind].name}</dt>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { enhance } from '$ui/state/reload.ts';
@@ -12,28 +13,36 @@
   const wrong = $derived<Record<string, string>>(form?.errors ?? {});
 </script>
 
-<svelte:head><title>{data.isNew ? 'New method' : data.method.name} · Brote</title></svelte:head>
+<svelte:head><title>{data.isNew ? t('methods.newMethod') : data.method.name} · Brote</title></svelte:head>
 
-<p class="small"><a href="/methods">← Methods</a></p>
-<h1>{data.isNew ? 'A method of your own' : data.method.name}</h1>
-{#if data.isNew}<p class="soft">Made from “{data.from}”.</p>{:else}<p class="soft">
-    Sowings that stand keep the method as it was when they were planned.
+<p class="small"><a href="/methods">{t('methods.methods2')}</a></p>
+<h1>{data.isNew ? t('methods.methodYourOwn') : data.method.name}</h1>
+{#if data.isNew}<p class="soft">{t('methods.madeFromFrom', { from: data.from })}</p>{:else}<p class="soft">
+    {t('methods.sowingsStandKeepMethodAs')}
   </p>{/if}
 <form method="POST" action="?/save" class="stack" use:enhance={{ reset: false }} novalidate>
   <input type="hidden" name="method" value={JSON.stringify(method)} />
   <Field
     name="name"
-    label="Name"
-    placeholder="Our way"
+    label={t('methods.name')}
+    placeholder={t('methods.ourWay')}
     value={method.name}
     oninput={(typed) => (method = { ...method, name: typed })}
     error={wrong.name ?? ''}
   />
-  <MethodFields bind:method {wrong} askMedium units={data.household.units} />
+  <MethodFields
+    bind:method
+    {wrong}
+    askMedium
+    products={data.products}
+    today={data.today}
+    units={data.household.units}
+  />
   <div class="row">
-    <Button type="submit">Save</Button>
-    <Button kind="ghost" href="/methods">Not now</Button>
-    {#if !data.isNew}<Button type="submit" kind="ghost" class="undo" formaction="?/retire">Put it away</Button
+    <Button type="submit">{t('methods.save')}</Button>
+    <Button kind="ghost" href="/methods">{t('methods.notNow')}</Button>
+    {#if !data.isNew}<Button type="submit" kind="ghost" class="undo" formaction="?/retire"
+        >{t('methods.putAway')}</Button
       >{/if}
   </div>
 </form>

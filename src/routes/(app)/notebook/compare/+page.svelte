@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { differing, verdictOf, type Chosen } from '$core/notebook/compare.ts';
   import { figure, mass, temperature, volume, yieldPerArea } from '$core/units/format.ts';
   import CompareChart from '$ui/notebook/CompareChart.svelte';
@@ -15,7 +17,7 @@
   const facts = $derived(data.stories.map((story) => story.facts));
   const differs = $derived(new Set<Chosen>(facts.length > 1 ? differing(facts) : []));
   const verdict = $derived(facts.length > 1 ? verdictOf(facts) : null);
-  const nameOf = (id: string): string => data.names[id] ?? 'put away';
+  const nameOf = (id: string): string => data.names[id] ?? t('notebook.putAway');
   /** A way of growing, by what it differs in from the other. */
   const wayName = (way: 0 | 1): string => {
     if (verdict?.kind !== 'two') return '';
@@ -43,63 +45,69 @@
   type Story = (typeof data.stories)[number];
   const came: { name: string; of: (story: Story) => string }[] = $derived([
     {
-      name: 'Warmth',
+      name: t('notebook.warmth'),
       of: ({ facts: { came } }) => (came.warmthC === null ? '–' : temperature(came.warmthC, units))
     },
-    { name: 'Water in all', of: ({ facts: { came } }) => volume(came.waterG, units) },
+    { name: t('notebook.waterAll'), of: ({ facts: { came } }) => volume(came.waterG, units) },
     {
-      name: 'Days to the window',
+      name: t('notebook.daysWindow'),
       of: ({ facts: { came, lost } }) =>
-        lost ? '–' : `${days(came.openD)}${came.openSeen ? '' : ' (nobody looked)'}`
+        lost
+          ? '–'
+          : t('notebook.daysNobodyLooked', { days: days(came.openD), when: came.openSeen ? 'yes' : 'no' })
     },
-    { name: 'Days to the first cut', of: ({ facts: { came } }) => days(came.firstCutD) },
-    { name: 'Cut', of: ({ facts: { came } }) => (came.cutG > 0 ? mass(came.cutG, units) : '–') },
+    { name: t('notebook.daysFirstCut'), of: ({ facts: { came } }) => days(came.firstCutD) },
+    { name: t('notebook.cut'), of: ({ facts: { came } }) => (came.cutG > 0 ? mass(came.cutG, units) : '–') },
     {
-      name: 'Per area',
+      name: t('notebook.perArea'),
       of: ({ facts: { came } }) => (came.gPerM2 === null ? '–' : yieldPerArea(came.gPerM2, units))
     },
     {
-      name: 'g per g of seed',
+      name: t('notebook.gPerGSeed2'),
       of: ({ facts: { came } }) => (came.gPerGSeed === null ? '–' : figure(came.gPerGSeed))
     },
-    { name: 'Eaten', of: ({ fate }) => (fate.eatenG > 0 ? mass(fate.eatenG, units) : '–') },
-    { name: 'Thrown out', of: ({ fate }) => (fate.thrownG > 0 ? mass(fate.thrownG, units) : '–') },
+    { name: t('notebook.eaten'), of: ({ fate }) => (fate.eatenG > 0 ? mass(fate.eatenG, units) : '–') },
+    { name: t('notebook.thrownOut'), of: ({ fate }) => (fate.thrownG > 0 ? mass(fate.thrownG, units) : '–') },
     {
-      name: '100 g cost',
+      name: t('notebook.gCost'),
       of: ({ cost }) =>
         cost.per100G === null || cost.lines.length === 0
           ? '–'
-          : `${money(cost.per100G, data.currency)}${cost.unknown.length > 0 ? ' at least' : ''}`
+          : t('notebook.moneyAtLeast', {
+              money: money(cost.per100G, data.currency),
+              when: cost.unknown.length > 0 ? 'yes' : 'no'
+            })
     },
-    { name: 'Lost', of: ({ facts: { lost } }) => (lost ? LOSS_WORDS[lost] : 'no') }
+    { name: t('notebook.lost'), of: ({ facts: { lost } }) => (lost ? LOSS_WORDS[lost] : 'no') }
   ]);
 </script>
 
-<svelte:head><title>Side by side · Brote</title></svelte:head>
+<svelte:head><title>{t('notebook.sideBySideBrote')}</title></svelte:head>
 
 <NotebookTabs />
-<h1>Side by side</h1>
+<h1>{t('notebook.sideBySide')}</h1>
 {#if data.stories.length < 2}
   <p class="lead">
-    Tick two or more sowings in the <a href="/notebook">notebook</a> and set them side by side: a lamp against a
-    sill, a mat against a mix, more seed against less.
+    <Rich parts={rich('notebook.tickTwoOrMoreSowings')}
+      >{#snippet link(text: string)}<a href="/notebook">{text}</a>{/snippet}</Rich
+    >
   </p>
 {:else}
   {#if data.left > 0}<p class="soft small" role="status">
-      Eight stand beside each other; {data.left} more were left out.
+      {t('notebook.eightStandBesideEachLeft', { left: data.left })}
     </p>{/if}
   <section class="said stack" aria-labelledby="said">
-    <h2 id="said">What can be said</h2>
+    <h2 id="said">{t('notebook.whatCanBeSaid')}</h2>
     {#each said as line (line)}<p>{line}</p>{/each}
     {#if verdict?.kind === 'two'}
       <CompareChart {verdict} names={[wayName(0), wayName(1)]} />
     {/if}
   </section>
-  <div class="scroll" role="region" aria-label="Sowings side by side" tabindex="-1">
+  <div class="scroll" role="region" aria-label={t('notebook.sowingsSideBySide')} tabindex="-1">
     <table class="plain">
       <thead>
         <tr>
-          <th scope="col"><span class="visually-hidden">What</span></th>
+          <th scope="col"><span class="visually-hidden">{t('notebook.what')}</span></th>
           {#each facts as { id, cropName, startAt } (id)}
             <th scope="col"
               ><a href="/tray/{id}">{cropName}</a><br /><span class="soft small"
@@ -113,7 +121,9 @@
         {#each shown as choice (choice)}
           <tr class:differs={differs.has(choice)}>
             <th scope="row"
-              >{CHOSEN_WORDS[choice]}{#if differs.has(choice)}<span class="mark small">differs</span>{/if}</th
+              >{CHOSEN_WORDS[choice]}{#if differs.has(choice)}<span class="mark small"
+                  >{t('notebook.differs')}</span
+                >{/if}</th
             >
             {#each facts as story (story.id)}<td>{chosenWords(story, choice, units, nameOf)}</td>{/each}
           </tr>

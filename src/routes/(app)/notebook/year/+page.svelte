@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { findCrop } from '$core/crops/library.ts';
   import { mass, yieldPerArea } from '$core/units/format.ts';
   import MonthsChart from '$ui/notebook/MonthsChart.svelte';
@@ -19,30 +20,32 @@
   );
 </script>
 
-<svelte:head><title>A year · Brote</title></svelte:head>
+<svelte:head><title>{t('notebook.yearBrote')}</title></svelte:head>
 
 <NotebookTabs />
 {#if !year}
-  <h1>A year in figures</h1>
-  <p class="soft lead">It begins with the first sowing.</p>
+  <h1>{t('notebook.yearFigures')}</h1>
+  <p class="soft lead">{t('notebook.beginsWithFirstSowing')}</p>
 {:else}
   <header class="page-head">
     <div>
-      <h1>{year.year === null ? 'Twelve months' : year.year} in figures</h1>
+      <h1>
+        {year.year === null ? t('notebook.year.lastTwelve') : t('notebook.year.of', { year: year.year })}
+      </h1>
       <p class="soft">
-        {mass(cutG, units)} cut; {lost === 0
-          ? 'nothing lost'
-          : lost === 1
-            ? 'one sowing lost'
-            : `${lost} sowings lost`}{year.thrownG > 0
-          ? `; ${mass(year.thrownG, units)} thrown out of the pantry`
-          : ''}
+        {t('notebook.massCutNothingLostOne', {
+          mass: mass(cutG, units),
+          when: lost === 0 ? 'yes' : 'no',
+          lost,
+          when2: year.thrownG > 0 ? 'yes' : 'no',
+          mass2: year.thrownG > 0 ? mass(year.thrownG, units) : ''
+        })}
       </p>
     </div>
     {#if year.years.length > 0}
-      <nav class="row" aria-label="Years">
+      <nav class="row" aria-label={t('notebook.years')}>
         <a class="chip" href="/notebook/year" aria-current={year.year === null ? 'page' : undefined}
-          >Up to now</a
+          >{t('notebook.upNow')}</a
         >
         {#each year.years as one (one)}<a
             class="chip"
@@ -59,17 +62,18 @@
       {/if}
     </div>
     <section>
-      <h2>Crops here, by what they gave</h2>
-      {#if best.length === 0}<p class="soft">Nothing was cut in these months.</p>{:else}
-        <div class="scroll" role="region" aria-label="Crops" tabindex="-1">
+      <h2>{t('notebook.cropsHereByWhatThey')}</h2>
+      {#if best.length === 0}<p class="soft">{t('notebook.nothingWasCutTheseMonths')}</p>{:else}
+        <div class="scroll" role="region" aria-label={t('notebook.crops')} tabindex="-1">
           <table class="plain">
             <thead
               ><tr
-                ><th scope="col">Crop</th><th scope="col" class="n">Sowings</th><th scope="col" class="n"
-                  >Lost</th
-                ><th scope="col" class="n">Cut</th><th scope="col" class="n">Per area</th><th
-                  scope="col"
-                  class="n">Days</th
+                ><th scope="col">{t('notebook.crop')}</th><th scope="col" class="n"
+                  >{t('notebook.sowings')}</th
+                ><th scope="col" class="n">{t('notebook.lost')}</th><th scope="col" class="n"
+                  >{t('notebook.cut')}</th
+                ><th scope="col" class="n">{t('notebook.perArea')}</th><th scope="col" class="n"
+                  >{t('notebook.days')}</th
                 ></tr
               ></thead
             >
@@ -90,8 +94,8 @@
       {/if}
     </section>
     <section>
-      <h2>What was lost, and to what</h2>
-      {#if year.losses.length === 0}<p class="soft">Nothing.</p>{:else}
+      <h2>{t('notebook.whatWasLostWhat')}</h2>
+      {#if year.losses.length === 0}<p class="soft">{t('notebook.nothing2')}</p>{:else}
         <ul>
           {#each year.losses as { lost: reason, sowings } (reason)}
             <li><span>{LOSS_WORDS[reason]}</span><strong>{sowings}</strong></li>

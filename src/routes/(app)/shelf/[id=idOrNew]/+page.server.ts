@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { rebuild } from '$server/app/rebuild.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { lampPpfd } from '$core/places/light.ts';
@@ -27,7 +28,7 @@ export const load: PageServerLoad = async ({ locals, params, depends }) => {
       lastReadings(tx)
     ]);
     const place = places.find(({ id }) => id === params.id) ?? null;
-    if (!place && params.id !== 'new') error(404, 'There is no such place here.');
+    if (!place && params.id !== 'new') error(404, t('shelf.thereNoSuchPlaceHere'));
     return {
       place,
       places,
@@ -106,7 +107,7 @@ export const actions: Actions = {
       if ((await listPlaces(tx)).every((place) => place.id !== placeId)) return null;
       return addDevice(tx, household.id, { id, name, placeId });
     });
-    if (token === null) error(404, 'There is no such place here.');
+    if (token === null) error(404, t('shelf.thereNoSuchPlaceHere'));
     return { fields, errors: {} as Record<string, string>, say: null, token };
   }),
   retire: form(async ({ locals }, { device }) => {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { REFRIGERATOR, USUAL_LAMP_H, USUAL_PLACE } from '$core/places/usual.ts';
   import { page } from '$app/state';
   import { shownDegrees } from '$core/units/temperature.ts';
@@ -39,11 +41,11 @@
   const lamp = $derived(place?.light.kind === 'lamp' ? place.light : null);
   const sill = $derived(place?.light.kind === 'sill' ? place.light : null);
   const OPTIONS = [
-    { value: 'lamp', text: 'Lamp' },
-    { value: 'midday', text: 'Bright sill', hint: 'midday sun' },
-    { value: 'side', text: 'Half-bright sill', hint: 'morning or evening sun' },
-    { value: 'away', text: 'Dim sill', hint: 'no sun' },
-    { value: 'dark', text: 'Dark', hint: 'a cupboard, a refrigerator' }
+    { value: 'lamp', text: t('shelf.lamp') },
+    { value: 'midday', text: t('shelf.brightSill2'), hint: t('shelf.middaySun') },
+    { value: 'side', text: t('shelf.halfBrightSill2'), hint: t('sow.morningOrEveningSun') },
+    { value: 'away', text: t('shelf.dimSill2'), hint: t('shelf.noSun') },
+    { value: 'dark', text: t('shelf.dark2'), hint: t('shelf.cupboardRefrigerator') }
   ];
   const sign = $derived(units === 'us' ? '°F' : '°C');
   const shown = (degC: number) => figure(shownDegrees(degC, units));
@@ -51,7 +53,7 @@
     value === null || value === undefined
       ? ''
       : units === 'us'
-        ? `${figure(value / 2.54)} in`
+        ? t('shelf.value', { value: figure(value / 2.54) })
         : figure(value);
   const before = $derived.by(() => {
     const at = data.places.findIndex((one) => one.id === place?.id);
@@ -59,23 +61,28 @@
   });
 </script>
 
-<KeepForm title={place ? place.name : 'A new place'} away={null} back={{ path: '/shelf', name: 'Shelf' }}>
+<KeepForm
+  title={place ? place.name : t('shelf.newPlace2')}
+  away={null}
+  back={{ path: '/shelf', name: t('shelf.shelf') }}
+>
   <input type="hidden" name="id" value={id} />
   {#if !place && !isRefrigerator}
     <p class="small">
-      Or start from a ready-made place: <a href="/shelf/new?as=refrigerator" data-sveltekit-reload
-        >Refrigerator</a
+      <Rich parts={rich('shelf.orStartFromReadyMade')}
+        >{#snippet link(text: string)}<a href="/shelf/new?as=refrigerator" data-sveltekit-reload>{text}</a
+          >{/snippet}</Rich
       >
     </p>
   {/if}
   <Field
     name="name"
-    label="Name"
-    placeholder="Kitchen sill"
-    value={typed('name', place?.name ?? (isRefrigerator ? 'Refrigerator' : ''))}
+    label={t('shelf.name2')}
+    placeholder={t('shelf.kitchenSill')}
+    value={typed('name', place?.name ?? (isRefrigerator ? t('shelf.refrigerator') : ''))}
     error={wrong('name')}
   />
-  <Choice legend="Light" name="light" options={OPTIONS} bind:value={light} />
+  <Choice legend={t('shelf.light')} name="light" options={OPTIONS} bind:value={light} />
   {#if wrong('light.kind') || wrong('light.aspect')}<p class="warn">
       {wrong('light.kind') || wrong('light.aspect')}
     </p>{/if}
@@ -83,100 +90,100 @@
     <div class="two">
       <Field
         name="hours"
-        label="Hours a day"
+        label={t('shelf.hoursDay')}
         value={typed('hours', lamp?.hours ?? USUAL_LAMP_H)}
         error={wrong('light.hours')}
         inputmode="decimal"
       />
       <Field
         name="ppfd"
-        label="PPFD (µmol/m²s)"
-        helper="From a meter or the label; empty where you know its watts"
+        label={t('shelf.ppfdMolMS')}
+        helper={t('shelf.fromMeterOrLabelEmpty')}
         value={typed('ppfd', lamp && !lamp.watts ? Math.round(lamp.ppfd) : '')}
         error={wrong('light.ppfd')}
         inputmode="decimal"
       />
       <Field
         name="watts"
-        label="Watts it draws"
+        label={t('shelf.wattsDraws')}
         value={typed('watts', lamp?.watts)}
         error={wrong('light.watts')}
         inputmode="decimal"
       />
       <Field
         name="distanceCm"
-        label="From lamp to leaves (cm)"
+        label={t('shelf.fromLampLeavesCm')}
         value={typed('distanceCm', cm(lamp?.distanceCm))}
         error={wrong('light.distanceCm')}
       />
     </div>
     {#if lamp?.watts}<p class="small soft">
-        That comes to about {Math.round(lamp.ppfd)} µmol/m²s on this board.
+        {t('shelf.comesAboutPpfdMolM', { ppfd: Math.round(lamp.ppfd) })}
       </p>{/if}
     <Caution>{CAUTIONS.lamp}</Caution>
   {:else if light !== 'dark'}
     <Check
       name="back"
-      label="A metre back from the glass"
+      label={t('shelf.metreBackFromGlass')}
       checked={form ? form.fields?.back === 'on' : (sill?.back ?? false)}
     />
   {/if}
   <div class="two">
     <Field
       name="dayC"
-      label="By day ({sign})"
+      label={t('shelf.byDaySign', { sign })}
       value={typed('dayC', shown(place?.dayC ?? usual.dayC))}
       error={wrong('dayC')}
     />
     <Field
       name="nightC"
-      label="At night ({sign})"
+      label={t('shelf.atNightSign', { sign })}
       value={typed('nightC', shown(place?.nightC ?? usual.nightC))}
       error={wrong('nightC')}
     />
     <Field
       name="humidityPct"
-      label="Humidity (%)"
-      helper="50 where nothing measures it"
+      label={t('shelf.humidity')}
+      helper={t('shelf.whereNothingMeasures')}
       value={typed('humidityPct', place?.humidityPct ?? usual.humidityPct)}
       error={wrong('humidityPct')}
       inputmode="decimal"
     />
     <Field
       name="rated"
-      label="Rated to carry"
-      placeholder="8 kg"
-      helper="Off its label; empty where it says none"
+      label={t('shelf.ratedCarry')}
+      placeholder={t('shelf.kg')}
+      helper={t('shelf.offLabelEmptyWhereSays')}
       value={typed(
         'rated',
         place?.ratedG
           ? units === 'us'
-            ? `${figure(place.ratedG / 453.59237)} lb`
-            : `${figure(place.ratedG / 1000)} kg`
+            ? t('shelf.ratedgLb', { ratedG: figure(place.ratedG / 453.59237) })
+            : t('shelf.ratedgKg', { ratedG: figure(place.ratedG / 1000) })
           : ''
       )}
       error={wrong('ratedG')}
     />
     <Field
       name="widthCm"
-      label="Board, wide (cm)"
+      label={t('shelf.boardWideCm')}
       value={typed('widthCm', cm(place?.widthCm))}
       error={wrong('widthCm')}
     />
     <Field
       name="depthCm"
-      label="Board, deep (cm)"
+      label={t('shelf.boardDeepCm')}
       value={typed('depthCm', cm(place?.depthCm))}
       error={wrong('depthCm')}
     />
   </div>
   <Check
     name="movingAir"
-    label="A fan or draught moves the air"
+    label={t('shelf.fanOrDraughtMovesAir')}
     checked={form ? form.fields?.movingAir === 'on' : (place?.movingAir ?? false)}
   />
-  <Select name="after" labelText="On the round, passed after" selected={typed('after', before)}>
-    <SelectItem value="" text="Nothing: first of all" />
+  <Select name="after" labelText={t('shelf.onRoundPassedAfter')} selected={typed('after', before)}>
+    <SelectItem value="" text={t('shelf.nothingFirstAll')} />
     {#each data.places.filter((one) => one.id !== id) as one (one.id)}<SelectItem
         value={one.id}
         text={one.name}

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error } from '@sveltejs/kit';
 import { factsOf } from '$core/sowing/household.ts';
 import { factsUntil } from '$server/app/derive.ts';
@@ -34,8 +35,8 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
       })
     : null;
   if (!found && locals.unreadable.some(({ id }) => id === params.id))
-    error(422, 'The record of this tray could not be read. A backup brings it back as it was.');
+    error(422, t('tray.recordTrayCouldNotBe'));
   // The same answer for a tray that never was and for another household's.
-  if (!found) error(404, 'There is no such tray here.');
+  if (!found) error(404, t('tray.thereNoSuchTrayHere'));
   return found;
 };

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
+  import { percent } from '$words/percent.ts';
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
   import { tooWarm } from '$core/places/air/warmth.ts';
   import type { Place } from '$core/places/place.ts';
@@ -86,7 +88,7 @@
   );
   const washUp = $derived(standingOf([projected, ...half]).flatMap((standing) => cleaningOf(standing) ?? []));
   const placeName = (id: string): string =>
-    data.household.places.find((place) => place.id === id)?.name ?? 'another place';
+    data.household.places.find((place) => place.id === id)?.name ?? t('tray.place');
 
   const events = $derived(eventsNow(data.record, data, journal));
   const steps = $derived(narrowing(facts, setup, events));
@@ -97,17 +99,17 @@
     const step = stop.steps.find(({ body }) => body.kind === 'water');
     if (step) {
       const { title } = cardWords(step, on);
-      return `This round: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
+      return t('tray.roundCharatSlice', { charAt: title.charAt(0).toLowerCase(), slice: title.slice(1) });
     }
     return sowing.stage === 'ended'
       ? ''
-      : `This round: no water, ${Math.round(level.share * 100)} % is left.`;
+      : t('tray.roundNoWaterShareLeft', { share: Math.round(level.share * 100) });
   });
   const placeWords = (place: Place): string =>
     tooWarm(crop, place)
-      ? `${place.name}: too warm for it`
+      ? t('tray.nameTooWarm', { name: place.name })
       : place.id !== projected.place.id && isTooDark([projected, ...beside], place)
-        ? `${place.name}: no light there, which it needs now`
+        ? t('tray.nameNoLightThereWhich', { name: place.name })
         : place.name;
   let working = $state(false);
   let note = $state('');
@@ -116,7 +118,7 @@
   async function addNote() {
     const text = note.trim();
     if (text === '') return;
-    const result = await journal.record(setup.id, { type: 'noted', text }, 'Note written');
+    const result = await journal.record(setup.id, { type: 'noted', text }, t('tray.noteWritten'));
     if (result.kind !== 'refused') note = '';
   }
   async function move(placeId: string) {
@@ -129,16 +131,16 @@
 
 <p class="small">
   <a href={sowing.stage === 'ended' ? '/notebook' : '/round'}
-    >← {sowing.stage === 'ended' ? 'Notebook' : 'Round'}</a
+    >← {sowing.stage === 'ended' ? t('tray.notebook') : t('tray.round')}</a
   >
 </p>
 <header class="head">
   <h1>{crop.name}</h1>
   <p class="soft">
-    {containersWords(setup)}{setup.half ? ', half of it' : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
+    {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
       .place.name} · {projected.method.name}
     {#if sowing.sownAt !== null}
-      · sown {shortDate(sowing.sownAt, locale)}{/if}
+      {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
   </p>
   {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
 </header>
@@ -151,25 +153,33 @@
     <div>
       {#if sowing.lost !== null}
         <p>
-          <strong>Given up on day {Math.max(0, lastedD)}: {LOSS_WORDS[sowing.lost].toLowerCase()}.</strong>
+          <strong
+            >{t('tray.givenUpOnDayMax', {
+              max: Math.max(0, lastedD),
+              lost: LOSS_WORDS[sowing.lost].toLowerCase()
+            })}</strong
+          >
         </p>
         {#if sowing.lost === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
       {:else}
         <p>
-          {mass(gaveG, locale.units)} cut in {lastedD} days{sowing.growth > 0
-            ? `, in ${sowing.growth + 1} growths`
-            : ''}.
+          {t('tray.massCutLasteddDaysGrowth', {
+            mass: mass(gaveG, locale.units),
+            lastedD,
+            when: sowing.growth > 0 ? 'yes' : 'no',
+            growth: sowing.growth > 0 ? sowing.growth + 1 : ''
+          })}
         </p>
       {/if}
       <p class="row">
-        <a class="chip" href="/notebook?crop={crop.key}">Set it beside others</a>
-        <a class="chip" href="/tray/{setup.id}/story.json" download>Its story as JSON</a>
+        <a class="chip" href="/notebook?crop={crop.key}">{t('tray.setBesideS')}</a>
+        <a class="chip" href="/tray/{setup.id}/story.json" download>{t('tray.storyAsJson')}</a>
       </p>
     </div>
   </section>
   {#if washUp.length > 0 && data.record.cleaning !== false}
     <section class="block">
-      <h2>Its container</h2>
+      <h2>{t('tray.container')}</h2>
       <WashUp toClean={washUp} {locale} />
     </section>
   {/if}
@@ -193,32 +203,32 @@
     alone
   />
   {#if isCuttable(projected, now)}
-    <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">Cut and weigh</Button></p>
+    <p class="cut"><Button href="/tray/{setup.id}/harvest" kind="tertiary">{t('tray.cutWeigh')}</Button></p>
   {/if}
 {/if}
 
 <section class="block">
-  <h2>How it goes</h2>
+  <h2>{t('tray.howGoes')}</h2>
   <BandChart
     id="tray"
     now={sowing.endedAt ?? now}
     {locale}
     rows={expected
       ? [
-          { name: 'Expected', bands: bandsOf(expected) },
-          { name: 'This tray', bands: bandsOf(projected) }
+          { name: t('tray.expected'), bands: bandsOf(expected) },
+          { name: t('tray.tray'), bands: bandsOf(projected) }
         ]
-      : [{ name: 'Expected', bands: bandsOf(projected) }]}
+      : [{ name: t('tray.expected'), bands: bandsOf(projected) }]}
   />
   {#if sowing.stage !== 'ended'}
     <details class="unfold">
-      <summary>Every step, with its amount and day</summary>
+      <summary>{t('sow.everyStepWithAmountDay')}</summary>
       <StepList steps={stepsOf(projected)} {on} />
     </details>
   {/if}
   {#if sowing.sownAt !== null}
     <details class="unfold" bind:open={working}>
-      <summary>How it was worked out: looks, warmth, water</summary>
+      <summary>{t('tray.howWasWorkedOutLooks')}</summary>
       {#if working}
         <div class="charts">
           {#if steps.length > 0}
@@ -232,7 +242,7 @@
   {/if}
   {#if sowing.sownAt !== null && sowing.stage !== 'ended'}
     <details class="unfold">
-      <summary>What it cost so far</summary>
+      <summary>{t('tray.whatCostSoFar')}</summary>
       <CostFigure
         cost={costOf(projected, data.prices, now)}
         cutG={gaveG}
@@ -242,7 +252,7 @@
       />
     </details>
     <details class="unfold">
-      <summary>Aim for a day</summary>
+      <summary>{t('tray.aimDay')}</summary>
       <AimDay
         {crop}
         {facts}
@@ -259,7 +269,7 @@
 
 <div class="two">
   <section class="block">
-    <h2>Log</h2>
+    <h2>{t('tray.log')}</h2>
     <ol class="log">
       {#each [...sowing.log].reverse() as { event, undone, repeat } (event.id)}
         <li class:undone>
@@ -268,39 +278,43 @@
             >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
               >{event.by && data.household.members[event.by]
                 ? ` · ${data.household.members[event.by]}`
-                : ''}{undone ? ' · taken back' : repeat ? ' · done before' : ''}</span
+                : ''}{undone ? ` ${t('tray.takenBack')}` : repeat ? ` ${t('tray.doneBefore')}` : ''}</span
             ></span
           >
           {#if !undone}<Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, event.id)}
-              >Undo<span class="visually-hidden">
+              >{t('tray.undo')}<span class="visually-hidden">
                 {eventWords(event.body, projected, locale, placeName)}</span
               ></Button
             >{/if}
         </li>
       {:else}
-        <li class="soft">Nothing has happened yet.</li>
+        <li class="soft">{t('tray.nothingHasHappenedYet')}</li>
       {/each}
     </ol>
   </section>
 
   <section class="block stack">
-    <h2>Note</h2>
-    <TextArea labelText="What you see" bind:value={note} rows={3} maxlength={2000} />
-    <div><Button kind="tertiary" on:click={addNote} disabled={note.trim() === ''}>Write it down</Button></div>
+    <h2>{t('tray.note')}</h2>
+    <TextArea labelText={t('tray.whatYouSee')} bind:value={note} rows={3} maxlength={2000} />
+    <div>
+      <Button kind="tertiary" on:click={addNote} disabled={note.trim() === ''}>{t('tray.writeDown')}</Button>
+    </div>
     {#if sowing.stage !== 'ended'}
       {#if sowing.sownAt !== null}
         <Figure
-          label="Water in the medium"
-          value="{Math.round(level.share * 100)} %"
+          label={t('tray.waterMedium')}
+          value={percent(level.share)}
           beside={mass(level.g, locale.units)}
         >
-          {#snippet working()}It holds {mass(level.capacityG, locale.units)} that plants can use: {figure(
-              projected.areaCm2
-            )} cm² × {figure(projected.mediumDepthCm)} cm. What was given, less what the air here takes.{/snippet}
+          {#snippet working()}{t('tray.holdsMassPlantsCanUse', {
+              mass: mass(level.capacityG, locale.units),
+              areaCm2: figure(projected.areaCm2),
+              mediumDepthCm: figure(projected.mediumDepthCm)
+            })}{/snippet}
         </Figure>
       {/if}
       <Select
-        labelText="Where it stands"
+        labelText={t('tray.whereStands')}
         selected={projected.place.id}
         on:change={(event) => move((event.target as HTMLSelectElement).value)}
       >
@@ -310,20 +324,24 @@
           />{/each}
       </Select>
       {#if projected.carriedTo}
-        <p class="small soft">At first light it goes to {projected.carriedTo.name}: reckoned with so far.</p>
+        <p class="small soft">{t('tray.atFirstLightGoesName', { name: projected.carriedTo.name })}</p>
       {/if}
       <details class="give-up">
-        <summary>Give this tray up</summary>
+        <summary>{t('tray.giveTrayUp')}</summary>
         <div class="stack">
-          <Select labelText="Why" bind:selected={reason}>
+          <Select labelText={t('tray.why')} bind:selected={reason}>
             {#each LOSS_REASONS as one (one)}<SelectItem value={one} text={LOSS_WORDS[one]} />{/each}
           </Select>
           {#if reason === 'mould'}<Caution>{CAUTIONS.mould}</Caution>{/if}
           <div>
             <Button
               kind="danger-tertiary"
-              on:click={() => journal.record(setup.id, { type: 'ended', reason }, `${crop.name}: given up`)}
-              >Give it up</Button
+              on:click={() =>
+                journal.record(
+                  setup.id,
+                  { type: 'ended', reason },
+                  t('tray.nameGivenUp', { name: crop.name })
+                )}>{t('tray.giveUp')}</Button
             >
           </div>
         </div>

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import type { ApiProblem } from '$contract/api.ts';
 import { askedBackG, saveAppetite, savePortion } from '$server/ahead/appetite.ts';
@@ -35,5 +36,5 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   const isSaved = await inSession(locals, (tx) => savePortion(tx, household.id, checked.value));
   return isSaved
     ? json({})
-    : json(problemOf('changed', { portion: 'Somebody has said what you eat meanwhile.' }), { status: 409 });
+    : json(problemOf('changed', { portion: t('api.somebodyHasSaidWhatYou') }), { status: 409 });
 });

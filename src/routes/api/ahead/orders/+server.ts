@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { saveOrder, endOrder } from '$server/ahead/orders.ts';
 import { householdOptions } from '$server/app/householdOptions.ts';
@@ -23,7 +24,7 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
   const wrong = await inSession(locals, async (tx): Promise<Record<string, string> | null> => {
     const options = await householdOptions(tx);
     const container = options.containers.find((one) => one.id === order.containerId);
-    if (!container) return { containerId: 'This container is not yours any more: choose another.' };
+    if (!container) return { containerId: t('api.containerNotYoursAnyMore') };
     const resolved = resolve(choiceOfOrder({ ...order, container }), options);
     if (!resolved.ok) return fieldWords(resolved.problems);
     await saveOrder(tx, household.id, { ...order, rule: order.rule as Rule });
@@ -36,7 +37,7 @@ export const PUT: RequestHandler = api(async ({ request, locals }) => {
 export const DELETE: RequestHandler = api(async ({ request, locals }) => {
   signedIn(locals);
   const id = ((await readJson(request)) as { id?: unknown } | null)?.id;
-  if (!isId(id)) return json(problemOf('wrong', { id: 'Which order?' }), { status: 422 });
+  if (!isId(id)) return json(problemOf('wrong', { id: t('api.whichOrder') }), { status: 422 });
   await inSession(locals, (tx) => endOrder(tx, id));
   return json({});
 });

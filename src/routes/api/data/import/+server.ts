@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { importPackage, WrongRows } from '$server/data/importPackage.ts';
 import { NotAPackage } from '$server/data/notAPackage.ts';
@@ -25,7 +26,7 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
       return json(
         {
           code: 'wrong',
-          message: 'Some rows of this package are wrong, and nothing of it was taken.',
+          message: t('api.someRowsPackageWrongNothing'),
           rows: error.rows
         },
         { status: 422 }

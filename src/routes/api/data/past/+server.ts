@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { findCrop } from '$core/crops/library.ts';
 import type { PastSowing } from '$core/notebook/past/pastSowing.ts';
@@ -20,12 +21,12 @@ export const POST: RequestHandler = api(async ({ request, locals }) => {
   const { dry, ...part } = checked.value as unknown as PastPart & { dry: boolean };
   const own = await inSession(locals, ownCropsOf);
   const unknown = part.sowings.find(({ cropKey }: PastSowing) => !findCrop(cropKey, own));
-  if (unknown) return wrong(`There is no crop “${unknown.cropKey}” any more. Check the file again.`);
+  if (unknown) return wrong(t('api.thereNoCropCropkeyAny', { cropKey: unknown.cropKey }));
   try {
     if (dry) return json({ taught: await inSession(locals, (tx) => pastTeaches(tx, session, part)) });
     return json({ added: await inSession(locals, (tx) => takePast(tx, session, part)) });
   } catch (error) {
     if (!(error instanceof NoPlace)) throw error;
-    return wrong('This place is not on your shelf any more. Reload the page and choose another.');
+    return wrong(t('api.placeNotOnYourShelf'));
   }
 });

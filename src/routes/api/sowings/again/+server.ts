@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import * as yup from 'yup';
 import { sowAgain } from '$server/app/sowAgain.ts';
@@ -11,7 +12,7 @@ import { id } from '$contract/schemas/primitives.ts';
 import type { RequestHandler } from './$types';
 
 const schema = yup.object({
-  sowingId: id('Which sowing?').required('Which sowing?'),
+  sowingId: id(() => t('api.whichSowing')).required(() => t('api.whichSowing')),
   ids: yup.object({ first: id().required(), second: id().required(), container: id().required() }).required()
 });
 

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { createHash } from 'node:crypto';
 import { writeCalendar } from '$server/app/writeCalendar.ts';
 import { inHousehold, type InTransaction } from '$server/db/connection.ts';
@@ -12,7 +13,7 @@ import type { RequestHandler } from './$types';
 const FREE_READS = 60;
 
 const nothing = (status: 404 | 429, wait = 0): Response =>
-  new Response('There is no calendar at this address.\n', {
+  new Response(`${t('reminders.feed.none')}\n`, {
     status,
     headers: {
       'content-type': 'text/plain; charset=utf-8',

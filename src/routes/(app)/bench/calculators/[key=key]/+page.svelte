@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
   import { soonest } from '$core/sowing/soak.ts';
   import { rhythmOf } from '$core/sowing/household.ts';
@@ -15,13 +17,13 @@
 
   let { data }: { data: PageData } = $props();
   const calculator = $derived(findCalculator(data.key));
-  const name = $derived(calculator?.name ?? 'Units');
+  const name = $derived(calculator?.name ?? t('bench.units'));
 </script>
 
 <svelte:head><title>{name} · Brote</title></svelte:head>
 
 <BenchTabs />
-<p class="small"><a href="/bench/calculators">← Calculators</a></p>
+<p class="small"><a href="/bench/calculators">{t('bench.calculators2')}</a></p>
 <h1>{name}</h1>
 {#key data.key}
   <div class="stack">
@@ -34,12 +36,17 @@
         {#if isSoaked(crop)}
           {@const soak = soonest(crop, rhythmOf(data.household), data.now)}
           <p>
-            {crop.soakBestH} h is best, {crop.soakMinH} to {crop.soakMaxH} h will do. The soonest that begins and
-            ends while you are up:
-            <strong>{fromTo(soak.soakStart!, soak.soakEnd!, data.now, data.household)}</strong>.
+            <Rich
+              parts={rich('bench.soakbesthHBestSoakminhSoakmaxh', {
+                soakBestH: crop.soakBestH,
+                soakMinH: crop.soakMinH,
+                soakMaxH: crop.soakMaxH,
+                fromTo: fromTo(soak.soakStart!, soak.soakEnd!, data.now, data.household)
+              })}
+            />
           </p>
         {:else}
-          <p>{crop.gelSeed ? 'Never soak it: the seed coat turns to gel.' : 'It is sown dry.'}</p>
+          <p>{crop.gelSeed ? t('bench.neverSoakSeedCoatTurns') : t('bench.sownDry')}</p>
         {/if}
       {/snippet}
       <CalculatorForm

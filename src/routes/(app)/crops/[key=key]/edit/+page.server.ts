@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { UNIT_OF_DENSITY } from '$core/units/format.ts';
 import { parseQuantity } from '$core/units/parseQuantity.ts';
 import { error, redirect } from '@sveltejs/kit';
@@ -23,7 +24,7 @@ async function startOf({ locals, params, url }: Pick<RequestEvent, 'locals' | 'p
   const crops = own.map(({ crop }) => crop);
   const isNew = params.key === 'new';
   const from = findCrop(isNew ? (url.searchParams.get('from') ?? 'radish') : params.key, crops);
-  if (!from) error(404, 'There is no such crop in the library.');
+  if (!from) error(404, t('crops.thereNoSuchCropLibrary'));
   const ownCrop = own.find(({ crop }) => crop.key === params.key);
   return { isNew, from, basedOn: ownCrop?.basedOn ?? from.key, isOwn: ownCrop !== undefined };
 }
@@ -65,10 +66,10 @@ export const actions: Actions = {
       ...cropProblemWords(checkCrop(crop)),
       ...(words.ok ? {} : words.errors)
     };
-    if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key))
-      errors.name ??= 'This form is broken: reload the page.';
+    if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key)) errors.name ??= t('crops.formBrokenReloadPage');
     const doubt = doubtIn(verdictOnPlant(crop));
-    if (!errors.name && doubt && fields.sure !== confirmationOf(doubt, crop)) errors.sure = CONFIRM_OR_RENAME;
+    if (!errors.name && doubt && fields.sure !== confirmationOf(doubt, crop))
+      errors.sure = CONFIRM_OR_RENAME();
     if (Object.keys(errors).length > 0) return notTaken(422, fields, errors);
     await inSession(event.locals, async (tx) => {
       await saveOwnCrop(tx, household.id, { crop, basedOn });

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { enhance } from '$ui/state/reload.ts';
@@ -39,12 +41,12 @@
     typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 </script>
 
-<svelte:head><title>{data.isNew ? 'New crop' : crop.name} · Brote</title></svelte:head>
+<svelte:head><title>{data.isNew ? t('crops.newCrop') : crop.name} · Brote</title></svelte:head>
 
 <p class="small">
-  <a href={data.isNew ? '/crops' : `/crops/${crop.key}`}>← {data.isNew ? 'Crops' : crop.name}</a>
+  <a href={data.isNew ? '/crops' : `/crops/${crop.key}`}>← {data.isNew ? t('crops.crops') : crop.name}</a>
 </p>
-<h1>{data.isNew ? 'A crop of your own' : `Your figures for ${crop.name.toLowerCase()}`}</h1>
+<h1>{data.isNew ? t('crops.cropYourOwn') : t('crops.yourFiguresName', { name: crop.name.toLowerCase() })}</h1>
 <form
   method="POST"
   action="?/save{data.isNew ? `&from=${data.from.key}` : ''}"
@@ -55,7 +57,7 @@
   <input type="hidden" name="key" value={typed('key', crop.key)} />
   {#if data.isNew}
     <Select
-      labelText="Start from the crop nearest to it"
+      labelText={t('crops.startFromCropNearest')}
       selected={data.from.key}
       on:change={(event) => void goto(`?from=${(event.target as HTMLSelectElement).value}`)}
     >
@@ -65,21 +67,21 @@
   <div class="fields">
     <Field
       name="name"
-      label="Name"
+      label={t('crops.name')}
       value={name}
       oninput={(typed) => (name = typed)}
       error={refused ?? wrong('name')}
     />
     <Field
       name="botanicalName"
-      label="Botanical name"
+      label={t('crops.botanicalName')}
       value={botanical}
       oninput={(typed) => (botanical = typed)}
       error={wrong('botanicalName')}
     />
     <Field
       name="family"
-      label="Family"
+      label={t('crops.family')}
       value={family}
       oninput={(typed) => (family = typed)}
       error={wrong('family')}
@@ -87,8 +89,9 @@
   </div>
   {#if data.isNew && nearest && nearest.key !== data.from.key}
     <p class="small">
-      The nearest in the library is {nearest.name.toLowerCase()}:
-      <a href="?from={nearest.key}">start from its figures</a>.
+      <Rich parts={rich('crops.nearestLibraryNameLinkStart', { name: nearest.name.toLowerCase() })}
+        >{#snippet link(text: string)}<a href="?from={nearest.key}">{text}</a>{/snippet}</Rich
+      >
     </p>
   {/if}
   {#if edibleNote({ ...crop, name, botanicalName: botanical, family })}
@@ -113,13 +116,11 @@
     </div>
   {/if}
   <p class="small soft">
-    Only grow plants that are known to be good to eat young. Brote refuses those that it knows to be
-    poisonous, such as nightshades, rhubarb, sweet pea, lupin, castor bean and kidney bean. It cannot know
-    every plant: if in doubt, leave it.
+    {t('crops.onlyGrowPlantsKnownBe')}
   </p>
   {#key data.from.key}
     <fieldset>
-      <legend>Density</legend>
+      <legend>{t('crops.density')}</legend>
       <div class="fields">
         {#each ['sparse', 'usual', 'dense'] as const as density (density)}
           <Field
@@ -130,7 +131,9 @@
               densityFigure(crop.seedsPerCm2[density], data.household.units)
             )}
             helper={data.book && !data.isNew
-              ? `Book: ${densityFigure(data.book.seedsPerCm2[density], data.household.units)}`
+              ? t('crops.bookDensityfigure', {
+                  densityFigure: densityFigure(data.book.seedsPerCm2[density], data.household.units)
+                })
               : ''}
             error={wrong(`seedsPerCm2.${density}`)}
             inputmode="decimal"
@@ -151,7 +154,9 @@
                 name={key}
                 label="{FIGURE_NAMES[key]} ({one.unit})"
                 value={typed(key, figure(value))}
-                helper={book !== undefined && !data.isNew && book !== value ? `Book: ${figure(book)}` : ''}
+                helper={book !== undefined && !data.isNew && book !== value
+                  ? t('crops.bookBook', { book: figure(book) })
+                  : ''}
                 error={wrong(key)}
                 inputmode="decimal"
               />
@@ -166,12 +171,12 @@
       </fieldset>
     {/each}
   {/key}
-  <Field name="note" label="Note" value={typed('note', crop.note)} error={wrong('note')} />
+  <Field name="note" label={t('crops.note')} value={typed('note', crop.note)} error={wrong('note')} />
   <div class="row">
-    <Button type="submit" disabled={refused !== null}>Save</Button>
-    <Button kind="ghost" href={data.isNew ? '/crops' : `/crops/${crop.key}`}>Not now</Button>
+    <Button type="submit" disabled={refused !== null}>{t('crops.save')}</Button>
+    <Button kind="ghost" href={data.isNew ? '/crops' : `/crops/${crop.key}`}>{t('crops.notNow')}</Button>
     {#if data.isOwn}<Button type="submit" kind="ghost" class="undo" formaction="?/retire"
-        >{data.book && data.book.key === crop.key ? 'Back to the book’s figures' : 'Put it away'}</Button
+        >{data.book && data.book.key === crop.key ? t('crops.backBooksFigures') : t('crops.putAway')}</Button
       >{/if}
   </div>
 </form>

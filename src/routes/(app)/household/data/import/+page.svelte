@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Button, FileUploaderButton, ProgressBar, TextArea } from 'carbon-components-svelte';
   import { withOwnCrops } from '$core/crops/library.ts';
   import { zoneOf } from '$core/time/zone.ts';
@@ -39,19 +41,20 @@
   }
 </script>
 
-<svelte:head><title>Import past sowings · Brote</title></svelte:head>
+<svelte:head><title>{t('household.importPastSowingsBrote')}</title></svelte:head>
 
 <HouseholdTabs />
-<p class="small"><a href="/household/data">← Data</a></p>
-<h1>Import past sowings</h1>
+<p class="small"><a href="/household/data">{t('household.data2')}</a></p>
+<h1>{t('household.importPastSowings')}</h1>
 <p class="soft lead">
-  A list of your own as CSV, one sowing a line, with at least the crop and the sowing date. They go into the
-  notebook, and the dates and yields in them improve the forecasts.
+  {t('household.listYourOwnAsCsv2')}
 </p>
 
 {#if data.household.places.length === 0}
   <p class="warn">
-    Add a place on the <a href="/shelf">shelf</a> first: past sowings need one to have stood in.
+    <Rich parts={rich('household.addPlaceOnLinkShelf')}
+      >{#snippet link(text: string)}<a href="/shelf">{text}</a>{/snippet}</Rich
+    >
   </p>
 {:else}
   <div class="columns">
@@ -60,14 +63,14 @@
         <FileUploaderButton
           kind="tertiary"
           size="field"
-          labelText="Choose a CSV file"
+          labelText={t('shelf.chooseCsvFile')}
           accept={['.csv', '.tsv', '.txt', 'text/csv']}
           on:change={({ detail }) => void choose(detail[0])}
         />
       </div>
       <TextArea
-        labelText="Or paste the list"
-        placeholder="crop,sown,first ready,cut,yield (g)"
+        labelText={t('household.orPasteList')}
+        placeholder={t('household.cropSownFirstReadyCut')}
         bind:value={pasted}
         rows={3}
       />
@@ -76,7 +79,7 @@
           kind="tertiary"
           size="field"
           disabled={pasted.trim() === ''}
-          on:click={() => past.begin(pasted)}>Check the list</Button
+          on:click={() => past.begin(pasted)}>{t('household.checkList')}</Button
         >
       </div>
       {#if past.read?.ok === false}<p class="warn" role="alert">{problemWords(past.read.problem)}</p>{/if}
@@ -96,24 +99,32 @@
         {/if}
         {#if past.progress}
           <ProgressBar
-            labelText={past.progress.kind === 'importing' ? 'Importing' : 'Working out what they teach'}
-            helperText={`${past.progress.done} of ${past.progress.all}`}
+            labelText={past.progress.kind === 'importing'
+              ? t('household.importing')
+              : t('household.workingOutWhatTheyTeach')}
+            helperText={t('household.doneAll', { done: past.progress.done, all: past.progress.all })}
             value={past.progress.done}
             max={past.progress.all}
           />
         {:else if past.added}
           <p role="status">
             {past.added.added === 0
-              ? 'Nothing was added. All of these are already in the notebook.'
-              : `${sowingsWords(past.added.added)} imported.${past.added.known > 0 ? ` The other ${past.added.known} were already in the notebook.` : ''}`}
-            <a href="/notebook">Open the notebook</a>
+              ? t('household.nothingWasAddedAllThese')
+              : t('household.sowingsImportedKnownWereAlready', {
+                  sowings: sowingsWords(past.added.added),
+                  when: past.added.known > 0 ? 'yes' : 'no',
+                  known: past.added.known > 0 ? past.added.known : ''
+                })}
+            <a href="/notebook">{t('household.openNotebook')}</a>
           </p>
         {:else if count > 0}
           <div>
             {#if past.taught}
-              <Button on:click={() => void bring()}>Import {sowingsWords(count)}</Button>
+              <Button on:click={() => void bring()}
+                >{t('household.importSowings', { sowings: sowingsWords(count) })}</Button
+              >
             {:else}
-              <Button on:click={() => void past.teach()}>See what Brote learns</Button>
+              <Button on:click={() => void past.teach()}>{t('household.seeWhatBroteLearns')}</Button>
             {/if}
           </div>
         {/if}

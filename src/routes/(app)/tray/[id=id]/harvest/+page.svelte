@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { isGrass } from '$core/crops/traits.ts';
   import { Button, Checkbox } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
@@ -90,9 +92,9 @@
     juiceMl === null
       ? ''
       : !(juiceMl > 0)
-        ? 'Enter how much juice it gave.'
+        ? t('tray.enterHowMuchJuiceGave')
         : net !== null && juiceMl > net * MOST_JUICE_ML_G
-          ? 'That is more juice than there were greens: check both.'
+          ? t('tray.moreJuiceThanThereWere')
           : ''
   );
   const gave = $derived(net === null ? null : yieldOf(net, setup.seedG * share, projected.areaCm2 * share));
@@ -152,7 +154,7 @@
       happened.push({ sowingId: setup.id, body: pressedBody(id, checked.netG, juiceMl, handling.washing) });
     const result = await journal.recordAll(
       happened,
-      `${crop.name}: ${mass(checked.netG, locale.units)} cut`,
+      t('tray.nameMassCut', { name: crop.name, mass: mass(checked.netG, locale.units) }),
       {
         sure
       }
@@ -168,42 +170,52 @@
   }
 </script>
 
-<svelte:head><title>Cut {crop.name.toLowerCase()} · Brote</title></svelte:head>
+<svelte:head><title>{t('tray.cutNameBrote', { name: crop.name.toLowerCase() })}</title></svelte:head>
 
 <p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
-<h1>Cut and weigh</h1>
+<h1>{t('tray.cutWeigh')}</h1>
 {#if sowing.lost !== null}
-  <p>{problemWords({ code: 'cut-given-up', params: {} })} <a href="/tray/{setup.id}">Its page</a></p>
+  <p>{problemWords({ code: 'cut-given-up', params: {} })} <a href="/tray/{setup.id}">{t('tray.page')}</a></p>
 {:else if sowing.stage === 'ended'}
-  <p>This tray has ended. <a href="/tray/{setup.id}">See what it gave.</a></p>
+  <p>
+    <Rich parts={rich('tray.trayHasEndedLinkSee')}
+      >{#snippet link(text: string)}<a href="/tray/{setup.id}">{text}</a>{/snippet}</Rich
+    >
+  </p>
 {:else if sowing.sownAt === null}
   <p>{problemWords({ code: 'cut-not-sown', params: {} })}</p>
 {:else}
   <ReadyCheck {projected} {now} {locale} />
   <Holds {holds} {now} {locale} onmove={(placeId) => void hold(placeId)} />
 
-  <h2 class="cut">Cut</h2>
+  <h2 class="cut">{t('tray.cut')}</h2>
   <Caution>{CAUTIONS.cut}</Caution>
   {#if isGrass(crop)}<Caution>{CAUTIONS.juice}</Caution>{/if}
   <div class="columns">
     <section class="stack">
       <p>
-        Touch what you cut{pieces.kind === 'strips' ? ', strip by strip' : ''}, or
+        {t('tray.touchWhatYouCutStrip', { when: pieces.kind === 'strips' ? 'yes' : 'no' })}
         <span class="row">
-          {#each [{ text: left < 0.999 ? 'All the rest' : 'All of it', of: 1 }, { text: 'Half', of: 0.5 }, { text: 'A quarter', of: 0.25 }, { text: pieces.kind === 'cells' ? 'One cell' : 'A strip', of: 1 / pieces.total }] as chip (chip.text)}
+          {#each [{ text: left < 0.999 ? t('tray.allRest') : t('tray.all'), of: 1 }, { text: t('tray.half2'), of: 0.5 }, { text: t('tray.quarter'), of: 0.25 }, { text: pieces.kind === 'cells' ? t('tray.oneCell') : t('tray.strip'), of: 1 / pieces.total }] as chip (chip.text)}
             <Button kind="tertiary" class="chip" on:click={() => pickShare(chip.of)}>{chip.text}</Button>
           {/each}
         </span>
       </p>
       {#if page.hydrated}<TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
       <p class="small" aria-live="polite">
-        {Math.round(share * 100)} % of it{last ? ', all that stands' : ''}{here > 0
-          ? `: about ${greensMass(Math.round(here), locale.units)} today`
-          : ''}.
+        {t('tray.shareAllStandsAboutGreensmass', {
+          share: Math.round(share * 100),
+          when: last ? 'yes' : 'no',
+          when2: here > 0 ? 'yes' : 'no',
+          greensMass: here > 0 ? greensMass(Math.round(here), locale.units) : ''
+        })}
       </p>
       <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
       {#if sowing.cuts.length > 0}<p class="soft small">
-          Cut before: {mass(cutG(sowing), locale.units)}; {Math.round(left * 100)} % still stands.
+          {t('tray.cutBeforeMassLeftStill', {
+            mass: mass(cutG(sowing), locale.units),
+            left: Math.round(left * 100)
+          })}
         </p>{/if}
     </section>
     <form
@@ -215,7 +227,7 @@
       }}
     >
       <QuantityField
-        label="Full bowl on the scale"
+        label={t('tray.fullBowlOnScale')}
         kind="mass"
         {unit}
         bind:value={grossG}
@@ -226,30 +238,39 @@
             : ''}
       />
       <QuantityField
-        label="Empty bowl"
+        label={t('tray.emptyBowl')}
         kind="mass"
         {unit}
         bind:value={tareG}
-        helper="0 where the scale was zeroed with the bowl on it"
+        helper={t('tray.whereScaleWasZeroedWith')}
       />
       <div class="row">
-        <Button kind="tertiary" class="chip" on:click={addBowl}>Another bowl of the same cut</Button>
+        <Button kind="tertiary" class="chip" on:click={addBowl}>{t('tray.bowlSameCut')}</Button>
         {#if bowls.length > 0}
           <span class="small"
-            >{bowls.length === 1 ? 'One bowl' : `${bowls.length} bowls`} before: {mass(
-              bowls.reduce((total, bowl) => total + bowl.grossG - bowl.tareG, 0),
-              locale.units
-            )}
+            >{t('tray.oneBowlBowlsBeforeMass', {
+              bowls: bowls.length,
+              mass: mass(
+                bowls.reduce((total, bowl) => total + bowl.grossG - bowl.tareG, 0),
+                locale.units
+              )
+            })}
           </span>
-          <Button kind="ghost" class="chip quiet" on:click={takeBowlOut}>Take the last out</Button>
+          <Button kind="ghost" class="chip quiet" on:click={takeBowlOut}>{t('tray.takeLastOut')}</Button>
         {/if}
       </div>
       <Figure
-        label="Cut"
+        label={t('tray.cut')}
         value={net === null ? '–' : mass(net, locale.units)}
         beside={gave
-          ? `${figure(gave.gPerGSeed)} g per g of seed · ${yieldPerArea(gave.gPerM2, locale.units)}`
-          : `usually ${mass(usual.low * share, locale.units)} to ${mass(usual.high * share, locale.units)}`}
+          ? t('tray.gpergseedGPerGSeed', {
+              gPerGSeed: figure(gave.gPerGSeed),
+              yieldPerArea: yieldPerArea(gave.gPerM2, locale.units)
+            })
+          : t('tray.usuallyMassMass', {
+              mass: mass(usual.low * share, locale.units),
+              mass2: mass(usual.high * share, locale.units)
+            })}
       />
       <Handle
         {projected}
@@ -261,28 +282,33 @@
         {locale}
       />
       {#if crop.regrows && last}
-        <Checkbox labelText="Leave the stubs to grow again: a second, weaker cut" bind:checked={again} />
+        <Checkbox labelText={t('tray.leaveStubsGrowAgainSecond')} bind:checked={again} />
       {/if}
       {#if asked && checked.kind === 'implausible'}
         <div class="ask stack" role="alert">
           <p>
-            <strong
-              >{mass(checked.netG, locale.units)} is {figure(checked.times)} times the most that this area is known
-              to give ({mass(checked.mostG, locale.units)}).</strong
-            > Is the bowl taken off, and the share right?
+            <Rich
+              parts={rich('tray.strongMassTimesTimesMost', {
+                mass: mass(checked.netG, locale.units),
+                times: figure(checked.times),
+                mass2: mass(checked.mostG, locale.units)
+              })}
+            />
           </p>
           <div class="row">
-            <Button kind="tertiary" class="chip" on:click={() => weigh(true)}>It is right: record it</Button>
-            <Button kind="ghost" class="chip quiet" on:click={() => (asked = false)}>Change it</Button>
+            <Button kind="tertiary" class="chip" on:click={() => weigh(true)}>{t('tray.rightRecord')}</Button>
+            <Button kind="ghost" class="chip quiet" on:click={() => (asked = false)}
+              >{t('tray.change')}</Button
+            >
           </div>
         </div>
       {:else}
         <Button type="submit" disabled={sending}
           >{!last
-            ? 'Record this part'
+            ? t('tray.recordPart')
             : again && crop.regrows
-              ? 'Record the cut and let it grow again'
-              : 'Record the cut and end the tray'}</Button
+              ? t('tray.recordCutLetGrowAgain')
+              : t('tray.recordCutEndTray')}</Button
         >
       {/if}
     </form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { cropNames } from '$words/containers.ts';
   import { tick } from 'svelte';
@@ -44,12 +45,12 @@
 
   /** What is hard to tell apart, drawn beside each other. */
   const PAIRS: readonly { title: string; of: readonly [Symptom, Symptom] }[] = [
-    { title: 'White fuzz', of: ['hairs', 'mould'] },
-    { title: 'Stems down', of: ['fallen-dry', 'fallen-rot'] },
-    { title: 'Not standing well', of: ['stretched', 'weak'] },
-    { title: 'Leaves marked', of: ['scorched', 'hungry'] },
-    { title: 'Bent or bleached', of: ['bent', 'bleached'] },
-    { title: 'Something on top', of: ['hulls', 'true-leaf'] }
+    { title: t('tray.whiteFuzz'), of: ['hairs', 'mould'] },
+    { title: t('tray.stemsDown'), of: ['fallen-dry', 'fallen-rot'] },
+    { title: t('tray.notStandingWell'), of: ['stretched', 'weak'] },
+    { title: t('tray.leavesMarked'), of: ['scorched', 'hungry'] },
+    { title: t('tray.bentOrBleached'), of: ['bent', 'bleached'] },
+    { title: t('tray.somethingOnTop'), of: ['hulls', 'true-leaf'] }
   ];
   const OTHERS: readonly Symptom[] = ['tails', 'pale', 'patchy', 'tastes-ready', 'bitter', 'fibrous'];
 
@@ -103,22 +104,22 @@
   const cues = $derived(sowing.sownAt === null ? [] : cuesOf(projected));
 </script>
 
-<svelte:head><title>Look at {crop.name} · Brote</title></svelte:head>
+<svelte:head><title>{t('tray.lookAtNameBrote', { name: crop.name })}</title></svelte:head>
 
 <p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
-<h1>What do you see?</h1>
+<h1>{t('tray.whatDoYouSee')}</h1>
 {#if sowing.stage === 'ended'}
-  <p>This tray has ended.</p>
+  <p>{t('tray.trayHasEnded')}</p>
 {:else if sowing.sownAt === null}
-  <p>It is not sown yet: there is nothing to look at.</p>
+  <p>{t('tray.notSownYetThereNothing')}</p>
 {:else}
-  <p class="soft">Touch what comes nearest. Each says what it most likely is and what to do.</p>
-  <div class="row when" role="group" aria-label="When did you see it?">
+  <p class="soft">{t('tray.touchWhatComesNearestEach')}</p>
+  <div class="row when" role="group" aria-label={t('tray.whenDidYouSee')}>
     <button
       class="chip quiet"
       class:on={seenAt === null}
       aria-pressed={seenAt === null}
-      onclick={() => (seenAt = null)}>Now</button
+      onclick={() => (seenAt = null)}>{t('tray.now')}</button
     >
     {#each earlier as at (at)}
       <button
@@ -133,7 +134,7 @@
   <div class="view">
     <div class="stack">
       <section>
-        <h2>How far it is</h2>
+        <h2>{t('tray.howFar')}</h2>
         {#each cues as cue (cue)}
           {@const words = cueWords(cue, crop, path, locale.units)}
           <div class="row" role="group" aria-label={words}>
@@ -147,14 +148,16 @@
               kind="ghost"
               class="chip quiet"
               on:click={() =>
-                record({ type: 'looked', cue, reached: false }, `${words.toLowerCase()}, not yet`)}
-              >Not yet<span class="visually-hidden">: {words}</span></Button
+                record(
+                  { type: 'looked', cue, reached: false },
+                  t('tray.wordsNotYet', { words: words.toLowerCase() })
+                )}>{t('tray.notYet')}<span class="visually-hidden">: {words}</span></Button
             >
           </div>
         {/each}
         {#if heights.length > 0}
-          <div class="row" role="group" aria-label="How tall it is">
-            <span class="small">It is about</span>
+          <div class="row" role="group" aria-label={t('tray.howTall')}>
+            <span class="small">{t('tray.about')}</span>
             {#each heights as cm (cm)}
               {@const tall = length(cm, locale.units)}
               <Button
@@ -163,7 +166,7 @@
                 on:click={() =>
                   record(
                     { type: 'looked', cue: 'windowOpen', reached: cm >= crop.heightMinCm },
-                    `about ${tall}`
+                    t('tray.aboutTall', { tall })
                   )}>{tall}</Button
               >
             {/each}
@@ -171,10 +174,10 @@
         {/if}
       </section>
       <section>
-        <h2>How damp it is</h2>
+        <h2>{t('tray.howDamp')}</h2>
         {#if halves.length > 1}
           <p class="soft small">
-            Of the whole container, {cropNames(halves)} together.
+            {t('tray.wholeContainerCropnamesTogether', { cropNames: cropNames(halves) })}
           </p>
         {/if}
         <WaterLooks record={ofContainer} moistures={moisturesAt(projected, now)} units={locale.units} />
@@ -193,7 +196,7 @@
         </section>
       {/each}
       <section>
-        <h2>Anything else</h2>
+        <h2>{t('tray.anythingElse')}</h2>
         <div class="row">
           {#each OTHERS as sight (sight)}<Button kind="tertiary" class="chip" on:click={() => see(sight)}
               >{symptomWords(sight, crop)}</Button
@@ -205,7 +208,7 @@
       class="answers stack"
       bind:this={answered}
       aria-live="polite"
-      aria-label="What it most likely is"
+      aria-label={t('tray.whatMostLikely')}
     >
       {#each answers as { eventId, answer } (eventId)}
         <AnswerCard
@@ -215,7 +218,7 @@
           onundo={() => void journal.undo(setup.id, eventId)}
         />
       {:else}
-        <p class="soft">The answer stands here.</p>
+        <p class="soft">{t('tray.answerStandsHere')}</p>
       {/each}
     </section>
   </div>

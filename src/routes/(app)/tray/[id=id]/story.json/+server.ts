@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error } from '@sveltejs/kit';
 import { storyJson } from '$server/data/storyJson.ts';
 import { api } from '$server/requests/answer.ts';
@@ -8,7 +9,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = api(async ({ locals, params }) => {
   signedIn(locals);
   const story = await inSession(locals, (tx) => storyJson(tx, params.id));
-  if (!story) error(404, 'There is no such tray here.');
+  if (!story) error(404, t('tray.thereNoSuchTrayHere'));
   return new Response(`${JSON.stringify(story, null, 2)}\n`, {
     headers: {
       'content-type': 'application/json; charset=utf-8',

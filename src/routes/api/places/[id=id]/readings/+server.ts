@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { json } from '@sveltejs/kit';
 import { zoneOf } from '$core/time/zone.ts';
 import { takeReadings } from '$server/app/takeReadings.ts';
@@ -24,6 +25,6 @@ export const POST: RequestHandler = api(async ({ request, locals, params, url })
     return takeReadings(tx, household.id, { placeId: params.id ?? '', source, readings: taken });
   });
   if (added === null)
-    return json({ message: 'This place is not in your household.', code: 'missing' }, { status: 404 });
+    return json({ message: t('api.placeNotYourHousehold'), code: 'missing' }, { status: 404 });
   return json({ taken: taken.length, added, refused }, { status: taken.length === 0 ? 422 : 200 });
 });

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { changeContainer, listContainerStock, retireContainer } from '$server/sowings/containers.ts';
 import { check } from '$contract/schemas/check.ts';
@@ -10,7 +11,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params }) => {
   const containers = await inSession(locals, listContainerStock);
   const container = containers.find(({ id }) => id === params.id);
-  if (!container) error(404, 'There is no such container in this cupboard.');
+  if (!container) error(404, t('bench.thereNoSuchContainerCupboard'));
   return { container };
 };
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { areaCm2 } from '$core/supplies/containers/container.ts';
   import { figure, length } from '$core/units/format.ts';
@@ -17,47 +18,57 @@
 
 {#snippet lead()}
   <p class="soft">
-    {length(container.lengthCm, units)}{container.shape === 'round'
-      ? ' across'
-      : ` × ${length(container.widthCm, units)}`}, {length(container.depthCm, units)} deep · {figure(
-      Math.round(areaCm2(container))
-    )} cm²{container.shape === 'cells' ? ` in ${container.cells} cells` : ''} · {container.inUse} in use
+    {t('bench.lengthAcrossLengthLengthDeep', {
+      length: length(container.lengthCm, units),
+      when: container.shape === 'round' ? 'yes' : 'no',
+      length2: !(container.shape === 'round') ? length(container.widthCm, units) : '',
+      length3: length(container.depthCm, units),
+      areaCm2: figure(Math.round(areaCm2(container))),
+      when2: container.shape === 'cells' ? 'yes' : 'no',
+      cells: container.shape === 'cells' ? container.cells : '',
+      inUse: container.inUse
+    })}
   </p>
 {/snippet}
 
-<KeepForm title={container.name} away="Put it away" {lead}>
-  <Field name="name" label="What you call it" value={typed('name', container.name)} error={wrong('name')} />
+<KeepForm title={container.name} away={t('bench.putAway')} {lead}>
+  <Field
+    name="name"
+    label={t('bench.whatYouCall')}
+    value={typed('name', container.name)}
+    error={wrong('name')}
+  />
   <Field
     name="owned"
-    label="How many there are"
+    label={t('bench.howManyThere')}
     value={typed('owned', container.owned)}
     error={wrong('owned')}
     inputmode="numeric"
   />
   <Field
     name="emptyG"
-    label="Empty weight of one (g)"
-    helper="For weighing a tray to see its water"
+    label={t('bench.emptyWeightOneG')}
+    helper={t('bench.weighingTraySeeWater')}
     value={typed('emptyG', container.emptyG)}
     error={wrong('emptyG')}
     inputmode="decimal"
   />
   <Choice
-    legend="Holes to drain"
+    legend={t('bench.holesDrain')}
     name="drains"
     options={[
-      { value: 'yes', text: 'Yes' },
-      { value: 'no', text: 'No' }
+      { value: 'yes', text: t('bench.yes') },
+      { value: 'no', text: t('bench.no') }
     ]}
     bind:value={drains}
   />
   {#if drains === 'no'}
-    <p class="small soft">Without holes nothing runs off: pour away what stands after ten minutes.</p>
+    <p class="small soft">{t('bench.withoutHolesNothingRunsOff')}</p>
   {/if}
   <Field
     name="reservoirMl"
-    label="Reservoir under it (mL)"
-    helper="Left empty: none"
+    label={t('bench.reservoirUnderMl')}
+    helper={t('bench.leftEmptyNone')}
     value={typed('reservoirMl', container.reservoirMl)}
     error={wrong('reservoirMl')}
     inputmode="decimal"

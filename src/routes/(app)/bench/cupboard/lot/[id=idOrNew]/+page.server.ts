@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { MOST_PARTS } from '$core/crops/blend.ts';
 import { findCrop, withOwnCrops } from '$core/crops/library.ts';
@@ -17,7 +18,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) =>
   inSession(locals, async (tx) => {
     const [lots, ownCrops] = await Promise.all([listLots(tx), ownCropsOf(tx)]);
     const lot = lots.find(({ id }) => id === params.id) ?? null;
-    if (!lot && params.id !== 'new') error(404, 'There is no such lot in this cupboard.');
+    if (!lot && params.id !== 'new') error(404, t('bench.thereNoSuchLotCupboard'));
     return { lot, ownCrops, cropKey: url.searchParams.get('crop') ?? '', newId: crypto.randomUUID() };
   });
 
@@ -41,9 +42,11 @@ export const actions: Actions = {
     const crops = withOwnCrops(await inSession(locals, ownCropsOf));
     const mixed = readLotParts(fields.parts ?? '', crops);
     if (mixed && 'unknown' in mixed)
-      return notTaken(422, fields, { parts: `Brote knows no crop called “${mixed.unknown.join('”, “')}”.` });
+      return notTaken(422, fields, {
+        parts: t('bench.broteKnowsNoCropCalled', { unknown: mixed.unknown.join('”, “') })
+      });
     if (mixed && mixed.parts.length > MOST_PARTS)
-      return notTaken(422, fields, { parts: 'At most six crops in one mix.' });
+      return notTaken(422, fields, { parts: t('bench.atMostSixCropsOne') });
     const parts = mixed && mixed.parts.length > 1 ? mixed.parts : null;
     const { price, packetG } = checked.value;
     const lot: Lot = {
@@ -59,7 +62,7 @@ export const actions: Actions = {
       await saveLot(tx, household.id, lot, householdNow(household));
       return true;
     });
-    if (!known) return notTaken(422, fields, { cropKey: 'Choose the crop.' });
+    if (!known) return notTaken(422, fields, { cropKey: t('bench.chooseCrop') });
     redirect(303, '/bench/cupboard');
   }),
   retire: form(async ({ locals, params }) => {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
@@ -36,49 +38,49 @@
 {#snippet lead()}<Caution>{CAUTIONS.seed}</Caution>{/snippet}
 
 <KeepForm
-  title={lot ? 'Lot of seed' : 'A new lot of seed'}
-  away={lot ? 'Put it away: it is used up' : null}
+  title={lot ? t('bench.lotSeed') : t('bench.newLotSeed')}
+  away={lot ? t('bench.putAwayUsedUp') : null}
   {lead}
 >
   <input type="hidden" name="id" value={id} />
   <Select
     name="cropKey"
-    labelText="Crop"
+    labelText={t('bench.crop')}
     selected={typed('cropKey', lot?.cropKey ?? data.cropKey)}
     invalid={wrong('cropKey') !== ''}
     invalidText={wrong('cropKey')}
   >
-    <SelectItem value="" text="Choose a crop" />
+    <SelectItem value="" text={t('bench.chooseCrop2')} />
     {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
   </Select>
   <Field
     name="name"
-    label="What you call it"
-    placeholder="Tin on the top shelf"
+    label={t('bench.whatYouCall')}
+    placeholder={t('bench.tinOnTopShelf')}
     value={typed('name', lot?.name)}
     error={wrong('name')}
   />
   <Field
     name="parts"
-    label="Bought mixed? What is in it, by weight"
-    placeholder="2 radish, 1 kale"
-    helper="Empty for one crop. Where nobody knows, choose the crop that it is most of"
+    label={t('bench.boughtMixedWhatByWeight')}
+    placeholder={t('bench.radishKale')}
+    helper={t('bench.emptyOneCropWhereNobody')}
     value={typed('parts', partsWords(lot))}
     error={wrong('parts')}
   />
   <Field
     name="weighedG"
-    label="Seed in it now (g)"
-    helper="Weighed, or off the packet; sowings draw it down"
+    label={t('bench.seedNowG')}
+    helper={t('bench.weighedOrOffPacketSowings')}
     value={typed('weighedG', lot ? figure(leftG(lot)) : '')}
     error={wrong('weighedG')}
     inputmode="decimal"
   />
   <fieldset class="two">
-    <legend>Paper-towel test</legend>
+    <legend>{t('bench.paperTowelTest')}</legend>
     <Field
       name="sprouted"
-      label="Sprouted"
+      label={t('bench.sprouted')}
       value={sprouted}
       oninput={(typed) => (sprouted = typed)}
       error={wrong('test.sprouted') || wrong('test')}
@@ -86,7 +88,7 @@
     />
     <Field
       name="tested"
-      label="Of seeds laid out"
+      label={t('bench.seedsLaidOut')}
       value={tested}
       oninput={(typed) => (tested = typed)}
       error={wrong('test.tested')}
@@ -94,20 +96,23 @@
     />
     <p class="small soft wide" aria-live="polite">
       {#if result && tested !== ''}
-        <strong>{Math.round(result.pct)} %</strong>, likely {Math.round(result.lowPct)} to {Math.round(
-          result.highPct
-        )} %.{Number(tested) < 50 ? ' More seeds would tell it closer.' : ''}
-        {#if result.pct < 70}<strong>Under 70 %: fresher seed is the better answer than more of it.</strong
-          >{/if}
+        <Rich
+          parts={rich('bench.strongPctStrongLikelyLowpct', {
+            pct: Math.round(result.pct),
+            lowPct: Math.round(result.lowPct),
+            highPct: Math.round(result.highPct),
+            when: Number(tested) < 50 ? 'yes' : 'no'
+          })}
+        />
+        {#if result.pct < 70}<strong>{t('bench.underFresherSeedBetterAnswer')}</strong>{/if}
       {:else}
-        Lay 20 to 50 seeds on a damp towel, rolled, warm; count after the days the crop needs to root. It
-        counts for more than the packet.
+        {t('bench.laySeedsOnDampTowel')}
       {/if}
     </p>
   </fieldset>
   <Field
     name="packetPct"
-    label="Germination by the packet (%)"
+    label={t('bench.germinationByPacket')}
     value={typed('packetPct', lot?.packetPct)}
     error={wrong('packetPct')}
     inputmode="decimal"
@@ -116,14 +121,14 @@
     <Field
       name="boughtOn"
       type="date"
-      label="Bought"
+      label={t('bench.bought')}
       value={typed('boughtOn', lot?.boughtOn)}
       error={wrong('boughtOn')}
     />
     <Field
       name="bestBefore"
       type="date"
-      label="Best before"
+      label={t('bench.bestBefore')}
       value={typed('bestBefore', lot?.bestBefore)}
       error={wrong('bestBefore')}
     />
@@ -131,16 +136,16 @@
   <div class="two">
     <Field
       name="price"
-      label="Price of the packet"
-      helper="In your own money: what a tray’s seed cost follows from it"
+      label={t('bench.pricePacket')}
+      helper={t('bench.yourOwnMoneyWhatTrays')}
       value={typed('price', lot?.price)}
       error={wrong('price')}
       inputmode="decimal"
     />
     <Field
       name="packetG"
-      label="Which held (g)"
-      helper="As bought; empty for what is in it now"
+      label={t('bench.whichHeldG')}
+      helper={t('bench.asBoughtEmptyWhatNow')}
       value={typed('packetG', lot?.packetG)}
       error={wrong('packetG')}
       inputmode="decimal"

@@ -1,3 +1,4 @@
+import { t } from '$messages/t.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { readParts } from '$core/supplies/media/coir.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
@@ -13,7 +14,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, params }) => {
   const media = await inSession(locals, listMedia);
   const medium = media.find(({ id }) => id === params.id) ?? null;
-  if (!medium && params.id !== 'new') error(404, 'There is no such medium in this cupboard.');
+  if (!medium && params.id !== 'new') error(404, t('bench.thereNoSuchMediumCupboard'));
   return { medium, newId: crypto.randomUUID() };
 };
 
@@ -24,8 +25,7 @@ export const actions: Actions = {
     const parts = typed === '' ? null : readParts(typed);
     const checked = check(mediumSchema, { ...fields, swellLKg: plainNumber(fields.swellLKg), parts });
     const errors: Record<string, string> = checked.ok ? {} : checked.errors;
-    if (typed !== '' && parts === null)
-      errors.parts = 'Write each part with its number, such as 3 coir, 1 perlite.';
+    if (typed !== '' && parts === null) errors.parts = t('bench.writeEachPartWithNumber');
     if (!checked.ok || Object.keys(errors).length > 0) return notTaken(422, fields, errors);
     await inSession(locals, (tx) => saveMedium(tx, household.id, checked.value as MediumStock));
     redirect(303, '/bench/cupboard');

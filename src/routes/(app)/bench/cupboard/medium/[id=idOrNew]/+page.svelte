@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { KEPT_MEDIA } from '$core/supplies/media/medium.ts';
@@ -16,18 +17,21 @@
   const { wrong, typed } = formAnswers(() => form);
 </script>
 
-<KeepForm title={medium ? 'Medium' : 'A new medium'} away={medium ? 'Put it away: it is used up' : null}>
+<KeepForm
+  title={medium ? t('bench.medium') : t('bench.newMedium')}
+  away={medium ? t('bench.putAwayUsedUp') : null}
+>
   <input type="hidden" name="id" value={id} />
   <Field
     name="name"
-    label="What you call it"
-    placeholder="Balcony mix"
+    label={t('bench.whatYouCall')}
+    placeholder={t('bench.balconyMix')}
     value={typed('name', medium?.name)}
     error={wrong('name')}
   />
   <Select
     name="kind"
-    labelText="Holds water like"
+    labelText={t('bench.holdsWaterLike')}
     selected={typed('kind', medium?.kind ?? 'coir')}
     invalid={wrong('kind') !== ''}
     invalidText={wrong('kind')}
@@ -36,15 +40,15 @@
   </Select>
   <Field
     name="parts"
-    label="Mixed of, if it is mixed"
-    placeholder="3 coir, 1 compost, 1 perlite"
+    label={t('bench.mixedIfMixed')}
+    placeholder={t('bench.coirCompostPerlite')}
     value={typed('parts', medium?.parts?.map(({ name, parts }) => `${parts} ${name}`).join(', '))}
     error={wrong('parts')}
   />
   <Field
     name="swellLKg"
-    label="Litres from a dry kg, off the brick"
-    helper="Left empty: 8 for coir"
+    label={t('bench.litresFromDryKgOff')}
+    helper={t('bench.leftEmptyCoir')}
     value={typed('swellLKg', medium?.swellLKg)}
     error={wrong('swellLKg')}
     inputmode="decimal"

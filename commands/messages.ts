@@ -1,0 +1,4 @@
+import { ensureMessages } from './lib/messages.ts';
+
+// As every command does before its own work.
+ensureMessages();
