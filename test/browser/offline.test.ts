@@ -149,13 +149,15 @@ describe('without a network', () => {
     const page = phone.pages()[0]!;
     await page.goto(`${stage.url}round`);
     await ready(page);
-    await page.evaluate(async () => {
-      await fetch('/sign-out', {
+    const status = await page.evaluate(async () => {
+      const answer = await fetch('/sign-out', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: '{}'
       });
+      return answer.status;
     });
+    expect(status).to.equal(200);
     const left = await until(
       () => page.evaluate(async () => (await (await caches.open('pages')).keys()).length),
       (many) => many === 0

@@ -60,7 +60,7 @@ describe('the shelf', () => {
     await open(page, stage, '/shelf');
     await page.getByRole('link', { name: 'Stairwell sill' }).click();
     await page.getByLabel('Weight limit').fill('900 g');
-    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.waitForURL('**/shelf');
     const peas = board(page, 'Balcony sill').getByRole('button', { name: /Pea shoots/ });
     await drag(page, peas, board(page, 'Stairwell sill'));
@@ -102,13 +102,13 @@ describe('the shelf', () => {
     await page.getByRole('radio', { name: 'Lamp' }).check();
     await page.getByLabel('Watts').fill('30');
     await page.getByLabel('By day (°C)').fill('70');
-    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByText('Give its PPFD, or its watts and its distance.').waitFor();
     await page.getByText('Is it degrees Fahrenheit?').waitFor();
     expect(await page.getByLabel('Watts').inputValue()).to.equal('30');
     await page.getByLabel('Lamp to leaves (cm)').fill('25');
     await page.getByLabel('By day (°C)').fill('68 F');
-    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.waitForURL('**/shelf');
     await page.getByRole('heading', { name: 'Cellar rack' }).waitFor();
     await page.getByRole('link', { name: 'Cellar rack' }).click();

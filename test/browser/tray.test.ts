@@ -205,7 +205,7 @@ describe('a tray', () => {
     await open(page, stage, looks[0]!);
     await page.getByText('Of the whole container, Radish and Kale together').waitFor();
     await page.getByLabel(/On the scale/).fill('900');
-    await page.getByRole('button', { name: 'Current passphrase' }).click();
+    await page.getByRole('button', { name: 'As it is now' }).click();
     await page.getByText('Radish and Kale: weighed 900 g').waitFor();
     let total = 0;
     for (const look of looks) {

@@ -64,7 +64,7 @@ describe('typed quantities', () => {
         kind,
         { mass: 'g', length: 'cm', volume: 'ml', density: '/cm²' }[kind]
       );
-      expect(parsed.ok ? '' : problemWords(parsed.problem), kind).to.include('less than nothing');
+      expect(parsed.ok ? '' : problemWords(parsed.problem), kind).to.include('without the minus sign');
     }
     expect(readNumber('-3')).to.equal(-3);
   });
@@ -73,7 +73,7 @@ describe('typed quantities', () => {
     for (const text of ['', 'a lot', '12 bananas', '1 2 3', '5/0/2', '--3']) {
       const parsed = parseQuantity(text, 'mass', 'g');
       expect(parsed.ok, text).to.equal(false);
-      if (!parsed.ok) expect(problemWords(parsed.problem)).to.match(/such as|try/);
+      if (!parsed.ok) expect(problemWords(parsed.problem)).to.match(/such as|[Tt]ry/);
     }
   });
 

@@ -212,7 +212,7 @@ describe('the weeks ahead, stored', () => {
     const mine = proposed();
     const both = await Promise.all([refused(mine), refused(proposed())]);
     expect(both.filter((said) => said === 'taken')).to.have.length(1);
-    expect(both.find((said) => said !== 'taken')).to.match(/^Not taken: the sowings.* changed after this/);
+    expect(both.find((said) => said !== 'taken')).to.match(/^Not saved: the sowings.* changed after/);
     const taken = await read();
     expect(taken.records.length).to.equal(data.records.length + mine.begin.length);
     // An answer that was lost is asked for again, and nothing comes of it.

@@ -129,7 +129,7 @@ describe('a reminder on its way', () => {
       reminders: { title: string; why: string }[];
     };
     expect(read.reminders[0]!.title).to.equal('Morning round, 07:30');
-    expect(() => new Webhook(SECRET).verify(body.replace('Round', 'Sound'), headers)).to.throw();
+    expect(() => new Webhook(SECRET).verify(body.replace('Morning', 'Evening'), headers)).to.throw();
   });
 
   it('says whose a wrong mail password is to mend, and goes once it is mended', async () => {

@@ -89,7 +89,7 @@ export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 |
       const chips = mine.locator('.carry').getByRole('button', { name: 'Balcony sill' });
       // Now and then some of the pool still stands, and less is given.
       const stood = mine.getByRole('button', { name: /^Yes: poured off/ });
-      const looks = mine.getByRole('group', { name: /^Check / });
+      const looks = mine.getByRole('group', { name: /^Check (?!again)/ });
       const feel = mine
         .getByRole('group', { name: /^How damp/ })
         .filter({ hasText: 'How does the medium feel?' });
