@@ -66,6 +66,29 @@ function write(path: string, content: string): void {
 /** A route's file: its id has signs that no file name may have. */
 const fileOf = (route: string): string => route.replace(/[^a-z]+/gi, '-').replace(/^-|-$/g, '') || 'root';
 
+type Branch = { [name: string]: Branch | 'string' };
+
+/**
+ * The type of the messages without parameters, by the parts of their keys.
+ * @throws Plain where the key of one message is the beginning of another's
+ */
+function treeOf(messages: Compilation): string {
+  const tree: Branch = {};
+  for (const [key, message] of Object.entries(messages)) {
+    const names = key.split('.');
+    const last = names.pop()!;
+    let at = tree;
+    for (const name of names) {
+      const next = (at[name] ??= {});
+      if (next === 'string')
+        throw new Plain(`The message ${key} needs another key: part of it is a message too.`);
+      at = next;
+    }
+    if (typeof message === 'string') at[last] = 'string';
+  }
+  return `export type Tree = ${JSON.stringify(tree, null, 1).replaceAll('"string"', 'string')};\n`;
+}
+
 /** Compiles every catalogue: typed keys, all messages for the server, and for each view the messages that it uses. */
 function compileMessages(): void {
   const compiled: Record<string, Compilation> = Object.fromEntries(
@@ -78,7 +101,7 @@ function compileMessages(): void {
     .map((key) => `  '${key}': ${parametersOf(english[key]!)};`);
   write(
     `${CATALOGUE}/keys.ts`,
-    `/** The parameters of each message; null for none. */\nexport interface Messages {\n${typed.join('\n')}\n}\nexport type MessageKey = keyof Messages;\n`
+    `/** The parameters of each message; null for none. */\nexport interface Messages {\n${typed.join('\n')}\n}\nexport type MessageKey = keyof Messages;\n${treeOf(english)}`
   );
   const { shared, byRoute, computed } = keysByRoute(Object.keys(english));
   // A view's scripts and its messages name each message by a number, but for those whose key they put together.

@@ -6,7 +6,7 @@ const READ =
   /^(label|labelText|title|legend|legendText|helper|helperText|placeholder|text|lead|away|alt|aria-label|aria-description|aria-valuetext|summary|heading|invalidText|iconDescription|caption|hint|modalHeading|primaryButtonText|secondaryButtonText)$/;
 /** Properties that hold codes, styles and formats. */
 const CODE =
-  /^(kind|type|code|key|mode|status|how|event|field|id|method|format|style|display|role|path|href|class|fontFamily|font|weekday|month|unit|for|locale|accept|toldApartBy)$/;
+  /^(kind|type|code|key|mode|status|how|event|field|id|format|style|display|role|path|href|class|fontFamily|font|weekday|month|unit|for|locale|accept|toldApartBy)$/;
 /** What takes codes, selectors or what goes into a log. */
 const TAKES_CODE =
   /^(t|rich|table|depends|fetch|querySelector|querySelectorAll|addEventListener|removeEventListener|matchMedia|setAttribute|getAttribute|closest|matches|createHash|hash|update|digest|startsWith|endsWith|includes|split|join|replace|replaceAll|get|has|set|append|delete|getItem|setItem|removeItem|Error|RangeError|TypeError|SyntaxError|Refused|Unavailable|StorageFull|RegExp|URL|Worker|Map|Set|problem|goto|redirect|log|warn|error|console|within|unsafe|test|exec|match|namedId|keyOf|Event|CustomEvent)$/;

@@ -1,5 +1,5 @@
 import { IntlMessageFormat } from 'intl-messageformat';
-import type { MessageKey, Messages } from '$catalogue/keys.ts';
+import type { MessageKey, Messages, Tree } from '$catalogue/keys.ts';
 import { unpacked, type Compiled, type Part } from './packed.ts';
 
 export type Compilation = Readonly<Record<string, Compiled>>;
@@ -44,7 +44,7 @@ function formatOf(key: string, tag: string, compiled: Part[]): IntlMessageFormat
   const id = `${tag} ${key}`;
   let format = formats.get(id);
   if (!format) {
-    format = new IntlMessageFormat(unpacked(compiled) as never, FORMATTED_AS[tag] ?? tag);
+    format = new IntlMessageFormat(unpacked(compiled) as never, tagFor(tag));
     formats.set(id, format);
   }
   return format;
@@ -52,6 +52,10 @@ function formatOf(key: string, tag: string, compiled: Part[]): IntlMessageFormat
 
 /** Numbers and dates of plain English go by the 24 h clock and day before month; the pseudo-language is English too. */
 const FORMATTED_AS: Readonly<Record<string, string>> = { en: 'en-GB', 'en-XA': 'en-GB' };
+const tagFor = (tag: string): string => FORMATTED_AS[tag] ?? tag;
+
+/** The tag by which `Intl` formats numbers, dates and lists for whoever reads. */
+export const formattedAs = (): string => tagFor(language());
 
 /**
  * A message in the reader's language.
@@ -90,17 +94,39 @@ export function rich<K extends MessageKey>(key: K, ...[params]: Params<K>): Piec
   );
 }
 
+/** What stands in the catalogue at a path. */
+type At<Tree, Path extends string> = Path extends `${infer First}.${infer Rest}`
+  ? First extends keyof Tree
+    ? At<Tree[First], Rest>
+    : never
+  : Path extends keyof Tree
+    ? Tree[Path]
+    : never;
+
 /**
- * Messages of a group by what they are about, read when they are asked for: so that a table of them may stand in a module
- * and is still in the language of whoever reads.
- * @example const NAMES = table('steps.name', STEP_KINDS); NAMES.soak // Soak
+ * The messages whose keys begin with a prefix, each read when it is asked for: a module may hold a table of them, and the
+ * words are still in the language of whoever reads.
+ * @example const STEP_NAMES = table('steps.step'); STEP_NAMES.soak // Soak
  */
-export function table<const P extends string, const K extends string>(
-  prefix: P,
-  keys: readonly K[]
-): `${P}.${K}` extends MessageKey ? Readonly<Record<K, string>> : never {
-  const messages = {};
-  for (const key of keys)
-    Object.defineProperty(messages, key, { enumerable: true, get: () => t(`${prefix}.${key}` as never) });
-  return messages as never;
+export function table<const P extends string>(prefix: P): At<Tree, P> {
+  const isThere = (key: string): boolean =>
+    fallbacksOf(language()).some((tag) => catalogues.get(tag)?.[key] !== undefined);
+  const below = (path: string): string[] =>
+    fallbacksOf(language())
+      .flatMap((tag) => Object.keys(catalogues.get(tag) ?? {}))
+      .filter((key) => key.startsWith(`${path}.`));
+  const names = (): string[] => [
+    ...new Set(below(prefix).map((key) => key.slice(prefix.length + 1).split('.')[0]!))
+  ];
+  const read = (name: string | symbol): unknown => {
+    if (typeof name === 'symbol') return undefined;
+    const key = `${prefix}.${name}`;
+    return isThere(key) || below(key).length === 0 ? t(key as never) : table(key);
+  };
+  return new Proxy({} as never, {
+    get: (_, name) => read(name),
+    has: (_, name) => names().includes(String(name)),
+    ownKeys: names,
+    getOwnPropertyDescriptor: (_, name) => ({ configurable: true, enumerable: true, value: read(name) })
+  });
 }

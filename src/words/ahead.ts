@@ -1,4 +1,5 @@
-import { language, t } from '$messages/t.ts';
+import { allOf, anyOf } from './lists.ts';
+import { language, t, table } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
 import { PORTIONS, type Appetite, type PortionSize as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
@@ -23,8 +24,6 @@ import { capital } from './capital.ts';
 import { clockTime, daysAway, dayWords, shortDate, type Locale } from './time.ts';
 
 /** Names as a sentence lists them. */
-export const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
-const OR = new Intl.ListFormat('en-GB', { type: 'disjunction' });
 
 /** That more opens in a week than is eaten, in a sentence or two. */
 export function glutWords(
@@ -53,17 +52,7 @@ export const assumedWords = ({ people }: Pick<Appetite, 'people'>, { units }: Lo
     people
   });
 
-export const PORTION_WORDS: Record<EatenPortion, string> = {
-  get pinch() {
-    return t('ahead.pinchOnBread');
-  },
-  get handful() {
-    return t('ahead.handful');
-  },
-  get salad() {
-    return t('ahead.saladDay');
-  }
-};
+export const PORTION_WORDS: Record<EatenPortion, string> = table('ahead.portion');
 
 /** That so much a day is hardly meant. */
 export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>): string =>
@@ -164,7 +153,7 @@ export function overWords(
     span: span({ from, until }, name)
   });
   const named = [...new Set(rows.map((row) => rowName(row).toLowerCase()))];
-  const which = named.length > 0 ? OR.format(named.slice(0, MOST_OVER)) : t('ahead.oneThem');
+  const which = named.length > 0 ? anyOf(named.slice(0, MOST_OVER)) : t('ahead.oneThem');
   switch (kind) {
     case 'board':
       return t('ahead.whenHasNoRoomAll', { when, of, which });
@@ -289,22 +278,9 @@ export function wishWords(wish: Wish, firstWeekday: number, { units }: Locale): 
 
 /** What is in a row, and where. */
 export const rowName = ({ crops, count }: Pick<Row, 'crops' | 'count'>): string =>
-  `${crops.join(' and ')}${count > 1 ? ` × ${count}` : ''}`;
+  `${allOf(crops)}${count > 1 ? ` × ${count}` : ''}`;
 
-export const ROW_KINDS: Record<Row['kind'], string> = {
-  get 'under-way'() {
-    return t('ahead.growing');
-  },
-  get planned() {
-    return t('ahead.onList');
-  },
-  get draft() {
-    return t('ahead.standingOrder');
-  },
-  get proposed() {
-    return t('ahead.proposed');
-  }
-};
+export const ROW_KINDS: Record<Row['kind'], string> = table('ahead.rowKinds');
 
 /** What is done on a day. */
 export function workWords({ what, row }: DayWork): string {
@@ -364,7 +340,7 @@ export function ruleWords(rule: Rule): string {
     case 'weekdays':
       return t('ahead.aimOnWeekdays', {
         aim: aimWords(rule.aim),
-        weekdays: LIST.format(rule.weekdays.map((day) => `${weekdayName(day)}s`))
+        weekdays: allOf(rule.weekdays.map((day) => `${weekdayName(day)}s`))
       });
     case 'keep':
       return t('ahead.alwaysOneGoing');
@@ -406,30 +382,10 @@ export const LACKS_WORDS: Record<
 };
 
 /** Why it is begun on no day at all. */
-export const NONE_WORDS: Record<WhyMoved, string> = {
-  get away() {
-    return t('ahead.nobodyAtHome');
-  },
-  get container() {
-    return t('ahead.noContainerFreeTime');
-  },
-  get 'too-near'() {
-    return t('ahead.tooNearBeReady');
-  }
-};
+export const NONE_WORDS: Record<WhyMoved, string> = table('ahead.none');
 
 /** Why it is begun on another day than its rule says. */
-export const MOVED_WORDS: Record<WhyMoved, string> = {
-  get away() {
-    return t('ahead.nobodyAtHomeOnDay');
-  },
-  get container() {
-    return t('ahead.waitsFreeContainer');
-  },
-  get 'too-near'() {
-    return t('ahead.tooNearBeReady');
-  }
-};
+export const MOVED_WORDS: Record<WhyMoved, string> = table('ahead.moved');
 
 /** Less is not worth a word, g. */
 const WORTH_SAYING_G = 5;
@@ -493,36 +449,11 @@ export function offerWords(offer: Offer, name: DayName, locale: Locale): string 
   }
 }
 
-const GROUND_NAMES: Record<GroundPart, string> = {
-  get sowings() {
-    return t('ahead.sowings');
-  },
-  get orders() {
-    return t('ahead.standingOrders');
-  },
-  get containers() {
-    return t('ahead.yourContainers');
-  },
-  get places() {
-    return t('ahead.yourPlaces');
-  },
-  get appetite() {
-    return t('ahead.whatYouEat');
-  },
-  get pantry() {
-    return t('ahead.pantry');
-  },
-  get seed() {
-    return t('ahead.yourSeed');
-  },
-  get away() {
-    return t('ahead.daysAway');
-  }
-};
+const GROUND_NAMES: Record<GroundPart, string> = table('ahead.ground');
 
 /** Why a proposal is not taken: what was changed since it was worked out. */
 export const groundChangedWords = (parts: readonly GroundPart[]): string =>
-  t('ahead.notTakenPartsChangedAfter', { parts: LIST.format(parts.map((part) => GROUND_NAMES[part])) });
+  t('ahead.notTakenPartsChangedAfter', { parts: allOf(parts.map((part) => GROUND_NAMES[part])) });
 
 /** What was taken of a proposal: how many sowings are begun, and how many planned ones are not. */
 export const takenWords = (begun: number, leftOut: number): string =>

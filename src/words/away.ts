@@ -1,27 +1,11 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { ShownAwayTray } from '$contract/away.ts';
 import type { AwayVerdict } from '$core/away/plan.ts';
 import { aboutGreens, mass } from '$core/units/format.ts';
 import { dayWords, type Locale } from './time.ts';
 
-/** What each verdict is called as a heading, in the order of what is to be done. */
-export const VERDICT_WORDS: Record<AwayVerdict, string> = {
-  get cut() {
-    return t('household.cutBeforeYouGo');
-  },
-  get cool() {
-    return t('household.moveCoolBeforeYouGo');
-  },
-  get 'put-off'() {
-    return t('household.beginWhenYouBack');
-  },
-  get sitter() {
-    return t('household.somebodyHasComeBy');
-  },
-  get lasts() {
-    return t('household.getsThroughByItself');
-  }
-};
+/** What each verdict is called as a heading. */
+export const VERDICT_WORDS: Record<AwayVerdict, string> = table('household.verdict');
 
 /** Why a container was judged so, and what it costs. */
 export function verdictReason(tray: ShownAwayTray, now: number, locale: Locale): string {

@@ -1,3 +1,4 @@
+import { allOf } from './lists.ts';
 import { t } from '$messages/t.ts';
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
@@ -19,7 +20,7 @@ export function calendarWords(
     }
     case 'soak':
       return {
-        title: t('reminders.soakCrops', { crops: entry.crops.join(' and ').toLowerCase() }),
+        title: t('reminders.soakCrops', { crops: allOf(entry.crops).toLowerCase() }),
         text: t('reminders.outAtClocktimeThenDrain', {
           clockTime: clockTime(entry.until, locale),
           containers: containersWords(entry.of),
@@ -42,7 +43,7 @@ export function calendarWords(
     case 'window': {
       const day = (at: number) => shortDate(at, locale);
       return {
-        title: t('reminders.cutCrops', { crops: entry.crops.join(' and ').toLowerCase() }),
+        title: t('reminders.cutCrops', { crops: allOf(entry.crops).toLowerCase() }),
         text: t('reminders.opensDayLikelyDayDay', {
           day: day(entry.from),
           day2: day(entry.earliest),

@@ -1,4 +1,5 @@
-import { t } from '$messages/t.ts';
+import { allOf } from './lists.ts';
+import { t, table } from '$messages/t.ts';
 import type { SowingSetup } from '$core/sowing/sowing.ts';
 import {
   freeCount,
@@ -8,17 +9,7 @@ import {
 } from '$core/supplies/containers/container.ts';
 import { figure, type Units } from '$core/units/format.ts';
 
-const SHAPE_WORDS: Record<Shape, string> = {
-  get rectangle() {
-    return t('containers.tray');
-  },
-  get round() {
-    return t('containers.roundPot');
-  },
-  get cells() {
-    return t('containers.cellTray');
-  }
-};
+const SHAPE_WORDS: Record<Shape, string> = table('containers.shape');
 
 /** A container's inner size in a household's unit: `25 × 18`, or `16` across. */
 export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>, units: Units): string {
@@ -73,4 +64,4 @@ export function notFreeWords(stock: ContainerStock, wanted: number): string | nu
 
 /** What stands in a container, by its crops: `Radish and Kale`. */
 export const cropNames = (sowings: readonly { crop: { name: string } }[]): string =>
-  sowings.map(({ crop }) => crop.name).join(' and ');
+  allOf(sowings.map(({ crop }) => crop.name));

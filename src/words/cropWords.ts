@@ -1,5 +1,5 @@
 import { percent } from './percent.ts';
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { isSoaked } from '$core/crops/crop.ts';
 import {
@@ -22,23 +22,7 @@ export interface CropFacts {
   facts: CropFact[];
 }
 
-const CUE = {
-  get cotyledon() {
-    return t('crops.seedLeavesOpenGreenBefore');
-  },
-  get 'true-leaf'() {
-    return t('crops.firstTrueLeafShows');
-  },
-  get 'third-leaf'() {
-    return t('crops.thirdTrueLeafShows');
-  },
-  get height() {
-    return t('crops.tallEnough2');
-  },
-  get tips() {
-    return t('crops.tipsLongTender');
-  }
-};
+const CUE = table('crops.cue');
 
 const range = (low: string, high: string): string =>
   t('crops.replaceHigh', { replace: low.replace(/ .*/, ''), high });

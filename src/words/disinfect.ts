@@ -1,18 +1,11 @@
+import { allOf } from './lists.ts';
 import { strengthPercent } from './percent.ts';
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import { FADED_AFTER_DAYS, type Product } from '$core/supplies/seed/product.ts';
 import { DISINFECTANTS, WEAK_BOUNDS, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
-import { LIST } from './ahead.ts';
 
 /** What each kind of product is called. */
-export const PRODUCT_WORDS: Record<Disinfectant, string> = {
-  get hypochlorite() {
-    return t('bench.hypochloritePlainBleach');
-  },
-  get peroxide() {
-    return t('bench.hydrogenPeroxide');
-  }
-};
+export const PRODUCT_WORDS: Record<Disinfectant, string> = table('bench.product');
 export const productOptions = () => DISINFECTANTS.map((value) => ({ value, text: PRODUCT_WORDS[value] }));
 
 /** A product of the cupboard to choose from. */
@@ -22,7 +15,7 @@ export const productWords = ({ name, strengthPct }: Product): string =>
 /** Why a product cannot have this strength. */
 export const tooWeakWords = (methods: readonly string[]): string =>
   t('bench.methodsAsksAskStrongerSolution', {
-    methods: LIST.format(methods.map((name) => `“${name}”`)),
+    methods: allOf(methods.map((name) => `“${name}”`)),
     methods2: methods.length
   });
 
@@ -45,4 +38,4 @@ export const WEAK_WORDS: Record<Disinfectant, string> = {
 export const advisedWords = (names: readonly string[]): string =>
   names.length === 0
     ? ''
-    : t('bench.disinfectingAdvisedNamesRoughSeed', { names: names.join(' and ').toLowerCase() });
+    : t('bench.disinfectingAdvisedNamesRoughSeed', { names: allOf(names).toLowerCase() });

@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
 import { readyCue } from '$core/harvest/ready.ts';
 import { unitOfPacking, unitTaken } from '$core/pantry/item.ts';
@@ -14,29 +14,7 @@ import { measured } from './steps/amounts.ts';
 import { STEP_NAMES } from './steps/names.ts';
 import { shortDate, type Locale } from './time.ts';
 
-const STAGE_WORDS: Record<Stage, string> = {
-  get prepare() {
-    return t('events.bePrepared');
-  },
-  get soak() {
-    return t('events.soaking');
-  },
-  get drain() {
-    return t('events.draining');
-  },
-  get press() {
-    return t('events.rootingCovered');
-  },
-  get blackout() {
-    return t('events.stretchingDark');
-  },
-  get light() {
-    return t('events.light');
-  },
-  get ended() {
-    return t('events.ended');
-  }
-};
+const STAGE_WORDS: Record<Stage, string> = table('events.stage');
 
 /** The stage of a tray for what it is: nothing lies over what sprouts in the open. */
 export function stageWords(
@@ -51,29 +29,7 @@ export function stageWords(
     : t('events.growingUnderClearDome');
 }
 
-export const LOSS_WORDS: Record<LossReason, string> = {
-  get mould() {
-    return t('events.mould');
-  },
-  get 'damped-off'() {
-    return t('events.dampedOffStemsFellAt');
-  },
-  get 'dried-out'() {
-    return t('events.driedOut');
-  },
-  get 'poor-germination'() {
-    return t('events.tooLittleSprouted');
-  },
-  get 'too-late'() {
-    return t('events.leftTooLong');
-  },
-  get 'not-begun'() {
-    return t('events.neverBegun');
-  },
-  get other() {
-    return t('events.somethingElse');
-  }
-};
+export const LOSS_WORDS: Record<LossReason, string> = table('events.loss');
 
 /** A cue as a chip: what to look for, on this crop. */
 export function cueWords(cue: Cue, crop: Crop, path: Path, units: Units): string {

@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { LateCost } from '$core/crops/late.ts';
 import { readyCue, type Finding, type ReadyCue, type ReadyOutlook } from '$core/harvest/ready.ts';
@@ -6,109 +6,11 @@ import { aboutGreens, length, type Units } from '$core/units/format.ts';
 import { dayWords, daysAway, type Locale } from './time.ts';
 
 /** What each finding looks like, cue by cue. */
-const SIGHTS: Record<ReadyCue, Record<Finding, string>> = {
-  'seed-leaves': {
-    get 'not-yet'() {
-      return t('harvest.seedLeavesFoldedOrYellow');
-    },
-    get ready() {
-      return t('harvest.seedLeavesFlatOpenGreen');
-    },
-    get past() {
-      return t('harvest.nextLeavesComing');
-    }
-  },
-  'true-leaf': {
-    get 'not-yet'() {
-      return t('harvest.seedLeavesAlone');
-    },
-    get ready() {
-      return t('harvest.firstTrueLeafShows');
-    },
-    get past() {
-      return t('harvest.severalTrueLeavesStemsLong');
-    }
-  },
-  'third-leaf': {
-    get 'not-yet'() {
-      return t('harvest.oneOrTwoTrueLeaves');
-    },
-    get ready() {
-      return t('harvest.thirdTrueLeafShows');
-    },
-    get past() {
-      return t('harvest.flowerStalkOrLeavesGone');
-    }
-  },
-  height: {
-    get 'not-yet'() {
-      return t('harvest.stillShort');
-    },
-    get ready() {
-      return t('harvest.tallEnough');
-    },
-    get past() {
-      return t('harvest.tallerThanLeaning');
-    }
-  },
-  'second-leaf': {
-    get 'not-yet'() {
-      return t('harvest.oneBladeStillShort');
-    },
-    get ready() {
-      return t('harvest.oneBladeTallSecondJust');
-    },
-    get past() {
-      return t('harvest.secondBladeOut');
-    }
-  },
-  tips: {
-    get 'not-yet'() {
-      return t('harvest.tipsClosedShort');
-    },
-    get ready() {
-      return t('harvest.tipsOpenTenderNail');
-    },
-    get past() {
-      return t('harvest.stemsSnapNoMoreThey');
-    }
-  },
-  'dome-lifting': {
-    get 'not-yet'() {
-      return t('harvest.theyDoNotReachDome');
-    },
-    get ready() {
-      return t('harvest.theyLiftDome');
-    },
-    get past() {
-      return t('harvest.leavesUnroll');
-    }
-  }
-};
+const SIGHTS: Record<ReadyCue, Record<Finding, string>> = table('harvest.sights');
 
-export const FINDING_NAMES: Record<Finding, string> = {
-  get 'not-yet'() {
-    return t('harvest.notYet');
-  },
-  get ready() {
-    return t('harvest.ready');
-  },
-  get past() {
-    return t('harvest.pastBest');
-  }
-};
+export const FINDING_NAMES: Record<Finding, string> = table('harvest.finding');
 
-const LATE: Record<LateCost, string> = {
-  get bitter() {
-    return t('harvest.bitter');
-  },
-  get tough() {
-    return t('harvest.toughStringy');
-  },
-  get sharp() {
-    return t('harvest.sharperCoarser');
-  }
-};
+const LATE: Record<LateCost, string> = table('harvest.late');
 
 /** What a finding looks like on a crop. */
 export function findingWords(crop: Crop, finding: Finding, units: Units): string {

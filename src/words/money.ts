@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
 import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 
@@ -21,20 +21,7 @@ export function money(amount: number, currency: string): string {
   return format.format(amount);
 }
 
-export const COST_WORDS: Record<CostKind, string> = {
-  get seed() {
-    return t('money.seed');
-  },
-  get medium() {
-    return t('money.medium');
-  },
-  get lamp() {
-    return t('money.lamp');
-  },
-  get feed() {
-    return t('money.feed');
-  }
-};
+export const COST_WORDS: Record<CostKind, string> = table('money.cost');
 
 const measured = (amount: number, by: 'mL' | 'cm2', units: Units): string =>
   by === 'mL' ? volume(amount, units) : areaWords(amount, units);
@@ -75,20 +62,7 @@ export function costWorking(line: CostLine, currency: string, units: Units): str
   }
 }
 
-const MISSING: Record<CostKind, string> = {
-  get seed() {
-    return t('money.packetsPrice');
-  },
-  get medium() {
-    return t('money.mediumsPrice');
-  },
-  get lamp() {
-    return t('money.lampsWattsOrPriceKwh');
-  },
-  get feed() {
-    return t('money.feedsPriceOrDose');
-  }
-};
+const MISSING: Record<CostKind, string> = table('money.missing');
 
 /** What a cost leaves out for want of a price. */
 export const missingWords = ({ unknown }: Cost): string =>

@@ -1,70 +1,13 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { NotebookColumn, NotebookRow, Outcome } from '$contract/notebook.ts';
 import { figure, mass, seedMass, volume, yieldPerArea } from '$core/units/format.ts';
 import { LOSS_WORDS } from './events.ts';
 import { MEDIUM_WORDS } from './media.ts';
 import { dateWithYear, type Locale } from './time.ts';
 
-export const COLUMN_WORDS: Record<NotebookColumn, string> = {
-  get crop() {
-    return t('notebook.crop');
-  },
-  get sown() {
-    return t('notebook.sown');
-  },
-  get days() {
-    return t('notebook.days');
-  },
-  get opened() {
-    return t('notebook.openedOnDay');
-  },
-  get cut() {
-    return t('notebook.cut');
-  },
-  get perArea() {
-    return t('notebook.perArea');
-  },
-  get perSeed() {
-    return t('notebook.gPerGSeed');
-  },
-  get seed() {
-    return t('notebook.seed');
-  },
-  get container() {
-    return t('notebook.container');
-  },
-  get medium() {
-    return t('notebook.medium');
-  },
-  method: 'Method',
-  get place() {
-    return t('notebook.place');
-  },
-  get water() {
-    return t('notebook.water');
-  },
-  get eaten() {
-    return t('notebook.eaten');
-  },
-  get thrown() {
-    return t('notebook.thrownOut');
-  },
-  get outcome() {
-    return t('notebook.outcome');
-  }
-};
+export const COLUMN_WORDS: Record<NotebookColumn, string> = table('notebook.column');
 
-export const OUTCOME_WORDS: Record<Outcome, string> = {
-  get cut() {
-    return t('notebook.cut');
-  },
-  get lost() {
-    return t('notebook.lost');
-  },
-  get 'under-way'() {
-    return t('notebook.underWay');
-  }
-};
+export const OUTCOME_WORDS: Record<Outcome, string> = table('notebook.outcomes');
 
 /** Columns of figures, which stand to the right. */
 export const isFigure = (column: NotebookColumn): boolean =>

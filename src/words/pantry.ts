@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Cleaning, Packing, SpentTo, Spoil, Taking, Washing } from '$core/sowing/event.ts';
 import type { CleaningStep, ToClean } from '$core/cleaning/cleaning.ts';
 import type { PantryItem } from '$core/pantry/item.ts';
@@ -9,111 +9,16 @@ import type { Surplus } from '$core/ahead/surplus.ts';
 import { edibleNote } from './edibleNote.ts';
 import { shortDate, type Locale } from './time.ts';
 
-export const PACKING_WORDS: Record<Packing, string> = {
-  get 'cloth-bag'() {
-    return t('pantry.clothBag');
-  },
-  get 'paper-box'() {
-    return t('pantry.boxWithPaper');
-  },
-  get 'pierced-box'() {
-    return t('pantry.piercedBox');
-  },
-  get 'open-bag'() {
-    return t('pantry.bagLeftOpen');
-  },
-  get frozen() {
-    return t('pantry.frozen');
-  },
-  get juice() {
-    return t('pantry.juice');
-  },
-  get 'frozen-juice'() {
-    return t('pantry.juiceFrozen');
-  },
-  get dried() {
-    return t('pantry.dried');
-  },
-  get plate() {
-    return t('pantry.eatenAtOnce');
-  }
-};
+export const PACKING_WORDS: Record<Packing, string> = table('pantry.packing');
 
 /** What each way of packing is for, in one line. */
-export const PACKING_HINTS: Record<Packing, string> = {
-  get 'cloth-bag'() {
-    return t('pantry.breathesDampClothWhereAir');
-  },
-  get 'paper-box'() {
-    return t('pantry.towelTakesUpWhatDrips');
-  },
-  get 'pierced-box'() {
-    return t('pantry.holdsDampLetsBreathe');
-  },
-  get 'open-bag'() {
-    return t('pantry.doesDayOrTwo');
-  },
-  get frozen() {
-    return t('pantry.portionsSoupsSmoothies');
-  },
-  get juice() {
-    return t('pantry.today');
-  },
-  get 'frozen-juice'() {
-    return t('pantry.portions');
-  },
-  get dried() {
-    return t('pantry.weighedBeforeAfter');
-  },
-  get plate() {
-    return t('pantry.nothingKept');
-  }
-};
+export const PACKING_HINTS: Record<Packing, string> = table('pantry.packingHints');
 
-export const WASHING_WORDS: Record<Washing, string> = {
-  get unwashed() {
-    return t('pantry.dryAsCut');
-  },
-  get washed() {
-    return t('pantry.washedSpunDry');
-  },
-  get wet() {
-    return t('pantry.packedWet');
-  }
-};
+export const WASHING_WORDS: Record<Washing, string> = table('pantry.washing');
 
-export const SPOIL_WORDS: Record<Spoil, string> = {
-  get slime() {
-    return t('pantry.slime');
-  },
-  get smell() {
-    return t('pantry.smellsOff');
-  },
-  get mould() {
-    return t('pantry.mould');
-  },
-  get wilted() {
-    return t('pantry.wilted');
-  },
-  get 'too-old'() {
-    return t('pantry.pastDays');
-  },
-  get 'too-much'() {
-    return t('pantry.tooMuch');
-  },
-  get other() {
-    return t('pantry.somethingElse');
-  }
-};
+export const SPOIL_WORDS: Record<Spoil, string> = table('pantry.spoil');
 
-export const TAKING_WORDS: Record<Taking, string> = {
-  get eaten() {
-    return t('pantry.eat');
-  },
-  get given() {
-    return t('pantry.giveAway');
-  }
-};
+export const TAKING_WORDS: Record<Taking, string> = table('pantry.taking');
 
 const TURNED = new Set<Packing>(['frozen', 'juice', 'frozen-juice', 'dried', 'plate']);
 
@@ -164,67 +69,15 @@ export function coldWords({ packing, crop }: PantryItem, cold: (degC: number) =>
     : t('pantry.atOrBelowCold', { cold: cold(crop.keepAtC) });
 }
 
-export const AIR_WORDS: Record<WhyAir, string> = {
-  get washed() {
-    return t('pantry.wasWashedSpreadOnCloth');
-  },
-  get misted() {
-    return t('pantry.leavesWereWettedTodaySpread');
-  },
-  get 'mould-risk'() {
-    return t('pantry.mouldsEasilyHourAirOn');
-  }
-};
+export const AIR_WORDS: Record<WhyAir, string> = table('pantry.air');
 
-export const CLEANING_DONE: Record<Cleaning, string> = {
-  get empty() {
-    return t('pantry.trayEmptied');
-  },
-  get scrape() {
-    return t('pantry.meshScraped');
-  },
-  get reservoir() {
-    return t('pantry.reservoirEmptiedWiped');
-  },
-  get 'stain-soak'() {
-    return t('pantry.stainsSoakedOut');
-  },
-  get wash() {
-    return t('pantry.washed');
-  },
-  get disinfect() {
-    return t('pantry.disinfected');
-  },
-  get dry() {
-    return t('pantry.dryBackOnShelf');
-  }
-};
+export const CLEANING_DONE: Record<Cleaning, string> = table('pantry.cleaningDone');
 
 /** Where what was tipped out went, as a line of the log has it. */
-export const SPENT_DONE: Record<SpentTo, string> = {
-  get compost() {
-    return t('pantry.ontoCompost');
-  },
-  get fodder() {
-    return t('pantry.fedAnimals');
-  },
-  get bin() {
-    return t('pantry.intoBin');
-  }
-};
+export const SPENT_DONE: Record<SpentTo, string> = table('pantry.spentDone');
 
 /** The same as a chip. */
-export const SPENT_WORDS: Record<SpentTo, string> = {
-  get compost() {
-    return t('pantry.compost');
-  },
-  get fodder() {
-    return t('pantry.animalFeed');
-  },
-  get bin() {
-    return t('pantry.bin');
-  }
-};
+export const SPENT_WORDS: Record<SpentTo, string> = table('pantry.spent');
 
 /** A step of cleaning as an order, with its amounts. */
 export function cleaningWords(

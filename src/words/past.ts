@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Lesson } from '$core/growth/learned.ts';
 import type { YieldFactor } from '$core/growth/yieldLearned.ts';
 import type { PastField } from '$core/notebook/past/columns.ts';
@@ -6,63 +6,10 @@ import type { DayOrder } from '$core/time/readDay.ts';
 import { paceWords, yieldWords } from './lesson.ts';
 
 /** What each field of a past sowing is called. */
-export const PAST_FIELD_WORDS: Record<PastField, string> = {
-  get crop() {
-    return t('notebook.crop');
-  },
-  get sown() {
-    return t('notebook.sownOn');
-  },
-  get cut() {
-    return t('notebook.cutOn');
-  },
-  get grams() {
-    return t('notebook.yield');
-  },
-  get seed() {
-    return t('notebook.seed');
-  },
-  get opened() {
-    return t('notebook.firstReadyOn');
-  },
-  get length() {
-    return t('notebook.lengthOrDiameter');
-  },
-  get width() {
-    return t('notebook.width');
-  },
-  get container() {
-    return t('notebook.container');
-  },
-  get count() {
-    return t('notebook.numberTrays');
-  },
-  get medium() {
-    return t('notebook.medium');
-  },
-  get place() {
-    return t('notebook.place');
-  },
-  get lost() {
-    return t('notebook.lostWhy');
-  },
-  get note() {
-    return t('notebook.note');
-  }
-};
+export const PAST_FIELD_WORDS: Record<PastField, string> = table('notebook.pastField');
 
 /** Orders of a date, to be chosen from. */
-export const DAY_ORDER_WORDS: Record<DayOrder, string> = {
-  get 'day-first'() {
-    return t('notebook.dayMonthYear');
-  },
-  get 'month-first'() {
-    return t('notebook.monthDayYear');
-  },
-  get 'year-first'() {
-    return t('notebook.yearMonthDay');
-  }
-};
+export const DAY_ORDER_WORDS: Record<DayOrder, string> = table('notebook.dayOrder');
 
 export const sowingsWords = (count: number): string => t('notebook.sowingSowings', { count });
 export const linesWords = (count: number): string => t('notebook.lineLines', { count });

@@ -1,20 +1,10 @@
 import { percent } from './percent.ts';
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Place, PlaceLight } from '$core/places/place.ts';
 import type { Load } from '$core/shelf/load.ts';
 import { mass, type Units } from '$core/units/format.ts';
 
-const SILLS = {
-  get midday() {
-    return t('shelf.brightSill');
-  },
-  get side() {
-    return t('shelf.halfBrightSill');
-  },
-  get away() {
-    return t('shelf.dimSill');
-  }
-};
+const SILLS = table('shelf.sills');
 
 /** A place's light in a few words. */
 export function lightWords(light: PlaceLight): string {

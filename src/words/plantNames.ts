@@ -1,53 +1,12 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { WhyRefused, WhyWarned } from '$core/crops/names/lexicon.ts';
 import { cropOf } from '$core/crops/library.ts';
 import type { Doubt } from '$core/crops/names/verdict.ts';
 
 /** Why a plant is not grown to be eaten young. */
-export const REFUSED_WORDS: Record<WhyRefused, string> = {
-  get nightshade() {
-    return t('crops.nightshadesPoisonousAsSeedlingsTheir');
-  },
-  get rhubarb() {
-    return t('crops.rhubarbLeavesPoisonousAtAny');
-  },
-  get 'sweet-pea'() {
-    return t('crops.ornamentalSweetPeaPoisonousGarden');
-  },
-  get lupin() {
-    return t('crops.lupinSeedlingsContainBitterPoisonous');
-  },
-  get castor() {
-    return t('crops.castorBeanDeadlyPoisonousSmall');
-  },
-  get 'kidney-bean'() {
-    return t('crops.rawKidneyBeansTheirRelatives');
-  },
-  get kernel() {
-    return t('crops.seedsApplesCherriesPlumsPeaches');
-  },
-  get poisonous() {
-    return t('crops.plantPoisonousFromFirstLeaf');
-  }
-};
+export const REFUSED_WORDS: Record<WhyRefused, string> = table('crops.refused');
 
-const WARNED_WORDS: Record<WhyWarned, string> = {
-  get 'broad-bean'() {
-    return t('crops.broadBeansCanMakePeople');
-  },
-  get cassava() {
-    return t('crops.cassavaLeavesRootsReleaseCyanide');
-  },
-  get sorghum() {
-    return t('crops.youngSorghumReleasesCyanideShoots');
-  },
-  get cotton() {
-    return t('crops.cottonSeedlingsContainGossypolWhich');
-  },
-  get taro() {
-    return t('crops.rawTaroBurnsMouthThroat');
-  }
-};
+const WARNED_WORDS: Record<WhyWarned, string> = table('crops.warned');
 
 const misspelledWarning = (why: WhyRefused | WhyWarned): string =>
   why in WARNED_WORDS ? WARNED_WORDS[why as WhyWarned] : t('crops.plantPoisonousAsSeedling');
@@ -70,20 +29,7 @@ export function doubtWords(doubt: Doubt): string {
 }
 
 /** What a person confirms who goes on in spite of the doubt. */
-export const CONFIRMATIONS: Record<Doubt['kind'], string> = {
-  get misspelled() {
-    return t('crops.plantIKnowYoungLeaves');
-  },
-  get warned() {
-    return t('crops.iKnowIWillNot');
-  },
-  get ornamental() {
-    return t('crops.iKnowYoungLeavesEaten');
-  },
-  get unknown() {
-    return t('crops.iKnowYoungLeavesEaten2');
-  }
-};
+export const CONFIRMATIONS: Record<Doubt['kind'], string> = table('crops.confirmations');
 
 /** What to do about a doubt that was not confirmed. */
 export const CONFIRM_OR_RENAME = () => t('crops.tickConfirmOrChangeName');

@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Problem, ProblemKind, Problems } from '$core/problem.ts';
 import type { FieldProblem } from '$core/choice/resolve.ts';
 import type { UnitKind } from '$core/units/parseQuantity.ts';
@@ -15,20 +15,7 @@ const EXAMPLES: Record<UnitKind, string> = {
     return t('errors.cm2');
   }
 };
-const SIZES = {
-  get length() {
-    return t('errors.length');
-  },
-  get diameter() {
-    return t('errors.diameter');
-  },
-  get width() {
-    return t('errors.width');
-  },
-  get depth() {
-    return t('errors.depth');
-  }
-};
+const SIZES = table('errors.sizes');
 const COLUMNS = () => t('errors.hasMoreColumnsThanFirst');
 const tidy = (value: number): string => String(Math.round(value * 10) / 10);
 const celsius = (degF: number): number => (degF - 32) / 1.8;

@@ -1,4 +1,5 @@
-import { t } from '$messages/t.ts';
+import { allOf } from './lists.ts';
+import { t, table } from '$messages/t.ts';
 import type { ChannelKind } from '$contract/reminders.ts';
 import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
 import type { Cue } from '$core/sowing/event.ts';
@@ -29,63 +30,13 @@ export interface ReminderWords {
 }
 
 /** What each way to reach a member is called. */
-export const CHANNEL_WORDS: Record<ChannelKind, string> = {
-  get push() {
-    return t('reminders.notifications');
-  },
-  get mail() {
-    return t('reminders.mail');
-  },
-  get webhook() {
-    return t('reminders.webhook');
-  }
-};
+export const CHANNEL_WORDS: Record<ChannelKind, string> = table('reminders.channel');
 
 /** What each kind is called where it is turned on and off. */
-export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> = {
-  round: {
-    get name() {
-      return t('reminders.rounds');
-    },
-    get says() {
-      return t('reminders.atYourRoundsWithWhat');
-    }
-  },
-  timer: {
-    get name() {
-      return t('reminders.soaksTimers');
-    },
-    get says() {
-      return t('reminders.whenSoakContactTimeOr');
-    }
-  },
-  window: {
-    get name() {
-      return t('reminders.harvestPantry');
-    },
-    get says() {
-      return t('reminders.eveningBeforeWindowOpensWhen');
-    }
-  },
-  trouble: {
-    get name() {
-      return t('reminders.trouble');
-    },
-    get says() {
-      return t('reminders.trayMayDryOutRoom');
-    }
-  },
-  away: {
-    get name() {
-      return t('reminders.daysAway');
-    },
-    get says() {
-      return t('reminders.eveningBeforeYouLeaveWith');
-    }
-  }
-};
+export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> =
+  table('reminders.reminderKind');
 
-const lower = (names: readonly string[]): string => names.map((name) => name.toLowerCase()).join(' and ');
+const lower = (names: readonly string[]): string => allOf(names.map((name) => name.toLowerCase()));
 const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
 
 /** How many trays ask for something, in a line: “3 trays need you”. */
@@ -165,17 +116,7 @@ function cropsTwice(stops: readonly RoundStop[]): Set<string> {
 }
 
 /** What to look for, whatever covers it: on the round's own card it stands in the words of its crop. */
-const LOOKS: Record<Cue, string> = {
-  get rooted() {
-    return t('reminders.lookWhetherHasRooted');
-  },
-  get lightReady() {
-    return t('reminders.lookWhetherStemsEven');
-  },
-  get windowOpen() {
-    return t('reminders.lookWhetherReadyCut');
-  }
-};
+const LOOKS: Record<Cue, string> = table('reminders.looks');
 
 /** A stop in full: what the round's own card says of it. */
 function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, locale: Locale): string[] {
@@ -186,10 +127,10 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
     containers: stop.of.count,
     medium: { kind, own: media.find(({ id }) => id === mediumId) ?? null }
   };
-  const where = `${stop.crops.join(' and ')} (${containersWords(stop.of)}, ${stop.placeName})`;
+  const where = `${allOf(stop.crops)} (${containersWords(stop.of)}, ${stop.placeName})`;
   const said = [
     ...asked(stop).map(({ body, with: goesWith, late, crops }) => {
-      const only = crops.length < stop.crops.length ? `${crops.join(' and ')}: ` : '';
+      const only = crops.length < stop.crops.length ? `${allOf(crops)}: ` : '';
       return t('reminders.overdueOnlyTitle', {
         when: late ? 'yes' : 'no',
         only,
@@ -403,7 +344,7 @@ function windowReminder(
   };
   return {
     ...told[body.state],
-    lines: [`${body.crops.join(' and ')} (${containersWords(body.of)}, ${body.placeName}).`],
+    lines: [`${allOf(body.crops)} (${containersWords(body.of)}, ${body.placeName}).`],
     why: t('reminders.followsFromWhenWasSown'),
     path: `/tray/${body.sowingId}`
   };

@@ -1,5 +1,6 @@
+import { allOf } from './lists.ts';
 import { percent } from './percent.ts';
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Milestone } from '$core/notebook/milestones.ts';
 import type { Against, Chosen, Verdict } from '$core/notebook/compare.ts';
 import type { StoryFacts } from '$core/notebook/facts.ts';
@@ -8,23 +9,7 @@ import { capital } from './capital.ts';
 import { MEDIUM_WORDS } from './media.ts';
 import { answerWords } from './methods.ts';
 
-export const MILESTONE_WORDS: Record<Milestone, string> = {
-  get sown() {
-    return t('notebook.sown');
-  },
-  get rooted() {
-    return t('notebook.rooted');
-  },
-  get lit() {
-    return t('notebook.firstLight');
-  },
-  get opened() {
-    return t('notebook.windowOpen');
-  },
-  get cut() {
-    return t('notebook.firstCut');
-  }
-};
+export const MILESTONE_WORDS: Record<Milestone, string> = table('notebook.milestone');
 
 /** How far off a day was: `on the day`, `1.5 days later`. */
 export function offWords(days: number): string {
@@ -34,54 +19,9 @@ export function offWords(days: number): string {
   return t('notebook.manyDayDaysLaterEarlier', { many, when: half > 0 ? 'yes' : 'no' });
 }
 
-export const CHOSEN_WORDS: Record<Chosen, string> = {
-  get crop() {
-    return t('notebook.crop');
-  },
-  get container() {
-    return t('notebook.container');
-  },
-  get medium() {
-    return t('notebook.medium');
-  },
-  get mediumId() {
-    return t('notebook.ownMedium');
-  },
-  method: 'Method',
-  get answers() {
-    return t('notebook.doneDifferently');
-  },
-  get place() {
-    return t('notebook.place');
-  },
-  get light() {
-    return t('notebook.light');
-  },
-  get density() {
-    return t('notebook.seedArea');
-  },
-  get seedG() {
-    return t('notebook.seed');
-  },
-  get soakH() {
-    return t('notebook.soak');
-  },
-  get lotId() {
-    return t('notebook.lot');
-  }
-};
+export const CHOSEN_WORDS: Record<Chosen, string> = table('notebook.chosen');
 
-const LIGHT: Record<StoryFacts['chosen']['light'], string> = {
-  get lamp() {
-    return t('notebook.lamp');
-  },
-  get sill() {
-    return t('notebook.sill');
-  },
-  get dark() {
-    return t('notebook.noLight');
-  }
-};
+const LIGHT: Record<StoryFacts['chosen']['light'], string> = table('notebook.lightKind');
 
 /** What was chosen, in words. */
 export function chosenWords(
@@ -180,10 +120,7 @@ export function wayWords(
   nameOf: (id: string) => string
 ): string {
   const told = differs.includes('light') ? differs.filter((one) => one !== 'place') : differs;
-  return told
-    .slice(0, 2)
-    .map((choice) => chosenWords(story, choice, units, nameOf))
-    .join(' and ');
+  return allOf(told.slice(0, 2).map((choice) => chosenWords(story, choice, units, nameOf)));
 }
 
 /** What can be said of some sowings beside each other, as lines. */
@@ -223,7 +160,7 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string, u
         ...lost.filter(Boolean).map((words) => t('notebook.wordsWhatLostCountsNo', { words })),
         differs.length > 1
           ? t('notebook.theyDifferDiffersWhichThese', {
-              differs: differs.map((one) => CHOSEN_WORDS[one].toLowerCase()).join(' and ')
+              differs: allOf(differs.map((one) => CHOSEN_WORDS[one].toLowerCase()))
             })
           : '',
         seasons ? t('notebook.theyWereSownDifferentWeeks') : '',

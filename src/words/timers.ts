@@ -1,22 +1,9 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Timer, TimerKind, TimerState } from '$core/steps/timer.ts';
 import { DAY, HOUR } from '$core/time/zone.ts';
 import { dayAndTime, spanWords, type Locale } from './time.ts';
 
-export const TIMER_NAMES: Record<TimerKind, string> = {
-  get rinse() {
-    return t('timers.rinse');
-  },
-  get disinfect() {
-    return t('timers.contactTime');
-  },
-  get soak() {
-    return t('timers.soak');
-  },
-  get drain() {
-    return t('timers.drain');
-  }
-};
+export const TIMER_NAMES: Record<TimerKind, string> = table('timers.timer');
 
 /** `1:05:09` or `4:59`; past its end with a leading plus. */
 export function countdown(ms: number): string {

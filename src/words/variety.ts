@@ -1,10 +1,10 @@
+import { allOf } from './lists.ts';
 import { t, table } from '$messages/t.ts';
 import { VARIETY_BOUNDS } from '$core/ahead/variety.ts';
 import type { VarietyPrice } from '$core/ahead/varietyPrice.ts';
 import { greensMass, type Units } from '$core/units/format.ts';
-import { LIST } from './ahead.ts';
 
-const NUMBERS = table('ahead.number', ['1', '2', '3', '4', '5', '6']);
+const NUMBERS = table('ahead.number');
 const numberWord = (n: number): string => NUMBERS[String(n) as keyof typeof NUMBERS] ?? String(n);
 
 const choices = ([least, most]: readonly [number, number], text: (n: number) => string) =>
@@ -54,5 +54,5 @@ export function varietyPriceWords({ missingG, thrownG, sowings }: VarietyPrice, 
       : [])
   ];
   if (costs.length === 0) return t('ahead.yourWishesVarietyCostNothing');
-  return t('ahead.yourWishesVarietyCostCosts', { costs: LIST.format(costs) });
+  return t('ahead.yourWishesVarietyCostCosts', { costs: allOf(costs) });
 }

@@ -1,34 +1,11 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { LeafStage, LeafTaste } from '$core/crops/leafStage.ts';
 import type { WayNote } from '$core/sowing/wayNotes.ts';
 
-const STAGE: Record<LeafStage, string> = {
-  get 'seed-leaves'() {
-    return t('methods.seedLeaves2');
-  },
-  get 'true-leaf'() {
-    return t('methods.firstTrueLeaf2');
-  },
-  get 'third-leaf'() {
-    return t('methods.thirdTrueLeaf2');
-  }
-};
+const STAGE: Record<LeafStage, string> = table('methods.stage');
 
-const TASTE: Record<LeafTaste, string> = {
-  get bitter() {
-    return t('methods.turnsBitter');
-  },
-  get hot() {
-    return t('methods.getsMuchHotter');
-  },
-  get coarse() {
-    return t('methods.tastesEarthierGetsCoarse');
-  },
-  get strong() {
-    return t('methods.tastesStronger');
-  }
-};
+const TASTE: Record<LeafTaste, string> = table('methods.taste');
 
 /** What is worth knowing of the way that was chosen for a crop. */
 export function wayNoteWords(note: WayNote, { name }: Pick<Crop, 'name'>): string {

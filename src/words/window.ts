@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { MarkForecast } from '$core/growth/forecastMark.ts';
 import type { Hindrance } from '$core/growth/suit.ts';
 import type { Projected } from '$core/sowing/project.ts';
@@ -33,26 +33,9 @@ export const windowOf = ({
 });
 
 /** A window that should have opened, of a tray that by its log is not nearly there: never both in one breath. */
-const STILL: Record<NonNullable<WindowFacts['still']>, string> = {
-  get covered() {
-    return t('tray.shouldBeOpenByNow');
-  },
-  get dark() {
-    return t('tray.shouldBeOpenByNow2');
-  }
-};
+const STILL: Record<NonNullable<WindowFacts['still']>, string> = table('tray.still');
 
-const HINDERED: Record<Hindrance, string> = {
-  get cold() {
-    return t('tray.tooColdHereHardlyGrows');
-  },
-  get hot() {
-    return t('tray.tooHotHereWillNot');
-  },
-  get dim() {
-    return t('tray.tooDimHereHardlyGrows');
-  }
-};
+const HINDERED: Record<Hindrance, string> = table('tray.hindered');
 
 /**
  * A window in words, with its range and never a false date:

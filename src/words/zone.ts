@@ -1,4 +1,4 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { ZoneChange } from '$contract/schemas/household.ts';
 import { clockTime, shortDate, type Locale } from './time.ts';
 
@@ -11,11 +11,4 @@ export function zoneAskedWords(planned: number, firstAt: number, locale: Locale,
 }
 
 /** When what is planned begins after a change of the time zone. */
-export const ZONE_CHANGE_WORDS: Record<ZoneChange, string> = {
-  get clock() {
-    return t('household.atSameTimeOnClock');
-  },
-  get moment() {
-    return t('household.atSameMoment');
-  }
-};
+export const ZONE_CHANGE_WORDS: Record<ZoneChange, string> = table('household.zoneChange');

@@ -29,7 +29,7 @@ describe('a closer look', () => {
     const tray = await trayOf(page, stage, 'Broccoli');
     await open(page, stage, tray);
     await page.getByRole('link', { name: /A closer look/ }).tap();
-    await page.getByRole('button', { name: 'Stems fall, foot thin and brown' }).tap();
+    await page.getByRole('button', { name: 'Stems fallen over, thin and brown at the base' }).tap();
     const card = answers(page).getByRole('article');
     await card.getByText('Damping off').waitFor();
     for (const part of ['Now', 'Next time', 'Lost?']) await card.getByText(part, { exact: true }).waitFor();

@@ -110,7 +110,7 @@ describe('from the cut to the plate', () => {
     await frozen.waitFor();
     await frozen.getByRole('radio', { name: 'Give away' }).focus();
     await page.keyboard.press('Space');
-    await frozen.getByText('ask your local food authority').waitFor();
+    await frozen.getByText('Ask your local authority').waitFor();
     await hand.press(frozen.getByRole('button', { name: /^A portion/ }));
     await page.getByText('Pea shoots: 10 g given away').waitFor();
     const rest = page.getByRole('listitem').filter({ hasText: /Pea shoots\s*1 portion of 10 g/ });

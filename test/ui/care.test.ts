@@ -43,7 +43,7 @@ describe('the words of the daily care', () => {
         kind: 'mould-risk',
         risk: { score: 300, level: 'high', byHours: 'high', drivers: ['covered', 'crop'] }
       })
-    ).to.include('it was long warm under its cover; this crop moulds easily');
+    ).to.include('it was warm under its cover for a long time; this crop moulds easily');
     expect(
       note({
         kind: 'contradiction',
@@ -94,13 +94,13 @@ describe('the words of the daily care', () => {
   it('say what happened', () => {
     expect(event({ type: 'lifted', heft: 'heavy' })).to.equal('Lifted: heavy');
     expect(event({ type: 'weighed', grossG: 640, full: true })).to.equal('Weighed 640 g, well watered');
-    expect(event({ type: 'saw', sight: 'hulls' })).to.equal('Saw: hulls stuck on the leaves');
+    expect(event({ type: 'saw', sight: 'hulls' })).to.equal('Saw: hulls stuck on leaves');
     expect([event({ type: 'turned' }), event({ type: 'aired' })]).to.deep.equal(['Turned', 'Aired']);
   });
 
   it('say days without counting them falsely', () => {
-    expect(evidenceWords({ kind: 'lit', days: 0.2 }, 'metric')).to.equal('it came to light today');
-    expect(evidenceWords({ kind: 'lit', days: 1.1 }, 'metric')).to.equal('1 day in light');
+    expect(evidenceWords({ kind: 'lit', days: 0.2 }, 'metric')).to.equal('it came into the light today');
+    expect(evidenceWords({ kind: 'lit', days: 1.1 }, 'metric')).to.equal('1 day in the light');
     expect(evidenceWords({ kind: 'dark', days: 2.6 }, 'metric')).to.equal(
       '2.5 days in the dark since it rooted'
     );

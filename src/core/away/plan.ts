@@ -17,14 +17,15 @@ import { DAY, type Millis } from '../time/zone.ts';
 import type { Absence } from './period.ts';
 
 /**
- * What is best done about a container before its household leaves.
+ * What is best done about a container before its household leaves, in the order in which it is done.
  * - `lasts`: nothing; it gets through by itself
  * - `sitter`: somebody must come by
  * - `cool`: moved there, it gets through by itself
  * - `cut`: its window closes meanwhile, or nobody waters it: cut it before
  * - `put-off`: it would begin, or have to be seen to, while nobody is there: begin it afterwards
  */
-export type AwayVerdict = 'lasts' | 'sitter' | 'cool' | 'cut' | 'put-off';
+export const AWAY_VERDICTS = ['cut', 'cool', 'put-off', 'sitter', 'lasts'] as const;
+export type AwayVerdict = (typeof AWAY_VERDICTS)[number];
 
 /** One container through an absence. */
 export interface Outlasting {

@@ -400,27 +400,10 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
 ];
 
 /** Tables that are not in the package, each with why, as the package itself says. */
-export const LEFT_OUT = table('data.leftOut', [
-  'sessions',
-  'known_browsers',
-  'attempts',
-  'invites',
-  'feeds',
-  'calendar',
-  'channels',
-  'deliveries',
-  'judging',
-  'air'
-]);
+export const LEFT_OUT = table('data.leftOut');
 
 /** What is left out of tables that are in it. */
-export const LEFT_OUT_OF = table('data.leftOutOf', [
-  'households',
-  'members',
-  'devices',
-  'sitters',
-  'sowings'
-]);
+export const LEFT_OUT_OF = table('data.leftOutOf');
 
 /** The package's format. One that is higher was made by a newer Brote. */
 export const FORMAT = 1;

@@ -1,3 +1,4 @@
+import { allOf } from '$words/lists.ts';
 import { t } from '$messages/t.ts';
 import { reload } from '$ui/state/reload.ts';
 import { dayIndex, type Horizon } from '$core/ahead/horizon.ts';
@@ -78,9 +79,6 @@ export class Deeds {
     }
     if (done.length === 0) return;
     const lock = row.sowingIds.map((sowingId) => ({ sowingId, locked: true }));
-    await this.send(
-      { lock },
-      t('ahead.rownameDoneStaysThere', { rowName: rowName(row), done: done.join(' and ') })
-    );
+    await this.send({ lock }, t('ahead.rownameDoneStaysThere', { rowName: rowName(row), done: allOf(done) }));
   }
 }

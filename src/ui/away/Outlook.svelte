@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { allOf } from '$words/lists.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { AwayOutlook } from '$contract/away.ts';
-  import type { AwayVerdict } from '$core/away/plan.ts';
+  import { AWAY_VERDICTS } from '$core/away/plan.ts';
   import type { MediumStock } from '$core/supplies/media/medium.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { VERDICT_WORDS, verdictReason } from '$words/away.ts';
@@ -22,11 +23,12 @@
   const journal = useJournal();
 
   const groups = $derived(
-    (Object.keys(VERDICT_WORDS) as AwayVerdict[])
-      .map((verdict) => ({ verdict, trays: outlook.trays.filter((tray) => tray.verdict === verdict) }))
-      .filter(({ trays }) => trays.length > 0)
+    AWAY_VERDICTS.map((verdict) => ({
+      verdict,
+      trays: outlook.trays.filter((tray) => tray.verdict === verdict)
+    })).filter(({ trays }) => trays.length > 0)
   );
-  const nameOf = (crops: readonly string[]) => crops.join(' and ');
+  const nameOf = (crops: readonly string[]) => allOf(crops);
 
   async function record(
     tray: AwayOutlook['trays'][number],

@@ -5,7 +5,7 @@
   const VIEWS = [
     { path: '/notebook', name: t('notebook.sowings') },
     { path: '/notebook/compare', name: t('notebook.sideBySide') },
-    { path: '/notebook/year', name: t('notebook.year') }
+    { path: '/notebook/year', name: t('notebook.year.tab') }
   ];
 </script>
 

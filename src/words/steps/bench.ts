@@ -1,4 +1,5 @@
-import { t } from '$messages/t.ts';
+import { allOf } from '../lists.ts';
+import { t, table } from '$messages/t.ts';
 import { isWeak, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { isLoose } from '$core/supplies/media/medium.ts';
 import { coirFor, partVolumes } from '$core/supplies/media/coir.ts';
@@ -99,23 +100,7 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
   }
 }
 
-const DAMP_WORDS: Record<BodyOf<'damp'>['how'], string> = {
-  get 'before-seed'() {
-    return t('steps.untilDampAsWrungSponge');
-  },
-  get 'after-seed'() {
-    return t('steps.gentlyOnSeedSoftRose');
-  },
-  get 'from-below'() {
-    return t('steps.standWaterTrayUnderneathUntil');
-  },
-  get reservoir() {
-    return t('steps.intoReservoirUntilMeshJust');
-  },
-  get film() {
-    return t('steps.filmOverBottomSoEvery');
-  }
-};
+const DAMP_WORDS: Record<BodyOf<'damp'>['how'], string> = table('steps.dampHow');
 
 /** A mat, a mesh or nothing is no medium to strew. */
 const layerName = (cover: BodyOf<'cover'>['cover'], { medium }: StepOn): string =>
@@ -178,7 +163,7 @@ function soakAmount(body: BodyOf<'soak'>, { now, locale }: StepOn): Amount {
           intoWaterAfterH: figure(Math.round(intoWaterAfterH))
         })
       ),
-      body.dry.length > 0 ? t('steps.dryStaysDryMixedAt', { dry: body.dry.join(' and ') }) : '',
+      body.dry.length > 0 ? t('steps.dryStaysDryMixedAt', { dry: allOf(body.dry) }) : '',
       peroxideWords(body.peroxideMl, units)
     )
   };
@@ -230,20 +215,7 @@ function thenWords({ cover, then, leftShare }: NonNullable<BodyOf<'mist'>['first
     : t('steps.waterWillNotLastUntil');
 }
 
-const LID: Record<BodyOf<'press'>['cover'], string> = {
-  get clear() {
-    return t('steps.clearLidLight');
-  },
-  get lid() {
-    return t('steps.lid');
-  },
-  get stacked() {
-    return t('steps.stacked');
-  },
-  get weight() {
-    return t('steps.lid');
-  }
-};
+const LID: Record<BodyOf<'press'>['cover'], string> = table('steps.lidAfter');
 
 function pressAmount(
   { cover, pressing, later, watch, onTop, stacking, shared }: BodyOf<'press'>,

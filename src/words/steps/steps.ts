@@ -1,5 +1,5 @@
 import { percent } from '../percent.ts';
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { BodyOf, OffBy, StepBody } from '$core/steps/step.ts';
 import { isBenchStep } from '$core/steps/step.ts';
 import { hasPool } from '$core/supplies/media/below.ts';
@@ -38,37 +38,11 @@ export interface CardWords {
 
 const isBench = (body: StepBody): body is Extract<StepBody, { kind: BenchStep }> => isBenchStep(body.kind);
 
-const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = {
-  get below() {
-    return t('steps.fromBelow');
-  },
-  get above() {
-    return t('steps.fromAbove');
-  },
-  get mist() {
-    return t('steps.asFineMist');
-  },
-  get reservoir() {
-    return t('steps.intoReservoir');
-  },
-  get through() {
-    return t('steps.throughMat');
-  }
-};
+const HOW_WATERED: Record<BodyOf<'water'>['how'], string> = table('steps.howWatered');
 
 const howOften = () => [t('steps.asDries'), t('steps.onceDay'), t('steps.twiceDay')] as const;
 
-const INTO_LIGHT: Record<BodyOf<'light'>['where'], string> = {
-  get lamp() {
-    return t('steps.underLamp');
-  },
-  get sill() {
-    return t('steps.intoDaylight');
-  },
-  get dark() {
-    return t('steps.intoLightAtPlace');
-  }
-};
+const INTO_LIGHT: Record<BodyOf<'light'>['where'], string> = table('steps.lightFrom');
 
 /** What a step asks for, as lists and sheets have it. */
 export function stepAmount(body: StepBody, on: StepOn): Amount {
