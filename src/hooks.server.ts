@@ -31,10 +31,10 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (building) return resolve(event);
   const { pathname } = event.url;
   if (pathname !== DEVICE_PATH && !isFromMail(pathname) && isForeign(event.request, event.url))
-    return new Response(
-      'This was sent from another site, and is not taken. Behind a proxy, have it pass on Host and X-Forwarded-Proto, or set ORIGIN.',
-      { status: 403, headers: { 'content-type': 'text/plain; charset=utf-8' } }
-    );
+    return new Response(t('errors.foreignOrigin'), {
+      status: 403,
+      headers: { 'content-type': 'text/plain; charset=utf-8' }
+    });
   try {
     await letIn(event);
   } catch (error) {

@@ -92,6 +92,33 @@ function isCode(node) {
   return false;
 }
 
+/** Whether a string goes into a message, or where text is shown: there a single small word is text too. */
+function isShown(node) {
+  for (let child = node, parent = node.parent; parent; child = parent, parent = parent.parent)
+    switch (parent.type) {
+      case 'ConditionalExpression':
+        if (parent.test === child) return false;
+        continue;
+      case 'TemplateLiteral':
+      case 'LogicalExpression':
+      case 'ObjectExpression':
+        continue;
+      case 'Property':
+        if (parent.key === child) return false;
+        if (READ.test(parent.key.name ?? '') && child.type !== 'ObjectExpression') return true;
+        continue;
+      case 'CallExpression':
+        return /^(t|rich)$/.test(calleeOf(parent)) && parent.arguments[0] !== child;
+      default:
+        return false;
+    }
+  return false;
+}
+
+/** Units are the same in every language; `yes` and `no` choose between the forms of a message. */
+const isWord = (text) =>
+  /\p{L}{2,}/u.test(text) && !/^(yes|no|kg|mL|ml|cm|mm|oz|lb|UTC|.*\d.*)$/.test(text.trim());
+
 const textOf = (node) => (node.type === 'TemplateElement' ? node.value.cooked : String(node.value));
 const hasBlank = (node) => /\p{L}\s+\p{L}/u.test(textOf(node));
 
@@ -107,7 +134,7 @@ export const noProse = {
       context.report({ node, messageId: 'prose', data: { text: text.trim().slice(0, 60) } });
     const check = (node) => {
       const text = textOf(node);
-      if (isProse(text) && !isCode(node)) report(node, text);
+      if (isShown(node) ? isWord(text) : isProse(text) && !isCode(node)) report(node, text);
     };
     return {
       Literal: (node) => typeof node.value === 'string' && check(node),

@@ -1,3 +1,4 @@
+import { cropInText, cropName, cropList, cropsInText } from './cropNames.ts';
 import { allOf, anyOf } from './lists.ts';
 import { language, t, table } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
@@ -66,16 +67,16 @@ export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>):
 export function spreadWords(portions: readonly SpreadPart[], now: number, locale: Locale): string {
   const said = portions.map(({ days, count }) => {
     const day = dayWords(now + days * DAY, now, locale);
-    return t('ahead.countValue', { count, value: days === 0 ? 'now' : days === 1 ? day : `on ${day}` });
+    return days === 0 ? t('ahead.spread.now', { count }) : t('ahead.spread.day', { count, day });
   });
-  return t('ahead.startSliceAt', { slice: said.slice(0, -1).join(', '), at: said.at(-1) ?? '' });
+  return t('ahead.spread.all', { parts: allOf(said) });
 }
 
 /** What is planned for later days, in one line: “33 more planned. Next: Radish on Friday”. */
 export function plannedLaterWords(later: readonly Projected[], now: number, locale: Locale): string {
   const { crop, soak } = later[0]!;
   const day = dayWords(beginsAt(soak), now, locale);
-  return t('ahead.laterMorePlannedNextName', { later: later.length, name: crop.name, day });
+  return t('ahead.laterMorePlannedNextName', { later: later.length, name: cropName(crop.name), day });
 }
 
 /** Days of a horizon as they are named. */
@@ -152,7 +153,7 @@ export function overWords(
     when: from === until ? 'yes' : 'no',
     span: span({ from, until }, name)
   });
-  const named = [...new Set(rows.map((row) => rowName(row).toLowerCase()))];
+  const named = [...new Set(rows.map(rowInText))];
   const which = named.length > 0 ? anyOf(named.slice(0, MOST_OVER)) : t('ahead.oneThem');
   switch (kind) {
     case 'board':
@@ -181,7 +182,7 @@ export const whereWords = (
 /** What a line of a proposal asks. */
 export function lineTitle({ kind, change, instead }: Line, now: number, locale: Locale): string {
   const { row } = change;
-  const [day, name] = [dayWords(row.beginsAt, now, locale), rowName(row).toLowerCase()];
+  const [day, name] = [dayWords(row.beginsAt, now, locale), rowInText(row)];
   if (kind === 'leave-out') return t('ahead.leaveOutNameDay', { name, day });
   const what = t('ahead.soakSowNameContainer', {
     when: row.beginsAt < row.startAt ? 'yes' : 'no',
@@ -265,7 +266,7 @@ export function wishWords(wish: Wish, firstWeekday: number, { units }: Locale): 
       return t('ahead.boardBesideNameWhichMay', { name: wish.name, greensMass: greensMass(wish.g, units) });
     case 'seed':
       return t('ahead.moreNameSeedAboutGreensmass', {
-        name: wish.name.toLowerCase(),
+        name: cropInText(wish.name),
         greensMass: greensMass(wish.g, units)
       });
     case 'eat-less':
@@ -278,24 +279,29 @@ export function wishWords(wish: Wish, firstWeekday: number, { units }: Locale): 
 
 /** What is in a row, and where. */
 export const rowName = ({ crops, count }: Pick<Row, 'crops' | 'count'>): string =>
-  `${allOf(crops)}${count > 1 ? ` × ${count}` : ''}`;
+  times(cropList(crops), count);
+
+/** The same inside a sentence. */
+const rowInText = ({ crops, count }: Pick<Row, 'crops' | 'count'>): string =>
+  times(cropsInText(crops), count);
+
+const times = (what: string, count: number): string =>
+  count > 1 ? t('ahead.row.several', { what, count }) : what;
 
 export const ROW_KINDS: Record<Row['kind'], string> = table('ahead.rowKinds');
 
 /** What is done on a day. */
 export function workWords({ what, row }: DayWork): string {
-  const name = rowName(row);
+  const name = rowInText(row);
   switch (what) {
     case 'begin':
-      return row.beginsAt < row.startAt
-        ? t('ahead.soakName', { name: name.toLowerCase() })
-        : t('ahead.sowName', { name: name.toLowerCase() });
+      return row.beginsAt < row.startAt ? t('ahead.soakName', { name }) : t('ahead.sowName', { name });
     case 'sow':
-      return t('ahead.sowName', { name: name.toLowerCase() });
+      return t('ahead.sowName', { name });
     case 'opens':
-      return t('ahead.nameOpens', { name });
+      return t('ahead.nameOpens', { name: rowName(row) });
     case 'last-cut':
-      return t('ahead.lastDayCutName', { name: name.toLowerCase() });
+      return t('ahead.lastDayCutName', { name });
   }
 }
 
@@ -332,6 +338,8 @@ export const cutsWords = (cuts: readonly number[], locale: Locale): string =>
     ? t('ahead.noCutWithinEightWeeks')
     : t('ahead.nextCutsCuts', { cuts: cuts.map((at) => shortDate(at, locale)).join(', ') });
 
+const EVERY_WEEKDAY = table('ahead.everyWeekday');
+
 /** When an order comes again. */
 export function ruleWords(rule: Rule): string {
   switch (rule.kind) {
@@ -340,7 +348,7 @@ export function ruleWords(rule: Rule): string {
     case 'weekdays':
       return t('ahead.aimOnWeekdays', {
         aim: aimWords(rule.aim),
-        weekdays: allOf(rule.weekdays.map((day) => `${weekdayName(day)}s`))
+        weekdays: allOf(rule.weekdays.map((day) => EVERY_WEEKDAY[String(day) as keyof typeof EVERY_WEEKDAY]))
       });
     case 'keep':
       return t('ahead.alwaysOneGoing');
@@ -414,7 +422,7 @@ export function offerWords(offer: Offer, name: DayName, locale: Locale): string 
     case 'move': {
       const days = Math.abs(offer.days);
       return t('ahead.beginCropDayDaysSooner', {
-        crop: offer.crop.toLowerCase(),
+        crop: cropInText(offer.crop),
         days,
         when: offer.days < 0 ? 'yes' : 'no',
         effect
@@ -423,25 +431,25 @@ export function offerWords(offer: Offer, name: DayName, locale: Locale): string 
     case 'cut-early':
       return t('ahead.cutAboutMassCropEarly', {
         mass: mass(offer.g),
-        crop: offer.crop.toLowerCase(),
+        crop: cropInText(offer.crop),
         mass2: mass(offer.lessG),
         effect
       });
     case 'cool':
       return t('ahead.moveCropPlaceWhereCooler', {
-        crop: offer.crop.toLowerCase(),
+        crop: cropInText(offer.crop),
         place: offer.place,
         effect
       });
     case 'give-away':
       return t('ahead.giveAwayAboutMassCrop', {
         mass: mass(offer.thrownG),
-        crop: offer.crop.toLowerCase(),
+        crop: cropInText(offer.crop),
         name: name(offer.byDay)
       });
     case 'begin':
       return t('ahead.beginRownameContainerOnName', {
-        rowName: rowName(offer.change.row).toLowerCase(),
+        rowName: rowInText(offer.change.row),
         container: offer.change.row.container,
         name: name(offer.change.begin?.day ?? 0),
         effect
@@ -472,7 +480,7 @@ export const moreWaysWords = (many: number): string => t('ahead.wayWays', { many
 /** A line of what to buy. */
 export const seedLine = ({ crop, buyG, buyBy }: SeedNeed, now: number, locale: Locale): string =>
   t('ahead.nameSeedmassNowByShortdate', {
-    name: crop.name,
+    name: cropName(crop.name),
     seedMass: seedMass(buyG, locale.units),
     when: buyBy === null ? 'yes' : 'no',
     when2: !(buyBy === null) && buyBy <= now ? 'yes' : 'no',

@@ -1,4 +1,4 @@
-import { allOf } from './lists.ts';
+import { cropInText, cropsInText } from './cropNames.ts';
 import { t } from '$messages/t.ts';
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
@@ -20,7 +20,7 @@ export function calendarWords(
     }
     case 'soak':
       return {
-        title: t('reminders.soakCrops', { crops: allOf(entry.crops).toLowerCase() }),
+        title: t('reminders.soakCrops', { crops: cropsInText(entry.crops) }),
         text: t('reminders.outAtClocktimeThenDrain', {
           clockTime: clockTime(entry.until, locale),
           containers: containersWords(entry.of),
@@ -32,7 +32,7 @@ export function calendarWords(
       return {
         title: t('reminders.standingOrderSoakSowCrop', {
           when: entry.soaks ? 'yes' : 'no',
-          crop: entry.crop.toLowerCase()
+          crop: cropInText(entry.crop)
         }),
         text: t('reminders.containersPlacenameOnListOnce', {
           containers: containersWords(entry.of),
@@ -43,7 +43,7 @@ export function calendarWords(
     case 'window': {
       const day = (at: number) => shortDate(at, locale);
       return {
-        title: t('reminders.cutCrops', { crops: allOf(entry.crops).toLowerCase() }),
+        title: t('reminders.cutCrops', { crops: cropsInText(entry.crops) }),
         text: t('reminders.opensDayLikelyDayDay', {
           day: day(entry.from),
           day2: day(entry.earliest),

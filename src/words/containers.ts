@@ -1,4 +1,4 @@
-import { allOf } from './lists.ts';
+import { cropList } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { SowingSetup } from '$core/sowing/sowing.ts';
 import {
@@ -53,7 +53,7 @@ export function notFreeWords(stock: ContainerStock, wanted: number): string | nu
   const stands = [
     ...(sown > 0 ? [t('containers.sownWithSowing', { sown })] : []),
     ...(stock.toClean > 0 ? [t('containers.tocleanBeCleaned', { toClean: stock.toClean })] : []),
-    t('containers.valueFreeNow', { value: free === 0 ? 'none' : free })
+    t('containers.valueFreeNow', { free })
   ];
   return t('containers.ownedNameStandsPlanAll', {
     owned: stock.owned ?? 0,
@@ -64,4 +64,4 @@ export function notFreeWords(stock: ContainerStock, wanted: number): string | nu
 
 /** What stands in a container, by its crops: `Radish and Kale`. */
 export const cropNames = (sowings: readonly { crop: { name: string } }[]): string =>
-  allOf(sowings.map(({ crop }) => crop.name));
+  cropList(sowings.map(({ crop }) => crop.name));

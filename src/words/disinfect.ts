@@ -1,3 +1,4 @@
+import { cropsInText } from './cropNames.ts';
 import { allOf } from './lists.ts';
 import { strengthPercent } from './percent.ts';
 import { t, table } from '$messages/t.ts';
@@ -36,6 +37,4 @@ export const WEAK_WORDS: Record<Disinfectant, string> = {
 
 /** That disinfecting is advised for some seed and left out; empty for none. */
 export const advisedWords = (names: readonly string[]): string =>
-  names.length === 0
-    ? ''
-    : t('bench.disinfectingAdvisedNamesRoughSeed', { names: allOf(names).toLowerCase() });
+  names.length === 0 ? '' : t('bench.disinfectingAdvisedNamesRoughSeed', { names: cropsInText(names) });

@@ -1,3 +1,4 @@
+import type { Heft } from '$core/water/bucket.ts';
 import { t, table } from '$messages/t.ts';
 import type { Cue, EventBody, LossReason } from '$core/sowing/event.ts';
 import { readyCue } from '$core/harvest/ready.ts';
@@ -28,6 +29,8 @@ export function stageWords(
     ? t('events.sproutingUnderClearLid')
     : t('events.growingUnderClearDome');
 }
+
+const HEFT: Record<Heft, string> = table('events.heft');
 
 export const LOSS_WORDS: Record<LossReason, string> = table('events.loss');
 
@@ -141,20 +144,20 @@ export function eventWords(
       return t('events.leftCoveredUntilShortdate', { shortDate: shortDate(body.until, locale) });
     case 'looked':
       return t('events.lookedCueNotYet', {
-        cue: cueWords(body.cue, crop, path, units).toLowerCase(),
-        when: body.reached ? 'yes' : 'no'
+        cue: cueWords(body.cue, crop, path, units),
+        reached: body.reached ? 'yes' : 'no'
       });
     case 'felt':
       return t('events.feltTold', { told: MOISTURE_WORDS[body.moisture].told });
     case 'lifted':
-      return t('events.liftedValue', { value: body.heft === 'right' ? 'just right' : body.heft });
+      return t('events.liftedValue', { value: HEFT[body.heft] });
     case 'weighed':
       return t('events.weighedMassWellWatered', {
         mass: mass(body.grossG, units),
         when: body.full ? 'yes' : 'no'
       });
     case 'saw':
-      return t('events.sawSymptom', { symptom: symptomWords(body.sight, crop).toLowerCase() });
+      return t('events.sawSymptom', { symptom: symptomWords(body.sight, crop) });
     case 'turned':
       return t('events.turned');
     case 'aired':
@@ -182,14 +185,14 @@ export function eventWords(
     case 'thrown':
       return t('events.thrownOutAmountReason', {
         amount: amountWords(body.amount, { unit: unitTaken(state, body.from) }, units),
-        reason: SPOIL_WORDS[body.reason].toLowerCase()
+        reason: SPOIL_WORDS[body.reason]
       });
     case 'cleaned':
       return body.to ? `${CLEANING_DONE[body.step]}, ${SPENT_DONE[body.to]}` : CLEANING_DONE[body.step];
     case 'noted':
       return body.text;
     case 'ended':
-      return t('events.givenUpReason', { reason: LOSS_WORDS[body.reason].toLowerCase() });
+      return t('events.givenUpReason', { reason: LOSS_WORDS[body.reason] });
     case 'undone':
       return t('events.takenBack');
   }

@@ -1,6 +1,6 @@
 import { t } from '$messages/t.ts';
 import type { Mend, TooShort } from '$core/water/lasts.ts';
-import { MEDIUM_WORDS } from './media.ts';
+import { MEDIUM_IN_TEXT } from './media.ts';
 
 const hours = (h: number): string => `${Math.round(h)} h`;
 
@@ -12,8 +12,8 @@ const mendWords = (mend: Mend): string => {
       return t('methods.nameWhereLastsHours', { name: mend.place.name, hours: hours(mend.lastsH) });
     case 'medium':
       return t('methods.mediumWhichLastsValue', {
-        medium: MEDIUM_WORDS[mend.medium].toLowerCase(),
-        value: Number.isFinite(mend.lastsH) ? hours(mend.lastsH) : 'for days'
+        medium: MEDIUM_IN_TEXT[mend.medium],
+        value: Number.isFinite(mend.lastsH) ? hours(mend.lastsH) : t('methods.lasts.days')
       });
   }
 };

@@ -7,7 +7,7 @@ import type { Check } from '$core/diagnosis/checks.ts';
 import type { MouldDriver } from '$core/diagnosis/mould.ts';
 import type { Symptom } from '$core/symptoms/symptom.ts';
 import { figure, length, temperature, type Units } from '$core/units/format.ts';
-import { MEDIUM_WORDS } from './media.ts';
+import { MEDIUM_IN_TEXT } from './media.ts';
 
 /** A sight as a chip says it. */
 export const SYMPTOM_WORDS: Record<Symptom, string> = table('looks.symptom');
@@ -18,6 +18,9 @@ export const symptomWords = (sight: Symptom, crop: Crop): string =>
 
 /** What drives the mould risk, as it begins a sentence. */
 export const MOULD_WORDS: Record<MouldDriver, string> = table('looks.mouldDriver');
+
+/** The same inside a sentence. */
+export const MOULD_IN_TEXT: Record<MouldDriver, string> = table('looks.mouldDriverInText');
 
 interface CauseWords {
   /** What it most likely is. */
@@ -92,7 +95,7 @@ export function evidenceWords(evidence: Evidence, units: Units): string {
       });
     case 'medium':
       return t('looks.mediumWithFeedWithoutFeed', {
-        medium: MEDIUM_WORDS[evidence.medium].toLowerCase(),
+        medium: MEDIUM_IN_TEXT[evidence.medium],
         when: evidence.fed ? 'yes' : 'no'
       });
     case 'overwatered':

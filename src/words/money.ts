@@ -1,3 +1,4 @@
+import { cropInText } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
 import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
@@ -37,7 +38,7 @@ export function costWorking(line: CostLine, currency: string, units: Units): str
     case 'seed':
       return t('money.seedmassCropnameMGramBy', {
         seedMass: seedMass(line.seedG, units),
-        cropName: line.cropName.toLowerCase(),
+        cropName: cropInText(line.cropName),
         m: m(line.perG)
       });
     case 'medium':

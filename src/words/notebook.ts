@@ -24,7 +24,9 @@ export function cellWords(
   const days = (value: number | null) => (value === null ? '' : String(Math.round(value)));
   switch (column) {
     case 'sown':
-      return `${dateWithYear(row.sownAt, locale)}${row.sown ? '' : ' (planned)'}`;
+      return row.sown
+        ? dateWithYear(row.sownAt, locale)
+        : t('notebook.sown.planned', { date: dateWithYear(row.sownAt, locale) });
     case 'days':
       return days(row.days);
     case 'opened':

@@ -1,11 +1,11 @@
+import { cropInText, cropName } from './cropNames.ts';
 import { t } from '$messages/t.ts';
 import type { Note } from '$core/steps/ask.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { Path } from '$core/supplies/methods/path.ts';
 import { volume } from '$core/units/format.ts';
 import type { Cue } from '$core/sowing/event.ts';
-import { capital } from './capital.ts';
-import { MOULD_WORDS } from './looks.ts';
+import { MOULD_IN_TEXT } from './looks.ts';
 import { cueWords } from './events.ts';
 import { dayAndTime, dayWords, type Locale } from './time.ts';
 
@@ -28,20 +28,20 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
       return t('round.wasVolumeMoreThanHolds', { volume: volume(note.g, locale.units) });
     case 'mould-risk':
       return t('round.mouldMayStartDriversAir', {
-        drivers: note.risk.drivers.map((driver) => MOULD_WORDS[driver].toLowerCase()).join('; ')
+        drivers: note.risk.drivers.map((driver) => MOULD_IN_TEXT[driver]).join('; ')
       });
     case 'scorch':
       return t('round.lampBrightCloseOverMol');
     case 'in-the-dark':
       return t('round.needsLightNowPlaceDark');
     case 'still-air':
-      return t('round.nameBearsNoFanOr', { name: crop.name });
+      return t('round.nameBearsNoFanOr', { name: cropName(crop.name) });
     case 'shaded':
       return t('round.keepShadedFromSunUntil', { day: dayWords(note.until, now, locale) });
     case 'not-begun':
       return t('round.wasBeginDayandtimeBeginNow', { dayAndTime: dayAndTime(note.at, now, locale) });
     case 'contradiction': {
-      const cue = cueWords(note.between.cue, crop, path, locale.units).toLowerCase();
+      const cue = cueWords(note.between.cue, crop, path, locale.units);
       const at = (ms: number) => dayAndTime(ms, now, locale);
       return t('round.twoLooksDisagreeCueAt', {
         cue,
@@ -50,11 +50,11 @@ export function noteWords(note: Note, crop: Crop, path: Path, now: number, local
       });
     }
     case 'unlikely': {
-      const cue = cueWords(note.look.mark as Cue, crop, path, locale.units).toLowerCase();
+      const cue = cueWords(note.look.mark as Cue, crop, path, locale.units);
       const when = dayAndTime(note.look.at, now, locale);
       return note.early
-        ? t('round.cueWhenVeryEarlyName', { cue: capital(cue), when, name: crop.name.toLowerCase() })
-        : t('round.cueNotYetWhenVery', { cue: capital(cue), when, name: crop.name.toLowerCase() });
+        ? t('round.cueWhenVeryEarlyName', { cue, when, name: cropInText(crop.name) })
+        : t('round.cueNotYetWhenVery', { cue, when, name: cropInText(crop.name) });
     }
   }
 }

@@ -1,3 +1,4 @@
+import { cropName } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { Cleaning, Packing, SpentTo, Spoil, Taking, Washing } from '$core/sowing/event.ts';
 import type { CleaningStep, ToClean } from '$core/cleaning/cleaning.ts';
@@ -8,6 +9,9 @@ import { figure, greensMass, volume, type Units } from '$core/units/format.ts';
 import type { Surplus } from '$core/ahead/surplus.ts';
 import { edibleNote } from './edibleNote.ts';
 import { shortDate, type Locale } from './time.ts';
+
+/** Each way of packing inside a sentence. */
+export const PACKING_IN_TEXT: Record<Packing, string> = table('pantry.packingInText');
 
 export const PACKING_WORDS: Record<Packing, string> = table('pantry.packing');
 
@@ -25,8 +29,8 @@ const TURNED = new Set<Packing>(['frozen', 'juice', 'frozen-juice', 'dried', 'pl
 /** How something is kept, in a line. */
 export const packedWords = (packing: Packing, washing: Washing): string =>
   TURNED.has(packing)
-    ? PACKING_WORDS[packing].toLowerCase()
-    : `${PACKING_WORDS[packing].toLowerCase()}, ${WASHING_WORDS[washing]}`;
+    ? PACKING_IN_TEXT[packing]
+    : t('pantry.packedAndWashed', { packing: PACKING_IN_TEXT[packing], washing: WASHING_WORDS[washing] });
 
 /** An amount of something in the pantry. */
 export const amountWords = (amount: number, { unit }: Pick<PantryItem, 'unit'>, units: Units): string =>
@@ -157,7 +161,7 @@ export function giveWords({ item, g }: Surplus, now: number, locale: Locale): st
       ? t('pantry.bestByShortdate', { shortDate: shortDate(item.bestBy, locale) })
       : t('pantry.eatByShortdate', { shortDate: shortDate(item.keepsTo, locale) });
   return t('pantry.nameAboutGreensmassCutShortdate', {
-    name: item.crop.name,
+    name: cropName(item.crop.name),
     greensMass: greensMass(g, locale.units),
     shortDate: shortDate(item.cutAt, locale),
     until,

@@ -1,3 +1,4 @@
+import { cropInText } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { WhyRefused, WhyWarned } from '$core/crops/names/lexicon.ts';
 import { cropOf } from '$core/crops/library.ts';
@@ -23,7 +24,7 @@ export function doubtWords(doubt: Doubt): string {
     case 'unknown':
       if (doubt.because === 'script') return t('crops.broteCannotReadPlantNames');
       return doubt.near
-        ? t('crops.didYouMeanNameBrote', { name: cropOf(doubt.near).name.toLowerCase() })
+        ? t('crops.didYouMeanNameBrote', { name: cropInText(cropOf(doubt.near).name) })
         : t('crops.broteDoesNotKnowPlant');
   }
 }

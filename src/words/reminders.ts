@@ -1,4 +1,4 @@
-import { allOf } from './lists.ts';
+import { cropInText, cropName, cropList, cropsInText } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { ChannelKind } from '$contract/reminders.ts';
 import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$core/reminders/reminder.ts';
@@ -8,7 +8,7 @@ import type { MediumStock } from '$core/supplies/media/medium.ts';
 import { aboutGreens, mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
 import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
-import { amountWords, PACKING_WORDS } from './pantry.ts';
+import { amountWords, PACKING_IN_TEXT } from './pantry.ts';
 import { cardWords } from './steps/steps.ts';
 import { dayAndTime, dayWords, roundName, spanWords, type Locale } from './time.ts';
 import { TIMER_NAMES, timerWords } from './timers.ts';
@@ -35,9 +35,6 @@ export const CHANNEL_WORDS: Record<ChannelKind, string> = table('reminders.chann
 /** What each kind is called where it is turned on and off. */
 export const REMINDER_KIND_WORDS: Record<ReminderKind, { name: string; says: string }> =
   table('reminders.reminderKind');
-
-const lower = (names: readonly string[]): string => allOf(names.map((name) => name.toLowerCase()));
-const count = (many: number, one: string): string => (many === 1 ? `1 ${one}` : `${many} ${one}s`);
 
 /** How many trays ask for something, in a line: “3 trays need you”. */
 export const needWords = (trays: number): string => t('reminders.trayNeedsYouTraysNeed', { trays });
@@ -99,11 +96,14 @@ const asked = ({ steps, notBegun }: RoundStop) =>
 function stopPhrases(stop: RoundStop, twice: ReadonlySet<string>, units: Units): string[] {
   const { looks, notBegun } = stop;
   const named = (crops: readonly string[]): string =>
-    crops.some((crop) => twice.has(crop)) ? `${lower(crops)} (${containersWords(stop.of)})` : lower(crops);
+    crops.some((crop) => twice.has(crop))
+      ? `${cropsInText(crops)} (${containersWords(stop.of)})`
+      : cropsInText(crops);
   return [
-    ...asked(stop).map(
-      ({ body, crops, late }) => `${stepPhrase(body, named(crops), units)}${late ? ' (overdue)' : ''}`
-    ),
+    ...asked(stop).map(({ body, crops, late }) => {
+      const step = stepPhrase(body, named(crops), units);
+      return late ? t('reminders.overdue', { step }) : step;
+    }),
     ...notBegun.map(({ crop }) => t('reminders.beginNamedOrPutOff', { named: named([crop]) })),
     ...looks.map(({ crop }) => t('reminders.lookAtNamed', { named: named([crop]) }))
   ];
@@ -127,10 +127,10 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
     containers: stop.of.count,
     medium: { kind, own: media.find(({ id }) => id === mediumId) ?? null }
   };
-  const where = `${allOf(stop.crops)} (${containersWords(stop.of)}, ${stop.placeName})`;
+  const where = `${cropList(stop.crops)} (${containersWords(stop.of)}, ${stop.placeName})`;
   const said = [
     ...asked(stop).map(({ body, with: goesWith, late, crops }) => {
-      const only = crops.length < stop.crops.length ? `${allOf(crops)}: ` : '';
+      const only = crops.length < stop.crops.length ? `${cropList(crops)}: ` : '';
       return t('reminders.overdueOnlyTitle', {
         when: late ? 'yes' : 'no',
         only,
@@ -140,15 +140,13 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
     ...stop.notBegun.map(({ at }) =>
       t('reminders.wasBeginDayandtimeBeginNow', { dayAndTime: dayAndTime(at, now, locale) })
     ),
-    ...stop.looks.map(({ crop, cue }) => `${stop.crops.length > 1 ? `${crop}: ` : ''}${LOOKS[cue]}`)
+    ...stop.looks.map(({ crop, cue }) => `${stop.crops.length > 1 ? `${cropName(crop)}: ` : ''}${LOOKS[cue]}`)
   ];
   return said.map((one) => `${where}: ${one}.`);
 }
 
 const sinkPhrase = (sink: readonly Named[] = []): string[] =>
-  sink.length > 0
-    ? [t('reminders.washCount', { count: count(sink.length, t('reminders.emptyContainer')) })]
-    : [];
+  sink.length > 0 ? [t('reminders.washCount', { count: sink.length })] : [];
 
 /** What waits at the sink: its steps are on the round's own card. */
 const sinkLine = (sink: readonly Named[] = []): string[] =>
@@ -185,7 +183,7 @@ export function reminderWords(
         title: t('reminders.howDoYourTraysStand'),
         summary: t('reminders.nothingWasRecordedSinceDay', {
           day: dayWords(body.since, now, locale),
-          count: count(body.trays, t('reminders.tray'))
+          count: body.trays
         }),
         lines: [t('reminders.sayTouchOrTwoWhat')],
         why: t('reminders.nobodyHasRecordedAnythingDays'),
@@ -193,7 +191,7 @@ export function reminderWords(
       };
     case 'timer': {
       const { timer, state } = body;
-      const of = `${timer.cropName} (${containersWords(timer.of)})`;
+      const of = `${cropName(timer.cropName)} (${containersWords(timer.of)})`;
       const lead = timerWords(timer, state, now, locale);
       const over = {
         running: t('reminders.runs'),
@@ -202,7 +200,7 @@ export function reminderWords(
         missed: t('reminders.wasMissed')
       };
       return {
-        title: `${capital(timer.cropName)}: ${TIMER_NAMES[timer.kind].toLowerCase()} ${over[state]}`,
+        title: `${cropName(timer.cropName)}: ${TIMER_NAMES[timer.kind]} ${over[state]}`,
         summary: lead,
         lines: [`${of}: ${lead}`],
         why: t('reminders.wasBegunDayandtimeNotTicked', {
@@ -216,10 +214,10 @@ export function reminderWords(
     case 'keeps': {
       const day = (at: number) => dayWords(at, now, locale);
       return {
-        title: t('reminders.cropEatFirst', { crop: body.crop }),
+        title: t('reminders.cropEatFirst', { crop: cropName(body.crop) }),
         summary: t('reminders.amountPackingAtBestUntil', {
           amount: amountWords(body.left, body, units),
-          packing: PACKING_WORDS[body.packing].toLowerCase(),
+          packing: PACKING_IN_TEXT[body.packing],
           day: day(body.bestBy),
           day2: day(body.keepsTo)
         }),
@@ -229,15 +227,15 @@ export function reminderWords(
       };
     }
     case 'dry': {
-      const name = lower(body.crops);
+      const name = cropList(body.crops);
       const left = body.driesAt - now;
       const when = left > 0 ? t('reminders.aboutSpan', { span: spanWords(left) }) : t('reminders.aboutNow');
       return {
-        title: t('reminders.nameMayBeDryingOut', { name: capital(name) }),
+        title: t('reminders.nameMayBeDryingOut', { name }),
         summary: t('reminders.mayBeginHangWhenTouch', { when, volume: volume(body.waterMl, units) }),
         lines: [
           t('reminders.nameContainersPlacenameNothingWas', {
-            name: capital(name),
+            name,
             containers: containersWords(body.of),
             placeName: body.placeName
           })
@@ -251,7 +249,7 @@ export function reminderWords(
         title: t('reminders.placenameTooWarm', { placeName: body.placeName }),
         summary: t('reminders.temperatureOnAverageDayLower', {
           temperature: temperature(body.tempC, units),
-          lower: lower(body.crops),
+          lower: cropsInText(body.crops),
           temperature2: temperature(body.keepBelowC, units)
         }),
         lines: [t('reminders.moveWhatStandsThereSomewhere')],
@@ -261,7 +259,7 @@ export function reminderWords(
     case 'leaving':
       return leavingReminder(body, now, locale);
     case 'order': {
-      const name = body.crop.toLowerCase();
+      const name = cropInText(body.crop);
       return {
         title: t('reminders.standingOrderSoakSowName', { when: body.soaks ? 'yes' : 'no', name }),
         summary: t('reminders.containersPlacenameBeginDayandtimeOr', {
@@ -304,7 +302,7 @@ function windowReminder(
   now: number,
   locale: Locale
 ): ReminderWords {
-  const name = lower(body.crops);
+  const name = cropList(body.crops);
   const day = (at: number) => dayWords(at, now, locale);
   const grams = aboutGreens(body.expectedG, locale.units);
   const moved =
@@ -316,11 +314,11 @@ function windowReminder(
   const range = t('reminders.likelyDayDay', { day: day(Math.max(body.from, now)), day2: day(body.to) });
   const told: Record<typeof body.state, { title: string; summary: string }> = {
     opening: {
-      title: t('reminders.nameWindowOpensDay', { name: capital(name), day: day(body.opensAt) }),
+      title: t('reminders.nameWindowOpensDay', { name, day: day(body.opensAt) }),
       summary: `${range}${grams ? ` ${capital(grams)}.` : ''}${moved}`
     },
     open: {
-      title: t('reminders.nameMayBeReadyCut', { name: capital(name) }),
+      title: t('reminders.nameMayBeReadyCut', { name }),
       summary: t('reminders.bestDayGramsGoodUntil', {
         day: day(Math.max(body.bestAt, now)),
         when: grams ? 'yes' : 'no',
@@ -330,7 +328,7 @@ function windowReminder(
       })
     },
     closing: {
-      title: t('reminders.nameCutByDay', { name: capital(name), day: day(body.closesAt) }),
+      title: t('reminders.nameCutByDay', { name, day: day(body.closesAt) }),
       summary: t('reminders.windowClosesDayGrams', {
         day: day(body.closesAt),
         when: grams ? 'yes' : 'no',
@@ -338,13 +336,13 @@ function windowReminder(
       })
     },
     past: {
-      title: t('reminders.namePastBest', { name: capital(name) }),
+      title: t('reminders.namePastBest', { name }),
       summary: t('reminders.sinceDayTurnsToughBitter', { day: day(body.closesAt) })
     }
   };
   return {
     ...told[body.state],
-    lines: [`${allOf(body.crops)} (${containersWords(body.of)}, ${body.placeName}).`],
+    lines: [`${cropList(body.crops)} (${containersWords(body.of)}, ${body.placeName}).`],
     why: t('reminders.followsFromWhenWasSown'),
     path: `/tray/${body.sowingId}`
   };
@@ -356,14 +354,12 @@ function leavingReminder(
   locale: Locale
 ): ReminderWords {
   const { cut, cool, putOff, sitter, visits } = body;
-  const named = ({ crops, of }: (typeof sitter)[number]) => `${lower(crops)} (${containersWords(of)})`;
+  const named = ({ crops, of }: (typeof sitter)[number]) => `${cropsInText(crops)} (${containersWords(of)})`;
   const phrases = [
-    ...cut.map(({ crops }) => t('reminders.cutLower', { lower: lower(crops) })),
-    ...cool.map(({ crops, toName }) => t('reminders.lowerToname', { lower: lower(crops), toName })),
-    ...putOff.map(({ crops }) => t('reminders.putOffLower', { lower: lower(crops) })),
-    ...(sitter.length > 0
-      ? [t('reminders.somebodyLookAfterCount', { count: count(sitter.length, t('reminders.tray')) })]
-      : [])
+    ...cut.map(({ crops }) => t('reminders.cutLower', { lower: cropsInText(crops) })),
+    ...cool.map(({ crops, toName }) => t('reminders.lowerToname', { lower: cropsInText(crops), toName })),
+    ...putOff.map(({ crops }) => t('reminders.putOffLower', { lower: cropsInText(crops) })),
+    ...(sitter.length > 0 ? [t('reminders.somebodyLookAfterCount', { count: sitter.length })] : [])
   ];
   return {
     title: t('reminders.youLeaveDay', { day: dayWords(body.leavesAt, now, locale) }),

@@ -1,3 +1,4 @@
+import { cropInText, cropName } from './cropNames.ts';
 import { t } from '$messages/t.ts';
 import { judgeSoak, type Crop } from '$core/crops/crop.ts';
 import { figure } from '$core/units/format.ts';
@@ -14,12 +15,12 @@ export const usualSoakWords = ({ soakMinH, soakBestH, soakMaxH }: Crop): string 
 
 /** What a soak of one's own does to a crop's seed, where that is outside what it bears; empty where it is not. */
 export function ownSoakWords(crop: Crop, hours: number): string {
-  const name = crop.name.toLowerCase();
+  const name = cropInText(crop.name);
   switch (judgeSoak(crop, hours)) {
     case 'gels':
       return t('steps.seedCoatNameTurnsGel', { name });
     case 'needless':
-      return t('steps.nameNeedsNoSoakSmall', { name: crop.name });
+      return t('steps.nameNeedsNoSoakSmall', { name: cropName(crop.name) });
     case 'short':
       return hours === 0
         ? t('steps.sownDryNameStartsAbout', { name })

@@ -19,6 +19,8 @@ export function offWords(days: number): string {
   return t('notebook.manyDayDaysLaterEarlier', { many, when: half > 0 ? 'yes' : 'no' });
 }
 
+const CHOSEN_IN_TEXT: Record<Chosen, string> = table('notebook.chosenInText');
+
 export const CHOSEN_WORDS: Record<Chosen, string> = table('notebook.chosen');
 
 const LIGHT: Record<StoryFacts['chosen']['light'], string> = table('notebook.lightKind');
@@ -160,7 +162,7 @@ export function verdictWords(verdict: Verdict, nameOf: (way: 0 | 1) => string, u
         ...lost.filter(Boolean).map((words) => t('notebook.wordsWhatLostCountsNo', { words })),
         differs.length > 1
           ? t('notebook.theyDifferDiffersWhichThese', {
-              differs: allOf(differs.map((one) => CHOSEN_WORDS[one].toLowerCase()))
+              differs: allOf(differs.map((one) => CHOSEN_IN_TEXT[one]))
             })
           : '',
         seasons ? t('notebook.theyWereSownDifferentWeeks') : '',

@@ -1,3 +1,4 @@
+import { cropInText } from './cropNames.ts';
 import { t } from '$messages/t.ts';
 import type { Suit } from '$core/growth/suit.ts';
 import { tooWarm } from '$core/places/air/warmth.ts';
@@ -10,7 +11,7 @@ export function warmthWords(crop: Crop, place: Place, units: Units): string {
   const warm = tooWarm(crop, place);
   if (!warm) return '';
   return t('tray.tooWarmNameOnName', {
-    name: crop.name.toLowerCase(),
+    name: cropInText(crop.name),
     when: place.name ? 'yes' : 'no',
     name2: place.name ? place.name : '',
     temperature: temperature(warm.meanC, units),
@@ -26,7 +27,7 @@ const betterWords = ({ better }: Pick<Suit, 'better'>): string =>
 
 /** What keeps a crop from growing where it stands or is to stand, and where it would do better; empty where nothing does. */
 export function suitWords(crop: Crop, suit: Suit, units: Units): string {
-  const name = crop.name.toLowerCase();
+  const name = cropInText(crop.name);
   const between = t('tray.growsBetweenTemperatureTemperatureFastes', {
     temperature: temperature(crop.baseC, units),
     temperature2: temperature(crop.maximumC, units),

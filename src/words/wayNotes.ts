@@ -1,3 +1,4 @@
+import { cropInText, cropName } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { LeafStage, LeafTaste } from '$core/crops/leafStage.ts';
@@ -12,9 +13,11 @@ export function wayNoteWords(note: WayNote, { name }: Pick<Crop, 'name'>): strin
   if (note.kind === 'later-taste')
     return t('methods.atStageNameTasteTaste', {
       stage: STAGE[note.stage],
-      name: name.toLowerCase(),
+      name: cropInText(name),
       taste: TASTE[note.taste]
     });
-  const why = note.helps ? t('methods.nameSlowLikesWarmHumid', { name }) : t('methods.domeKeepsAirHumid');
+  const why = note.helps
+    ? t('methods.nameSlowLikesWarmHumid', { name: cropName(name) })
+    : t('methods.domeKeepsAirHumid');
   return t('methods.whyMouldLikesTooLift', { why });
 }

@@ -86,19 +86,19 @@ describe('the weeks ahead', () => {
     await shows(page.getByText('Choose a crop.'), 0);
     await page.getByRole('button', { name: 'Save this order' }).click();
     await page.getByText('Choose a crop.').waitFor();
-    await page.getByLabel('Crop 2').selectOption({ label: 'Arugula' });
+    await page.getByLabel('Crop 2').selectOption({ label: 'Rocket' });
     await page.getByLabel('Container', { exact: true }).selectOption({ label: 'Blue tray' });
     await page.getByText(/(sow|soak) today, ready/).waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
     await page.getByRole('button', { name: 'Save this order' }).click();
-    await page.getByText('Garden cress and arugula').first().waitFor();
+    await page.getByText('Garden cress and rocket').first().waitFor();
 
     await open(page, stage, '/round');
-    await page.getByText(/Standing order due: Garden cress and arugula/).waitFor();
+    await page.getByText(/Standing order due: Garden cress and rocket/).waitFor();
     await page.getByRole('link', { name: 'Start or skip it' }).click();
     await page.getByRole('button', { name: 'Plan this sowing' }).click();
-    await page.getByText('Garden cress and arugula is planned.').waitFor();
+    await page.getByText('Garden cress and rocket is planned.').waitFor();
 
     await open(page, stage, '/ahead/orders');
     await page.getByRole('button', { name: /^Change/ }).click();

@@ -61,7 +61,7 @@ describe('a closer look', () => {
 
   it('is entered late for yesterday, and two looks that disagree are both kept until one is undone', async () => {
     const page = await stage.page();
-    const tray = await trayOf(page, stage, 'Arugula');
+    const tray = await trayOf(page, stage, 'Rocket');
     await open(page, stage, `${tray}/look`);
     const cue = page.getByRole('group', { name: 'Seed leaves open' });
     await page

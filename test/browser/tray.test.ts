@@ -53,7 +53,7 @@ describe('a tray', () => {
     await since.getByRole('button', { name: 'since the last round' }).click();
     await since.waitFor({ state: 'detached' });
     await open(page, stage, tray);
-    await page.locator('.log li', { hasText: 'Looked: lid lifting, not yet' }).first().waitFor();
+    await page.locator('.log li', { hasText: 'Checked “Lid lifting”: not yet' }).first().waitFor();
   });
 
   for (const [name, device, handOf] of [
@@ -255,14 +255,14 @@ describe('a tray', () => {
     await page.getByText('Discard this tray').click();
     await page.getByText('If in doubt, throw it out').first().waitFor();
     await recorded(page, () => page.getByRole('button', { name: 'Discard it' }).click());
-    await page.getByText(/Discarded on day \d+: mould/).waitFor();
+    await page.getByText(/Discarded on day \d+\. Reason: Mould/).waitFor();
     await open(page, stage, '/notebook');
     await page
       .getByRole('row', { name: /Mustard.*Mould/ })
       .first()
       .waitFor();
     await open(page, stage, tray);
-    await page.locator('.log li', { hasText: 'Given up' }).getByRole('button').click();
+    await page.locator('.log li', { hasText: 'Discarded' }).getByRole('button').click();
     await page.getByText('Discard this tray').waitFor();
   });
 });

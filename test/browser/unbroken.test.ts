@@ -304,7 +304,7 @@ describe('nobody is hurt', () => {
     const page = await stage.page();
     await begin(page, stage, 'Warm');
     await page.getByLabel('Crop', { exact: true }).selectOption('cilantro');
-    const warm = page.getByText(/Too warm for cilantro/);
+    const warm = page.getByText(/Too warm for coriander/);
     await shows(warm, 0);
     await page.getByLabel(/^Warmth by day|^By day/).fill('31');
     await page.getByLabel(/^Warmth at night|^At night/).fill('27');

@@ -1,3 +1,4 @@
+import { blendedNames } from '../../src/core/crops/blend.ts';
 import { expect } from 'chai';
 import { freeCount } from '../../src/core/supplies/containers/container.ts';
 import { checkCrop as problemsOf, nearestCrop } from '../../src/core/crops/check.ts';
@@ -66,7 +67,7 @@ describe('a lot of seed', () => {
       ]
     });
     const mix = cropOfLot(mixed, findCrop)!;
-    expect(mix.name).to.equal('Radish and kale');
+    expect(blendedNames(mix.name)).to.deep.equal(['Radish', 'Kale']);
     // Two parts radish to one of kale by weight fill a tray when their own trays are filled to that share.
     const [radishG, kaleG] = [trayOfSeedG(radish), trayOfSeedG(cropOf('kale'))];
     const share = 2 / radishG + 1 / kaleG;

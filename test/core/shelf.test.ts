@@ -57,7 +57,9 @@ describe('what a shelf carries', () => {
     const one = tray(1);
     expect(wrongTrayWeight(one, sowingWeightG(one, NOW))).to.equal(null);
     expect(problemWords(wrongTrayWeight(one, 20)!)).to.include('less than the empty tray');
-    expect(problemWords(wrongTrayWeight(one, 20_000)!)).to.match(/more than \d+ times what this tray can weigh/);
+    expect(problemWords(wrongTrayWeight(one, 20_000)!)).to.match(
+      /more than \d+ times what this tray can weigh/
+    );
   });
 
   it('is believed on any medium when it is full, over a reservoir and as a half as well', () => {

@@ -76,7 +76,7 @@ describe('where a crop stands', () => {
     const suit = suitOf(growing('cilantro'), stays(at(33, 20)), among);
     expect(suit.better?.place.name).to.equal('At 23');
     expect(suitWords(cropOf('cilantro'), suit, 'metric')).to.match(
-      /^Too hot for cilantro .* no harvest date.*At 23 suits it best: about 14 days/
+      /^Too hot for coriander .* no harvest date.*At 23 suits it best: about 14 days/
     );
     const alone = suitOf(growing('cilantro'), stays(at(33, 20)), [cellar, oven]);
     expect(suitWords(cropOf('cilantro'), alone, 'metric')).to.include('None of your other places');

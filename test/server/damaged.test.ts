@@ -123,7 +123,9 @@ describe('damaged data', () => {
 
   it('of a package is told where a table has quotes where none can be', async () => {
     await archive('quotes.zip', { 'data/lots.csv': 'id,na"me\n1,2\n' });
-    expect(((await bring('quotes.zip')) as Error).message).to.match(/^data\/lots\.csv cannot be read as a table/);
+    expect(((await bring('quotes.zip')) as Error).message).to.match(
+      /^data\/lots\.csv cannot be read as a table/
+    );
   });
 
   it('is refused at once where an archive is full of folders', async () => {

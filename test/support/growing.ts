@@ -1,3 +1,5 @@
+import { cropOf } from '../../src/core/crops/library.ts';
+import { cropName } from '../../src/words/cropNames.ts';
 import type { Locator, Page } from 'playwright-core';
 import { open, recorded, type Stage } from './browser.ts';
 
@@ -76,7 +78,7 @@ export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 |
   await page.waitForURL('**/round');
   const stop = page.locator('article.stop').filter({ has: page.getByRole('button', { name: /Sow / }) });
   const title = await stop
-    .filter({ hasText: new RegExp(choice.crop, 'i') })
+    .filter({ hasText: cropName(cropOf(choice.crop).name) })
     .locator('h3')
     .getAttribute('id');
   const mine = page.locator(`article:has(#${title})`);

@@ -170,7 +170,7 @@ describe('steps in words', () => {
         { kind: 'fill', mediumMl: 1000, depthCm: 2.5 },
         { medium: { kind: 'seed-mix', own: { ...own, parts: [...own.parts] } } }
       )
-    ).to.equal('1 L of balcony mix | 2.5 cm deep; 750 mL coir + 250 mL perlite');
+    ).to.equal('1 L of Balcony mix | 2.5 cm deep; 750 mL coir + 250 mL perlite');
     expect(
       words({
         kind: 'press',

@@ -56,7 +56,7 @@ describe('the words of the daily care', () => {
         }
       })
     ).to.equal(
-      'Two checks disagree: lid lifting yesterday 09:00, not yet today 09:00. Brote counts both. Undo whichever was wrong.'
+      'Two checks disagree: “Lid lifting” yesterday 09:00, not yet today 09:00. Brote counts both. Undo whichever was wrong.'
     );
   });
 
@@ -94,7 +94,7 @@ describe('the words of the daily care', () => {
   it('say what happened', () => {
     expect(event({ type: 'lifted', heft: 'heavy' })).to.equal('Lifted: heavy');
     expect(event({ type: 'weighed', grossG: 640, full: true })).to.equal('Weighed 640 g, well watered');
-    expect(event({ type: 'saw', sight: 'hulls' })).to.equal('Saw: hulls stuck on leaves');
+    expect(event({ type: 'saw', sight: 'hulls' })).to.equal('Saw “Hulls stuck on leaves”');
     expect([event({ type: 'turned' }), event({ type: 'aired' })]).to.deep.equal(['Turned', 'Aired']);
   });
 

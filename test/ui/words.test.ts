@@ -355,14 +355,14 @@ describe('the log in words', () => {
 
   it('has a line for everything that can happen', () => {
     expect(say({ type: 'sown', waterG: 304 })).to.equal('Sown, on 305 mL of water');
-    expect(say({ type: 'looked', cue: 'rooted', reached: false })).to.equal('Looked: lid lifting, not yet');
+    expect(say({ type: 'looked', cue: 'rooted', reached: false })).to.equal('Checked “Lid lifting”: not yet');
     expect(say({ type: 'felt', moisture: 'right' })).to.equal('Felt: damp, just right');
     expect(say({ type: 'moved', placeId: 'x' })).to.equal('Moved to the cellar');
     expect(say({ type: 'cut', grossG: 240, tareG: 214.5, share: 1, last: true })).to.equal(
       'Cut 25.5 g, the last'
     );
     expect(say({ type: 'ended', reason: 'damped-off' })).to.equal(
-      'Given up: damped off: stems fell at the foot'
+      'Discarded: Damped off: stems fell at the foot'
     );
     // What was packed anew may be juice, and is counted so.
     const pressed: EventBody = {

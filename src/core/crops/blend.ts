@@ -30,6 +30,12 @@ export const learnsAs = (key: string): string => {
 /** No crop's own key has it. */
 const JOIN = '+';
 
+/** Between the names of crops that are blended; nobody types it. */
+export const NAMES_JOIN = '\u00a0+\u00a0';
+
+/** The names of the crops in a blend's name: a single crop's own name. */
+export const blendedNames = (name: string): string[] => name.split(NAMES_JOIN);
+
 /** A crop and the share of the area it takes in a mix. */
 export interface BlendPortion {
   crop: Crop;
@@ -66,9 +72,7 @@ export function blend(portions: readonly BlendPortion[], taking: 'whole' | 'stri
   return {
     ...figures,
     key: blendKey(crops.map(({ key }) => key)),
-    name: unique(crops.map(({ name }) => name))
-      .map((name, index) => (index === 0 ? name : name.toLowerCase()))
-      .join(' and '),
+    name: unique(crops.map(({ name }) => name)).join(NAMES_JOIN),
     botanicalName: unique(crops.map(({ botanicalName }) => botanicalName)).join(' + '),
     family: crops.every(({ family }) => family === first!.family) ? first!.family : '',
     seedsPerCm2: {

@@ -3,49 +3,49 @@
  * figures: common horticultural values, meant to be corrected by the grower's own trays.
  */
 export const CROP_TABLE = `key,common_name,botanical_name,family,thousand_seed_weight_g,germination_pct,seeds_cm2_sparse,seeds_cm2_usual,seeds_cm2_dense,soak_min_h,soak_best_h,soak_max_h,drain_h,gel_seed,disinfect,cover,press_min_g_cm2,press_max_g_cm2,germination_light,t_base_c,t_opt_c,t_max_c,keep_below_c,rooted_d21,light_ready_d21,window_open_d21,window_best_d21,window_close_d21,duration_cv,harvest_cue,height_min_cm,height_max_cm,yield_low_g_m2,yield_mid_g_m2,yield_high_g_m2,mould_risk,drought_risk,keeps_min_d,keeps_max_d,keep_at_c,regrows,note
-alfalfa,Alfalfa,Medicago sativa,Fabaceae,2.1,90,4,6,8.5,0,0,0,0,no,optional,none,1,2,either,3,25,35,30,2.5,3.5,7,8.5,11,0.12,cotyledon,3,6,700,1000,1400,medium,medium,5,8,5,no,"Classic sprout-illness seed: people at higher risk should cook it."
-amaranth,Amaranth,Amaranthus tricolor,Amaranthaceae,0.75,85,4.5,6,8,0,0,0,0,no,no,none,0,1,dark,10,31,42,36,3,4.5,9,11,14,0.14,cotyledon,4,7,500,800,1100,medium,high,4,7,5,no,"Stalls in a cold room; keep off draughts."
-arugula,Arugula,Eruca vesicaria,Brassicaceae,1.9,88,4.5,6.5,10,0,0,0,0,yes,no,none,0,2,either,3,27,37,31,2.5,4,7.5,9,12,0.12,cotyledon,4,7,800,1200,1600,medium,medium,6,9,5,no,"Seed coat turns to gel when wet: never soak."
-barley,Barley grass,Hordeum vulgare,Poaceae,42,90,5,6.5,8,8,10,12,8,no,optional,none,0,0,either,1,27,39,34,2.5,3.5,7.5,9,12,0.1,height,15,22,2200,3200,4200,high,medium,5,8,5,yes,"Cut for juice before the second leaf is long."
-basil,Basil,Ocimum basilicum,Lamiaceae,1.5,85,4,6,16,0,0,0,0,yes,no,none,0,1.5,either,11,28,38,33,4,7,14,18,24,0.15,true-leaf,4,9,1000,1900,3400,medium,medium,4,7,10,yes,"Slow and warmth-loving; fridge cold blackens leaves, keep near 10 °C."
-beet,Beet,Beta vulgaris,Amaranthaceae,17,80,1.2,1.6,2.1,6,9,12,0,no,advised,thin,3,6,dark,4,25,35,30,4,6,11,13,17,0.15,cotyledon,5,8,900,1400,1900,high,medium,6,9,5,no,"Each cluster holds two or three germs; hulls cling if kept dry."
-borage,Borage,Borago officinalis,Boraginaceae,17,75,1.0,1.4,1.8,0,0,0,0,no,optional,full,2,4,dark,5,24,34,30,4,5.5,10,11.5,14,0.15,cotyledon,5,8,1200,1800,2400,medium,medium,3,5,5,no,"Eat in moderation: the plant contains pyrrolizidine alkaloids."
-broccoli,Broccoli,Brassica oleracea Italica,Brassicaceae,3.3,92,3.8,5.0,6.6,0,0,0,0,no,optional,none,2,4,either,3.5,26,36,31,2.5,4,8,9.5,12,0.1,cotyledon,4,7,1100,1600,2100,low,low,7,10,5,no,"The steady beginner crop."
-buckwheat,Buckwheat,Fagopyrum esculentum,Polygonaceae,27,85,1.6,2.0,2.5,6,9,12,0,no,advised,none,3,6,dark,6,26,36,32,3,5,9.5,11,13,0.13,cotyledon,7,11,1500,2200,2900,high,medium,5,8,5,no,"Contains fagopyrin: large daily amounts can cause sun-sensitive skin."
-cabbage-red,Red cabbage,Brassica oleracea Capitata Rubra,Brassicaceae,3.6,90,3.8,5.0,8.5,0,0,0,0,no,optional,none,2,4,either,3.5,26,36,31,2.5,3.8,6.9,8.6,12,0.11,cotyledon,4,7,900,1300,1700,low,low,7,10,5,no,"Turns bitter once the first true leaf is well out."
-chard,Chard,Beta vulgaris Cicla,Amaranthaceae,16,80,1.2,1.6,2.1,6,9,12,0,no,advised,thin,3,6,dark,4,25,35,30,4,6,11,13,17,0.15,cotyledon,5,8,900,1400,1900,high,medium,6,9,5,no,"Clusters, as beet."
-chia,Chia,Salvia hispanica,Lamiaceae,1.3,88,4.5,6.5,8.5,0,0,0,0,yes,no,none,0,0.5,either,9,28,38,33,2.5,3.5,7,8.5,11,0.13,cotyledon,3,6,700,1000,1400,medium,high,4,7,5,no,"Gel seed: mist finely so the gel mat is not torn."
-chives,Chives,Allium schoenoprasum,Amaryllidaceae,1.4,80,3.5,4.5,6,0,0,0,0,no,no,thin,0,2,dark,3,21,31,27,7,9,15,18,24,0.16,height,6,10,500,800,1100,medium,medium,7,12,5,yes,"Fresh seed only: viability falls after one year."
-cilantro,Cilantro (split seed),Coriandrum sativum,Apiaceae,6.5,80,2.2,2.6,3.4,0,0,8,0,no,advised,thin,3,6,dark,4,25,33,28,6,7.5,16,18,22,0.13,true-leaf,6,10,850,1150,1500,high,medium,6,9,5,yes,"Prefers a cool room; hulls drop if kept moist and pressed a day longer."
+alfalfa,Alfalfa,Medicago sativa,Fabaceae,2.1,90,4,6,8.5,0,0,0,0,no,optional,none,1,2,either,3,25,35,30,2.5,3.5,7,8.5,11,0.12,cotyledon,3,6,700,1000,1400,medium,medium,5,8,5,no,
+amaranth,Amaranth,Amaranthus tricolor,Amaranthaceae,0.75,85,4.5,6,8,0,0,0,0,no,no,none,0,1,dark,10,31,42,36,3,4.5,9,11,14,0.14,cotyledon,4,7,500,800,1100,medium,high,4,7,5,no,
+arugula,Arugula,Eruca vesicaria,Brassicaceae,1.9,88,4.5,6.5,10,0,0,0,0,yes,no,none,0,2,either,3,27,37,31,2.5,4,7.5,9,12,0.12,cotyledon,4,7,800,1200,1600,medium,medium,6,9,5,no,
+barley,Barley grass,Hordeum vulgare,Poaceae,42,90,5,6.5,8,8,10,12,8,no,optional,none,0,0,either,1,27,39,34,2.5,3.5,7.5,9,12,0.1,height,15,22,2200,3200,4200,high,medium,5,8,5,yes,
+basil,Basil,Ocimum basilicum,Lamiaceae,1.5,85,4,6,16,0,0,0,0,yes,no,none,0,1.5,either,11,28,38,33,4,7,14,18,24,0.15,true-leaf,4,9,1000,1900,3400,medium,medium,4,7,10,yes,
+beet,Beet,Beta vulgaris,Amaranthaceae,17,80,1.2,1.6,2.1,6,9,12,0,no,advised,thin,3,6,dark,4,25,35,30,4,6,11,13,17,0.15,cotyledon,5,8,900,1400,1900,high,medium,6,9,5,no,
+borage,Borage,Borago officinalis,Boraginaceae,17,75,1.0,1.4,1.8,0,0,0,0,no,optional,full,2,4,dark,5,24,34,30,4,5.5,10,11.5,14,0.15,cotyledon,5,8,1200,1800,2400,medium,medium,3,5,5,no,
+broccoli,Broccoli,Brassica oleracea Italica,Brassicaceae,3.3,92,3.8,5.0,6.6,0,0,0,0,no,optional,none,2,4,either,3.5,26,36,31,2.5,4,8,9.5,12,0.1,cotyledon,4,7,1100,1600,2100,low,low,7,10,5,no,
+buckwheat,Buckwheat,Fagopyrum esculentum,Polygonaceae,27,85,1.6,2.0,2.5,6,9,12,0,no,advised,none,3,6,dark,6,26,36,32,3,5,9.5,11,13,0.13,cotyledon,7,11,1500,2200,2900,high,medium,5,8,5,no,
+cabbage-red,Red cabbage,Brassica oleracea Capitata Rubra,Brassicaceae,3.6,90,3.8,5.0,8.5,0,0,0,0,no,optional,none,2,4,either,3.5,26,36,31,2.5,3.8,6.9,8.6,12,0.11,cotyledon,4,7,900,1300,1700,low,low,7,10,5,no,
+chard,Chard,Beta vulgaris Cicla,Amaranthaceae,16,80,1.2,1.6,2.1,6,9,12,0,no,advised,thin,3,6,dark,4,25,35,30,4,6,11,13,17,0.15,cotyledon,5,8,900,1400,1900,high,medium,6,9,5,no,
+chia,Chia,Salvia hispanica,Lamiaceae,1.3,88,4.5,6.5,8.5,0,0,0,0,yes,no,none,0,0.5,either,9,28,38,33,2.5,3.5,7,8.5,11,0.13,cotyledon,3,6,700,1000,1400,medium,high,4,7,5,no,
+chives,Chives,Allium schoenoprasum,Amaryllidaceae,1.4,80,3.5,4.5,6,0,0,0,0,no,no,thin,0,2,dark,3,21,31,27,7,9,15,18,24,0.16,height,6,10,500,800,1100,medium,medium,7,12,5,yes,
+cilantro,Cilantro (split seed),Coriandrum sativum,Apiaceae,6.5,80,2.2,2.6,3.4,0,0,8,0,no,advised,thin,3,6,dark,4,25,33,28,6,7.5,16,18,22,0.13,true-leaf,6,10,850,1150,1500,high,medium,6,9,5,yes,
 clover-red,Red clover,Trifolium pratense,Fabaceae,1.7,90,4,6,8.5,0,0,0,0,no,optional,none,1,2,either,3,24,34,29,2.5,3.5,7,8.5,11,0.12,cotyledon,3,6,700,1000,1400,medium,medium,5,8,5,no,
-cress-garden,Garden cress,Lepidium sativum,Brassicaceae,2.3,92,4.7,6.5,9.4,0,0,0,0,yes,no,none,0,1,either,3,23,33,29,1.8,2.8,6,7,9.5,0.11,cotyledon,4,7,900,1300,1700,medium,high,5,8,5,no,"Gel seed; the fastest of all; a dry hour after sprouting kills it."
+cress-garden,Garden cress,Lepidium sativum,Brassicaceae,2.3,92,4.7,6.5,9.4,0,0,0,0,yes,no,none,0,1,either,3,23,33,29,1.8,2.8,6,7,9.5,0.11,cotyledon,4,7,900,1300,1700,medium,high,5,8,5,no,
 dill,Dill,Anethum graveolens,Apiaceae,1.5,78,3.5,4.5,6,0,0,0,0,no,no,thin,0,2,either,4,22,32,28,6,7.5,14,16,20,0.16,true-leaf,5,9,600,900,1200,medium,medium,5,8,5,no,
 fennel,Fennel,Foeniculum vulgare,Apiaceae,4.5,78,1.9,2.4,3,0,6,10,0,no,optional,thin,1,3,dark,5,22,32,28,6,7.5,14,16,20,0.15,true-leaf,6,10,700,1000,1400,medium,medium,5,8,5,no,
-fenugreek,Fenugreek,Trigonella foenum-graecum,Fabaceae,16,92,1.5,1.9,2.4,6,9,12,0,no,optional,none,3,5,either,4,25,35,31,2.5,3.5,7.5,9,11,0.11,cotyledon,6,9,2000,2800,3600,medium,medium,5,8,5,no,"Known cross-allergen for people allergic to peanut or chickpea."
-flax,Flax,Linum usitatissimum,Linaceae,5.8,90,2.3,3.0,4.0,0,0,0,0,yes,no,none,0,1,either,4.5,26,36,31,2.4,3.4,6.8,8.2,10.5,0.13,cotyledon,4,7,900,1300,1700,medium,medium,4,7,5,no,"Gel seed; eat in moderation."
+fenugreek,Fenugreek,Trigonella foenum-graecum,Fabaceae,16,92,1.5,1.9,2.4,6,9,12,0,no,optional,none,3,5,either,4,25,35,31,2.5,3.5,7.5,9,11,0.11,cotyledon,6,9,2000,2800,3600,medium,medium,5,8,5,no,
+flax,Flax,Linum usitatissimum,Linaceae,5.8,90,2.3,3.0,4.0,0,0,0,0,yes,no,none,0,1,either,4.5,26,36,31,2.4,3.4,6.8,8.2,10.5,0.13,cotyledon,4,7,900,1300,1700,medium,medium,4,7,5,no,
 kale,Kale,Brassica oleracea Acephala,Brassicaceae,3.4,92,3.7,5.0,6.5,0,0,0,0,no,optional,none,2,4,either,3.5,25,35,30,2.5,4,8.5,10,13,0.1,cotyledon,4,7,1000,1500,2000,low,low,7,10,5,no,
 kohlrabi,Kohlrabi,Brassica oleracea Gongylodes,Brassicaceae,3.5,90,3.7,5.0,6.5,0,0,0,0,no,optional,none,2,4,either,3.5,26,36,31,2.5,4,8,9.5,12,0.1,cotyledon,4,7,1100,1600,2100,low,low,7,10,5,no,
 leek,Leek,Allium porrum,Amaryllidaceae,2.8,82,3,3.9,5,0,0,0,0,no,no,thin,0,2,dark,3,21,31,27,6,8,13,15,20,0.15,height,7,11,600,900,1200,medium,medium,7,12,5,no,
-lemon-balm,Lemon balm,Melissa officinalis,Lamiaceae,0.65,75,4,5,6.5,0,0,0,0,no,no,none,0,0.5,light,6,24,34,30,7,9,18,22,28,0.17,true-leaf,3,6,500,800,1100,medium,high,4,7,5,yes,"Needs light to germinate: no blackout."
-lentil,Lentil,Vicia lens,Fabaceae,38,93,2,2.6,3.3,8,10,12,0,no,optional,none,3,6,either,3,23,33,29,2.5,3.5,8,9.5,12,0.1,height,7,11,1900,2700,3500,high,medium,5,8,5,yes,"Best cooked briefly in quantity."
-lettuce,Lettuce,Lactuca sativa,Asteraceae,1.1,88,4.2,5.5,7,0,0,0,0,no,no,none,0,1,light,3,20,30,26,2.5,3.5,9,11,15,0.13,cotyledon,3,6,800,1200,1700,medium,high,4,7,5,no,"Goes dormant in heat; germinates better with light."
-maize-shoot,Maize shoots (popcorn),Zea mays,Poaceae,145,92,0.8,1.05,1.35,8,12,18,0,no,advised,thin,5,9,dark,9,31,41,36,4.5,4.5,8.5,9,10,0.12,height,10,16,1250,1750,2300,high,low,3,5,5,no,"Grown in darkness to the end: light makes it green and coarse."
+lemon-balm,Lemon balm,Melissa officinalis,Lamiaceae,0.65,75,4,5,6.5,0,0,0,0,no,no,none,0,0.5,light,6,24,34,30,7,9,18,22,28,0.17,true-leaf,3,6,500,800,1100,medium,high,4,7,5,yes,
+lentil,Lentil,Vicia lens,Fabaceae,38,93,2,2.6,3.3,8,10,12,0,no,optional,none,3,6,either,3,23,33,29,2.5,3.5,8,9.5,12,0.1,height,7,11,1900,2700,3500,high,medium,5,8,5,yes,
+lettuce,Lettuce,Lactuca sativa,Asteraceae,1.1,88,4.2,5.5,7,0,0,0,0,no,no,none,0,1,light,3,20,30,26,2.5,3.5,9,11,15,0.13,cotyledon,3,6,800,1200,1700,medium,high,4,7,5,no,
+maize-shoot,Maize shoots (popcorn),Zea mays,Poaceae,145,92,0.8,1.05,1.35,8,12,18,0,no,advised,thin,5,9,dark,9,31,41,36,4.5,4.5,8.5,9,10,0.12,height,10,16,1250,1750,2300,high,low,3,5,5,no,
 mizuna,Mizuna,Brassica rapa Nipposinica,Brassicaceae,2.0,92,3.8,5.2,6.8,0,0,0,0,no,no,none,1,3,either,3.5,25,35,31,2,3.5,7,8.5,11,0.1,cotyledon,4,7,1000,1400,1900,low,medium,6,9,5,no,
 mung,Mung bean,Vigna radiata,Fabaceae,58,93,1.3,1.7,2.2,6,9,12,0,no,advised,none,4,8,dark,9,30,40,35,2,3,6.5,7.5,9,0.11,height,7,11,1900,2700,3500,high,medium,4,6,5,no,
-mustard,Mustard,Brassica juncea,Brassicaceae,2.2,92,3.8,5.2,6.8,0,0,0,0,yes,no,none,0,2,either,3.5,25,35,31,2,3.5,7,8.5,11,0.1,cotyledon,4,7,1000,1400,1900,low,medium,6,9,5,no,"Mustard is a labelled food allergen in many countries."
+mustard,Mustard,Brassica juncea,Brassicaceae,2.2,92,3.8,5.2,6.8,0,0,0,0,yes,no,none,0,2,either,3.5,25,35,31,2,3.5,7,8.5,11,0.1,cotyledon,4,7,1000,1400,1900,low,medium,6,9,5,no,
 nasturtium,Nasturtium,Tropaeolum majus,Tropaeolaceae,125,80,0.32,0.43,0.55,6,10,14,0,no,advised,full,3,6,dark,5,22,32,28,7,9,14,16,20,0.15,true-leaf,8,13,1500,2200,2900,high,medium,4,6,5,no,
 oat,Oat grass,Avena sativa,Poaceae,33,90,5,6.5,8,8,10,12,8,no,optional,none,0,0,either,1,26,38,33,2.5,3.5,8,9.5,12,0.1,height,15,22,2000,3000,4000,high,medium,5,8,5,yes,
 onion,Onion,Allium cepa,Amaryllidaceae,3.6,82,2.6,3.4,4.4,0,0,0,0,no,no,thin,0,2,dark,3,21,31,27,6,8,13,15,20,0.15,height,7,11,600,900,1200,medium,medium,7,12,5,no,
-parsley,Parsley,Petroselinum crispum,Apiaceae,1.6,72,3.5,4.3,5.5,0,8,12,0,no,no,thin,0,2,dark,4,21,31,27,9,11,19,22,28,0.17,true-leaf,5,9,600,900,1200,medium,medium,6,9,5,yes,"The slowest common herb."
-pea,Pea shoots,Pisum sativum,Fabaceae,175,90,0.9,1.15,1.9,8,10,12,0,no,advised,none,5,9,dark,2,22,33,27,3,4.5,10,12,15,0.1,tips,10,18,3300,4600,6200,medium,medium,10,16,5,yes,"Swells to more than twice its volume; leave headroom in the jar."
-radish,Radish,Raphanus sativus,Brassicaceae,10.5,94,1.7,2.5,3.5,0,0,6,0,no,optional,none,3,6,either,3.5,26,36,31,2,3.2,6.5,8,10.5,0.09,cotyledon,5,9,1700,2300,3000,low,low,7,12,5,no,"Fuzzy root hairs on day two or three are normal."
+parsley,Parsley,Petroselinum crispum,Apiaceae,1.6,72,3.5,4.3,5.5,0,8,12,0,no,no,thin,0,2,dark,4,21,31,27,9,11,19,22,28,0.17,true-leaf,5,9,600,900,1200,medium,medium,6,9,5,yes,
+pea,Pea shoots,Pisum sativum,Fabaceae,175,90,0.9,1.15,1.9,8,10,12,0,no,advised,none,5,9,dark,2,22,33,27,3,4.5,10,12,15,0.1,tips,10,18,3300,4600,6200,medium,medium,10,16,5,yes,
+radish,Radish,Raphanus sativus,Brassicaceae,10.5,94,1.7,2.5,3.5,0,0,6,0,no,optional,none,3,6,either,3.5,26,36,31,2,3.2,6.5,8,10.5,0.09,cotyledon,5,9,1700,2300,3000,low,low,7,12,5,no,
 rye,Rye grass,Secale cereale,Poaceae,32,90,5,6.5,8,8,10,12,8,no,optional,none,0,0,either,1,26,38,33,2.5,3.5,7.5,9,12,0.1,height,15,22,2100,3100,4100,high,medium,5,8,5,yes,
-sesame,Sesame,Sesamum indicum,Pedaliaceae,3.0,85,3,4,5,0,0,6,0,no,optional,none,1,2,either,12,31,41,37,3,4.5,9,10.5,13,0.15,cotyledon,4,7,600,900,1200,medium,medium,4,6,5,no,"Labelled food allergen."
-shiso,Shiso,Perilla frutescens,Lamiaceae,1.6,75,3,4,5,0,0,0,0,no,no,none,0,0.5,light,8,25,35,31,6,8,16,19,24,0.17,true-leaf,3,6,500,750,1000,medium,medium,4,7,5,no,"Needs light to germinate; old seed fails."
-sorrel,Sorrel,Rumex acetosa,Polygonaceae,0.9,82,5,7,9,0,0,0,0,no,no,none,0,0,either,4,22,32,28,3.5,6,16,21,29,0.15,true-leaf,4,7,500,800,1100,medium,medium,5,8,5,yes,"Tender at first: no weight and no fan in the first days of light. High in oxalate."
-sunflower,Sunflower shoots,Helianthus annuus,Asteraceae,52,90,1.0,1.8,2.6,8,10,12,0,no,advised,none,6,10,dark,6,27,38,33,2.6,4,7.5,8.6,10.5,0.11,cotyledon,7,11,2700,3700,4800,high,medium,6,9,5,no,"Harvest before the first true leaves; brush off clinging hulls."
+sesame,Sesame,Sesamum indicum,Pedaliaceae,3.0,85,3,4,5,0,0,6,0,no,optional,none,1,2,either,12,31,41,37,3,4.5,9,10.5,13,0.15,cotyledon,4,7,600,900,1200,medium,medium,4,6,5,no,
+shiso,Shiso,Perilla frutescens,Lamiaceae,1.6,75,3,4,5,0,0,0,0,no,no,none,0,0.5,light,8,25,35,31,6,8,16,19,24,0.17,true-leaf,3,6,500,750,1000,medium,medium,4,7,5,no,
+sorrel,Sorrel,Rumex acetosa,Polygonaceae,0.9,82,5,7,9,0,0,0,0,no,no,none,0,0,either,4,22,32,28,3.5,6,16,21,29,0.15,true-leaf,4,7,500,800,1100,medium,medium,5,8,5,yes,
+sunflower,Sunflower shoots,Helianthus annuus,Asteraceae,52,90,1.0,1.8,2.6,8,10,12,0,no,advised,none,6,10,dark,6,27,38,33,2.6,4,7.5,8.6,10.5,0.11,cotyledon,7,11,2700,3700,4800,high,medium,6,9,5,no,
 pea-tendril,Tendril pea,Pisum sativum (afila),Fabaceae,165,90,0.9,1.15,1.5,8,10,12,0,no,advised,none,5,9,dark,2,22,33,27,3,4.5,11,13,16,0.1,tips,12,20,2900,4000,5200,medium,medium,10,16,5,yes,
 turnip,Turnip,Brassica rapa Rapa,Brassicaceae,2.4,92,3.8,5.2,6.8,0,0,0,0,no,no,none,1,3,either,3.5,25,35,31,2,3.5,7,8.5,11,0.1,cotyledon,4,7,1100,1500,2000,low,medium,6,9,5,no,
-watercress,Watercress,Nasturtium officinale,Brassicaceae,0.22,80,6,8,11,0,0,0,0,no,no,none,0,0,light,5,22,32,27,5,6,14,18,26,0.17,true-leaf,4,8,700,1100,1600,medium,high,3,6,5,yes,"Never let it dry; dust-fine seed."
-wheat,Wheatgrass,Triticum aestivum,Poaceae,40,92,4.6,5.8,7.5,8,10,12,9,no,optional,none,0,0,either,1,30,43,37,2.5,3.5,9,10.5,13,0.1,height,15,24,2200,3300,4400,high,medium,5,8,5,yes,"Cut as the second leaf shows; tips pale or tan mean past peak."
+watercress,Watercress,Nasturtium officinale,Brassicaceae,0.22,80,6,8,11,0,0,0,0,no,no,none,0,0,light,5,22,32,27,5,6,14,18,26,0.17,true-leaf,4,8,700,1100,1600,medium,high,3,6,5,yes,
+wheat,Wheatgrass,Triticum aestivum,Poaceae,40,92,4.6,5.8,7.5,8,10,12,9,no,optional,none,0,0,either,1,30,43,37,2.5,3.5,9,10.5,13,0.1,height,15,24,2200,3300,4400,high,medium,5,8,5,yes,
 `;

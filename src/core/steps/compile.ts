@@ -94,15 +94,12 @@ function inARow(work: readonly Timed[], from: Millis): Step[] {
 const linesOf = ({ parts }: Projected): SeedLine[] =>
   parts.map(({ crop, seedG, lotId, variety }) => ({
     cropKey: crop.key,
-    name: nameOf(crop.name, variety),
+    name: crop.name,
+    variety,
     seedG,
     lotId,
     intoWaterAfterH: 0
   }));
-
-/** What seed is called: its crop, with the variety that somebody named. */
-const nameOf = (crop: string, variety: string | undefined): string =>
-  variety ? `${crop} (${variety})` : crop;
 
 /** Seed that may get wet before it lies where it is to grow: none that gels. */
 const wettable = ({ parts }: Projected): Projected['parts'] => parts.filter(({ crop }) => !crop.gelSeed);
@@ -125,7 +122,8 @@ function soaking(sowing: Projected, from: Millis, until: Millis): StepBody {
     jar,
     seed: wet.map(({ crop, seedG, lotId, variety }) => ({
       cropKey: crop.key,
-      name: nameOf(crop.name, variety),
+      name: crop.name,
+      variety,
       seedG,
       lotId,
       intoWaterAfterH: !alone && hours > crop.soakMaxH ? Math.max(0, hours - crop.soakBestH) : 0

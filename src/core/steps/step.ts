@@ -33,7 +33,10 @@ export type StepKind = (typeof STEP_KINDS)[number];
 /** Seed to be weighed: one line a lot. */
 export interface SeedLine {
   cropKey: string;
+  /** Its crop's name. */
   name: string;
+  /** Its variety, where somebody named it. */
+  variety?: string;
   seedG: number;
   lotId: string | null;
   /** For blended seed whose parts soak for different times: hours after the first that this one goes in. */

@@ -29,7 +29,7 @@
   import { draftOf, seedOfDraft } from '$ui/ahead/orderSeed.ts';
   import type { SeedDraft } from '$ui/sow/draft.ts';
   import { draftWords, MOVED_WORDS, NONE_WORDS, shortWeekdays, weekdayName } from '$words/ahead.ts';
-  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { MEDIUM_IN_TEXT, MEDIUM_WORDS } from '$words/media.ts';
   import { isoDay, shortDate, type Locale } from '$words/time.ts';
 
   /** A standing order, new or to be changed, with what it would lay. */
@@ -265,7 +265,7 @@
           value=""
           text={t('ahead.asUsualMedium', {
             when: usual ? 'yes' : 'no',
-            medium: usual ? MEDIUM_WORDS[usual.medium].toLowerCase() : ''
+            medium: usual ? MEDIUM_IN_TEXT[usual.medium] : ''
           })}
         />
         {#each MEDIA as one (one)}<SelectItem value={one} text={MEDIUM_WORDS[one]} />{/each}
@@ -295,7 +295,7 @@
                 >{t('ahead.noneOnShortdateValue', {
                   when: rule.kind === 'weekdays' ? 'yes' : 'no',
                   shortDate: shortDate(Date.parse(`${day}T12:00Z`), locale),
-                  value: moved ? NONE_WORDS[moved] : 'it cannot be'
+                  value: moved ? NONE_WORDS[moved] : t('ahead.impossible')
                 })}</span
               >
             {/if}

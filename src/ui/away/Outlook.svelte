@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { allOf } from '$words/lists.ts';
+  import { cropList } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { AwayOutlook } from '$contract/away.ts';
@@ -28,7 +28,7 @@
       trays: outlook.trays.filter((tray) => tray.verdict === verdict)
     })).filter(({ trays }) => trays.length > 0)
   );
-  const nameOf = (crops: readonly string[]) => allOf(crops);
+  const nameOf = cropList;
 
   async function record(
     tray: AwayOutlook['trays'][number],

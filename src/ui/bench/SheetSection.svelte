@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import Checkmark from 'carbon-icons-svelte/lib/Checkmark.svelte';
@@ -82,7 +83,10 @@
     void journal.record(
       line.projected.setup.id,
       records,
-      t('bench.nameKindDone', { name: line.projected.crop.name, kind: STEP_NAMES[kind].toLowerCase() }),
+      t('bench.nameKindDone', {
+        name: cropName(line.projected.crop.name),
+        kind: STEP_NAMES[kind]
+      }),
       { taskKey: keyOf(body.kind) }
     );
   }
@@ -108,7 +112,7 @@
               jars: shared.jars
                 .map(({ name, solution }) =>
                   t('bench.nameMeasuredMeasuredWater', {
-                    name,
+                    name: cropName(name),
                     measured: measured(solution.productMl, locale.units),
                     measured2: measured(solution.waterMl, locale.units)
                   })
@@ -145,7 +149,7 @@
             <span class="what">
               <span class="visually-hidden">{STEP_NAMES[kind]}</span>
               <span class="crop"
-                >{line.projected.crop.name}
+                >{cropName(line.projected.crop.name)}
                 <span class="soft small"
                   >{containersWords(line.projected.setup)}{line.projected.setup.areaShare < 1
                     ? t('bench.half')
@@ -178,7 +182,7 @@
                 class="undo"
                 on:click={() => journal.undo(line.projected.setup.id, line.done!.eventId)}
                 >{t('bench.undo')}<span class="visually-hidden">
-                  {STEP_NAMES[kind]} {line.projected.crop.name}</span
+                  {STEP_NAMES[kind]} {cropName(line.projected.crop.name)}</span
                 ></Button
               ></span
             >

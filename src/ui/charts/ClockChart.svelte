@@ -18,11 +18,11 @@
   }
   let { projected, now, locale }: Props = $props();
   const MARK_WORDS: Record<Mark, string> = {
-    rooted: 'rooted',
+    rooted: t('charts.moment.rooted'),
     lightReady: t('charts.light'),
-    windowOpen: 'opens',
-    windowBest: 'best',
-    windowClose: 'closes'
+    windowOpen: t('charts.moment.opens'),
+    windowBest: t('charts.moment.best'),
+    windowClose: t('charts.moment.closes')
   };
   const clock = $derived(projected.forecast.clock);
   const from = $derived(projected.startAt);

@@ -92,7 +92,7 @@
       onclick={() =>
         void record(
           [{ step: one.step.step, of: one.of, ...(usual ? { to: usual } : {}) }],
-          `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
+          `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step]}`
         )}
     />
     {#if others.length > 0}
@@ -105,7 +105,7 @@
             on:click={() =>
               void record(
                 [{ step: one.step.step, of: one.of, to }],
-                `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}, ${SPENT_DONE[to]}`
+                `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step]}, ${SPENT_DONE[to]}`
               )}>{SPENT_WORDS[to]}</Button
           >
         {/each}
@@ -139,7 +139,7 @@
           onclick={() =>
             void record(
               [{ step: one.step.step, of: one.of }],
-              `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step].toLowerCase()}`
+              `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step]}`
             )}
         />
         {#if caution}<Caution>{caution}</Caution>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import { lessonOf, type Learned } from '$core/growth/learned.ts';
@@ -26,7 +27,7 @@
       const pace = lessonOf(after.learned, crop);
       return [
         {
-          name: crop.name,
+          name: cropName(crop.name),
           sowings: one.sowings,
           pace: one.paced > 0 && pace ? paceAfterWords(pace, lessonOf(lessons.learned, crop)) : null,
           yields:

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Select, SelectItem, SelectItemGroup } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
@@ -59,13 +60,13 @@
       >
         <SelectItem value="" text={t('household.chooseCrop')} />
         {#if like.length > 0}<SelectItemGroup label={t('household.perhaps')}>
-            {#each like as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
+            {#each like as crop (crop.key)}<SelectItem value={crop.key} text={cropName(crop.name)} />{/each}
           </SelectItemGroup>{/if}
         <SelectItem value={LEAVE_OUT} text={t('household.leaveOut')} />
         <SelectItemGroup label={t('household.allCrops')}>
           {#each crops.filter((crop) => !like.includes(crop)) as crop (crop.key)}<SelectItem
               value={crop.key}
-              text={crop.name}
+              text={cropName(crop.name)}
             />{/each}
         </SelectItemGroup>
       </Select>
@@ -77,8 +78,8 @@
     legend={t('household.weightsWithoutUnit')}
     name="past-mass"
     options={[
-      { value: 'g', text: 'grams' },
-      { value: 'oz', text: 'ounces' }
+      { value: 'g', text: t('notebook.past.unit.grams') },
+      { value: 'oz', text: t('notebook.past.unit.ounces') }
     ]}
     value={past.massUnit}
     onchange={(value) => {
@@ -92,8 +93,8 @@
     legend={t('household.sizesWithoutUnit')}
     name="past-length"
     options={[
-      { value: 'cm', text: 'centimetres' },
-      { value: 'in', text: 'inches' }
+      { value: 'cm', text: t('notebook.past.unit.centimetres') },
+      { value: 'in', text: t('notebook.past.unit.inches') }
     ]}
     value={past.lengthUnit}
     onchange={(value) => {

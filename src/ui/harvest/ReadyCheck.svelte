@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { FINDINGS, findingRecords, readyOutlook, type Finding } from '$core/harvest/ready.ts';
@@ -18,7 +19,7 @@
   async function found(finding: Finding) {
     await journal.recordAll(
       findingRecords(crop, finding).map((body) => ({ sowingId: setup.id, body })),
-      `${crop.name}: ${FINDING_NAMES[finding].toLowerCase()}`
+      `${cropName(crop.name)}: ${FINDING_NAMES[finding]}`
     );
   }
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { percent } from '$words/percent.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Answer } from '$core/diagnosis/answer.ts';
@@ -58,8 +59,8 @@
       <dt>{t('tray.orElse')}</dt>
       <dd>
         {answer.others
-          .map(
-            ({ cause, chance }) => `${CAUSE_WORDS[cause].is.toLowerCase()} (${Math.round(chance * 100)} %)`
+          .map(({ cause, chance }) =>
+            t('tray.otherCause', { cause: CAUSE_WORDS[cause].is, chance: percent(chance) })
           )
           .join('; ')}
       </dd>

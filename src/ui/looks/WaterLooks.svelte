@@ -47,9 +47,7 @@
 <div class="row" role="group" aria-label={t('tray.lifted')}>
   <span class="soft lead">{t('tray.lifted')}</span>
   {#each LIFTS as { heft, text } (heft)}
-    <button
-      class="chip"
-      onclick={() => record({ type: 'lifted', heft }, t('tray.liftedText', { text: text.toLowerCase() }))}
+    <button class="chip" onclick={() => record({ type: 'lifted', heft }, t('tray.liftedText', { text }))}
       >{text}</button
     >
   {/each}

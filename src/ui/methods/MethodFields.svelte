@@ -66,8 +66,7 @@
     questions
       .filter((question) => method[question] !== 'none' && method[question] !== 'usual')
       .map((question) => answerWords(question, method[question]).text)
-      .map((text, nth) => (nth === 0 ? text : text.charAt(0).toLowerCase() + text.slice(1)))
-      .join(', ');
+      .join('; ');
   const options = (question: Question) =>
     QUESTIONS[question].map((answer) => ({
       value: answer as string,

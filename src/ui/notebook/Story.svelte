@@ -50,9 +50,7 @@
   );
   const spoils = $derived(
     Object.entries(fate.spoils)
-      .map(
-        ([reason, g]) => `${SPOIL_WORDS[reason as keyof typeof SPOIL_WORDS].toLowerCase()} ${mass(g, units)}`
-      )
+      .map(([reason, g]) => `${SPOIL_WORDS[reason as keyof typeof SPOIL_WORDS]} ${mass(g, units)}`)
       .join(', ')
   );
 </script>

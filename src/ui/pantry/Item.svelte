@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button } from 'carbon-components-svelte';
@@ -53,7 +54,7 @@
       item.sowingId,
       { type: 'taken', from: item.id, amount, to },
       t('pantry.nameAmountTakenOutGiven', {
-        name: crop.name,
+        name: cropName(crop.name),
         amount: amountWords(amount, item, units),
         when: to === 'eaten' ? 'yes' : 'no'
       })
@@ -69,13 +70,13 @@
     journal.record(
       item.sowingId,
       { type: 'thrown', from: item.id, amount: item.left, reason },
-      t('pantry.nameThrownOut', { name: crop.name })
+      t('pantry.nameThrownOut', { name: cropName(crop.name) })
     );
 </script>
 
 <li class="item {pressing}">
   <div class="what">
-    <h2><a href="/tray/{item.sowingId}">{crop.name}</a> <span>{leftWords(item, units)}</span></h2>
+    <h2><a href="/tray/{item.sowingId}">{cropName(crop.name)}</a> <span>{leftWords(item, units)}</span></h2>
     <p class="small soft">
       {t('pantry.packedCutShortdate', {
         packed: capital(packedWords(item.packing, item.washing)),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { DRIED_SHARE, evenPortion, JUICE_ML_G, MOST_JUICE_ML_G, PORTION } from '$core/pantry/amounts.ts';
@@ -84,7 +85,7 @@
         made: measured ? made : Math.min(amount, item.left),
         ...(portion > 0 ? { portion } : {})
       },
-      `${item.crop.name}: ${PACKING_WORDS[packing].toLowerCase()}`
+      `${cropName(item.crop.name)}: ${PACKING_WORDS[packing]}`
     );
     if (result.kind !== 'refused') packing = null;
   }
@@ -133,7 +134,10 @@
       {/if}
       {#if days}<p class="soft small">
           {t('pantry.soKeepsAboutValueDay', {
-            value: days.minD === days.maxD ? days.maxD : `${days.minD} to ${days.maxD}`,
+            value:
+              days.minD === days.maxD
+                ? days.maxD
+                : t('pantry.days.range', { min: days.minD, max: days.maxD }),
             maxD: days.maxD
           })}
         </p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { percent } from '$words/percent.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, TextInput } from 'carbon-components-svelte';
@@ -46,7 +47,13 @@
           })
         : t('ahead.leaveUntilOpensThenHold', { name: course.place.name });
   const chanceWords = (chance: number): string =>
-    chance >= 0.85 ? t('ahead.veryLikely') : chance >= 0.6 ? 'likely' : chance >= 0.3 ? 'perhaps' : 'hardly';
+    chance >= 0.85
+      ? t('ahead.veryLikely')
+      : chance >= 0.6
+        ? t('ahead.chance.likely')
+        : chance >= 0.3
+          ? t('ahead.chance.perhaps')
+          : t('ahead.chance.hardly');
   function gainWords(outlook: Outlook): string {
     const opens = Number.isFinite(outlook.opensAt)
       ? t('ahead.opensDay', { day: dayWords(outlook.opensAt, now, locale) })
@@ -74,7 +81,7 @@
         <Rich
           parts={rich('ahead.notBeCountedOnDay', {
             day: dayWords(found.nearest.at, now, locale),
-            course: courseWords(found.nearest.outlook).toLowerCase()
+            course: courseWords(found.nearest.outlook)
           })}
         />
         <Button kind="ghost" class="undo" on:click={() => (typed = isoDay(found.nearest!.at, locale.zone))}
@@ -87,7 +94,12 @@
         <li>
           <div>
             <strong>{courseWords(outlook)}</strong>
-            <span class="small">{Math.round(outlook.chance * 100)} %, {chanceWords(outlook.chance)}</span>
+            <span class="small"
+              >{t('ahead.chance.of', {
+                chance: percent(outlook.chance),
+                word: chanceWords(outlook.chance)
+              })}</span
+            >
             <span class="small soft">{gainWords(outlook)}</span>
           </div>
           {#if outlook.course.kind === 'move'}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -27,12 +28,12 @@
   <div
     class="row"
     role="group"
-    aria-label={t('round.checkAgainWordsName', { words: words.toLowerCase(), name: crop.name })}
+    aria-label={t('round.checkAgainWordsName', { words, name: cropName(crop.name) })}
   >
     <span class="small soft"
       >{t('round.nameWordsAsYouSaw', {
         when: named ? 'yes' : 'no',
-        name: named ? crop.name : '',
+        name: named ? cropName(crop.name) : '',
         words
       })}</span
     >
@@ -43,7 +44,7 @@
           journal.record(
             setup.id,
             { type: 'looked', cue, reached },
-            `${crop.name}: ${words.toLowerCase()}, ${label.toLowerCase()}`
+            `${cropName(crop.name)}: “${words}”, ${label}`
           )}>{label}</button
       >
     {/each}

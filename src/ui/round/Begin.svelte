@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { StopPart } from '$core/steps/walk.ts';
@@ -31,9 +32,9 @@
 </script>
 
 {#if missed}
-  <div class="begin" role="group" aria-label={t('round.whenBeginName', { name: crop.name })}>
+  <div class="begin" role="group" aria-label={t('round.whenBeginName', { name: cropName(crop.name) })}>
     <p class="small">
-      {named ? `${crop.name}: ` : ''}{noteWords(missed, crop, path, now, locale)}
+      {named ? `${cropName(crop.name)}: ` : ''}{noteWords(missed, crop, path, now, locale)}
     </p>
     <div class="row look">
       {#each days as at (at)}
@@ -45,7 +46,7 @@
             journal.record(
               setup.id,
               { type: 'put-off', until: at },
-              t('round.namePutOffDay', { name: crop.name, day })
+              t('round.namePutOffDay', { name: cropName(crop.name), day })
             )}>{day}</Button
         >
       {/each}
@@ -56,7 +57,7 @@
           journal.record(
             setup.id,
             { type: 'ended', reason: 'not-begun' },
-            t('round.nameLetGo', { name: crop.name })
+            t('round.nameLetGo', { name: cropName(crop.name) })
           )}>{t('round.letGo')}</Button
       >
     </div>

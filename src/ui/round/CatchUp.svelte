@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { picturesOf } from '$core/picture/picture.ts';
@@ -85,7 +86,7 @@
             sowingId: setup.id,
             body: {
               type: 'noted',
-              text: t('round.lookedAfterDaysAswas', { asWas: asWas.toLowerCase() })
+              text: t('round.lookedAfterDaysAswas', { asWas })
             } as const
           }));
     void journal.recordAll(all, t('round.nameSaidHowStands', { name }));
@@ -95,7 +96,7 @@
       sowings
         .filter(({ state }) => state.stage !== 'ended')
         .map(({ setup }) => ({ sowingId: setup.id, body: { type: 'ended', reason } })),
-      `${name}: ${LOSSES.find((one) => one.reason === reason)!.text.toLowerCase()}`
+      `${name}: ${LOSSES.find((one) => one.reason === reason)!.text}`
     );
 </script>
 
@@ -106,7 +107,7 @@
       <h3 id="catch-{stop.key}">
         {t('round.howDoes')}
         {#each sowings as { setup, crop }, index (setup.id)}{index > 0 ? ' and ' : ''}<a
-            href="/tray/{setup.id}">{crop.name.toLowerCase()}</a
+            href="/tray/{setup.id}">{cropInText(crop.name)}</a
           >{/each}
         {t('round.stand')}
       </h3>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Projected } from '$core/sowing/project.ts';
@@ -28,7 +29,7 @@
         .map(({ event }) => ({
           event,
           sowingId: sowing.setup.id,
-          name: sowing.crop.name,
+          name: cropName(sowing.crop.name),
           words: eventWords(event.body, sowing, locale, placeName)
         }))
     )

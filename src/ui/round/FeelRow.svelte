@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { Stop } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -46,7 +47,7 @@
     {#each sown as { projected: { setup, crop } } (setup.id)}
       <a class="closer" href="/tray/{setup.id}/look"
         >{t('round.lookCloser')}<span class={sown.length > 1 ? '' : 'visually-hidden'}
-          > {t('round.atName', { name: crop.name })}</span
+          > {t('round.atName', { name: cropName(crop.name) })}</span
         ></a
       >
     {/each}

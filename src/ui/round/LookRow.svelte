@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { StopPart } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -24,17 +25,17 @@
   <div
     class="row look"
     role="group"
-    aria-label={t('round.sinceWhenWordsName', { words: words.toLowerCase(), name: crop.name })}
+    aria-label={t('round.sinceWhenWordsName', { words, name: cropName(crop.name) })}
   >
-    <span class="small soft">{named ? `${crop.name}, ${words.toLowerCase()}` : words}:</span>
-    {#each [{ reached: false, since: t('round.sinceLastRound') }, { reached: true, since: 'longer' }] as one (one.since)}
+    <span class="small soft">{named ? `${cropName(crop.name)}: ${words}` : words}:</span>
+    {#each [{ reached: false, since: t('round.sinceLastRound') }, { reached: true, since: t('round.since.longer') }] as one (one.since)}
       <button
         class="chip quiet"
         onclick={() =>
           journal.record(
             setup.id,
             { type: 'looked', cue, reached: one.reached },
-            `${crop.name}: ${words.toLowerCase()} ${one.since}`,
+            `${cropName(crop.name)}: “${words}” ${one.since}`,
             { at }
           )}>{one.since}</button
       >
@@ -48,7 +49,7 @@
       journal.record(
         setup.id,
         { type: 'stays-covered', until },
-        t('round.nameStaysCoveredUntilDay', { name: crop.name, day: dayWords(until, now, locale) })
+        t('round.nameStaysCoveredUntilDay', { name: cropName(crop.name), day: dayWords(until, now, locale) })
       )}
     ><span class="words">{t('round.keepCoveredMyWay')}</span><span class="then"
       >{t('round.asksAgainDay', { day: dayWords(until, now, locale) })}</span
@@ -62,19 +63,15 @@
     class="row look"
     class:wraps={part.ask.staysCoveredUntil !== null}
     role="group"
-    aria-label={t('round.lookAtName', { name: crop.name })}
+    aria-label={t('round.lookAtName', { name: cropName(crop.name) })}
   >
-    {#if named}<strong class="small">{crop.name}</strong>{/if}
+    {#if named}<strong class="small">{cropName(crop.name)}</strong>{/if}
     <!-- A chip says what it does. -->
     <button
       class="chip"
       aria-describedby="then-{setup.id}"
       onclick={() =>
-        journal.record(
-          setup.id,
-          { type: 'looked', cue, reached: true },
-          `${crop.name}: ${words.toLowerCase()}`
-        )}
+        journal.record(setup.id, { type: 'looked', cue, reached: true }, `${cropName(crop.name)}: ${words}`)}
       ><span class="words">{words}</span><span class="then" aria-hidden="true" id="then-{setup.id}"
         >{cueThen(cue, part.projected)}</span
       ></button
@@ -85,14 +82,14 @@
         journal.record(
           setup.id,
           { type: 'looked', cue, reached: false },
-          t('round.nameWordsNotYet', { name: crop.name, words: words.toLowerCase() })
+          t('round.nameWordsNotYet', { name: cropName(crop.name), words })
         )}>{t('round.notYet')}</button
     >
     {#if part.ask.staysCoveredUntil !== null}{@render coverStays(part.ask.staysCoveredUntil)}{/if}
   </div>
 {:else if part.ask.staysCoveredUntil !== null}
   <div class="row look">
-    {#if named}<strong class="small">{crop.name}</strong>{/if}
+    {#if named}<strong class="small">{cropName(crop.name)}</strong>{/if}
     {@render coverStays(part.ask.staysCoveredUntil)}
   </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
@@ -40,7 +41,7 @@
 {#if suit}<p class="note small warn">{suit}</p>{/if}
 {#each notes as note (note.kind)}
   <p class="note small" class:warn={warns.includes(note.kind)}>
-    {#if named}<strong>{crop.name}</strong>{/if}
+    {#if named}<strong>{cropName(crop.name)}</strong>{/if}
     {noteWords(note, crop, path, now, locale)}
     {#if note.kind === 'may-be-lost'}
       <Button
@@ -50,7 +51,7 @@
           journal.record(
             setup.id,
             { type: 'saw', sight: 'fallen-dry' },
-            t('round.nameStemsHang', { name: crop.name })
+            t('round.nameStemsHang', { name: cropName(crop.name) })
           )}>{t('round.stemsHang')}</Button
       >
       <Button
@@ -60,7 +61,7 @@
           journal.record(
             setup.id,
             { type: 'felt', moisture: 'right' },
-            t('round.nameStemsStand', { name: crop.name })
+            t('round.nameStemsStand', { name: cropName(crop.name) })
           )}>{t('round.theyStandDamp')}</Button
       >
     {/if}

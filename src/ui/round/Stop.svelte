@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
@@ -84,7 +85,7 @@
     {#each stop.steps as step (step.key)}
       <StepTick
         {step}
-        of={step.of.length < stop.parts.length ? step.of[0]!.projected.crop.name : name}
+        of={step.of.length < stop.parts.length ? cropName(step.of[0]!.projected.crop.name) : name}
         named={stop.parts.length > 1 && step.of.length === 1}
         {now}
         {locale}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { Stop, StopPart } from '$core/steps/walk.ts';
   import { mayBeLost } from '$core/water/dry.ts';
@@ -36,7 +37,9 @@
   }
 
   const begins = ({ soak }: StopPart['projected'], at: number): string =>
-    `${soak.soakStart !== null ? 'soak' : 'sow'} ${dayAndTime(at, now, locale)}`;
+    soak.soakStart !== null
+      ? t('round.begins.soak', { at: dayAndTime(at, now, locale) })
+      : t('round.begins.sow', { at: dayAndTime(at, now, locale) });
 
   function brief({ projected, ask }: StopPart): string {
     if (projected.state.sownAt === null && ask.beginsAt !== null) return begins(projected, ask.beginsAt);
@@ -51,14 +54,14 @@
         names
       })}{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index > 0
           ? ' and '
-          : ''}<a href="/tray/{setup.id}">{crop.name}</a>{/each}{/if}
+          : ''}<a href="/tray/{setup.id}">{cropName(crop.name)}</a>{/each}{/if}
   </h3>
   {#each stop.parts as part (part.projected.setup.id)}
     {@const { projected } = part}
     {@const { windowOpen } = projected.forecast.marks}
     {@const stage = stageAt(projected, now)}
     <p class="soft small">
-      {#if stop.parts.length > 1}<strong>{projected.crop.name}</strong>{/if}
+      {#if stop.parts.length > 1}<strong>{cropName(projected.crop.name)}</strong>{/if}
       {standing(part)}
       {#if part === stop.parts[0]}
         · {containersWords(first.setup)}{stop.parts.length > 1 ? t('round.halfEach') : ''}
@@ -75,7 +78,9 @@
   {#if quiet && !alone}
     <p class="brief soft small">
       · {containersWords(first.setup)} · {stop.parts
-        .map((part) => (stop.parts.length > 1 ? `${part.projected.crop.name} ${brief(part)}` : brief(part)))
+        .map((part) =>
+          stop.parts.length > 1 ? `${cropName(part.projected.crop.name)} ${brief(part)}` : brief(part)
+        )
         .join(' · ')}
     </p>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
@@ -38,7 +39,7 @@
   {#each standing.sowings as one (one.setup.id)}
     {@const { setup, crop, state } = one}
     <p class="small">
-      {#if standing.sowings.length > 1}<strong>{crop.name}</strong>{/if}
+      {#if standing.sowings.length > 1}<strong>{cropName(crop.name)}</strong>{/if}
       {state.sownAt === null ? '' : windowWords(windowOf(one), now, locale)}
       <a href="/tray/{setup.id}">{t('shelf.open')}</a>
     </p>

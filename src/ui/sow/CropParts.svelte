@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
@@ -148,7 +149,7 @@
     >
     {#if another}
       <Button kind="ghost" class="chip quiet" on:click={() => addVariety(another)}
-        >{t('sow.addVarietyName', { name: another.name.toLowerCase() })}</Button
+        >{t('sow.addVarietyName', { name: cropInText(another.name) })}</Button
       >
     {/if}
   </div>

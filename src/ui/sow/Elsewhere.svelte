@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { beginsAt } from '$core/sowing/soak.ts';
@@ -20,7 +21,7 @@
   /** When it is begun and opens there, how likely in time, and how long it keeps uncut. */
   function words({ plan, projected: { crop } }: PlannedSowing, place: Place): string {
     if (plan.hindered)
-      return t('sow.tooHinderedThereName', { hindered: plan.hindered, name: crop.name.toLowerCase() });
+      return t('sow.tooHinderedThereName', { hindered: plan.hindered, name: cropInText(crop.name) });
     if (plan.earliestAt !== null)
       return t('sow.readyDayAtEarliest', { day: dayWords(plan.earliestAt, now, locale) });
     const { windowOpen, windowClose } = plan.forecast.marks;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText, cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Checkbox } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
@@ -42,7 +43,7 @@
       crops: crops
         .map((crop, index) =>
           t('sow.nameDayDayDay', {
-            name: crop.name,
+            name: cropName(crop.name),
             day: day(fit.windows[index]!.openD + delays[index]!),
             day2: day(fit.windows[index]!.closeD + delays[index]!)
           })
@@ -62,7 +63,10 @@
         rx="8"
       />
       <path d="M{x(fit.windows[index]!.bestD + delays[index]!)} {index * 22 + 3}v16" />
-      <text x="0" y={index * 22 + 15}>{crop.name.length > 19 ? `${crop.name.slice(0, 18)}…` : crop.name}</text
+      <text x="0" y={index * 22 + 15}
+        >{cropName(crop.name).length > 19
+          ? `${cropName(crop.name).slice(0, 18)}…`
+          : cropName(crop.name)}</text
       >
       <text class="day" x={x(fit.windows[index]!.openD + delays[index]!) - 4} y={index * 22 + 15}
         >{t('sow.dayDay', { day: day(fit.windows[index]!.openD + delays[index]!) })}</text
@@ -85,9 +89,9 @@
     <p class="small warn">
       {t('sow.atCutTheyStandAt', {
         length: length(fit.heightsCm[tallest]!, units),
-        name: crops[tallest]!.name.toLowerCase(),
+        name: cropInText(crops[tallest]!.name),
         length2: length(fit.heightsCm[shortest]!, units),
-        name2: crops[shortest]!.name.toLowerCase()
+        name2: cropInText(crops[shortest]!.name)
       })}
     </p>
   {/if}
@@ -96,9 +100,7 @@
       <span slot="labelChildren"
         >{t('sow.sowLate', {
           late: late
-            .map(({ crop, d }) =>
-              t('sow.nameAboutDaysLater', { name: crop.name.toLowerCase(), days: days(d) })
-            )
+            .map(({ crop, d }) => t('sow.nameAboutDaysLater', { name: cropInText(crop.name), days: days(d) }))
             .join(', ')
         })}<span class="small soft">
           {t('sow.thenTheyBestOnOne', { days: days(fit.staggeredOverlapD) })}</span

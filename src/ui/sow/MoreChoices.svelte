@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { isSoaked, type Crop } from '$core/crops/crop.ts';
@@ -12,7 +13,7 @@
   import Choice from '$ui/fields/Choice.svelte';
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import MethodFields from '$ui/methods/MethodFields.svelte';
-  import { MEDIUM_WORDS } from '$words/media.ts';
+  import { MEDIUM_IN_TEXT, MEDIUM_WORDS } from '$words/media.ts';
   import type { Draft } from './draft.ts';
 
   /** What a household rarely changes: medium, method, density, and figures of its own. */
@@ -98,10 +99,10 @@
       <p class="small">
         {t('sow.nameUsuallyGrownOnUsualmedium', {
           name: method.name,
-          usualMedium: MEDIUM_WORDS[usualMedium].toLowerCase()
+          usualMedium: MEDIUM_IN_TEXT[usualMedium]
         })}
         <Button kind="ghost" class="chip quiet" on:click={() => chooseMedium(usualMedium)}
-          >{t('sow.takeUsualmedium', { usualMedium: MEDIUM_WORDS[usualMedium].toLowerCase() })}</Button
+          >{t('sow.takeUsualmedium', { usualMedium: MEDIUM_IN_TEXT[usualMedium] })}</Button
         >
       </p>
     {/if}
@@ -141,7 +142,7 @@
       labelText={t('sow.germinationYourSeed')}
       helperText={alone
         ? t('sow.usualNameGerminationpct', {
-            name: alone.name.toLowerCase(),
+            name: cropInText(alone.name),
             germinationPct: alone.germinationPct
           })
         : ''}

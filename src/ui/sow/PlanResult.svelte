@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText, cropName, cropNote } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
@@ -107,10 +108,10 @@
 
 <section
   class="card stack"
-  aria-label={alone ? t('bench.whatComes') : t('sow.whatNameComes', { name: crop.name })}
+  aria-label={alone ? t('bench.whatComes') : t('sow.whatNameComes', { name: cropName(crop.name) })}
   aria-live="polite"
 >
-  {#if !alone}<h2>{crop.name}</h2>{/if}
+  {#if !alone}<h2>{cropName(crop.name)}</h2>{/if}
   <Figure
     label={own ? t('sow.seedYourOwnFigure') : t('sow.seed')}
     value={seedMass(seedG, locale.units)}
@@ -150,7 +151,7 @@
     >
       {#snippet working()}
         {#each parts as part, nth (nth)}
-          {#if isSoaked(part.crop)}{parts.length > 1 ? `${part.crop.name}: ` : ''}{usualSoakWords(
+          {#if isSoaked(part.crop)}{parts.length > 1 ? `${cropName(part.crop.name)}: ` : ''}{usualSoakWords(
               part.crop
             )}.{/if}
         {/each}
@@ -205,7 +206,7 @@
       <div class="warn stack" role="alert">
         <p>
           {t('sow.tooNearNameHereStarted', {
-            name: crop.name.toLowerCase(),
+            name: cropInText(crop.name),
             day: dayWords(plan.earliestAt, now, locale)
           })}
         </p>
@@ -235,7 +236,7 @@
     <summary>{t('sow.everyStepWithAmountDay')}</summary>
     <StepList {steps} {on} />
   </details>
-  {#if !isSoaked(crop) && crop.note}<p class="small soft">{crop.note}</p>{/if}
+  {#if !isSoaked(crop) && cropNote(crop)}<p class="small soft">{cropNote(crop)}</p>{/if}
 </section>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { containersWords } from '$words/containers.ts';
@@ -47,7 +48,7 @@
       void journal.record(
         timer.sowingId,
         { type: 'drained' },
-        t('timers.cropnameDrained', { cropName: timer.cropName }),
+        t('timers.cropnameDrained', { cropName: cropName(timer.cropName) }),
         {
           taskKey: keyOf('drain')
         }
@@ -56,7 +57,7 @@
       void journal.record(
         timer.sowingId,
         { type: 'prepared', step: 'rinse-off' },
-        t('timers.cropnameRinsedOff', { cropName: timer.cropName }),
+        t('timers.cropnameRinsedOff', { cropName: cropName(timer.cropName) }),
         { taskKey: keyOf('rinse-off') }
       );
   }
@@ -70,14 +71,15 @@
         <li class={one.state}>
           <span class="name"
             ><strong>{TIMER_NAMES[one.timer.kind]}</strong>
-            {one.timer.cropName}
+            {cropName(one.timer.cropName)}
             <span class="soft small">{containersWords(one.timer.of)}</span></span
           >
           <strong class="left" role="timer">{countdown(one.timer.endsAt - timers.now)}</strong>
           <span class="say small">{timerWords(one.timer, one.state, timers.now, locale)}</span>
           {#if one.state !== 'running' && (one.timer.kind === 'soak' || one.timer.kind === 'disinfect')}
             <Button kind="tertiary" class="chip" on:click={() => end(one)}
-              >{ENDS[one.timer.kind]}<span class="visually-hidden">: {one.timer.cropName}</span></Button
+              >{ENDS[one.timer.kind]}<span class="visually-hidden">: {cropName(one.timer.cropName)}</span
+              ></Button
             >
           {/if}
         </li>
@@ -90,7 +92,7 @@
       {timers.ringing
         .map(
           ({ timer, state }) =>
-            `${TIMER_NAMES[timer.kind]}, ${timer.cropName}. ${timerWords(timer, state, state === 'missed' ? timer.latestAt! : timer.endsAt, locale)}`
+            `${TIMER_NAMES[timer.kind]}, ${cropName(timer.cropName)}. ${timerWords(timer, state, state === 'missed' ? timer.latestAt! : timer.endsAt, locale)}`
         )
         .join(' ')}
     </p>

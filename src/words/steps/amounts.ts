@@ -5,7 +5,7 @@ import type { Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
 import type { MediumStock, MediumKind } from '$core/supplies/media/medium.ts';
 import { figure, volume, type Units } from '$core/units/format.ts';
-import { MEDIUM_WORDS } from '../media.ts';
+import { MEDIUM_IN_TEXT } from '../media.ts';
 import type { Locale } from '../time.ts';
 
 /** What a step is told against: when, to whom, and for how many containers on what. */
@@ -33,8 +33,7 @@ export const strengthWords = (product: Disinfectant, target: number): string =>
   product === 'hypochlorite' ? t('steps.targetPpm', { target: figure(target) }) : strengthPercent(target);
 
 /** What a medium is called here. */
-export const mediumName = ({ kind, own }: StepOn['medium']): string =>
-  (own?.name ?? MEDIUM_WORDS[kind]).toLowerCase();
+export const mediumName = ({ kind, own }: StepOn['medium']): string => own?.name ?? MEDIUM_IN_TEXT[kind];
 
 /** Peroxide that goes into water; nothing for none. */
 export const peroxideWords = (peroxideMl: number, units: Units): string =>

@@ -1,4 +1,4 @@
-import { allOf } from '../lists.ts';
+import { cropName, cropList, seedName } from '../cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import { isWeak, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { isLoose } from '$core/supplies/media/medium.ts';
@@ -42,7 +42,7 @@ export function benchAmount(body: BenchBody, on: StepOn): Amount {
         amount: body.seed.map(({ seedG }) => seedMass(seedG, units)).join(' + '),
         more: sentences(
           body.seed.length > 1
-            ? `${body.seed.map(({ name, seedG }) => `${name} ${seedMass(seedG, units)}`).join(', ')}.`
+            ? `${body.seed.map((line) => `${seedName(line)} ${seedMass(line.seedG, units)}`).join(', ')}.`
             : '',
           containers > 1
             ? t('steps.eachContainersSeed', {
@@ -128,7 +128,7 @@ function disinfectAmount({ product, rule, jars, refused }: BodyOf<'disinfect'>, 
   const jar = ({ name, solution }: (typeof jars)[number]) =>
     t('steps.nameMeasuredBottleMeasuredWater', {
       when: jars.length > 1 ? 'yes' : 'no',
-      name,
+      name: cropName(name),
       measured: measured(solution.productMl, units),
       bottle: bottleWords(product, rule),
       measured2: measured(solution.waterMl, units)
@@ -157,13 +157,13 @@ function soakAmount(body: BodyOf<'soak'>, { now, locale }: StepOn): Amount {
         volume: volume(body.jar.jarMl, units),
         dayAndTime: dayAndTime(body.latestAt, now, locale)
       }),
-      ...later.map(({ name, intoWaterAfterH }) =>
+      ...later.map(({ intoWaterAfterH, ...line }) =>
         t('steps.nameGoesIntowaterafterhHLater', {
-          name,
+          name: seedName(line),
           intoWaterAfterH: figure(Math.round(intoWaterAfterH))
         })
       ),
-      body.dry.length > 0 ? t('steps.dryStaysDryMixedAt', { dry: allOf(body.dry) }) : '',
+      body.dry.length > 0 ? t('steps.dryStaysDryMixedAt', { dry: cropList(body.dry) }) : '',
       peroxideWords(body.peroxideMl, units)
     )
   };

@@ -11,8 +11,8 @@ export const STEP_LEADS: Partial<Record<StepKind, string>> = table('steps.stepLe
 /** What is done to an emptied container. */
 export const CLEANING_NAMES: Record<Cleaning, string> = table('steps.cleaning');
 
+const CLEANING_IN_TEXT: Record<Cleaning, string> = table('steps.cleaningInText');
+
 /** Some steps of cleaning in one line. */
 export const cleaningNames = (steps: readonly Cleaning[]): string =>
-  steps
-    .map((step, nth) => (nth === 0 ? CLEANING_NAMES[step] : CLEANING_NAMES[step].toLowerCase()))
-    .join(', ');
+  steps.map((step, nth) => (nth === 0 ? CLEANING_NAMES[step] : CLEANING_IN_TEXT[step])).join(', ');

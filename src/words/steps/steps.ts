@@ -1,3 +1,5 @@
+import { allOf } from '../lists.ts';
+import { seedInText } from '../cropNames.ts';
 import { percent } from '../percent.ts';
 import { t, table } from '$messages/t.ts';
 import type { BodyOf, OffBy, StepBody } from '$core/steps/step.ts';
@@ -165,14 +167,14 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
     case 'soak':
       return {
         title: t('steps.soakSeedVolumeWater', {
-          seed: body.seed
-            .map(({ seedG, name }) =>
-              t('steps.seedmassValue', {
-                seedMass: seedMass(seedG, units),
-                value: body.seed.length > 1 || body.dry.length > 0 ? name.toLowerCase() : 'seed'
-              })
-            )
-            .join(' and '),
+          seed: allOf(
+            body.seed.map((line) => {
+              const seed = seedMass(line.seedG, units);
+              return body.seed.length > 1 || body.dry.length > 0
+                ? t('steps.soak.ofCrop', { mass: seed, crop: seedInText(line) })
+                : t('steps.soak.ofSeed', { mass: seed });
+            })
+          ),
           volume: volume(body.jar.waterMl, units)
         }),
         why: sentences(
@@ -260,7 +262,7 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
     }
     case 'light':
       return {
-        title: t('steps.domeOffWhere', { where: INTO_LIGHT[body.where].toLowerCase() }),
+        title: t('steps.domeOffWhere', { where: INTO_LIGHT[body.where] }),
         why: body.by ? offByWords(body.by, units) : t('steps.onceStemsEvenLightMakes'),
         done: t('steps.broughtLight')
       };

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName, cropList } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { sheetOf } from '$core/steps/sheet.ts';
@@ -36,7 +37,7 @@
     <p class="soft">
       {shortDate(now, locale)} · {sheet.sowings.length === 0
         ? t('bench.nothingPrepare')
-        : `${sheet.sowings.map(({ crop }) => crop.name).join(', ')}`}
+        : cropList(sheet.sowings.map(({ crop }) => crop.name))}
     </p>
   </div>
   <div class="row acts">
@@ -61,7 +62,7 @@
   <ul class="starts small">
     {#each sheet.sowings as { setup, crop, soak, state, place } (setup.id)}
       <li>
-        <strong>{crop.name}</strong>
+        <strong>{cropName(crop.name)}</strong>
         {#if state.sownAt !== null}{t('bench.sown')}{:else if state.soakedAt !== null}{t(
             'bench.sowDayandtime',
             { dayAndTime: dayAndTime(soak.sowAt, now, locale) }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Search } from 'carbon-components-svelte';
@@ -51,7 +52,7 @@
     <li>
       <a class="card" href="/crops/{crop.key}">
         <span class="picture"><TrayDrawing picture={cropPicture(crop)} label="" scene={200} /></span>
-        <strong>{crop.name}</strong>
+        <strong>{cropName(crop.name)}</strong>
         <em class="soft small">{crop.botanicalName}</em>
         <span class="small">{cropSpan(crop)}</span>
         {#if lessons.has(crop.key)}<span class="small soft lesson">{lessons.get(crop.key)}</span>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName as nameOfCrop } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import {
     Button,
@@ -28,7 +29,7 @@
   const locale = $derived(data.household);
   const own = $derived(new Map(data.ownCrops.map((crop) => [crop.key, crop])));
   const nameOf = (row: (typeof data.rows)[number]): string => cropOfSowing(row, own).name;
-  const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
+  const cropName = (key: string): string => nameOfCrop(findCrop(key, data.ownCrops)?.name ?? key);
   const methodName = (key: string): string => READY_METHODS.find((method) => method.key === key)?.name ?? key;
   const pages = $derived(Math.max(1, Math.ceil(data.total / data.pageSize)));
   const searches = $derived(

@@ -1,3 +1,4 @@
+import { cropName } from '$words/cropNames.ts';
 import { pantryOf } from '$core/pantry/item.ts';
 import { eatFirst } from '$core/pantry/order.ts';
 import { factsOf } from '$core/sowing/household.ts';
@@ -24,7 +25,7 @@ export const GET: RequestHandler = api(async ({ locals }) => {
       const day = (at: number) => facts.rhythm.zone.date(at).toString();
       return [
         id,
-        crop.name,
+        cropName(crop.name),
         Number(left.toFixed(1)),
         unit,
         packing,

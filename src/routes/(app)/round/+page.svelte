@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropList } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { beginsAt } from '$core/sowing/soak.ts';
@@ -67,7 +68,7 @@
   const prepareFrom = $derived(Math.min(...toPrepare.map(({ soak }) => beginsAt(soak))));
   const placeName = (id: string): string =>
     data.household.places.find((place) => place.id === id)?.name ?? t('round.place');
-  const names = (list: typeof projected): string => list.map(({ crop }) => crop.name).join(', ');
+  const names = (list: typeof projected): string => cropList(list.map(({ crop }) => crop.name));
   /** Stops by where they stand now: a tray that was moved is met at its new place. */
   const shelves = $derived(
     data.household.places

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropList } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { silentAt } from '$core/places/air/silence.ts';
@@ -86,7 +87,7 @@
       now
     );
   const namesOf = (all: readonly Standing[]): string =>
-    all.flatMap(({ sowings }) => sowings.map(({ crop }) => crop.name)).join(', ');
+    cropList(all.flatMap(({ sowings }) => sowings.map(({ crop }) => crop.name)));
   const slots = ({ spots, freeSlots, place }: Board): string => {
     const kind = place.light.kind === 'dark' ? 'dark' : 'light';
     const standing = spots.reduce((sum, { standing: { sowings } }) => sum + sowings[0]!.setup.count, 0);

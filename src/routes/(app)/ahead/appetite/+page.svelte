@@ -101,7 +101,7 @@
   const SHARES = [0, 0.1, 0.2, 0.3, 0.5, 0.7, 1] as const;
   const SHARE_WORDS = {
     leastShare: { label: t('ahead.atLeastWeek'), none: t('ahead.noWish') },
-    mostShare: { label: t('ahead.atMostWeek'), none: 'half' }
+    mostShare: { label: t('ahead.atMostWeek'), none: t('ahead.most.half') }
   } as const;
   const wish = (key: string, of: keyof typeof SHARE_WORDS, chosen: string) =>
     (tastes[key] = { ...tasteOf(key), [of]: chosen === '' ? null : Number(chosen) });
@@ -207,7 +207,7 @@
             kind="ghost"
             class="chip quiet"
             on:click={() => (eaters = eaters.filter((one) => one.id !== typed.id))}
-            >{t('ahead.takeNameOff', { name: typed.name || 'them' })}</Button
+            >{t('ahead.takeNameOff', { name: typed.name || t('ahead.somebody') })}</Button
           >
         {/if}
       </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { allOf } from '$words/lists.ts';
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { reload } from '$ui/state/reload.ts';
@@ -19,7 +21,7 @@
   let open = $state<OrderData | 'new' | null>(null);
   let failed = $state('');
   const orderName = (order: OrderData): string =>
-    growableOf(order, data.ahead)?.crop.name ?? order.parts.map(({ cropKey }) => cropKey).join(', ');
+    cropName(growableOf(order, data.ahead)?.crop.name ?? allOf(order.parts.map(({ cropKey }) => cropKey)));
   const placeName = (id: string): string =>
     data.ahead.household.places.find((place) => place.id === id)?.name ?? '';
 

@@ -1,3 +1,4 @@
+import { cropName } from '$words/cropNames.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { householdSeedNeeds } from '$server/app/seedNeeds.ts';
 import { csvAnswer } from '$server/data/listCsv.ts';
@@ -9,7 +10,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = api(async ({ locals }) => {
   const zone = zoneOf(signedIn(locals).household.zone);
   const rows = (await householdSeedNeeds(locals)).map(({ crop, needG, haveG, buyG, buyBy }) => [
-    crop.name,
+    cropName(crop.name),
     Number(needG.toFixed(1)),
     Number(haveG.toFixed(1)),
     Number(buyG.toFixed(1)),

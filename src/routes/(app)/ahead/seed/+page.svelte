@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { seedMass } from '$core/units/format.ts';
@@ -57,7 +58,7 @@
     <tbody>
       {#each needs as { crop, needG, haveG, buyBy, first, stale } (crop.key)}
         <tr>
-          <th scope="row">{crop.name}</th>
+          <th scope="row">{cropName(crop.name)}</th>
           <td class="mass">{seedMass(needG, locale.units)}</td>
           <td
             ><span class="mass">{seedMass(haveG, locale.units)}</span>{#if buyBy !== null}<br /><span
@@ -65,7 +66,7 @@
               >{/if}</td
           >
           <td>
-            {first ? first.name || crop.name : '–'}
+            {first ? first.name || cropName(crop.name) : '–'}
             {#if stale.length > 0}<br /><span class="soft small"
                 >{t('ahead.oneLotLotsPastDate', { stale: stale.length })}</span
               >{/if}

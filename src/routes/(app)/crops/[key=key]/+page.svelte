@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText, cropName, cropNote } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { cropPicture } from '$core/picture/cropPicture.ts';
@@ -21,25 +22,25 @@
   const caution = $derived(edibleNote(crop));
 </script>
 
-<svelte:head><title>{crop.name} · Brote</title></svelte:head>
+<svelte:head><title>{cropName(crop.name)} · Brote</title></svelte:head>
 
 <p class="small"><a href="/crops">{t('crops.crops2')}</a></p>
 <header class="head">
   <div class="stack">
-    <h1>{crop.name}</h1>
+    <h1>{cropName(crop.name)}</h1>
     <p class="soft"><em>{crop.botanicalName}</em> · {crop.family}</p>
-    {#if crop.note}<p>{crop.note}</p>{/if}
-    {#if lesson}<p class="lesson">{lessonWords(crop.name, lesson)}</p>{/if}
-    {#if weighed}<p class="lesson">{yieldLessonWords(crop.name, gives, weighed.trays)}</p>{/if}
+    {#if cropNote(crop)}<p>{cropNote(crop)}</p>{/if}
+    {#if lesson}<p class="lesson">{lessonWords(cropName(crop.name), lesson)}</p>{/if}
+    {#if weighed}<p class="lesson">{yieldLessonWords(cropName(crop.name), gives, weighed.trays)}</p>{/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
     {#if data.own}<p class="small soft">
         {t('crops.yourOwnFiguresMadeFrom', {
           when: data.book && data.book.key !== crop.key ? 'yes' : 'no',
-          name: data.book && data.book.key !== crop.key ? data.book.name.toLowerCase() : ''
+          name: data.book && data.book.key !== crop.key ? cropInText(data.book.name) : ''
         })}
       </p>{/if}
     <div class="row">
-      <Button href="/sow?crop={crop.key}">{t('crops.sowName', { name: crop.name.toLowerCase() })}</Button>
+      <Button href="/sow?crop={crop.key}">{t('crops.sowName', { name: cropInText(crop.name) })}</Button>
       <Button kind="tertiary" href="/crops/{crop.key}/edit"
         >{data.own ? t('crops.changeFigures') : t('crops.overruleFigures')}</Button
       >
@@ -47,7 +48,7 @@
     </div>
   </div>
   <div class="picture">
-    <TrayDrawing {picture} label={pictureWords(crop.name, picture, data.household.units)} />
+    <TrayDrawing {picture} label={pictureWords(cropName(crop.name), picture, data.household.units)} />
   </div>
 </header>
 <div class="facts">

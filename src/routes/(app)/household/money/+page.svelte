@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
@@ -30,7 +31,7 @@
   const mediumOf = (key: string) => media.find((one) => one.key === key);
   let chosen = $state('coir');
   const kind = $derived<MediumKind>(mediumOf(chosen)?.kind ?? 'coir');
-  const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
+  const nameOf = (key: string): string => cropName(findCrop(key, data.ownCrops)?.name ?? key);
   const yearCost = $derived((data.year?.crops ?? []).reduce((sum, { cost }) => sum + (cost ?? 0), 0));
 </script>
 
@@ -165,7 +166,7 @@
               <span
                 ><Rich
                   parts={rich('household.strongCropnameStrongMoneyG', {
-                    cropName: cropName(key),
+                    cropName: nameOf(key),
                     money: money(per100, prices.currency)
                   })}
                 /></span
@@ -173,7 +174,7 @@
               <form method="POST" action="?/forget" use:enhance>
                 <input type="hidden" name="of" value="shop" /><input type="hidden" name="key" value={key} />
                 <Button type="submit" kind="ghost" class="chip quiet"
-                  >{t('household.forget')}<span class="visually-hidden"> {cropName(key)}</span></Button
+                  >{t('household.forget')}<span class="visually-hidden"> {nameOf(key)}</span></Button
                 >
               </form>
             </li>
@@ -187,7 +188,7 @@
           invalid={wrong('shop.key') !== ''}
           invalidText={wrong('shop.key')}
         >
-          {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
+          {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={cropName(crop.name)} />{/each}
         </Select>
         <div class="two">
           <Field name="price" label={t('household.costs')} error={wrong('shop.price')} inputmode="decimal" />
@@ -226,7 +227,7 @@
             <tbody>
               {#each data.year.crops as { cropKey, sowings, yearG, cost } (cropKey)}
                 <tr
-                  ><th scope="row">{cropName(cropKey)}</th><td class="n">{sowings}</td><td class="n"
+                  ><th scope="row">{nameOf(cropKey)}</th><td class="n">{sowings}</td><td class="n"
                     >{seedMass(yearG, data.household.units)}</td
                   ><td class="n">{cost === null ? '–' : money(cost, prices.currency)}</td></tr
                 >

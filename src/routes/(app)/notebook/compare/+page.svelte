@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName as nameOfCrop } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { differing, verdictOf, type Chosen } from '$core/notebook/compare.ts';
@@ -110,7 +111,7 @@
           <th scope="col"><span class="visually-hidden">{t('notebook.what')}</span></th>
           {#each facts as { id, cropName, startAt } (id)}
             <th scope="col"
-              ><a href="/tray/{id}">{cropName}</a><br /><span class="soft small"
+              ><a href="/tray/{id}">{nameOfCrop(cropName)}</a><br /><span class="soft small"
                 >{shortDate(startAt, locale)}</span
               ></th
             >

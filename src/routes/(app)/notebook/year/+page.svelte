@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName as nameOfCrop } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { findCrop } from '$core/crops/library.ts';
   import { mass, yieldPerArea } from '$core/units/format.ts';
@@ -10,7 +11,7 @@
   let { data }: { data: PageData } = $props();
   const { year } = $derived(data);
   const { units } = $derived(data.household);
-  const cropName = (key: string): string => findCrop(key, data.ownCrops)?.name ?? key;
+  const cropName = (key: string): string => nameOfCrop(findCrop(key, data.ownCrops)?.name ?? key);
   const cutG = $derived((year?.months ?? []).reduce((sum, month) => sum + month.cutG, 0));
   const lost = $derived((year?.losses ?? []).reduce((sum, { sowings }) => sum + sowings, 0));
   const best = $derived(

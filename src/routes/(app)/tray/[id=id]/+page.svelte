@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { percent } from '$words/percent.ts';
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
@@ -99,7 +100,7 @@
     const step = stop.steps.find(({ body }) => body.kind === 'water');
     if (step) {
       const { title } = cardWords(step, on);
-      return t('tray.roundCharatSlice', { charAt: title.charAt(0).toLowerCase(), slice: title.slice(1) });
+      return t('tray.roundCharatSlice', { title });
     }
     return sowing.stage === 'ended'
       ? ''
@@ -127,7 +128,7 @@
   }
 </script>
 
-<svelte:head><title>{crop.name} · Brote</title></svelte:head>
+<svelte:head><title>{cropName(crop.name)} · Brote</title></svelte:head>
 
 <p class="small">
   <a href={sowing.stage === 'ended' ? '/notebook' : '/round'}
@@ -135,7 +136,7 @@
   >
 </p>
 <header class="head">
-  <h1>{crop.name}</h1>
+  <h1>{cropName(crop.name)}</h1>
   <p class="soft">
     {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
       .place.name} · {projected.method.name}
@@ -148,7 +149,7 @@
 {#if sowing.stage === 'ended'}
   <section class="ended">
     <div class="drawing">
-      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
+      <TrayDrawing {picture} label={pictureWords(cropName(crop.name), picture, locale.units)} />
     </div>
     <div>
       {#if sowing.lost !== null}
@@ -156,7 +157,7 @@
           <strong
             >{t('tray.givenUpOnDayMax', {
               max: Math.max(0, lastedD),
-              lost: LOSS_WORDS[sowing.lost].toLowerCase()
+              lost: LOSS_WORDS[sowing.lost]
             })}</strong
           >
         </p>
@@ -340,7 +341,7 @@
                 journal.record(
                   setup.id,
                   { type: 'ended', reason },
-                  t('tray.nameGivenUp', { name: crop.name })
+                  t('tray.nameGivenUp', { name: cropName(crop.name) })
                 )}>{t('tray.giveUp')}</Button
             >
           </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText, cropName, cropNote } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
@@ -22,7 +23,7 @@
   let { data, form }: { data: PageData; form: ActionData } = $props();
   const crop = $derived<Crop>(data.crop);
   const { wrong, typed } = formAnswers(() => form);
-  let name = $state(untrack(() => typed('name', data.crop.name)));
+  let name = $state(untrack(() => typed('name', cropName(data.crop.name))));
   let botanical = $state(untrack(() => typed('botanicalName', data.crop.botanicalName)));
   let family = $state(untrack(() => typed('family', data.crop.family)));
   const verdict = $derived(verdictOnPlant({ name, botanicalName: botanical, family }));
@@ -46,7 +47,7 @@
 <p class="small">
   <a href={data.isNew ? '/crops' : `/crops/${crop.key}`}>← {data.isNew ? t('crops.crops') : crop.name}</a>
 </p>
-<h1>{data.isNew ? t('crops.cropYourOwn') : t('crops.yourFiguresName', { name: crop.name.toLowerCase() })}</h1>
+<h1>{data.isNew ? t('crops.cropYourOwn') : t('crops.yourFiguresName', { name: cropInText(crop.name) })}</h1>
 <form
   method="POST"
   action="?/save{data.isNew ? `&from=${data.from.key}` : ''}"
@@ -89,7 +90,7 @@
   </div>
   {#if data.isNew && nearest && nearest.key !== data.from.key}
     <p class="small">
-      <Rich parts={rich('crops.nearestLibraryNameLinkStart', { name: nearest.name.toLowerCase() })}
+      <Rich parts={rich('crops.nearestLibraryNameLinkStart', { name: cropInText(nearest.name) })}
         >{#snippet link(text: string)}<a href="?from={nearest.key}">{text}</a>{/snippet}</Rich
       >
     </p>
@@ -171,7 +172,7 @@
       </fieldset>
     {/each}
   {/key}
-  <Field name="note" label={t('crops.note')} value={typed('note', crop.note)} error={wrong('note')} />
+  <Field name="note" label={t('crops.note')} value={typed('note', cropNote(crop))} error={wrong('note')} />
   <div class="row">
     <Button type="submit" disabled={refused !== null}>{t('crops.save')}</Button>
     <Button kind="ghost" href={data.isNew ? '/crops' : `/crops/${crop.key}`}>{t('crops.notNow')}</Button>

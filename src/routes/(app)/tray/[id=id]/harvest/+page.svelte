@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropInText, cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { isGrass } from '$core/crops/traits.ts';
@@ -154,7 +155,7 @@
       happened.push({ sowingId: setup.id, body: pressedBody(id, checked.netG, juiceMl, handling.washing) });
     const result = await journal.recordAll(
       happened,
-      t('tray.nameMassCut', { name: crop.name, mass: mass(checked.netG, locale.units) }),
+      t('tray.nameMassCut', { name: cropName(crop.name), mass: mass(checked.netG, locale.units) }),
       {
         sure
       }
@@ -170,9 +171,9 @@
   }
 </script>
 
-<svelte:head><title>{t('tray.cutNameBrote', { name: crop.name.toLowerCase() })}</title></svelte:head>
+<svelte:head><title>{t('tray.cutNameBrote', { name: cropInText(crop.name) })}</title></svelte:head>
 
-<p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
+<p class="small"><a href="/tray/{setup.id}">← {cropName(crop.name)}</a></p>
 <h1>{t('tray.cutWeigh')}</h1>
 {#if sowing.lost !== null}
   <p>{problemWords({ code: 'cut-given-up', params: {} })} <a href="/tray/{setup.id}">{t('tray.page')}</a></p>
@@ -210,7 +211,7 @@
           greensMass: here > 0 ? greensMass(Math.round(here), locale.units) : ''
         })}
       </p>
-      <TrayDrawing {picture} label={pictureWords(crop.name, picture, locale.units)} />
+      <TrayDrawing {picture} label={pictureWords(cropName(crop.name), picture, locale.units)} />
       {#if sowing.cuts.length > 0}<p class="soft small">
           {t('tray.cutBeforeMassLeftStill', {
             mass: mass(cutG(sowing), locale.units),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { cropNames } from '$words/containers.ts';
@@ -34,7 +35,7 @@
   const facts = $derived(factsNow(data, journal));
   const projected = $derived(projectAll([data.record], facts, data, journal)[0]!);
   const { crop, setup, state: sowing, path } = $derived(projected);
-  const say = (words: string) => `${crop.name}: ${words}`;
+  const say = (words: string) => `${cropName(crop.name)}: ${words}`;
   /** What stands in the container now, itself first: lifted, weighed or touched, it is both halves. */
   const halves = $derived([
     projected,
@@ -77,7 +78,7 @@
   };
   let answered: HTMLElement | undefined = $state();
   async function see(sight: Symptom) {
-    await record({ type: 'saw', sight }, symptomWords(sight, crop).toLowerCase());
+    await record({ type: 'saw', sight }, symptomWords(sight, crop));
     // On a phone the answer stands above what was touched.
     await tick();
     answered?.scrollIntoView({ block: 'nearest' });
@@ -104,9 +105,9 @@
   const cues = $derived(sowing.sownAt === null ? [] : cuesOf(projected));
 </script>
 
-<svelte:head><title>{t('tray.lookAtNameBrote', { name: crop.name })}</title></svelte:head>
+<svelte:head><title>{t('tray.lookAtNameBrote', { name: cropName(crop.name) })}</title></svelte:head>
 
-<p class="small"><a href="/tray/{setup.id}">← {crop.name}</a></p>
+<p class="small"><a href="/tray/{setup.id}">← {cropName(crop.name)}</a></p>
 <h1>{t('tray.whatDoYouSee')}</h1>
 {#if sowing.stage === 'ended'}
   <p>{t('tray.trayHasEnded')}</p>
@@ -141,17 +142,14 @@
             <Button
               kind="tertiary"
               class="chip"
-              on:click={() => record({ type: 'looked', cue, reached: true }, words.toLowerCase())}
-              >{words}</Button
+              on:click={() => record({ type: 'looked', cue, reached: true }, words)}>{words}</Button
             >
             <Button
               kind="ghost"
               class="chip quiet"
               on:click={() =>
-                record(
-                  { type: 'looked', cue, reached: false },
-                  t('tray.wordsNotYet', { words: words.toLowerCase() })
-                )}>{t('tray.notYet')}<span class="visually-hidden">: {words}</span></Button
+                record({ type: 'looked', cue, reached: false }, t('tray.wordsNotYet', { words: words }))}
+              >{t('tray.notYet')}<span class="visually-hidden">: {words}</span></Button
             >
           </div>
         {/each}

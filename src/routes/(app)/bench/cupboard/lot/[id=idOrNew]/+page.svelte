@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Select, SelectItem } from 'carbon-components-svelte';
@@ -51,7 +52,7 @@
     invalidText={wrong('cropKey')}
   >
     <SelectItem value="" text={t('bench.chooseCrop2')} />
-    {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={crop.name} />{/each}
+    {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={cropName(crop.name)} />{/each}
   </Select>
   <Field
     name="name"
