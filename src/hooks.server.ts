@@ -1,16 +1,20 @@
-import { t } from '$messages/t.ts';
+import { language, t } from '$messages/t.ts';
 import { createHash } from 'node:crypto';
 import { building } from '$app/environment';
 import { FOR_HEADER, NOBODY } from '$contract/copies.ts';
 import { redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
 import { isPassing, RETRY_AFTER_S } from '$server/db/unavailable.ts';
 import { isForeign } from '$server/door/origin.ts';
+import { browserLanguage, memberLanguage } from '$server/language/choice.ts';
 import { messageLinks } from '$server/language/head.ts';
 import { inLanguage } from '$server/language/reader.ts';
 import { awayPage } from '$server/door/pages.ts';
-import { awayWords } from '$server/requests/session.ts';
+import { setLanguage } from '$server/people/members.ts';
+import { awayWords, inSession } from '$server/requests/session.ts';
 import { callerOf, keepKnown, keepSession } from '$server/sessions/cookie.ts';
 import { demoHousehold, openSession, SESSION_COOKIE, startSession } from '$server/sessions/sessions.ts';
+
+type Resolve = Parameters<Handle>[0]['resolve'];
 
 const DEVICE_PATH = '/api/readings';
 const isDemo = (): boolean => process.env.BROTE_DEMO === '1';
@@ -29,6 +33,11 @@ export const handle: Handle = async ({ event, resolve }) => {
   event.locals.unreadable = [];
   event.locals.reading = new Set();
   if (building) return resolve(event);
+  return inLanguage(browserLanguage(event.request), () => answered(event, resolve));
+};
+
+/** Answers a request, until it is known whose it is in the language of their browser. */
+async function answered(event: RequestEvent, resolve: Resolve): Promise<Response> {
   const { pathname } = event.url;
   if (pathname !== DEVICE_PATH && !isFromMail(pathname) && isForeign(event.request, event.url))
     return new Response(t('errors.foreignOrigin'), {
@@ -42,7 +51,8 @@ export const handle: Handle = async ({ event, resolve }) => {
     console.error(`503: ${(error as Error).message}`);
     return away(event, error);
   }
-  if (!event.locals.session && !isOpen(pathname)) {
+  const { session } = event.locals;
+  if (!session && !isOpen(pathname)) {
     if (pathname.startsWith('/api/'))
       return Response.json(
         { message: t('errors.signAgainContinueWhatYou'), code: 'signed-out' },
@@ -53,20 +63,12 @@ export const handle: Handle = async ({ event, resolve }) => {
       pathname === '/' ? '/sign-in' : `/sign-in?to=${encodeURIComponent(pathname + event.url.search)}`
     );
   }
-  const theme = event.cookies.get('brote_theme');
-  const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
-  const language = 'en';
-  const response = await inLanguage(language, () =>
-    resolve(event, {
-      transformPageChunk: ({ html }) =>
-        html
-          .replace('%brote.theme%', attribute)
-          .replace('%brote.language%', language)
-          .replace('%brote.messages%', messageLinks(language, event.route.id))
-    })
+  const response = await inLanguage(
+    session?.memberLanguage ? memberLanguage(session.memberLanguage) : language(),
+    () => drawn(event, resolve)
   );
   // By it a browser knows whose copies it holds.
-  response.headers.set(FOR_HEADER, ownerOf(event.locals.session));
+  response.headers.set(FOR_HEADER, ownerOf(session));
   if (event.url.protocol === 'https:') response.headers.set('strict-transport-security', 'max-age=31536000');
   // What it preloads is named in the page as well; as a header it outgrows what a proxy holds.
   response.headers.delete('link');
@@ -74,7 +76,20 @@ export const handle: Handle = async ({ event, resolve }) => {
   // What a household sees is not to be seen by whoever sits down here after it signed out.
   if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-store');
   return response;
-};
+}
+
+/** The answer of a route; a page names its language, and where its messages are. */
+function drawn(event: RequestEvent, resolve: Resolve): Response | Promise<Response> {
+  const theme = event.cookies.get('brote_theme');
+  const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
+  return resolve(event, {
+    transformPageChunk: ({ html }) =>
+      html
+        .replace('%brote.theme%', attribute)
+        .replace('%brote.language%', language())
+        .replace('%brote.messages%', messageLinks(language(), event.route.id))
+  });
+}
 
 /** Who a page is for, in a form that says nothing of them. */
 const ownerOf = (session: App.Locals['session']): string =>
@@ -91,8 +106,10 @@ async function letIn(event: RequestEvent): Promise<void> {
   if (token) event.locals.session = await openSession(token);
   if (token && event.locals.session?.renewed) {
     keepSession(event, token);
-    const { known } = callerOf(event);
+    const { known, language } = callerOf(event);
     if (known) keepKnown(event, known);
+    const { memberLanguage, memberId } = event.locals.session;
+    if (memberLanguage === null) await inSession(event.locals, (tx) => setLanguage(tx, memberId, language));
   }
   // Whoever holds a secret address is let in to that alone.
   if (!event.locals.session && isDemo() && event.request.method === 'GET' && !isSecret(event.url.pathname))

@@ -103,6 +103,12 @@ function compileMessages(): void {
     `${CATALOGUE}/keys.ts`,
     `/** The parameters of each message; null for none. */\nexport interface Messages {\n${typed.join('\n')}\n}\nexport type MessageKey = keyof Messages;\n${treeOf(english)}`
   );
+  for (const [language, messages] of Object.entries(compiled))
+    for (const [key, message] of Object.entries(messages)) {
+      if (!(key in english)) throw new Plain(`${language} has a message ${key} that English lacks.`);
+      const [own, meant] = [parametersOf(message), parametersOf(english[key]!)];
+      if (own !== meant) throw new Plain(`The message ${key} takes ${meant}, but ${own} in ${language}.`);
+    }
   const { shared, byRoute, computed } = keysByRoute(Object.keys(english));
   // A view's scripts and its messages name each message by a number, but for those whose key they put together.
   const shortKeys = Object.fromEntries(

@@ -50,8 +50,11 @@ function formatOf(key: string, tag: string, compiled: Part[]): IntlMessageFormat
   return format;
 }
 
+/** Accented and 40 % longer, for development: shows what is in no catalogue, and what breaks. */
+export const PSEUDO = 'en-XA';
+
 /** Numbers and dates of plain English go by the 24 h clock and day before month; the pseudo-language is English too. */
-const FORMATTED_AS: Readonly<Record<string, string>> = { en: 'en-GB', 'en-XA': 'en-GB' };
+const FORMATTED_AS: Readonly<Record<string, string>> = { en: 'en-GB', [PSEUDO]: 'en-GB' };
 const tagFor = (tag: string): string => FORMATTED_AS[tag] ?? tag;
 
 /** The tag by which `Intl` formats numbers, dates and lists for whoever reads. */

@@ -1,6 +1,6 @@
 import { cropInText, cropName, cropList, cropsInText } from './cropNames.ts';
 import { allOf, anyOf } from './lists.ts';
-import { language, t, table } from '$messages/t.ts';
+import { formattedAs, t, table } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
 import { PORTIONS, type Appetite, type PortionSize as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
@@ -245,7 +245,7 @@ export function shortDaysWords(days: readonly { day: number }[], name: DayName):
 
 /** The names of the weekdays, from Monday. */
 const weekdays = (style: 'long' | 'short'): string[] => {
-  const format = new Intl.DateTimeFormat(language(), { weekday: style, timeZone: 'UTC' });
+  const format = new Intl.DateTimeFormat(formattedAs(), { weekday: style, timeZone: 'UTC' });
   // 1 January 2024 was a Monday.
   return Array.from({ length: 7 }, (_, day) => format.format(Date.UTC(2024, 0, 1 + day)));
 };

@@ -1,5 +1,5 @@
 import { cropInText } from './cropNames.ts';
-import { t, table } from '$messages/t.ts';
+import { formattedAs, t, table } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
 import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 
@@ -8,10 +8,11 @@ const formats = new Map<string, Intl.NumberFormat>();
 /** An amount of the household's money, with cents as its money has them; small prices with as many places as they need. */
 export function money(amount: number, currency: string): string {
   const fine = amount !== 0 && Math.abs(amount) < 0.1;
-  const key = `${currency}|${fine}`;
+  const tag = formattedAs();
+  const key = `${tag}|${currency}|${fine}`;
   let format = formats.get(key);
   if (!format) {
-    format = new Intl.NumberFormat('en', {
+    format = new Intl.NumberFormat(tag, {
       style: 'currency',
       currency,
       currencyDisplay: 'narrowSymbol',

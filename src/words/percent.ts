@@ -1,11 +1,11 @@
 import { figure } from '$core/units/format.ts';
-import { language } from '$messages/t.ts';
+import { formattedAs } from '$messages/t.ts';
 
 const formats = new Map<string, Intl.NumberFormat>();
 
 /** A share in whole percent, as the reader's language writes it: `63%`. */
 export function percent(share: number): string {
-  const tag = language();
+  const tag = formattedAs();
   let format = formats.get(tag);
   if (!format)
     formats.set(tag, (format = new Intl.NumberFormat(tag, { style: 'percent', maximumFractionDigits: 0 })));

@@ -1,9 +1,9 @@
-import { t } from '$messages/t.ts';
+import { formattedAs, t } from '$messages/t.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { capital } from './capital.ts';
 import type { Units } from '$core/units/format.ts';
 
-/** How a household reads dates and times. */
+/** Where a household is, and how it measures: its clock goes round in 12 hours with US units. Dates are in the reader's language. */
 export interface Locale {
   zone: string;
   units: Units;
@@ -12,10 +12,11 @@ export interface Locale {
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 function format(at: number, { zone, units }: Locale, options: Intl.DateTimeFormatOptions): string {
-  const key = `${zone}|${units}|${JSON.stringify(options)}`;
+  const tag = formattedAs();
+  const key = `${tag}|${zone}|${units}|${JSON.stringify(options)}`;
   let made = formats.get(key);
   if (!made) {
-    made = new Intl.DateTimeFormat(units === 'us' ? 'en-US' : 'en-GB', { timeZone: zone, ...options });
+    made = new Intl.DateTimeFormat(tag, { timeZone: zone, hour12: units === 'us', ...options });
     formats.set(key, made);
   }
   return made.format(at);
@@ -23,7 +24,7 @@ function format(at: number, { zone, units }: Locale, options: Intl.DateTimeForma
 
 /** `07:30`, or `7:30 AM`. */
 export const clockTime = (at: number, locale: Locale): string =>
-  format(at, locale, { hour: '2-digit', minute: '2-digit' });
+  format(at, locale, { hour: locale.units === 'us' ? 'numeric' : '2-digit', minute: '2-digit' });
 
 /** A round by its time of day: `Morning round, 07:30`; one past midnight belongs to the evening before. */
 export function roundName(at: number, locale: Locale): string {

@@ -4,7 +4,7 @@ import { CROPS, cropOf } from '../../src/core/crops/library.ts';
 import type { Crop } from '../../src/core/crops/crop.ts';
 import { checkCrop } from '../../src/core/crops/check.ts';
 import { FITS, mixFit } from '../../src/core/growth/fit.ts';
-import { blend } from '../../src/core/crops/blend.ts';
+import { blend, blendedNames } from '../../src/core/crops/blend.ts';
 import { mixParts } from '../../src/core/supplies/seed/parts.ts';
 import { areaShares, type ShareOf } from '../../src/core/crops/shares.ts';
 import { project } from '../../src/core/sowing/project.ts';
@@ -111,7 +111,7 @@ describe('blended seed as one crop', () => {
       soakEndAt: radishTray().sowAt
     });
     const projected = project(home, setup, []);
-    expect(projected.crop.name).to.equal('Pea shoots and fennel');
+    expect(blendedNames(projected.crop.name)).to.deep.equal(['Pea shoots', 'Fennel']);
     const steps = stepsOf(projected);
     const weigh = steps[0]!.body;
     expect(weigh.kind === 'weigh' && weigh.seed.map(({ seedG }) => seedG)).to.deep.equal([45, 2.5]);

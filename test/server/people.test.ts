@@ -24,7 +24,12 @@ import { PASSPHRASE } from '../support/settings.ts';
 
 const MORNING = Date.parse('2026-11-05T06:30Z');
 let addresses = 0;
-const caller = () => ({ address: `192.0.2.${(addresses += 1)}`, agent: 'Firefox on Linux', known: null });
+const caller = () => ({
+  address: `192.0.2.${(addresses += 1)}`,
+  agent: 'Firefox on Linux',
+  language: 'en',
+  known: null
+});
 
 describe('the people of a household', () => {
   let app: App;

@@ -28,6 +28,7 @@ let addresses = 0;
 const caller = (more: Partial<Caller> = {}): Caller => ({
   address: `192.0.2.${(addresses += 1)}`,
   agent: 'Firefox on Linux',
+  language: 'en',
   known: null,
   ...more
 });

@@ -217,6 +217,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     now: 'not this',
     own: 'nor that one'
   });
+  form('/household/people?/language', '/household/people?/language', { language: 'en' });
   form('/household/people?/remove', '/household/people?/remove', { member: ids.notThere });
   form('/confirm/[token]', `/confirm/${ids.place}.${ids.device}.x`, {});
   form('/household/people?/leave', '/household/people?/leave', {}, true);

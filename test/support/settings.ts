@@ -38,6 +38,7 @@ export const sessionOf = (householdId: string): Session => ({
   id: '',
   renewed: false,
   memberName: 'Somebody',
+  memberLanguage: null,
   memberId: null as unknown as string,
   household: accountOf({
     ...{ household_id: householdId, demo: false, clock_ahead_ms: 0 },

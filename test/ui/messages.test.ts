@@ -3,6 +3,8 @@ import { expect } from 'chai';
 import { Linter } from 'eslint';
 import { noProse } from '../../commands/lint/noProse.js';
 import { packed, unpacked, type Element } from '../../src/messages/packed.ts';
+import { cropName } from '../../src/words/cropNames.ts';
+import { shortDate } from '../../src/words/time.ts';
 import { language, readLanguageFrom, register, rich, t, table } from '../../src/messages/t.ts';
 
 interface Entry {
@@ -19,6 +21,22 @@ const ENTRIES = readdirSync(FOLDER).flatMap((name) =>
 /** What gave away that English was not the writer's own language. */
 const GIVEN_AWAY =
   /\bof before\b|\banew\b|\bstands? here\b|\bis told\b|\bis looked for\b|\bof late\b|\bNobody has said\b|\bwhat it comes to\b|\bat hand of\b|\bwalks? this round\b/i;
+
+const ofLanguage = (tag: string): Record<string, string> =>
+  Object.fromEntries(
+    readdirSync(`src/messages/${tag}`).flatMap((name) =>
+      Object.entries(
+        JSON.parse(readFileSync(`src/messages/${tag}/${name}`, 'utf8')) as Record<string, Entry>
+      ).map(([key, { defaultMessage }]) => [key, defaultMessage])
+    )
+  );
+const ENGLISH = ofLanguage('en');
+const EFFECTIVE = { ...ENGLISH, ...ofLanguage('en-US') };
+/** Spelled so by nobody in the United States. */
+const BRITISH =
+  /(?<!\{)\b(mould\w*|litres?|\w*metres?|draughts?|grey|flavours?|favour\w*|colours?|centred|labelled|labelling|cancelled|licences?|rocket|coriander|beetroot|maize)\b(?!,)/i;
+const NOON = Date.parse('2026-12-12T12:00Z');
+const MADRID = { zone: 'Europe/Madrid', units: 'metric' } as const;
 
 describe('the catalogue', () => {
   it('has every message under its area, with a description', () => {
@@ -63,6 +81,21 @@ describe('messages', () => {
     expect([language(), numbers['1'], numbers['2']]).to.deep.equal(['xx-YY', 'eins', 'two']);
     readLanguageFrom(() => 'en');
     expect(numbers['1']).to.equal('one');
+  });
+
+  it('are spelled, and name crops, as Americans do in American English, and are otherwise the same', () => {
+    const words = () => [
+      t('looks.cause.mould.is'),
+      cropName('Arugula'),
+      shortDate(NOON, MADRID),
+      t('tray.lifted')
+    ];
+    expect(words()).to.deep.equal(['Mould', 'Rocket', 'Sat 12 Dec', 'Tray weight']);
+    readLanguageFrom(() => 'en-US');
+    expect(words()).to.deep.equal(['Mold', 'Arugula', 'Sat, Dec 12', 'Tray weight']);
+    const british = Object.keys(ENGLISH).filter((key) => BRITISH.test(EFFECTIVE[key]!));
+    readLanguageFrom(() => 'en');
+    expect(british).to.deep.equal([]);
   });
 
   it('have a pseudo-language that is accented and longer', () => {

@@ -7,6 +7,15 @@ import { memberName, newPassphrase, passphrase } from './household.ts';
 /** Somebody who takes an invitation. */
 export const joinSchema = yup.object({ memberName, passphrase: newPassphrase });
 
+/** The language that somebody reads, of those there are. */
+export const languageSchema = (languages: readonly string[]) =>
+  yup.object({
+    language: yup
+      .string()
+      .oneOf(languages, () => t('household.language.choose'))
+      .required(() => t('household.language.choose'))
+  });
+
 /** A passphrase of one's own. */
 export const ownPassphraseSchema = yup.object({ now: passphrase, own: newPassphrase });
 

@@ -1,4 +1,4 @@
-import { t } from '../../messages/t.ts';
+import { language, t } from '../../messages/t.ts';
 import ical, {
   ICalAlarmType,
   ICalCalendarMethod,
@@ -66,7 +66,7 @@ export async function writeCalendar(inTx: InTransaction, base: string): Promise<
   function withEntries(part: readonly CalendarEntry[]): string {
     const calendar = ical({
       name: `Brote, ${household.name}`,
-      prodId: { company: 'Brote', product: 'Brote', language: 'EN' },
+      prodId: { company: 'Brote', product: 'Brote', language: language().toUpperCase() },
       method: ICalCalendarMethod.PUBLISH,
       ttl: REFRESH_S
     });

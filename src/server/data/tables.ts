@@ -63,6 +63,7 @@ export const PACKAGE_TABLES: readonly PackageTable[] = [
       id: must(id),
       name: must(text),
       left_at: time,
+      language: text,
       quiet_from_min: integer,
       quiet_until_min: integer
     },

@@ -15,6 +15,8 @@ import {
   type Claimed,
   type Delivery
 } from '../reminders/deliveries.ts';
+import { memberLanguage } from '../language/choice.ts';
+import { inLanguage } from '../language/reader.ts';
 import { backoffMs } from '../reminders/backoff.ts';
 import { remindersOf, type StoredReminder } from '../reminders/reminders.ts';
 import { channelToken } from '../reminders/channelToken.ts';
@@ -36,14 +38,15 @@ export async function deliver(
 ): Promise<'sent' | 'failed' | 'dropped'> {
   const taken = await inHousehold(householdId, async (tx) => {
     const delivery = await findPending(tx, id);
-    const message = delivery && (await messageOf(tx, householdId, id, delivery, base));
+    const message =
+      delivery && (await inReaders(delivery, () => messageOf(tx, householdId, id, delivery, base)));
     // Of a channel that broke meanwhile, or of no more use.
     if (!message) await noteDropped(tx, id);
     return delivery && message ? { delivery, message } : null;
   });
   if (!taken) return 'dropped';
   const { delivery, message } = taken;
-  const sent = await sendOn(delivery.channel, message);
+  const sent = await inReaders(delivery, () => sendOn(delivery.channel, message));
   await inHousehold(householdId, async (tx) => {
     const { id: channelId } = delivery.channel;
     if (sent.ok) await noteSent(tx, id, channelId);
@@ -53,6 +56,9 @@ export async function deliver(
   });
   return sent.ok ? 'sent' : 'failed';
 }
+
+/** Does work whose words are for the member that a message goes to. */
+const inReaders = <T>({ language }: Delivery, work: () => T): T => inLanguage(memberLanguage(language), work);
 
 /** A message as it is to go now; null where nothing of it matters any more. */
 async function messageOf(

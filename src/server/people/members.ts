@@ -30,6 +30,11 @@ export async function setPassphrase(tx: Tx, memberId: string, hash: string): Pro
   await tx`update members set passphrase_hash = ${hash} where id = ${memberId}`;
 }
 
+/** Notes which language a member reads. */
+export async function setLanguage(tx: Tx, memberId: string, language: string): Promise<void> {
+  await tx`update members set language = ${language} where id = ${memberId}`;
+}
+
 /** Whether a member signs in with a passphrase of their own. */
 export async function hasPassphrase(tx: Tx, memberId: string): Promise<boolean> {
   const [row] = await tx<{ has: boolean }[]>`select has_passphrase(${memberId}) as has`;

@@ -43,6 +43,8 @@ export async function addDeliveries(
 /** A message with where it goes, as it stands. */
 export interface Delivery {
   channel: Channel;
+  /** The language its member reads; null where that is not known. */
+  language: string | null;
   /** Whoever reads mail there said that it may be written to; true for other channels. */
   isConfirmed: boolean;
   failures: number;
@@ -57,6 +59,7 @@ export async function findPending(tx: Tx, id: string): Promise<Delivery | null> 
     {
       channel_id: string;
       member_id: string;
+      language: string | null;
       kind: Channel['kind'];
       name: string;
       address: Channel['address'];
@@ -67,15 +70,17 @@ export async function findPending(tx: Tx, id: string): Promise<Delivery | null> 
       created_at: Date;
       tries: number;
     }[]
-  >`select d.channel_id, c.member_id, c.kind, c.name, c.address, c.kinds,
+  >`select d.channel_id, c.member_id, m.language, c.kind, c.name, c.address, c.kinds,
       (c.kind <> 'mail' or c.confirmed_at is not null) as is_confirmed, c.failures, d.reminders, d.created_at, d.tries
     from deliveries d
     join channels c on c.household_id = d.household_id and c.id = d.channel_id
+    join members m on m.household_id = c.household_id and m.id = c.member_id
     where d.id = ${id} and d.state = 'pending' and c.broken_at is null`;
   if (!row) return null;
   const { channel_id, member_id, kind, name, address, kinds } = row;
   return {
     channel: { id: channel_id, memberId: member_id, kind, name, address, kinds } as Channel,
+    language: row.language,
     isConfirmed: row.is_confirmed,
     failures: row.failures,
     reminders: row.reminders,

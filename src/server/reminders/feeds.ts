@@ -36,12 +36,12 @@ export async function removeFeed(tx: Tx, memberId: string, id: string): Promise<
 /** Whose calendar address a token is; null for one that is worth nothing. */
 export async function openFeed(
   token: string
-): Promise<{ householdId: string; feedId: string; memberId: string } | null> {
+): Promise<{ householdId: string; feedId: string; language: string | null } | null> {
   const [row] = await outside(
-    (sql) => sql<{ household_id: string; feed_id: string; member_id: string }[]>`
-      select household_id, feed_id, member_id from open_feed(${tokenHash(token)})`
+    (sql) => sql<{ household_id: string; feed_id: string; language: string | null }[]>`
+      select household_id, feed_id, language from open_feed(${tokenHash(token)})`
   );
-  return row ? { householdId: row.household_id, feedId: row.feed_id, memberId: row.member_id } : null;
+  return row ? { householdId: row.household_id, feedId: row.feed_id, language: row.language } : null;
 }
 
 /** Notes that a calendar asked. */

@@ -1,4 +1,5 @@
 import type { RequestEvent } from '@sveltejs/kit';
+import { browserLanguage } from '../language/choice.ts';
 import { agentWords } from './agent.ts';
 import { SESSION_COOKIE, SESSION_DAYS } from './sessions.ts';
 import { KNOWN_COOKIE, KNOWN_DAYS, type Admitted, type Caller } from './signIn.ts';
@@ -43,6 +44,7 @@ export function callerOf(event: Door & Pick<RequestEvent, 'getClientAddress' | '
   return {
     address,
     agent: agentWords(event.request.headers.get('user-agent')),
+    language: browserLanguage(event.request),
     known: event.cookies.get(KNOWN_COOKIE) ?? null
   };
 }

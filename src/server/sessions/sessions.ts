@@ -13,6 +13,8 @@ export interface Session {
   household: HouseholdAccount;
   memberId: string;
   memberName: string;
+  /** The language they read; null until it is known. */
+  memberLanguage: string | null;
   /** Put off just now: the browser is to keep its cookie as long. */
   renewed: boolean;
 }
@@ -31,6 +33,7 @@ interface OpenedRow {
   household: AccountRow;
   member_id: string;
   member_name: string;
+  member_language: string | null;
   session_id: string;
   renewed: boolean;
 }
@@ -40,9 +43,9 @@ export async function openSession(token: string): Promise<Session | null> {
   const [row] = await outside((sql) =>
     isStorageFull()
       ? sql<OpenedRow[]>`
-            select household, member_id, member_name, session_id, renewed from read_session(${tokenHash(token)})`
+            select household, member_id, member_name, member_language, session_id, renewed from read_session(${tokenHash(token)})`
       : sql<OpenedRow[]>`
-            select household, member_id, member_name, session_id, renewed
+            select household, member_id, member_name, member_language, session_id, renewed
             from open_session(${tokenHash(token)}, make_interval(days => ${SESSION_DAYS}))`
   );
   return row
@@ -51,6 +54,7 @@ export async function openSession(token: string): Promise<Session | null> {
         household: accountOf(row.household),
         memberId: row.member_id,
         memberName: row.member_name,
+        memberLanguage: row.member_language,
         renewed: row.renewed
       }
     : null;
@@ -59,12 +63,19 @@ export async function openSession(token: string): Promise<Session | null> {
 /**
  * Opens a session for somebody of a household by name, whoever that is.
  * @param agent what the browser says of itself
+ * @param language what it reads: a member's, until they choose another
  * @returns its token
  */
-export async function startSession(householdId: string, memberName: string, agent = ''): Promise<string> {
+export async function startSession(
+  householdId: string,
+  memberName: string,
+  agent = '',
+  language: string | null = null
+): Promise<string> {
   const token = newToken();
   await inHousehold(householdId, async (tx) => {
     const memberId = await memberNamed(tx, householdId, randomUUID(), memberName);
+    await tx`update members set language = ${language} where id = ${memberId} and language is null`;
     await tx`delete from sessions where expires_at < now()`;
     await tx`insert into sessions (household_id, token_hash, member_id, agent, expires_at)
       values (${householdId}, ${tokenHash(token)}, ${memberId}, ${agent.slice(0, 60)},

@@ -16,6 +16,8 @@ export interface Caller {
   address: string;
   /** What the browser says of itself, in a few words. */
   agent: string;
+  /** The language it reads. */
+  language: string;
   /** Its token of an earlier time; null for none. */
   known: string | null;
 }
@@ -58,7 +60,7 @@ export async function signIn(
  */
 export async function admit(householdId: string, memberName: string, caller: Caller): Promise<Admitted> {
   const known = caller.known ?? newToken();
-  const token = await startSession(householdId, memberName, caller.agent);
+  const token = await startSession(householdId, memberName, caller.agent, caller.language);
   await outside((sql) => sql`select know_browser(${householdId}, ${tokenHash(known)})`);
   return { token, known };
 }

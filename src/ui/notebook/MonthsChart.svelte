@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { language, t } from '$messages/t.ts';
+  import { formattedAs, t } from '$messages/t.ts';
   import { mass, type Units } from '$core/units/format.ts';
   import Chart, { type Inks } from '$ui/charts/Chart.svelte';
   import { valueAxis } from '$ui/charts/timeAxis.ts';
@@ -14,7 +14,7 @@
   }
   let { names, months, cropName, units }: Props = $props();
   const nameOf = (month: string): string =>
-    new Intl.DateTimeFormat(language(), { month: 'short', timeZone: 'UTC' }).format(
+    new Intl.DateTimeFormat(formattedAs(), { month: 'short', timeZone: 'UTC' }).format(
       Date.parse(`${month}-01`)
     );
   const OZ_G = 28.349523125;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cropName } from '$words/cropNames.ts';
-  import { rich, t } from '$messages/t.ts';
+  import { formattedAs, rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
@@ -22,7 +22,7 @@
   const { wrong, typed } = formAnswers(() => form);
   const crops = $derived(withOwnCrops(data.ownCrops));
   const done = $derived(form && 'done' in form ? form.done : null);
-  const names = new Intl.DisplayNames('en', { type: 'currency' });
+  const names = new Intl.DisplayNames(formattedAs(), { type: 'currency' });
 
   const media = $derived([
     ...data.media.map(({ id, name, kind }) => ({ key: id, name, kind })),

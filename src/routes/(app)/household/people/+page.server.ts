@@ -1,12 +1,19 @@
-import { t } from '$messages/t.ts';
+import { language, t } from '$messages/t.ts';
 import { randomUUID } from 'node:crypto';
 import { redirect } from '@sveltejs/kit';
 import { check } from '$contract/schemas/check.ts';
-import { ownPassphraseSchema } from '$contract/schemas/people.ts';
+import { languageSchema, ownPassphraseSchema } from '$contract/schemas/people.ts';
 import { isId } from '$contract/text.ts';
+import { LANGUAGES } from '$server/language/choice.ts';
 import { removeMember } from '$server/app/removeMember.ts';
 import { addInvite, INVITE_DAYS, listInvites, removeInvite } from '$server/people/invites.ts';
-import { hasPassphrase, leaveHousehold, listMembers, setPassphrase } from '$server/people/members.ts';
+import {
+  hasPassphrase,
+  leaveHousehold,
+  listMembers,
+  setLanguage,
+  setPassphrase
+} from '$server/people/members.ts';
 import { form, notTaken, taken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import { callerOf, dropSession } from '$server/sessions/cookie.ts';
@@ -22,7 +29,15 @@ export const load: PageServerLoad = async ({ locals }) => {
       listInvites(tx),
       hasPassphrase(tx, memberId)
     ]);
-    return { members, invites, own, inviteDays: INVITE_DAYS, newId: randomUUID() };
+    return {
+      members,
+      invites,
+      own,
+      inviteDays: INVITE_DAYS,
+      languages: LANGUAGES,
+      language: language(),
+      newId: randomUUID()
+    };
   });
 };
 
@@ -59,6 +74,13 @@ export const actions: Actions = {
     const hash = await hashPassphrase(checked.value.own);
     await inSession(locals, (tx) => setPassphrase(tx, memberId, hash));
     return done('passphrase');
+  }),
+  language: form(async ({ locals }: RequestEvent, fields) => {
+    const { memberId } = signedIn(locals);
+    const checked = check(languageSchema(LANGUAGES), fields);
+    if (!checked.ok) return notTaken(422, fields, checked.errors);
+    await inSession(locals, (tx) => setLanguage(tx, memberId, checked.value.language));
+    redirect(303, '/household/people');
   }),
   remove: form(async ({ locals }: RequestEvent, { member = '' }) => {
     const session = signedIn(locals);

@@ -1,12 +1,13 @@
 <script lang="ts">
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
-  import { Button } from 'carbon-components-svelte';
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import Field from '$ui/fields/Field.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
+  import { languageName } from '$words/languageName.ts';
   import { shortDate } from '$words/time.ts';
   import type { ActionData, PageData } from './$types';
 
@@ -83,6 +84,21 @@
   </section>
 
   <div class="stack">
+    <!-- The whole page comes again, for all of it is in that language. -->
+    <form method="POST" action="?/language" class="stack">
+      <h2 id="language-title">{t('household.language.title')}</h2>
+      <p class="soft small">{t('household.language.help')}</p>
+      <Select
+        name="language"
+        labelText={t('household.language.label')}
+        selected={data.language}
+        invalid={wrong('language') !== ''}
+        invalidText={wrong('language')}
+      >
+        {#each data.languages as tag (tag)}<SelectItem value={tag} text={languageName(tag)} />{/each}
+      </Select>
+      <div><Button type="submit" kind="tertiary">{t('household.language.save')}</Button></div>
+    </form>
     <form method="POST" action="?/passphrase" class="stack" use:enhance novalidate>
       <h2>{t('household.passphraseYourOwn')}</h2>
       {#if done === 'passphrase'}<p role="status">{t('household.savedFromNowOnYou')}</p>{/if}

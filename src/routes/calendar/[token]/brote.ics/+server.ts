@@ -5,6 +5,8 @@ import { inHousehold, type InTransaction } from '$server/db/connection.ts';
 import { noteRead, openFeed } from '$server/reminders/feeds.ts';
 import { api } from '$server/requests/answer.ts';
 import { waitAfterWrong } from '$server/requests/secretAddress.ts';
+import { memberLanguage } from '$server/language/choice.ts';
+import { inLanguage } from '$server/language/reader.ts';
 import { available } from '$server/requests/session.ts';
 import { waitFor } from '$server/sessions/attempts.ts';
 import type { RequestHandler } from './$types';
@@ -31,7 +33,9 @@ export const GET: RequestHandler = api(async (event) => {
   if (!opened) return nothing(404);
   const inTx: InTransaction = (work) => available(() => inHousehold(opened.householdId, work));
   await inTx((tx) => noteRead(tx, opened.feedId));
-  const written = await writeCalendar(inTx, event.url.origin);
+  const written = await inLanguage(memberLanguage(opened.language), () =>
+    writeCalendar(inTx, event.url.origin)
+  );
   const etag = `"${createHash('sha256').update(written).digest('base64url').slice(0, 27)}"`;
   const headers = { etag, 'cache-control': 'private, max-age=300' };
   if (event.request.headers.get('if-none-match') === etag)
