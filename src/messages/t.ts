@@ -108,7 +108,7 @@ type At<Tree, Path extends string> = Path extends `${infer First}.${infer Rest}`
 
 /**
  * The messages whose keys begin with a prefix, each read when it is asked for: a module may hold a table of them, and the
- * words are still in the language of whoever reads.
+ * words are still in the language of whoever reads. A name that has no message is undefined, as in any object.
  * @example const STEP_NAMES = table('steps.step'); STEP_NAMES.soak // Soak
  */
 export function table<const P extends string>(prefix: P): At<Tree, P> {
@@ -124,7 +124,8 @@ export function table<const P extends string>(prefix: P): At<Tree, P> {
   const read = (name: string | symbol): unknown => {
     if (typeof name === 'symbol') return undefined;
     const key = `${prefix}.${name}`;
-    return isThere(key) || below(key).length === 0 ? t(key as never) : table(key);
+    if (isThere(key)) return t(key as never);
+    return below(key).length > 0 ? table(key) : undefined;
   };
   return new Proxy({} as never, {
     get: (_, name) => read(name),

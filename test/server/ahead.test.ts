@@ -225,7 +225,7 @@ describe('the weeks ahead, stored', () => {
     );
     const moved = { move: [{ sowingId: sowing!.setup.id, eventId: randomUUID(), day: day(12) }] };
     expect(await refused({ ...moved, ground: then })).to.equal(
-      'Not taken: what you eat changed after this was worked out. Ask for a new proposal.'
+      'Not saved: what you eat changed after this was worked out. Ask for a new proposal.'
     );
     expect(await refused({ ...moved, ground: groundOf(await read()) })).to.equal('taken');
     await inHousehold(home.id, (tx) =>

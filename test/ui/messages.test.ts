@@ -81,6 +81,14 @@ describe('messages', () => {
     expect([language(), numbers['1'], numbers['2']]).to.deep.equal(['xx-YY', 'eins', 'two']);
     readLanguageFrom(() => 'en');
     expect(numbers['1']).to.equal('one');
+    const any: Readonly<Record<string, string | undefined>> = numbers;
+    expect([
+      any['99'],
+      any.__proto__,
+      any.toString,
+      'constructor' in any,
+      Object.keys(any).length
+    ]).to.deep.equal([undefined, undefined, undefined, false, 6]);
   });
 
   it('are spelled, and name crops, as Americans do in American English, and are otherwise the same', () => {
