@@ -2,16 +2,24 @@ import { formattedAs } from '$messages/t.ts';
 
 const formats = new Map<string, Intl.ListFormat>();
 
-function listed(items: readonly string[], type: Intl.ListFormatType): string {
+function formatOf(type: Intl.ListFormatType): Intl.ListFormat {
   const tag = formattedAs();
   const id = `${tag} ${type}`;
   let format = formats.get(id);
   if (!format) formats.set(id, (format = new Intl.ListFormat(tag, { type })));
-  return format.format(items);
+  return format;
 }
+
+const listed = (items: readonly string[], type: Intl.ListFormatType): string => formatOf(type).format(items);
 
 /** @example allOf(['peas', 'kale', 'cress']) // peas, kale and cress */
 export const allOf = (items: readonly string[]): string => listed(items, 'conjunction');
+
+/** A list whose items are drawn by themselves: what stands for each, by its index, and the text between them. */
+export const listParts = (many: number): { item: number | null; text: string }[] =>
+  formatOf('conjunction')
+    .formatToParts(Array.from({ length: many }, (_, index) => String(index)))
+    .map(({ type, value }) => ({ item: type === 'element' ? Number(value) : null, text: value }));
 
 /** @example anyOf(['g', 'oz']) // g or oz */
 export const anyOf = (items: readonly string[]): string => listed(items, 'disjunction');

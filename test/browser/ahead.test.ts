@@ -63,7 +63,7 @@ describe('the weeks ahead', () => {
     await page
       .locator('article.stop')
       .filter({ hasText: /Garden cress/ })
-      .filter({ hasText: /to be prepared/ })
+      .filter({ hasText: /not started/ })
       .first()
       .waitFor();
     await shows(page.getByText(/Standing order due: Garden cress/), 0);

@@ -66,7 +66,7 @@ describe('the sheet of the bench', () => {
       'Damp',
       'Sow',
       'Mist',
-      'Press or shut'
+      'Press or cover'
     ]);
     await page.getByText('47 mL of peroxide at 6% (Brown bottle) into 47 mL of water').waitFor();
     await tick(page, /^Weigh Pea shoots.*90.6 g/);
@@ -227,7 +227,7 @@ describe('what the bench works with', () => {
     await page.getByLabel('Seeds tested').fill('20');
     await page.getByRole('button', { name: 'Save' }).click();
     await page.getByText('Choose the crop.').waitFor();
-    await page.getByText('More sprouted than were laid out').waitFor();
+    await page.getByText('More seeds sprouted than you tested').waitFor();
     await page.getByText('Weigh the packet: give grams').waitFor();
     expect(await page.getByLabel('Name').inputValue()).to.equal('Green tin');
     await page.getByLabel('Crop', { exact: true }).selectOption('kale');
@@ -320,7 +320,7 @@ describe('what the bench works with', () => {
         /^Disinfect new: .* of solution, .* of hypochlorite at 4\.5% \(Bleach under the sink\) in .* of water\. 15 min at 4000 ppm\.$/
       )
       .waitFor();
-    await changes.getByText(/^Press or shut 3.15 kg → Stacked$/).waitFor();
+    await changes.getByText(/^Press or cover 3.15 kg → Stacked$/).waitFor();
     await changes.getByText('Method: Bare and bright').waitFor();
     // What it is grown on stays as it was chosen; the method's own is offered.
     expect(await page.getByLabel('Medium', { exact: true }).inputValue()).to.equal('coir');
@@ -335,7 +335,7 @@ describe('what the bench works with', () => {
     await page.getByRole('radio', { name: 'Straight to light' }).check();
     await page.getByText('Sowing:').click();
     await page.getByRole('radio', { name: 'A weight to suit the crop' }).check();
-    await changes.getByText(/^Press or shut Stacked → 3.15 kg$/).waitFor();
+    await changes.getByText(/^Press or cover Stacked → 3.15 kg$/).waitFor();
     await page.getByText('Changed for this sowing only').waitFor();
     await page.getByRole('button', { name: 'Plan this sowing' }).click();
     await page.waitForURL('**/round');
@@ -346,7 +346,7 @@ describe('what the bench works with', () => {
   it('takes crops of one’s own, refuses what must not be eaten, and lets the book’s figures be overruled', async () => {
     const page = await stage.page();
     await open(page, stage, '/crops');
-    await page.getByRole('link', { name: 'Add one of your own' }).click();
+    await page.getByRole('link', { name: 'Add your own crop' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Tomato');
     await page.getByText('Nightshades are poisonous as seedlings').waitFor();
     expect(await page.getByRole('button', { name: 'Save' }).isDisabled()).to.equal(true);
@@ -367,16 +367,16 @@ describe('what the bench works with', () => {
       .waitFor();
 
     await open(page, stage, '/crops/radish');
-    await page.getByRole('link', { name: 'Overrule the figures' }).click();
+    await page.getByRole('link', { name: 'Edit values' }).click();
     await page.getByLabel('Weight of 1000 seeds (g)').fill('21');
     await page.getByRole('button', { name: 'Save' }).click();
-    await page.getByText('Your own figures').waitFor();
+    await page.getByText(/^Your own values/).waitFor();
     await page.getByText('21 g').waitFor();
     await open(page, stage, '/sow?crop=radish');
     expect(await page.getByLabel('The plan').locator('strong').first().innerText()).to.equal('23.6 g');
     await open(page, stage, '/crops/radish/edit');
     await page.getByText('Library: 10.5').waitFor();
-    await page.getByRole('button', { name: 'Back to the book’s figures' }).click();
+    await page.getByRole('button', { name: 'Back to the library’s values' }).click();
     await page.waitForURL((to) => !to.pathname.endsWith('/edit'));
     await open(page, stage, '/crops/radish');
     await page.getByText('10.5 g').waitFor();

@@ -110,7 +110,7 @@ describe('the first tray, from clone to plate', () => {
         }
         if ((await mine.getByRole('link', { name: /ready to cut/i }).count()) > 0) break;
       }
-      expect(chips.join(', ')).to.match(/Lid lifting.*Take the weight off.*(daylight|lamp).*Water/s);
+      expect(chips.join(', ')).to.match(/Pushing the lid up.*Take the weight off.*(daylight|lamp).*Water/s);
 
       const tray = await mine.locator('h3 a').getAttribute('href');
       await hand.press(mine.getByRole('link', { name: /ready to cut/i }));

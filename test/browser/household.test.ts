@@ -60,7 +60,7 @@ describe('a household of one’s own', () => {
     await page.getByRole('button', { name: 'Plan this sowing' }).click();
     await page.waitForURL('**/round');
     // Within two hours of its round it is asked for at once; at other hours a phone folds what asks for nothing yet to its line.
-    await page.getByText(/to be prepared/).waitFor({ state: 'attached' });
+    await page.getByText(/not started/).waitFor({ state: 'attached' });
     await page.getByRole('heading', { name: 'Kitchen sill' }).waitFor();
     await page.getByLabel('The demo’s clock').waitFor({ state: 'detached' });
   });

@@ -215,7 +215,7 @@ describe('from the cut to the plate', () => {
     // Choosing what they grew in lets the peas teach.
     await page.getByLabel('They grew in').selectOption({ index: 1 });
     await page.getByRole('button', { name: 'See what Brote learns' }).click();
-    await peas.getByText(/^Yields .*(than the usual figures|as the book says)/).waitFor();
+    await peas.getByText(/^Yields .*(than the usual figures|as expected)/).waitFor();
     await expectAccessible(page);
 
     // Broken off after its first part, it goes on when it is sent again.

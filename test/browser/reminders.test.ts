@@ -149,7 +149,7 @@ describe('reminders', () => {
     await page.getByRole('button', { name: /Revoke the link/ }).click();
     await page.getByText('Revoke the link').waitFor({ state: 'detached' });
     await phone.goto(address);
-    await phone.getByText('This address is over').waitFor();
+    await phone.getByText('This link has expired').waitFor();
   });
 
   it('ask after days of silence how each tray stands, and take that for the truth', async () => {

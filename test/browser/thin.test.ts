@@ -54,7 +54,7 @@ describe('trays on little or nothing, taken to their cut by what each round asks
     );
     const days = (words: RegExp): number[] =>
       told.filter((line) => words.test(line)).map((line) => parseFloat(line));
-    expect(told[0]).to.match(/Once it has rooted it is pressed with/);
+    expect(told[0]).to.match(/Once it has rooted, press it with/);
     const [on] = days(/Take the lid off and press it with/);
     const [off] = days(/Take the weight off and put a dark dome on/);
     expect(on).to.be.within(2, 3);

@@ -33,7 +33,7 @@ describe('a tray', () => {
     await open(page, stage, '/round');
     const tray = await trayOf(page, 'Pea shoots', 'rooting');
     const stop = page.locator(`article.stop:has(a[href="${tray}"])`);
-    const lifting = stop.getByRole('button', { name: 'Lid lifting' });
+    const lifting = stop.getByRole('button', { name: 'Pushing the lid up' });
     // Once it is time to look at all, a lid that lifts is early.
     for (let rounds = 0; rounds < 4 && (await lifting.count()) === 0; rounds += 1) {
       const clock = await page.locator('section.time strong').innerText();
@@ -49,11 +49,11 @@ describe('a tray', () => {
     expect(await stop.locator('p.window').innerText()).to.equal(before);
     // Seen again, and said in one more touch that it was not so on the round before.
     await lifting.click();
-    const since = stop.getByRole('group', { name: /^Since when: lid lifting/ });
+    const since = stop.getByRole('group', { name: /^“Pushing the lid up” since when/ });
     await since.getByRole('button', { name: 'since the last round' }).click();
     await since.waitFor({ state: 'detached' });
     await open(page, stage, tray);
-    await page.locator('.log li', { hasText: 'Checked “Lid lifting”: not yet' }).first().waitFor();
+    await page.locator('.log li', { hasText: 'Checked “Pushing the lid up”: not yet' }).first().waitFor();
   });
 
   for (const [name, device, handOf] of [

@@ -35,8 +35,8 @@ describe('the way in', () => {
     const second = await begin('Second');
     expect(second.status).to.equal(403);
     expect(second.text).to.include('already has a household');
-    expect((await app.send({ path: '/welcome' })).text).to.include('This Brote has its household');
-    expect((await app.send({ path: '/sign-in' })).text).not.to.include('Begin a new household');
+    expect((await app.send({ path: '/welcome' })).text).to.include('This Brote already has a household');
+    expect((await app.send({ path: '/sign-in' })).text).not.to.include('Start a new household');
     process.env.BROTE_OPEN = '1';
     expect((await begin('Second')).status).to.equal(303);
     process.env.BROTE_OPEN = '';

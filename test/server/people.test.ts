@@ -291,7 +291,7 @@ describe('the people of a household', () => {
     const channel = await home.channel('mail', { to: 'nela@balcony.example' });
     const { channelToken } = await import('../../src/server/reminders/channelToken.ts');
     const path = `/unsubscribe/${channelToken('unsubscribe', home.id, channel)}`;
-    expect((await app.send({ path })).text).to.contain('End it');
+    expect((await app.send({ path })).text).to.contain('Unsubscribe');
     // Looking at it ends nothing.
     expect((await home.state(channel)).broken).to.equal(false);
     const byProgram = await app.send({

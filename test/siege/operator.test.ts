@@ -86,7 +86,7 @@ describe('a database of the operator’s', () => {
     });
     expect(begun.status).to.equal(303);
     // What one has begun the other lets in, and takes no second household any more.
-    expect(await (await fetch(`${urls[1]}welcome`)).text()).to.include('This Brote has its household');
+    expect(await (await fetch(`${urls[1]}welcome`)).text()).to.include('This Brote already has a household');
     await stop(first);
     await stop(second, other);
   });

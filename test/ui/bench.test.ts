@@ -150,10 +150,10 @@ describe('steps in words', () => {
       peroxideMl: 0
     };
     expect(words(soak)).to.equal(
-      '565 mL of water | 10.5 h, in a jar of 815 mL or more; out by tomorrow 08:30 at the latest. Fennel goes in 5 h later.'
+      '565 mL of water | 10.5 h, in a jar of at least 815 mL. Take it out by tomorrow 08:30 at the latest. Add fennel 5 h later.'
     );
     expect(words({ kind: 'fill', mediumMl: 1125, depthCm: 2.5 })).to.equal(
-      '1.13 L of coir | 2.5 cm deep; 141 g of dry brick in about 635 mL of water'
+      '1.13 L of coir | 2.5 cm deep; 141 g of dry coir brick and about 635 mL of water'
     );
     const own = {
       id: 'm',
@@ -228,7 +228,7 @@ describe('steps in words', () => {
     expect(
       words({ kind: 'disinfect', product: 'peroxide', rule, jars: [], refused: problem('product-too-weak') })
     ).to.equal(
-      'Not worked out | The product is weaker than the strength asked for: it cannot be reached by adding water.'
+      'Not calculated | The product is weaker than the strength asked for: it cannot be reached by adding water.'
     );
   });
 
@@ -244,8 +244,8 @@ describe('steps in words', () => {
     const first = (more: object = {}) => ({
       first: { cover: 'lid', then: 'never', leftShare: 0.8, ...more }
     });
-    expect(mist(first())).to.include('80% of its water is left');
-    expect(mist(first({ leftShare: 0.1 }))).to.include('will not last');
+    expect(mist(first())).to.include('About 80% of the water will be left');
+    expect(mist(first({ leftShare: 0.1 }))).to.include('won’t last');
     expect(mist(first({ then: 'twice' }))).to.include('morning and evening');
     expect(mist(first({ cover: 'none' }))).to.include('lies open');
     expect(mist({ ...first(), fine: true })).to.include('finest mist');
@@ -321,7 +321,9 @@ describe('what the cupboard may be sent', () => {
     expect(wrong(lotSchema, { ...lot, weighedG: null }).weighedG).to.include('Weigh the packet');
     expect(wrong(lotSchema, { ...lot, weighedG: 'heavy' }).weighedG).to.include('grams');
     expect(wrong(lotSchema, { ...lot, packetPct: 0 }).packetPct).to.include('does not sprout');
-    expect(wrong(lotSchema, { ...lot, test: { sprouted: 21, tested: 20 } }).test).to.include('More sprouted');
+    expect(wrong(lotSchema, { ...lot, test: { sprouted: 21, tested: 20 } }).test).to.include(
+      'More seeds sprouted'
+    );
     expect(wrong(lotSchema, { ...lot, test: { sprouted: 1.5, tested: 20 } })['test.sprouted']).to.include(
       'whole'
     );

@@ -56,7 +56,7 @@ describe('the words of the daily care', () => {
         }
       })
     ).to.equal(
-      'Two checks disagree: “Lid lifting” yesterday 09:00, not yet today 09:00. Brote counts both. Undo whichever was wrong.'
+      'Two checks disagree: “Pushing the lid up” yesterday 09:00, not yet today 09:00. Brote counts both. Undo whichever was wrong.'
     );
   });
 
@@ -76,8 +76,8 @@ describe('the words of the daily care', () => {
         peroxideMl: 0
       })
     ).to.deep.equal({
-      title: 'Fill the reservoir up: 350 mL, with 1.4 mL of feed (half strength)',
-      why: '22% is left in it, and what stands over it lives from it alone. Stop where it touches the mesh.',
+      title: 'Fill up the reservoir: 350 mL, with 1.4 mL of feed (half strength)',
+      why: '22% is left in it, and the plants above drink from nothing else. Stop where it touches the mesh.',
       how: '',
       done: 'Reservoir filled, 350 mL'
     });

@@ -84,7 +84,7 @@ describe('a draft of a sowing', () => {
     expect(says({ when: 'by' })).to.deep.equal(['readyBy: Choose the day it should be ready.']);
     expect(says({ when: 'by', readyBy: '2026-11-20' })[0]).to.include('has passed');
     expect(says({ when: 'by', readyBy: '2027-02-29' })[0]).to.include('does not exist');
-    expect(says({ container: { ...draft().container, lengthCm: NaN } })[0]).to.include('measure the inside');
+    expect(says({ container: { ...draft().container, lengthCm: NaN } })[0]).to.include('Measure the inside');
     const twice = { kind: 'halves' as const, parts: [part('radish'), part('radish')] };
     expect(says(twice)[0]).to.match(/^parts.1.cropKey: .*already/);
     const shares = { kind: 'blended' as const, parts: [part('radish'), part('kale', { share: 'some' })] };

@@ -231,10 +231,10 @@ describe('tasks in words', () => {
 
   it('say why in one line, with what goes with it', () => {
     expect(words(all[0]!).why).to.equal(
-      'Out again tomorrow 07:00. A jar of 815 mL or more leaves room to swell.'
+      'Take it out tomorrow 07:00. A jar of at least 815 mL leaves room to swell.'
     );
     expect(words(all[2]!).why).to.equal(
-      'Damp: 305 mL. Until it is damp as a wrung sponge. Press or shut: 2.02 kg. 2 filled 1 L bottles on a board; never over 2.7 kg.'
+      'Damp: 305 mL. Damp like a wrung-out sponge. Press or cover: 2.02 kg. 2 filled 1 L bottles on a board; never over 2.7 kg.'
     );
     expect(words(all[6]!).why).to.include('36% of its water is left');
     for (const body of all) {
@@ -286,8 +286,8 @@ describe('tasks in words', () => {
     expect(words({ kind: 'uncover', off: 'stacked', to: 'light', where: 'sill', by: null }).title).to.equal(
       'Take the upper tray off and bring it to light'
     );
-    expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Trays parting');
-    expect(cueWords('rooted', radish, path, 'metric')).to.equal('Lid lifting');
+    expect(cueWords('rooted', radish, stacked, 'metric')).to.equal('Pushing the trays apart');
+    expect(cueWords('rooted', radish, path, 'metric')).to.equal('Pushing the lid up');
     expect(cueWords('lightReady', radish, path, 'metric')).to.equal('Stems even');
   });
 });
@@ -296,7 +296,7 @@ describe('crops in words', () => {
   it('have a cue a person can see, for all 45', () => {
     for (const crop of CROPS)
       expect(cueWords('windowOpen', crop, path, 'metric'), crop.key).to.match(
-        /^(Dome lifting|Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
+        /^(Pushing the dome up|Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
       );
     expect(cueWords('windowOpen', cropOf('wheat'), path, 'us')).to.equal('5.91 to 9.45 in tall');
   });
@@ -355,14 +355,16 @@ describe('the log in words', () => {
 
   it('has a line for everything that can happen', () => {
     expect(say({ type: 'sown', waterG: 304 })).to.equal('Sown, on 305 mL of water');
-    expect(say({ type: 'looked', cue: 'rooted', reached: false })).to.equal('Checked “Lid lifting”: not yet');
+    expect(say({ type: 'looked', cue: 'rooted', reached: false })).to.equal(
+      'Checked “Pushing the lid up”: not yet'
+    );
     expect(say({ type: 'felt', moisture: 'right' })).to.equal('Felt: damp, just right');
     expect(say({ type: 'moved', placeId: 'x' })).to.equal('Moved to the cellar');
     expect(say({ type: 'cut', grossG: 240, tareG: 214.5, share: 1, last: true })).to.equal(
       'Cut 25.5 g, the last'
     );
     expect(say({ type: 'ended', reason: 'damped-off' })).to.equal(
-      'Discarded: Damped off: stems fell at the foot'
+      'Discarded: Damped off: stems rotted at the base'
     );
     // What was packed anew may be juice, and is counted so.
     const pressed: EventBody = {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cropInText } from '$words/cropNames.ts';
+  import { cropsInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { picturesOf } from '$core/picture/picture.ts';
@@ -105,11 +105,9 @@
   <div class="stack">
     <header>
       <h3 id="catch-{stop.key}">
-        {t('round.howDoes')}
-        {#each sowings as { setup, crop }, index (setup.id)}{index > 0 ? ' and ' : ''}<a
-            href="/tray/{setup.id}">{cropInText(crop.name)}</a
-          >{/each}
-        {t('round.stand')}
+        <a href="/tray/{first.setup.id}"
+          >{t('round.howDoes', { crops: cropsInText(sowings.map(({ crop }) => crop.name)) })}</a
+        >
       </h3>
       <p class="soft small">
         {t('round.containersNothingWasRecordedSince', {

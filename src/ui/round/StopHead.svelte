@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { cropName } from '$words/cropNames.ts';
+  import { cropInText, cropName } from '$words/cropNames.ts';
+  import { listParts } from '$words/lists.ts';
   import { t } from '$messages/t.ts';
   import type { Stop, StopPart } from '$core/steps/walk.ts';
   import { mayBeLost } from '$core/water/dry.ts';
@@ -52,9 +53,10 @@
   <h3 id="stop-{stop.key}" class:visually-hidden={alone}>
     {#if alone}{t('round.namesNow', {
         names
-      })}{:else}{#each stop.parts as { projected: { setup, crop } }, index (setup.id)}{index > 0
-          ? ' and '
-          : ''}<a href="/tray/{setup.id}">{cropName(crop.name)}</a>{/each}{/if}
+      })}{:else}{#each listParts(stop.parts.length) as { item, text }, nth (nth)}{@const part =
+          item === null ? null : stop.parts[item]!.projected}{#if part}<a href="/tray/{part.setup.id}"
+            >{item === 0 ? cropName(part.crop.name) : cropInText(part.crop.name)}</a
+          >{:else}{text}{/if}{/each}{/if}
   </h3>
   {#each stop.parts as part (part.projected.setup.id)}
     {@const { projected } = part}

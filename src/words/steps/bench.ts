@@ -1,4 +1,4 @@
-import { cropName, cropList, seedName } from '../cropNames.ts';
+import { cropName, cropList, seedInText, seedName } from '../cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import { isWeak, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { isLoose } from '$core/supplies/media/medium.ts';
@@ -159,7 +159,7 @@ function soakAmount(body: BodyOf<'soak'>, { now, locale }: StepOn): Amount {
       }),
       ...later.map(({ intoWaterAfterH, ...line }) =>
         t('steps.nameGoesIntowaterafterhHLater', {
-          name: seedName(line),
+          name: seedInText(line),
           intoWaterAfterH: figure(Math.round(intoWaterAfterH))
         })
       ),
