@@ -4,7 +4,8 @@ import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { checkContainer } from '../../src/core/supplies/containers/check.ts';
 import { areaCm2, frontWidthCm, type Container } from '../../src/core/supplies/containers/container.ts';
-import { CROPS, cropOf, findCrop, readCropTable, searchCrops } from '../../src/core/crops/library.ts';
+import { CROPS, cropOf, findCrop, readCropTable } from '../../src/core/crops/library.ts';
+import { searchCrops } from '../../src/core/crops/names/search.ts';
 import { CROP_TABLE } from '../../src/core/crops/table.ts';
 import { READY_METHODS } from '../../src/core/supplies/methods/ready.ts';
 import { bandsOf } from '../../src/core/picture/bands.ts';
@@ -222,6 +223,11 @@ describe('the library', () => {
     expect(searchCrops('grass poaceae').map(({ key }) => key)).to.include('wheat');
     expect(searchCrops('')).to.have.length(45);
     expect(searchCrops('tomato')).to.deep.equal([]);
+    for (const name of ['rocket', 'Rúcula', 'rucola', 'arugu'])
+      expect(
+        searchCrops(name).map(({ key }) => key),
+        name
+      ).to.deep.equal(['arugula']);
     expect(findCrop('tomato')).to.equal(undefined);
     expect(() => cropOf('tomato')).to.throw('no crop');
   });

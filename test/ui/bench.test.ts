@@ -199,7 +199,7 @@ describe('steps in words', () => {
       '135 mL of vermiculite | 3 mm thick, damped first'
     );
     expect(words({ kind: 'damp', waterMl: 304, how: 'before-seed', feed: null, peroxideMl: 2.28 })).to.equal(
-      '305 mL | Until it is damp as a wrung sponge. With 2.3 mL of 3% peroxide in it.'
+      '305 mL | Damp like a wrung-out sponge. With 2.3 mL of 3% peroxide in it.'
     );
   });
 
@@ -247,7 +247,7 @@ describe('steps in words', () => {
     expect(mist(first())).to.include('About 80% of the water will be left');
     expect(mist(first({ leftShare: 0.1 }))).to.include('won’t last');
     expect(mist(first({ then: 'twice' }))).to.include('morning and evening');
-    expect(mist(first({ cover: 'none' }))).to.include('lies open');
+    expect(mist(first({ cover: 'none' }))).to.include('no cover');
     expect(mist({ ...first(), fine: true })).to.include('finest mist');
   });
 });

@@ -85,7 +85,7 @@ describe('the words of the daily care', () => {
       { kind: 'sow', seedG: 9.9, onWaterMl: 608 },
       { kind: 'damp', waterMl: 608, how: 'reservoir', feed: null, peroxideMl: 0 }
     );
-    expect(sow.why).to.equal('Damp: 610 mL. Into the reservoir, until the mesh is just wet.');
+    expect(sow.why).to.equal('Damp: 610 mL. Pour into the reservoir until the mesh is just wet.');
     expect(card({ kind: 'turn' }).how).to.include('from one side');
     expect(card({ kind: 'air', drivers: ['damp-air'] }).why).to.include('The air here has been damp');
     expect(card({ kind: 'air', drivers: [] }).how).to.include('small fan');

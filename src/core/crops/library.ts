@@ -96,14 +96,3 @@ export function cropOf(key: string): Crop {
   if (!crop) throw new Error(`The library has no crop “${key}”.`);
   return crop;
 }
-
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-/** Crops whose common, botanical or family name holds every word typed, accents and case aside. */
-export function searchCrops(words: string, among: readonly Crop[] = CROPS): Crop[] {
-  const wanted = plain(words).split(/\s+/).filter(Boolean);
-  return among.filter((crop) => {
-    const names = plain(`${crop.name} ${crop.botanicalName} ${crop.family}`);
-    return wanted.every((word) => names.includes(word));
-  });
-}

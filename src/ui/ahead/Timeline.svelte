@@ -198,7 +198,7 @@
       {/each}
     {/each}
     <div class="grams-name soft small">{t('ahead.gramsDayLineWhatYou')}</div>
-    {#each containers as { id, name } (id)}<div class="use-name soft small">{name}s</div>{/each}
+    {#each containers as { id, name } (id)}<div class="use-name soft small">{name}</div>{/each}
   </div>
   <div class="scroll" bind:clientWidth={width}>
     <div class="draw">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { problem } from '$core/problem.ts';
   import { WEAK_WORDS } from '$words/disinfect.ts';
@@ -115,7 +116,7 @@
           remember();
         }}
       >
-        {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+        {#each crops as one (one.key)}<SelectItem value={one.key} text={cropName(one.name)} />{/each}
       </Select>
     {/if}
     <div class="fields">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { Crop } from '$core/crops/crop.ts';
   import type { PastSowing } from '$core/notebook/past/pastSowing.ts';
@@ -12,7 +13,7 @@
   let { past, crops, locale }: { past: PastImport; crops: readonly Crop[]; locale: Locale } = $props();
   const SHOWN = 8;
 
-  const names = $derived(new Map(crops.map(({ key, name }) => [key, name])));
+  const names = $derived(new Map(crops.map(({ key, name }) => [key, cropName(name)])));
   const day = (at: number | null): string => (at === null ? '–' : dateAlone(at, locale));
   const gave = ({ lost, cutG }: PastSowing): string =>
     lost ? LOSS_WORDS[lost] : cutG === null ? '–' : mass(cutG, locale.units);

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cropInText } from '$words/cropNames.ts';
+  import { cropInText, cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Crop } from '$core/crops/crop.ts';
@@ -90,7 +90,7 @@
       invalidText={wrong[`parts.${index}.cropKey`]}
     >
       <SelectItem value="" text={t('sow.chooseCrop')} />
-      {#each crops as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+      {#each crops as one (one.key)}<SelectItem value={one.key} text={cropName(one.name)} />{/each}
     </Select>
     {#if draft.kind === 'blended'}
       <TextInput

@@ -1,3 +1,5 @@
+import { meaningOf } from '../../crops/names/lexicon.ts';
+import { plantNameWords } from '../../crops/names/wordsOf.ts';
 import { blend } from '../../crops/blend.ts';
 import type { Crop } from '../../crops/crop.ts';
 import { areaShares } from '../../crops/shares.ts';
@@ -66,7 +68,8 @@ export function cropOfLot(
 }
 
 /**
- * Reads what a packet says is in it: `2 radish, 1 kale`, or names alone for equal parts.
+ * Reads what a packet says is in it: `2 radish, 1 kale`, or names alone for equal parts. Crops of the library are known by
+ * their names in several languages.
  * @param crops those that may be in it
  * @returns null for nothing; the words that name no crop where some do not
  */
@@ -78,9 +81,13 @@ export function readLotParts(
   const read = readParts(text);
   if (!read) return { unknown: [text.trim()] };
   const plain = (name: string) => name.trim().toLowerCase();
+  const listed = (name: string) => {
+    const meaning = meaningOf(plantNameWords(name));
+    return meaning?.kind === 'crop' ? crops.find(({ key }) => key === meaning.key) : undefined;
+  };
   const named = read.map(({ name, parts }) => ({
     name,
-    crop: crops.find((crop) => plain(crop.name) === plain(name) || crop.key === plain(name)),
+    crop: crops.find((crop) => plain(crop.name) === plain(name) || crop.key === plain(name)) ?? listed(name),
     share: parts
   }));
   const unknown = named.filter(({ crop }) => !crop).map(({ name }) => name);

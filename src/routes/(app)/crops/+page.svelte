@@ -3,7 +3,8 @@
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Search } from 'carbon-components-svelte';
-  import { searchCrops, withOwnCrops } from '$core/crops/library.ts';
+  import { withOwnCrops } from '$core/crops/library.ts';
+  import { searchCrops } from '$core/crops/names/search.ts';
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';

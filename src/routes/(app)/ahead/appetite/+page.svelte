@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { percent } from '$words/percent.ts';
   import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
@@ -251,8 +252,8 @@
       {#each crops as { key, name } (key)}
         {@const { taste, leastShare, mostShare } = tasteOf(key)}
         <li>
-          <span>{name}</span>
-          <div class="row" role="group" aria-label={name}>
+          <span>{cropName(name)}</span>
+          <div class="row" role="group" aria-label={cropName(name)}>
             <button
               class="chip"
               type="button"
@@ -295,8 +296,8 @@
           <ul>
             {#each crops as { key, name } (key)}
               <li>
-                <span>{name}</span>
-                <div class="row" role="group" aria-label="{name}, {typed.name}">
+                <span>{cropName(name)}</span>
+                <div class="row" role="group" aria-label="{cropName(name)}, {typed.name}">
                   <button
                     class="chip"
                     type="button"

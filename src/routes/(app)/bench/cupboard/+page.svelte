@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { percent, strengthPercent } from '$words/percent.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
@@ -69,7 +70,7 @@
         {@const flags = crop ? lotFlags(lot, crop, today) : []}
         <li>
           <a href="/bench/cupboard/lot/{lot.id}"
-            ><strong>{crop?.name ?? lot.cropKey}</strong><span class="soft small"
+            ><strong>{cropName(crop?.name ?? lot.cropKey)}</strong><span class="soft small"
               >{lot.name}{lot.parts ? t('bench.boughtMixed') : ''}</span
             ></a
           >

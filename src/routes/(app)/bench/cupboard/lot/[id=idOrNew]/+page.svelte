@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cropName } from '$words/cropNames.ts';
+  import { cropInText, cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Select, SelectItem } from 'carbon-components-svelte';
@@ -22,7 +22,10 @@
   const crops = $derived(withOwnCrops(data.ownCrops));
   const partsWords = (one: typeof data.lot): string =>
     (one?.parts ?? [])
-      .map(({ cropKey, share }) => `${figure(share)} ${findCrop(cropKey, data.ownCrops)?.name ?? cropKey}`)
+      .map(
+        ({ cropKey, share }) =>
+          `${figure(share)} ${cropInText(findCrop(cropKey, data.ownCrops)?.name ?? cropKey)}`
+      )
       .join(', ');
 
   let sprouted = $state(untrack(() => typed('sprouted', data.lot?.test?.sprouted)));
