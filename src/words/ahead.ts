@@ -66,8 +66,9 @@ export const muchEatenWords = (eachG: number, { units }: Pick<Locale, 'units'>):
 /** Several containers begun in turn: “Start 2 now, 2 on Sunday and 2 on Wed 3 Dec”. */
 export function spreadWords(portions: readonly SpreadPart[], now: number, locale: Locale): string {
   const said = portions.map(({ days, count }) => {
-    const day = dayWords(now + days * DAY, now, locale);
-    return days === 0 ? t('ahead.spread.now', { count }) : t('ahead.spread.day', { count, day });
+    if (days === 0) return t('ahead.spread.now', { count });
+    if (days === 1) return t('ahead.spread.tomorrow', { count });
+    return t('ahead.spread.day', { count, day: dayWords(now + days * DAY, now, locale) });
   });
   return t('ahead.spread.all', { parts: allOf(said) });
 }

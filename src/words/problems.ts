@@ -1,3 +1,4 @@
+import { cropName } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { Problem, ProblemKind, Problems } from '$core/problem.ts';
 import type { FieldProblem } from '$core/choice/resolve.ts';
@@ -73,7 +74,7 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'cut-more-than-stands': ({ share }) =>
     t('errors.onlyShareStillStandsChoose', { share: Math.round(share * 100) }),
   'cut-before': ({ pieces }) => t('errors.oneThesePiecesWasCut', { pieces }),
-  'cut-no-regrowth': ({ crop }) => t('errors.cropDoesNotGrowAgain', { crop }),
+  'cut-no-regrowth': ({ crop }) => t('errors.cropDoesNotGrowAgain', { crop: cropName(crop) }),
   'item-gone': () => t('errors.notPantryAnyMoreWas'),
   'item-holds-less': ({ left, unit }) => t('errors.onlyTidyUnitLeftTake', { tidy: tidy(left), unit }),
   'made-more': ({ made, of }) => t('errors.tidyCannotComeTidyG', { tidy: tidy(made), tidy2: tidy(of) }),

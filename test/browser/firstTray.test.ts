@@ -101,7 +101,7 @@ describe('the first tray, from clone to plate', () => {
         if (asks && round % 2 === 1) {
           const words = await look.locator('.words').innerText();
           await hand.press(look);
-          await mine.getByText(`Looked: ${words.toLowerCase()}`).first().waitFor();
+          await mine.getByText(`Checked “${words}”: yes`).first().waitFor();
           await settled(page);
           round -= 1;
           chips.push(words);

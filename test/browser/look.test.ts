@@ -72,7 +72,7 @@ describe('a closer look', () => {
     await page.getByRole('button', { name: 'Now', exact: true }).click();
     await recorded(page, () => cue.getByRole('button', { name: /Not yet/ }).click());
     await open(page, stage, tray);
-    await page.getByText(/Two checks disagree: seed leaves open yesterday/).waitFor();
+    await page.getByText(/Two checks disagree: “Seed leaves open” yesterday/).waitFor();
     await page.locator('.log li', { hasText: 'not yet' }).first().waitFor();
     await page.getByRole('button', { name: 'Undo the first' }).click();
     await page.getByText(/Two checks disagree/).waitFor({ state: 'detached' });

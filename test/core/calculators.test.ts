@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { problem, Unworkable } from '../../src/core/problem.ts';
 import { seedAmount } from '../../src/core/supplies/seed/amount.ts';
 import { hypochlorite, peroxide, weakPeroxideMl } from '../../src/core/supplies/seed/disinfect.ts';
+import { quantityName } from '../../src/words/calculators.ts';
 import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
 import { CROPS, cropOf } from '../../src/core/crops/library.ts';
@@ -105,7 +106,8 @@ describe('a calculator', () => {
     const refused = (key: string, given: Record<string, number>) => {
       const { outside, refused: why, values, free } = work(key, given);
       expect(values[free], 'no figure beside a refusal').to.be.NaN;
-      const found = why ?? problem('figure-outside', outside[0]!);
+      const found =
+        why ?? problem('figure-outside', { label: quantityName(key, outside[0]!.key), ...outside[0]! });
       return problemWords(found);
     };
     expect(refused('hypochlorite', { target: 25_000 })).to.include('20 000 ppm');
@@ -152,7 +154,7 @@ describe('a calculator', () => {
             expect(beyond !== null || refused !== null || outside.length > 0).to.equal(true);
             expect(asides).to.deep.equal([]);
           } else expect(value, `${calculator.key}.${free}`).to.be.within(low * (1 - 1e-9), high * (1 + 1e-9));
-          for (const aside of asides) expect(aside.value, aside.label).to.be.at.least(-1e-9);
+          for (const aside of asides) expect(aside.value, aside.key).to.be.at.least(-1e-9);
         }
       ),
       { numRuns: 2000 }

@@ -9,7 +9,6 @@ export type QuantityKind =
 
 export interface Quantity {
   key: string;
-  label: string;
   kind: QuantityKind;
   /** What stands there before anything was typed, in the kind's base unit. */
   start: number;
@@ -21,7 +20,7 @@ export interface Quantity {
 
 /** A line that follows from the quantities, such as spoons beside grams. */
 export interface Aside {
-  label: string;
+  key: string;
   value: number;
   kind: QuantityKind | 'seeds' | 'teaspoons';
 }
@@ -34,7 +33,6 @@ export interface CalculatorContext {
 /** One calculator: quantities, the law between them, and what else follows. */
 export interface Calculator {
   key: string;
-  name: string;
   /** Whether its law holds a crop's figures. */
   ofCrop: boolean;
   quantities(context: CalculatorContext): Quantity[];

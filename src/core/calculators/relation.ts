@@ -1,10 +1,17 @@
+/** A constant of a law: its value, what it is, and the figures that it comes from, as the working shows them. */
+export interface Factor {
+  value: number;
+  kind: 'seed-weight' | 'germination' | 'volume-of-gram' | 'swollen-and-water' | 'ppm' | 'hundredth';
+  figures: readonly number[];
+}
+
 /**
  * A law between quantities of the form `product of factors x product of (quantity ^ power) = 1`: every calculator of
  * the bench is one, so that any of its quantities can be asked for.
  */
 export interface Relation {
-  /** Constants of the law, each with the words it is shown with in the working. */
-  factors: readonly { value: number; words: string }[];
+  /** Constants of the law. */
+  factors: readonly Factor[];
   powers: Readonly<Record<string, 1 | -1>>;
 }
 

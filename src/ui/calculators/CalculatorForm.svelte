@@ -3,6 +3,7 @@
   import { t } from '$messages/t.ts';
   import { problem } from '$core/problem.ts';
   import { WEAK_WORDS } from '$words/disinfect.ts';
+  import { asideName, quantityName } from '$words/calculators.ts';
   import { problemWords } from '$words/problems.ts';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { untrack, type Snippet } from 'svelte';
@@ -79,17 +80,29 @@
     if (key === result.free || !typed.includes(key)) return '';
     if (!read.ok) return problemWords(read.problem);
     const outside = result.outside.find((one) => one.key === key);
-    return outside ? problemWords(problem('figure-outside', outside)) : '';
+    return outside
+      ? problemWords(
+          problem('figure-outside', {
+            label: quantityName(calculator.key, key),
+            low: outside.low,
+            high: outside.high
+          })
+        )
+      : '';
   }
   /** What it would take, and that it cannot be. */
-  function beyondWords({ quantity: { label, kind, low, high }, value }: Beyond): string {
+  function beyondWords({ quantity: { key, kind, low, high }, value }: Beyond): string {
     const unit = shownUnit(kind, units);
     const shown = (of: number) => `${showQuantity(of, kind, units)}${unit ? ` ${unit}` : ''}`;
     const limit =
       value > high
         ? t('bench.moreThanShown', { shown: shown(high) })
         : t('bench.lessThanShown', { shown: shown(low) });
-    return t('bench.labelWouldHaveBeShown', { label, shown: shown(value), limit });
+    return t('bench.labelWouldHaveBeShown', {
+      label: quantityName(calculator.key, key),
+      shown: shown(value),
+      limit
+    });
   }
   function asideWords({ kind, value }: Aside): string {
     if (kind === 'mass') return mass(value, units);
@@ -124,7 +137,7 @@
         {@const unit = shownUnit(quantity.kind, units)}
         <div class:free={quantity.key === result.free}>
           <TextInput
-            labelText="{quantity.label}{unit ? ` (${unit})` : ''}"
+            labelText="{quantityName(calculator.key, quantity.key)}{unit ? ` (${unit})` : ''}"
             value={shown(quantity.key)}
             on:input={(event) => type(quantity.key, String(event.detail ?? ''))}
             invalid={wrongOf(quantity.key) !== ''}
@@ -145,9 +158,9 @@
     {:else if working}
       <p class="working">{working}</p>
       <dl>
-        {#each result.asides as aside (aside.label)}
+        {#each result.asides as aside (aside.key)}
           <div>
-            <dt class="soft">{aside.label}</dt>
+            <dt class="soft">{asideName(calculator.key, aside.key)}</dt>
             <dd>{asideWords(aside)}</dd>
           </div>
         {/each}

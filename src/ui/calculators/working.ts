@@ -1,6 +1,7 @@
 import { t } from '$messages/t.ts';
 import type { Quantity, CalculatorContext, Calculator } from '$core/calculators/calculator.ts';
 import type { Units } from '$core/units/format.ts';
+import { factorWords } from '$words/calculators.ts';
 import { baseUnits, showQuantity, shownUnit } from './quantities.ts';
 
 /**
@@ -23,7 +24,7 @@ export function workingOf(
   const down: string[] = [];
   for (const [key, power] of Object.entries(powers))
     if (key !== free) (power !== powers[free] ? up : down).push(text(quantities.get(key)!));
-  for (const { words } of factors) (above ? up : down).push(words);
+  for (const factor of factors) (above ? up : down).push(factorWords(factor));
   // What is shown in other units than the law's wants their factor said.
   const shown = Object.entries(powers).reduce((product, [key, power]) => {
     const { kind } = quantities.get(key)!;

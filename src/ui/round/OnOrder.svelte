@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { cropName } from '$words/cropNames.ts';
   import { rich } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { onMount } from 'svelte';
@@ -14,7 +15,7 @@
 
 {#each due as { key, crop, container } (key)}
   <p class="order">
-    <Rich parts={rich('round.onStandingOrderStrongCrop', { crop, container })}
+    <Rich parts={rich('round.onStandingOrderStrongCrop', { crop: cropName(crop), container })}
       >{#snippet link(text: string)}<a class="chip" href="/ahead?chosen={encodeURIComponent(key)}">{text}</a
         >{/snippet}</Rich
     >

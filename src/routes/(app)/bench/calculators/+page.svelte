@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { calculatorName } from '$words/calculators.ts';
   import { t } from '$messages/t.ts';
   import { CALCULATORS } from '$core/calculators/registry.ts';
   import BenchTabs from '$ui/bench/BenchTabs.svelte';
@@ -15,7 +16,7 @@
     units: t('bench.gramsOuncesSpoonsCupsInches')
   };
   const all = [
-    ...CALCULATORS.map(({ key, name }) => ({ key, name })),
+    ...CALCULATORS.map(({ key }) => ({ key, name: calculatorName(key) })),
     { key: 'units', name: t('bench.units') }
   ];
 </script>

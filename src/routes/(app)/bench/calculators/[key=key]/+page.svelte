@@ -11,13 +11,14 @@
   import ConvertForm from '$ui/calculators/ConvertForm.svelte';
   import CalculatorForm from '$ui/calculators/CalculatorForm.svelte';
   import MixParts from '$ui/calculators/MixParts.svelte';
+  import { calculatorName } from '$words/calculators.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
   const calculator = $derived(findCalculator(data.key));
-  const name = $derived(calculator?.name ?? t('bench.units'));
+  const name = $derived(calculator ? calculatorName(calculator.key) : t('bench.units'));
 </script>
 
 <svelte:head><title>{name} · Brote</title></svelte:head>
