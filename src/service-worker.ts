@@ -15,6 +15,8 @@ const ASSETS = `assets-${version}`;
 const PAGES = 'pages';
 /** Views that are kept ready, whether they were opened or not. */
 const VIEWS = ['/round', '/bench', '/shelf'];
+/** What is shown in place of a page that is not stored. */
+const OFFLINE = '/offline';
 /** A network that is slower than this is as good as none at a shelf. */
 const PATIENCE_MS = 5000;
 /** When a page was stored, by this device's clock: what is shown of it later knows how old it is. */
@@ -179,11 +181,11 @@ async function marked(cached: Response, data: boolean): Promise<Response> {
   });
 }
 
-const notCached = (): Response =>
-  new Response(
-    '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>No network · Brote</title><link rel="stylesheet" href="/plain.css"><main><h1>No network</h1><p>This page was not opened on this device before. The round was: <a href="/round">go on there</a>.</p></main></html>',
-    { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } }
-  );
+/** Says that a page is not stored here, or nothing where not even that is. */
+async function notCached(): Promise<Response> {
+  const page = await (await caches.open(PAGES)).match(OFFLINE);
+  return page ? new Response(page.body, { status: 503, headers: page.headers }) : Response.error();
+}
 
 /** What a page asks for once it is open: its views made ready for when the network is away. */
 worker.addEventListener('message', (event) => {
@@ -191,15 +193,15 @@ worker.addEventListener('message', (event) => {
 });
 
 async function makeReady(): Promise<void> {
-  for (const view of VIEWS)
-    for (const path of [view, `${view}/__data.json`])
-      try {
-        const asked = turn;
-        const answer = await fetch(path);
-        await keep(new URL(path, location.origin), answer, asked);
-      } catch {
-        return;
-      }
+  const paths = [OFFLINE, ...VIEWS.flatMap((view) => [view, `${view}/__data.json`])];
+  for (const path of paths)
+    try {
+      const asked = turn;
+      const answer = await fetch(path);
+      await keep(new URL(path, location.origin), answer, asked);
+    } catch {
+      return;
+    }
 }
 
 worker.addEventListener('push', (event) => {

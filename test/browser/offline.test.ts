@@ -96,8 +96,8 @@ describe('without a network', () => {
     await ready(page);
     await stage.away();
     await page.goto(`${stage.url}tray/00000000-0000-4000-8000-000000000000`);
-    await page.getByRole('heading', { name: 'No network' }).waitFor();
-    await page.getByRole('link', { name: 'go on there' }).click();
+    await page.getByRole('heading', { name: 'You’re offline' }).waitFor();
+    await page.getByRole('link', { name: 'Open the round' }).click();
     await page.getByRole('heading', { name: /round, \d/ }).waitFor();
     await stage.back();
   });

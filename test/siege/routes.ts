@@ -121,6 +121,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
     '/household/away',
     '/reminders',
     '/welcome',
+    '/offline',
     '/sign-in'
   ])
     get(view, view);
