@@ -169,17 +169,21 @@ describe('what the bench works with', () => {
       await work('/bench/calculators/seed', { 'Seed (g)': '20', [area]: '450' }, /^Containers/)
     ).to.equal('1.69');
     expect(
-      await work('/bench/calculators/packet?crop=pea', { 'Seed in the packet (g)': '1 kg' }, /^Trays/)
+      await work(
+        '/bench/calculators/packet?crop=pea',
+        { 'Seed in the packet (g)': '1 kg' },
+        /^Number of trays/
+      )
     ).to.equal('11');
     expect(await work('/bench/calculators/soak?crop=pea', { 'Dry seed (g)': '80' }, /^Jar/)).to.equal('720');
     expect(await work('/bench/calculators/hypochlorite', { 'Seed (g)': '340' }, /^Product/)).to.equal('64.8');
     expect(await work('/bench/calculators/peroxide', { 'Seed (g)': '340' }, /^Product/)).to.equal('425');
     expect(
-      await work('/bench/calculators/dilution', { 'To make in all (mL)': '1,7 L' }, /^Stock to take/)
+      await work('/bench/calculators/dilution', { 'Amount to make (mL)': '1,7 L' }, /^Stock needed/)
     ).to.equal('425');
-    expect(await work('/bench/calculators/dilution', { 'Stock to take (mL)': '100' }, /^To make/)).to.equal(
-      '400'
-    );
+    expect(
+      await work('/bench/calculators/dilution', { 'Stock needed (mL)': '100' }, /^Amount to make/)
+    ).to.equal('400');
     expect(await work('/bench/calculators/medium', { Containers: '3' }, /^Medium/)).to.equal('3375');
     expect(await work('/bench/calculators/feed', { 'Water (L)': '1/2' }, /^Feed to add/)).to.equal('1');
     expect(await work('/bench/calculators/units?of=volume', { cup: '1/2' }, /^mL$/)).to.equal('118');
@@ -187,18 +191,18 @@ describe('what the bench works with', () => {
 
     // The address alone brings all of it back, for whoever it is sent to.
     await open(page, stage, '/bench/calculators/dilution?stockMl=100&target=2%2C5');
-    expect(await page.getByLabel(/^To make/).inputValue()).to.equal('480');
+    expect(await page.getByLabel(/^Amount to make/).inputValue()).to.equal('480');
     await page.getByLabel('Strength of the stock (%)').fill('10');
     await page.waitForFunction(() => new URLSearchParams(location.search).get('stock') === '10');
     await reload(page);
-    expect(await page.getByLabel(/^To make/).inputValue()).to.equal('400');
+    expect(await page.getByLabel(/^Amount to make/).inputValue()).to.equal('400');
 
     await open(page, stage, '/bench/calculators/hypochlorite');
     await page.getByText('toxic gas').waitFor();
-    await page.getByLabel('Strength wanted (ppm)').fill('30000');
+    await page.getByLabel('Strength you want (ppm)').fill('30000');
     await page.getByText('Use at most 20 000 ppm').waitFor();
     expect(await page.getByLabel(/^Product/).inputValue()).to.equal('');
-    await page.getByLabel('Strength wanted (ppm)').fill('plenty');
+    await page.getByLabel('Strength you want (ppm)').fill('plenty');
     await page.getByText('Write a number').waitFor();
     await open(page, stage, '/bench/calculators/medium');
     await page.getByText('1.2 L coir + 400 mL compost + 400 mL perlite').waitFor();

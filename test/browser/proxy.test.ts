@@ -180,7 +180,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', () => {
       buffer: Buffer.from(`time,temperature,humidity\n${rows.join('\n')}`)
     });
     await page.getByRole('button', { name: 'Import 3000' }).click();
-    await page.getByText('3000 new readings imported.').waitFor();
+    await page.getByText('3,000 new readings imported.').waitFor();
     await page.getByLabel('Name of the new sensor').fill('Probe');
     await page.getByRole('button', { name: 'Create a token' }).click();
     const token = /brote_[\w-]{32}/.exec(await page.locator('code.token').innerText())![0];
