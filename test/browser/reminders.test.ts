@@ -164,7 +164,7 @@ describe('reminders', () => {
     await page.getByText('Nothing was recorded for days').waitFor();
     await expectAccessible(page);
     await expectFitsThumb(page);
-    const unheard = page.getByRole('heading', { name: /^How does .* stand\?$/ });
+    const unheard = page.getByRole('heading', { name: /^How are things with your .*\?$/ });
     const many = await unheard.count();
     expect(many).to.be.greaterThan(3);
     const dark = page.locator('article.stop', { hasText: /Still (rooting|stretching)/ }).first();
