@@ -33,7 +33,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
         crop: 'basil',
         medium: 'Coir',
         comes: [
-          [/root|lid/i, 4.2],
+          [/root|pushing/i, 4.2],
           [/./, 15]
         ],
         most: 60,
@@ -123,7 +123,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
         crop: 'arugula',
         medium: 'Coir',
         comes: [
-          [/root|lift/i, 2.6],
+          [/root|pushing/i, 2.6],
           [/yellow|tall|stems|height|light/i, 4.2],
           [/./, 17]
         ],
