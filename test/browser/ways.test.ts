@@ -56,7 +56,7 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
       2
     );
     expect(told.at(-1)).to.match(READY);
-    expect(dayOf(told, /Only once most stems stand 1 cm over the rim, 3\.5 cm from the medium/)).to.be.within(
+    expect(dayOf(told, /Only once most stems stand 1 cm above the rim, 3\.5 cm above the medium/)).to.be.within(
       6,
       14
     );
