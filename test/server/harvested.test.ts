@@ -103,7 +103,7 @@ describe('what is harvested', () => {
     expect((await record(lost, [160, cut(100)]))[0]).to.include('discarded');
     const half = await sow();
     await record(half, ...grown, [160, cut(60, { share: 0.5, last: false, pieces: [6, 7, 8, 9, 10, 11] })]);
-    expect((await record(half, [161, cut(60)]))[0]).to.include('Only 50% of it still stands');
+    expect((await record(half, [161, cut(60)]))[0]).to.include('Only 50% of it is left');
     expect((await record(half, [161, cut(60, { share: 0.5, pieces: [5, 6] })]))[0]).to.include('cut before');
     expect((await record(half, [161, cut(60, { share: 0.5, again: true })]))[0]).to.include(
       'does not grow again'
