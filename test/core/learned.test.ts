@@ -133,21 +133,21 @@ describe('what a household has learned', () => {
     const lesson = lessonOf(slow, radish)!;
     expect(lesson.trays).to.equal(5);
     expect(lessonWords('Radish', lesson)).to.match(
-      /^Radish here runs 1\d% slower than the book, from 5 trays \(likely \d+% to \d+% slower\)\.$/
+      /^Your radish runs 1\d% slower than usual, from 5 trays \(likely \d+% to \d+% slower\)\.$/
     );
     const fast = lessonOf(
       { ...slow, ended: [{ cropKey: 'radish', message: one(-0.2, 0.002), trays: 1 }] },
       radish
     )!;
     expect(lessonWords('Radish', fast)).to.match(
-      /faster than the book, from one tray \(likely \d+% to \d+% faster\)/
+      /faster than usual, from one tray \(likely \d+% to \d+% faster\)/
     );
     const even = lessonOf(
       { ...slow, ended: [{ cropKey: 'radish', message: one(0, 0.01), trays: 2 }] },
       radish
     )!;
     expect(lessonWords('Radish', even)).to.match(
-      /runs as the book says, from 2 trays \(likely \d+% faster to \d+% slower\)/
+      /runs as expected, from 2 trays \(likely \d+% faster to \d+% slower\)/
     );
     expect([lessonShort(lesson), lessonShort(even)]).to.deep.equal([
       lessonShort(lesson).replace(/\d+%/, `${Math.round(lesson.slower * 100)}%`),

@@ -1,3 +1,4 @@
+import { seedName } from '../../src/words/cropNames.ts';
 import { expect } from 'chai';
 import { blend, blendKey, learnsAs } from '../../src/core/crops/blend.ts';
 import { cropOf } from '../../src/core/crops/library.ts';
@@ -22,7 +23,7 @@ describe('several varieties of one crop in one blend', () => {
 
   it('are weighed one by one, by their names', () => {
     const weigh = stepsOf(projected).flatMap(({ body }) => (body.kind === 'weigh' ? body.seed : []));
-    expect(weigh.map(({ name }) => name)).to.deep.equal(KINDS.map((kind) => `Basil (${kind})`));
+    expect(weigh.map(seedName)).to.deep.equal(KINDS.map((kind) => `Basil (${kind})`));
     for (const { seedG } of weigh) expect(seedG).to.be.closeTo(setup.seedG / 5, 1e-9);
     expect(setup.mix!.map(({ variety }) => variety)).to.deep.equal(KINDS);
   });
