@@ -56,10 +56,9 @@ describe('ways of growing, taken to their cut by what each round asks', () => {
       2
     );
     expect(told.at(-1)).to.match(READY);
-    expect(dayOf(told, /Only once most stems stand 1 cm above the rim, 3\.5 cm above the medium/)).to.be.within(
-      6,
-      14
-    );
+    expect(
+      dayOf(told, /Only once most stems stand 1 cm above the rim, 3\.5 cm above the medium/)
+    ).to.be.within(6, 14);
     expect(told.join('\n'))
       .to.match(/growing under a clear dome/)
       .and.not.match(/may be lost/);

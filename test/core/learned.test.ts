@@ -151,7 +151,7 @@ describe('what a household has learned', () => {
     );
     expect([lessonShort(lesson), lessonShort(even)]).to.deep.equal([
       lessonShort(lesson).replace(/\d+%/, `${Math.round(lesson.slower * 100)}%`),
-      'here as the book says, 2 trays'
+      'as expected for you (2 trays)'
     ]);
   });
 });
