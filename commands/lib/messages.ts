@@ -13,13 +13,12 @@ import { newest } from './newest.ts';
 import { Plain } from './say.ts';
 import { parametersOf } from './messageParameters.ts';
 import { keysByRoute } from './messageRoutes.ts';
+import { PSEUDO } from '../../src/messages/pseudo.ts';
 import { packed, type Compiled, type Element } from '../../src/messages/packed.ts';
 
 const SOURCE = 'src/messages';
 /** What is compiled from the catalogues. */
 const CATALOGUE = 'src/messages/compiled';
-/** Accented and 40 % longer: shows what is in no catalogue, and what breaks. */
-const PSEUDO = 'en-XA';
 
 type Compilation = Record<string, string | Element[]>;
 

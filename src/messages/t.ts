@@ -1,5 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { MessageKey, Messages, Tree } from '$catalogue/keys.ts';
+import { PSEUDO } from './pseudo.ts';
 import { unpacked, type Compiled, type Part } from './packed.ts';
 
 export type Compilation = Readonly<Record<string, Compiled>>;
@@ -49,9 +50,6 @@ function formatOf(key: string, tag: string, compiled: Part[]): IntlMessageFormat
   }
   return format;
 }
-
-/** Accented and 40 % longer, for development: shows what is in no catalogue, and what breaks. */
-export const PSEUDO = 'en-XA';
 
 /** Numbers and dates of plain English go by the 24 h clock and day before month; the pseudo-language is English too. */
 const FORMATTED_AS: Readonly<Record<string, string>> = { en: 'en-GB', [PSEUDO]: 'en-GB' };

@@ -1,13 +1,13 @@
 import { t, table } from '$messages/t.ts';
 import { blendedNames, NAMES_JOIN } from '$core/crops/blend.ts';
 import type { Crop } from '$core/crops/crop.ts';
-import { CROPS, findCrop } from '$core/crops/library.ts';
+import { CROPS } from '$core/crops/library.ts';
 import type { SeedLine } from '$core/steps/step.ts';
 import { capital } from './capital.ts';
 import { allOf } from './lists.ts';
 
 const NAMES: Readonly<Record<string, string>> = table('crops.names');
-const NOTES: Readonly<Record<string, string>> = table('crops.notes');
+const NOTES: Readonly<Record<string, string | undefined>> = table('crops.notes');
 const keyOf: ReadonlyMap<string, string> = new Map(CROPS.map(({ name, key }) => [name, key]));
 
 /**
@@ -44,5 +44,4 @@ export const seedInText = ({ name, variety }: Pick<SeedLine, 'name' | 'variety'>
   variety ? t('crops.ofVariety', { crop: cropInText(name), variety }) : cropInText(name);
 
 /** What is to be known about growing a crop; empty for nothing. */
-export const cropNote = ({ key, note }: Pick<Crop, 'key' | 'note'>): string =>
-  note || (findCrop(key) && key in NOTES ? NOTES[key]! : '');
+export const cropNote = ({ key, note }: Pick<Crop, 'key' | 'note'>): string => note || (NOTES[key] ?? '');

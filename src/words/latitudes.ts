@@ -1,118 +1,36 @@
-import { t } from '$messages/t.ts';
+import { table } from '$messages/t.ts';
+
+const CITIES = table('household.nearCity');
+
+/** Degrees north by cities there. */
+const DEGREES = {
+  tromso: 70,
+  reykjavik: 64,
+  oslo: 60,
+  edinburgh: 56,
+  london: 52,
+  paris: 49,
+  milan: 45,
+  rome: 42,
+  madrid: 40,
+  athens: 38,
+  tokyo: 35,
+  cairo: 29,
+  mexicoCity: 19,
+  bogota: 2,
+  lima: -10,
+  saoPaulo: -25,
+  buenosAires: -34,
+  melbourne: -38,
+  christchurch: -43
+} as const satisfies Record<keyof typeof CITIES, number>;
+
 /** Somewhere near, for who does not know the latitude: how strong daylight is differs little within a few degrees. */
-export const LATITUDES: readonly { name: string; deg: number }[] = [
-  {
+export const LATITUDES: readonly { name: string; deg: number }[] = Object.entries(DEGREES).map(
+  ([city, deg]) => ({
     get name() {
-      return t('household.tromso');
+      return CITIES[city as keyof typeof DEGREES];
     },
-    deg: 70
-  },
-  {
-    get name() {
-      return t('household.reykjavik');
-    },
-    deg: 64
-  },
-  {
-    get name() {
-      return t('household.osloHelsinki');
-    },
-    deg: 60
-  },
-  {
-    get name() {
-      return t('household.edinburghCopenhagen');
-    },
-    deg: 56
-  },
-  {
-    get name() {
-      return t('household.londonBerlinWarsaw');
-    },
-    deg: 52
-  },
-  {
-    get name() {
-      return t('household.parisViennaVancouver');
-    },
-    deg: 49
-  },
-  {
-    get name() {
-      return t('household.milanBordeauxMontrAl');
-    },
-    deg: 45
-  },
-  {
-    get name() {
-      return t('household.romeBostonSapporo');
-    },
-    deg: 42
-  },
-  {
-    get name() {
-      return t('household.madridNewYorkBeijing');
-    },
-    deg: 40
-  },
-  {
-    get name() {
-      return t('household.athensSanFranciscoSeoul');
-    },
-    deg: 38
-  },
-  {
-    get name() {
-      return t('household.tokyoLosAngelesCasablanca');
-    },
-    deg: 35
-  },
-  {
-    get name() {
-      return t('household.cairoHoustonDelhi');
-    },
-    deg: 29
-  },
-  {
-    get name() {
-      return t('household.mexicoCityMumbai');
-    },
-    deg: 19
-  },
-  {
-    get name() {
-      return t('household.bogotSingaporeNairobi');
-    },
-    deg: 2
-  },
-  {
-    get name() {
-      return t('household.limaJakarta');
-    },
-    deg: -10
-  },
-  {
-    get name() {
-      return t('household.sOPauloBrisbane');
-    },
-    deg: -25
-  },
-  {
-    get name() {
-      return t('household.buenosAiresCapeTownSydney');
-    },
-    deg: -34
-  },
-  {
-    get name() {
-      return t('household.melbourneAuckland');
-    },
-    deg: -38
-  },
-  {
-    get name() {
-      return t('household.christchurchHobart');
-    },
-    deg: -43
-  }
-];
+    deg
+  })
+);

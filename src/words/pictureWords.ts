@@ -1,25 +1,9 @@
-import { t } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import type { Picture } from '$core/picture/picture.ts';
 import { length, type Units } from '$core/units/format.ts';
 
-const COVER = {
-  none: '',
-  get clear() {
-    return t('pictures.underClearLid');
-  },
-  get lid() {
-    return t('pictures.underLid');
-  },
-  get stacked() {
-    return t('pictures.underStackedTray');
-  },
-  get weight() {
-    return t('pictures.underWeight');
-  },
-  get dome() {
-    return t('pictures.underDarkDome');
-  }
-};
+/** What covers it; nothing for no cover. */
+const COVER: Partial<Record<Picture['cover'], string>> = table('pictures.cover');
 
 /** What the drawing shows, for those who cannot see it. */
 export function pictureWords(cropName: string, picture: Picture, units: Units): string {
@@ -43,7 +27,7 @@ export function pictureWords(cropName: string, picture: Picture, units: Units): 
   return t('pictures.cropnameAsShouldLookNow', {
     cropName,
     what,
-    cover: COVER[picture.cover],
+    cover: COVER[picture.cover] ?? '',
     when: picture.rulerCm === null ? 'yes' : 'no',
     length: !(picture.rulerCm === null) ? length(picture.rulerCm, units) : '',
     when2: picture.light === 'lamp' ? 'yes' : 'no'

@@ -14,8 +14,7 @@ const MOST_EATERS = 20;
 /** A day that exists, `YYYY-MM-DD`. */
 export const dayName = (say: Say) => yup.string().typeError(say).required(say).test('day', say, isDay);
 
-/** Days of the week, 1 for Monday. */
-export const weekdays = () =>
+const someWeekdays = () =>
   yup
     .array()
     .of(
@@ -25,8 +24,10 @@ export const weekdays = () =>
         .max(7)
         .required()
     )
-    .max(7, () => t('errors.weekHasSevenDays'))
-    .required();
+    .max(7, () => t('errors.weekHasSevenDays'));
+
+/** Days of the week, 1 for Monday. */
+export const weekdays = () => someWeekdays().required();
 
 const grams = number(() => t('errors.giveWhatEatenDaySuch'))
   .min(0, () => t('errors.nobodyEatsLessThanNothing'))
@@ -141,20 +142,10 @@ export const ruleSchema = yup
             .max(120, () => t('errors.atMostEveryDays'))
             .required(() => t('errors.everyHowManyDays'))
       }),
-    weekdays: yup
-      .array()
-      .of(
-        number(() => t('errors.chooseDaysWeek'))
-          .integer()
-          .min(1)
-          .max(7)
-          .required()
-      )
-      .max(7, () => t('errors.weekHasSevenDays'))
-      .when('kind', {
-        is: 'weekdays',
-        then: (schema) => schema.min(1, () => t('errors.chooseAtLeastOneDay')).required()
-      }),
+    weekdays: someWeekdays().when('kind', {
+      is: 'weekdays',
+      then: (schema) => schema.min(1, () => t('errors.chooseAtLeastOneDay')).required()
+    }),
     /** What is wanted of it on those days; ready by then where nothing is said. */
     aim: yup
       .object({

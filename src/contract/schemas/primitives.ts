@@ -4,7 +4,7 @@ import { askComma } from '../../core/units/parseQuantity.ts';
 import { problemWords } from '../../words/problems.ts';
 import { isDay, isId, isKey, plainName, plainText } from '../text.ts';
 
-/** Says why a value is refused. A function, because the language is that of whoever sent it. */
+/** Says why a value is refused. A function, because each sender reads a language of their own. */
 export type Say = () => string;
 
 /** What is asked of a typed number whose comma can be both; null where it is clear. */

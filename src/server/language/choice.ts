@@ -1,6 +1,6 @@
 import Negotiator from 'negotiator';
 import { MESSAGES } from '$catalogue/every.ts';
-import { PSEUDO } from '$messages/t.ts';
+import { PSEUDO } from '$messages/pseudo.ts';
 
 /** The languages that Brote is written in, by their BCP 47 tags. */
 export const LANGUAGES: readonly string[] = Object.keys(MESSAGES).filter((tag) => tag !== PSEUDO);

@@ -2,6 +2,7 @@ import { CROPS } from '../library.ts';
 import { CROP_NAMES } from './cropNames.ts';
 import { FOOD_NAMES, HARMLESS_WORDS, NAMESAKES } from './foodNames.ts';
 import { POISONOUS_NAMES, RISKY_NAMES } from './poisonousNames.ts';
+import { readTable } from './readTable.ts';
 import { plantNameWords, writtenAsOne } from './wordsOf.ts';
 
 /** Why a plant's seedlings are no food. */
@@ -21,16 +22,6 @@ export type Meaning =
 
 /** Where two meanings claim the same words, the first of these holds. */
 const PRECEDENCE: readonly Meaning['kind'][] = ['refused', 'warned', 'other-plant', 'crop', 'harmless-word'];
-
-/** The lines of a table of names: what stands first, and every name of every language. */
-const readTable = (table: string): { head: string; names: string[] }[] =>
-  table
-    .trim()
-    .split('\n')
-    .map((line) => {
-      const [head = '', ...languages] = line.split('|').map((part) => part.trim());
-      return { head, names: languages.flatMap((part) => part.replace(/^[a-z]{2} /, '').split('; ')) };
-    });
 
 const listed = (names: string): string[] => names.split(';').map((name) => name.trim());
 

@@ -1,19 +1,17 @@
 import type { Crop } from '../crop.ts';
 import { CROPS } from '../library.ts';
 import { CROP_NAMES } from './cropNames.ts';
+import { readTable } from './readTable.ts';
 
 /** By a crop's key what it is called: the usual name of each language, and synonyms of one word. */
 const CALLED: ReadonlyMap<string, string> = new Map(
-  CROP_NAMES.trim()
-    .split('\n')
-    .map((line) => {
-      const [key = '', ...languages] = line.split('|').map((part) => part.trim());
-      const names = languages.flatMap((language) => {
-        const [usual = '', ...synonyms] = language.replace(/^[a-z]{2} /, '').split('; ');
-        return [usual, ...synonyms.filter((name) => !name.includes(' '))];
-      });
-      return [key, names.join(' ')];
-    })
+  readTable(CROP_NAMES).map(({ head, byLanguage }) => {
+    const names = byLanguage.flatMap(([usual = '', ...synonyms]) => [
+      usual,
+      ...synonyms.filter((name) => !name.includes(' '))
+    ]);
+    return [head, names.join(' ')];
+  })
 );
 
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
