@@ -1,6 +1,7 @@
+import { forReader } from './formats.ts';
 import { cropInText, cropName, cropList, cropsInText } from './cropNames.ts';
 import { allOf, anyOf } from './lists.ts';
-import { formattedAs, t, table } from '$messages/t.ts';
+import { t, table } from '$messages/t.ts';
 import { DAY } from '$core/time/zone.ts';
 import { PORTIONS, type Appetite, type PortionSize as EatenPortion } from '$core/ahead/appetite.ts';
 import type { Change } from '$core/ahead/changes.ts';
@@ -245,11 +246,11 @@ export function shortDaysWords(days: readonly { day: number }[], name: DayName):
 }
 
 /** The names of the weekdays, from Monday. */
-const weekdays = (style: 'long' | 'short'): string[] => {
-  const format = new Intl.DateTimeFormat(formattedAs(), { weekday: style, timeZone: 'UTC' });
+const weekdays = forReader((tag, style: 'long' | 'short'): string[] => {
+  const format = new Intl.DateTimeFormat(tag, { weekday: style, timeZone: 'UTC' });
   // 1 January 2024 was a Monday.
   return Array.from({ length: 7 }, (_, day) => format.format(Date.UTC(2024, 0, 1 + day)));
-};
+});
 export const shortWeekdays = (): string[] => weekdays('short');
 export const weekdayName = (day: number): string => weekdays('long')[(day + 6) % 7]!;
 

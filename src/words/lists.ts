@@ -1,14 +1,6 @@
-import { formattedAs } from '$messages/t.ts';
+import { forReader } from './formats.ts';
 
-const formats = new Map<string, Intl.ListFormat>();
-
-function formatOf(type: Intl.ListFormatType): Intl.ListFormat {
-  const tag = formattedAs();
-  const id = `${tag} ${type}`;
-  let format = formats.get(id);
-  if (!format) formats.set(id, (format = new Intl.ListFormat(tag, { type })));
-  return format;
-}
+const formatOf = forReader((tag, type: Intl.ListFormatType) => new Intl.ListFormat(tag, { type }));
 
 const listed = (items: readonly string[], type: Intl.ListFormatType): string => formatOf(type).format(items);
 

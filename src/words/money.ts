@@ -1,27 +1,22 @@
 import { cropInText } from './cropNames.ts';
-import { formattedAs, t, table } from '$messages/t.ts';
+import { forReader } from './formats.ts';
+import { t, table } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
 import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 
-const formats = new Map<string, Intl.NumberFormat>();
-
-/** An amount of the household's money, with cents as its money has them; small prices with as many places as they need. */
-export function money(amount: number, currency: string): string {
-  const fine = amount !== 0 && Math.abs(amount) < 0.1;
-  const tag = formattedAs();
-  const key = `${tag}|${currency}|${fine}`;
-  let format = formats.get(key);
-  if (!format) {
-    format = new Intl.NumberFormat(tag, {
+const formatOf = forReader(
+  (tag, currency: string, fine: boolean) =>
+    new Intl.NumberFormat(tag, {
       style: 'currency',
       currency,
       currencyDisplay: 'narrowSymbol',
       ...(fine ? { maximumSignificantDigits: 2 } : {})
-    });
-    formats.set(key, format);
-  }
-  return format.format(amount);
-}
+    })
+);
+
+/** An amount of the household's money, with cents as its money has them; small prices with as many places as they need. */
+export const money = (amount: number, currency: string): string =>
+  formatOf(currency, amount !== 0 && Math.abs(amount) < 0.1).format(amount);
 
 export const COST_WORDS: Record<CostKind, string> = table('money.cost');
 

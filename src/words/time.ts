@@ -1,6 +1,7 @@
-import { formattedAs, t } from '$messages/t.ts';
+import { t } from '$messages/t.ts';
 import { zoneOf } from '$core/time/zone.ts';
 import { capital } from './capital.ts';
+import { forReader } from './formats.ts';
 import type { Units } from '$core/units/format.ts';
 
 /** Where a household is, and how it measures: its clock goes round in 12 hours with US units. Dates are in the reader's language. */
@@ -9,18 +10,13 @@ export interface Locale {
   units: Units;
 }
 
-const formats = new Map<string, Intl.DateTimeFormat>();
+const formatOf = forReader(
+  (tag, zone: string, units: Units, options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat(tag, { timeZone: zone, hour12: units === 'us', ...options })
+);
 
-function format(at: number, { zone, units }: Locale, options: Intl.DateTimeFormatOptions): string {
-  const tag = formattedAs();
-  const key = `${tag}|${zone}|${units}|${JSON.stringify(options)}`;
-  let made = formats.get(key);
-  if (!made) {
-    made = new Intl.DateTimeFormat(tag, { timeZone: zone, hour12: units === 'us', ...options });
-    formats.set(key, made);
-  }
-  return made.format(at);
-}
+const format = (at: number, { zone, units }: Locale, options: Intl.DateTimeFormatOptions): string =>
+  formatOf(zone, units, options).format(at);
 
 /** `07:30`, or `7:30 AM`. */
 export const clockTime = (at: number, locale: Locale): string =>
