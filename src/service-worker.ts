@@ -27,6 +27,7 @@ worker.addEventListener('install', (event) => {
     caches
       .open(ASSETS)
       .then((cache) => cache.addAll([...build, ...files]))
+      .then(keepOfflinePage)
       .then(() => worker.skipWaiting())
   );
 });
@@ -181,9 +182,24 @@ async function marked(cached: Response, data: boolean): Promise<Response> {
   });
 }
 
+/**
+ * Stores what is shown in place of a page that is not stored. It is nobody's: it stays with the application when the pages are
+ * forgotten, and comes again when they are made ready, as its reader may have chosen another language.
+ */
+async function keepOfflinePage(): Promise<void> {
+  try {
+    const answer = await fetch(OFFLINE);
+    if (!answer.ok) return;
+    const headers = { 'content-type': 'text/html; charset=utf-8' };
+    await (await caches.open(ASSETS)).put(OFFLINE, new Response(await answer.text(), { headers }));
+  } catch {
+    // The next time that pages are made ready.
+  }
+}
+
 /** Says that a page is not stored here, or nothing where not even that is. */
 async function notCached(): Promise<Response> {
-  const page = await (await caches.open(PAGES)).match(OFFLINE);
+  const page = await (await caches.open(ASSETS)).match(OFFLINE);
   return page ? new Response(page.body, { status: 503, headers: page.headers }) : Response.error();
 }
 
@@ -193,7 +209,8 @@ worker.addEventListener('message', (event) => {
 });
 
 async function makeReady(): Promise<void> {
-  const paths = [OFFLINE, ...VIEWS.flatMap((view) => [view, `${view}/__data.json`])];
+  await keepOfflinePage();
+  const paths = VIEWS.flatMap((view) => [view, `${view}/__data.json`]);
   for (const path of paths)
     try {
       const asked = turn;

@@ -104,7 +104,9 @@ describe('what is harvested', () => {
     const half = await sow();
     await record(half, ...grown, [160, cut(60, { share: 0.5, last: false, pieces: [6, 7, 8, 9, 10, 11] })]);
     expect((await record(half, [161, cut(60)]))[0]).to.include('Only 50% of it is left');
-    expect((await record(half, [161, cut(60, { share: 0.5, pieces: [5, 6] })]))[0]).to.include('cut before');
+    expect((await record(half, [161, cut(60, { share: 0.5, pieces: [5, 6] })]))[0]).to.include(
+      'already been cut'
+    );
     expect((await record(half, [161, cut(60, { share: 0.5, again: true })]))[0]).to.include(
       'does not grow again'
     );
