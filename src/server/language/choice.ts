@@ -8,11 +8,10 @@ export const LANGUAGES: readonly string[] = Object.keys(MESSAGES).filter((tag) =
 /** What is read where nothing fits. */
 const USUAL = 'en';
 
-/** For development: everything in one language, the pseudo-language among them. */
-const forced = process.env.BROTE_LANGUAGE;
-
 /** The language for somebody who reads some, best first: a regional one where there is one, or else the language itself. */
 export function nearest(tags: readonly string[]): string {
+  // For development: everything in one language, the pseudo-language among them.
+  const forced = process.env.BROTE_LANGUAGE;
   if (forced !== undefined && forced in MESSAGES) return forced;
   for (const tag of tags)
     for (const one of [tag, tag.split('-')[0]!]) if (LANGUAGES.includes(one)) return one;

@@ -58,7 +58,7 @@
       value={name}
       error={wrong('name')}
     />
-    <div class="two">
+    <div class="pair">
       <Field
         name="fromDay"
         type="date"
@@ -91,10 +91,5 @@
     justify-content: space-between;
     gap: 1rem;
     align-items: center;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem;
   }
 </style>

@@ -24,9 +24,11 @@
     on:select={({ detail }) => choose(detail as unknown as T)}
   >
     {#each options as option (option.value)}
-      <RadioTile value={option.value} iconDescription="">
-        {option.text}{#if option.hint}<span class="hint">{option.hint}</span>{/if}
-      </RadioTile>
+      <span class="option">
+        <RadioTile value={option.value} iconDescription="">
+          {option.text}{#if option.hint}<span class="hint">{option.hint}</span>{/if}
+        </RadioTile>
+      </span>
     {/each}
   </TileGroup>
 </div>
@@ -67,14 +69,19 @@
     height: auto;
     padding: 0;
   }
+  .option {
+    position: relative;
+    display: inline-flex;
+    min-width: 0;
+  }
   /* The input covers its tile, so that screen readers and touch can press it. */
   .choice :global(.bx--tile-input) {
-    position: relative;
+    inset: 0;
     z-index: 1;
     clip: auto;
-    width: 2.75rem;
-    height: 2.75rem;
-    margin: 0 -3.25rem 0 0;
+    width: 100%;
+    height: 100%;
+    margin: 0;
     opacity: 0;
     cursor: pointer;
   }

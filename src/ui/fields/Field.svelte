@@ -38,6 +38,7 @@
 
 {#if type === 'password'}
   <PasswordInput
+    tooltipAlignment="end"
     {name}
     labelText={label}
     value={value || typed}

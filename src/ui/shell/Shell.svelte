@@ -1,12 +1,14 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import type { Snippet } from 'svelte';
+  import { afterNavigate } from '$app/navigation';
   import { page } from '$app/state';
   import Weeks from 'carbon-icons-svelte/lib/Calendar.svelte';
   import Add from 'carbon-icons-svelte/lib/AddAlt.svelte';
   import Bench from 'carbon-icons-svelte/lib/ListChecked.svelte';
   import Catalog from 'carbon-icons-svelte/lib/Catalog.svelte';
   import Home from 'carbon-icons-svelte/lib/Home.svelte';
+  import MoreIcon from 'carbon-icons-svelte/lib/OverflowMenuHorizontal.svelte';
   import Notebook from 'carbon-icons-svelte/lib/Notebook.svelte';
   import Pantry from 'carbon-icons-svelte/lib/Restaurant.svelte';
   import Shelf from 'carbon-icons-svelte/lib/Layers.svelte';
@@ -14,18 +16,27 @@
 
   let { household, children }: { household: string; children: Snippet } = $props();
 
-  const VIEWS = [
+  const SHELF = [
     { path: '/round', name: t('app.round'), icon: Walk },
     { path: '/shelf', name: t('app.shelf'), icon: Shelf },
-    { path: '/bench', name: t('app.bench'), icon: Bench },
-    { path: '/ahead', name: t('app.ahead'), icon: Weeks },
     { path: '/sow', name: t('app.sow'), icon: Add },
-    { path: '/pantry', name: t('app.pantry'), icon: Pantry },
-    // On a phone it is found from the household: nine do not fit under a thumb.
-    { path: '/crops', name: t('app.crops'), icon: Catalog, wide: true },
-    { path: '/notebook', name: t('app.notebook'), icon: Notebook },
-    { path: '/household', name: t('app.household'), short: t('app.home'), icon: Home }
+    { path: '/ahead', name: t('app.ahead'), icon: Weeks }
   ];
+  /** On a phone these open from the fifth button: nine do not fit under a thumb. */
+  const MORE = [
+    { path: '/bench', name: t('app.bench'), icon: Bench },
+    { path: '/pantry', name: t('app.pantry'), icon: Pantry },
+    { path: '/crops', name: t('app.crops'), icon: Catalog, also: '/methods' },
+    { path: '/notebook', name: t('app.notebook'), icon: Notebook },
+    { path: '/household', name: t('app.household'), icon: Home }
+  ];
+
+  type View = { path: string; also?: string };
+  const isCurrent = (view: View) =>
+    [view.path, view.also].some((path) => path !== undefined && page.url.pathname.startsWith(path));
+
+  let more = $state<HTMLElement>();
+  afterNavigate(() => more?.hidePopover());
 </script>
 
 <a class="skip" href="#main">{t('app.skipPage')}</a>
@@ -33,20 +44,30 @@
   <nav aria-label={t('app.views')}>
     <a class="name" href="/round"><img src="/brote.svg" alt="" width="30" height="30" /><span>Brote</span></a>
     <ul>
-      {#each VIEWS as view (view.path)}
-        <li class:wide={'wide' in view}>
-          <a href={view.path} aria-current={page.url.pathname.startsWith(view.path) ? 'page' : undefined}>
-            <view.icon size={24} aria-hidden="true" />
-            {#if 'short' in view}<span class="long">{view.name}</span><span class="short">{view.short}</span
-              >{:else}<span>{view.name}</span>{/if}
-          </a>
-        </li>
-      {/each}
+      {#each SHELF as view (view.path)}<li>{@render link(view)}</li>{/each}
+      {#each MORE as view (view.path)}<li class="wide">{@render link(view)}</li>{/each}
+      <li class="narrow">
+        <button type="button" popovertarget="more-views" class:current={MORE.some(isCurrent)}>
+          <MoreIcon size={24} aria-hidden="true" /><span>{t('app.more')}</span>
+        </button>
+      </li>
     </ul>
     <p class="household soft small">{household}</p>
+    <div id="more-views" class="more" popover="auto" bind:this={more}>
+      <p class="soft small">{household}</p>
+      <ul>
+        {#each MORE as view (view.path)}<li>{@render link(view)}</li>{/each}
+      </ul>
+    </div>
   </nav>
   <main id="main" tabindex="-1">{@render children()}</main>
 </div>
+
+{#snippet link(view: View & { name: string; icon: typeof Home })}
+  <a href={view.path} aria-current={isCurrent(view) ? 'page' : undefined}>
+    <view.icon size={24} aria-hidden="true" /><span>{view.name}</span>
+  </a>
+{/snippet}
 
 <style>
   .skip {
@@ -93,7 +114,7 @@
     display: grid;
     gap: 0.25rem;
   }
-  li a {
+  li :is(a, button) {
     display: flex;
     align-items: center;
     gap: 0.7rem;
@@ -103,15 +124,16 @@
     text-decoration: none;
     color: var(--ink);
   }
-  li a:hover {
+  li :is(a, button):hover {
     background: var(--beet-soft);
   }
-  li a[aria-current] {
+  li a[aria-current],
+  li button.current {
     background: var(--beet);
     color: var(--on-beet);
     font-weight: 600;
   }
-  .short {
+  .narrow {
     display: none;
   }
   .household {
@@ -140,25 +162,45 @@
     }
     .name,
     .wide,
-    .long,
     .household {
       display: none;
     }
-    .short {
-      display: inline;
+    .narrow {
+      display: block;
     }
-    ul {
-      grid-template-columns: repeat(8, minmax(0, 1fr));
+    nav > ul {
+      grid-template-columns: repeat(5, minmax(0, 1fr));
       gap: 0;
     }
-    li a {
+    nav > ul :is(a, button) {
       flex-direction: column;
       gap: 0.1rem;
       justify-content: center;
+      width: 100%;
       min-height: 3.75rem;
       padding: 0;
-      font-size: 0.6875rem;
+      border: 0;
+      background: none;
+      font-size: 0.875rem;
+      cursor: pointer;
       border-radius: 0;
+    }
+    nav > ul li button.current {
+      background: var(--beet);
+    }
+    .more {
+      inset: auto 0 calc(3.75rem + env(safe-area-inset-bottom));
+      width: 100%;
+      box-sizing: border-box;
+      padding: 0.9rem;
+      border: 0;
+      border-top: 1.5px solid var(--ink-faint);
+      background: var(--paper-sunk);
+      color: var(--ink);
+      box-shadow: 0 -6px 18px rgb(0 0 0 / 18%);
+    }
+    .more ul {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
     }
     main {
       padding: 1rem 0.9rem 9rem;

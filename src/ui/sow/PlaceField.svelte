@@ -88,7 +88,7 @@
     {#if light === 'lamp'}
       <Caution>{CAUTIONS.lamp}</Caution>
     {/if}
-    <div class="two">
+    <div class="pair">
       <TextInput
         labelText={t('sow.byDaySign', { sign })}
         value={figure(toUnits(newPlace.dayC))}
@@ -114,11 +114,5 @@
     padding: 1rem;
     border: 1.5px dashed var(--ink-soft);
     border-radius: 10px;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem;
-    align-items: start;
   }
 </style>

@@ -52,7 +52,7 @@
         value={'' as ZoneChange}
       />
     {/if}
-    <div class="four">
+    <div class="pair">
       <Field
         name="wake"
         type="time"
@@ -171,16 +171,7 @@
     margin: 0.25rem 0 1.25rem;
   }
   .columns {
-    display: grid;
-    grid-template-columns: 1.2fr 1fr;
-    gap: 2rem 3.5rem;
-    align-items: start;
-  }
-  .four {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem;
-    align-items: start;
+    --first: 1.2fr;
   }
   .places {
     list-style: none;
@@ -191,10 +182,5 @@
   }
   h2 {
     margin-bottom: 0.25rem;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

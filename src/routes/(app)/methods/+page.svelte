@@ -63,6 +63,7 @@
     margin: 0.25rem 0 1rem;
   }
   .scroll {
+    position: relative;
     overflow-x: auto;
   }
   table {

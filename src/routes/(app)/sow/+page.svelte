@@ -355,18 +355,10 @@
 
 <style>
   .columns {
-    display: grid;
-    grid-template-columns: minmax(18rem, 1fr) minmax(20rem, 1.15fr);
-    gap: 2rem;
-    align-items: start;
+    --second: 1.15fr;
     margin-top: 1.25rem;
   }
   .failed {
     color: var(--alarm);
-  }
-  @media (max-width: 60rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -121,10 +121,7 @@
     margin-top: 1.5rem;
   }
   .columns {
-    display: grid;
-    grid-template-columns: 1.5fr 1fr;
-    gap: 2rem 3.5rem;
-    align-items: start;
+    --first: 1.5fr;
     margin-top: 1.75rem;
   }
   section + section {
@@ -137,7 +134,6 @@
     align-items: center;
   }
   @media (max-width: 47.99rem) {
-    .columns,
     .days {
       grid-template-columns: minmax(0, 1fr);
     }

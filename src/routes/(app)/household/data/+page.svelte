@@ -94,12 +94,6 @@
   .lead {
     margin: 0.4rem 0 1rem;
   }
-  .columns {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 2.5rem 3rem;
-    align-items: start;
-  }
   .lists {
     list-style: none;
     padding: 0;
@@ -114,10 +108,5 @@
   }
   h3 {
     margin-top: 0.75rem;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

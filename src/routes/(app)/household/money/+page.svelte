@@ -61,7 +61,7 @@
             text="{code}, {names.of(code)}"
           />{/each}
       </Select>
-      <div class="two">
+      <div class="pair">
         <Field
           name="kWh"
           label={t('household.kwhCosts')}
@@ -190,7 +190,7 @@
         >
           {#each crops as crop (crop.key)}<SelectItem value={crop.key} text={cropName(crop.name)} />{/each}
         </Select>
-        <div class="two">
+        <div class="pair">
           <Field name="price" label={t('household.costs')} error={wrong('shop.price')} inputmode="decimal" />
           <Field
             name="amount"
@@ -246,18 +246,6 @@
   .lead {
     margin: 0.4rem 0 1rem;
   }
-  .columns {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 2rem 3rem;
-    align-items: start;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0.75rem;
-    align-items: start;
-  }
   .three {
     display: grid;
     grid-template-columns: repeat(3, 1fr);
@@ -277,10 +265,5 @@
   }
   .scroll {
     overflow-x: auto;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

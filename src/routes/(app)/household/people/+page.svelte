@@ -140,10 +140,7 @@
 
 <style>
   .columns {
-    display: grid;
-    grid-template-columns: 1.2fr 1fr;
-    gap: 2rem 3.5rem;
-    align-items: start;
+    --first: 1.2fr;
     margin-top: 1rem;
   }
   ul {
@@ -176,10 +173,5 @@
     justify-content: space-between;
     align-items: center;
     gap: 1rem;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

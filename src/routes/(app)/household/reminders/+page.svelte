@@ -124,7 +124,7 @@
     <form method="POST" action="?/quiet" use:enhance class="stack" novalidate>
       <h2>{t('household.whenLeaveYouAlone')}</h2>
       {#if done === 'quiet'}<p role="status">{t('household.saved')}</p>{/if}
-      <div class="two">
+      <div class="pair">
         <Field
           name="quietFrom"
           type="time"
@@ -167,10 +167,7 @@
     max-width: 44rem;
   }
   .columns {
-    display: grid;
-    grid-template-columns: 1.3fr 1fr;
-    gap: 2rem 3.5rem;
-    align-items: start;
+    --first: 1.3fr;
     margin-top: 1.25rem;
   }
   .channels {
@@ -190,11 +187,6 @@
   .add :global(.bx--btn) {
     margin-top: 1.5rem;
   }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem;
-  }
   dl {
     margin: 0;
   }
@@ -205,7 +197,6 @@
     margin: 0 0 0.6rem;
   }
   @media (max-width: 47.99rem) {
-    .columns,
     .add {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -112,11 +112,8 @@
     margin-top: 1rem;
   }
   .columns {
-    display: grid;
-    grid-template-columns: 1.6fr 1fr;
-    gap: 2rem 3rem;
+    --first: 1.6fr;
     margin-top: 1rem;
-    align-items: start;
   }
   .wide {
     grid-column: 1 / -1;
@@ -141,10 +138,5 @@
     gap: 1rem;
     padding: 0.3rem 0;
     border-bottom: 1px solid var(--ink-faint);
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

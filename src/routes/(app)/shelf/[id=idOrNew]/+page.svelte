@@ -87,7 +87,7 @@
       {wrong('light.kind') || wrong('light.aspect')}
     </p>{/if}
   {#if light === 'lamp'}
-    <div class="two">
+    <div class="pair">
       <Field
         name="hours"
         label={t('shelf.hoursDay')}
@@ -128,7 +128,7 @@
       checked={form ? form.fields?.back === 'on' : (sill?.back ?? false)}
     />
   {/if}
-  <div class="two">
+  <div class="pair">
     <Field
       name="dayC"
       label={t('shelf.byDaySign', { sign })}
@@ -209,12 +209,6 @@
 {/if}
 
 <style>
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem;
-    align-items: start;
-  }
   .readings {
     display: grid;
     gap: 2rem;

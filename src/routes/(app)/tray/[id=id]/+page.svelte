@@ -268,7 +268,7 @@
   {/if}
 </section>
 
-<div class="two">
+<div class="columns">
   <section class="block">
     <h2>{t('tray.log')}</h2>
     <ol class="log">
@@ -371,10 +371,9 @@
     gap: 2rem 2.5rem;
     margin-top: 0.75rem;
   }
-  .two {
-    display: grid;
-    grid-template-columns: 1.3fr 1fr;
-    gap: 0 3rem;
+  .columns {
+    --first: 1.3fr;
+    row-gap: 0;
   }
   .ended {
     display: grid;
@@ -406,7 +405,6 @@
     align-items: center;
   }
   @media (max-width: 47.99rem) {
-    .two,
     .ended {
       grid-template-columns: minmax(0, 1fr);
     }

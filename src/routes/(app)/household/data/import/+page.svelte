@@ -140,14 +140,6 @@
     max-width: 44rem;
   }
   .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 24rem) minmax(0, 1fr);
-    gap: 2rem 3rem;
-    align-items: start;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
+    --first: 24rem;
   }
 </style>

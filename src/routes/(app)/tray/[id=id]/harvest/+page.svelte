@@ -318,10 +318,6 @@
 
 <style>
   .columns {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 1rem 3rem;
-    align-items: start;
     margin-top: 1rem;
   }
   .cut {
@@ -332,10 +328,5 @@
     border-left: 5px solid var(--alarm);
     background: var(--alarm-soft);
     border-radius: 0 8px 8px 0;
-  }
-  @media (max-width: 47.99rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
 </style>

@@ -80,7 +80,7 @@
     error={wrong('weighedG')}
     inputmode="decimal"
   />
-  <fieldset class="two">
+  <fieldset class="pair">
     <legend>{t('bench.paperTowelTest')}</legend>
     <Field
       name="sprouted"
@@ -121,7 +121,7 @@
     error={wrong('packetPct')}
     inputmode="decimal"
   />
-  <div class="two">
+  <div class="pair">
     <Field
       name="boughtOn"
       type="date"
@@ -137,7 +137,7 @@
       error={wrong('bestBefore')}
     />
   </div>
-  <div class="two">
+  <div class="pair">
     <Field
       name="price"
       label={t('bench.pricePacket')}
@@ -166,12 +166,6 @@
   legend {
     padding: 0;
     font-weight: 620;
-  }
-  .two {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0.75rem;
-    align-items: start;
   }
   .wide {
     grid-column: 1 / -1;
