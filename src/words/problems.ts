@@ -1,5 +1,6 @@
 import { cropName } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
+import { READINGS_HEADER } from '$core/places/air/csv.ts';
 import type { Problem, ProblemKind, Problems } from '$core/problem.ts';
 import type { FieldProblem } from '$core/choice/resolve.ts';
 import type { UnitKind } from '$core/units/parseQuantity.ts';
@@ -100,8 +101,9 @@ const SAY: { [K in ProblemKind]: (params: Problems[K]) => string } = {
   'humidity-unread': ({ typed }) => t('errors.typedNoHumidity', { typed }),
   'too-many-columns': () => COLUMNS(),
   'file-no-text': () => t('errors.fileNoPlainTextSave'),
-  'file-no-header': () => t('errors.firstLineMustNameColumns'),
-  'file-no-columns': ({ names }) => t('errors.firstLineNamesNamesOne', { names: names.join(', ') }),
+  'file-no-header': () => t('errors.firstLineMustNameColumns', { columns: READINGS_HEADER }),
+  'file-no-columns': ({ names }) =>
+    t('errors.firstLineNamesNamesOne', { names: names.join(', '), columns: READINGS_HEADER }),
   'file-day-or-month': ({ typed }) => t('errors.typedCanBeReadAs', { typed }),
   'past-too-many': ({ lines, most }) => t('errors.listHasLinesLinesImport', { lines, most }),
   'past-no-header': () => t('errors.firstLineMustNameColumns2'),

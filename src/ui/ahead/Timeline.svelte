@@ -348,7 +348,6 @@
     text-overflow: ellipsis;
   }
   .scroll {
-    overflow-x: auto;
     touch-action: pan-x pan-y;
   }
   .draw svg {

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { t } from '$messages/t.ts';
+  import { rich, t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
   import { problemWords } from '$words/problems.ts';
   import { Button, FileUploaderButton, TextArea } from 'carbon-components-svelte';
-  import { readReadingsCsv } from '$core/places/air/csv.ts';
+  import { READINGS_HEADER, readReadingsCsv } from '$core/places/air/csv.ts';
   import { checkReading } from '$core/places/air/reading.ts';
   import { zoneOf } from '$core/time/zone.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { decodeText } from '../data/decode.ts';
   import { sendReadings } from './sendReadings.ts';
 
@@ -58,9 +59,7 @@
 <section aria-labelledby="import-title" class="stack">
   <h2 id="import-title">{t('shelf.bringFile')}</h2>
   <p class="small soft">
-    {t('shelf.csvWithFirstLineNames')} <code>{t('shelf.timeTemperatureHumidity')}</code>{t(
-      'shelf.dayTimeMayStandTwo'
-    )}
+    <Rich parts={rich('shelf.readings.file.help', { columns: READINGS_HEADER })} />
   </p>
   <div>
     <FileUploaderButton

@@ -82,9 +82,6 @@
 {/if}
 
 <style>
-  .scroll {
-    overflow-x: auto;
-  }
   table {
     border-collapse: collapse;
   }

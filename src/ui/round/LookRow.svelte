@@ -114,7 +114,7 @@
     .look:not(.wraps) {
       flex-wrap: nowrap;
     }
-    .chip.quiet {
+    .look:not(.wraps) .chip.quiet {
       flex: none;
     }
   }

@@ -2,7 +2,7 @@
   import type { Snippet } from 'svelte';
   import type { Piece } from '$messages/t.ts';
 
-  /** A message with tags in it: strong and emphasised words stand for themselves, links come as snippets. */
+  /** A message with tags in it: strong and emphasised words and code stand for themselves, links come as snippets. */
   interface Props {
     parts: readonly Piece[];
     link?: Snippet<[string]>;
@@ -16,4 +16,5 @@
 {#each parts as { text, tag }, n (n)}{@const snippet = tag
     ? snippets[tag]
     : undefined}{#if snippet}{@render snippet(text)}{:else if tag === 'strong'}<strong>{text}</strong
-    >{:else if tag === 'em'}<em>{text}</em>{:else}{text}{/if}{/each}
+    >{:else if tag === 'em'}<em>{text}</em>{:else if tag === 'code'}<code>{text}</code
+    >{:else}{text}{/if}{/each}

@@ -185,6 +185,12 @@
       cursor: pointer;
       border-radius: 0;
     }
+    nav > ul span {
+      max-width: 100%;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
     nav > ul li button.current {
       background: var(--beet);
     }

@@ -16,6 +16,9 @@ const TEMP = /(temp|°\s*c|°\s*f|grad)/i;
 const IN_F = /°\s*f|fahrenheit|\(f\)|_f$/i;
 const HUMIDITY = /(hum|rh|feucht|%)/i;
 
+/** A first line that it reads, as an example. */
+export const READINGS_HEADER = 'time,temperature,humidity';
+
 /** Which columns say when, what and how damp; -1 for one that is not there. */
 interface Columns {
   /** A moment in one column, or a day with its time beside it. */

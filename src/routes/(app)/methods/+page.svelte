@@ -19,7 +19,7 @@
 <p class="soft lead">
   {t('methods.growersAnswerTheseQuestionsDifferently')}
 </p>
-<div class="scroll">
+<div class="scroll" role="region" aria-label={t('methods.methods')} tabindex="-1">
   <table>
     <thead>
       <tr>
@@ -61,10 +61,6 @@
 <style>
   .lead {
     margin: 0.25rem 0 1rem;
-  }
-  .scroll {
-    position: relative;
-    overflow-x: auto;
   }
   table {
     border-collapse: collapse;

@@ -226,9 +226,6 @@
     flex-wrap: wrap;
     gap: 0 1.25rem;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   /* Carbon's table on our paper: one padding for heads and cells, so that columns stand under their names. */
   .scroll :global(th),
   .scroll :global(td) {

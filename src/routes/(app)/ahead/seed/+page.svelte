@@ -47,34 +47,36 @@
   {:else}
     <p>{t('ahead.thereEnoughEverything')}</p>
   {/if}
-  <table>
-    <thead>
-      <tr
-        ><th scope="col">{t('ahead.crop')}</th><th scope="col">{t('ahead.needed')}</th><th scope="col"
-          >{t('ahead.there')}</th
-        ><th scope="col">{t('ahead.usedFirst')}</th></tr
-      >
-    </thead>
-    <tbody>
-      {#each needs as { crop, needG, haveG, buyBy, first, stale } (crop.key)}
-        <tr>
-          <th scope="row">{cropName(crop.name)}</th>
-          <td class="mass">{seedMass(needG, locale.units)}</td>
-          <td
-            ><span class="mass">{seedMass(haveG, locale.units)}</span>{#if buyBy !== null}<br /><span
-                class="soft small">{t('ahead.buyByDay', { day: dayWords(buyBy, data.now, locale) })}</span
-              >{/if}</td
-          >
-          <td>
-            {first ? first.name || cropName(crop.name) : '–'}
-            {#if stale.length > 0}<br /><span class="soft small"
-                >{t('ahead.oneLotLotsPastDate', { stale: stale.length })}</span
-              >{/if}
-          </td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="scroll" role="region" aria-label={t('ahead.seed')} tabindex="-1">
+    <table>
+      <thead>
+        <tr
+          ><th scope="col">{t('ahead.crop')}</th><th scope="col">{t('ahead.needed')}</th><th scope="col"
+            >{t('ahead.there')}</th
+          ><th scope="col">{t('ahead.usedFirst')}</th></tr
+        >
+      </thead>
+      <tbody>
+        {#each needs as { crop, needG, haveG, buyBy, first, stale } (crop.key)}
+          <tr>
+            <th scope="row">{cropName(crop.name)}</th>
+            <td class="mass">{seedMass(needG, locale.units)}</td>
+            <td
+              ><span class="mass">{seedMass(haveG, locale.units)}</span>{#if buyBy !== null}<br /><span
+                  class="soft small">{t('ahead.buyByDay', { day: dayWords(buyBy, data.now, locale) })}</span
+                >{/if}</td
+            >
+            <td>
+              {first ? first.name || cropName(crop.name) : '–'}
+              {#if stale.length > 0}<br /><span class="soft small"
+                  >{t('ahead.oneLotLotsPastDate', { stale: stale.length })}</span
+                >{/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
 {/if}
 
 <style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { t } from '$messages/t.ts';
+  import { rich, t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import BringPackage from '$ui/data/BringPackage.svelte';
@@ -8,6 +8,7 @@
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import Caution from '$ui/shell/Caution.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
+  import Rich from '$ui/shell/Rich.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
   import type { ActionData, PageData } from './$types';
 
@@ -55,7 +56,7 @@
     </ul>
     <Caution>{CAUTIONS.giving}</Caution>
     <p class="small soft">
-      {t('household.whoeverRunsBroteCanKeep')} <code>{t('household.npmRunBackup')}</code>.
+      <Rich parts={rich('household.operatorBackup')} />
     </p>
   </section>
   <BringPackage />

@@ -263,7 +263,4 @@
     align-items: center;
     gap: 1rem;
   }
-  .scroll {
-    overflow-x: auto;
-  }
 </style>

@@ -149,9 +149,6 @@
     margin: 1rem 0 1.5rem;
     max-width: 46rem;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   thead a {
     font-weight: 600;
   }

@@ -118,9 +118,6 @@
   .wide {
     grid-column: 1 / -1;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   tbody a {
     font-weight: 600;
     display: inline-flex;
