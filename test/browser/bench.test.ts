@@ -5,6 +5,7 @@ import {
   DESK,
   expectAccessible,
   expectFitsThumb,
+  moveOn,
   open,
   PHONE,
   reload,
@@ -53,7 +54,7 @@ describe('the sheet of the bench', () => {
   it('prepares three sowings from one sheet, with timers that outlive a reload', async () => {
     const page = await stage.page(PHONE);
     await open(page, stage, '/bench');
-    await page.getByRole('button', { name: '+6 h' }).click();
+    await moveOn(page, '+6 h');
     const headings = await page.locator('section.step h2').allInnerTexts();
     expect(headings.map((text) => text.replace(/[\d\s]+/, ''))).to.deep.equal([
       'Weigh',
@@ -88,7 +89,7 @@ describe('the sheet of the bench', () => {
     await reload(page);
     await timers(page).getByText('Soak', { exact: true }).waitFor();
     // The clock of the demo goes on by six hours: contact time is long over and says what to do.
-    await page.getByRole('button', { name: '+6 h' }).click();
+    await moveOn(page, '+6 h');
     await timers(page).locator('.say', { hasText: 'Left too long. Pour it off now' }).waitFor();
     await open(page, stage, '/round');
     await timers(page)
@@ -109,7 +110,7 @@ describe('the sheet of the bench', () => {
     });
     await open(other, stage, '/crops');
     await timers(other).getByText('Soak', { exact: true }).waitFor();
-    await other.getByRole('button', { name: '+6 h' }).click();
+    await moveOn(other, '+6 h');
     await timers(other).locator('.say', { hasText: 'That is too long for this seed' }).waitFor();
     await timers(other).locator('.say', { hasText: 'sow it at once, a little thinner' }).waitFor();
     // It rings, for the ear and the hand.

@@ -5,6 +5,7 @@ import {
   expectAccessible,
   expectFitsThumb,
   open,
+  moveOn,
   PHONE,
   setStage,
   settled,
@@ -13,10 +14,10 @@ import {
 import { keyboard, pointer } from '../support/hand.ts';
 
 /** Moves the demo's clock and waits for the page to show it: time goes by itself, whatever hand somebody has. */
-async function move(page: Page, button: string): Promise<void> {
+async function move(page: Page, button: '+6 h' | 'Next round'): Promise<void> {
   const clock = page.getByLabel('The demo’s clock').locator('strong');
   const before = await clock.innerText();
-  await page.getByRole('button', { name: button, exact: true }).click();
+  await moveOn(page, button);
   await page.waitForFunction(
     (was) => document.querySelector('section.time strong')?.textContent !== was,
     before

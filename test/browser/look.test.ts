@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import {
   expectAccessible,
   expectFitsThumb,
+  moveOn,
   open,
   PHONE,
   recorded,
@@ -124,7 +125,7 @@ describe('a closer look', () => {
     // On until the round asks for water.
     for (let rounds = 0; rounds < 4 && (await watering.count()) === 0; rounds += 1) {
       const clock = await page.locator('section.time strong').innerText();
-      await page.getByRole('button', { name: 'Next round', exact: true }).click();
+      await moveOn(page, 'Next round');
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     await watering.waitFor();

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import { chromium, type BrowserContext, type Page } from 'playwright-core';
 import postgres from 'postgres';
-import { PHONE, setStage, type Stage } from '../support/browser.ts';
+import { PHONE, setStage, toMore, type Stage } from '../support/browser.ts';
 import { until } from '../support/started.ts';
 import { SHOWN_MS } from '../support/patience.ts';
 
@@ -75,7 +75,7 @@ describe('without a network', () => {
     await page.goto(`${stage.url}round`);
     await page.getByText(/Offline: 1 change is waiting/).waitFor();
     // Other views as well, from the bar below.
-    await page.getByRole('link', { name: 'Bench' }).click();
+    await toMore(page, 'Bench');
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.getByRole('heading', { name: 'Shelf', level: 1 }).waitFor();

@@ -4,6 +4,7 @@ import {
   DESK,
   expectAccessible,
   expectFitsThumb,
+  moveOn,
   open,
   PHONE,
   setStage,
@@ -282,7 +283,7 @@ describe('food past its days', () => {
     for (let days = 1; days <= 20; days += 1) {
       if (await item.getByText('Past its date. Throw it out.').isVisible()) break;
       const clock = await page.locator('section.time strong').innerText();
-      await page.getByRole('button', { name: '+1 day' }).click();
+      await moveOn(page, '+1 day');
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     await item.getByText('Past its date. Throw it out.').waitFor();

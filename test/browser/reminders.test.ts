@@ -5,6 +5,7 @@ import { Worker } from '../../src/server/jobs/worker.ts';
 import {
   expectAccessible,
   expectFitsThumb,
+  moveOn,
   open,
   recorded,
   PHONE,
@@ -129,7 +130,7 @@ describe('reminders', () => {
     // Two days on she comes by.
     for (let day = 0; day < 2; day += 1) {
       const answer = page.waitForResponse((response) => response.url().endsWith('/api/clock'));
-      await page.getByRole('button', { name: '+1 day' }).click();
+      await moveOn(page, '+1 day');
       await answer;
     }
     const phone = await stage.page(PHONE);
@@ -157,7 +158,7 @@ describe('reminders', () => {
     await open(page, stage, '/round');
     for (let day = 0; day < 4; day += 1) {
       const answer = page.waitForResponse((response) => response.url().endsWith('/api/clock'));
-      await page.getByRole('button', { name: '+1 day' }).click();
+      await moveOn(page, '+1 day');
       await answer;
     }
     await open(page, stage, '/round');

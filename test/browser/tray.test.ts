@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import {
   DESK,
   expectAccessible,
+  moveOn,
   open,
   PHONE,
   recorded,
@@ -37,7 +38,7 @@ describe('a tray', () => {
     // Once it is time to look at all, a lid that lifts is early.
     for (let rounds = 0; rounds < 4 && (await lifting.count()) === 0; rounds += 1) {
       const clock = await page.locator('section.time strong').innerText();
-      await page.getByRole('button', { name: 'Next round', exact: true }).click();
+      await moveOn(page, 'Next round');
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     const before = await stop.locator('p.window').innerText();
@@ -87,7 +88,7 @@ describe('a tray', () => {
     const again = mine.getByRole('group', { name: /^Check again/ });
     for (let rounds = 0; rounds < 4 && (await again.count()) === 0; rounds += 1) {
       const clock = await page.locator('section.time strong').innerText();
-      await page.getByRole('button', { name: 'Next round', exact: true }).click();
+      await moveOn(page, 'Next round');
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     await again.getByRole('button', { name: 'Not yet after all' }).click();
@@ -168,15 +169,15 @@ describe('a tray', () => {
     const asks = page.getByRole('group', { name: 'When to start Kale' });
     for (let days = 0; days < 4 && (await asks.count()) === 0; days += 1) {
       const clock = await page.locator('section.time strong').innerText();
-      await page.getByRole('button', { name: '+1 day' }).click();
+      await moveOn(page, '+1 day');
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     await asks.first().getByRole('button', { name: 'tomorrow' }).click();
     await asks.waitFor({ state: 'detached' });
     await page.locator('.done li, li', { hasText: 'Put off to' }).first().waitFor();
     // Let go is ended: it stands on no list and in the notebook with its reason.
-    await page.getByRole('button', { name: '+1 day' }).click();
-    await page.getByRole('button', { name: '+1 day' }).click();
+    await moveOn(page, '+1 day');
+    await moveOn(page, '+1 day');
     await recorded(page, () => asks.first().getByRole('button', { name: 'Skip it' }).click());
     await asks.waitFor({ state: 'detached' });
     await open(page, stage, '/notebook');

@@ -9,6 +9,7 @@ import {
   reload,
   scripted,
   setStage,
+  toMore,
   shows,
   type Stage
 } from '../support/browser.ts';
@@ -118,7 +119,7 @@ describe('what a phone has waiting', () => {
       await route.continue();
     });
     const asked = page.waitForRequest('**/notebook/__data.json*');
-    await page.getByRole('link', { name: 'Notebook' }).first().click();
+    await toMore(page, 'Notebook');
     await asked;
     const pinged = page.waitForResponse('**/api/ping');
     await page.evaluate(() => window.dispatchEvent(new Event('online')));

@@ -121,6 +121,21 @@ export async function reload(page: Page): Promise<void> {
   await scripted(page);
 }
 
+/** Presses a button that moves the demo's clock, which a phone keeps folded. */
+export async function moveOn(page: Page, by: '+6 h' | '+1 day' | 'Next round'): Promise<void> {
+  const clock = page.getByLabel('The demo’s clock');
+  const folded = clock.getByRole('button', { name: 'Change', expanded: false });
+  if (await folded.isVisible()) await folded.click();
+  await clock.getByRole('button', { name: by, exact: true }).click();
+}
+
+/** Goes to a view that a phone keeps behind “More”. */
+export async function toMore(page: Page, view: string): Promise<void> {
+  const views = page.getByRole('navigation', { name: 'Views' });
+  await views.getByRole('button', { name: 'More' }).click();
+  await views.getByRole('link', { name: view }).click();
+}
+
 /** Does what records something, and waits until the server has answered and the page shows what it said. */
 export async function recorded(page: Page, touch: () => Promise<void>): Promise<void> {
   const answer = page.waitForResponse('**/api/events');

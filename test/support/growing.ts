@@ -1,7 +1,7 @@
 import { cropOf } from '../../src/core/crops/library.ts';
 import { cropName } from '../../src/words/cropNames.ts';
 import type { Locator, Page } from 'playwright-core';
-import { open, recorded, type Stage } from './browser.ts';
+import { moveOn, open, recorded, type Stage } from './browser.ts';
 
 /** The day on which a tray really shows each cue, independent of any forecast. */
 type ComesD = readonly (readonly [words: RegExp, days: number])[];
@@ -19,7 +19,7 @@ export const READY = /ready to cut/i;
 async function nextRound(page: Page): Promise<void> {
   const clock = page.getByLabel('The demo’s clock').locator('strong');
   const before = await clock.innerText();
-  await page.getByRole('button', { name: 'Next round', exact: true }).click();
+  await moveOn(page, 'Next round');
   await page.waitForFunction(
     (was) => document.querySelector('section.time strong')?.textContent !== was,
     before

@@ -5,8 +5,8 @@
     ['dark', t('ahead.dark')],
     ['light', t('ahead.light')],
     ['open', t('ahead.canBeCutSofterEdge')],
-    ['eaten', 'eaten'],
-    ['missing', 'missing'],
+    ['eaten', t('ahead.legend.eaten')],
+    ['missing', t('ahead.legend.missing')],
     ['thrown', t('ahead.pastDays')]
   ] as const;
 </script>

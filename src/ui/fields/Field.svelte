@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { t } from '$messages/t.ts';
   import { PasswordInput, TextInput } from 'carbon-components-svelte';
 
   import { untrack } from 'svelte';
@@ -39,6 +40,8 @@
 {#if type === 'password'}
   <PasswordInput
     tooltipAlignment="end"
+    showPasswordLabel={t('app.showPassphrase')}
+    hidePasswordLabel={t('app.hidePassphrase')}
     {name}
     labelText={label}
     value={value || typed}

@@ -35,7 +35,8 @@
     yAxis: valueAxis(inks, {
       axisLabel: {
         color: inks.soft,
-        formatter: units === 'us' ? t('notebook.valueOz') : t('notebook.valueG')
+        formatter: (value: number) =>
+          units === 'us' ? t('notebook.valueOz', { value }) : t('notebook.valueG', { value })
       }
     }),
     series: [

@@ -66,6 +66,9 @@
     .feel {
       gap: 0.3rem;
     }
+    .feel > strong {
+      flex-basis: 100%;
+    }
     .feel .chip {
       padding-inline: 0.75rem;
     }

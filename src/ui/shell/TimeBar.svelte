@@ -71,6 +71,7 @@
   @media (max-width: 47.99rem) {
     .time {
       margin-bottom: 0.75rem;
+      column-gap: 0.25rem;
     }
     .unfold {
       display: block;

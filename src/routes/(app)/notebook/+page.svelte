@@ -28,7 +28,7 @@
   const { query, facets } = $derived(data);
   const locale = $derived(data.household);
   const own = $derived(new Map(data.ownCrops.map((crop) => [crop.key, crop])));
-  const nameOf = (row: (typeof data.rows)[number]): string => cropOfSowing(row, own).name;
+  const nameOf = (row: (typeof data.rows)[number]): string => nameOfCrop(cropOfSowing(row, own).name);
   const cropName = (key: string): string => nameOfCrop(findCrop(key, data.ownCrops)?.name ?? key);
   const methodName = (key: string): string => READY_METHODS.find((method) => method.key === key)?.name ?? key;
   const pages = $derived(Math.max(1, Math.ceil(data.total / data.pageSize)));

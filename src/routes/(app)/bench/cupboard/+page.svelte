@@ -231,7 +231,14 @@
   }
   @media (max-width: 47.99rem) {
     li {
-      grid-template-columns: minmax(0, 1fr) auto;
+      grid-template-columns: minmax(0, 1fr) fit-content(55%);
+    }
+    /* What the seed is like stands on a line of its own. */
+    li > .small {
+      grid-column: 1 / -1;
+    }
+    li > .flags:empty {
+      display: none;
     }
   }
 </style>

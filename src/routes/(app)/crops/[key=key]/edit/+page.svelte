@@ -37,15 +37,25 @@
     group,
     keys: FIGURE_KEYS.filter((key) => FIGURES[key].group === group)
   }));
-  const YES_NO = { no: 'no', yes: 'yes' };
+  const YES_NO = { no: t('crops.answer.yesNo.no'), yes: t('crops.answer.yesNo.yes') };
+  const densityLabels = $derived.by(() => {
+    const unit = densityUnit(data.household.units);
+    return {
+      sparse: t('crops.edit.density.sparse', { unit }),
+      usual: t('crops.edit.density.usual', { unit }),
+      dense: t('crops.edit.density.dense', { unit })
+    };
+  });
   const answerOf = (value: unknown): string =>
     typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 </script>
 
-<svelte:head><title>{data.isNew ? t('crops.newCrop') : crop.name} · Brote</title></svelte:head>
+<svelte:head><title>{data.isNew ? t('crops.newCrop') : cropName(crop.name)} · Brote</title></svelte:head>
 
 <p class="small">
-  <a href={data.isNew ? '/crops' : `/crops/${crop.key}`}>← {data.isNew ? t('crops.crops') : crop.name}</a>
+  <a href={data.isNew ? '/crops' : `/crops/${crop.key}`}
+    >← {data.isNew ? t('crops.crops') : cropName(crop.name)}</a
+  >
 </p>
 <h1>{data.isNew ? t('crops.cropYourOwn') : t('crops.yourFiguresName', { name: cropInText(crop.name) })}</h1>
 <form
@@ -126,7 +136,7 @@
         {#each ['sparse', 'usual', 'dense'] as const as density (density)}
           <Field
             name="seedsPerCm2.{density}"
-            label="{density.charAt(0).toUpperCase()}{density.slice(1)} ({densityUnit(data.household.units)})"
+            label={densityLabels[density]}
             value={typed(
               `seedsPerCm2.${density}`,
               densityFigure(crop.seedsPerCm2[density], data.household.units)
