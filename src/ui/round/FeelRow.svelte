@@ -55,6 +55,9 @@
 {/if}
 
 <style>
+  .feel > strong {
+    flex-basis: 100%;
+  }
   .closer {
     display: inline-flex;
     align-items: center;
@@ -65,9 +68,6 @@
   @media (max-width: 47.99rem) {
     .feel {
       gap: 0.3rem;
-    }
-    .feel > strong {
-      flex-basis: 100%;
     }
     .feel .chip {
       padding-inline: 0.75rem;

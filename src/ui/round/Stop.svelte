@@ -67,7 +67,7 @@
   );
 </script>
 
-<article class="stop" class:quiet aria-labelledby="stop-{stop.key}">
+<article class="stop" class:quiet class:alone aria-labelledby="stop-{stop.key}">
   <a class="picture" href="/tray/{first.setup.id}" tabindex="-1" aria-hidden="true">
     <TrayDrawing picture={pictures[0]} beside={pictures[1] ?? null} label="" />
   </a>
@@ -116,25 +116,26 @@
 <style>
   .stop {
     display: grid;
+    grid-template-columns: 6rem minmax(0, 1fr);
+    gap: 0 1.25rem;
+    align-items: start;
+    padding-block: 0.75rem;
+  }
+  .stop.alone {
     grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
     gap: 0 2rem;
     align-items: end;
-    padding: 0.75rem 0 0;
   }
   .what {
-    align-self: center;
-    gap: 0.6rem;
-    padding-bottom: 0.75rem;
-  }
-  .picture {
-    align-self: end;
+    gap: 0.5rem;
   }
   .more {
     display: none;
   }
   @media (max-width: 47.99rem) {
     /* The picture beside its name, and under both what is to be done; of a tray that needs nothing one line. */
-    .stop {
+    .stop,
+    .stop.alone {
       grid-template-columns: 8rem minmax(0, 1fr);
       gap: 0.4rem 0.75rem;
       padding-block: 0.5rem;

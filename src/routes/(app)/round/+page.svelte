@@ -152,27 +152,29 @@
       </li>{/if}
   </ul>
   {#if data.hasOrders}<OnOrder />{/if}
-  {#each shelves as { place, stops } (place.id)}
-    <section class="shelf" aria-labelledby="place-{place.id}">
-      <h2 id="place-{place.id}">{place.name}</h2>
-      {#each stops as stop (stop.key)}
-        {#if since !== null && isUnheard(stop)}
-          <CatchUp {stop} {since} {now} {locale} />
-        {:else}
-          <Stop
-            {stop}
-            {round}
-            {now}
-            {locale}
-            {said}
-            members={data.household.members}
-            {placeName}
-            places={data.household.places}
-          />
-        {/if}
-      {/each}
-    </section>
-  {/each}
+  <div class="shelves">
+    {#each shelves as { place, stops } (place.id)}
+      <section class="shelf" class:single={stops.length === 1} aria-labelledby="place-{place.id}">
+        <h2 id="place-{place.id}">{place.name}</h2>
+        {#each stops as stop (stop.key)}
+          {#if since !== null && isUnheard(stop)}
+            <CatchUp {stop} {since} {now} {locale} />
+          {:else}
+            <Stop
+              {stop}
+              {round}
+              {now}
+              {locale}
+              {said}
+              members={data.household.members}
+              {placeName}
+              places={data.household.places}
+            />
+          {/if}
+        {/each}
+      </section>
+    {/each}
+  </div>
   <PlannedLater later={today.later} {now} {locale} />
   {#if today.washUp.length > 0}
     <section class="shelf" aria-labelledby="wash-up">
@@ -192,10 +194,30 @@
     padding: 0.75rem 0;
     border-block: 1.5px solid var(--ink-faint);
   }
+  /* Two trays abreast, in walking order; a place with one tray takes half the width. */
+  .shelves {
+    display: grid;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    column-gap: 2.5rem;
+    align-items: start;
+  }
+  .shelves > .shelf {
+    grid-column: 1 / -1;
+    display: grid;
+    grid-template-columns: subgrid;
+    align-items: start;
+  }
+  .shelves > .shelf.single {
+    grid-column: auto;
+    grid-template-columns: minmax(0, 1fr);
+  }
   .shelf {
-    margin-top: 1.75rem;
+    margin-top: 1.25rem;
   }
   .shelf h2 {
+    grid-column: 1 / -1;
+    padding-bottom: 0.4rem;
+    border-bottom: 1.5px solid var(--ink-faint);
     font-size: 1rem;
     font-weight: 600;
     color: var(--ink-soft);
@@ -203,10 +225,19 @@
   #wash-up {
     margin-bottom: 0.75rem;
   }
-  .shelf :global(.stop + .stop) {
-    border-top: 1.5px solid var(--ink-faint);
+  @media (max-width: 60rem) {
+    .shelves {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .shelf :global(.stop + .stop) {
+      border-top: 1.5px solid var(--ink-faint);
+    }
   }
   @media (max-width: 47.99rem) {
+    .shelf h2 {
+      padding: 0;
+      border: 0;
+    }
     /* What is to be done begins as high as it can. */
     .page-head {
       flex-wrap: nowrap;
