@@ -84,7 +84,7 @@
   .shell {
     display: grid;
     min-height: 100vh;
-    grid-template-columns: 11rem minmax(0, 1fr);
+    grid-template-columns: minmax(11rem, max-content) minmax(0, 1fr);
   }
   nav {
     position: sticky;
@@ -136,9 +136,13 @@
   .narrow {
     display: none;
   }
+  /* As wide as the names of the views make it, however long the household's is. */
   .household {
     margin-top: auto;
     padding: 0 0.5rem;
+    box-sizing: border-box;
+    width: 0;
+    min-width: 100%;
   }
   main {
     padding: 1.75rem clamp(1rem, 3vw, 2.5rem) 7rem;
