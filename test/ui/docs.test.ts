@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { expect } from 'chai';
 
-const DOCS = ['README.md', 'CONTRIBUTING.md', 'docs/model.md', 'docs/operations.md'];
+const DOCS = ['README.md', 'CONTRIBUTING.md', 'docs/measurements.md', 'docs/model.md', 'docs/operations.md'];
 /** Files and folders of the source that are named, such as `core/sowing/project.ts` or `src/core/ahead`. */
 const NAMED = /`((?:src|core|contract|words|server|ui|routes|commands|test)\/[\w./()[\]-]+)`/g;
 

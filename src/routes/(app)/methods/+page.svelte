@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { t } from '$messages/t.ts';
   import { QUESTIONS, type Method, type Question } from '$core/supplies/methods/method.ts';
   import { READY_METHODS } from '$core/supplies/methods/ready.ts';
@@ -9,6 +10,8 @@
   let { data }: { data: PageData } = $props();
   const questions = Object.keys(QUESTIONS) as Question[];
   const methods = $derived<Method[]>([...READY_METHODS, ...data.own]);
+  /** The one that a phone shows; a desk has room for all. */
+  let chosen = $state(untrack(() => data.household.methodKey));
   const isOwn = (key: string) => data.own.some((method) => method.key === key);
 </script>
 
@@ -19,13 +22,20 @@
 <p class="soft lead">
   {t('methods.growersAnswerTheseQuestionsDifferently')}
 </p>
+<div class="row methods" role="group" aria-label={t('methods.methods')}>
+  {#each methods as method (method.key)}
+    <button class="chip" aria-pressed={chosen === method.key} onclick={() => (chosen = method.key)}
+      >{method.name}</button
+    >
+  {/each}
+</div>
 <div class="scroll" role="region" aria-label={t('methods.methods')} tabindex="-1">
   <table>
     <thead>
       <tr>
         <th scope="col"><span class="visually-hidden">{t('methods.question')}</span></th>
         {#each methods as method (method.key)}
-          <th scope="col">
+          <th scope="col" class:chosen={chosen === method.key}>
             {method.name}
             {#if data.household.methodKey === method.key}<span class="small soft"
                 >{t('methods.yourUsual')}</span
@@ -46,19 +56,24 @@
           <th scope="row">{QUESTION_WORDS[question].ask}</th>
           {#each methods as method (method.key)}
             {@const { text, turns } = answerWords(question, method[question])}
-            <td>{text}<span class="small soft">{turns}</span></td>
+            <td class:chosen={chosen === method.key}>{text}<span class="small soft">{turns}</span></td>
           {/each}
         </tr>
       {/each}
       <tr>
         <th scope="row">{t('methods.spraysYourOwn')}</th>
-        {#each methods as method (method.key)}<td>{spraysWords(method.sprays)}</td>{/each}
+        {#each methods as method (method.key)}<td class:chosen={chosen === method.key}
+            >{spraysWords(method.sprays)}</td
+          >{/each}
       </tr>
     </tbody>
   </table>
 </div>
 
 <style>
+  .methods {
+    display: none;
+  }
   .lead {
     margin: 0.25rem 0 1rem;
   }
@@ -97,5 +112,22 @@
   }
   td span {
     display: block;
+  }
+  @media (max-width: 47.99rem) {
+    .methods {
+      display: flex;
+      margin-bottom: 1rem;
+    }
+    :is(td, thead th:not(:first-child)):not(.chosen) {
+      display: none;
+    }
+    th,
+    td {
+      min-width: 0;
+    }
+    th[scope='row'] {
+      min-width: 0;
+      width: 38%;
+    }
   }
 </style>
