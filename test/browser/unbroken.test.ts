@@ -9,7 +9,6 @@ import {
   reload,
   scripted,
   setStage,
-  toMore,
   shows,
   type Stage
 } from '../support/browser.ts';
@@ -119,7 +118,7 @@ describe('what a phone has waiting', () => {
       await route.continue();
     });
     const asked = page.waitForRequest('**/notebook/__data.json*');
-    await toMore(page, 'Notebook');
+    await page.getByRole('link', { name: 'Notebook' }).first().click();
     await asked;
     const pinged = page.waitForResponse('**/api/ping');
     await page.evaluate(() => window.dispatchEvent(new Event('online')));

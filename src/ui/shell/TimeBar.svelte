@@ -75,7 +75,7 @@
     }
     .unfold {
       display: block;
-      min-height: 2.25rem;
+      min-height: 2.75rem;
       padding: 0 0.65rem;
       border: 0;
       background: none;
