@@ -124,7 +124,7 @@ export async function reload(page: Page): Promise<void> {
 /** Presses a button that moves the demo's clock, which a phone keeps folded. */
 export async function moveOn(page: Page, by: '+6 h' | '+1 day' | 'Next round'): Promise<void> {
   const clock = page.getByLabel('The demo’s clock');
-  const folded = clock.getByRole('button', { name: 'Change', expanded: false });
+  const folded = clock.getByRole('button', { name: 'Move on', expanded: false });
   if (await folded.isVisible()) await folded.click();
   await clock.getByRole('button', { name: by, exact: true }).click();
 }
