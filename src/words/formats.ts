@@ -2,7 +2,7 @@ import { formattedAs } from '$messages/t.ts';
 
 /**
  * Something of `Intl` that is costly to make, made once for each language and each set of arguments.
- * @param make is given the tag of whoever reads; its arguments are plain data
+ * @param make is called with the language tag of the reader; its arguments must be plain data
  */
 export function forReader<Args extends readonly unknown[], Made>(
   make: (tag: string, ...args: Args) => Made

@@ -361,4 +361,9 @@
   .failed {
     color: var(--alarm);
   }
+  @media (max-width: 60rem) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 </style>

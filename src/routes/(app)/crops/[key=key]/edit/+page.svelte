@@ -1,6 +1,6 @@
 <script lang="ts">
   import { cropInText, cropName, cropNote } from '$words/cropNames.ts';
-  import { rich, t } from '$messages/t.ts';
+  import { rich, t, table } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
@@ -37,7 +37,7 @@
     group,
     keys: FIGURE_KEYS.filter((key) => FIGURES[key].group === group)
   }));
-  const YES_NO = { no: t('crops.answer.yesNo.no'), yes: t('crops.answer.yesNo.yes') };
+  const YES_NO: Record<string, string> = table('crops.answer.yesNo');
   const densityLabels = $derived.by(() => {
     const unit = densityUnit(data.household.units);
     return {

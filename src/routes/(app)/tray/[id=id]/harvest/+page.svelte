@@ -318,6 +318,7 @@
 
 <style>
   .columns {
+    row-gap: 1rem;
     margin-top: 1rem;
   }
   .cut {
