@@ -1,11 +1,13 @@
 import { sveltekit } from '@sveltejs/kit/vite';
-import { optimizeCss } from 'carbon-preprocess-svelte';
 import { defineConfig } from 'vite';
 import { shortKeys } from './commands/bundle/shortKeys.ts';
+import { firstView } from './commands/bundle/firstView.ts';
+import { smallFont } from './commands/bundle/smallFont.ts';
+import { usedCarbon } from './commands/bundle/usedCarbon.ts';
 import { withoutRemoteFonts } from './commands/bundle/withoutRemoteFonts.ts';
 
 export default defineConfig({
-  plugins: [sveltekit(), optimizeCss(), withoutRemoteFonts(), shortKeys()],
+  plugins: [usedCarbon(), sveltekit(), withoutRemoteFonts(), smallFont(), shortKeys()],
   // Messages are compiled beforehand: the parser stays at home.
   resolve: {
     alias: { '@formatjs/icu-messageformat-parser': '@formatjs/icu-messageformat-parser/no-parser.js' }
@@ -19,6 +21,7 @@ export default defineConfig({
         // What many views share comes in a few files, not in a hundred: a phone asks for each.
         codeSplitting: {
           groups: [
+            { name: firstView, test: /[\\/](?:src|node_modules)[\\/]/, minShareCount: 2, priority: 2 },
             { name: 'shared', test: /[\\/]src[\\/](core|words|contract|ui)[\\/]/, minShareCount: 6 },
             { name: 'kit', test: /[\\/]node_modules[\\/]/, minShareCount: 6 }
           ]

@@ -1,8 +1,6 @@
 import { fork } from 'node:child_process';
-import { readdirSync, readFileSync } from 'node:fs';
 import type { Server, ServerResponse } from 'node:http';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { randomUUID } from 'node:crypto';
 import postgres from 'postgres';
 import { study, type Told } from '../../test/world/study.ts';
@@ -14,6 +12,7 @@ import { planInPage, weeksAhead } from './benchAhead.ts';
 import { coreFigures, median } from './benchCore.ts';
 import { backupFigures, fillNotebook, packageFigures } from './benchNotebook.ts';
 import { reminderFigures } from './benchReminders.ts';
+import { firstViews } from './benchView.ts';
 import { startCluster } from './cluster.ts';
 import { dataFolder } from './dataFolder.ts';
 import { ensureDatabase } from './database.ts';
@@ -222,52 +221,6 @@ function studyHouseholds(): void {
   line('where it was said that it would dry out, and sown all the same', found.refused);
 }
 
-/** What the first view needs: every script and style that the page names or those import at once. */
-async function firstView(): Promise<void> {
-  const client = 'build/client';
-  const manifest = readdirSync(join(client, '_app/immutable'), { recursive: true, withFileTypes: true });
-  const size = new Map<string, number>();
-  for (const file of manifest)
-    if (file.isFile() && /\.(js|css)$/.test(file.name)) {
-      const path = join(file.parentPath, file.name);
-      size.set(path.slice(client.length), gzipSync(readFileSync(path)).length);
-    }
-  const folder = dataFolder('test');
-  const cluster = await startCluster(ensurePostgres(), folder, false);
-  try {
-    const { appUrl } = await ensureDatabase(cluster.adminUrl, 'brote_bench', folder);
-    process.env.BROTE_APP_URL = appUrl;
-    const { url, server } = await serve('127.0.0.1', 0);
-    const html = await (await fetch(`${url}sign-in`)).text();
-    say(`Sign-in, first view: ${kilobytes(html, size, client)} kB of scripts and styles, gzipped`);
-    process.env.BROTE_DEMO = '1';
-    const round = await (await fetch(`${url}round`)).text();
-    say(
-      `Round, first view: ${kilobytes(round, size, client)} kB of scripts and styles, gzipped (at most 170)`
-    );
-    server.close();
-    server.closeAllConnections();
-  } finally {
-    closeDb();
-    cluster.stop();
-  }
-}
-
-function kilobytes(html: string, size: Map<string, number>, client: string): number {
-  const wanted = new Set<string>();
-  const visit = (path: string) => {
-    if (wanted.has(path) || !size.has(path)) return;
-    wanted.add(path);
-    if (!path.endsWith('.js')) return;
-    const source = readFileSync(join(client, path), 'utf8');
-    for (const [, to] of source.matchAll(/(?:from|import)\s*["'](\.[^"']+)["']/g))
-      visit(join(path, '..', to!));
-  };
-  for (const [, path] of html.matchAll(/["'](?:\.\/|\.\.\/|\/)*(_app\/immutable\/[^"']+\.(?:js|css))["']/g))
-    visit(`/${path}`);
-  return Math.round([...wanted].reduce((sum, path) => sum + size.get(path)!, 0) / 1000);
-}
-
 /** A morning's reminders among a hundred thousand households. */
 async function reminders(): Promise<void> {
   const folder = dataFolder('test');
@@ -299,7 +252,7 @@ const PARTS = {
   page: planInPage,
   round: serverTimes,
   notebook,
-  view: firstView,
+  view: firstViews,
   reminders
 };
 

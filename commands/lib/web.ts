@@ -1,6 +1,13 @@
-import { createServer, type RequestListener, type Server } from 'node:http';
+import {
+  createServer,
+  type IncomingMessage,
+  type RequestListener,
+  type Server,
+  type ServerResponse
+} from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import compression from 'compression';
 import { MOST_FILE_BYTES } from '../../src/server/requests/body.ts';
 import { atTheDoor } from './door.ts';
 import { watchHolds } from './holds.ts';
@@ -23,6 +30,16 @@ const HOLD_MS = 250;
 const NOTICED_MS = 200;
 /** A path whose last part is a secret. */
 const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe|confirm)\/).*/;
+
+/**
+ * Pages are sent compressed, a sixth of their size; files are compressed when they are built. Not what another
+ * site asked for: from the length of such answers it could guess, letter by letter, what a page says.
+ */
+const compress = compression({
+  filter: (request, response) =>
+    !['cross-site', 'same-site'].includes(String(request.headers['sec-fetch-site'])) &&
+    compression.filter(request, response)
+}) as unknown as (request: IncomingMessage, response: ServerResponse, next: () => void) => void;
 
 /** Where the web server listens: `HOST` and `PORT`, by default loopback alone. */
 export function webAddress(): { host: string; port: number } {
@@ -75,7 +92,7 @@ export async function serve(
     underWay.add(what);
     // A while after its answer: a hold is noticed only once it is over.
     response.once('close', () => setTimeout(() => underWay.delete(what), NOTICED_MS).unref());
-    handler(request, response);
+    compress(request, response, () => handler(request, response));
   });
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: { code?: string }) => {

@@ -6,7 +6,6 @@
   import AsideList from '$ui/shell/AsideList.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
-  import SignInAgain from '$ui/shell/SignInAgain.svelte';
   import TimeBar from '$ui/shell/TimeBar.svelte';
   import UnreadableNotice from '$ui/shell/UnreadableNotice.svelte';
   import UndoBar from '$ui/shell/UndoBar.svelte';
@@ -113,7 +112,13 @@
 </Shell>
 <UndoBar now={data.now} locale={data.household} />
 {#if journal.signedOut}
-  <SignInAgain household={data.household.name} member={data.member.name} onsignedin={() => void reload()} />
+  {#await import('$ui/shell/SignInAgain.svelte') then { default: SignInAgain }}
+    <SignInAgain
+      household={data.household.name}
+      member={data.member.name}
+      onsignedin={() => void reload()}
+    />
+  {/await}
 {/if}
 
 <style>
