@@ -1,3 +1,5 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package has no types of its own
+/// <reference path="./subset-font.d.ts" />
 import subsetFont from 'subset-font';
 import type { Plugin } from 'vite';
 

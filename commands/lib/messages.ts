@@ -122,9 +122,12 @@ function compileMessages(): void {
       Object.entries(messages).map(([key, message]) => [key, travelling(message)])
     );
     write(`${CATALOGUE}/${language}/every.json`, JSON.stringify(all));
+    // A browser has one language: what a regional one leaves to its own language comes in the same file.
+    const own = compiled[language.split('-')[0]!] ?? english;
+    const said = { ...english, ...own, ...messages };
     for (const route of routes) {
       const keys = route === 'shared' ? shared : byRoute[route]!;
-      const chosen = keys.flatMap((key) => (key in all ? [[shortKeys[key] ?? key, all[key]]] : []));
+      const chosen = keys.map((key) => [shortKeys[key] ?? key, travelling(said[key]!)]);
       write(
         `${CATALOGUE}/${language}/views/${fileOf(route)}.json`,
         JSON.stringify(Object.fromEntries(chosen))

@@ -32,6 +32,7 @@ function fallbacksOf(tag: string): readonly string[] {
   return found;
 }
 
+/** A message, and the reader's language: its figures go by that, whichever language the message was found in. */
 function find(key: string): { tag: string; compiled: Compiled } {
   const tag = language();
   for (const each of fallbacksOf(tag)) {

@@ -1,9 +1,14 @@
+import { STARTING_SOURCE, type DisinfectRule } from '$core/supplies/seed/rule.ts';
 import { cropsInText } from './cropNames.ts';
 import { allOf } from './lists.ts';
 import { strengthPercent } from './percent.ts';
 import { t, table } from '$messages/t.ts';
 import { FADED_AFTER_DAYS, type Product } from '$core/supplies/seed/product.ts';
 import { DISINFECTANTS, WEAK_BOUNDS, type Disinfectant } from '$core/supplies/seed/disinfect.ts';
+
+/** Where a rule comes from: in the reader's language where it is a starting figure, else as it was typed. */
+export const ruleSource = ({ source }: Pick<DisinfectRule, 'source'>): string =>
+  source === STARTING_SOURCE ? t('methods.startingRuleSource') : source;
 
 /** What each kind of product is called. */
 export const PRODUCT_WORDS: Record<Disinfectant, string> = table('bench.product');

@@ -1,5 +1,12 @@
 import { t, table } from '$messages/t.ts';
-import type { Answers, MethodFigure, Question, Spray } from '$core/supplies/methods/method.ts';
+import type { Answers, Method, MethodFigure, Question, Spray } from '$core/supplies/methods/method.ts';
+import { findMethod } from '$core/supplies/methods/ready.ts';
+
+const READY_NAMES: Readonly<Record<string, string | undefined>> = table('methods.readyName');
+
+/** A method's name: a ready one's in the reader's language, a household's own as it was typed. */
+export const methodName = ({ key, name }: Pick<Method, 'key' | 'name'>): string =>
+  (findMethod(key)?.name === name ? READY_NAMES[key] : undefined) ?? name;
 
 interface QuestionWords<Q extends Question> {
   ask: string;

@@ -1,4 +1,5 @@
 import { t } from '$messages/t.ts';
+import { unitLabel } from './units.ts';
 import type { Spoons } from '$core/supplies/seed/spoons.ts';
 
 const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
@@ -11,6 +12,6 @@ export function spoonsWords(spoons: Spoons | null): string {
   return t('steps.aboutValueEighthsUnit', {
     value: whole > 0 ? whole : '',
     EIGHTHS: EIGHTHS[eighths % 8]!,
-    unit: spoons.unit
+    unit: unitLabel(spoons.unit)
   });
 }

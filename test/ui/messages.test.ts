@@ -12,6 +12,7 @@ interface Entry {
   description?: string;
 }
 const FOLDER = 'src/messages/en';
+const COMPILED = 'src/messages/compiled';
 const ENTRIES = readdirSync(FOLDER).flatMap((name) =>
   Object.entries(JSON.parse(readFileSync(`${FOLDER}/${name}`, 'utf8')) as Record<string, Entry>).map(
     ([key, entry]) => ({ area: name.replace('.json', ''), key, ...entry })
@@ -112,6 +113,13 @@ describe('messages', () => {
     readLanguageFrom(() => 'en');
     expect(accented).to.match(/[ƞǿḗ]/);
     expect(accented.length).to.be.above(t('app.notFound.title').length);
+  });
+
+  it('reach a browser whole in every language, also where a regional one says only what differs', () => {
+    const keysOf = (tag: string, file: string) =>
+      Object.keys(JSON.parse(readFileSync(`${COMPILED}/${tag}/views/${file}`, 'utf8')) as object).sort();
+    for (const file of readdirSync(`${COMPILED}/en/views`))
+      for (const tag of ['en-US', 'en-XA']) expect(keysOf(tag, file), file).to.deep.equal(keysOf('en', file));
   });
 
   it('say which of them is not loaded', () => {

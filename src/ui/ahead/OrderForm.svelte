@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methodName } from '$words/methods.ts';
   import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
@@ -274,9 +275,12 @@
       <Select labelText={t('ahead.method')} bind:selected={methodKey}>
         <SelectItem
           value=""
-          text={t('ahead.asUsualName', { when: usual ? 'yes' : 'no', name: usual ? usual.method.name : '' })}
+          text={t('ahead.asUsualName', {
+            when: usual ? 'yes' : 'no',
+            name: usual ? methodName(usual.method) : ''
+          })}
         />
-        {#each data.methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+        {#each data.methods as one (one.key)}<SelectItem value={one.key} text={methodName(one)} />{/each}
       </Select>
     </div>
   </details>

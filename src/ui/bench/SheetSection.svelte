@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ruleSource } from '$words/disinfect.ts';
   import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
@@ -118,7 +119,7 @@
                   })
                 )
                 .join(', '),
-              source: shared.source
+              source: ruleSource(shared)
             })}</span
           >
         </p>

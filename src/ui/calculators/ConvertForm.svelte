@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { unitLabel } from '$words/units.ts';
   import { t } from '$messages/t.ts';
   import { TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
@@ -61,7 +62,7 @@
   <div class="fields">
     {#each unitsIn(group) as of (of)}
       <TextInput
-        labelText={of}
+        labelText={unitLabel(of)}
         value={shown(of)}
         on:input={(event) => type(of, String(event.detail ?? ''))}
         invalid={of === unit && value === null}

@@ -29,7 +29,7 @@
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import SprayFields from './SprayFields.svelte';
   import Caution from '$ui/shell/Caution.svelte';
-  import { FADED_WORDS, productWords, WEAK_WORDS } from '$words/disinfect.ts';
+  import { FADED_WORDS, productWords, ruleSource, WEAK_WORDS } from '$words/disinfect.ts';
   import { CAUTIONS } from '$words/cautions.ts';
   import { answerWords, FIGURE_WORDS, QUESTION_GROUPS, QUESTION_WORDS } from '$words/methods.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
@@ -197,7 +197,7 @@
                 <div class="wide">
                   <TextInput
                     labelText={t('methods.whereYouHaveRuleFrom')}
-                    value={method.disinfectRule.source}
+                    value={ruleSource(method.disinfectRule)}
                     on:input={(event) =>
                       (method = {
                         ...method,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methodName } from '$words/methods.ts';
   import { cropInText } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
@@ -93,12 +94,12 @@
       invalid={!!wrong.methodKey}
       invalidText={wrong.methodKey}
     >
-      {#each methods as one (one.key)}<SelectItem value={one.key} text={one.name} />{/each}
+      {#each methods as one (one.key)}<SelectItem value={one.key} text={methodName(one)} />{/each}
     </Select>
     {#if usualMedium}
       <p class="small">
         {t('sow.nameUsuallyGrownOnUsualmedium', {
-          name: method.name,
+          name: methodName(method),
           usualMedium: MEDIUM_IN_TEXT[usualMedium]
         })}
         <Button kind="ghost" class="chip quiet" on:click={() => chooseMedium(usualMedium)}

@@ -18,12 +18,13 @@ export interface DisinfectRule {
   source: string;
 }
 
-const OURS = 'A starting figure of Brote, not an authority’s';
+/** The source of a rule that nobody chose yet, as it is stored; worded in the reader's language. */
+export const STARTING_SOURCE = 'A starting figure of Brote, not an authority’s';
 
 /** Where a household that chose no rule begins; weak enough for any seed (starting figures). */
 export const STARTING_RULES: Record<Disinfectant, DisinfectRule> = {
-  hypochlorite: { target: 2000, productPct: 5.25, minutes: 15, ratioLKg: USUAL_RATIO_L_KG, source: OURS },
-  peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: OURS }
+  hypochlorite: { target: 2000, productPct: 5.25, minutes: 15, ratioLKg: USUAL_RATIO_L_KG, source: STARTING_SOURCE },
+  peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: STARTING_SOURCE }
 };
 
 /** Where a household begins: with its newest product of the kind, else at the strength that it last typed. */

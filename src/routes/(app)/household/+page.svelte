@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methodName } from '$words/methods.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
@@ -89,7 +90,7 @@
       labelText={t('household.usualMethod')}
       selected={typed('methodKey', house.methodKey)}
     >
-      {#each data.methods as method (method.key)}<SelectItem value={method.key} text={method.name} />{/each}
+      {#each data.methods as method (method.key)}<SelectItem value={method.key} text={methodName(method)} />{/each}
     </Select>
     <Select
       labelText={t('household.nearestTheseHowStrongDaylight')}

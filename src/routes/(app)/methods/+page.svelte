@@ -4,7 +4,7 @@
   import { QUESTIONS, type Method, type Question } from '$core/supplies/methods/method.ts';
   import { READY_METHODS } from '$core/supplies/methods/ready.ts';
   import LibraryTabs from '$ui/shell/LibraryTabs.svelte';
-  import { answerWords, QUESTION_WORDS, spraysWords } from '$words/methods.ts';
+  import { answerWords, methodName, QUESTION_WORDS, spraysWords } from '$words/methods.ts';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -25,7 +25,7 @@
 <div class="row methods" role="group" aria-label={t('methods.methods')}>
   {#each methods as method (method.key)}
     <button class="chip" aria-pressed={chosen === method.key} onclick={() => (chosen = method.key)}
-      >{method.name}</button
+      >{methodName(method)}</button
     >
   {/each}
 </div>
@@ -36,14 +36,14 @@
         <th scope="col"><span class="visually-hidden">{t('methods.question')}</span></th>
         {#each methods as method (method.key)}
           <th scope="col" class:chosen={chosen === method.key}>
-            {method.name}
+            {methodName(method)}
             {#if data.household.methodKey === method.key}<span class="small soft"
                 >{t('methods.yourUsual')}</span
               >{/if}
             <span class="acts small">
               {#if isOwn(method.key)}<a href="/methods/{method.key}">{t('methods.change')}</a>{/if}
               <a href="/methods/new?from={method.key}"
-                >{t('methods.makeOneFrom')}<span class="visually-hidden">: {method.name}</span></a
+                >{t('methods.makeOneFrom')}<span class="visually-hidden">: {methodName(method)}</span></a
               >
             </span>
           </th>

@@ -31,7 +31,7 @@
   import { post } from '$ui/state/ask.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { answerWords, QUESTION_WORDS } from '$words/methods.ts';
+  import { answerWords, methodName, QUESTION_WORDS } from '$words/methods.ts';
   import { QUESTIONS, type Question } from '$core/supplies/methods/method.ts';
   import { dayAndTime, isoDay } from '$words/time.ts';
   import type { ApiProblem } from '$contract/api.ts';
@@ -103,7 +103,7 @@
   /** What stands chosen, in words: what of it was changed is said beside what follows from it. */
   const chosenWords = $derived({
     Medium: ownMedium?.name ?? MEDIUM_WORDS[draft.medium],
-    Method: method?.name ?? '',
+    Method: method ? methodName(method) : '',
     ...Object.fromEntries(
       (Object.keys(QUESTIONS) as Question[]).map((question) => [
         QUESTION_WORDS[question].ask,

@@ -1,3 +1,4 @@
+import { methodName } from '$words/methods.ts';
 import { t } from '$messages/t.ts';
 import { error, redirect } from '@sveltejs/kit';
 import type { Method } from '$core/supplies/methods/method.ts';
@@ -22,13 +23,13 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       products,
       today,
       isNew: true,
-      from: from.name,
+      from: methodName(from),
       method: { ...from, key: `own-${crypto.randomUUID()}`, name: '' }
     };
   }
   const method = own.find(({ key }) => key === params.key);
   if (!method) error(404, t('methods.thereNoSuchMethodYour'));
-  return { products, today, isNew: false, from: method.name, method };
+  return { products, today, isNew: false, from: methodName(method), method };
 };
 
 export const actions: Actions = {

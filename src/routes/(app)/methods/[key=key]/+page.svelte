@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methodName } from '$words/methods.ts';
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
@@ -13,10 +14,10 @@
   const wrong = $derived<Record<string, string>>(form?.errors ?? {});
 </script>
 
-<svelte:head><title>{data.isNew ? t('methods.newMethod') : data.method.name} · Brote</title></svelte:head>
+<svelte:head><title>{data.isNew ? t('methods.newMethod') : methodName(data.method)} · Brote</title></svelte:head>
 
 <p class="small"><a href="/methods">{t('methods.methods2')}</a></p>
-<h1>{data.isNew ? t('methods.methodYourOwn') : data.method.name}</h1>
+<h1>{data.isNew ? t('methods.methodYourOwn') : methodName(data.method)}</h1>
 {#if data.isNew}<p class="soft">{t('methods.madeFromFrom', { from: data.from })}</p>{:else}<p class="soft">
     {t('methods.sowingsStandKeepMethodAs')}
   </p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methodName } from '$words/methods.ts';
   import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { percent } from '$words/percent.ts';
@@ -139,7 +140,7 @@
   <h1>{cropName(crop.name)}</h1>
   <p class="soft">
     {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
-      .place.name} · {projected.method.name}
+      .place.name} · {methodName(projected.method)}
     {#if sowing.sownAt !== null}
       {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
   </p>

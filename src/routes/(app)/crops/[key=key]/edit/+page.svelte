@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { unitLabel } from '$words/units.ts';
   import { cropInText, cropName, cropNote } from '$words/cropNames.ts';
   import { rich, t, table } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
@@ -163,7 +164,7 @@
               {@const book = data.book?.[key as NumberKey]}
               <Field
                 name={key}
-                label="{FIGURE_NAMES[key]} ({one.unit})"
+                label="{FIGURE_NAMES[key]} ({unitLabel(one.unit)})"
                 value={typed(key, figure(value))}
                 helper={book !== undefined && !data.isNew && book !== value
                   ? t('crops.bookBook', { book: figure(book) })
