@@ -63,7 +63,9 @@ describe('the first tray, from clone to plate', () => {
       const hand = handOf(page);
       await open(page, stage, '/round');
       await hand.press(page.getByRole('link', { name: 'New sowing' }));
-      await hand.choose(page.getByLabel('Crop', { exact: true }), 'Garden cress');
+      await hand.fill(page.getByLabel('Find a crop'), 'cress');
+      await hand.press(page.getByRole('link', { name: /^Garden cress/ }));
+      await hand.press(page.getByText('Another size or shape'));
       await hand.fill(page.getByLabel('Length (cm)'), '20');
       await hand.fill(page.getByLabel('Width (cm)'), '10');
       const seed = page.getByLabel('The plan').locator('strong', { hasText: /^2\.99 g$/ });

@@ -7,7 +7,7 @@ import { expect } from 'chai';
 import { chromium, type Browser, type Page } from 'playwright-core';
 import { freePort } from '../../commands/lib/freePort.ts';
 import { blocksOf } from '../support/operations.ts';
-import { scripted } from '../support/browser.ts';
+import { chooseCrop, scripted } from '../support/browser.ts';
 import { Ground, until, type Started } from '../support/started.ts';
 import { SHOWN_MS } from '../support/patience.ts';
 
@@ -149,7 +149,7 @@ describe('behind Debian’s nginx with its defaults and HTTPS', () => {
     await page.waitForURL('**/sow');
     // Its scripts have taken over: a form that is sent before is one that a slow machine sends.
     await scripted(page);
-    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await chooseCrop(page, 'Radish');
     await page.getByRole('button', { name: /Plan this sowing/ }).click();
     await page.waitForURL('**/round');
     const cookies = await page.context().cookies();

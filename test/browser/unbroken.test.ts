@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Page, Route } from 'playwright-core';
 import {
+  chooseCrop,
   expectAccessible,
   expectFitsThumb,
   open,
@@ -28,7 +29,7 @@ async function begin(page: Page, stage: Stage, name: string): Promise<void> {
 
 async function sowRadish(page: Page, stage: Stage): Promise<string> {
   await open(page, stage, '/sow');
-  await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+  await chooseCrop(page, 'Radish');
   await page.getByRole('button', { name: /Plan this sowing/ }).click();
   await page.waitForURL('**/round');
   return (await page.locator('article.stop h3 a').first().getAttribute('href'))!;
@@ -303,7 +304,7 @@ describe('nobody is hurt', () => {
   it('by warmth that a crop does not bear: it is said when the tray is planned', async () => {
     const page = await stage.page();
     await begin(page, stage, 'Warm');
-    await page.getByLabel('Crop', { exact: true }).selectOption('cilantro');
+    await chooseCrop(page, 'Coriander');
     const warm = page.getByText(/Too warm for coriander/);
     await shows(warm, 0);
     await page.getByLabel(/^Warmth by day|^By day/).fill('31');
@@ -314,10 +315,10 @@ describe('nobody is hurt', () => {
   it('by a weight: chia is never pressed with a bottle', async () => {
     const page = await stage.page();
     await begin(page, stage, 'Weight');
-    await page.getByLabel('Crop', { exact: true }).selectOption('chia');
+    await chooseCrop(page, 'Chia');
     const words = await page.locator('main').innerText();
     expect(words).not.to.match(/bottle/);
-    await page.getByLabel('Crop', { exact: true }).selectOption('radish');
+    await chooseCrop(page, 'Radish');
     await page
       .getByText(/pressed with 2.02 kg/)
       .first()

@@ -121,6 +121,24 @@ export async function reload(page: Page): Promise<void> {
   await scripted(page);
 }
 
+/** Chooses by its name what to sow, in place of what was chosen before. */
+export async function chooseCrop(page: Page, name: string): Promise<void> {
+  const other = page.getByRole('button', { name: 'Choose another crop' });
+  if (await other.isVisible()) await other.click();
+  await page.getByLabel('Find a crop').fill(name);
+  await page
+    .getByRole('link', { name: new RegExp(`^${name}\\b`) })
+    .first()
+    .click();
+  await other.waitFor();
+}
+
+/** Unfolds the size of a container that is not among those to choose from. */
+export async function typeSize(page: Page): Promise<void> {
+  const folded = page.locator('details:not([open]) > summary', { hasText: 'Another size or shape' });
+  if (await folded.isVisible()) await folded.click();
+}
+
 /** Presses a button that moves the demo's clock, which a phone keeps folded. */
 export async function moveOn(page: Page, by: '+6 h' | '+1 day' | 'Next round'): Promise<void> {
   const clock = page.getByLabel('The demo’s clock');

@@ -3,12 +3,14 @@
 
   interface Props {
     legend: string;
+    /** A heading above says the same. */
+    hideLegend?: boolean;
     name: string;
     options: readonly { value: T; text: string; hint?: string }[];
     value: T;
     onchange?: (value: T) => void;
   }
-  let { legend, name, options, value = $bindable(), onchange }: Props = $props();
+  let { legend, hideLegend = false, name, options, value = $bindable(), onchange }: Props = $props();
 
   function choose(chosen: T) {
     value = chosen;
@@ -16,7 +18,7 @@
   }
 </script>
 
-<div class="choice">
+<div class="choice" class:bare={hideLegend}>
   <TileGroup
     legendText={legend}
     {name}
@@ -43,6 +45,14 @@
   .choice :global(legend) {
     padding: 0;
     margin-bottom: 0.4rem;
+  }
+  .bare :global(legend) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    margin: -1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
   .choice :global(fieldset > div) {
     display: flex;

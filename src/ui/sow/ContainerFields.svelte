@@ -61,63 +61,77 @@
     >
   {/each}
 </div>
-<Choice
-  legend={t('sow.container')}
-  name="shape"
-  options={[
-    { value: 'rectangle', text: t('sow.tray') },
-    { value: 'round', text: t('sow.roundPot') },
-    { value: 'cells', text: t('sow.cells') }
-  ]}
-  value={shape}
-  onchange={shapeOf}
-/>
-<div class="sizes">
-  <QuantityField
-    label={shape === 'round' ? t('sow.diameter') : shape === 'cells' ? t('sow.cellLength') : t('sow.length')}
-    kind="length"
-    {unit}
-    bind:value={draft.container.lengthCm}
-    error={wrong['container.lengthCm']}
-  />
-  {#if shape !== 'round'}
-    <QuantityField
-      label={shape === 'cells' ? t('sow.cellWidth') : t('sow.width')}
-      kind="length"
-      {unit}
-      bind:value={draft.container.widthCm}
-      error={wrong['container.widthCm']}
+<details
+  class="unfold"
+  open={isNewSize || Object.keys(wrong).some((field) => field.startsWith('container.'))}
+>
+  <summary>{t('sow.otherSize')}</summary>
+  <div class="stack">
+    <Choice
+      legend={t('sow.shape')}
+      name="shape"
+      options={[
+        { value: 'rectangle', text: t('sow.tray') },
+        { value: 'round', text: t('sow.roundPot') },
+        { value: 'cells', text: t('sow.cells') }
+      ]}
+      value={shape}
+      onchange={shapeOf}
     />
-  {/if}
-  <QuantityField
-    label={t('sow.depth')}
-    kind="length"
-    {unit}
-    bind:value={draft.container.depthCm}
-    error={wrong['container.depthCm']}
-  />
-  {#if shape === 'cells'}
-    <TextInput
-      labelText={t('sow.cells')}
-      value={String(draft.container.cells)}
-      on:input={(event) => (draft.container.cells = Number(event.detail ?? NaN))}
-      invalid={!!wrong['container.cells']}
-      invalidText={wrong['container.cells']}
-      inputmode="numeric"
-    />
-  {/if}
-  {#if isNewSize}
-    <div class="named">
-      <TextInput
-        labelText={t('sow.whatYouCallContainer')}
-        helperText={t('sow.sizeYouHaveNotUsed')}
-        placeholder={suggestedName(draft.container, units)}
-        bind:value={draft.containerName}
-        invalid={!!wrong['container.name']}
-        invalidText={wrong['container.name']}
+    <div class="sizes">
+      <QuantityField
+        label={shape === 'round'
+          ? t('sow.diameter')
+          : shape === 'cells'
+            ? t('sow.cellLength')
+            : t('sow.length')}
+        kind="length"
+        {unit}
+        bind:value={draft.container.lengthCm}
+        error={wrong['container.lengthCm']}
       />
+      {#if shape !== 'round'}
+        <QuantityField
+          label={shape === 'cells' ? t('sow.cellWidth') : t('sow.width')}
+          kind="length"
+          {unit}
+          bind:value={draft.container.widthCm}
+          error={wrong['container.widthCm']}
+        />
+      {/if}
+      <QuantityField
+        label={t('sow.depth')}
+        kind="length"
+        {unit}
+        bind:value={draft.container.depthCm}
+        error={wrong['container.depthCm']}
+      />
+      {#if shape === 'cells'}
+        <TextInput
+          labelText={t('sow.cells')}
+          value={String(draft.container.cells)}
+          on:input={(event) => (draft.container.cells = Number(event.detail ?? NaN))}
+          invalid={!!wrong['container.cells']}
+          invalidText={wrong['container.cells']}
+          inputmode="numeric"
+        />
+      {/if}
+      {#if isNewSize}
+        <div class="named">
+          <TextInput
+            labelText={t('sow.whatYouCallContainer')}
+            helperText={t('sow.sizeYouHaveNotUsed')}
+            placeholder={suggestedName(draft.container, units)}
+            bind:value={draft.containerName}
+            invalid={!!wrong['container.name']}
+            invalidText={wrong['container.name']}
+          />
+        </div>
+      {/if}
     </div>
-  {/if}
+  </div>
+</details>
+<div class="count">
   <TextInput
     labelText={t('sow.howMany')}
     bind:value={draft.count}
@@ -130,6 +144,9 @@
 {#if notFree}<p class="warn small" role="status">{notFree}</p>{/if}
 
 <style>
+  .count {
+    max-width: 9rem;
+  }
   .named {
     grid-column: 1 / -1;
   }

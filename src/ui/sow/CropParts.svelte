@@ -14,6 +14,7 @@
   import { MOST_VARIETY_LETTERS } from '$core/choice/choiceData.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import { figure, mass, type Units } from '$core/units/format.ts';
+  import CropPicker from './CropPicker.svelte';
   import Choice from '$ui/fields/Choice.svelte';
   import type { DraftPart, SeedDraft } from './draft.ts';
   import { FLAG_WORDS } from '$words/lots.ts';
@@ -27,8 +28,10 @@
     units: Units;
     today: string;
     wrong: Record<string, string>;
+    /** Days until one crop may be cut, sown now as the rest of the form says; left out where nothing is sown now. */
+    daysHere?: (crop: Crop) => number | null;
   }
-  let { draft = $bindable(), again = false, crops, lots, units, today, wrong }: Props = $props();
+  let { draft = $bindable(), again = false, crops, lots, units, today, wrong, daysHere }: Props = $props();
 
   const empty = (): DraftPart => ({ cropKey: '', lotId: '', share: '1' });
   const lotsOf = (cropKey: string) => lots.filter((lot) => holds(lot, cropKey));
@@ -82,16 +85,25 @@
 
 {#each draft.parts as part, index (index)}
   <div class="part" class:many={draft.kind === 'blended'}>
-    <Select
-      labelText={draft.kind === 'one' ? t('sow.crop') : t('sow.cropIndex', { index: index + 1 })}
-      selected={part.cropKey}
-      on:change={(event) => choose(part, (event.target as HTMLSelectElement).value)}
-      invalid={!!wrong[`parts.${index}.cropKey`]}
-      invalidText={wrong[`parts.${index}.cropKey`]}
-    >
-      <SelectItem value="" text={t('sow.chooseCrop')} />
-      {#each crops as one (one.key)}<SelectItem value={one.key} text={cropName(one.name)} />{/each}
-    </Select>
+    {#if daysHere && draft.kind === 'one'}
+      <CropPicker
+        {crops}
+        {lots}
+        chosen={part.cropKey}
+        onchoose={(cropKey) => choose(part, cropKey)}
+        {daysHere}
+        error={wrong[`parts.${index}.cropKey`] ?? ''}
+      />
+    {:else}<Select
+        labelText={draft.kind === 'one' ? t('sow.crop') : t('sow.cropIndex', { index: index + 1 })}
+        selected={part.cropKey}
+        on:change={(event) => choose(part, (event.target as HTMLSelectElement).value)}
+        invalid={!!wrong[`parts.${index}.cropKey`]}
+        invalidText={wrong[`parts.${index}.cropKey`]}
+      >
+        <SelectItem value="" text={t('sow.chooseCrop')} />
+        {#each crops as one (one.key)}<SelectItem value={one.key} text={cropName(one.name)} />{/each}
+      </Select>{/if}
     {#if draft.kind === 'blended'}
       <TextInput
         labelText={t('sow.parts')}

@@ -74,7 +74,13 @@
 </script>
 
 <details class="unfold">
-  <summary>{t('sow.mediumMethodDensityOwnFigures')}</summary>
+  <summary
+    >{t('sow.advancedNow', {
+      medium: media.find(({ id }) => id === draft.mediumId)?.name ?? MEDIUM_WORDS[draft.medium],
+      method: methodName(method),
+      density: draft.density
+    })}</summary
+  >
   <div class="stack">
     <Select
       labelText={t('sow.medium')}

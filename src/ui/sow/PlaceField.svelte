@@ -59,6 +59,7 @@
 {#if places.length > 0}
   <Select
     labelText={t('sow.place')}
+    hideLabel
     selected={placeId}
     on:change={(event) => choose((event.target as HTMLSelectElement).value)}
     invalid={!!wrong.placeId}

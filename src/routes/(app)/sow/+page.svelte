@@ -8,6 +8,8 @@
   import type { Appetite } from '$core/ahead/appetite.ts';
   import type { SpreadPart } from '$core/ahead/glut.ts';
   import { goto } from '$app/navigation';
+  import type { Crop } from '$core/crops/crop.ts';
+  import { DAY } from '$core/time/zone.ts';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { MOST_PARTS } from '$core/crops/blend.ts';
   import Choice from '$ui/fields/Choice.svelte';
@@ -19,6 +21,7 @@
   import MoreChoices from '$ui/sow/MoreChoices.svelte';
   import PlaceField from '$ui/sow/PlaceField.svelte';
   import Elsewhere from '$ui/sow/Elsewhere.svelte';
+  import PlanBar from '$ui/sow/PlanBar.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import RoomNote from '$ui/sow/RoomNote.svelte';
   import { seedDensity } from '$core/units/format.ts';
@@ -72,11 +75,22 @@
         return sowing ? [{ place, sowing }] : [];
       })
   );
+  /** Days until a crop may be cut, sown now as the form says of all else; null where it would not grow. */
+  function daysHere({ key }: Crop): number | null {
+    const [sowing] = workOut(
+      { ...draft, kind: 'one', parts: [{ cropKey: key, lotId: '', share: '1' }], when: 'now' },
+      data
+    ).sowings;
+    if (!sowing || sowing.projected.suit.hindered) return null;
+    return Math.round((sowing.plan.forecast.marks.windowOpen.p50 - data.now) / DAY);
+  }
   const chosen = $derived(
     draft.parts
       .flatMap(({ cropKey }) => findCrop(cropKey, data.household.ownCrops) ?? [])
       .slice(0, draft.kind === 'one' ? 1 : MOST_PARTS)
   );
+  /** One crop is to be chosen, before anything else is asked. */
+  const isOpening = $derived(draft.kind === 'one' && chosen.length === 0);
   const method = $derived(draft.method ?? data.methods.find(({ key }) => key === draft.methodKey)!);
   const ownMedium = $derived(data.media.find(({ id }) => id === draft.mediumId) ?? null);
   /** What was typed wrongly is said at once, what is still empty when the form is sent. */
@@ -196,8 +210,10 @@
     <Button kind="tertiary" class="chip" on:click={beginAfresh}>{t('sow.beginAfresh')}</Button>
   </p>
 {/if}
-<div class="columns">
+{#if isOpening}<p class="soft">{t('sow.chooseCropWhatComesStands')}</p>{/if}
+<div class="sow" class:opening={isOpening}>
   <form
+    id="sow"
     class="stack"
     novalidate
     onsubmit={(event) => {
@@ -205,165 +221,202 @@
       void sow();
     }}
   >
-    <CropParts
-      bind:draft
-      {crops}
-      lots={data.lots}
-      units={data.household.units}
-      today={isoDay(data.now, data.household.zone)}
-      {wrong}
-    />
-    {#if fit && worked.choice && new Set(chosen.map(({ key }) => key)).size > 1}
-      <MixFit
-        crops={chosen}
-        {fit}
-        placeName={worked.choice.place.name}
+    <section class="stack">
+      <h2>{t('sow.crop')}</h2>
+      <CropParts
+        bind:draft
+        {crops}
+        lots={data.lots}
         units={data.household.units}
-        halves={draft.kind === 'halves'}
-        bind:staggered={draft.staggered}
+        today={isoDay(data.now, data.household.zone)}
+        {wrong}
+        {daysHere}
       />
-    {/if}
-
-    <ContainerFields
-      bind:draft
-      containers={data.lastUsed}
-      stock={data.containers}
-      units={data.household.units}
-      {wrong}
-    />
-
-    <PlaceField
-      places={data.household.places}
-      bind:placeId={draft.placeId}
-      bind:newPlace={draft.newPlace}
-      units={data.household.units}
-      {wrong}
-    />
-    {#if carriedTo}
-      <Select
-        labelText={t('sow.atFirstLightGoes')}
-        selected={carriedTo.id}
-        on:change={(event) => (draft.lightPlaceId = (event.target as HTMLSelectElement).value)}
-        invalid={!!wrong.lightPlaceId}
-        invalidText={wrong.lightPlaceId}
-      >
-        {#each data.household.places.filter(({ light }) => light.kind !== 'dark') as { id, name } (id)}
-          <SelectItem value={id} text={name} />
-        {/each}
-      </Select>
-    {/if}
-
-    <Choice
-      legend={t('sow.when')}
-      name="when"
-      options={[
-        { value: 'now', text: t('sow.startNow') },
-        { value: 'by', text: t('sow.readyByDay') }
-      ]}
-      bind:value={draft.when}
-    />
-    {#if draft.when === 'by'}
-      <TextInput
-        type="date"
-        labelText={t('sow.readyBy')}
-        bind:value={draft.readyBy}
-        min={isoDay(data.now, data.household.zone)}
-        invalid={!!wrong.readyBy}
-        invalidText={wrong.readyBy}
-      />
-    {/if}
-
-    <MoreChoices
-      bind:draft
-      strengths={data.strengths}
-      products={data.products}
-      today={isoDay(data.now, data.household.zone)}
-      sowings={worked.sowings}
-      {chosen}
-      {method}
-      methods={data.methods}
-      media={data.media}
-      units={data.household.units}
-      {wrong}
-    />
-
-    {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
-    <Button type="submit" disabled={sending}
-      >{worked.sowings.some(({ plan }) => plan.soak.soakStart !== null)
-        ? t('sow.planSowing')
-        : t('ahead.putOnList')}</Button
-    >
-  </form>
-
-  {#if worked.sowings.length > 0}
-    <div class="stack">
-      {#if appetite?.assumed}
-        <AppetiteNote {appetite} {locale} onsaid={(said) => (saidAppetite = said)} />
-      {/if}
-      {#if appetite}
-        <GlutNote
-          sowings={worked.sowings}
-          openings={data.openings}
-          appetiteGD={appetite.gD}
-          now={data.now}
-          {locale}
-          onlater={readyBy}
-          count={worked.data.count}
-          onspread={(portions) => void spread(portions)}
+      {#if fit && worked.choice && new Set(chosen.map(({ key }) => key)).size > 1}
+        <MixFit
+          crops={chosen}
+          {fit}
+          placeName={worked.choice.place.name}
+          units={data.household.units}
+          halves={draft.kind === 'halves'}
+          bind:staggered={draft.staggered}
         />
       {/if}
-      <RoomNote
-        sowings={worked.sowings}
-        {place}
-        places={data.household.places}
-        stands={data.stands}
-        stock={data.containers}
-        now={data.now}
-        {locale}
-        onplace={takePlace}
-        onlater={readyBy}
-      />
-      {#each worked.sowings as sowing, index (index)}
-        <PlanResult
-          {sowing}
-          count={worked.data.count}
+    </section>
+
+    {#if !isOpening}
+      <section class="stack">
+        <h2>{t('sow.container')}</h2>
+        <ContainerFields
+          bind:draft
+          containers={data.lastUsed}
+          stock={data.containers}
+          units={data.household.units}
+          {wrong}
+        />
+      </section>
+
+      <section class="stack">
+        <h2>{t('sow.place')}</h2>
+        <PlaceField
+          places={data.household.places}
+          bind:placeId={draft.placeId}
+          bind:newPlace={draft.newPlace}
+          units={data.household.units}
+          {wrong}
+        />
+        {#if carriedTo}
+          <Select
+            labelText={t('sow.atFirstLightGoes')}
+            selected={carriedTo.id}
+            on:change={(event) => (draft.lightPlaceId = (event.target as HTMLSelectElement).value)}
+            invalid={!!wrong.lightPlaceId}
+            invalidText={wrong.lightPlaceId}
+          >
+            {#each data.household.places.filter(({ light }) => light.kind !== 'dark') as { id, name } (id)}
+              <SelectItem value={id} text={name} />
+            {/each}
+          </Select>
+        {/if}
+        <RoomNote
+          sowings={worked.sowings}
           {place}
           places={data.household.places}
-          alone={worked.sowings.length === 1}
-          first={data.lastUsed.length === 0}
+          stands={data.stands}
+          stock={data.containers}
           now={data.now}
           {locale}
-          medium={{ kind: draft.medium, own: ownMedium }}
-          chosen={index === 0 ? chosenWords : {}}
-          own={draft.ownSeedG !== null}
-          onoffer={readyBy}
+          onplace={takePlace}
+          onlater={readyBy}
         />
-      {/each}
-      <details class="unfold" bind:open={comparing}>
-        <summary>{t('sow.sameYourPlaces')}</summary>
-        {#if comparing}
-          <Elsewhere places={elsewhere} now={data.now} {locale} onchoose={takePlace} />
+        {#if worked.sowings.length > 0}
+          <details class="unfold" bind:open={comparing}>
+            <summary>{t('sow.sameYourPlaces')}</summary>
+            {#if comparing}
+              <Elsewhere places={elsewhere} now={data.now} {locale} onchoose={takePlace} />
+            {/if}
+          </details>
         {/if}
-      </details>
-    </div>
-  {:else}
-    <section class="card soft">
-      {t('sow.chooseCropWhatComesStands')}
-    </section>
-  {/if}
+      </section>
+
+      <section class="stack">
+        <h2>{t('sow.when')}</h2>
+        <Choice
+          legend={t('sow.when')}
+          hideLegend
+          name="when"
+          options={[
+            { value: 'now', text: t('sow.startNow') },
+            { value: 'by', text: t('sow.readyByDay') }
+          ]}
+          bind:value={draft.when}
+        />
+        {#if draft.when === 'by'}
+          <TextInput
+            type="date"
+            labelText={t('sow.readyBy')}
+            bind:value={draft.readyBy}
+            min={isoDay(data.now, data.household.zone)}
+            invalid={!!wrong.readyBy}
+            invalidText={wrong.readyBy}
+          />
+        {/if}
+        {#if appetite && worked.sowings.length > 0}
+          {#if appetite.assumed}
+            <AppetiteNote {appetite} {locale} onsaid={(said) => (saidAppetite = said)} />
+          {/if}
+          <GlutNote
+            sowings={worked.sowings}
+            openings={data.openings}
+            appetiteGD={appetite.gD}
+            now={data.now}
+            {locale}
+            onlater={readyBy}
+            count={worked.data.count}
+            onspread={(portions) => void spread(portions)}
+          />
+        {/if}
+      </section>
+
+      <MoreChoices
+        bind:draft
+        strengths={data.strengths}
+        products={data.products}
+        today={isoDay(data.now, data.household.zone)}
+        sowings={worked.sowings}
+        {chosen}
+        {method}
+        methods={data.methods}
+        media={data.media}
+        units={data.household.units}
+        {wrong}
+      />
+    {/if}
+  </form>
+
+  <div class="result">
+    {#if worked.sowings.length > 0}
+      <PlanBar sowings={worked.sowings} now={data.now} {locale} {sending} {failed} form="sow" />
+      <div class="stack details">
+        {#each worked.sowings as sowing, index (index)}
+          <PlanResult
+            {sowing}
+            count={worked.data.count}
+            {place}
+            places={data.household.places}
+            alone={worked.sowings.length === 1}
+            first={data.lastUsed.length === 0}
+            now={data.now}
+            {locale}
+            medium={{ kind: draft.medium, own: ownMedium }}
+            chosen={index === 0 ? chosenWords : {}}
+            own={draft.ownSeedG !== null}
+            onoffer={readyBy}
+          />
+        {/each}
+      </div>
+    {:else if !isOpening}
+      <section class="card soft stack">
+        <p>{t('sow.chooseCropWhatComesStands')}</p>
+        {#if failed}<p class="failed" role="alert">{failed}</p>{/if}
+        <Button type="submit" form="sow" disabled={sending}>{t('sow.planSowing')}</Button>
+      </section>
+    {/if}
+  </div>
 </div>
 
 <style>
-  .columns {
-    --second: 1.15fr;
-    margin-top: 1.25rem;
+  .sow {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+    gap: 1.5rem 2.5rem;
+    align-items: start;
+    margin-top: 1rem;
+  }
+  .opening {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  form {
+    gap: 1.75rem;
+  }
+  form > section {
+    gap: 0.75rem;
+  }
+  .details {
+    margin-top: 1rem;
   }
   .failed {
     color: var(--alarm);
   }
-  @media (max-width: 60rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
+  /* On a phone the result follows the form, and its bar stays over the bottom edge. */
+  @media (max-width: 47.99rem) {
+    .sow {
+      display: flex;
+      flex-direction: column;
+      align-items: stretch;
+    }
+    .result {
+      display: contents;
     }
   }
 </style>
