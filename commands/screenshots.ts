@@ -76,7 +76,7 @@ await runCommand(async () => {
   await shoot('ahead', 'ahead', {
     before: async (open) => {
       await open.getByRole('button', { name: 'Propose eight weeks' }).click();
-      await open.getByRole('button', { name: /^Take/ }).waitFor();
+      await open.getByRole('button', { name: /^Add |^Make /}).waitFor();
       await open.locator('.weeks').evaluate((weeks) => weeks.scrollIntoView());
     }
   });

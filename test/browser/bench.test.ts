@@ -282,7 +282,7 @@ describe('what the bench works with', () => {
 
     // Seen where it is measured out.
     await open(page, stage, '/sow?crop=pea');
-    await page.getByText('Advanced options').click();
+    await page.getByText(/^Advanced:/).click();
     await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Cellar way' });
     await page
       .getByLabel('The plan')
@@ -317,7 +317,7 @@ describe('what the bench works with', () => {
 
     await open(page, stage, '/sow?crop=pea');
     const result = page.getByLabel('The plan');
-    await page.getByText('Advanced options').click();
+    await page.getByText(/^Advanced:/).click();
     await page.getByLabel('Method', { exact: true }).selectOption({ label: 'Bare and bright' });
     const changes = result.locator('section').filter({ hasText: 'What that changed' });
     await changes

@@ -63,7 +63,7 @@ describe('the first tray, from clone to plate', () => {
       const hand = handOf(page);
       await open(page, stage, '/round');
       await hand.press(page.getByRole('link', { name: 'New sowing' }));
-      await hand.fill(page.getByLabel('Find a crop'), 'cress');
+      await hand.fill(page.getByRole('searchbox', { name: 'Find a crop' }), 'cress');
       await hand.press(page.getByRole('link', { name: /^Garden cress/ }));
       await hand.press(page.getByText('Another size or shape'));
       await hand.fill(page.getByLabel('Length (cm)'), '20');

@@ -99,7 +99,7 @@ describe('a household of one’s own', () => {
     expect(await page.getByLabel('How many').inputValue()).to.equal('3');
     await page.getByRole('button', { name: 'Start over' }).click();
     await shows(page.getByText(/^You started this/), 0);
-    await page.getByLabel('Find a crop').waitFor();
+    await page.getByRole('searchbox', { name: 'Find a crop' }).waitFor();
     await reload(page);
     await page.getByRole('heading', { name: 'New sowing' }).waitFor();
     await shows(page.getByText(/^You started this/), 0);

@@ -48,7 +48,7 @@ describe('a closer look', () => {
     const stop = page
       .locator('article.stop', { has: page.getByRole('button', { name: /^(More|Less) of/ }) })
       // A tray that must be touched first shows its chips at once.
-      .filter({ hasNotText: 'How does the medium feel?' })
+      .filter({ hasNotText: 'Feel the medium:' })
       .first();
     const more = stop.getByRole('button', { name: /^(More|Less) of/ });
     const closer = stop.getByRole('link', { name: /A closer look/ });

@@ -200,6 +200,7 @@ describe('a tray', () => {
       await sow.click();
       await sow.waitFor({ state: 'detached' });
     }
+    await stop.getByRole('button', { name: /^More/ }).click();
     const links = stop.getByRole('link', { name: /A closer look/ });
     const looks = await links.evaluateAll((all) => all.map((one) => one.getAttribute('href')!));
     expect(looks).to.have.length(2);

@@ -125,7 +125,7 @@ export async function reload(page: Page): Promise<void> {
 export async function chooseCrop(page: Page, name: string): Promise<void> {
   const other = page.getByRole('button', { name: 'Choose another crop' });
   if (await other.isVisible()) await other.click();
-  await page.getByLabel('Find a crop').fill(name);
+  await page.getByRole('searchbox', { name: 'Find a crop' }).fill(name);
   await page
     .getByRole('link', { name: new RegExp(`^${name}\\b`) })
     .first()

@@ -1,7 +1,7 @@
 import { cropOf } from '../../src/core/crops/library.ts';
 import { cropName } from '../../src/words/cropNames.ts';
 import type { Locator, Page } from 'playwright-core';
-import { moveOn, open, recorded, type Stage } from './browser.ts';
+import { moveOn, open, recorded, typeSize, type Stage } from './browser.ts';
 
 /** The day on which a tray really shows each cue, independent of any forecast. */
 type ComesD = readonly (readonly [words: RegExp, days: number])[];
@@ -59,13 +59,14 @@ export async function chooses(
   { crop, medium, method, place, more }: Choice
 ): Promise<void> {
   await open(page, stage, `/sow?crop=${crop}`);
+  await typeSize(page);
   await page.getByLabel('Length (cm)').fill('20');
   await page.getByLabel('Width (cm)').fill('10');
   if (place) {
     await page.getByLabel('Place', { exact: true }).selectOption({ label: place });
     await page.getByLabel('Move it at first light to').selectOption({ label: 'Balcony sill' });
   }
-  await page.getByText('Advanced options').click();
+  await page.getByText(/^Advanced:/).click();
   await page.getByLabel('Medium', { exact: true }).selectOption({ label: medium });
   if (method) await page.getByLabel('Method', { exact: true }).selectOption({ label: method });
   await more?.(page);
@@ -94,7 +95,7 @@ export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 |
       const looks = mine.getByRole('group', { name: /^Check (?!again)/ });
       const feel = mine
         .getByRole('group', { name: /^How damp/ })
-        .filter({ hasText: 'How does the medium feel?' });
+        .filter({ hasText: 'Feel the medium:' });
       const tell = async (card: Locator) =>
         told.push(`${days}: ${(await card.innerText()).replace(/\s+/g, ' ')}`);
       await tell(mine);

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { cropName } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import type { Stop } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -24,12 +23,8 @@
   );
 </script>
 
-{#if sown.length > 0}
-  <div
-    class="row look feel"
-    role="group"
-    aria-label={feel.length > 0 ? t('round.howDampName', { name }) : t('round.moreName', { name })}
-  >
+{#if chips.length > 0}
+  <div class="row look feel" role="group" aria-label={t('round.howDampName', { name })}>
     {#if unsure}<strong class="small">{t('round.touchFirst')}</strong>{/if}
     {#each chips as moisture (moisture)}
       <button
@@ -44,37 +39,20 @@
           )}>{MOISTURE_WORDS[moisture].chip}</button
       >
     {/each}
-    {#each sown as { projected: { setup, crop } } (setup.id)}
-      <a class="closer" href="/tray/{setup.id}/look"
-        >{t('round.lookCloser')}<span class={sown.length > 1 ? '' : 'visually-hidden'}
-          > {t('round.atName', { name: cropName(crop.name) })}</span
-        ></a
-      >
-    {/each}
   </div>
 {/if}
 
 <style>
-  .feel > strong {
-    flex-basis: 100%;
+  .feel {
+    gap: 0.35rem;
   }
-  .closer {
-    display: inline-flex;
-    align-items: center;
-    min-height: 2.75rem;
-    padding: 0 0.4rem;
+  .feel > strong {
+    margin-inline-end: 0.25rem;
   }
   /* In one line with what may be felt. */
   @media (max-width: 47.99rem) {
-    .feel {
-      gap: 0.3rem;
-    }
     .feel .chip {
       padding-inline: 0.75rem;
-    }
-    .closer {
-      padding: 0 0 0 0.2rem;
-      font-size: 0.9375rem;
     }
   }
 </style>

@@ -13,6 +13,7 @@
   import type { Locale } from '$words/time.ts';
   import Begin from './Begin.svelte';
   import DoneList from './DoneList.svelte';
+  import Closer from './Closer.svelte';
   import FeelRow from './FeelRow.svelte';
   import AgainRow from './AgainRow.svelte';
   import LookRow from './LookRow.svelte';
@@ -73,8 +74,8 @@
   </a>
   <div class="what stack">
     <StopHead {stop} {now} {locale} {alone} {quiet} picture={picturesWords(name, pictures, locale.units)} />
-    {#if isSown && !alone && (!unsure || stop.parts.some(({ ask }) => ask.again))}
-      <!-- At the width of a phone what is only offered waits behind a touch. -->
+    {#if isSown && !alone}
+      <!-- What is only offered waits behind a touch. -->
       <button class="more" aria-expanded={more} onclick={() => (more = !more)}
         >{more ? t('round.less') : t('round.more')}<span class="visually-hidden"
           > {t('round.name2', { name })}</span
@@ -107,6 +108,7 @@
         <AgainRow {part} {locale} named={stop.parts.length > 1} />
       {/each}
       {#if !unsure}<FeelRow {stop} {name} />{/if}
+      <Closer {stop} />
     </div>
     <DoneList {sowings} {round} {locale} {members} {placeName} />
     {#if quiet}<p class="nothing soft small">{t('round.nothingDoRound')}</p>{/if}
@@ -117,32 +119,57 @@
   .stop {
     display: grid;
     grid-template-columns: 6rem minmax(0, 1fr);
-    gap: 0 1.25rem;
+    gap: 0 1rem;
     align-items: start;
-    padding-block: 0.75rem;
+    padding-block: 0.5rem;
   }
   .stop.alone {
     grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
     gap: 0 2rem;
     align-items: end;
+    padding-block: 0.75rem;
+  }
+  /* Of a tray that needs nothing one line. */
+  .stop.quiet:not(.alone) {
+    grid-template-columns: 3.5rem minmax(0, 1fr);
+    padding-block: 0.25rem;
   }
   .what {
-    gap: 0.5rem;
+    position: relative;
+    gap: 0.4rem;
   }
-  .more {
+  .what > .more {
+    position: absolute;
+    inset: -0.5rem 0 auto auto;
+    min-width: 2.75rem;
+    min-height: 2.75rem;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--beet);
+    font-size: 0.9375rem;
+    text-align: end;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+  .stop:not(.quiet) .what > :global(header:has(+ button) h3),
+  .quiet .what > :global(header:has(+ button)) {
+    padding-inline-end: 3.25rem;
+  }
+  .offered:not(.unfolded),
+  .quiet:not(.alone) .nothing {
     display: none;
   }
+  .quiet:not(.alone) .what > :global(header h3) {
+    font-size: 1.1rem;
+  }
   @media (max-width: 47.99rem) {
-    /* The picture beside its name, and under both what is to be done; of a tray that needs nothing one line. */
+    /* The picture beside its name, and under both what is to be done. */
     .stop,
     .stop.alone {
-      grid-template-columns: 8rem minmax(0, 1fr);
-      gap: 0.4rem 0.75rem;
+      grid-template-columns: 5.5rem minmax(0, 1fr);
+      gap: 0.35rem 0.75rem;
       padding-block: 0.5rem;
-    }
-    .stop.quiet {
-      grid-template-columns: 3.5rem minmax(0, 1fr);
-      padding-block: 0.25rem;
     }
     .what {
       display: contents;
@@ -158,33 +185,13 @@
       align-self: center;
     }
     .what > .more {
-      display: block;
+      position: static;
       grid-area: 1 / 2;
       place-self: start end;
       margin-top: -0.55rem;
-      min-width: 2.75rem;
-      min-height: 2.75rem;
-      padding: 0;
-      border: 0;
-      background: none;
-      color: var(--beet);
-      font-size: 0.9375rem;
-      text-align: end;
-      text-decoration: underline;
     }
     .quiet .what > :global(header) {
       line-height: 1.3;
-    }
-    .stop:not(.quiet) .what > :global(header:has(+ button) h3),
-    .quiet .what > :global(header:has(+ button)) {
-      padding-inline-end: 3.25rem;
-    }
-    .offered:not(.unfolded),
-    .quiet .nothing {
-      display: none;
-    }
-    .quiet .what > :global(header h3) {
-      font-size: 1.05rem;
     }
   }
 </style>

@@ -78,7 +78,7 @@
     {/if}
   {/each}
   {#if quiet && !alone}
-    <p class="brief soft small">
+    <p class="soft small brief">
       · {containersWords(first.setup)} · {stop.parts
         .map((part) =>
           stop.parts.length > 1 ? `${cropName(part.projected.crop.name)} ${brief(part)}` : brief(part)
@@ -90,35 +90,32 @@
 
 <style>
   h3 {
-    font-size: 1.3rem;
+    font-size: 1.2rem;
   }
   h3 a {
     color: inherit;
     text-decoration: none;
     display: inline-block;
-    padding: 0.2rem 0;
+    padding: 0.1rem 0;
   }
   h3 a:hover {
     text-decoration: underline;
   }
+  p {
+    line-height: 1.3;
+  }
   .window.open {
     font-weight: 650;
   }
-  .brief {
+  .quiet > * {
     display: none;
   }
+  .quiet > h3,
+  .quiet > .brief {
+    display: inline;
+    line-height: 1.35;
+  }
   @media (max-width: 47.99rem) {
-    .quiet > * {
-      display: none;
-    }
-    .quiet > h3,
-    .quiet > .brief {
-      display: inline;
-      line-height: 1.35;
-    }
-    h3 {
-      font-size: 1.2rem;
-    }
     p {
       line-height: 1.25;
     }

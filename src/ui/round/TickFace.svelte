@@ -36,7 +36,7 @@
     align-items: center;
     gap: 0.9rem;
     text-align: left;
-    padding: 0.6rem 0.8rem;
+    padding: 0.4rem 0.6rem;
     border: 1.5px solid var(--beet);
     border-radius: 10px;
     background: var(--paper-raised);
@@ -68,6 +68,10 @@
     display: block;
     font-weight: 620;
   }
+  strong,
+  .why {
+    line-height: 1.25;
+  }
   .why {
     display: block;
     color: var(--ink-soft);
@@ -76,10 +80,6 @@
     .tick {
       gap: 0.7rem;
       padding: 0.3rem 0.5rem;
-    }
-    strong,
-    .why {
-      line-height: 1.25;
     }
   }
   /* On paper an empty box, for a pencil. */

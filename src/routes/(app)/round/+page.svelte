@@ -126,12 +126,6 @@
 {:else if !page.hydrated}
   <Outline {now} records={underWay} places={data.household.places} ownCrops={data.household.ownCrops} />
 {:else}
-  <Turn
-    people={data.people}
-    me={data.member.id}
-    turn={data.turn.round === round.key ? data.turn.memberId : null}
-    onchanged={() => void reload()}
-  />
   {#if unheard.size > 0}
     <p class="card" role="status">
       {t('round.nothingWasRecordedDaysSo')}
@@ -152,6 +146,12 @@
       </li>{/if}
   </ul>
   {#if data.hasOrders}<OnOrder />{/if}
+  <Turn
+    people={data.people}
+    me={data.member.id}
+    turn={data.turn.round === round.key ? data.turn.memberId : null}
+    onchanged={() => void reload()}
+  />
   <div class="shelves">
     {#each shelves as { place, stops } (place.id)}
       <section class="shelf" class:single={stops.length === 1} aria-labelledby="place-{place.id}">
@@ -190,8 +190,8 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0.4rem 2rem;
-    margin: 1rem 0 0;
-    padding: 0.75rem 0;
+    margin: 0.6rem 0 0;
+    padding: 0.5rem 0;
     border-block: 1.5px solid var(--ink-faint);
   }
   /* Two trays abreast, in walking order; a place with one tray takes half the width. */
@@ -212,11 +212,11 @@
     grid-template-columns: minmax(0, 1fr);
   }
   .shelf {
-    margin-top: 1.25rem;
+    margin-top: 0.9rem;
   }
   .shelf h2 {
     grid-column: 1 / -1;
-    padding-bottom: 0.4rem;
+    padding-bottom: 0.15rem;
     border-bottom: 1.5px solid var(--ink-faint);
     font-size: 1rem;
     font-weight: 600;
