@@ -76,7 +76,7 @@ await runCommand(async () => {
   await shoot('ahead', 'ahead', {
     before: async (open) => {
       await open.getByRole('button', { name: 'Propose eight weeks' }).click();
-      await open.getByRole('button', { name: /^Add |^Make /}).waitFor();
+      await open.getByRole('button', { name: /^Add |^Make / }).waitFor();
       await open.locator('.weeks').evaluate((weeks) => weeks.scrollIntoView());
     }
   });
@@ -85,9 +85,9 @@ await runCommand(async () => {
   await shoot('methods', 'methods');
   await shoot('tray', broccoli, {
     before: async (open) => {
-      await open.getByText('How it was worked out').click();
+      await open.getByText('How this was calculated: checks, warmth, water').click();
       await open.locator('canvas').nth(2).waitFor();
-      await open.getByText('How it was worked out').evaluate((summary) => summary.scrollIntoView());
+      await open.getByText('How this was calculated: checks, warmth, water').evaluate((summary) => summary.scrollIntoView());
     }
   });
   await shoot('harvest-phone', `${radish}/harvest`, {

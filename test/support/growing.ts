@@ -93,9 +93,7 @@ export async function grow(page: Page, stage: Stage, choice: Choice, rounds: 1 |
       // Now and then some of the pool still stands, and less is given.
       const stood = mine.getByRole('button', { name: /^Yes: poured off/ });
       const looks = mine.getByRole('group', { name: /^Check (?!again)/ });
-      const feel = mine
-        .getByRole('group', { name: /^How damp/ })
-        .filter({ hasText: 'Feel the medium:' });
+      const feel = mine.getByRole('group', { name: /^How damp/ }).filter({ hasText: 'Feel the medium:' });
       const tell = async (card: Locator) =>
         told.push(`${days}: ${(await card.innerText()).replace(/\s+/g, ' ')}`);
       await tell(mine);

@@ -29,6 +29,12 @@
       >
       <Button kind="tertiary" class="chip" on:click={() => journal.flush()}>{t('app.tryNow')}</Button>
     </div>
+  {:else if journal.planned}
+    <div class="line">
+      <span>{journal.planned.words}</span>
+      <a href={journal.planned.href} onclick={() => (journal.planned = null)}>{t('sow.openTray')}</a>
+      <Button kind="tertiary" class="chip" on:click={() => (journal.planned = null)}>{t('app.close')}</Button>
+    </div>
   {:else if journal.last}
     {@const last = journal.last}
     <div class="line">
@@ -67,6 +73,12 @@
     background: var(--ink);
     color: var(--paper);
     box-shadow: 0 4px 18px rgb(0 0 0 / 25%);
+  }
+  .line a {
+    display: inline-flex;
+    align-items: center;
+    min-height: 2.75rem;
+    color: inherit;
   }
   .line :global(button) {
     flex: none;

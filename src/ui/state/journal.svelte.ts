@@ -61,6 +61,8 @@ export class Journal {
   outgoing = $state<Outgoing[]>([]);
   aside = $state<SetAside[]>([]);
   last = $state<LastDone | null>(null);
+  /** A sowing that was planned just now: what is next, and its page. */
+  planned = $state<{ words: string; href: string } | null>(null);
   waiting = $state<Waiting>(null);
   signedOut = $state(false);
   refused = $state<string | null>(null);
@@ -128,6 +130,7 @@ export class Journal {
     });
     this.outgoing.push(...outs);
     this.refused = null;
+    this.planned = null;
     this.correctedTo = null;
     // Kept while it is sent: whichever ends first, it is not lost.
     void this.queue.put('outgoing', snapshot(outs));

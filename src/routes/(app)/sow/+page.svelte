@@ -24,7 +24,8 @@
   import PlanBar from '$ui/sow/PlanBar.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import RoomNote from '$ui/sow/RoomNote.svelte';
-  import { seedDensity } from '$core/units/format.ts';
+  import { cropNames } from '$words/containers.ts';
+  import { seedMass, seedDensity } from '$core/units/format.ts';
   import { typedDensity, workOut, type Draft } from '$ui/sow/draft.ts';
   import { firstDraft } from '$ui/sow/firstDraft.ts';
   import { dropDraft, saveDraft, readDraft } from '$ui/sow/savedDraft.ts';
@@ -164,6 +165,23 @@
 
   const sow = () => send('/api/sowings', sowBody(draft, worked, ids), '/round');
 
+  /** What was planned, and what is to be done next for it. */
+  function nextWords() {
+    const [sowing] = worked.sowings;
+    if (!sowing) return null;
+    const { plan, projected, setup } = sowing;
+    const soaked = plan.soak.soakStart;
+    const words = {
+      crop: cropNames(worked.sowings.map((one) => one.projected)),
+      seed: seedMass(setup.seedG, locale.units),
+      at: dayAndTime(soaked ?? plan.soak.sowAt, data.now, locale)
+    };
+    return {
+      words: soaked === null ? t('sow.plannedSow', words) : t('sow.plannedSoak', words),
+      href: `/tray/${ids.first}`
+    };
+  }
+
   async function send(path: string, body: object, to: '/round' | '/ahead') {
     tried = true;
     told = {};
@@ -187,7 +205,9 @@
     else if (answer.status === 401) journal.signedOut = true;
     else if (answer.ok) {
       dropDraft(data.household.id);
+      const next = to === '/round' ? nextWords() : null;
       await goto(to, { invalidateAll: true });
+      if (next) journal.planned = next;
     } else {
       const { fields, message } = (await answer.json()) as ApiProblem;
       told = fields ?? {};
