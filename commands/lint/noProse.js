@@ -152,7 +152,9 @@ export const noProse = {
       SvelteLiteral: (node) => {
         if (
           node.parent.type === 'SvelteAttribute' &&
-          READ.test(node.parent.key.name) &&
+          (READ.test(node.parent.key.name) ||
+            // A figure with words around it.
+            (/^(value|beside)$/.test(node.parent.key.name) && node.parent.value.length > 1)) &&
           hasLetters(node.value)
         )
           report(node, node.value);

@@ -86,6 +86,7 @@ describe('a tray', () => {
     const title = await stop.locator('h3').getAttribute('id');
     const mine = page.locator(`article:has(#${title})`);
     const again = mine.getByRole('group', { name: /^Check again/ });
+    await mine.getByRole('button', { name: /^More/ }).click();
     for (let rounds = 0; rounds < 4 && (await again.count()) === 0; rounds += 1) {
       const clock = await page.locator('section.time strong').innerText();
       await moveOn(page, 'Next round');

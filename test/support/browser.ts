@@ -123,7 +123,7 @@ export async function reload(page: Page): Promise<void> {
 
 /** Chooses by its name what to sow, in place of what was chosen before. */
 export async function chooseCrop(page: Page, name: string): Promise<void> {
-  const other = page.getByRole('button', { name: 'Choose another crop' });
+  const other = page.getByRole('button', { name: 'Another crop' });
   if (await other.isVisible()) await other.click();
   await page.getByRole('searchbox', { name: 'Find a crop' }).fill(name);
   await page

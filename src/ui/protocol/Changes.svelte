@@ -33,7 +33,7 @@
       const found = before.steps.length > 0 ? differences(before.steps, after.steps) : [];
       if (made.length > 0 || found.length > 0) {
         // Its answers come with a method, and are told by what they change.
-        const told = made.includes('Method') ? [t('bench.method')] : made;
+        const told = made.includes(t('bench.method')) ? [t('bench.method')] : made;
         choices = told.map((name) => `${name}: ${after.chosen[name]}`);
         changes = found;
       }

@@ -32,6 +32,12 @@
     return same ? notFreeWords(same, Number(draft.count) || 1) : null;
   });
 
+  /** A size of one's own is shown; whoever unfolded it folds it again. */
+  let sized = $state(false);
+  $effect(() => {
+    if (isNewSize || Object.keys(wrong).some((field) => field.startsWith('container.'))) sized = true;
+  });
+
   /** Takes a container or a common size; what was typed as a name was another's. */
   function take(container: Omit<Container, 'name'> & { name?: string }) {
     draft.container = { name: '', ...container };
@@ -61,10 +67,7 @@
     >
   {/each}
 </div>
-<details
-  class="unfold"
-  open={isNewSize || Object.keys(wrong).some((field) => field.startsWith('container.'))}
->
+<details class="unfold" bind:open={sized}>
   <summary>{t('sow.otherSize')}</summary>
   <div class="stack">
     <Choice

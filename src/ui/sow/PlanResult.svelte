@@ -222,8 +222,11 @@
     <BandChart id="plan" rows={[{ name: t('sow.expected'), bands: bandsOf(projected) }]} {now} {locale} />
     <Figure
       label={t('sow.gives')}
-      value="about {mass(plan.yieldG.usual, locale.units)}"
-      beside="{mass(plan.yieldG.low, locale.units)} to {mass(plan.yieldG.high, locale.units)}"
+      value={t('sow.aboutMass', { mass: mass(plan.yieldG.usual, locale.units) })}
+      beside={t('sow.massToMass', {
+        low: mass(plan.yieldG.low, locale.units),
+        high: mass(plan.yieldG.high, locale.units)
+      })}
     />
   {/if}
   <Changes {steps} {on} {chosen} />

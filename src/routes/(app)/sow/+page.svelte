@@ -117,20 +117,21 @@
   }
   /** What stands chosen, in words: what of it was changed is said beside what follows from it. */
   const chosenWords = $derived({
-    Medium: ownMedium?.name ?? MEDIUM_WORDS[draft.medium],
-    Method: method ? methodName(method) : '',
+    [t('sow.medium')]: ownMedium?.name ?? MEDIUM_WORDS[draft.medium],
+    [t('bench.method')]: method ? methodName(method) : '',
     ...Object.fromEntries(
       (Object.keys(QUESTIONS) as Question[]).map((question) => [
         QUESTION_WORDS[question].ask,
         method ? answerWords(question, method[question]).text : ''
       ])
     ),
-    Density:
+    [t('sow.density')]:
       draft.density === 'own'
         ? seedDensity(typedDensity(draft.ownDensity, data.household.units) ?? 0, data.household.units)
-        : draft.density,
-    'Seed of your own': draft.ownSeedG === null ? 'none' : `${draft.ownSeedG} g`,
-    Soak: draft.soak.trim() === '' ? t('sow.cropsOwn') : `${draft.soak} h`
+        : { sparse: t('sow.sparse'), usual: t('sow.usual'), dense: t('sow.dense') }[draft.density],
+    [t('sow.seedYourOwnFigure')]:
+      draft.ownSeedG === null ? t('sow.byDensity') : seedMass(draft.ownSeedG, locale.units),
+    [t('sow.soak')]: draft.soak.trim() === '' ? t('sow.cropsOwn') : `${draft.soak} h`
   });
   /** Where it is to stand. */
   const place = $derived(
@@ -169,7 +170,7 @@
   function nextWords() {
     const [sowing] = worked.sowings;
     if (!sowing) return null;
-    const { plan, projected, setup } = sowing;
+    const { plan, setup } = sowing;
     const soaked = plan.soak.soakStart;
     const words = {
       crop: cropNames(worked.sowings.map((one) => one.projected)),
