@@ -87,7 +87,9 @@ await runCommand(async () => {
     before: async (open) => {
       await open.getByText('How this was calculated: checks, warmth, water').click();
       await open.locator('canvas').nth(2).waitFor();
-      await open.getByText('How this was calculated: checks, warmth, water').evaluate((summary) => summary.scrollIntoView());
+      await open
+        .getByText('How this was calculated: checks, warmth, water')
+        .evaluate((summary) => summary.scrollIntoView());
     }
   });
   await shoot('harvest-phone', `${radish}/harvest`, {

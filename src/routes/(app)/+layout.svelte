@@ -113,11 +113,7 @@
 <UndoBar now={data.now} locale={data.household} />
 {#if journal.signedOut}
   {#await import('$ui/shell/SignInAgain.svelte') then { default: SignInAgain }}
-    <SignInAgain
-      household={data.household.name}
-      member={data.member.name}
-      onsignedin={() => void reload()}
-    />
+    <SignInAgain household={data.household.name} member={data.member.name} onsignedin={() => void reload()} />
   {/await}
 {/if}
 

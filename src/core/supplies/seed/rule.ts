@@ -23,7 +23,13 @@ export const STARTING_SOURCE = 'A starting figure of Brote, not an authority’s
 
 /** Where a household that chose no rule begins; weak enough for any seed (starting figures). */
 export const STARTING_RULES: Record<Disinfectant, DisinfectRule> = {
-  hypochlorite: { target: 2000, productPct: 5.25, minutes: 15, ratioLKg: USUAL_RATIO_L_KG, source: STARTING_SOURCE },
+  hypochlorite: {
+    target: 2000,
+    productPct: 5.25,
+    minutes: 15,
+    ratioLKg: USUAL_RATIO_L_KG,
+    source: STARTING_SOURCE
+  },
   peroxide: { target: 3, productPct: 3, minutes: 5, ratioLKg: USUAL_RATIO_L_KG, source: STARTING_SOURCE }
 };
 

@@ -90,7 +90,10 @@
       labelText={t('household.usualMethod')}
       selected={typed('methodKey', house.methodKey)}
     >
-      {#each data.methods as method (method.key)}<SelectItem value={method.key} text={methodName(method)} />{/each}
+      {#each data.methods as method (method.key)}<SelectItem
+          value={method.key}
+          text={methodName(method)}
+        />{/each}
     </Select>
     <Select
       labelText={t('household.nearestTheseHowStrongDaylight')}

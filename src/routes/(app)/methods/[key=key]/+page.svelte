@@ -14,7 +14,9 @@
   const wrong = $derived<Record<string, string>>(form?.errors ?? {});
 </script>
 
-<svelte:head><title>{data.isNew ? t('methods.newMethod') : methodName(data.method)} · Brote</title></svelte:head>
+<svelte:head
+  ><title>{data.isNew ? t('methods.newMethod') : methodName(data.method)} · Brote</title></svelte:head
+>
 
 <p class="small"><a href="/methods">{t('methods.methods2')}</a></p>
 <h1>{data.isNew ? t('methods.methodYourOwn') : methodName(data.method)}</h1>
