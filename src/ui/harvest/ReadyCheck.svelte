@@ -24,8 +24,7 @@
   }
 </script>
 
-<section class="stack" aria-labelledby="ready">
-  <h2 id="ready">{t('harvest.ready2')}</h2>
+<section class="stack" aria-label={t('harvest.ready2')}>
   <p><strong>{outlookWords(outlook, now, locale)}</strong> <span class="soft">{costWords(outlook)}</span></p>
   <p class="soft small">
     {windowWords(windowOf(projected), now, locale)}

@@ -1,18 +1,21 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import { piecesOf } from '$core/harvest/pieces.ts';
+  import type { Tint } from '$core/picture/habit.ts';
   import type { SowingSetup } from '$core/sowing/sowing.ts';
   import { pieceWords } from '$words/harvest.ts';
 
   /** The containers of a sowing seen from above: what stands is touched to be cut, one piece or drawn across. */
   interface Props {
     setup: SowingSetup;
+    /** The colour of the crop's leaves. */
+    leaf: Tint;
     /** Pieces that still stand. */
     standing: readonly number[];
     picked: readonly number[];
     onpick: (picked: number[]) => void;
   }
-  let { setup, standing, picked, onpick }: Props = $props();
+  let { setup, leaf, standing, picked, onpick }: Props = $props();
 
   const pieces = $derived(piecesOf(setup));
   const columns = $derived(pieces.kind === 'cells' ? Math.ceil(pieces.each / 2) : pieces.each);
@@ -49,7 +52,13 @@
 
 <svelte:window onpointerup={() => (drawing = null)} onpointercancel={() => (drawing = null)} />
 
-<div class="trays" role="group" aria-label={t('harvest.trayFromAboveTouchWhat')} onpointermove={follow}>
+<div
+  class="trays"
+  style:--leaf={leaf === 'green' ? 'var(--leaf-green)' : `var(--leaf-${leaf}-tone)`}
+  role="group"
+  aria-label={t('harvest.trayFromAboveTouchWhat')}
+  onpointermove={follow}
+>
   {#each { length: pieces.containers } as _, container (container)}
     <div
       class="tray {setup.container.shape}"
@@ -113,23 +122,27 @@
     padding: 0;
     border: 0;
     cursor: pointer;
-    /* Leaves from above. */
-    background-color: var(--leaf-green);
-    background-image:
-      radial-gradient(circle at 30% 30%, rgb(255 255 255 / 0.28) 0 2px, transparent 3px),
-      radial-gradient(circle at 70% 65%, rgb(0 0 0 / 0.16) 0 3px, transparent 4px);
-    background-size:
-      11px 11px,
-      13px 13px;
+    /* Pairs of leaves from above, over their own shade. */
+    --leaves:
+      radial-gradient(ellipse 5px 3px at 32% 30%, rgb(255 255 255 / 0.34) 0 80%, transparent),
+      radial-gradient(ellipse 3px 5px at 68% 62%, rgb(255 255 255 / 0.2) 0 80%, transparent),
+      radial-gradient(ellipse 6px 4px at 45% 80%, rgb(0 0 0 / 0.22) 0 80%, transparent);
+    background-color: var(--leaf);
+    background-image: var(--leaves);
+    background-size: 17px 15px;
     touch-action: pan-y;
   }
   .cells button {
     border-radius: 6px;
   }
   button.picked {
-    background-color: var(--window);
-    outline: 3px solid var(--ink);
-    outline-offset: -3px;
+    outline: 4px solid var(--ink);
+    outline-offset: -4px;
+    background-image:
+      repeating-linear-gradient(135deg, var(--paper) 0 4px, transparent 4px 12px), var(--leaves);
+    background-size:
+      auto,
+      17px 15px;
   }
   button.cut {
     cursor: default;

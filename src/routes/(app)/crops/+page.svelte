@@ -1,9 +1,11 @@
 <script lang="ts">
   import { cropName } from '$words/cropNames.ts';
-  import { rich, t } from '$messages/t.ts';
+  import { rich, t, table } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Search } from 'carbon-components-svelte';
   import { withOwnCrops } from '$core/crops/library.ts';
+  import { isSoaked, type Crop } from '$core/crops/crop.ts';
+  import { easyCrops } from '$core/crops/easy.ts';
   import { searchCrops } from '$core/crops/names/search.ts';
   import { cropPicture } from '$core/picture/cropPicture.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -14,6 +16,7 @@
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
+  const FILTER_NAMES: Record<'easy' | 'quick' | 'dry', string> = table('crops.filter');
   let words = $state('');
   const crops = $derived(withOwnCrops(data.own));
   const own = $derived(new Set(data.own.map(({ key }) => key)));
@@ -25,7 +28,24 @@
       })
     )
   );
-  const found = $derived(searchCrops(words, crops));
+  const easy = $derived(new Set(easyCrops(crops)));
+  /** A crop that may be cut so soon at 21 °C is quick, days. */
+  const QUICK_D = 8;
+  const FILTERS = ['easy', 'quick', 'dry'] as const;
+  const fits: Record<(typeof FILTERS)[number], (crop: Crop) => boolean> = {
+    easy: (crop) => easy.has(crop),
+    quick: (crop) => crop.windowOpenD21 <= QUICK_D,
+    dry: (crop) => !isSoaked(crop)
+  };
+  let filters = $state<(typeof FILTERS)[number][]>([]);
+  const found = $derived(
+    searchCrops(words, crops)
+      .filter((crop) => filters.every((filter) => fits[filter](crop)))
+      // What grew here before comes first.
+      .sort((one, other) => Number(lessons.has(other.key)) - Number(lessons.has(one.key)))
+  );
+  const toggle = (filter: (typeof FILTERS)[number]) =>
+    (filters = filters.includes(filter) ? filters.filter((one) => one !== filter) : [...filters, filter]);
 </script>
 
 <svelte:head><title>{t('crops.cropsBrote')}</title></svelte:head>
@@ -39,12 +59,21 @@
     )}<a href="/crops/new/edit">{text}</a>{/snippet}</Rich
   >
 </p>
-<Search
-  labelText={t('crops.searchByName')}
-  placeholder={t('crops.nameBotanicalNameOrFamily')}
-  bind:value={words}
-  size="lg"
-/>
+<div class="find">
+  <Search
+    labelText={t('crops.searchByName')}
+    placeholder={t('crops.nameBotanicalNameOrFamily')}
+    bind:value={words}
+    size="lg"
+  />
+  <div class="row" role="group" aria-label={t('crops.only')}>
+    {#each FILTERS as filter (filter)}
+      <button class="chip" aria-pressed={filters.includes(filter)} onclick={() => toggle(filter)}
+        >{FILTER_NAMES[filter]}</button
+      >
+    {/each}
+  </div>
+</div>
 <p class="small soft count" aria-live="polite">
   {found.length === 0 ? t('crops.noCropHasNameTry') : t('crops.oneCropCrops', { found: found.length })}
 </p>
@@ -91,5 +120,39 @@
   }
   .picture {
     display: block;
+  }
+  .find {
+    position: sticky;
+    z-index: 3;
+    top: 0;
+    display: grid;
+    gap: 0.5rem;
+    padding-block: 0.5rem;
+    background: var(--paper);
+  }
+  /* Rows of a hand's breadth on a phone. */
+  @media (max-width: 47.99rem) {
+    .crops {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 0;
+    }
+    .card {
+      grid-template-columns: 3.5rem minmax(0, 1fr);
+      gap: 0 0.9rem;
+      align-content: center;
+      min-height: 4.5rem;
+      padding: 0.3rem 0;
+      border-width: 0 0 1.5px;
+      border-radius: 0;
+      background: none;
+      line-height: 1.25;
+    }
+    .picture {
+      grid-row: 1 / span 4;
+      align-self: center;
+    }
+    .card em {
+      display: none;
+    }
   }
 </style>

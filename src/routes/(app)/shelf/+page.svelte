@@ -41,7 +41,11 @@
   /** Larger than this it only gets long. */
   const MOST_PX_CM = 7;
   let room = $state(640);
-  const scale = $derived(Math.min(room / widest, MOST_PX_CM));
+  /** Places two abreast where there is room for them. */
+  const ABREAST_PX = 800;
+  const GAP_PX = 40;
+  const abreast = $derived(room >= ABREAST_PX ? 2 : 1);
+  const scale = $derived(Math.min((room - (abreast - 1) * GAP_PX) / abreast / widest, MOST_PX_CM));
 
   const thirst = $derived(thirstSaid(facts.thirst));
   let selectedId = $state<string | null>(null);
@@ -109,7 +113,7 @@
 
 {#if page.hydrated}
   <div class="view" class:with={selected !== null}>
-    <div class="places" bind:clientWidth={room}>
+    <div class="places" class:two={abreast === 2} bind:clientWidth={room}>
       {#each boards as board (board.place.id)}
         {@const air = usualAir(board.place)}
         {@const since = silent(board.place.id)}
@@ -209,8 +213,12 @@
   }
   .places {
     display: grid;
-    gap: 1.75rem;
+    gap: 1.75rem 2.5rem;
     min-width: 0;
+    align-items: end;
+  }
+  .places.two {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
   section {
     min-width: 0;

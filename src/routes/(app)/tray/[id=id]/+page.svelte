@@ -127,6 +127,11 @@
     const place = data.household.places.find(({ id }) => id === placeId);
     if (place && placeId !== projected.place.id) await moveContainer(journal, [projected, ...beside], place);
   }
+
+  /** Lines of the log that are shown at once. */
+  const NEWEST = 3;
+  /** All that happened, the newest first. */
+  const log = $derived([...sowing.log].reverse());
 </script>
 
 <svelte:head><title>{cropName(crop.name)} · Brote</title></svelte:head>
@@ -136,7 +141,8 @@
     >← {sowing.stage === 'ended' ? t('tray.notebook') : t('tray.round')}</a
   >
 </p>
-<header class="head">
+<header class="head page-head">
+  <div>
   <h1>{cropName(crop.name)}</h1>
   <p class="soft">
     {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
@@ -144,6 +150,7 @@
     {#if sowing.sownAt !== null}
       {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
   </p>
+  </div>
   {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
 </header>
 
@@ -272,27 +279,38 @@
 <div class="columns">
   <section class="block">
     <h2>{t('tray.log')}</h2>
+    {#snippet line({ event, undone, repeat }: (typeof log)[number])}
+      <li class:undone>
+        <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
+        <span
+          >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
+            >{event.by && data.household.members[event.by]
+              ? ` · ${data.household.members[event.by]}`
+              : ''}{undone ? ` ${t('tray.takenBack')}` : repeat ? ` ${t('tray.doneBefore')}` : ''}</span
+          ></span
+        >
+        {#if !undone}<Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, event.id)}
+            >{t('tray.undo')}<span class="visually-hidden">
+              {eventWords(event.body, projected, locale, placeName)}</span
+            ></Button
+          >{/if}
+      </li>
+    {/snippet}
     <ol class="log">
-      {#each [...sowing.log].reverse() as { event, undone, repeat } (event.id)}
-        <li class:undone>
-          <span class="soft small when">{shortDate(event.at, locale)} {clockTime(event.at, locale)}</span>
-          <span
-            >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
-              >{event.by && data.household.members[event.by]
-                ? ` · ${data.household.members[event.by]}`
-                : ''}{undone ? ` ${t('tray.takenBack')}` : repeat ? ` ${t('tray.doneBefore')}` : ''}</span
-            ></span
-          >
-          {#if !undone}<Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, event.id)}
-              >{t('tray.undo')}<span class="visually-hidden">
-                {eventWords(event.body, projected, locale, placeName)}</span
-              ></Button
-            >{/if}
-        </li>
+      {#each log.slice(0, NEWEST) as one (one.event.id)}
+        {@render line(one)}
       {:else}
         <li class="soft">{t('tray.nothingHasHappenedYet')}</li>
       {/each}
     </ol>
+    {#if log.length > NEWEST}
+      <details class="unfold">
+        <summary>{t('tray.earlierLines', { lines: log.length - NEWEST })}</summary>
+        <ol class="log">
+          {#each log.slice(NEWEST) as one (one.event.id)}{@render line(one)}{/each}
+        </ol>
+      </details>
+    {/if}
   </section>
 
   <section class="block stack">

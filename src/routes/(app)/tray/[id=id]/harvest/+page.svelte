@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { habitOf } from '$core/picture/habit.ts';
   import { cropInText, cropName } from '$words/cropNames.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
@@ -186,39 +187,17 @@
 {:else if sowing.sownAt === null}
   <p>{problemWords({ code: 'cut-not-sown', params: {} })}</p>
 {:else}
-  <ReadyCheck {projected} {now} {locale} />
+  <!-- Asked until somebody saw it open. -->
+  <details class="unfold" open={!projected.forecast.marks.windowOpen.seen}>
+    <summary>{t('harvest.ready2')}</summary>
+    <ReadyCheck {projected} {now} {locale} />
+  </details>
   <Holds {holds} {now} {locale} onmove={(placeId) => void hold(placeId)} />
 
   <h2 class="cut">{t('tray.cut')}</h2>
   <Caution>{CAUTIONS.cut}</Caution>
   {#if isGrass(crop)}<Caution>{CAUTIONS.juice}</Caution>{/if}
   <div class="columns">
-    <section class="stack">
-      <p>
-        {t('tray.touchWhatYouCutStrip', { when: pieces.kind === 'strips' ? 'yes' : 'no' })}
-        <span class="row">
-          {#each [{ text: left < 0.999 ? t('tray.allRest') : t('tray.all'), of: 1 }, { text: t('tray.half2'), of: 0.5 }, { text: t('tray.quarter'), of: 0.25 }, { text: pieces.kind === 'cells' ? t('tray.oneCell') : t('tray.strip'), of: 1 / pieces.total }] as chip (chip.text)}
-            <Button kind="tertiary" class="chip" on:click={() => pickShare(chip.of)}>{chip.text}</Button>
-          {/each}
-        </span>
-      </p>
-      {#if page.hydrated}<TopView {setup} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
-      <p class="small" aria-live="polite">
-        {t('tray.shareAllStandsAboutGreensmass', {
-          share: Math.round(share * 100),
-          when: last ? 'yes' : 'no',
-          when2: here > 0 ? 'yes' : 'no',
-          greensMass: here > 0 ? greensMass(Math.round(here), locale.units) : ''
-        })}
-      </p>
-      <TrayDrawing {picture} label={pictureWords(cropName(crop.name), picture, locale.units)} />
-      {#if sowing.cuts.length > 0}<p class="soft small">
-          {t('tray.cutBeforeMassLeftStill', {
-            mass: mass(cutG(sowing), locale.units),
-            left: Math.round(left * 100)
-          })}
-        </p>{/if}
-    </section>
     <form
       class="stack"
       novalidate
@@ -313,6 +292,32 @@
         >
       {/if}
     </form>
+    <section class="stack">
+      <p>
+        {t('tray.touchWhatYouCutStrip', { when: pieces.kind === 'strips' ? 'yes' : 'no' })}
+        <span class="row">
+          {#each [{ text: left < 0.999 ? t('tray.allRest') : t('tray.all'), of: 1 }, { text: t('tray.half2'), of: 0.5 }, { text: t('tray.quarter'), of: 0.25 }, { text: pieces.kind === 'cells' ? t('tray.oneCell') : t('tray.strip'), of: 1 / pieces.total }] as chip (chip.text)}
+            <Button kind="tertiary" class="chip" on:click={() => pickShare(chip.of)}>{chip.text}</Button>
+          {/each}
+        </span>
+      </p>
+      {#if page.hydrated}<TopView {setup} leaf={habitOf(crop).leafTint} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
+      <p class="small" aria-live="polite">
+        {t('tray.shareAllStandsAboutGreensmass', {
+          share: Math.round(share * 100),
+          when: last ? 'yes' : 'no',
+          when2: here > 0 ? 'yes' : 'no',
+          greensMass: here > 0 ? greensMass(Math.round(here), locale.units) : ''
+        })}
+      </p>
+      <TrayDrawing {picture} label={pictureWords(cropName(crop.name), picture, locale.units)} />
+      {#if sowing.cuts.length > 0}<p class="soft small">
+          {t('tray.cutBeforeMassLeftStill', {
+            mass: mass(cutG(sowing), locale.units),
+            left: Math.round(left * 100)
+          })}
+        </p>{/if}
+    </section>
   </div>
 {/if}
 
