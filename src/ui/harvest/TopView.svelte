@@ -136,10 +136,10 @@
     border-radius: 6px;
   }
   button.picked {
-    outline: 4px solid var(--ink);
-    outline-offset: -4px;
+    outline: 3px solid var(--ink);
+    outline-offset: -3px;
     background-image:
-      repeating-linear-gradient(135deg, var(--paper) 0 4px, transparent 4px 12px), var(--leaves);
+      repeating-linear-gradient(135deg, var(--paper) 0 2px, transparent 2px 13px), var(--leaves);
     background-size:
       auto,
       17px 15px;

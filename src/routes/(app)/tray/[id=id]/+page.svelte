@@ -143,13 +143,13 @@
 </p>
 <header class="head page-head">
   <div>
-  <h1>{cropName(crop.name)}</h1>
-  <p class="soft">
-    {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
-      .place.name} · {methodName(projected.method)}
-    {#if sowing.sownAt !== null}
-      {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
-  </p>
+    <h1>{cropName(crop.name)}</h1>
+    <p class="soft">
+      {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
+        .place.name} · {methodName(projected.method)}
+      {#if sowing.sownAt !== null}
+        {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
+    </p>
   </div>
   {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
 </header>

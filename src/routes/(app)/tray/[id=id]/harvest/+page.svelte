@@ -301,7 +301,13 @@
           {/each}
         </span>
       </p>
-      {#if page.hydrated}<TopView {setup} leaf={habitOf(crop).leafTint} {standing} {picked} onpick={(pieces) => (touched = pieces)} />{/if}
+      {#if page.hydrated}<TopView
+          {setup}
+          leaf={habitOf(crop).leafTint}
+          {standing}
+          {picked}
+          onpick={(pieces) => (touched = pieces)}
+        />{/if}
       <p class="small" aria-live="polite">
         {t('tray.shareAllStandsAboutGreensmass', {
           share: Math.round(share * 100),
