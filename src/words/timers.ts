@@ -15,8 +15,10 @@ export function countdown(ms: number): string {
 
 /** When something ended, and how long ago where that is an hour or more. */
 function endedWords(endsAt: number, now: number, locale: Locale): string {
-  const ago = now - endsAt >= HOUR ? t('timers.hoursAgo', { hours: hoursWords(now - endsAt) }) : '';
-  return t('timers.endedDayandtimeAgo', { dayAndTime: dayAndTime(endsAt, now, locale), ago });
+  const at = dayAndTime(endsAt, now, locale);
+  return now - endsAt < HOUR
+    ? t('timers.ended', { dayAndTime: at })
+    : t('timers.endedLongAgo', { dayAndTime: at, hours: hoursWords(now - endsAt) });
 }
 
 /** Hours up to two days: seed in water is counted in hours. */

@@ -401,7 +401,7 @@ describe('what the bench works with', () => {
     await page.waitForURL('**/round');
     await open(page, stage, '/bench');
     // The peas' half is on tonight's sheet; the cress waits for its day.
-    expect(await page.getByText(/Blue tray(?: \d+)?, a half of it/).count()).to.be.at.least(3);
+    expect(await page.getByText(/Blue tray(?: \d+)? · half of it/).count()).to.be.at.least(3);
     await shows(page.getByRole('button', { name: /Garden cress/ }), 0);
 
     await open(page, stage, '/sow?crop=broccoli');

@@ -87,7 +87,7 @@ describe('a closer look', () => {
     await page.getByText('How this was calculated').click();
     await page.locator('canvas').nth(2).waitFor();
     await page.getByText(/The 80% range was [\d.]+ days wide/).waitFor();
-    for (const title of ['When it opens, look by look', 'Growth clock', 'Water in the tray']) {
+    for (const title of ['When it opens, check by check', 'Growth clock', 'Water in the tray']) {
       const figure = page.getByRole('figure', { name: title });
       await figure.locator('summary').click();
       expect(await figure.getByRole('row').count(), title).to.be.above(1);

@@ -90,7 +90,7 @@ describe('from the cut to the plate', () => {
     await page.locator('article.stop', { hasText: 'Radish' }).first().locator('h3 a').click();
     await page.getByRole('link', { name: 'Cut and weigh' }).click();
     await page.getByText('67% is still growing').waitFor();
-    expect(await page.getByRole('button', { name: 'Strip 3, cut before' }).isDisabled()).to.equal(true);
+    expect(await page.getByRole('button', { name: 'Strip 3, already cut' }).isDisabled()).to.equal(true);
   });
 
   it('packs anew, gives away with its cautions, and throws out with a reason, by keyboard', async () => {

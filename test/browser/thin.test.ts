@@ -74,6 +74,6 @@ describe('trays on little or nothing, taken to their cut by what each round asks
       await oneRoundADay(page, stage);
       await chooses(page, stage, { crop: 'mustard', medium });
       await page.getByText(/If you miss one, it may stand dry|it would dry out/).waitFor();
-      await page.getByText(/What would mend it: /).waitFor();
+      await page.getByText(/What would help: /).waitFor();
     });
 });

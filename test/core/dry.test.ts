@@ -71,7 +71,7 @@ describe('whether a tray lasts from one round to the next', () => {
     expect(paper.lastsH).to.be.below(24);
     const words = tooShortWords(paper);
     expect(words).to.match(/^In full leaf it lasts about \d+ h here, and your rounds are up to 24 h apart/);
-    expect(words).to.include('What would mend it');
+    expect(words).to.include('What would help');
     expect(tooShortWords(null)).to.equal('');
   });
 

@@ -131,7 +131,7 @@ describe('a window in words', () => {
     expect(brief(mark(-1, 1, 2))).to.equal('opens today to Wednesday');
     expect(brief(mark(1.1, 1.15, 1.2))).to.equal('opens tomorrow');
     expect(brief(mark(2, 3, 5), 'cold')).to.equal('too cold here to open');
-    expect(brief(mark(Infinity, Infinity, Infinity))).to.equal('does not open as it stands');
+    expect(brief(mark(Infinity, Infinity, Infinity))).to.equal('won’t open where it is');
     expect(brief(mark(-2, -1, 1))).to.equal('Likely open since yesterday. Check for the cue.');
   });
 

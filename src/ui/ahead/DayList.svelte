@@ -58,7 +58,7 @@
           <h3>{named(at)}</h3>
           <p class="small" class:short={isShort(days[day]!)}>
             {told[day]}{#if days[day]!.thrownG > 5}
-              {t('ahead.greensmassPastDays', {
+              · {t('ahead.greensmassPastDays', {
                 greensMass: greensMass(days[day]!.thrownG, locale.units)
               })}{/if}
           </p>

@@ -191,7 +191,7 @@
             >{row.container}{row.kind === 'draft' || row.kind === 'proposed'
               ? ` · ${ROW_KINDS[row.kind]}`
               : row.locked
-                ? ` ${t('ahead.kept')}`
+                ? ` · ${t('ahead.kept')}`
                 : ''}</span
           >
         </div>

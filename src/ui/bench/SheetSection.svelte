@@ -153,7 +153,7 @@
                 >{cropName(line.projected.crop.name)}
                 <span class="soft small"
                   >{containersWords(line.projected.setup)}{line.projected.setup.areaShare < 1
-                    ? t('bench.half')
+                    ? ` · ${t('bench.half')}`
                     : ''}</span
                 ></span
               >

@@ -78,7 +78,9 @@
           aria-pressed={picked.includes(piece)}
           aria-label="{pieces.containers > 1
             ? `${t('harvest.containerContainer', { container: container + 1 })} `
-            : ''}{pieceWords(pieces.kind, index)}{stands ? '' : t('harvest.cutBefore')}"
+            : ''}{stands
+            ? pieceWords(pieces.kind, index)
+            : t('harvest.cutBefore', { piece: pieceWords(pieces.kind, index) })}"
           onpointerdown={(event) => begin(event, piece)}
           onclick={(event) => {
             // By keyboard; a pointer has picked it when it came down.

@@ -40,7 +40,8 @@
         <SelectItem value={2} text={t('methods.morningEvening')} />
       </Select>
       <Button kind="ghost" class="undo" on:click={() => onchange(sprays.filter((_, index) => index !== at))}
-        >{t('methods.takeAway')}<span class="visually-hidden">{t('methods.sprayAt', { at: at + 1 })}</span
+        >{t('methods.takeAway')}<span class="visually-hidden">
+          {t('methods.sprayAt', { at: at + 1 })}</span
         ></Button
       >
     </div>

@@ -61,8 +61,8 @@
     const keeps = Number.isFinite(outlook.keepsD)
       ? t('ahead.goodUncutMaxDays', { max: Math.max(1, Math.round(outlook.keepsD)) })
       : '';
-    const shift = outlook.course.kind === 'move' ? `, ${laterWords(outlook.laterD)}` : '';
-    return `${opens}${keeps}${shift}`;
+    const shift = outlook.course.kind === 'move' ? laterWords(outlook.laterD) : '';
+    return [opens, keeps, shift].filter(Boolean).join(' · ');
   }
 </script>
 

@@ -40,8 +40,8 @@
           <form method="POST" action="?/noFeed" use:enhance>
             <input type="hidden" name="feed" value={feed.id} />
             <Button type="submit" kind="ghost" class="undo"
-              >{t('reminders.takeAway')}<span class="visually-hidden"
-                >{t('reminders.addressIndex2', { index: index + 1 })}</span
+              >{t('reminders.takeAway')}<span class="visually-hidden">
+                {t('reminders.addressIndex2', { index: index + 1 })}</span
               ></Button
             >
           </form>

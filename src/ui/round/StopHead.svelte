@@ -66,7 +66,7 @@
       {#if stop.parts.length > 1}<strong>{cropName(projected.crop.name)}</strong>{/if}
       {standing(part)}
       {#if part === stop.parts[0]}
-        · {containersWords(first.setup)}{stop.parts.length > 1 ? t('round.halfEach') : ''}
+        · {containersWords(first.setup)}{stop.parts.length > 1 ? ` · ${t('round.halfEach')}` : ''}
         <span class="visually-hidden">{picture}</span>
       {/if}
     </p>

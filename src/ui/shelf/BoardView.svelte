@@ -111,9 +111,10 @@
           </span>
           <span class="name"
             >{cropNames(sowings)}
-            <span class="soft small">{containersWords(setup)}{stacked ? t('shelf.stacked') : ''}</span></span
+            <span class="soft small">{containersWords(setup)}{stacked ? ` · ${t('shelf.stacked')}` : ''}</span
+            ></span
           >
-          <span class="visually-hidden">{t('shelf.move')}</span>
+          <span class="visually-hidden"> · {t('shelf.move')}</span>
         </button>
       </div>
     {/each}

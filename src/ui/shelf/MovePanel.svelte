@@ -56,8 +56,8 @@
         <div>
           <strong>{place.name}</strong>
           <span class="small soft">
-            {laterWords(effect.laterD)}{effect.fits ? '' : ` ${t('shelf.noRoomOnBoard')}`}{effect.tooDark
-              ? ` ${t('shelf.noLightThereWhichNeeds')}`
+            {laterWords(effect.laterD)}{effect.fits ? '' : ` · ${t('shelf.noRoomOnBoard')}`}{effect.tooDark
+              ? ` · ${t('shelf.noLightThereWhichNeeds')}`
               : ''}
           </span>
           {#each standing.sowings as { setup, crop } (setup.id)}

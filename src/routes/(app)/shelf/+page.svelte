@@ -127,7 +127,7 @@
                 })}{:else}{t('shelf.temperatureByDayTemperatureAt', {
                   temperature: temperature(board.place.dayC, locale.units),
                   temperature2: temperature(board.place.nightC, locale.units)
-                })}{/if}{board.place.movingAir ? ` ${t('shelf.movingAir')}` : ''}
+                })}{/if}{board.place.movingAir ? ` · ${t('shelf.movingAir')}` : ''}
             </p>
           </header>
           <BoardView

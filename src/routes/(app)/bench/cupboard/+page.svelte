@@ -71,7 +71,7 @@
         <li>
           <a href="/bench/cupboard/lot/{lot.id}"
             ><strong>{cropName(crop?.name ?? lot.cropKey)}</strong><span class="soft small"
-              >{lot.name}{lot.parts ? t('bench.boughtMixed') : ''}</span
+              >{lot.name}{lot.parts ? ` · ${t('bench.boughtMixed')}` : ''}</span
             ></a
           >
           <span

@@ -28,7 +28,11 @@
     <ul>
       {#each data.members as member (member.id)}
         <li class="member">
-          <span><strong>{member.name}</strong>{member.id === data.member.id ? t('household.you') : ''}</span>
+          <span
+            ><strong>{member.name}</strong>{member.id === data.member.id
+              ? ` · ${t('household.you')}`
+              : ''}</span
+          >
           {#if member.id !== data.member.id}
             <details>
               <summary>{t('household.remove')}<span class="visually-hidden"> {member.name}</span></summary>

@@ -145,10 +145,10 @@
   <div>
     <h1>{cropName(crop.name)}</h1>
     <p class="soft">
-      {containersWords(setup)}{setup.half ? t('tray.half') : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
+      {containersWords(setup)}{setup.half ? ` · ${t('tray.half')}` : ''} · {MEDIUM_WORDS[setup.medium]} · {projected
         .place.name} · {methodName(projected.method)}
       {#if sowing.sownAt !== null}
-        {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
+        · {t('tray.sownShortdate', { shortDate: shortDate(sowing.sownAt, locale) })}{/if}
     </p>
   </div>
   {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
@@ -286,7 +286,7 @@
           >{eventWords(event.body, projected, locale, placeName)}<span class="soft small"
             >{event.by && data.household.members[event.by]
               ? ` · ${data.household.members[event.by]}`
-              : ''}{undone ? ` ${t('tray.takenBack')}` : repeat ? ` ${t('tray.doneBefore')}` : ''}</span
+              : ''}{undone ? ` · ${t('tray.takenBack')}` : repeat ? ` · ${t('tray.doneBefore')}` : ''}</span
           ></span
         >
         {#if !undone}<Button kind="ghost" class="undo" on:click={() => journal.undo(setup.id, event.id)}
