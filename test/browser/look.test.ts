@@ -129,6 +129,7 @@ describe('a closer look', () => {
       await page.locator('section.time strong', { hasText: clock }).waitFor({ state: 'detached' });
     }
     await watering.waitFor();
+    await page.getByText(/^\d+ earlier entr/).click();
     const marked = await page.locator('.log li', { hasText: /Weighed \d+ g, well watered/ }).innerText();
     const full = Number(/Weighed (\d+) g/.exec(marked)![1]);
     await page.getByRole('link', { name: /A closer look/ }).click();

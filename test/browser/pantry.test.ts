@@ -51,6 +51,8 @@ describe('from the cut to the plate', () => {
       .getByRole('link', { name: /ready to cut/i })
       .first()
       .click();
+    // Seen open before, it is not asked again unless somebody unfolds it.
+    await page.getByText('Is it ready?').click();
     await page.getByRole('button', { name: /^Past its best/ }).click();
     await page.getByText('You found it past its best').waitFor();
     await page.getByRole('button', { name: 'Undo' }).first().click();

@@ -130,8 +130,12 @@
     grid-template-columns: repeat(auto-fill, minmax(6.5rem, 1fr));
     gap: 0.5rem;
   }
+  li {
+    min-width: 0;
+  }
   a {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     height: 100%;
     box-sizing: border-box;
     align-content: end;
@@ -150,6 +154,7 @@
     display: block;
   }
   .name {
+    overflow-wrap: anywhere;
     font-weight: 600;
   }
   .days {
