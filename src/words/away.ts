@@ -1,7 +1,8 @@
 import { t, table } from '$messages/t.ts';
 import type { ShownAwayTray } from '$contract/away.ts';
 import type { AwayVerdict } from '$core/away/plan.ts';
-import { aboutGreens, mass } from '$core/units/format.ts';
+import { mass } from '$core/units/format.ts';
+import { aboutGreens } from './greens.ts';
 import { dayWords, type Locale } from './time.ts';
 
 /** What each verdict is called as a heading. */

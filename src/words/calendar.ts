@@ -2,7 +2,7 @@ import { cropInText, cropsInText } from './cropNames.ts';
 import { t } from '$messages/t.ts';
 import type { CalendarEntry } from '$core/reminders/calendar.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
-import { aboutGreens } from '$core/units/format.ts';
+import { aboutGreens } from './greens.ts';
 import { containersWords } from './containers.ts';
 import { aheadPath, reminderWords } from './reminders.ts';
 import { clockTime, shortDate, type Locale } from './time.ts';

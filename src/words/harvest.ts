@@ -2,7 +2,8 @@ import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import type { LateCost } from '$core/crops/late.ts';
 import { readyCue, type Finding, type ReadyCue, type ReadyOutlook } from '$core/harvest/ready.ts';
-import { aboutGreens, length, type Units } from '$core/units/format.ts';
+import { length, type Units } from '$core/units/format.ts';
+import { aboutGreens } from './greens.ts';
 import { dayWords, daysAway, type Locale } from './time.ts';
 
 /** What each finding looks like, cue by cue. */

@@ -5,7 +5,8 @@ import type { Named, OnOrder, ReminderBody, ReminderKind, RoundStop } from '$cor
 import type { Cue } from '$core/sowing/event.ts';
 import type { StepBody } from '$core/steps/step.ts';
 import type { MediumStock } from '$core/supplies/media/medium.ts';
-import { aboutGreens, mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
+import { mass, seedMass, temperature, volume, type Units } from '$core/units/format.ts';
+import { aboutGreens } from './greens.ts';
 import { capital } from './capital.ts';
 import { containersWords } from './containers.ts';
 import { amountWords, PACKING_IN_TEXT } from './pantry.ts';

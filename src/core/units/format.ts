@@ -27,13 +27,6 @@ export function greensMass(g: number, units: Units): string {
 
 const CRUMB_G = 0.5;
 
-/** About how much of greens, in words; empty where that is nothing or not known. */
-export const aboutGreens = (g: number, units: Units): string =>
-  g >= LEAST_GREENS_G ? `about ${greensMass(g >= 10 ? Math.round(g) : g, units)}` : '';
-
-/** Less is no harvest, g. */
-const LEAST_GREENS_G = 1;
-
 /** Seed is weighed on a small scale: grams first, ounces beside them for a household on US units. */
 export function seedMass(g: number, units: Units): string {
   return units === 'us' ? `${figure(g)} g (${figure(g / unitFactor('mass', 'oz')!)} oz)` : `${figure(g)} g`;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
-  import { dndzone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
+  import { dndzone, setAriaStrings, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
   import { pictureOf, picturesOf } from '$core/picture/picture.ts';
   import type { Board, Spot } from '$core/shelf/board.ts';
   import { footprints } from '$core/shelf/stack.ts';
@@ -18,6 +18,11 @@
     /** A tray was dropped here that stood elsewhere. */
     ondrop: (key: string) => void;
   }
+  // The package writes how to drag into the page, in English unless it is told.
+  setAriaStrings({
+    zoneActiveInstruction: t('shelf.dragHow'),
+    zoneDragDisabledInstruction: t('shelf.dragOff')
+  });
   let { board, now, scale, selected, onselect, ondrop }: Props = $props();
 
   interface Item {

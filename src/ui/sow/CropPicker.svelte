@@ -108,12 +108,18 @@
 
 <style>
   .chosen {
-    display: grid;
-    grid-template-columns: 5rem minmax(0, 1fr) auto;
-    gap: 0.9rem;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 0.9rem;
     align-items: center;
     font-size: 1.15rem;
     outline-offset: 4px;
+  }
+  .chosen .picture {
+    width: 4.5rem;
+  }
+  .chosen strong {
+    flex: 1 1 8rem;
   }
   .group {
     display: grid;

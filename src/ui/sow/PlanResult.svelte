@@ -24,6 +24,7 @@
   import { ownSoakWords, usualSoakWords } from '$words/soak.ts';
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
+  import { aboutGreens } from '$words/greens.ts';
   import { figure, mass, seedMass } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
@@ -222,7 +223,7 @@
     <BandChart id="plan" rows={[{ name: t('sow.expected'), bands: bandsOf(projected) }]} {now} {locale} />
     <Figure
       label={t('sow.gives')}
-      value={t('sow.aboutMass', { mass: mass(plan.yieldG.usual, locale.units) })}
+      value={aboutGreens(plan.yieldG.usual, locale.units)}
       beside={t('sow.massToMass', {
         low: mass(plan.yieldG.low, locale.units),
         high: mass(plan.yieldG.high, locale.units)

@@ -170,6 +170,9 @@
     const place = data.household.places.find(({ id }) => id === placeId);
     if (place) await moveContainer(journal, [projected, ...beside], place);
   }
+
+  /** Whether it is ready is asked until somebody saw it open; whoever unfolds it keeps it so. */
+  let asksReady = $state(untrack(() => !projected.forecast.marks.windowOpen.seen));
 </script>
 
 <svelte:head><title>{t('tray.cutNameBrote', { name: cropInText(crop.name) })}</title></svelte:head>
@@ -188,7 +191,7 @@
   <p>{problemWords({ code: 'cut-not-sown', params: {} })}</p>
 {:else}
   <!-- Asked until somebody saw it open. -->
-  <details class="unfold" open={!projected.forecast.marks.windowOpen.seen}>
+  <details class="unfold" bind:open={asksReady}>
     <summary>{t('harvest.ready2')}</summary>
     <ReadyCheck {projected} {now} {locale} />
   </details>
