@@ -18,7 +18,7 @@ export function smallFont(): Plugin {
     name: 'brote:small-font',
     async generateBundle(_options, bundle) {
       for (const file of Object.values(bundle))
-        if (file.type === 'asset' && LATIN.test(file.fileName) && !file.fileName.includes('latin-ext'))
+        if (file.type === 'asset' && LATIN.test(file.fileName))
           file.source = await subsetFont(Buffer.from(file.source as Uint8Array), LETTERS, {
             targetFormat: 'woff2',
             variationAxes: WEIGHTS

@@ -30,7 +30,6 @@ async function open(browser: Browser, address: string, slow: boolean): Promise<F
   const context = await browser.newContext({ viewport: PHONE, isMobile: true, serviceWorkers: 'block' });
   try {
     const page = await context.newPage();
-
     const devtools = await context.newCDPSession(page);
     await devtools.send('Network.enable');
     if (slow) {
@@ -80,7 +79,6 @@ export async function firstViews(): Promise<void> {
     const { url, server } = await serve('127.0.0.1', 0);
     say('First view on a phone, nothing stored yet; slow: 400 kbit/s, 400 ms, processor slowed four times:');
     // The first answer of a new process is slower than any that follow.
-
     await open(browser, `${url}round`, false);
     for (const view of VIEWS) {
       const { bytes, requests } = await open(browser, url + view, false);

@@ -1,4 +1,4 @@
-import type { Crop } from './crop.ts';
+import { isSoaked, type Crop } from './crop.ts';
 
 /** Days at 21 °C until a first crop may be cut at the latest. */
 const SOON_D = 9;
@@ -11,7 +11,7 @@ export const easyCrops = (crops: readonly Crop[]): Crop[] =>
     .filter(
       (crop) =>
         crop.windowOpenD21 <= SOON_D &&
-        crop.soakBestH === 0 &&
+        !isSoaked(crop) &&
         !crop.gelSeed &&
         crop.mouldRisk === 'low' &&
         crop.germinationPct >= SPROUTS_PCT

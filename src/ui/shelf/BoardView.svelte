@@ -18,7 +18,7 @@
     /** A tray was dropped here that stood elsewhere. */
     ondrop: (key: string) => void;
   }
-  // The package writes how to drag into the page, in English unless it is told.
+  // Otherwise the package adds its own instructions in English.
   setAriaStrings({
     zoneActiveInstruction: t('shelf.dragHow'),
     zoneDragDisabledInstruction: t('shelf.dragOff')

@@ -32,7 +32,7 @@
     return same ? notFreeWords(same, Number(draft.count) || 1) : null;
   });
 
-  /** A size of one's own is shown; whoever unfolded it folds it again. */
+  /** Opens by itself for a new size or a wrong one, and is only closed by hand. */
   let sized = $state(false);
   $effect(() => {
     if (isNewSize || Object.keys(wrong).some((field) => field.startsWith('container.'))) sized = true;

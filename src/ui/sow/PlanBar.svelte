@@ -3,8 +3,8 @@
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
   import type { PlannedSowing } from '$core/sowing/planSowing.ts';
-  import { seedMass } from '$core/units/format.ts';
-  import { dayAndTime, type Locale } from '$words/time.ts';
+  import { firstStep } from '$words/firstStep.ts';
+  import type { Locale } from '$words/time.ts';
   import { windowOf, windowWords } from '$words/window.ts';
 
   /** What the choices come to, in two lines that stay in sight, and the button that plans it. */
@@ -22,20 +22,11 @@
 
 <section class="bar" aria-label={t('sow.thisSowing')}>
   <ul>
-    {#each sowings as { plan, projected, setup }, nth (nth)}
+    {#each sowings as sowing, nth (nth)}
+      {@const { projected } = sowing}
       <li>
         <strong>{cropName(projected.crop.name)}</strong>
-        <span
-          >{plan.soak.soakStart === null
-            ? t('sow.barSow', {
-                seed: seedMass(setup.seedG, locale.units),
-                at: dayAndTime(plan.soak.sowAt, now, locale)
-              })
-            : t('sow.barSoak', {
-                seed: seedMass(setup.seedG, locale.units),
-                at: dayAndTime(plan.soak.soakStart, now, locale)
-              })}</span
-        >
+        <span>{t('sow.firstStep', firstStep(sowing, now, locale))}</span>
         {#if !projected.suit.hindered}
           <span class="window">{windowWords(windowOf(projected), now, locale)}</span>
         {/if}

@@ -24,6 +24,7 @@
   import PlanBar from '$ui/sow/PlanBar.svelte';
   import PlanResult from '$ui/sow/PlanResult.svelte';
   import RoomNote from '$ui/sow/RoomNote.svelte';
+  import { firstStep } from '$words/firstStep.ts';
   import { cropNames } from '$words/containers.ts';
   import { seedMass, seedDensity } from '$core/units/format.ts';
   import { typedDensity, workOut, type Draft } from '$ui/sow/draft.ts';
@@ -170,15 +171,11 @@
   function nextWords() {
     const [sowing] = worked.sowings;
     if (!sowing) return null;
-    const { plan, setup } = sowing;
-    const soaked = plan.soak.soakStart;
-    const words = {
-      crop: cropNames(worked.sowings.map((one) => one.projected)),
-      seed: seedMass(setup.seedG, locale.units),
-      at: dayAndTime(soaked ?? plan.soak.sowAt, data.now, locale)
-    };
     return {
-      words: soaked === null ? t('sow.plannedSow', words) : t('sow.plannedSoak', words),
+      words: t('sow.planned', {
+        crop: cropNames(worked.sowings.map(({ projected }) => projected)),
+        ...firstStep(sowing, data.now, locale)
+      }),
       href: `/tray/${ids.first}`
     };
   }

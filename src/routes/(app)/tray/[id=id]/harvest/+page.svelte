@@ -171,7 +171,7 @@
     if (place) await moveContainer(journal, [projected, ...beside], place);
   }
 
-  /** Whether it is ready is asked until somebody saw it open; whoever unfolds it keeps it so. */
+  /** Open at first unless a check has already found the window open. After that, the person decides. */
   let asksReady = $state(untrack(() => !projected.forecast.marks.windowOpen.seen));
 </script>
 
@@ -190,7 +190,6 @@
 {:else if sowing.sownAt === null}
   <p>{problemWords({ code: 'cut-not-sown', params: {} })}</p>
 {:else}
-  <!-- Asked until somebody saw it open. -->
   <details class="unfold" bind:open={asksReady}>
     <summary>{t('harvest.ready2')}</summary>
     <ReadyCheck {projected} {now} {locale} />
