@@ -150,7 +150,7 @@ describe('readings', () => {
     await open(page, stage, '/shelf');
     await page.getByText(/No reading from its sensor since/).waitFor();
     await page.getByRole('link', { name: 'Trolley, middle tier' }).click();
-    await page.getByText('Grey: nothing was measured').waitFor();
+    await page.getByText('Grey: no readings, so the usual warmth is used.').waitFor();
     await page.locator('.canvas canvas').waitFor();
     await page.getByText('Figures').click();
     expect(await page.getByRole('row').count()).to.be.above(40);
