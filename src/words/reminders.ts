@@ -43,19 +43,8 @@ export const needWords = (trays: number): string => t('reminders.trayNeedsYouTra
 /** A step in few words: `180 mL under pea`. */
 function stepPhrase(body: StepBody, name: string, units: Units): string {
   switch (body.kind) {
-    case 'mist':
-      return t('reminders.mistName', { name });
-    case 'water': {
-      const amount = volume(body.waterMl ?? 0, units);
-      const where = {
-        below: t('reminders.under'),
-        above: t('reminders.over'),
-        mist: t('reminders.asMistOver'),
-        reservoir: t('reminders.intoReservoir'),
-        through: t('reminders.through')
-      };
-      return `${amount} ${where[body.how]} ${name}`;
-    }
+    case 'water':
+      return t('reminders.water', { how: body.how, amount: volume(body.waterMl ?? 0, units), crop: name });
     case 'weight':
       return t('reminders.pressName', { name });
     case 'spray':
@@ -79,13 +68,16 @@ function stepPhrase(body: StepBody, name: string, units: Units): string {
       });
     case 'cut':
       if (body.past) return t('reminders.tasteNamePastWindowCut', { name });
-      return [t('reminders.cutName', { name }), aboutGreens(body.expectedG, units)]
-        .filter(Boolean)
-        .join(', ');
+      return t('reminders.cut', {
+        known: body.seen || body.sure ? 'yes' : 'no',
+        crop: name,
+        promised: aboutGreens(body.expectedG, units) ? 'yes' : 'no',
+        grams: aboutGreens(body.expectedG, units)
+      });
     case 'rinse-off':
       return t('reminders.rinseNameOff', { name });
     default:
-      return `${body.kind} ${name}`;
+      return t('reminders.benchStep', { kind: body.kind, crop: name });
   }
 }
 
@@ -119,7 +111,7 @@ function cropsTwice(stops: readonly RoundStop[]): Set<string> {
 /** What to look for, whatever covers it: on the round's own card it stands in the words of its crop. */
 const LOOKS: Record<Cue, string> = table('reminders.looks');
 
-/** A stop in full: what the round's own card says of it. */
+/** A stop in full, in one line: what the round's own card says of it. */
 function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, locale: Locale): string[] {
   const { kind, mediumId } = stop.medium;
   const on = {
@@ -143,7 +135,7 @@ function stopLines(stop: RoundStop, media: readonly MediumStock[], now: number, 
     ),
     ...stop.looks.map(({ crop, cue }) => `${stop.crops.length > 1 ? `${cropName(crop)}: ` : ''}${LOOKS[cue]}`)
   ];
-  return said.map((one) => `${where}: ${one}.`);
+  return said.length > 0 ? [t('reminders.whereSaid', { where, said: said.join('. ') })] : [];
 }
 
 const sinkPhrase = (sink: readonly Named[] = []): string[] =>
@@ -194,14 +186,13 @@ export function reminderWords(
       const { timer, state } = body;
       const of = `${cropName(timer.cropName)} (${containersWords(timer.of)})`;
       const lead = timerWords(timer, state, now, locale);
-      const over = {
-        running: t('reminders.runs'),
-        due: t('reminders.over2'),
-        'last-hour': t('reminders.mustEndWithinHour'),
-        missed: t('reminders.wasMissed')
-      };
       return {
-        title: `${cropName(timer.cropName)}: ${TIMER_NAMES[timer.kind]} ${over[state]}`,
+        title: t('reminders.timerIs', {
+          crop: cropName(timer.cropName),
+          timer: TIMER_NAMES[timer.kind],
+          lastHour: state === 'last-hour' ? 'yes' : 'no',
+          state
+        }),
         summary: lead,
         lines: [`${of}: ${lead}`],
         why: t('reminders.wasBegunDayandtimeNotTicked', {
@@ -230,10 +221,13 @@ export function reminderWords(
     case 'dry': {
       const name = cropList(body.crops);
       const left = body.driesAt - now;
-      const when = left > 0 ? t('reminders.aboutSpan', { span: spanWords(left) }) : t('reminders.aboutNow');
       return {
         title: t('reminders.nameMayBeDryingOut', { name }),
-        summary: t('reminders.mayBeginHangWhenTouch', { when, volume: volume(body.waterMl, units) }),
+        summary: t('reminders.mayBeginHangWhenTouch', {
+          later: left > 0 ? 'yes' : 'no',
+          span: spanWords(Math.max(0, left)),
+          volume: volume(body.waterMl, units)
+        }),
         lines: [
           t('reminders.nameContainersPlacenameNothingWas', {
             name,

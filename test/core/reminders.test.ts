@@ -367,7 +367,7 @@ describe('the words of a reminder', () => {
       expect(why.length).to.be.lessThan(100);
     }
     const all = said.map(({ summary }) => summary).join('\n');
-    expect(all).to.match(/\d+ mL (under|over|as mist over) pea/);
+    expect(all).to.match(/\d+ mL (under|over|misted over) pea/);
     expect(all).to.contain('radish to light');
     expect(all).to.match(/check (kale|pea|radish)/);
     expect(all).to.contain('soak');

@@ -291,7 +291,7 @@ describe('timers in words', () => {
       timerWords(timer, state, now, METRIC);
     expect(say('running', NOW)).to.equal('Take it out tomorrow 06:30.');
     expect(timerWords({ ...timer, endsAsleep: true }, 'running', NOW, METRIC)).to.include('while you sleep');
-    expect(say('due', NOW + 10 * HOUR)).to.match(/^Ended today 06:30\..*at the latest today 08:30\.$/);
+    expect(say('due', NOW + 10 * HOUR)).to.match(/^Ended today 06:30\..*by today 08:30 at the latest\.$/);
     expect(say('last-hour', NOW + 11.5 * HOUR)).to.include('within 30 min');
     expect(say('missed', NOW + 14 * HOUR)).to.match(
       /^Ended today 06:30, 4 h ago\. That is too long .*throw it out/

@@ -244,7 +244,7 @@ describe('tasks in words', () => {
   });
 
   it('say what to do about a soak that was missed', () => {
-    expect(words(all[1]!).why).to.match(/^Ended today .*, 1 h ago\. Drain and rinse it now, at the latest /);
+    expect(words(all[1]!).why).to.match(/^Ended today .*, 1 h ago\. Drain and rinse it now, by /);
     const late = words({ ...drain, endsAt: NOW - 31 * HOUR, latestAt: NOW - 29 * HOUR }).why;
     expect(late).to.match(/^Ended yesterday \d\d:\d\d, 31 h ago\. That is too long for this seed\./);
     expect(late).to.not.match(/smell/);
