@@ -143,7 +143,7 @@ export async function fillCupboard(tx: Tx, householdId: string, now: number): Pr
 
 /** How many of each container the flat has. */
 export async function countContainers(tx: Tx): Promise<void> {
-  await tx`update containers set owned = 5, empty_g = 118 where shape = 'rectangle'`;
-  await tx`update containers set owned = 6, empty_g = 640 where shape = 'round'`;
+  await tx`update containers set owned = 7, empty_g = 118 where shape = 'rectangle'`;
+  await tx`update containers set owned = 8, empty_g = 640 where shape = 'round'`;
   await tx`update containers set owned = 2, empty_g = 74 where shape = 'cells'`;
 }

@@ -28,7 +28,7 @@
   const lit = $derived(Math.min(at.lit, at.opens));
   const share = (x: number): number =>
     until > from ? Math.min(1, Math.max(0, (x - from) / (until - from))) : 0;
-  const id = $derived(`window-${row.key.replaceAll(' ', '-')}`);
+  const id = $props.id();
 </script>
 
 <g class={row.kind}>

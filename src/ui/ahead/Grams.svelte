@@ -5,6 +5,7 @@
 
   /** Grams a day against appetite: what is eaten, what is missing, what would be thrown. */
   let { days, scale, height }: { days: readonly DayAhead[]; scale: Scale; height: number } = $props();
+  const id = $props.id();
 
   const most = $derived(Math.max(1, ...days.map(({ appetiteG, thrownG }) => appetiteG + thrownG)));
   const y = (g: number): number => height - (g / most) * (height - 6);
@@ -28,7 +29,7 @@
   aria-label={t('ahead.gramsDayAgainstWhatYou')}
 >
   <defs>
-    <pattern id="missing" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+    <pattern {id} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
       <rect class="hatch" width="2.5" height="6" />
     </pattern>
   </defs>
@@ -41,7 +42,7 @@
         y={y(eatenG + missingG)}
         {width}
         height={y(eatenG) - y(eatenG + missingG)}
-        fill="url(#missing)"
+        fill="url(#{id})"
       />
     {/if}
     {#if thrownG > 1}

@@ -26,6 +26,7 @@
   import DayList from '$ui/ahead/DayList.svelte';
   import { LittleByLittle } from '$ui/ahead/littleByLittle.svelte.ts';
   import Legend from '$ui/ahead/Legend.svelte';
+  import PhoneWeeks from '$ui/ahead/PhoneWeeks.svelte';
   import Mendings from '$ui/ahead/Mendings.svelte';
   import { Planner } from '$ui/ahead/planner.svelte.ts';
   import ProposalPanel from '$ui/ahead/ProposalPanel.svelte';
@@ -285,7 +286,7 @@
     </p>
   </div>
   <div class="row acts">
-    <Button kind="tertiary" disabled={!page.hydrated} on:click={() => window.print()}
+    <Button kind="tertiary" class="print" disabled={!page.hydrated} on:click={() => window.print()}
       >{t('ahead.print')}</Button
     >
     {#if hungry}
@@ -297,6 +298,10 @@
     {/if}
   </div>
 </header>
+
+{#if allRows.length > 0}
+  <div class="narrow"><PhoneWeeks {horizon} rows={allRows} {days} {hungry} {locale} /></div>
+{/if}
 
 {#if deeds.said}<p class="said" role="status">{deeds.said}</p>{/if}
 {#if deeds.wrong}
@@ -448,13 +453,21 @@
   .totals {
     margin-top: 1rem;
   }
+  @media (min-width: 48rem) {
+    .narrow {
+      display: none;
+    }
+  }
+  /* A phone prints nothing, and has the chart before anything else. */
   @media (max-width: 47.99rem) {
-    .wide {
+    .wide,
+    .acts :global(.print) {
       display: none;
     }
   }
   @media print {
     .wide,
+    .narrow,
     .said,
     .acts {
       display: none;

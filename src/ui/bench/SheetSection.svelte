@@ -33,9 +33,15 @@
     media: readonly MediumStock[];
     now: number;
     locale: Locale;
+    /** The first with something to do: on a phone it is open, and the others are folded. */
+    current: boolean;
   }
-  let { section, number, solutions, mediumMl, lots, media, now, locale }: Props = $props();
+  let { section, number, solutions, mediumMl, lots, media, now, locale, current }: Props = $props();
   const journal = useJournal();
+  /** As somebody folded it; null for by itself. */
+  let unfolded = $state<boolean | null>(null);
+  const isOpen = $derived(unfolded ?? current);
+  const doneLines = $derived(section.lines.filter(({ done, passed }) => done || passed).length);
 
   const { kind } = $derived(section);
   const timed = $derived(kind === 'rinse' || kind === 'disinfect' || kind === 'soak' || kind === 'drain');
@@ -93,15 +99,27 @@
   }
 </script>
 
-<section class="step" aria-labelledby="step-{kind}">
+<section class="step" class:folded={!isOpen} aria-labelledby="step-{kind}">
   <header>
     <h2 id="step-{kind}"><span class="number" aria-hidden="true">{number}</span>{STEP_NAMES[kind]}</h2>
+    <button
+      class="fold"
+      aria-expanded={isOpen}
+      aria-controls="lines-{kind}"
+      onclick={() => (unfolded = !isOpen)}
+      ><span class="small soft">{t('bench.fold.done', { done: doneLines, all: section.lines.length })}</span>
+      <span class="link">{isOpen ? t('bench.fold.hide') : t('bench.fold.show')}</span><span
+        class="visually-hidden"
+      >
+        {STEP_NAMES[kind]}</span
+      ></button
+    >
     {#if STEP_LEADS[kind]}<p class="small soft">{STEP_LEADS[kind]}</p>{/if}
     {#if kind === 'fill' && section.lines.length > 1}<p class="small soft">
         {t('bench.allVolume', { volume: volume(mediumMl, locale.units) })}
       </p>{/if}
   </header>
-  <div class="lines">
+  <div class="lines" id="lines-{kind}">
     {#if kind === 'disinfect'}
       {#each solutions as shared (shared)}
         <p class="shared">
@@ -290,9 +308,40 @@
     border-radius: 8px;
     margin-bottom: 0.4rem;
   }
-  @media (max-width: 47.99rem) {
+  .fold {
+    display: none;
+  }
+  @media screen and (max-width: 47.99rem) {
     .step {
       grid-template-columns: minmax(0, 1fr);
+      padding: 0.35rem 0;
+    }
+    header {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      align-items: center;
+    }
+    header > p {
+      grid-column: 1 / -1;
+    }
+    .fold {
+      display: flex;
+      gap: 0.75rem;
+      align-items: center;
+      min-height: 2.75rem;
+      padding: 0;
+      border: 0;
+      background: none;
+      font: inherit;
+      cursor: pointer;
+    }
+    .fold .link {
+      color: var(--beet);
+      text-decoration: underline;
+    }
+    .folded > .lines,
+    .folded > header > p {
+      display: none;
     }
   }
   .warn {

@@ -116,33 +116,33 @@
 </article>
 
 <style>
+  /* The picture beside its name, and under both what is to be done. */
   .stop {
     display: grid;
-    grid-template-columns: 6rem minmax(0, 1fr);
-    gap: 0 1rem;
+    grid-template-columns: 5.5rem minmax(0, 1fr);
+    gap: 0.35rem 0.75rem;
     align-items: start;
     padding-block: 0.5rem;
   }
-  .stop.alone {
-    grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
-    gap: 0 2rem;
-    align-items: end;
-    padding-block: 0.75rem;
-  }
-  /* Of a tray that needs nothing one line. */
-  .stop.quiet:not(.alone) {
-    grid-template-columns: 3.5rem minmax(0, 1fr);
-    padding-block: 0.25rem;
-  }
   .what {
-    position: relative;
-    gap: 0.4rem;
+    display: contents;
+  }
+  .what > :global(*) {
+    grid-column: 1 / -1;
+  }
+  .picture {
+    grid-area: 1 / 1;
+  }
+  .what > :global(header) {
+    grid-area: 1 / 2;
+    align-self: center;
   }
   .what > .more {
-    position: absolute;
-    inset: -0.5rem 0 auto auto;
+    grid-area: 1 / 2;
+    place-self: start end;
     min-width: 2.75rem;
     min-height: 2.75rem;
+    margin-top: -0.55rem;
     padding: 0;
     border: 0;
     background: none;
@@ -160,36 +160,27 @@
   .quiet:not(.alone) .nothing {
     display: none;
   }
+  /* Of a tray that needs nothing one line. */
+  .stop.quiet:not(.alone) {
+    grid-template-columns: 3.5rem minmax(0, 1fr);
+    padding-block: 0.25rem;
+  }
   .quiet:not(.alone) .what > :global(header h3) {
     font-size: 1.1rem;
   }
-  @media (max-width: 47.99rem) {
-    /* The picture beside its name, and under both what is to be done. */
-    .stop,
+  @media (min-width: 48rem) {
     .stop.alone {
-      grid-template-columns: 5.5rem minmax(0, 1fr);
-      gap: 0.35rem 0.75rem;
-      padding-block: 0.5rem;
+      grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
+      gap: 0 2rem;
+      align-items: end;
+      padding-block: 0.75rem;
     }
-    .what {
-      display: contents;
+    .alone .what {
+      display: flex;
+      gap: 0.4rem;
     }
-    .what > :global(*) {
-      grid-column: 1 / -1;
-    }
-    .picture {
-      grid-area: 1 / 1;
-    }
-    .what > :global(header) {
-      grid-area: 1 / 2;
-      align-self: center;
-    }
-    .what > .more {
-      position: static;
-      grid-area: 1 / 2;
-      place-self: start end;
-      margin-top: -0.55rem;
-    }
+  }
+  @media (max-width: 47.99rem) {
     .quiet .what > :global(header) {
       line-height: 1.3;
     }

@@ -62,6 +62,7 @@
     font-size: 0.9375rem;
   }
   .time :global(.chip) {
+    min-height: 2.25rem;
     border-color: transparent;
     background: none;
   }
@@ -72,6 +73,9 @@
     .time {
       margin-bottom: 0.75rem;
       column-gap: 0.25rem;
+    }
+    .time :global(.chip) {
+      min-height: 2.75rem;
     }
     .unfold {
       display: block;

@@ -23,6 +23,10 @@
   const projected = $derived(projectAll(data.records, facts, data, journal));
   const sheet = $derived(sheetOf(projected, facts.rhythm, now));
   const onSheet = $derived(new Set(sheet.sowings.map(({ setup }) => setup.id)));
+  /** Of its steps the one to do next. */
+  const current = $derived(
+    sheet.sections.find(({ lines }) => lines.some(({ done, passed }) => !done && !passed))?.key
+  );
   const later = $derived(
     walk(projected, roundAt(facts.rhythm, now), now).later.filter(({ setup }) => !onSheet.has(setup.id))
   );
@@ -84,6 +88,7 @@
       media={data.household.media}
       {now}
       {locale}
+      current={section.key === current}
     />
   {/each}
 {/if}

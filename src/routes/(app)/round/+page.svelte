@@ -131,27 +131,29 @@
       {t('round.nothingWasRecordedDaysSo')}
     </p>
   {/if}
-  <ul class="above">
-    {#if open.length > 0}<li>
-        <span class="soft">{t('round.openNow')}</span> <strong>{names(open)}</strong>
-      </li>{/if}
-    {#if opening.length > 0}<li>
-        <span class="soft">{t('round.openingByTomorrow')}</span> <strong>{names(opening)}</strong>
-      </li>{/if}
-    {#if toPrepare.length > 0}<li>
-        <span class="soft"
-          >{t('round.onBenchFromDayandtime', { dayAndTime: dayAndTime(prepareFrom, now, locale) })}</span
-        >
-        <a href="/bench"><strong>{names(toPrepare)}</strong></a>
-      </li>{/if}
-  </ul>
+  <div class="above">
+    <ul>
+      {#if open.length > 0}<li>
+          <span class="soft">{t('round.openNow')}</span> <strong>{names(open)}</strong>
+        </li>{/if}
+      {#if opening.length > 0}<li>
+          <span class="soft">{t('round.openingByTomorrow')}</span> <strong>{names(opening)}</strong>
+        </li>{/if}
+      {#if toPrepare.length > 0}<li>
+          <span class="soft"
+            >{t('round.onBenchFromDayandtime', { dayAndTime: dayAndTime(prepareFrom, now, locale) })}</span
+          >
+          <a href="/bench"><strong>{names(toPrepare)}</strong></a>
+        </li>{/if}
+    </ul>
+    <Turn
+      people={data.people}
+      me={data.member.id}
+      turn={data.turn.round === round.key ? data.turn.memberId : null}
+      onchanged={() => void reload()}
+    />
+  </div>
   {#if data.hasOrders}<OnOrder />{/if}
-  <Turn
-    people={data.people}
-    me={data.member.id}
-    turn={data.turn.round === round.key ? data.turn.memberId : null}
-    onchanged={() => void reload()}
-  />
   <div class="shelves">
     {#each shelves as { place, stops } (place.id)}
       <section class="shelf" class:single={stops.length === 1} aria-labelledby="place-{place.id}">
@@ -185,14 +187,23 @@
 {/if}
 
 <style>
-  .above {
-    list-style: none;
+  .above,
+  .above ul {
     display: flex;
     flex-wrap: wrap;
-    gap: 0.4rem 2rem;
-    margin: 0.6rem 0 0;
-    padding: 0.5rem 0;
+    gap: 0 1.5rem;
+    align-items: center;
+  }
+  .above {
+    justify-content: space-between;
+    margin: 0.4rem 0 0;
+    padding: 0.1rem 0;
     border-block: 1.5px solid var(--ink-faint);
+  }
+  .above ul {
+    list-style: none;
+    margin: 0;
+    padding: 0.3rem 0;
   }
   /* Two trays abreast, in walking order; a place with one tray takes half the width. */
   .shelves {
@@ -212,7 +223,7 @@
     grid-template-columns: minmax(0, 1fr);
   }
   .shelf {
-    margin-top: 0.9rem;
+    margin-top: 0.6rem;
   }
   .shelf h2 {
     grid-column: 1 / -1;
@@ -248,14 +259,7 @@
       flex-direction: column;
     }
     h1 {
-      font-size: 1.5rem;
-    }
-    .above {
-      margin-top: 0.5rem;
-      padding: 0.5rem 0;
-    }
-    .shelf {
-      margin-top: 0.9rem;
+      font-size: 1.3rem;
     }
     .shelf h2 {
       font-size: 0.9375rem;
