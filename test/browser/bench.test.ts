@@ -22,6 +22,12 @@ describe('the sheet of the bench', () => {
   after(() => stage.close());
 
   const timers = (page: Page) => page.getByRole('region', { name: 'Timers' });
+  /** Opens a step of the sheet, which a phone keeps folded until it is its turn. */
+  const unfold = async (page: Page, step: string) => {
+    const heading = page.getByRole('heading', { name: step, exact: true });
+    const show = page.locator('section.step').filter({ has: heading }).getByRole('button', { name: /Show/ });
+    if (await show.isVisible()) await show.click();
+  };
   /** Touches a line of the sheet and waits until it stands as done. */
   const tick = async (page: Page, name: RegExp) => {
     const line = page.getByRole('listitem').filter({ has: page.getByRole('button', { name }) });
@@ -69,9 +75,14 @@ describe('the sheet of the bench', () => {
       'Mist',
       'Press or cover'
     ]);
+    // One step is open, and the others wait folded under their headings.
+    await shows(page.getByRole('button', { name: /Hide/ }), 1);
+    await unfold(page, 'Disinfect');
     await page.getByText('47 mL of peroxide at 6% (Brown bottle) into 47 mL of water').waitFor();
     await tick(page, /^Weigh Pea shoots.*90.6 g/);
+    await unfold(page, 'Rinse');
     await tick(page, /^Rinse Pea shoots/);
+    await unfold(page, 'Soak');
     await timers(page).getByText('Rinse', { exact: true }).waitFor();
     // Put in at another hour than planned, it would come out at night: the sheet says so beforehand.
     await page
