@@ -1,4 +1,6 @@
 import { t, table } from '$messages/t.ts';
+import { unitShown, shownIn } from '$core/units/field.ts';
+import type { Units } from '$core/units/format.ts';
 import type { CropProblem } from '$core/crops/check.ts';
 import { MOST_SEEDS_CM2 } from '$core/crops/check.ts';
 import {
@@ -8,6 +10,7 @@ import {
   type Figures,
   type OneOfKey
 } from '$core/crops/figures.ts';
+import { unitLabel } from './units.ts';
 import { REFUSED_WORDS } from './plantNames.ts';
 
 /** What each figure of a crop is called. */
@@ -20,10 +23,10 @@ export const GROUP_NAMES: Record<FigureGroup, string> = table('crops.group');
 export const ANSWER_NAMES: { [K in OneOfKey]: Record<Figures[K], string> } = table('crops.answer');
 
 /** What is wrong with a crop, by its field, and what to do. */
-export const cropProblemWords = (problems: readonly CropProblem[]): Record<string, string> =>
-  Object.fromEntries(problems.map((problem) => [problem.field, sayOf(problem)]));
+export const cropProblemWords = (problems: readonly CropProblem[], units: Units): Record<string, string> =>
+  Object.fromEntries(problems.map((problem) => [problem.field, sayOf(problem, units)]));
 
-function sayOf(problem: CropProblem): string {
+function sayOf(problem: CropProblem, units: Units): string {
   switch (problem.code) {
     case 'nameless':
       return t('crops.giveCropName');
@@ -40,9 +43,9 @@ function sayOf(problem: CropProblem): string {
       const { bounds, unit } = FIGURES[problem.field];
       return t('crops.fieldMustLieBetweenBounds', {
         field: FIGURE_NAMES[problem.field],
-        bounds: bounds[0],
-        bounds2: bounds[1],
-        unit
+        bounds: shownIn(bounds[0], unit, units),
+        bounds2: shownIn(bounds[1], unit, units),
+        unit: unitLabel(unitShown(unit, units))
       });
     }
     case 'falls':

@@ -1,4 +1,5 @@
 import { percent } from './percent.ts';
+import { unitShown, shownIn } from '$core/units/field.ts';
 import { t, table } from '$messages/t.ts';
 import type { Crop } from '$core/crops/crop.ts';
 import { isSoaked } from '$core/crops/crop.ts';
@@ -11,6 +12,10 @@ import {
   yieldPerArea,
   type Units
 } from '$core/units/format.ts';
+
+/** The temperature that the table's days are given for, degC. */
+const TABLE_C = 21;
+const PRESSURE = 'g/cm²';
 
 export interface CropFact {
   name: string;
@@ -80,9 +85,10 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
         fact(
           t('crops.press'),
           crop.pressMaxGCm2 > 0
-            ? t('crops.pressmingcmPressmaxgcmGCm', {
-                pressMinGCm2: figure(crop.pressMinGCm2),
-                pressMaxGCm2: figure(crop.pressMaxGCm2)
+            ? t('crops.pressRange', {
+                least: shownIn(crop.pressMinGCm2, PRESSURE, units),
+                most: shownIn(crop.pressMaxGCm2, PRESSURE, units),
+                unit: unitShown(PRESSURE, units)
               })
             : t('crops.noWeight')
         ),
@@ -95,7 +101,7 @@ export function cropFacts(crop: Crop, units: Units): CropFacts[] {
       ]
     },
     {
-      heading: t('crops.atSteadyCGoodLight'),
+      heading: t('crops.inGoodLightAt', { temperature: temperature(TABLE_C, units) }),
       facts: [
         fact(t('crops.rooted'), t('crops.rooteddDays', { rootedD21: figure(crop.rootedD21) })),
         fact(
@@ -159,8 +165,9 @@ export const keepsWords = (minD: number, maxD: number, keepAtC: number, units: U
     : t('crops.mindMaxdDaysAtOr', { minD, maxD, temperature: temperature(keepAtC, units) });
 
 /** How long from sowing to cutting, at a glance. */
-export const cropSpan = (crop: Crop): string =>
-  t('crops.windowopendWindowclosedDaysAtC', {
-    windowOpenD21: figure(crop.windowOpenD21),
-    windowCloseD21: figure(crop.windowCloseD21)
+export const cropSpan = (crop: Crop, units: Units): string =>
+  t('crops.daysAt', {
+    opens: figure(crop.windowOpenD21),
+    closes: figure(crop.windowCloseD21),
+    temperature: temperature(TABLE_C, units)
   });

@@ -6,12 +6,16 @@ const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 
 /** Spoons as they are said: “about 2¾ tsp”; so little that no spoon measures it is to be weighed. */
 export function spoonsWords(spoons: Spoons | null): string {
-  if (!spoons) return t('steps.tooLittleSpoonWeigh');
+  return spoons ? t('steps.aboutSpoons', { spoons: spoonFigure(spoons) }) : t('steps.tooLittleSpoonWeigh');
+}
+
+/** Spoons or cups as a figure: `2¾ tsp`. */
+export function spoonFigure(spoons: Spoons): string {
   const eighths = Math.round(spoons.count * 8);
   const whole = Math.floor(eighths / 8);
-  return t('steps.aboutValueEighthsUnit', {
-    value: whole > 0 ? whole : '',
-    EIGHTHS: EIGHTHS[eighths % 8]!,
+  return t('steps.spoons', {
+    whole: whole > 0 ? whole : '',
+    eighths: EIGHTHS[eighths % 8]!,
     unit: unitLabel(spoons.unit)
   });
 }

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { problemWords } from '../../src/words/problems.ts';
 import fc from 'fast-check';
-import { figure, greensMass, length, mass, volume } from '../../src/core/units/format.ts';
+import { inField, keptIn, readField, shownIn } from '../../src/core/units/field.ts';
+import { area, figure, greensMass, length, mass, seedMass, volume } from '../../src/core/units/format.ts';
 import { askComma, parseQuantity, readNumber, unitFactor } from '../../src/core/units/parseQuantity.ts';
 
 const value = (text: string, kind: 'mass' | 'length' | 'volume', unit: string): number => {
@@ -20,6 +21,56 @@ describe('typed quantities', () => {
     expect(value('1/2 tsp', 'volume', 'ml')).to.be.closeTo(2.4645, 1e-3);
     expect(value('1 1/2', 'length', 'in')).to.be.closeTo(3.81, 1e-9);
     expect(value('2½ oz', 'mass', 'g')).to.be.closeTo(70.87, 0.01);
+    expect(value('1 lb 2 oz', 'mass', 'g')).to.be.closeTo(510.29, 0.01);
+    expect(value('2 pounds, 3 1/2 ounces', 'mass', 'g')).to.be.closeTo(1006.41, 0.01);
+    expect(value('3 cups', 'volume', 'ml')).to.be.closeTo(709.76, 0.01);
+    expect(value('1 quart', 'volume', 'ml')).to.equal(value('2 pints', 'volume', 'ml'));
+    expect(value('8 oz', 'volume', 'ml')).to.be.closeTo(236.59, 0.01);
+    expect(value('2 Litres', 'volume', 'ml')).to.equal(2000);
+    expect(value('10 inches', 'length', 'cm')).to.be.closeTo(25.4, 1e-9);
+    expect(parseQuantity('1 lb 2 cups', 'mass', 'g').ok).to.equal(false);
+    expect(parseQuantity('3 ells', 'length', 'cm').ok).to.equal(false);
+  });
+
+  it('keeps a value that nobody changed to the last digit, and reads a changed one in the household’s unit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 50_000, noNaN: true }),
+        fc.constantFrom('mass', 'length', 'volume', 'density'),
+        fc.constantFrom('metric', 'us'),
+        (kept, kind, units) => {
+          const shown = inField(kept, kind, units);
+          expect(readField(shown, kind, units, kept)).to.deep.equal({ ok: true, value: kept });
+          const typed = readField(shown, kind, units, null);
+          expect(typed.ok && Math.abs(typed.value / kept - 1)).to.be.lessThan(0.006);
+        }
+      )
+    );
+    expect(inField(null, 'mass', 'us')).to.equal('');
+  });
+
+  it('shows a crop’s figures in either world, and keeps them as the table has them', () => {
+    expect(shownIn(21, '°C', 'us')).to.equal('69.8');
+    expect(shownIn(3, 'g/cm²', 'us')).to.equal('0.683');
+    expect(shownIn(12, 'h', 'us')).to.equal('12');
+    for (const unit of ['°C', 'cm', 'g/cm²', 'g/m²', 'h'])
+      for (const units of ['metric', 'us'] as const)
+        expect(keptIn(Number(shownIn(120, unit, units)), unit, units), unit).to.be.closeTo(120, 0.7);
+  });
+
+  it('reads as its own world weighs: tenths of an ounce, and no figure that no tool shows', () => {
+    expect([mass(10, 'us'), mass(41.6, 'us'), mass(512, 'us')]).to.deep.equal([
+      '0.35 oz',
+      '1.5 oz',
+      '1.13 lb'
+    ]);
+    expect([seedMass(11.8, 'us'), seedMass(90.6, 'us')]).to.deep.equal(['11.8 g', '90.6 g (3.2 oz)']);
+    expect([length(25, 'us'), length(2, 'us'), length(2.5, 'us')]).to.deep.equal([
+      '9.8 in',
+      '0.79 in',
+      '1 in'
+    ]);
+    expect([area(450, 'us'), area(450, 'metric')]).to.deep.equal(['69.8 in²', '450 cm²']);
   });
 
   it('reads seeds on an area in either unit, however it is written', () => {
@@ -81,7 +132,8 @@ describe('typed quantities', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 900, noNaN: true }), (grams) => {
         expect(value(mass(grams, 'metric'), 'mass', 'g')).to.be.closeTo(grams, Math.max(0.5, grams * 0.01));
-        expect(value(length(grams, 'us'), 'length', 'in')).to.be.closeTo(grams, Math.max(0.02, grams * 0.01));
+        // Inches are shown to the tenth.
+        expect(value(length(grams, 'us'), 'length', 'in')).to.be.closeTo(grams, 0.051 * 2.54);
       })
     );
   });

@@ -21,7 +21,7 @@ import { countdown, soakWords, timerWords } from '../../src/words/timers.ts';
 import { check } from '../../src/contract/schemas/check.ts';
 import { lotSchema, mediumSchema } from '../../src/contract/schemas/cupboard.ts';
 import { methodSchema } from '../../src/contract/schemas/method.ts';
-import { plainNumber } from '../../src/contract/schemas/plainNumber.ts';
+import { plainNumber, plainQuantity } from '../../src/contract/schemas/plainNumber.ts';
 import { DEFAULT_METHOD } from '../../src/core/supplies/methods/ready.ts';
 import { at } from '../support/rhythm.ts';
 
@@ -366,7 +366,11 @@ describe('what the cupboard may be sent', () => {
   });
 
   it('figures as they are typed', () => {
-    expect(plainNumber('12,5 g', 'mass')).to.equal(12.5);
+    expect(plainQuantity('12,5 g', 'mass', 'metric')).to.equal(12.5);
+    expect(plainQuantity('2', 'mass', 'us')).to.be.closeTo(56.7, 0.01);
+    expect(plainQuantity('4.16', 'mass', 'us', 118), 'left as it was shown').to.equal(118);
+    expect(plainQuantity('a handful', 'mass', 'us')).to.equal('a handful');
+    expect(plainQuantity('', 'mass', 'us', 118)).to.equal(null);
     expect(plainNumber('1/2')).to.equal(0.5);
     expect(plainNumber('90 %')).to.equal(90);
     expect(plainNumber(' ')).to.equal(null);

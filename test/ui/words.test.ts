@@ -298,7 +298,7 @@ describe('crops in words', () => {
       expect(cueWords('windowOpen', crop, path, 'metric'), crop.key).to.match(
         /^(Pushing the dome up|Seed leaves open|First true leaf|[\d.]+ to [\d.]+ cm tall|Tips [\d.]+ to [\d.]+ cm)$/
       );
-    expect(cueWords('windowOpen', cropOf('wheat'), path, 'us')).to.equal('5.91 to 9.45 in tall');
+    expect(cueWords('windowOpen', cropOf('wheat'), path, 'us')).to.equal('5.9 to 9.4 in tall');
   });
 
   it('tell every figure with its unit, in the household’s units', () => {
@@ -312,12 +312,13 @@ describe('crops in words', () => {
       cropFacts(cropOf('pea'), 'us').flatMap(({ facts }) => facts.map(({ name, value }) => [name, value]))
     );
     expect(us.get('Fastest at')).to.equal('72 °F');
-    expect(us.get('Height')).to.equal('3.94 to 7.09 in');
+    expect(cropSpan(radish, 'us')).to.equal('6.5 to 10.5 days at 70 °F');
+    expect(us.get('Height')).to.equal('3.9 to 7.1 in');
     for (const crop of CROPS)
       for (const { facts: rows } of cropFacts(crop, 'metric'))
         for (const { name, value } of rows)
           expect(value, `${crop.key}: ${name}`).not.to.match(/undefined|NaN|null/);
-    expect(cropSpan(radish)).to.equal('6.5 to 10.5 days at 21 °C');
+    expect(cropSpan(radish, 'metric')).to.equal('6.5 to 10.5 days at 21 °C');
   });
 
   it('warn where they should be eaten with care, and only there', () => {

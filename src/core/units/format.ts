@@ -10,14 +10,19 @@ export function figure(value: number): string {
   return String(Number(value.toFixed(digits)));
 }
 
+const OZ_G = unitFactor('mass', 'oz')!;
+const LB_G = unitFactor('mass', 'lb')!;
+/** Ounces to the tenth, or under one to the hundredth: no kitchen scale resolves more. */
+const ounces = (g: number): string =>
+  String(Number((g / OZ_G).toFixed(g < OZ_G ? 2 : g < 10 * OZ_G ? 1 : 0)));
+
 /** A mass given in g: `45.5 g`, `1.2 kg`, or `1.6 oz` and `2.65 lb`. */
 export function mass(g: number, units: Units): string {
-  if (units === 'us')
-    return g >= 453.6 ? `${figure(g / 453.59237)} lb` : `${figure(g / unitFactor('mass', 'oz')!)} oz`;
+  if (units === 'us') return g >= LB_G ? `${figure(g / LB_G)} lb` : `${ounces(g)} oz`;
   return g >= 1000 ? `${figure(g / 1000)} kg` : `${figure(g)} g`;
 }
 
-const OZ_TENTH_G = unitFactor('mass', 'oz')! / 10;
+const OZ_TENTH_G = OZ_G / 10;
 
 /** Greens, as a kitchen weighs them: to the tenth of an ounce where it weighs in ounces, and a crumb is nothing. */
 export function greensMass(g: number, units: Units): string {
@@ -27,9 +32,9 @@ export function greensMass(g: number, units: Units): string {
 
 const CRUMB_G = 0.5;
 
-/** Seed is weighed on a small scale: grams first, ounces beside them for a household on US units. */
+/** Seed is weighed on a small scale: grams, and from an ounce on ounces beside them for a household on US units. */
 export function seedMass(g: number, units: Units): string {
-  return units === 'us' ? `${figure(g)} g (${figure(g / unitFactor('mass', 'oz')!)} oz)` : `${figure(g)} g`;
+  return units === 'us' && g >= OZ_G ? `${figure(g)} g (${mass(g, units)})` : `${figure(g)} g`;
 }
 
 /** A volume given in mL, to the nearest 5 mL above 50: a jug shows no more. */
@@ -47,10 +52,16 @@ export function volume(mL: number, units: Units): string {
   return `${mL >= 50 ? Math.round(mL / 5) * 5 : Math.round(mL)} mL`;
 }
 
-/** A length given in cm. */
+/** A length given in cm; inches to the tenth, and under one to the hundredth. */
 export function length(cm: number, units: Units): string {
-  return units === 'us' ? `${figure(cm / 2.54)} in` : `${figure(cm)} cm`;
+  if (units === 'metric') return `${figure(cm)} cm`;
+  const inches = cm / 2.54;
+  return `${Number(inches.toFixed(inches < 0.95 ? 2 : 1))} in`;
 }
+
+/** An area given in cm2, in whole units. */
+export const area = (cm2: number, units: Units): string =>
+  units === 'us' ? `${figure(cm2 / 6.4516)} in²` : `${Math.round(cm2)} cm²`;
 
 /** Seeds given to the cm2. */
 export const seedDensity = (perCm2: number, units: Units): string =>

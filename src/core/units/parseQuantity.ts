@@ -23,6 +23,8 @@ const UNITS = {
     tbsp: 14.78676478125,
     cup: 236.5882365,
     'fl oz': 29.5735295625,
+    pt: 473.176473,
+    qt: 946.352946,
     gal: 3785.411784
   },
   /** Seeds on an area; base: to the cm2. */
@@ -31,10 +33,44 @@ const UNITS = {
 
 export type UnitKind = keyof typeof UNITS;
 
+/** Other ways to write a unit, in the singular. */
+const ALIASES: Readonly<Record<string, string | undefined>> = {
+  gram: 'g',
+  kilogram: 'kg',
+  kilo: 'kg',
+  ounce: 'oz',
+  pound: 'lb',
+  inch: 'in',
+  inche: 'in',
+  centimetre: 'cm',
+  centimeter: 'cm',
+  millimetre: 'mm',
+  millimeter: 'mm',
+  millilitre: 'ml',
+  milliliter: 'ml',
+  litre: 'l',
+  liter: 'l',
+  teaspoon: 'tsp',
+  tablespoon: 'tbsp',
+  'fluid ounce': 'fl oz',
+  floz: 'fl oz',
+  pint: 'pt',
+  quart: 'qt',
+  gallon: 'gal'
+};
+
+/** A unit as the table has it: `Ounces` as `oz`, and of something poured as `fl oz`. */
+function written(kind: UnitKind, unit: string): string {
+  const lower = unit.toLowerCase().replace(/\s+/g, ' ');
+  const single = lower.length > 1 ? lower.replace(/s$/, '') : lower;
+  const known = ALIASES[lower] ?? ALIASES[single] ?? (lower in UNITS[kind] ? lower : single);
+  return kind === 'volume' && known === 'oz' ? 'fl oz' : known;
+}
+
 /** Factor from a unit to its kind's base unit (g, cm, mL); undefined for a unit the kind does not have. */
 export function unitFactor(kind: UnitKind, unit: string): number | undefined {
   const factors = UNITS[kind] as Record<string, number>;
-  return factors[unit.toLowerCase()] ?? factors[perArea(unit)];
+  return factors[written(kind, unit)] ?? factors[perArea(unit)];
 }
 
 /** `seeds per sq in` as the table has it: `/in2`. */
@@ -46,7 +82,7 @@ const perArea = (unit: string): string =>
     .replace(/\s/g, '');
 
 /**
- * Reads what a person types for a quantity: `12.5`, `12,5 g`, `1/2 oz`, `1 1/2`, `½`, `10 in`, `11 seeds per in2`.
+ * Reads what a person types for a quantity: `12.5`, `12,5 g`, `1/2 oz`, `1 1/2`, `½`, `10 in`, `1 lb 2 oz`, `2 quarts`, `11 seeds per in2`.
  * @param text as typed
  * @param kind which units are understood
  * @param unit taken where none is typed
@@ -54,6 +90,11 @@ const perArea = (unit: string): string =>
  */
 export function parseQuantity(text: string, kind: UnitKind, unit: string): Parsed {
   const unread: Parsed = { ok: false, problem: problem('no-quantity', { kind }) };
+  const pounds = kind === 'mass' ? POUNDS_AND_OUNCES.exec(text) : null;
+  if (pounds) {
+    const [lb, oz] = [readNumber(pounds[1]!), readNumber(pounds[2]!)];
+    return lb === null || oz === null ? unread : { ok: true, value: lb * UNITS.mass.lb + oz * UNITS.mass.oz };
+  }
   const match =
     /^\s*([-+]?[\d.,/\s½¼¾⅓⅔⅛]+?)\s*((?:seeds? ?)?(?:\/|per |a ) ?(?:square |sq\.? ?)?(?:cm|in(?:ch)?)[²2]?|[a-z" ]*?)\.?\s*$/i.exec(
       text
@@ -71,6 +112,10 @@ export function parseQuantity(text: string, kind: UnitKind, unit: string): Parse
   }
   return { ok: true, value: value * factor };
 }
+
+/** `1 lb 2 oz`. */
+const POUNDS_AND_OUNCES =
+  /^\s*([\d.,]+)\s*(?:lbs?|pounds?)\.?,?\s*([\d.,/\s½¼¾⅓⅔⅛]+?)\s*(?:oz|ounces?)\.?\s*$/i;
 
 /** `1,200`: a thousand and two hundred to some, one and a fifth to others. */
 const EITHER = /^[-+]?[1-9]\d{0,2},\d{3}$/;

@@ -25,7 +25,7 @@
   import { spoonsWords } from '$words/spoons.ts';
   import { spoonsFor } from '$core/supplies/seed/spoons.ts';
   import { aboutGreens } from '$words/greens.ts';
-  import { figure, mass, seedMass } from '$core/units/format.ts';
+  import { area, figure, mass, seedDensity, seedMass } from '$core/units/format.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
   import { CAUTIONS } from '$words/cautions.ts';
@@ -118,14 +118,13 @@
     value={seedMass(seedG, locale.units)}
     beside={t('sow.spoonsSeedspercmSeedsCmSeedspercm', {
       spoons,
-      seedsPerCm2: figure(seed.seedsPerCm2),
-      seedsPerCm22: figure(seed.seedsPerCm2 * 6.4516)
+      density: seedDensity(seed.seedsPerCm2, locale.units)
     })}
   >
     {#snippet working()}
       {t('sow.areacmCmSeedspercmSeedsCm', {
-        areaCm2: figure(seed.areaCm2),
-        seedsPerCm2: figure(seed.seedsPerCm2),
+        area: area(seed.areaCm2, locale.units),
+        density: seedDensity(seed.seedsPerCm2, locale.units),
         thousandSeedWeightG: figure(crop.thousandSeedWeightG)
       })}{#if Math.abs(seed.germinationFactor - 1) > 0.001}
         {t('sow.germinationfactorLotsGermination', {

@@ -3,6 +3,8 @@ import { t } from '$messages/t.ts';
 import type { Feed } from '$core/steps/step.ts';
 import type { Disinfectant } from '$core/supplies/seed/disinfect.ts';
 import { WEAK_ML_L } from '$core/supplies/seed/disinfect.ts';
+import { spoonsOf } from '$core/supplies/seed/spoons.ts';
+import { spoonFigure } from '../spoons.ts';
 import type { MediumStock, MediumKind } from '$core/supplies/media/medium.ts';
 import { figure, volume, type Units } from '$core/units/format.ts';
 import { MEDIUM_IN_TEXT } from '../media.ts';
@@ -20,13 +22,25 @@ export interface StepOn {
 export const eachAndAll = (total: number, containers: number, say: (amount: number) => string): string =>
   containers > 1 ? t('steps.sayEachSayAll', { say: say(total / containers), say2: say(total) }) : say(total);
 
-/** Small volumes of product are measured with a syringe or a marked jug: to the tenth of a mL under 10. */
-export const measured = (mL: number, units: Units): string =>
-  mL < 10
-    ? t('steps.mlMl', { mL: mL.toFixed(1) })
-    : mL < 1000
-      ? t('steps.mlMl', { mL: Math.round(mL) })
-      : volume(mL, units);
+/** A drop, mL. */
+const DROP_ML = 0.05;
+
+/**
+ * Small volumes of product are measured with a syringe or a marked jug: to the tenth of a mL under 10. A household on US units
+ * has spoons, with the mL beside them: a strength must not hang on how a spoon is heaped.
+ */
+export function measured(mL: number, units: Units): string {
+  if (mL >= 1000) return volume(mL, units);
+  const shown = mL < 10 ? mL.toFixed(1) : String(Math.round(mL));
+  if (units === 'metric') return t('steps.mlMl', { mL: shown });
+  const spoons = spoonsOf(mL);
+  return spoons
+    ? t('steps.spoonsMl', { spoons: spoonFigure(spoons), mL: shown })
+    : t('steps.dropsMl', {
+        drops: Math.max(1, Math.round(mL / DROP_ML)),
+        mL: mL < 0.1 ? mL.toFixed(2) : shown
+      });
+}
 
 /** The strength of a solution. */
 export const strengthWords = (product: Disinfectant, target: number): string =>

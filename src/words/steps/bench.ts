@@ -8,6 +8,7 @@ import type { Stacking } from '$core/shelf/stack.ts';
 import type { BodyOf, StepBody } from '$core/steps/step.ts';
 import type { BenchStep } from '$core/sowing/event.ts';
 import { figure, length, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { unitShown, shownIn } from '$core/units/field.ts';
 import { advisedWords, WEAK_WORDS } from '../disinfect.ts';
 import { problemWords } from '../problems.ts';
 import { pressingWords } from '../pressing.ts';
@@ -242,25 +243,28 @@ function pressAmount(
     more: sentences(
       onTop === 0 ? t('steps.wetTrayMoreThanBears') : t('steps.bearsAtMostOntopSuch', { onTop }),
       weight ? t('steps.onTopAmountMore', { top, amount: weight.amount, more: weight.more }) : '',
-      stacking && trays > 1 ? lowestWords(stacking) : '',
+      stacking && trays > 1 ? lowestWords(stacking, units) : '',
       t('steps.whatHeaviestStandsAtBottom')
     )
   };
 }
 
+const pressureWords = (gCm2: number, units: Units): string =>
+  t('steps.pressure', { figure: shownIn(gCm2, 'g/cm²', units), unit: unitShown('g/cm²', units) });
+
 /** What the lowest tray of a stack carries in all, against what its crop bears. */
-export function lowestWords({ lowestGCm2, mostGCm2 }: Stacking): string {
+export function lowestWords({ lowestGCm2, mostGCm2 }: Stacking, units: Units): string {
   const over = lowestGCm2 / mostGCm2;
   const total = t('steps.lowestTrayCarriesLowestgcmG', {
-    lowestGCm2: figure(Math.round(lowestGCm2 * 10) / 10)
+    pressure: pressureWords(Math.round(lowestGCm2 * 10) / 10, units)
   });
   return over > 1.005
     ? t('steps.totalOverTimesMostgcmG', {
         total,
         over: figure(Math.round(over * 100) / 100),
-        mostGCm2: figure(mostGCm2)
+        most: pressureWords(mostGCm2, units)
       })
-    : t('steps.totalBearsMostgcmGCm', { total, mostGCm2: figure(mostGCm2) });
+    : t('steps.totalBearsMostgcmGCm', { total, most: pressureWords(mostGCm2, units) });
 }
 
 /** A shared solution as it is mixed: product into water. */

@@ -41,7 +41,11 @@ const LEAST_TSP = 0.09;
 
 /** The spoons, or above 8 tablespoons the cups, that hold that much dry seed; null for so little that it is to be weighed. */
 export function spoonsFor(crop: Crop, seedG: number): Spoons | null {
-  const mL = seedG / bulkDensityGMl(crop);
+  return spoonsOf(seedG / bulkDensityGMl(crop));
+}
+
+/** The spoons or cups that hold so many mL; null for less than any spoon measures. */
+export function spoonsOf(mL: number): Spoons | null {
   const teaspoons = mL / unitFactor('volume', 'tsp')!;
   if (teaspoons < LEAST_TSP) return null;
   if (teaspoons < 1) return { unit: 'tsp', count: Math.max(0.125, Math.round(teaspoons * 8) / 8) };

@@ -84,7 +84,7 @@
         <span class="picture"><TrayDrawing picture={cropPicture(crop)} label="" scene={200} /></span>
         <strong>{cropName(crop.name)}</strong>
         <em class="soft small">{crop.botanicalName}</em>
-        <span class="small">{cropSpan(crop)}</span>
+        <span class="small">{cropSpan(crop, data.household.units)}</span>
         {#if lessons.has(crop.key)}<span class="small soft lesson">{lessons.get(crop.key)}</span>{/if}
         {#if own.has(crop.key)}<span class="small soft">{t('crops.yourOwnFigures')}</span>{/if}
       </a>

@@ -5,7 +5,7 @@ import { seedForYear } from '$core/costs/seedYear.ts';
 import { findCrop } from '$core/crops/library.ts';
 import { MEDIA } from '$core/supplies/media/medium.ts';
 import { check } from '$contract/schemas/check.ts';
-import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { plainNumber, plainQuantity } from '$contract/schemas/plainNumber.ts';
 import { CURRENCIES, mediumPriceSchema, moneySchema, shopPriceSchema } from '$contract/schemas/prices.ts';
 import { isKey } from '$contract/text.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
@@ -82,7 +82,7 @@ export const actions: Actions = {
     const checked = check(shopPriceSchema, {
       key: fields.key,
       price: plainNumber(fields.price),
-      amount: plainNumber(fields.amount, 'mass')
+      amount: plainQuantity(fields.amount, 'mass', signedIn(locals).household.units)
     });
     if (!checked.ok) return notTaken(422, fields, prefixed('shop', checked.errors));
     const { key, price, amount } = checked.value;

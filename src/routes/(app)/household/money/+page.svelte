@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fieldUnit } from '$core/units/field.ts';
   import { cropName } from '$words/cropNames.ts';
   import { formattedAs, rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
@@ -194,7 +195,7 @@
           <Field name="price" label={t('household.costs')} error={wrong('shop.price')} inputmode="decimal" />
           <Field
             name="amount"
-            label={t('household.soManyG')}
+            label={t('household.soMany', { unit: fieldUnit('mass', data.household.units) })}
             error={wrong('shop.amount')}
             inputmode="decimal"
           />

@@ -4,7 +4,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { lampPpfd } from '$core/places/light.ts';
 import { boardOf, type Place } from '$core/places/place.ts';
 import { celsiusOf } from '$core/units/temperature.ts';
-import type { Units } from '$core/units/format.ts';
+import { mass, type Units } from '$core/units/format.ts';
 import { lastReadings } from '$server/air/air.ts';
 import { addDevice, listDevices, retireDevice } from '$server/air/devices.ts';
 import { householdNow } from '$server/households/household.ts';
@@ -12,7 +12,7 @@ import { savePlace, listPlaces, orderPlaces } from '$server/households/places.ts
 import { check } from '$contract/schemas/check.ts';
 import { deviceSchema, placeSchema } from '$contract/schemas/place.ts';
 import { isId } from '$contract/text.ts';
-import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { plainNumber, plainQuantity } from '$contract/schemas/plainNumber.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';
@@ -49,16 +49,19 @@ function degrees(typed: string | undefined, units: Units): number | string | nul
   return inF ? celsiusOf(value) : value;
 }
 
-function lightOf(fields: Record<string, string>): object {
+const sizeOf = (fields: Record<string, string>, units: Units, before: Place | null) => ({
+  widthCm: plainQuantity(fields.widthCm, 'length', units, before?.widthCm),
+  depthCm: plainQuantity(fields.depthCm, 'length', units, before?.depthCm)
+});
+
+function lightOf(fields: Record<string, string>, units: Units, before: Place | null): object {
   const kind = fields.light ?? '';
   if (kind === 'dark') return { kind };
   if (kind !== 'lamp') return { kind: 'sill', aspect: kind, back: fields.back === 'on' };
   const watts = plainNumber(fields.watts);
-  const distanceCm = plainNumber(fields.distanceCm, 'length');
-  const board = boardOf({
-    widthCm: plainNumber(fields.widthCm, 'length'),
-    depthCm: plainNumber(fields.depthCm, 'length')
-  } as Place);
+  const lampCm = before?.light.kind === 'lamp' ? before.light.distanceCm : null;
+  const distanceCm = plainQuantity(fields.distanceCm, 'length', units, lampCm);
+  const board = boardOf(sizeOf(fields, units, before) as Place);
   const given = plainNumber(fields.ppfd);
   // A meter's figure wins over the label's.
   const ppfd =
@@ -72,22 +75,25 @@ function lightOf(fields: Record<string, string>): object {
 export const actions: Actions = {
   save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
+    const before =
+      (await inSession(locals, (tx) => listPlaces(tx))).find(({ id }) => id === fields.id) ?? null;
     const checked = check(placeSchema, {
       id: fields.id,
       name: fields.name,
-      light: lightOf(fields),
+      light: lightOf(fields, household.units, before),
       dayC: degrees(fields.dayC, household.units),
       nightC: degrees(fields.nightC, household.units),
       humidityPct: plainNumber(fields.humidityPct),
       movingAir: fields.movingAir === 'on',
-      widthCm: plainNumber(fields.widthCm, 'length'),
-      depthCm: plainNumber(fields.depthCm, 'length'),
-      ratedG: plainNumber(fields.rated, 'mass')
+      ...sizeOf(fields, household.units, before),
+      ratedG:
+        before?.ratedG && fields.rated?.trim() === mass(before.ratedG, household.units)
+          ? before.ratedG
+          : plainQuantity(fields.rated, 'mass', household.units)
     });
     if (!checked.ok) return notTaken(422, fields, checked.errors);
     const place = checked.value as Place;
     await inSession(locals, async (tx) => {
-      const before = (await listPlaces(tx)).find(({ id }) => id === place.id);
       // Another rating has to be looked at anew.
       const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
       await savePlace(tx, household.id, { ...place, ratingSure }, householdNow(household));

@@ -8,7 +8,8 @@
   import { untrack } from 'svelte';
   import type { PlaceLight } from '$core/places/place.ts';
   import { airOf } from '$core/places/air/series.ts';
-  import { figure } from '$core/units/format.ts';
+  import { fieldUnit, inField } from '$core/units/field.ts';
+  import { figure, mass } from '$core/units/format.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
   import AirChart from '$ui/charts/AirChart.svelte';
   import Check from '$ui/fields/Check.svelte';
@@ -49,12 +50,8 @@
   ];
   const sign = $derived(units === 'us' ? '°F' : '°C');
   const shown = (degC: number) => figure(shownDegrees(degC, units));
-  const cm = (value: number | null | undefined) =>
-    value === null || value === undefined
-      ? ''
-      : units === 'us'
-        ? t('shelf.value', { value: figure(value / 2.54) })
-        : figure(value);
+  const cm = (value: number | null | undefined) => inField(value, 'length', units);
+  const unit = $derived(fieldUnit('length', units));
   const before = $derived.by(() => {
     const at = data.places.findIndex((one) => one.id === place?.id);
     return at < 0 ? (data.places.at(-1)?.id ?? '') : (data.places[at - 1]?.id ?? '');
@@ -112,7 +109,7 @@
       />
       <Field
         name="distanceCm"
-        label={t('shelf.fromLampLeavesCm')}
+        label={t('shelf.lampToLeaves', { unit })}
         value={typed('distanceCm', cm(lamp?.distanceCm))}
         error={wrong('light.distanceCm')}
       />
@@ -154,25 +151,18 @@
       label={t('shelf.ratedCarry')}
       placeholder={t('shelf.kg')}
       helper={t('shelf.offLabelEmptyWhereSays')}
-      value={typed(
-        'rated',
-        place?.ratedG
-          ? units === 'us'
-            ? t('shelf.ratedgLb', { ratedG: figure(place.ratedG / 453.59237) })
-            : t('shelf.ratedgKg', { ratedG: figure(place.ratedG / 1000) })
-          : ''
-      )}
+      value={typed('rated', place?.ratedG ? mass(place.ratedG, units) : '')}
       error={wrong('ratedG')}
     />
     <Field
       name="widthCm"
-      label={t('shelf.boardWideCm')}
+      label={t('shelf.boardWide', { unit })}
       value={typed('widthCm', cm(place?.widthCm))}
       error={wrong('widthCm')}
     />
     <Field
       name="depthCm"
-      label={t('shelf.boardDeepCm')}
+      label={t('shelf.boardDeep', { unit })}
       value={typed('depthCm', cm(place?.depthCm))}
       error={wrong('depthCm')}
     />

@@ -21,7 +21,7 @@
   import { project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { figure, mass } from '$core/units/format.ts';
+  import { area, figure, length, mass } from '$core/units/format.ts';
   import { waterAt } from '$core/water/level.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
@@ -328,8 +328,8 @@
         >
           {#snippet working()}{t('tray.holdsMassPlantsCanUse', {
               mass: mass(level.capacityG, locale.units),
-              areaCm2: figure(projected.areaCm2),
-              mediumDepthCm: figure(projected.mediumDepthCm)
+              area: area(projected.areaCm2, locale.units),
+              depth: length(projected.mediumDepthCm, locale.units)
             })}{/snippet}
         </Figure>
       {/if}

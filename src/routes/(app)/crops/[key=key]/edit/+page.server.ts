@@ -3,7 +3,8 @@ import { UNIT_OF_DENSITY } from '$core/units/format.ts';
 import { parseQuantity } from '$core/units/parseQuantity.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { checkCrop } from '$core/crops/check.ts';
-import { NUMBER_KEYS } from '$core/crops/figures.ts';
+import { FIGURES, NUMBER_KEYS } from '$core/crops/figures.ts';
+import { keptIn, shownIn } from '$core/units/field.ts';
 import { cropProblemWords } from '$words/cropFigures.ts';
 import { confirmationOf, doubtIn, verdictOnPlant } from '$core/crops/names/verdict.ts';
 import { CONFIRM_OR_RENAME } from '$words/plantNames.ts';
@@ -47,8 +48,11 @@ export const actions: Actions = {
     const words = check(ownCropWordsSchema, fields);
     const figures: Partial<Record<string, number>> = {};
     for (const figure of NUMBER_KEYS) {
+      const { unit } = FIGURES[figure];
       const read = plainNumber(fields[figure]);
-      figures[figure] = typeof read === 'number' ? read : NaN;
+      // Left as it was shown, it is kept to the last digit.
+      if (fields[figure]?.trim() === shownIn(from[figure], unit, household.units)) continue;
+      figures[figure] = typeof read === 'number' ? keptIn(read, unit, household.units) : NaN;
     }
     const density = (name: string) => {
       const typed = String(fields[`seedsPerCm2.${name}`] ?? '');
@@ -63,7 +67,7 @@ export const actions: Actions = {
       seedsPerCm2: { sparse: density('sparse'), usual: density('usual'), dense: density('dense') }
     };
     const errors: Record<string, string> = {
-      ...cropProblemWords(checkCrop(crop)),
+      ...cropProblemWords(checkCrop(crop), household.units),
       ...(words.ok ? {} : words.errors)
     };
     if (isNew && !/^own-[0-9a-f-]{36}$/.test(crop.key)) errors.name ??= t('crops.formBrokenReloadPage');

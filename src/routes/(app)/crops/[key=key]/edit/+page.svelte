@@ -13,7 +13,8 @@
   import type { Crop } from '$core/crops/crop.ts';
   import { CROPS } from '$core/crops/library.ts';
   import { confirmationOf, doubtIn, verdictOnPlant } from '$core/crops/names/verdict.ts';
-  import { densityFigure, densityUnit, figure } from '$core/units/format.ts';
+  import { unitShown, shownIn } from '$core/units/field.ts';
+  import { densityFigure, densityUnit } from '$core/units/format.ts';
   import { goto } from '$app/navigation';
   import { edibleNote } from '$words/edibleNote.ts';
   import Caution from '$ui/shell/Caution.svelte';
@@ -22,6 +23,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { units } = $derived(data.household);
   const crop = $derived<Crop>(data.crop);
   const { wrong, typed } = formAnswers(() => form);
   let name = $state(untrack(() => typed('name', cropName(data.crop.name))));
@@ -40,7 +42,7 @@
   }));
   const YES_NO: Record<string, string> = table('crops.answer.yesNo');
   const densityLabels = $derived.by(() => {
-    const unit = densityUnit(data.household.units);
+    const unit = densityUnit(units);
     return {
       sparse: t('crops.edit.density.sparse', { unit }),
       usual: t('crops.edit.density.usual', { unit }),
@@ -138,13 +140,10 @@
           <Field
             name="seedsPerCm2.{density}"
             label={densityLabels[density]}
-            value={typed(
-              `seedsPerCm2.${density}`,
-              densityFigure(crop.seedsPerCm2[density], data.household.units)
-            )}
+            value={typed(`seedsPerCm2.${density}`, densityFigure(crop.seedsPerCm2[density], units))}
             helper={data.book && !data.isNew
               ? t('crops.bookDensityfigure', {
-                  densityFigure: densityFigure(data.book.seedsPerCm2[density], data.household.units)
+                  densityFigure: densityFigure(data.book.seedsPerCm2[density], units)
                 })
               : ''}
             error={wrong(`seedsPerCm2.${density}`)}
@@ -164,10 +163,10 @@
               {@const book = data.book?.[key as NumberKey]}
               <Field
                 name={key}
-                label="{FIGURE_NAMES[key]} ({unitLabel(one.unit)})"
-                value={typed(key, figure(value))}
+                label="{FIGURE_NAMES[key]} ({unitLabel(unitShown(one.unit, units))})"
+                value={typed(key, shownIn(value, one.unit, units))}
                 helper={book !== undefined && !data.isNew && book !== value
-                  ? t('crops.bookBook', { book: figure(book) })
+                  ? t('crops.bookBook', { book: shownIn(book, one.unit, units) })
                   : ''}
                 error={wrong(key)}
                 inputmode="decimal"

@@ -3,9 +3,9 @@ import { error, redirect } from '@sveltejs/kit';
 import { changeContainer, listContainerStock, retireContainer } from '$server/sowings/containers.ts';
 import { check } from '$contract/schemas/check.ts';
 import { containerStockSchema } from '$contract/schemas/cupboard.ts';
-import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { plainNumber, plainQuantity } from '$contract/schemas/plainNumber.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
-import { inSession } from '$server/requests/session.ts';
+import { inSession, signedIn } from '$server/requests/session.ts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
@@ -17,12 +17,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 
 export const actions: Actions = {
   save: form(async ({ locals, params }, fields) => {
+    const { units } = signedIn(locals).household;
+    const before = (await inSession(locals, listContainerStock)).find(({ id }) => id === params.id);
     const checked = check(containerStockSchema, {
       id: params.id,
       name: fields.name,
       drains: fields.drains === 'yes',
-      emptyG: plainNumber(fields.emptyG, 'mass'),
-      reservoirMl: plainNumber(fields.reservoirMl, 'volume'),
+      emptyG: plainQuantity(fields.emptyG, 'mass', units, before?.emptyG),
+      reservoirMl: plainQuantity(fields.reservoirMl, 'volume', units, before?.reservoirMl),
       owned: plainNumber(fields.owned)
     });
     if (!checked.ok) return notTaken(422, fields, checked.errors);

@@ -2,7 +2,8 @@
   import { t } from '$messages/t.ts';
   import { untrack } from 'svelte';
   import { areaCm2 } from '$core/supplies/containers/container.ts';
-  import { figure, length } from '$core/units/format.ts';
+  import { fieldUnit, inField } from '$core/units/field.ts';
+  import { area, length } from '$core/units/format.ts';
   import Choice from '$ui/fields/Choice.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
@@ -23,7 +24,7 @@
       when: container.shape === 'round' ? 'yes' : 'no',
       length2: !(container.shape === 'round') ? length(container.widthCm, units) : '',
       length3: length(container.depthCm, units),
-      areaCm2: figure(Math.round(areaCm2(container))),
+      area: area(areaCm2(container), units),
       when2: container.shape === 'cells' ? 'yes' : 'no',
       cells: container.shape === 'cells' ? container.cells : '',
       inUse: container.inUse
@@ -47,9 +48,9 @@
   />
   <Field
     name="emptyG"
-    label={t('bench.emptyWeightOneG')}
+    label={t('bench.emptyWeightOne', { unit: fieldUnit('mass', units) })}
     helper={t('bench.weighingTraySeeWater')}
-    value={typed('emptyG', container.emptyG)}
+    value={typed('emptyG', inField(container.emptyG, 'mass', units))}
     error={wrong('emptyG')}
     inputmode="decimal"
   />
@@ -67,9 +68,9 @@
   {/if}
   <Field
     name="reservoirMl"
-    label={t('bench.reservoirUnderMl')}
+    label={t('bench.reservoirUnder', { unit: fieldUnit('volume', units) })}
     helper={t('bench.leftEmptyNone')}
-    value={typed('reservoirMl', container.reservoirMl)}
+    value={typed('reservoirMl', inField(container.reservoirMl, 'volume', units))}
     error={wrong('reservoirMl')}
     inputmode="decimal"
   />

@@ -2,14 +2,14 @@ import { t } from '$messages/t.ts';
 import { error, redirect } from '@sveltejs/kit';
 import { MOST_PARTS } from '$core/crops/blend.ts';
 import { findCrop, withOwnCrops } from '$core/crops/library.ts';
-import type { Lot } from '$core/supplies/seed/lot.ts';
+import { leftG, type Lot } from '$core/supplies/seed/lot.ts';
 import { readLotParts } from '$core/supplies/seed/lotParts.ts';
 import { saveLot, listLots, retireLot } from '$server/cupboard/lots.ts';
 import { ownCropsOf } from '$server/crops/ownCrops.ts';
 import { householdNow } from '$server/households/household.ts';
 import { check } from '$contract/schemas/check.ts';
 import { isId } from '$contract/text.ts';
-import { plainNumber } from '$contract/schemas/plainNumber.ts';
+import { plainNumber, plainQuantity } from '$contract/schemas/plainNumber.ts';
 import { lotSchema } from '$contract/schemas/cupboard.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
@@ -26,14 +26,16 @@ export const load: PageServerLoad = async ({ locals, params, url }) =>
 export const actions: Actions = {
   save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
+    const { units } = household;
+    const before = (await inSession(locals, listLots)).find(({ id }) => id === fields.id) ?? null;
     const tested = (fields.sprouted ?? '').trim() !== '' || (fields.tested ?? '').trim() !== '';
     const checked = check(lotSchema, {
       id: fields.id,
       cropKey: fields.cropKey,
       name: fields.name,
-      weighedG: plainNumber(fields.weighedG, 'mass'),
+      weighedG: plainQuantity(fields.weighedG, 'mass', units, before && leftG(before)),
       price: plainNumber(fields.price),
-      packetG: plainNumber(fields.packetG, 'mass'),
+      packetG: plainQuantity(fields.packetG, 'mass', units, before?.packetG),
       boughtOn: fields.boughtOn,
       bestBefore: fields.bestBefore,
       packetPct: plainNumber(fields.packetPct),

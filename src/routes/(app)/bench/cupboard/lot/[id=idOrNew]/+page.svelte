@@ -7,6 +7,7 @@
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { leftG } from '$core/supplies/seed/lot.ts';
   import { germinationTest } from '$core/supplies/seed/germinationTest.ts';
+  import { fieldUnit, inField } from '$core/units/field.ts';
   import { figure } from '$core/units/format.ts';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import KeepForm from '$ui/bench/KeepForm.svelte';
@@ -16,6 +17,7 @@
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
+  const { units } = $derived(data.household);
   const { lot } = $derived(data);
   const id = untrack(() => data.lot?.id ?? data.newId);
   const { wrong, typed } = formAnswers(() => form);
@@ -74,9 +76,9 @@
   />
   <Field
     name="weighedG"
-    label={t('bench.seedNowG')}
+    label={t('bench.seedNow', { unit: fieldUnit('mass', units) })}
     helper={t('bench.weighedOrOffPacketSowings')}
-    value={typed('weighedG', lot ? figure(leftG(lot)) : '')}
+    value={typed('weighedG', lot ? inField(leftG(lot), 'mass', units) : '')}
     error={wrong('weighedG')}
     inputmode="decimal"
   />
@@ -148,9 +150,9 @@
     />
     <Field
       name="packetG"
-      label={t('bench.whichHeldG')}
+      label={t('bench.packetSize', { unit: fieldUnit('mass', units) })}
       helper={t('bench.asBoughtEmptyWhatNow')}
-      value={typed('packetG', lot?.packetG)}
+      value={typed('packetG', inField(lot?.packetG, 'mass', units))}
       error={wrong('packetG')}
       inputmode="decimal"
     />
