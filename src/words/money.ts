@@ -2,7 +2,7 @@ import { cropInText } from './cropNames.ts';
 import { forReader } from './formats.ts';
 import { t, table } from '$messages/t.ts';
 import type { Cost, CostKind, CostLine } from '$core/costs/cost.ts';
-import { figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
+import { area, figure, mass, seedMass, volume, type Units } from '$core/units/format.ts';
 
 const formatOf = forReader(
   (tag, currency: string, fine: boolean) =>
@@ -21,11 +21,7 @@ export const money = (amount: number, currency: string): string =>
 export const COST_WORDS: Record<CostKind, string> = table('money.cost');
 
 const measured = (amount: number, by: 'mL' | 'cm2', units: Units): string =>
-  by === 'mL' ? volume(amount, units) : areaWords(amount, units);
-
-/** An area of a mat, as the household measures. */
-export const areaWords = (cm2: number, units: Units): string =>
-  units === 'us' ? t('money.cm', { cm2: figure(cm2 / 6.4516) }) : t('money.cmCm', { cm2: figure(cm2) });
+  by === 'mL' ? volume(amount, units) : area(amount, units);
 
 /** How one line of a cost was worked out. */
 export function costWorking(line: CostLine, currency: string, units: Units): string {

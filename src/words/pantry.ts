@@ -1,3 +1,4 @@
+import { measured } from './steps/amounts.ts';
 import { cropName } from './cropNames.ts';
 import { t, table } from '$messages/t.ts';
 import type { Cleaning, Packing, SpentTo, Spoil, Taking, Washing } from '$core/sowing/event.ts';
@@ -144,7 +145,7 @@ function doseWords(
   const { productMl, waterMl } = dose.solution;
   return {
     title: t('pantry.wipeOrDipProductmlMl', {
-      productMl: figure(productMl),
+      product: measured(productMl, units),
       productPct: figure(dose.productPct),
       volume: volume(waterMl, units),
       minutes: dose.minutes

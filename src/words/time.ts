@@ -1,5 +1,5 @@
 import { t } from '$messages/t.ts';
-import { zoneOf } from '$core/time/zone.ts';
+import { MINUTE, zoneOf } from '$core/time/zone.ts';
 import { capital } from './capital.ts';
 import { forReader } from './formats.ts';
 import type { Units } from '$core/units/format.ts';
@@ -21,6 +21,10 @@ const format = (at: number, { zone, units }: Locale, options: Intl.DateTimeForma
 /** `07:30`, or `7:30 AM`. */
 export const clockTime = (at: number, locale: Locale): string =>
   format(at, locale, { hour: locale.units === 'us' ? 'numeric' : '2-digit', minute: '2-digit' });
+
+/** A time of day, from minutes past midnight, by the household's clock. */
+export const timeOfDay = (minutes: number, locale: Locale): string =>
+  clockTime(minutes * MINUTE, { ...locale, zone: 'UTC' });
 
 /** A round by its time of day: `Morning round, 07:30`; one past midnight belongs to the evening before. */
 export function roundName(at: number, locale: Locale): string {

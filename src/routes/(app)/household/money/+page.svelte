@@ -8,13 +8,13 @@
   import { isByArea, usualUses } from '$core/costs/prices.ts';
   import { findCrop, withOwnCrops } from '$core/crops/library.ts';
   import { KEPT_MEDIA, type MediumKind } from '$core/supplies/media/medium.ts';
-  import { seedMass, volume } from '$core/units/format.ts';
+  import { area, seedMass, volume } from '$core/units/format.ts';
   import Field from '$ui/fields/Field.svelte';
   import { formAnswers } from '$ui/fields/formAnswers.ts';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import { MEDIUM_WORDS } from '$words/media.ts';
-  import { areaWords, money } from '$words/money.ts';
+  import { money } from '$words/money.ts';
   import type { ActionData, PageData } from './$types';
 
   let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -96,7 +96,7 @@
                     money: money(medium.price, prices.currency),
                     value:
                       known && isByArea(known.kind)
-                        ? areaWords(medium.amount, data.household.units)
+                        ? area(medium.amount, data.household.units)
                         : volume(medium.amount, data.household.units),
                     when: medium.uses > 1 ? 'yes' : 'no',
                     uses: medium.uses > 1 ? medium.uses : ''

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
-  import { dayAndTime } from '$words/time.ts';
+  import { dayAndTime, timeOfDay } from '$words/time.ts';
   import { enhance, reload } from '$ui/state/reload.ts';
   import { onMount } from 'svelte';
   import { Button } from 'carbon-components-svelte';
@@ -25,8 +25,8 @@
   const feed = $derived(form && 'feed' in form ? (form.feed ?? null) : null);
   const night = $derived(
     t('household.clocktimeClocktime', {
-      clockTime: clockTimeOf(house.sleepMin),
-      clockTime2: clockTimeOf(house.wakeMin)
+      clockTime: timeOfDay(house.sleepMin, house),
+      clockTime2: timeOfDay(house.wakeMin, house)
     })
   );
 

@@ -21,7 +21,7 @@
   import { project } from '$core/sowing/project.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import { zoneOf } from '$core/time/zone.ts';
-  import { area, figure, length, mass } from '$core/units/format.ts';
+  import { area, length, mass } from '$core/units/format.ts';
   import { waterAt } from '$core/water/level.ts';
   import BandChart from '$ui/bands/BandChart.svelte';
   import Figure from '$ui/fields/Figure.svelte';
