@@ -54,6 +54,25 @@ const tooWide = (page: Page): Promise<string[]> =>
     return [`${scrollWidth} px`, ...over.slice(-3).map((element) => element.outerHTML.slice(0, 120))];
   });
 
+/**
+ * What a page says in metric or by 24 hours: folded or not, and to those who do not see it. Said in both worlds, it may be;
+ * seed is weighed in grams in either, and litres stand in what is bought or mixed by the litre.
+ */
+const metricOn = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const said = [...document.querySelectorAll('main [aria-label]')].map(
+      (element) => element.getAttribute('aria-label') ?? ''
+    );
+    const texts = document.createTreeWalker(document.querySelector('main')!, NodeFilter.SHOW_TEXT);
+    while (texts.nextNode())
+      if (!texts.currentNode.parentElement!.closest('script, style'))
+        said.push(texts.currentNode.textContent!.trim());
+    const both = /\d+ °C \(\d+ °F\)|\d+ mm \([^)]* in\)/g;
+    const metric =
+      /\d ?(?:cm|mm|cm²|m²|kg|°C)(?![\w²])|[(/](?:cm|mm|cm²|m²|kg|°C)\b|\b\d?\d:\d\d\b(?!:| ?[AP]M)/;
+    return said.filter((text) => metric.test(text.replace(both, '')));
+  });
+
 describe('every view', () => {
   let stage: Stage;
   afterEach(async () => {
@@ -91,4 +110,20 @@ describe('every view', () => {
       });
       expect(over).to.deep.equal([]);
     });
+
+  it('reads in inches, cups, °F and by a clock of twelve hours in a household on US units', async () => {
+    stage = await setStage(true);
+    const page = await stage.page();
+    await open(page, stage, '/household');
+    await page.getByLabel('Units').selectOption('us');
+    await page.getByRole('button', { name: 'Save', exact: true }).first().click();
+    await page.getByText('Saved.').waitFor();
+    const foreign: string[] = [];
+    await onEveryView(page, stage, async (view) => {
+      // The choice of units names both.
+      if (view === '/household') return;
+      for (const text of await metricOn(page)) foreign.push(`${view}: ${text}`);
+    });
+    expect(foreign).to.deep.equal([]);
+  });
 });
