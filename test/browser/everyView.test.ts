@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { open, setStage, type Stage } from '../support/browser.ts';
+import { expectAccessible, open, setStage, type Stage } from '../support/browser.ts';
 
 /** The routes of all views behind the sign-in, as `/shelf/[id=idOrNew]`. */
 const ROUTES = readdirSync('src/routes/(app)', { recursive: true, encoding: 'utf8' })
@@ -67,11 +67,18 @@ const metricOn = (page: Page): Promise<string[]> =>
     while (texts.nextNode())
       if (!texts.currentNode.parentElement!.closest('script, style'))
         said.push(texts.currentNode.textContent!.trim());
-    const both = /\d+ °C \(\d+ °F\)|\d+ mm \([^)]* in\)/g;
+    const both = /\d+ °C \(\d+ °F\)|\d+ mm \([^)]* in\)|\d+ cm² \([^)]* in²\)|1 kg dry|µmol\/m²s/g;
     const metric =
-      /\d ?(?:cm|mm|cm²|m²|kg|°C)(?![\w²])|[(/](?:cm|mm|cm²|m²|kg|°C)\b|\b\d?\d:\d\d\b(?!:| ?[AP]M)/;
+      /\d ?(?:cm|mm|cm²|m²|kg|°C)(?![\w²])|[(/](?:cm|mm|cm²|m²|kg|°C)\b|\b\d?\d:\d\d\b(?!:|\s?[ap]\.?m)/i;
     return said.filter((text) => metric.test(text.replace(both, '')));
   });
+
+/** As it is looked at: a desk by day, a phone in the dark, and a desk enlarged four times. */
+const LOOKED_AT = [
+  { width: 1280, colorScheme: 'light' },
+  { width: 390, colorScheme: 'dark' },
+  { width: 320, colorScheme: 'light' }
+] as const;
 
 describe('every view', () => {
   let stage: Stage;
@@ -110,6 +117,18 @@ describe('every view', () => {
       });
       expect(over).to.deep.equal([]);
     });
+
+  it('has nothing serious or moderate for axe, by day and in the dark, at a desk and on a phone', async () => {
+    stage = await setStage(true);
+    const page = await stage.page();
+    await onEveryView(page, stage, async () => {
+      for (const { width, colorScheme } of LOOKED_AT) {
+        await page.emulateMedia({ colorScheme });
+        await page.setViewportSize({ width, height: 800 });
+        await expectAccessible(page);
+      }
+    });
+  });
 
   it('reads in inches, cups, °F and by a clock of twelve hours in a household on US units', async () => {
     stage = await setStage(true);

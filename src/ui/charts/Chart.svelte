@@ -25,13 +25,15 @@
 
   interface Props {
     title: string;
+    /** Of its heading, by what it stands under. */
+    level?: 2 | 3;
     /** What is to be seen in it, in a sentence. */
     says: string;
     option: (inks: Inks) => EChartsCoreOption;
     table: ChartTable;
     height?: number;
   }
-  let { title, says, option, table, height = 220 }: Props = $props();
+  let { title, says, option, table, height = 220, level = 3 }: Props = $props();
   const id = $props.id();
   let canvas: HTMLDivElement;
   let probe: HTMLSpanElement;
@@ -104,7 +106,7 @@
 
 <figure aria-labelledby="{id}-title">
   <figcaption>
-    <h3 id="{id}-title">{title}</h3>
+    <svelte:element this={`h${level}`} class="title" id="{id}-title">{title}</svelte:element>
     <p class="small soft">{says}</p>
   </figcaption>
   <span bind:this={probe} hidden></span>

@@ -59,6 +59,7 @@
 </script>
 
 <Chart
+  level={2}
   title={t('notebook.cutMonthByMonth')}
   says={t('notebook.eachSowingMonthFirstCut', {
     name: nameOf(names[best] ?? ''),

@@ -50,14 +50,14 @@
 </script>
 
 <header class:quiet={quiet && !alone}>
-  <h3 id="stop-{stop.key}" class:visually-hidden={alone}>
+  <svelte:element this={alone ? 'h2' : 'h3'} id="stop-{stop.key}" class:visually-hidden={alone}>
     {#if alone}{t('round.namesNow', {
         names
       })}{:else}{#each listParts(stop.parts.length) as { item, text }, nth (nth)}{@const part =
           item === null ? null : stop.parts[item]!.projected}{#if part}<a href="/tray/{part.setup.id}"
             >{item === 0 ? cropName(part.crop.name) : cropInText(part.crop.name)}</a
           >{:else}{text}{/if}{/each}{/if}
-  </h3>
+  </svelte:element>
   {#each stop.parts as part (part.projected.setup.id)}
     {@const { projected } = part}
     {@const { windowOpen } = projected.forecast.marks}
@@ -89,6 +89,7 @@
 </header>
 
 <style>
+  h2,
   h3 {
     font-size: 1.2rem;
   }

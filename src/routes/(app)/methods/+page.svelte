@@ -29,7 +29,8 @@
     >
   {/each}
 </div>
-<div class="scroll" role="region" aria-label={t('methods.methods')} tabindex="-1">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+<div class="scroll" role="region" aria-label={t('methods.methods')} tabindex="0">
   <table>
     <thead>
       <tr>

@@ -131,7 +131,8 @@
   </p>
 {:else}
   <form method="GET" action="/notebook/compare">
-    <div class="scroll" role="region" aria-label={t('notebook.sowings')} tabindex="-1">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+    <div class="scroll" role="region" aria-label={t('notebook.sowings')} tabindex="0">
       <Table>
         <TableHead>
           <TableRow>

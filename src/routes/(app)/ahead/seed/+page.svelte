@@ -47,7 +47,8 @@
   {:else}
     <p>{t('ahead.thereEnoughEverything')}</p>
   {/if}
-  <div class="scroll" role="region" aria-label={t('ahead.seed')} tabindex="-1">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+  <div class="scroll" role="region" aria-label={t('ahead.seed')} tabindex="0">
     <table>
       <thead>
         <tr

@@ -214,7 +214,8 @@
             money: yearCost > 0 ? money(yearCost, prices.currency) : ''
           })}
         </p>
-        <div class="scroll" role="region" aria-label={t('household.seedYear')} tabindex="-1">
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+        <div class="scroll" role="region" aria-label={t('household.seedYear')} tabindex="0">
           <table class="plain">
             <thead
               ><tr

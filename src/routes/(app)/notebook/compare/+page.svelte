@@ -104,7 +104,8 @@
       <CompareChart {verdict} names={[wayName(0), wayName(1)]} />
     {/if}
   </section>
-  <div class="scroll" role="region" aria-label={t('notebook.sowingsSideBySide')} tabindex="-1">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+  <div class="scroll" role="region" aria-label={t('notebook.sowingsSideBySide')} tabindex="0">
     <table class="plain">
       <thead>
         <tr>

@@ -65,7 +65,8 @@
     <section>
       <h2>{t('notebook.cropsHereByWhatThey')}</h2>
       {#if best.length === 0}<p class="soft">{t('notebook.nothingWasCutTheseMonths')}</p>{:else}
-        <div class="scroll" role="region" aria-label={t('notebook.crops')} tabindex="-1">
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex (by keys it is scrolled) -->
+        <div class="scroll" role="region" aria-label={t('notebook.crops')} tabindex="0">
           <table class="plain">
             <thead
               ><tr
