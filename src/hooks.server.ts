@@ -78,11 +78,15 @@ async function answered(event: RequestEvent, resolve: Resolve): Promise<Response
   return response;
 }
 
+/** The letters that every page shows: asked for at once, they come before the page is drawn. */
+const FIRST_FONT = /latin-wght-normal/;
+
 /** The answer of a route; a page names its language, and where its messages are. */
 function drawn(event: RequestEvent, resolve: Resolve): Response | Promise<Response> {
   const theme = event.cookies.get('brote_theme');
   const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
   return resolve(event, {
+    preload: ({ type, path }) => type === 'js' || type === 'css' || FIRST_FONT.test(path),
     transformPageChunk: ({ html }) =>
       html
         .replace('%brote.theme%', attribute)

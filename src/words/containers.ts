@@ -7,13 +7,13 @@ import {
   type ContainerStock,
   type Shape
 } from '$core/supplies/containers/container.ts';
-import { figure, type Units } from '$core/units/format.ts';
+import { lengthFigure, type Units } from '$core/units/format.ts';
 
 const SHAPE_WORDS: Record<Shape, string> = table('containers.shape');
 
 /** A container's inner size in a household's unit: `25 × 18`, or `16` across. */
 export function sizeWords({ shape, lengthCm, widthCm }: Omit<Container, 'name'>, units: Units): string {
-  const side = (cm: number) => figure(units === 'us' ? cm / 2.54 : cm);
+  const side = (cm: number) => lengthFigure(cm, units);
   return shape === 'round' ? side(lengthCm) : `${side(lengthCm)} × ${side(widthCm)}`;
 }
 

@@ -53,10 +53,13 @@ export function volume(mL: number, units: Units): string {
 }
 
 /** A length given in cm; inches to the tenth, and under one to the hundredth. */
-export function length(cm: number, units: Units): string {
-  if (units === 'metric') return `${figure(cm)} cm`;
+export const length = (cm: number, units: Units): string =>
+  `${lengthFigure(cm, units)} ${units === 'us' ? 'in' : 'cm'}`;
+
+/** The same without its unit. */
+export function lengthFigure(cm: number, units: Units): string {
   const inches = cm / 2.54;
-  return `${Number(inches.toFixed(inches < 0.95 ? 2 : 1))} in`;
+  return units === 'metric' ? figure(cm) : String(Number(inches.toFixed(inches < 0.95 ? 2 : 1)));
 }
 
 /** An area given in cm2, in whole units. */
