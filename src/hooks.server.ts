@@ -1,3 +1,4 @@
+import firstFont from '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url';
 import { language, t } from '$messages/t.ts';
 import { createHash } from 'node:crypto';
 import { building } from '$app/environment';
@@ -78,19 +79,19 @@ async function answered(event: RequestEvent, resolve: Resolve): Promise<Response
   return response;
 }
 
-/** The letters that every page shows: asked for at once, they come before the page is drawn. */
-const FIRST_FONT = /latin-wght-normal/;
+/** The letters that every page shows: asked for at once, they mostly come before the page is drawn. */
+const FONT_LINK = `<link rel="preload" as="font" type="font/woff2" crossorigin href="${firstFont}" />`;
 
 /** The answer of a route; a page names its language, and where its messages are. */
 function drawn(event: RequestEvent, resolve: Resolve): Response | Promise<Response> {
   const theme = event.cookies.get('brote_theme');
   const attribute = theme === 'dark' || theme === 'light' ? `data-theme="${theme}"` : '';
   return resolve(event, {
-    preload: ({ type, path }) => type === 'js' || type === 'css' || FIRST_FONT.test(path),
     transformPageChunk: ({ html }) =>
       html
         .replace('%brote.theme%', attribute)
         .replace('%brote.language%', language())
+        .replace('%brote.font%', FONT_LINK)
         .replace('%brote.messages%', messageLinks(language(), event.route.id))
   });
 }
