@@ -123,7 +123,10 @@ await runCommand(async () => {
   await shoot('look-phone', `${broccoli}/look`, {
     phone: true,
     before: async (open) => {
-      await open.getByText('White fuzz').scrollIntoViewIfNeeded();
+      await open
+        .getByText(/^White fuzz/)
+        .first()
+        .scrollIntoViewIfNeeded();
     }
   });
   await shoot('place', 'shelf/00000002-0000-4000-a000-000000000000', {
@@ -155,7 +158,7 @@ await runCommand(async () => {
   });
   await shoot('away', 'household/away?from=2027-01-16&until=2027-01-21', {
     before: async (open) => {
-      await open.getByRole('button', { name: 'Mark these days' }).click();
+      await open.getByRole('button', { name: 'Save these days' }).click();
       await open.getByRole('heading', { name: /^Away/ }).waitFor();
     }
   });
