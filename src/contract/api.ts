@@ -39,3 +39,9 @@ export interface RecordedBatch {
   results: Recorded[];
   patch: Patch;
 }
+
+/** What can be found by name: trays under way, in walking order, and crops. */
+export interface Found {
+  trays: { id: string; crops: string[]; container: string; place: string }[];
+  crops: { key: string; name: string; botanicalName: string }[];
+}

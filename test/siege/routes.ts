@@ -148,8 +148,9 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/notebook/year', '/notebook/year?year=2026');
   get('/notebook.csv', '/notebook.csv?text=canary&outcome=cut');
   get('/pantry.csv', '/pantry.csv');
-  get('/api/ahead/due', '/api/ahead/due');
-  get('/ahead/seed.csv', '/ahead/seed.csv');
+  (get('/api/ahead/due', '/api/ahead/due'),
+    get('/api/find', '/api/find'),
+    get('/ahead/seed.csv', '/ahead/seed.csv'));
   get('/ahead/seed.txt', '/ahead/seed.txt');
   get('/bench/cupboard/lots.csv', '/bench/cupboard/lots.csv');
   get('/tray/[id]/story.json', `/tray/${ids.sowing}/story.json`);

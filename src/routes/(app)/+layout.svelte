@@ -4,6 +4,7 @@
   import { onMount, untrack, type Snippet } from 'svelte';
   import { afterNavigate } from '$app/navigation';
   import AsideList from '$ui/shell/AsideList.svelte';
+  import Keys from '$ui/keys/Keys.svelte';
   import FormSay from '$ui/shell/FormSay.svelte';
   import Shell from '$ui/shell/Shell.svelte';
   import TimeBar from '$ui/shell/TimeBar.svelte';
@@ -110,6 +111,7 @@
   <AsideList now={data.now} locale={data.household} />
   {@render children()}
 </Shell>
+<Keys />
 <UndoBar now={data.now} locale={data.household} />
 {#if journal.signedOut}
   {#await import('$ui/shell/SignInAgain.svelte') then { default: SignInAgain }}

@@ -29,6 +29,7 @@
     {#each chips as moisture (moisture)}
       <button
         class="chip quiet"
+        data-key={moisture}
         onclick={() =>
           journal.recordAll(
             feel.map(({ projected }) => ({

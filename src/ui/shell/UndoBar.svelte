@@ -44,7 +44,7 @@
             now,
             locale
           )}{/if}</span
-      ><Button kind="tertiary" class="chip" on:click={() => journal.undoAll(last.events)}
+      ><Button kind="tertiary" class="chip" data-key="undo" on:click={() => journal.undoAll(last.events)}
         >{t('app.undo')}</Button
       >
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import KeyList from '$ui/keys/KeyList.svelte';
   import { methodName } from '$words/methods.ts';
   import { rich, t } from '$messages/t.ts';
   import Rich from '$ui/shell/Rich.svelte';
@@ -154,6 +155,10 @@
         >
       </div>
     </form>
+    <details class="unfold">
+      <summary>{t('app.keys.title')}</summary>
+      <KeyList />
+    </details>
     {#if !house.demo}
       <Devices
         sessions={data.sessions}

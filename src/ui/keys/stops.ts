@@ -1,0 +1,36 @@
+import type { KeyAct } from './keys.ts';
+
+const HEADING = ':is(h2, h3) a';
+/** Trays on a page, in walking order, as far as they have something to go to. */
+const stops = (): HTMLElement[] =>
+  [...document.querySelectorAll<HTMLElement>('main article')].filter((stop) => stop.querySelector(HEADING));
+
+/** The tray that has the focus, or the first. */
+const current = (): HTMLElement | null =>
+  document.activeElement?.closest<HTMLElement>('main article') ??
+  document.querySelector<HTMLElement>('main article');
+
+/** Goes a tray on or back; from nowhere to the first. */
+function go(by: 1 | -1): void {
+  const all = stops();
+  const at = all.findIndex((stop) => stop.contains(document.activeElement));
+  const to = all[at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by))];
+  to?.querySelector<HTMLElement>(HEADING)?.focus();
+  to?.scrollIntoView({ block: 'nearest' });
+}
+
+/** Does at a tray what its own buttons do; nothing where it has none. */
+export function actAtStop(act: KeyAct): void {
+  switch (act) {
+    case 'next':
+      return go(1);
+    case 'previous':
+      return go(-1);
+    case 'done':
+      return current()?.querySelector<HTMLElement>('.tick:not(:disabled)')?.click();
+    case 'undo':
+      return document.querySelector<HTMLElement>('[data-key=undo]')?.click();
+    default:
+      return current()?.querySelector<HTMLElement>(`[data-key=${act}]`)?.click();
+  }
+}

@@ -1,0 +1,29 @@
+import { expect } from 'chai';
+import { actOf, KEYS } from '../../src/ui/keys/keys.ts';
+
+const pressed = (key: string, more: Partial<Parameters<typeof actOf>[0]> = {}) =>
+  actOf({
+    key,
+    ctrlKey: false,
+    metaKey: false,
+    altKey: false,
+    defaultPrevented: false,
+    target: null,
+    ...more
+  });
+const within = (found: boolean) => ({ closest: () => (found ? {} : null) }) as unknown as EventTarget;
+
+describe('single keys', () => {
+  it('do one thing each', () => {
+    expect(new Set(KEYS.map(([key]) => key)).size).to.equal(KEYS.length);
+    for (const [key, act] of KEYS) expect(pressed(key, { target: within(false) })).to.equal(act);
+    expect(pressed('q')).to.equal(null);
+    expect(pressed('J'), 'with Shift').to.equal(null);
+  });
+
+  it('are letters while somebody types, and leave alone what browsers and pages do with them', () => {
+    expect(pressed('n', { target: within(true) })).to.equal(null);
+    for (const held of ['ctrlKey', 'metaKey', 'altKey', 'defaultPrevented'] as const)
+      expect(pressed('r', { [held]: true }), held).to.equal(null);
+  });
+});
