@@ -1,5 +1,6 @@
 import type { Lessons } from '../core/sowing/household.ts';
 import type { SowingRecord } from '../core/sowing/record.ts';
+import type { SowingSetup } from '../core/sowing/sowing.ts';
 import type { Millis } from '../core/time/zone.ts';
 
 /** Why something was not done, for programs: every refusal of the API carries one of these. */
@@ -42,6 +43,11 @@ export interface RecordedBatch {
 
 /** What can be found by name: trays under way, in walking order, and crops. */
 export interface Found {
-  trays: { id: string; crops: string[]; container: string; place: string }[];
+  trays: {
+    id: string;
+    crops: string[];
+    of: Pick<SowingSetup, 'container' | 'count' | 'trayNo'>;
+    place: string;
+  }[];
   crops: { key: string; name: string; botanicalName: string }[];
 }

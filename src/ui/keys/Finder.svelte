@@ -5,6 +5,7 @@
   import { ask } from '$ui/state/ask.ts';
   import { foldedWords, folded } from '$words/search.ts';
   import { cropList, cropName } from '$words/cropNames.ts';
+  import { containersWords } from '$words/containers.ts';
   import { pages } from './pages.ts';
 
   let { onclose }: { onclose: () => void } = $props();
@@ -26,8 +27,8 @@
     words: foldedWords([name, beside, ...more])
   });
   const lines = $derived([
-    ...(kept?.trays ?? []).map(({ id, crops, container, place }) =>
-      line(`/tray/${id}`, cropList(crops), t('app.find.tray', { container, place }))
+    ...(kept?.trays ?? []).map(({ id, crops, of, place }) =>
+      line(`/tray/${id}`, cropList(crops), t('app.find.tray', { container: containersWords(of), place }))
     ),
     ...pages().map(({ path, name }) => line(path, name, t('app.find.page'))),
     ...(kept?.crops ?? []).map(({ key, name, botanicalName }) =>
@@ -35,7 +36,8 @@
     )
   ]);
   const MOST = 8;
-  /** All words that were typed, in whatever order. */
+  const begins = ({ words }: Line): boolean => words.startsWith(folded(sought));
+  /** By all words that were typed, in whatever order; names that begin with them come first. */
   const found = $derived(
     lines
       .filter(({ words }) =>
@@ -43,6 +45,7 @@
           .split(' ')
           .every((word) => words.includes(word))
       )
+      .toSorted((a, b) => Number(begins(b)) - Number(begins(a)))
       .slice(0, MOST)
   );
 
@@ -95,7 +98,7 @@
 <style>
   dialog {
     width: min(34rem, calc(100vw - 2rem));
-    margin-top: 12vh;
+    margin: 12vh auto auto;
     padding: 1rem;
     border: 1.5px solid var(--ink-soft);
     border-radius: 12px;

@@ -18,6 +18,7 @@
 <style>
   dialog {
     width: min(30rem, calc(100vw - 2rem));
+    margin: auto;
     padding: 1.25rem;
     border: 1.5px solid var(--ink-soft);
     border-radius: 12px;

@@ -22,7 +22,7 @@ export const GET: RequestHandler = api(async ({ locals }) => {
         crops: (setup.mix?.map(({ cropKey }) => cropKey) ?? [setup.cropKey]).map(
           (key) => findCrop(key, crops)?.name ?? key
         ),
-        container: setup.container.name,
+        of: { container: setup.container, count: setup.count, trayNo: setup.trayNo },
         place: places.find(({ id }) => id === setup.placeId)?.name ?? ''
       })),
     crops: crops.map(({ key, name, botanicalName }) => ({ key, name, botanicalName }))
