@@ -66,6 +66,7 @@
 </script>
 
 <Chart
+  level={2}
   title={t('charts.warmthAsMeasured')}
   says={t('charts.meansThreeHoursOverLast', {
     SHOWN_D,

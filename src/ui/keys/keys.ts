@@ -16,16 +16,17 @@ export const KEYS: readonly (readonly [key: string, act: KeyAct])[] = [
   ['?', 'help']
 ];
 
-/** Where somebody types, or chooses by letters: there a key is a letter. */
-const TYPED_IN =
-  'input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable], dialog, [role=dialog]';
-
 /** What a pressed key does here; null for nothing: while somebody types, with a modifier, or where a page has taken it. */
 export function actOf(
   event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'defaultPrevented' | 'target'>
 ): KeyAct | null {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return null;
-  if ((event.target as Partial<Element> | null)?.closest?.(TYPED_IN)) return null;
+  if (
+    (event.target as Partial<Element> | null)?.closest?.(
+      'input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable], dialog, [role=dialog]'
+    )
+  )
+    return null;
   return KEYS.find(([key]) => key === event.key)?.[1] ?? null;
 }
 

@@ -1,9 +1,9 @@
 import type { KeyAct } from './keys.ts';
 
-const HEADING = ':is(h2, h3) a';
+const heading = (stop: HTMLElement) => stop.querySelector<HTMLElement>(':is(h2, h3) a');
 /** Trays on a page, in walking order, as far as they have something to go to. */
 const stops = (): HTMLElement[] =>
-  [...document.querySelectorAll<HTMLElement>('main article')].filter((stop) => stop.querySelector(HEADING));
+  [...document.querySelectorAll<HTMLElement>('main article')].filter((stop) => heading(stop));
 
 /** The tray that has the focus, or the first. */
 const current = (): HTMLElement | null =>
@@ -15,8 +15,9 @@ function go(by: 1 | -1): void {
   const all = stops();
   const at = all.findIndex((stop) => stop.contains(document.activeElement));
   const to = all[at < 0 ? 0 : Math.min(all.length - 1, Math.max(0, at + by))];
-  to?.querySelector<HTMLElement>(HEADING)?.focus();
-  to?.scrollIntoView({ block: 'nearest' });
+  if (!to) return;
+  heading(to)?.focus();
+  to.scrollIntoView({ block: 'nearest' });
 }
 
 /** Does at a tray what its own buttons do; nothing where it has none. */
