@@ -13,8 +13,8 @@ const LETTERS = `${range(0x20, 0x7e)}${range(0xa0, 0xff)}ŒœıˆˇΩ–—‘�
 const WEIGHTS = { wght: { min: 400, max: 700 } };
 
 /**
- * Halves the typeface: letters that no page shows and weights that no style asks for stay at home. A page that was drawn before
- * it came keeps the system's own: lines that break anew would move what a thumb is about to touch.
+ * Halves the typeface: letters that no page shows and weights that no style asks for stay at home. A page
+ * drawn before it arrives keeps the system's typeface: swapping it would rewrap lines and move what a thumb is about to touch.
  */
 export function smallFont(): Plugin {
   return {

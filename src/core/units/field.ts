@@ -20,7 +20,7 @@ export const inField = (value: number | null | undefined, kind: UnitKind, units:
 
 /**
  * What a household's field says, in g, cm, mL or seeds to the cm2.
- * @param before what the field was filled with: left as it was shown, it is kept to the last digit
+ * @param before the stored value the field showed: if the text is unchanged, this exact value is returned
  */
 export function readField(text: string, kind: UnitKind, units: Units, before: number | null): Parsed {
   if (before !== null && text.trim() === inField(before, kind, units)) return { ok: true, value: before };
@@ -45,16 +45,16 @@ const SAME: Omit<Converted, 'unit'> = { by: 1, plus: 0 };
 const convertedFor = (unit: string, units: Units): Converted =>
   (units === 'us' ? CONVERTED[unit] : undefined) ?? { unit, ...SAME };
 
-/** The unit in which a household reads a figure that is kept in this one. */
+/** The household's unit for a figure stored in the given unit. */
 export const unitShown = (unit: string, units: Units): string => convertedFor(unit, units).unit;
 
-/** A figure kept in a unit as a household reads it. */
+/** A stored figure in the household's unit. */
 export function shownIn(value: number, unit: string, units: Units): string {
   const { by, plus } = convertedFor(unit, units);
   return figure(value * by + plus);
 }
 
-/** What a household typed for a figure, in the unit that it is kept in. */
+/** Converts a typed figure from the household's unit to the stored one. */
 export function keptIn(shown: number, unit: string, units: Units): number {
   const { by, plus } = convertedFor(unit, units);
   return (shown - plus) / by;

@@ -25,7 +25,7 @@
 
   interface Props {
     title: string;
-    /** Of its heading, by what it stands under. */
+    /** Heading level. */
     level?: 2 | 3;
     /** What is to be seen in it, in a sentence. */
     says: string;

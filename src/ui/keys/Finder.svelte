@@ -6,10 +6,12 @@
   import { foldedWords, folded } from '$words/search.ts';
   import { cropList, cropName } from '$words/cropNames.ts';
   import { containersWords } from '$words/containers.ts';
+  import OverPage from './OverPage.svelte';
   import { pages } from './pages.ts';
 
   let { onclose }: { onclose: () => void } = $props();
-  let dialog: HTMLDialogElement;
+  let list: HTMLElement;
+  let field: HTMLInputElement;
   let sought = $state('');
   /** Null while it is asked for, and without a network: pages are found all the same. */
   let kept = $state<Found | null>(null);
@@ -50,7 +52,7 @@
   );
 
   onMount(() => {
-    dialog.showModal();
+    field.focus();
     void ask('/api/find').then(async (answer) => {
       if (answer?.ok) kept = (await answer.json()) as Found;
     });
@@ -61,53 +63,44 @@
     const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
-    const all = [...dialog.querySelectorAll<HTMLElement>('input, li a')];
+    const all: HTMLElement[] = [field, ...list.querySelectorAll('a')];
     const at = all.indexOf(document.activeElement as HTMLElement);
     all[(at + by + all.length) % all.length]?.focus();
   }
 </script>
 
-<dialog bind:this={dialog} {onclose} onkeydown={move} aria-label={t('app.find.title')}>
-  <form
-    onsubmit={(event) => {
-      event.preventDefault();
-      dialog.querySelector<HTMLElement>('li a')?.click();
-    }}
-  >
-    <input
-      type="search"
-      bind:value={sought}
-      placeholder={t('app.find.placeholder')}
-      aria-label={t('app.find.title')}
-      aria-controls="found"
-      autocomplete="off"
-    />
-  </form>
-  <ul id="found">
-    {#each found as { href, name, beside } (href)}
-      <li>
-        <a {href} onclick={() => dialog.close()}>{name} <span class="soft small">{beside}</span></a>
-      </li>
-    {/each}
-  </ul>
-  <p class="soft small" role="status">
-    {found.length === 0 ? t('app.find.nothing', { sought }) : t('app.find.count', { found: found.length })}
-  </p>
-</dialog>
+<OverPage label={t('app.find.title')} high {onclose} onkeydown={move}>
+  {#snippet children(close)}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        list.querySelector('a')?.click();
+      }}
+    >
+      <input
+        type="search"
+        bind:this={field}
+        bind:value={sought}
+        placeholder={t('app.find.placeholder')}
+        aria-label={t('app.find.title')}
+        aria-controls="found"
+        autocomplete="off"
+      />
+    </form>
+    <ul id="found" bind:this={list}>
+      {#each found as { href, name, beside } (href)}
+        <li>
+          <a {href} onclick={close}>{name} <span class="soft small">{beside}</span></a>
+        </li>
+      {/each}
+    </ul>
+    <p class="soft small" role="status">
+      {found.length === 0 ? t('app.find.nothing', { sought }) : t('app.find.count', { found: found.length })}
+    </p>
+  {/snippet}
+</OverPage>
 
 <style>
-  dialog {
-    width: min(34rem, calc(100vw - 2rem));
-    margin: 12vh auto auto;
-    padding: 1rem;
-    border: 1.5px solid var(--ink-soft);
-    border-radius: 12px;
-    background: var(--paper-raised);
-    color: var(--ink);
-  }
-  dialog::backdrop {
-    background: rgb(0 0 0 / 40%);
-  }
   input {
     box-sizing: border-box;
     width: 100%;

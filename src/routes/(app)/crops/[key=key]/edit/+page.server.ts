@@ -50,7 +50,7 @@ export const actions: Actions = {
     for (const figure of NUMBER_KEYS) {
       const { unit } = FIGURES[figure];
       const read = plainNumber(fields[figure]);
-      // Left as it was shown, it is kept to the last digit.
+      // An unchanged field keeps the exact stored value.
       if (fields[figure]?.trim() === shownIn(from[figure], unit, household.units)) continue;
       figures[figure] = typeof read === 'number' ? keptIn(read, unit, household.units) : NaN;
     }
