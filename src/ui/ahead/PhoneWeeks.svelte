@@ -1,13 +1,13 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import type { DayAhead } from '$core/ahead/eat.ts';
-  import { dayOf, type Horizon } from '$core/ahead/horizon.ts';
+  import type { Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
   import { rowName } from '$words/ahead.ts';
   import { shortDate, type Locale } from '$words/time.ts';
   import BandRow from './BandRow.svelte';
   import Grams from './Grams.svelte';
-  import { scaleOf } from './scale.ts';
+  import { mondaysOf, scaleOf } from './scale.ts';
 
   /** The weeks ahead at the width of a phone: what is eaten each day, and the bands of the next sowings. To look at only; the list below acts. */
   interface Props {
@@ -25,11 +25,7 @@
   let width = $state(0);
   const scale = $derived(scaleOf(horizon, Math.max(280, width)));
   /** Every other Monday: at this width a date needs two weeks. */
-  const mondays = $derived(
-    Array.from({ length: horizon.days }, (_, day) => day)
-      .filter((day) => dayOf(horizon, day).dayOfWeek === 1)
-      .filter((_, nth) => nth % 2 === 0)
-  );
+  const mondays = $derived(mondaysOf(horizon).filter((_, nth) => nth % 2 === 0));
   const drawn = $derived(rows.slice(0, MOST));
   const height = $derived(drawn.length * ROW + 4);
   /** Where a name begins: over its band, and never past the edge. */

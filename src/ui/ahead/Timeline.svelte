@@ -1,7 +1,7 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import type { DayAhead } from '$core/ahead/eat.ts';
-  import { dayOf, type Horizon } from '$core/ahead/horizon.ts';
+  import type { Horizon } from '$core/ahead/horizon.ts';
   import type { Row } from '$core/ahead/rows.ts';
   import type { Place } from '$core/places/place.ts';
   import type { Occupancy } from '$core/ahead/uses.ts';
@@ -11,7 +11,7 @@
   import Bars from './Bars.svelte';
   import Grams from './Grams.svelte';
   import { DATES, HEADING, laneAt, lanesOf, ROW } from './lanes.ts';
-  import { scaleOf } from './scale.ts';
+  import { mondaysOf, scaleOf } from './scale.ts';
 
   /** Where a row is dragged to: days later, negative for sooner, and another place; null where it stays at its own. */
   export interface To {
@@ -58,9 +58,7 @@
   const EDGE = 48;
   let width = $state(0);
   const scale = $derived(scaleOf(horizon, Math.max(560, width)));
-  const mondays = $derived(
-    Array.from({ length: horizon.days }, (_, day) => day).filter((day) => dayOf(horizon, day).dayOfWeek === 1)
-  );
+  const mondays = $derived(mondaysOf(horizon));
   const isMovable = (row: Row): boolean => row.kind === 'planned' && !row.locked;
 
   /** What is on its way to another day or place, by pointer or by keys. */

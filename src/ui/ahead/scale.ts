@@ -1,4 +1,4 @@
-import type { Horizon } from '$core/ahead/horizon.ts';
+import { dayOf, type Horizon } from '$core/ahead/horizon.ts';
 import { DAY, type Millis } from '$core/time/zone.ts';
 
 /** Where moments and days lie on a drawing of the weeks ahead. */
@@ -15,3 +15,7 @@ export function scaleOf({ supperAt, days }: Horizon, width: number): Scale {
   const dayWidth = width / days;
   return { width, dayWidth, x: (at) => ((at - from) / DAY) * dayWidth };
 }
+
+/** The days on which a week begins. */
+export const mondaysOf = (horizon: Horizon): number[] =>
+  Array.from({ length: horizon.days }, (_, day) => day).filter((day) => dayOf(horizon, day).dayOfWeek === 1);

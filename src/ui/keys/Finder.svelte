@@ -38,15 +38,12 @@
     )
   ]);
   const MOST = 8;
-  const begins = ({ words }: Line): boolean => words.startsWith(folded(sought));
+  const asked = $derived(folded(sought));
+  const begins = ({ words }: Line): boolean => words.startsWith(asked);
   /** By all words that were typed, in whatever order; names that begin with them come first. */
   const found = $derived(
     lines
-      .filter(({ words }) =>
-        folded(sought)
-          .split(' ')
-          .every((word) => words.includes(word))
-      )
+      .filter(({ words }) => asked.split(' ').every((word) => words.includes(word)))
       .toSorted((a, b) => Number(begins(b)) - Number(begins(a)))
       .slice(0, MOST)
   );

@@ -75,25 +75,24 @@ function lightOf(fields: Record<string, string>, units: Units, before: Place | n
 export const actions: Actions = {
   save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
-    const before =
-      (await inSession(locals, (tx) => listPlaces(tx))).find(({ id }) => id === fields.id) ?? null;
-    const checked = check(placeSchema, {
-      id: fields.id,
-      name: fields.name,
-      light: lightOf(fields, household.units, before),
-      dayC: degrees(fields.dayC, household.units),
-      nightC: degrees(fields.nightC, household.units),
-      humidityPct: plainNumber(fields.humidityPct),
-      movingAir: fields.movingAir === 'on',
-      ...sizeOf(fields, household.units, before),
-      ratedG:
-        before?.ratedG && fields.rated?.trim() === mass(before.ratedG, household.units)
-          ? before.ratedG
-          : plainQuantity(fields.rated, 'mass', household.units)
-    });
-    if (!checked.ok) return notTaken(422, fields, checked.errors);
-    const place = checked.value as Place;
-    await inSession(locals, async (tx) => {
+    const wrong = await inSession(locals, async (tx) => {
+      const before = (await listPlaces(tx)).find(({ id }) => id === fields.id) ?? null;
+      const checked = check(placeSchema, {
+        id: fields.id,
+        name: fields.name,
+        light: lightOf(fields, household.units, before),
+        dayC: degrees(fields.dayC, household.units),
+        nightC: degrees(fields.nightC, household.units),
+        humidityPct: plainNumber(fields.humidityPct),
+        movingAir: fields.movingAir === 'on',
+        ...sizeOf(fields, household.units, before),
+        ratedG:
+          before?.ratedG && fields.rated?.trim() === mass(before.ratedG, household.units)
+            ? before.ratedG
+            : plainQuantity(fields.rated, 'mass', household.units)
+      });
+      if (!checked.ok) return checked.errors;
+      const place = checked.value as Place;
       // Another rating has to be looked at anew.
       const ratingSure = before?.ratedG === place.ratedG && before?.ratingSure === true;
       await savePlace(tx, household.id, { ...place, ratingSure }, householdNow(household));
@@ -101,7 +100,9 @@ export const actions: Actions = {
       const at = fields.after === '' ? 0 : others.indexOf(fields.after ?? '') + 1 || others.length;
       await orderPlaces(tx, others.toSpliced(at, 0, place.id));
       if (before) await rebuild(tx, { placeId: place.id });
+      return null;
     });
+    if (wrong) return notTaken(422, fields, wrong);
     redirect(303, '/shelf');
   }),
   device: form(async ({ locals, params }, fields) => {

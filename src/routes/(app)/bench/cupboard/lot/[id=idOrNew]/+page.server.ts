@@ -27,7 +27,8 @@ export const actions: Actions = {
   save: form(async ({ locals }, fields) => {
     const { household } = signedIn(locals);
     const { units } = household;
-    const before = (await inSession(locals, listLots)).find(({ id }) => id === fields.id) ?? null;
+    const [lots, ownCrops] = await inSession(locals, (tx) => Promise.all([listLots(tx), ownCropsOf(tx)]));
+    const before = lots.find(({ id }) => id === fields.id) ?? null;
     const tested = (fields.sprouted ?? '').trim() !== '' || (fields.tested ?? '').trim() !== '';
     const checked = check(lotSchema, {
       id: fields.id,
@@ -42,7 +43,7 @@ export const actions: Actions = {
       test: tested ? { sprouted: plainNumber(fields.sprouted), tested: plainNumber(fields.tested) } : null
     });
     if (!checked.ok) return notTaken(422, fields, checked.errors);
-    const crops = withOwnCrops(await inSession(locals, ownCropsOf));
+    const crops = withOwnCrops(ownCrops);
     const mixed = readLotParts(fields.parts ?? '', crops);
     if (mixed && 'unknown' in mixed)
       return notTaken(422, fields, {
