@@ -28,6 +28,8 @@ describe('single keys', () => {
     await second.locator('h3 a').focus();
     await page.keyboard.press('w');
     await page.getByText(/^Broccoli: .*wet/).waitFor();
+    // It can be taken back once it is kept.
+    await undo.waitFor();
     await page.keyboard.press('u');
     await undo.waitFor({ state: 'detached' });
     await second.locator('h3 a').focus();
