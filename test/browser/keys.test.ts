@@ -38,10 +38,10 @@ describe('single keys', () => {
 
     await page.keyboard.press('/');
     const field = page.getByRole('searchbox', { name: 'Find a tray, crop or page' });
-    await field.fill('tray 3 broc');
+    await field.fill('tray 99 broc');
     await page.getByText('Nothing found').waitFor();
-    await field.fill('broc');
-    await page.getByRole('link', { name: /^Broccoli Blue tray/ }).waitFor();
+    await field.fill('tray 3 broc');
+    await page.getByRole('link', { name: /^Broccoli Blue tray 3/ }).waitFor();
     await expectAccessible(page);
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');

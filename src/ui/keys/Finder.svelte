@@ -15,6 +15,7 @@
   let sought = $state('');
   /** Null while it is asked for, and without a network: pages are found all the same. */
   let kept = $state<Found | null>(null);
+  let loading = $state(true);
 
   interface Line {
     href: string;
@@ -52,6 +53,7 @@
     field.focus();
     void ask('/api/find').then(async (answer) => {
       if (answer?.ok) kept = (await answer.json()) as Found;
+      loading = false;
     });
   });
 
@@ -92,7 +94,11 @@
       {/each}
     </ul>
     <p class="soft small" role="status">
-      {found.length === 0 ? t('app.find.nothing', { sought }) : t('app.find.count', { found: found.length })}
+      {found.length === 0 && loading
+        ? t('app.find.loading')
+        : found.length === 0
+          ? t('app.find.nothing', { sought })
+          : t('app.find.count', { found: found.length })}
     </p>
   {/snippet}
 </OverPage>
