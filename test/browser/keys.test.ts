@@ -27,7 +27,7 @@ describe('single keys', () => {
     await undo.waitFor({ state: 'detached' });
     await second.locator('h3 a').focus();
     await page.keyboard.press('w');
-    await page.getByText(/^Broccoli: .*wet/).waitFor();
+    await page.getByText('Broccoli: wet', { exact: true }).waitFor();
     // It can be taken back once it is kept.
     await undo.waitFor();
     await page.keyboard.press('u');
