@@ -60,6 +60,16 @@ export function dayWords(at: number, now: number, locale: Locale): string {
   return days > 1 && days < 7 ? weekday(at, locale) : shortDate(at, locale);
 }
 
+/**
+ * From one day to another: weekdays where both are within the week, otherwise dates.
+ * @example `Wednesday to Saturday`, `today to Friday`, `8–12 Dec`, `30 Nov – 3 Dec`
+ */
+export function daysBetween(from: number, to: number, now: number, locale: Locale): string {
+  if (daysAway(to, now, locale.zone) < 7)
+    return t('time.fromDayToDay', { from: dayWords(from, now, locale), to: dayWords(to, now, locale) });
+  return formatOf(locale.zone, locale.units, { day: 'numeric', month: 'short' }).formatRange(from, to);
+}
+
 /** A day with its clock time: `tomorrow 07:30`. */
 export const dayAndTime = (at: number, now: number, locale: Locale): string =>
   `${dayWords(at, now, locale)} ${clockTime(at, locale)}`;

@@ -2,8 +2,7 @@ import { t, table } from '$messages/t.ts';
 import type { MarkForecast } from '$core/growth/forecastMark.ts';
 import type { Hindrance } from '$core/growth/suit.ts';
 import type { Projected } from '$core/sowing/project.ts';
-import { capital } from './capital.ts';
-import { daysAway, dayWords, type Locale } from './time.ts';
+import { daysAway, daysBetween, dayWords, type Locale } from './time.ts';
 
 /** A window, and why none is promised where the place keeps it from growing. */
 export interface WindowFacts {
@@ -54,10 +53,9 @@ export function windowWords(
   if (open.p50 <= now) return t('tray.likelyOpenSinceDayLook', { day: day(open.p50) });
   const [from, to] = [open.p10, open.p90];
   if (daysAway(to, from, locale.zone) === 0) return t('tray.opensDay', { day: day(open.p50) });
-  return t('tray.opensDayLikelyDayDay', {
+  return t('tray.opensLikely', {
     day: day(open.p50),
-    day2: day(Math.max(from, now)),
-    day3: day(to)
+    range: daysBetween(Math.max(from, now), to, now, locale)
   });
 }
 
@@ -71,12 +69,12 @@ export function windowBrief(facts: WindowFacts, now: number, locale: Locale): st
   const [from, to] = [Math.max(open.p10, now), open.p90];
   return daysAway(to, from, locale.zone) === 0
     ? t('tray.opensDay2', { day: day(to) })
-    : t('tray.opensDayDay', { day: day(from), day2: day(to) });
+    : t('tray.opensBetween', { range: daysBetween(from, to, now, locale) });
 }
 
 function closing(close: MarkForecast, now: number, locale: Locale): string {
   if (close.p50 <= now) return t('tray.pastBestSinceDayCut', { day: dayWords(close.p50, now, locale) });
-  return t('tray.openNowBestBeforeDay', { day: capital(dayWords(close.p50, now, locale)) })
-    .replace('Today', 'tonight')
-    .replace('Tomorrow', 'tomorrow');
+  return daysAway(close.p50, now, locale.zone) === 0
+    ? t('tray.openNowBestToday')
+    : t('tray.openNowBestBeforeDay', { day: dayWords(close.p50, now, locale) });
 }

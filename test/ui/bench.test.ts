@@ -182,7 +182,7 @@ describe('steps in words', () => {
         watch: false,
         later: null
       })
-    ).to.equal('3.15 kg | 2 filled 1.5 L bottles on a board; never over 4.05 kg');
+    ).to.equal('3.15 kg | Use 2 filled 1.5 L bottles on a board, and never more than 4.05 kg.');
     expect(
       words({
         kind: 'press',

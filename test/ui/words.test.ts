@@ -86,6 +86,16 @@ describe('a window in words', () => {
     ).to.equal('Opens Thursday, likely Wednesday to Saturday.');
   });
 
+  it('is a range of dates where it does not end within the week', () => {
+    const words = (from: number, likely: number, to: number) =>
+      windowWords({ open: mark(from, likely, to), close, hindered: null, still: null }, NOW, METRIC).replace(
+        /\s/g,
+        ' '
+      );
+    expect(words(5, 6, 8)).to.equal('OpensSunday,likely28Nov–1Dec.');
+    expect(words(8, 9, 11)).to.equal('OpensWed2Dec,likely1–4Dec.');
+  });
+
   it('drops the range once it is within a day', () => {
     expect(
       windowWords({ open: mark(1.1, 1.15, 1.2), close: close, hindered: null, still: null }, NOW, METRIC)
@@ -234,7 +244,7 @@ describe('tasks in words', () => {
       'Take it out tomorrow 07:00. A jar of at least 815 mL leaves room to swell.'
     );
     expect(words(all[2]!).why).to.equal(
-      'Damp: 305 mL. Damp like a wrung-out sponge. Press or cover: 2.02 kg. 2 filled 1 L bottles on a board; never over 2.7 kg.'
+      'Damp: 305 mL. Damp like a wrung-out sponge. Press or cover: 2.02 kg. Use 2 filled 1 L bottles on a board, and never more than 2.7 kg.'
     );
     expect(words(all[6]!).why).to.include('36% of its water is left');
     for (const body of all) {
@@ -271,11 +281,13 @@ describe('tasks in words', () => {
   it('put weights into things a kitchen has, or into water to weigh', () => {
     const on = (eachG: number, leastG: number, mostG: number, containers = 1) =>
       Object.values(pressingWords({ eachG, leastG, mostG, containers }, 'metric')).join(': ');
-    expect(on(1050, 700, 1400)).to.equal('1.05 kg: a filled 1 L bottle on a board; never over 1.4 kg');
-    expect(on(56, 0, 112)).to.equal(
-      '56 g: a flat dish on a light board, with water until both weigh 56 g; never over 112 g'
+    expect(on(1050, 700, 1400)).to.equal(
+      '1.05 kg: Use a filled 1 L bottle on a board, and never more than 1.4 kg.'
     );
-    expect(on(2025, 1350, 2700, 3)).to.match(/^2\.02 kg each: .*never over 2\.7 kg each$/);
+    expect(on(56, 0, 112)).to.equal(
+      '56 g: Use a flat dish on a light board, with water until both weigh 56 g, and never more than 112 g.'
+    );
+    expect(on(2025, 1350, 2700, 3)).to.match(/^2\.02 kg each: .*never more than 2\.7 kg each\.$/);
     expect(
       Object.values(pressingWords({ eachG: 56, leastG: 0, mostG: 112, containers: 1 }, 'us')).join()
     ).to.include('oz');

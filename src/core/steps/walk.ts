@@ -80,6 +80,14 @@ export function walk(all: readonly Projected[], round: Round, now: Millis): Walk
   };
 }
 
+/** Whether a stop asks for nothing: no step, no look, and no question about what became of it. */
+export const needsNothing = ({ steps, parts }: Stop): boolean =>
+  steps.length === 0 &&
+  parts.every(
+    ({ ask: { look, notes } }) =>
+      !look && notes.every(({ kind }) => kind !== 'not-begun' && kind !== 'may-be-lost')
+  );
+
 /** What one container asks for in a round, whenever it is to be begun. */
 export function stopOf({ key, sowings }: Standing, round: Round, now: Millis): Stop {
   const parts = sowings.map((sowing) => ({ projected: sowing, ask: askOf(sowing, round, now) }));

@@ -81,7 +81,7 @@
   const mouldy = $derived(toClean.some((one) => one.mouldy && one.steps[0]?.done === null));
 </script>
 
-<div class="stack">
+<div class="stack wash">
   {#if mouldy}<Caution>{CAUTIONS.mould}</Caution>{/if}
   {#each asked as one (one.title)}
     {@const caution = cautionOf(one)}
@@ -109,13 +109,13 @@
               )}>{SPENT_WORDS[to]}</Button
           >
         {/each}
+        {#if others.includes('fodder')}
+          <details class="unfold small">
+            <summary>{t('pantry.beforeYouFeedAnimals')}</summary>
+            <Caution>{CAUTIONS.fodder}</Caution>
+          </details>
+        {/if}
       </div>
-      {#if others.includes('fodder')}
-        <details class="unfold small">
-          <summary>{t('pantry.beforeYouFeedAnimals')}</summary>
-          <Caution>{CAUTIONS.fodder}</Caution>
-        </details>
-      {/if}
     {/if}
     {#if caution}<Caution>{caution}</Caution>{/if}
   {/each}
@@ -123,27 +123,36 @@
     <Button kind="tertiary" class="chip" on:click={() => void allDone()}
       >{t('pantry.cleanDryBackOnShelf', { toClean: toClean.length })}</Button
     >
+    {#if offered.length > 0}
+      <details class="unfold">
+        <summary
+          >{t('pantry.cleaningnamesIfYouLike', {
+            cleaningNames: cleaningNames([...new Set(offered.map(({ step }) => step.step))])
+          })}</summary
+        >
+        {#each offered as one (one.title)}
+          {@const caution = cautionOf(one)}
+          <TickFace
+            title={one.title}
+            why="{namesOf(one.of)}. {one.why}"
+            onclick={() =>
+              void record(
+                [{ step: one.step.step, of: one.of }],
+                `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step]}`
+              )}
+          />
+          {#if caution}<Caution>{caution}</Caution>{/if}
+        {/each}
+      </details>
+    {/if}
   </div>
-  {#if offered.length > 0}
-    <details class="unfold">
-      <summary
-        >{t('pantry.cleaningnamesIfYouLike', {
-          cleaningNames: cleaningNames([...new Set(offered.map(({ step }) => step.step))])
-        })}</summary
-      >
-      {#each offered as one (one.title)}
-        {@const caution = cautionOf(one)}
-        <TickFace
-          title={one.title}
-          why="{namesOf(one.of)}. {one.why}"
-          onclick={() =>
-            void record(
-              [{ step: one.step.step, of: one.of }],
-              `${namesOf(one.of)}: ${CLEANING_DONE[one.step.step]}`
-            )}
-        />
-        {#if caution}<Caution>{caution}</Caution>{/if}
-      {/each}
-    </details>
-  {/if}
 </div>
+
+<style>
+  .wash {
+    gap: 0.4rem;
+  }
+  .row > :global(details[open]) {
+    flex-basis: 100%;
+  }
+</style>

@@ -81,7 +81,11 @@
     );
 </script>
 
-<div class="task">
+<div
+  class="task"
+  class:brief={why === '' && !caution && stood.length === 0}
+  class:long={why.length > 40 || stood.length > 0}
+>
   {#if lit.length > 0}
     <div class="carry">
       <strong>{named ? `${of}: ${words.title}` : words.title}</strong>
@@ -127,6 +131,21 @@
 </div>
 
 <style>
+  /* Two short ones stand abreast in a column of the round. */
+  .task {
+    flex-basis: 15.5rem;
+  }
+  .task.brief {
+    flex-basis: 11.5rem;
+  }
+  .task.long {
+    flex-basis: 100%;
+  }
+  @media (max-width: 47.99rem) {
+    .stood :global(.chip) {
+      padding-inline: 0.75rem;
+    }
+  }
   .stood {
     margin-top: 0.4rem;
     gap: 0.4rem;

@@ -4,7 +4,7 @@
   import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
-  import type { Stop, StopStep } from '$core/steps/walk.ts';
+  import { needsNothing, type Stop, type StopStep } from '$core/steps/walk.ts';
   import type { MediumStock } from '$core/supplies/media/medium.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -59,13 +59,7 @@
   const unsure = $derived(stop.parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')));
   const isSown = $derived(sowings.some(({ state }) => state.sownAt !== null && state.stage !== 'ended'));
   let more = $state(false);
-  const quiet = $derived(
-    stop.steps.length === 0 &&
-      stop.parts.every(
-        ({ ask }) =>
-          !ask.look && ask.notes.every(({ kind }) => kind !== 'not-begun' && kind !== 'may-be-lost')
-      )
-  );
+  const quiet = $derived(needsNothing(stop));
 </script>
 
 <article class="stop" class:quiet class:alone aria-labelledby="stop-{stop.key}">
@@ -83,23 +77,26 @@
       >
     {/if}
     {#if unsure}<FeelRow {stop} {name} unsure />{/if}
-    {#each stop.steps as step (step.key)}
-      <StepTick
-        {step}
-        of={step.of.length < stop.parts.length ? cropName(step.of[0]!.projected.crop.name) : name}
-        named={stop.parts.length > 1 && step.of.length === 1}
-        {now}
-        {locale}
-        {media}
-        {places}
-        cautioned={said.caution.has(step)}
-        shown={said.how.has(step)}
-      />
-    {/each}
-    {#each stop.parts as part (part.projected.setup.id)}
-      <Begin {part} {now} {locale} zone={locale.zone} named={stop.parts.length > 1} />
-      <LookRow {part} {now} {locale} named={stop.parts.length > 1} />
-    {/each}
+    <!-- Abreast where they fit. -->
+    <div class="asked">
+      {#each stop.steps as step (step.key)}
+        <StepTick
+          {step}
+          of={step.of.length < stop.parts.length ? cropName(step.of[0]!.projected.crop.name) : name}
+          named={stop.parts.length > 1 && step.of.length === 1}
+          {now}
+          {locale}
+          {media}
+          {places}
+          cautioned={said.caution.has(step)}
+          shown={said.how.has(step)}
+        />
+      {/each}
+      {#each stop.parts as part (part.projected.setup.id)}
+        <Begin {part} {now} {locale} zone={locale.zone} named={stop.parts.length > 1} />
+        <LookRow {part} {now} {locale} named={stop.parts.length > 1} />
+      {/each}
+    </div>
     {#each stop.parts as part (part.projected.setup.id)}
       <NoteLines {part} {now} {locale} {places} whole={sowings} named={stop.parts.length > 1} />
     {/each}
@@ -130,6 +127,18 @@
   .what > :global(*) {
     grid-column: 1 / -1;
   }
+  .asked {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+  }
+  .asked:empty {
+    display: none;
+  }
+  .asked > :global(*) {
+    flex-grow: 1;
+    max-width: 100%;
+  }
   .picture {
     grid-area: 1 / 1;
   }
@@ -152,8 +161,7 @@
     text-decoration: underline;
     cursor: pointer;
   }
-  .stop:not(.quiet) .what > :global(header:has(+ button) h3),
-  .quiet .what > :global(header:has(+ button)) {
+  .what > :global(header:has(+ button)) {
     padding-inline-end: 3.25rem;
   }
   .offered:not(.unfolded),
@@ -181,8 +189,19 @@
     }
   }
   @media (max-width: 47.99rem) {
+    .stop {
+      grid-template-columns: 4rem minmax(0, 1fr);
+      column-gap: 0.6rem;
+      padding-block: 0.35rem;
+    }
     .quiet .what > :global(header) {
       line-height: 1.3;
+    }
+    .stop.quiet:not(.alone) {
+      grid-template-columns: 3rem minmax(0, 1fr);
+    }
+    .quiet:not(.alone) .what > :global(header h3) {
+      font-size: 1rem;
     }
   }
 </style>

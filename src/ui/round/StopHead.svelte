@@ -116,6 +116,18 @@
     display: inline;
     line-height: 1.35;
   }
+  /* Name, day and container in one line. */
+  @media (min-width: 48rem) {
+    header:not(.quiet) {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 0.6rem;
+      align-items: baseline;
+    }
+    .window {
+      flex-basis: 100%;
+    }
+  }
   @media (max-width: 47.99rem) {
     p {
       line-height: 1.25;

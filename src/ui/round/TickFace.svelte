@@ -34,9 +34,9 @@
     display: flex;
     width: 100%;
     align-items: center;
-    gap: 0.9rem;
+    gap: 0.75rem;
     text-align: left;
-    padding: 0.4rem 0.6rem;
+    padding: 0.3rem 0.6rem 0.3rem 0.35rem;
     border: 1.5px solid var(--beet);
     border-radius: 10px;
     background: var(--paper-raised);
@@ -78,8 +78,13 @@
   }
   @media (max-width: 47.99rem) {
     .tick {
-      gap: 0.7rem;
-      padding: 0.3rem 0.5rem;
+      gap: 0.6rem;
+      min-height: 2.75rem;
+      padding: 0.25rem 0.5rem 0.25rem 0.3rem;
+    }
+    .box {
+      width: 2.25rem;
+      height: 2.25rem;
     }
   }
   /* On paper an empty box, for a pencil. */

@@ -227,7 +227,7 @@ function pressAmount(
   const both = shared ? t('steps.oneBothHalves') : '';
   if (cover !== 'stacked')
     return weight
-      ? { ...weight, more: sentences(weight.more + (shared ? '.' : ''), both) }
+      ? { ...weight, more: sentences(weight.more, both) }
       : {
           amount: LID[cover],
           more: sentences(

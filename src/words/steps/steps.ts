@@ -221,11 +221,7 @@ function ownWords(step: Pick<DueStep, 'body' | 'with'>, on: StepOn): Omit<CardWo
       const { amount, more } = pressingWords(body.pressing, units);
       return {
         title: t('steps.takeLidOffPressWith', { amount }),
-        why: sentences(
-          t('steps.hasRootedPressedDayOr'),
-          `${more}.`,
-          body.shared ? t('steps.oneBothHalves') : ''
-        ),
+        why: sentences(t('steps.hasRootedPressedDayOr'), more, body.shared ? t('steps.oneBothHalves') : ''),
         done: t('steps.pressed')
       };
     }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { cropList } from '$words/cropNames.ts';
   import { t } from '$messages/t.ts';
   import { reload } from '$ui/state/reload.ts';
@@ -6,6 +7,7 @@
   import { Button } from 'carbon-components-svelte';
   import { walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
+  import { cutOf, inColumns } from '$ui/round/columns.ts';
   import Stop from '$ui/round/Stop.svelte';
   import { isUnheardOf } from '$core/steps/catchUp.ts';
   import { bodyOfWalk } from '$core/reminders/rounds.ts';
@@ -78,6 +80,13 @@
       }))
       .filter(({ stops }) => stops.length > 0)
   );
+  const stopKeys = $derived(shelves.flatMap(({ stops }) => stops.map(({ key }) => key)).join(' '));
+  /** Worked out anew when a tray comes or goes, not at every touch: nothing jumps from column to column under a hand. */
+  const cut = $derived.by(() => {
+    void stopKeys;
+    return untrack(() => cutOf(shelves, today.washUp.length > 0 ? 8 : 0));
+  });
+  const columns = $derived(inColumns(shelves, cut));
   /** A caution, and how something is done, are said once in a round: at the first step that needs them. */
   const said = $derived(
     saidBefore(
@@ -109,6 +118,14 @@
     </p>
   </div>
   <div class="row">
+    {#if underWay.length > 0}
+      <Turn
+        people={data.people}
+        me={data.member.id}
+        turn={data.turn.round === round.key ? data.turn.memberId : null}
+        onchanged={() => void reload()}
+      />
+    {/if}
     {#if data.unseen > 0}<a class="bx--btn bx--btn--ghost" href="/reminders"
         >{t('round.reminderReminders', { unseen: data.unseen })}</a
       >{/if}
@@ -131,8 +148,7 @@
       {t('round.nothingWasRecordedDaysSo')}
     </p>
   {/if}
-  <div class="above">
-    <ul>
+  {#if open.length + opening.length + toPrepare.length > 0}<ul class="above small">
       {#if open.length > 0}<li>
           <span class="soft">{t('round.openNow')}</span> <strong>{names(open)}</strong>
         </li>{/if}
@@ -145,100 +161,85 @@
           >
           <a href="/bench"><strong>{names(toPrepare)}</strong></a>
         </li>{/if}
-    </ul>
-    <Turn
-      people={data.people}
-      me={data.member.id}
-      turn={data.turn.round === round.key ? data.turn.memberId : null}
-      onchanged={() => void reload()}
-    />
-  </div>
+    </ul>{/if}
   {#if data.hasOrders}<OnOrder />{/if}
   <div class="shelves">
-    {#each shelves as { place, stops } (place.id)}
-      <section class="shelf" class:single={stops.length === 1} aria-labelledby="place-{place.id}">
-        <h2 id="place-{place.id}">{place.name}</h2>
-        {#each stops as stop (stop.key)}
-          {#if since !== null && isUnheard(stop)}
-            <CatchUp {stop} {since} {now} {locale} />
-          {:else}
-            <Stop
-              {stop}
-              {round}
-              {now}
-              {locale}
-              {said}
-              members={data.household.members}
-              {placeName}
-              places={data.household.places}
-            />
-          {/if}
+    {#each columns as groups, column (column)}
+      <div>
+        {#each groups as { place, stops, continued } (place.id)}
+          <section
+            class="shelf"
+            class:continued
+            aria-label={continued ? t('round.placeContinued', { place: place.name }) : place.name}
+          >
+            <h2>{continued ? t('round.placeContinued', { place: place.name }) : place.name}</h2>
+            {#each stops as stop (stop.key)}
+              {#if since !== null && isUnheard(stop)}
+                <CatchUp {stop} {since} {now} {locale} />
+              {:else}
+                <Stop
+                  {stop}
+                  {round}
+                  {now}
+                  {locale}
+                  {said}
+                  members={data.household.members}
+                  {placeName}
+                  places={data.household.places}
+                />
+              {/if}
+            {/each}
+          </section>
         {/each}
-      </section>
+        {#if column === 1 && today.washUp.length > 0}
+          <section class="shelf" aria-labelledby="wash-up">
+            <h2 id="wash-up">{t('round.atSink')}</h2>
+            <WashUp toClean={today.washUp} {locale} />
+          </section>
+        {/if}
+      </div>
     {/each}
   </div>
   <PlannedLater later={today.later} {now} {locale} />
-  {#if today.washUp.length > 0}
-    <section class="shelf" aria-labelledby="wash-up">
-      <h2 id="wash-up">{t('round.atSink')}</h2>
-      <WashUp toClean={today.washUp} {locale} />
-    </section>
-  {/if}
 {/if}
 
 <style>
-  .above,
-  .above ul {
+  .above {
     display: flex;
     flex-wrap: wrap;
     gap: 0 1.5rem;
-    align-items: center;
-  }
-  .above {
-    justify-content: space-between;
+    list-style: none;
     margin: 0.4rem 0 0;
-    padding: 0.1rem 0;
+    padding: 0.4rem 0;
     border-block: 1.5px solid var(--ink-faint);
   }
-  .above ul {
-    list-style: none;
-    margin: 0;
-    padding: 0.3rem 0;
-  }
-  /* Two trays abreast, in walking order; a place with one tray takes half the width. */
+  /* Two columns in walking order, the first half of the walk and the second. */
   .shelves {
     display: grid;
     grid-template-columns: repeat(2, minmax(0, 1fr));
     column-gap: 2.5rem;
     align-items: start;
   }
-  .shelves > .shelf {
-    grid-column: 1 / -1;
-    display: grid;
-    grid-template-columns: subgrid;
-    align-items: start;
-  }
-  .shelves > .shelf.single {
-    grid-column: auto;
-    grid-template-columns: minmax(0, 1fr);
-  }
   .shelf {
     margin-top: 0.6rem;
   }
   .shelf h2 {
-    grid-column: 1 / -1;
-    padding-bottom: 0.15rem;
+    padding-bottom: 0.1rem;
     border-bottom: 1.5px solid var(--ink-faint);
     font-size: 1rem;
     font-weight: 600;
     color: var(--ink-soft);
   }
   #wash-up {
-    margin-bottom: 0.75rem;
+    margin-bottom: 0.4rem;
   }
   @media (max-width: 60rem) {
     .shelves {
       grid-template-columns: minmax(0, 1fr);
+    }
+    /* The columns stand one under the other: its heading is above. */
+    .continued h2 {
+      display: none;
     }
     .shelf :global(.stop + .stop) {
       border-top: 1.5px solid var(--ink-faint);
@@ -256,7 +257,29 @@
     }
     .page-head > .row {
       flex: none;
-      flex-direction: column;
+      flex-direction: column-reverse;
+      align-items: end;
+      gap: 0;
+      font-size: 0.875rem;
+    }
+    .page-head .bx--btn--ghost {
+      padding-inline: 0;
+      min-height: 2.25rem;
+    }
+    .page-head {
+      gap: 0.5rem;
+    }
+    /* Sow is at the thumb already. */
+    .page-head .bx--btn--primary {
+      display: none;
+    }
+    .above {
+      display: block;
+      line-height: 1.3;
+    }
+    .above li {
+      display: inline;
+      margin-inline-end: 0.75rem;
     }
     h1 {
       font-size: 1.3rem;
