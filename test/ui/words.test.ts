@@ -90,7 +90,7 @@ describe('a window in words', () => {
     const words = (from: number, likely: number, to: number) =>
       windowWords({ open: mark(from, likely, to), close, hindered: null, still: null }, NOW, METRIC).replace(
         /\s/g,
-        ' '
+        ''
       );
     expect(words(5, 6, 8)).to.equal('OpensSunday,likely28Nov–1Dec.');
     expect(words(8, 9, 11)).to.equal('OpensWed2Dec,likely1–4Dec.');
