@@ -22,7 +22,7 @@ const isDemo = (): boolean => process.env.BROTE_DEMO === '1';
 /** Open to anyone; a device shows a token of its own. */
 const OPEN_PATHS = ['/welcome', '/sign-in', '/offline', '/api/sign-in', '/api/health', DEVICE_PATH];
 /** Addresses that let whoever holds them in, to one thing each. */
-const SECRET_PATHS = ['/unsubscribe/', '/confirm/', '/calendar/', '/sitter/', '/join/'];
+const SECRET_PATHS = ['/unsubscribe/', '/confirm/', '/calendar/', '/sitter/', '/display/', '/join/'];
 /** Mail programs end a subscription by themselves, from wherever they run (RFC 8058). */
 const isFromMail = (pathname: string): boolean => pathname.startsWith('/unsubscribe/');
 

@@ -29,7 +29,7 @@ const HOLD_MS = 250;
 /** A hold is noticed within this of its end, ms. */
 const NOTICED_MS = 200;
 /** A path whose last part is a secret. */
-const SECRET_PART = /^(\/(?:sitter|join|calendar|unsubscribe|confirm)\/).*/;
+const SECRET_PART = /^(\/(?:sitter|display|join|calendar|unsubscribe|confirm)\/).*/;
 
 /**
  * Pages are sent compressed, a sixth of their size; files are compressed when they are built. Not what another

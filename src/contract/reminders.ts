@@ -34,10 +34,15 @@ export interface ToldReminder {
   body: ReminderBody;
 }
 
-/** A calendar address, as its member sees it. */
-export interface CalendarFeed {
+/** What a secret address shows: entries for a calendar, or the round on a display. */
+export const FEED_KINDS = ['calendar', 'display'] as const;
+export type FeedKind = (typeof FEED_KINDS)[number];
+
+/** A secret address that reads, as its member sees it. */
+export interface Feed {
   id: string;
+  kind: FeedKind;
   createdAt: number;
-  /** When a calendar last asked; null where none has. */
+  /** When it was last read; null where it never was. */
   readAt: number | null;
 }

@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import ICAL from 'ical.js';
 import { startApp, type App } from '../support/app.ts';
 import { inHousehold } from '../../src/server/db/connection.ts';
+import { displayDay } from '../../src/server/app/displayDay.ts';
 import { addEvents } from '../../src/server/app/addEvents.ts';
 import { addFeed, removeFeed } from '../../src/server/reminders/feeds.ts';
 import { DAY, HOUR } from '../../src/core/time/zone.ts';
@@ -21,7 +22,7 @@ describe('the calendar', () => {
     app = await startApp();
     home = await Reminded.begin(app.database.ownerUrl, 'Calendar', NOW);
     feed = randomUUID();
-    token = (await inHousehold(home.id, (tx) => addFeed(tx, home.id, home.memberId, feed)))!;
+    token = (await inHousehold(home.id, (tx) => addFeed(tx, home.id, home.memberId, feed, 'calendar')))!;
   });
   after(() => app.close());
 
@@ -120,5 +121,44 @@ describe('the calendar', () => {
     let last = 404;
     for (let tries = 0; tries < 30 && last === 404; tries += 1) last = (await read(`guess${tries}`)).status;
     expect(last).to.equal(429);
+  });
+});
+
+describe('a display on the wall', () => {
+  let app: App;
+  let home: Reminded;
+  const feed = randomUUID();
+  let token: string;
+  before(async () => {
+    app = await startApp();
+    home = await Reminded.begin(app.database.ownerUrl, 'Wall', NOW);
+    token = (await inHousehold(home.id, (tx) => addFeed(tx, home.id, home.memberId, feed, 'display')))!;
+  });
+  after(() => app.close());
+
+  it('says what this round needs and what comes until the end of tomorrow, to whoever has its address', async () => {
+    await home.sow({ sowAt: NOW - 4 * DAY }, [
+      event(0, { type: 'sown', waterG: 300 }, { at: NOW - 4 * DAY }),
+      event(0, { type: 'lit' }, { at: NOW - 2 * DAY })
+    ]);
+    const day = await displayDay((work) => inHousehold(home.id, work));
+    expect(day.household).to.equal('Wall');
+    expect(day.stops.map(({ steps }) => steps.length > 0)).to.deep.equal([true]);
+    const days = new Set(day.ahead.map(({ when }) => when.split(' ')[0]));
+    expect([...days].every((one) => ['Today', 'Tomorrow'].includes(one!))).to.equal(true);
+    const page = await app.send({ path: `/display/${token}` });
+    expect(page.status).to.equal(200);
+    for (const step of day.stops[0]!.steps) expect(page.text).to.contain(step);
+    const [row] = await inHousehold(home.id, (tx) => tx`select read_at from feeds where id = ${feed}`);
+    expect(row!.read_at).to.be.a('date');
+  });
+
+  it('opens nothing but its own page, and nothing once it is removed', async () => {
+    expect((await app.send({ path: `/calendar/${token}/brote.ics` })).status).to.equal(404);
+    expect((await app.send({ path: '/round', headers: { accept: 'text/html' } })).status).to.equal(303);
+    await inHousehold(home.id, (tx) => removeFeed(tx, home.memberId, feed));
+    const gone = await app.send({ path: `/display/${token}`, headers: { accept: 'text/html' } });
+    expect(gone.status).to.equal(404);
+    expect(gone.text).to.contain('Make a new one');
   });
 });

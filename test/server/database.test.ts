@@ -102,7 +102,8 @@ describe('the database', () => {
       '0025_order_blend.sql',
       '0026_judging_faults.sql',
       '0027_products.sql',
-      '0028_languages.sql'
+      '0028_languages.sql',
+      '0029_displays.sql'
     ]);
     await owner`insert into brote_meta.migrations (name) values ('9999_from_the_future.sql')`;
     expect(await refusal(migrate(database.ownerUrl, role))).to.include('newer Brote');

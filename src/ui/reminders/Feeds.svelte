@@ -3,26 +3,48 @@
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
-  import type { CalendarFeed } from '$contract/reminders.ts';
+  import type { Feed, FeedKind } from '$contract/reminders.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
-    feeds: readonly CalendarFeed[];
+    kind: FeedKind;
+    feeds: readonly Feed[];
     /** The address that was just made; shown this once. */
     shown: string | null;
     newId: string;
     locale: Locale;
   }
-  let { feeds, shown, newId, locale }: Props = $props();
+  let { kind, feeds, shown, newId, locale }: Props = $props();
+
+  const WORDS: Record<
+    FeedKind,
+    { title: string; lead: string; shown: string; unread: string; make: string }
+  > = {
+    calendar: {
+      title: t('reminders.yourCalendar'),
+      lead: t('reminders.roundsWithWhatBeDone'),
+      shown: t('reminders.addressShownOnceSubscribeYour'),
+      unread: t('reminders.noCalendarHasAskedYet'),
+      make: t('reminders.makeCalendarAddress')
+    },
+    display: {
+      title: t('reminders.display.title'),
+      lead: t('reminders.display.lead'),
+      shown: t('reminders.display.shown'),
+      unread: t('reminders.display.unread'),
+      make: t('reminders.display.make')
+    }
+  };
+  const words = $derived(WORDS[kind]);
 </script>
 
-<section class="stack" aria-labelledby="calendar-title">
-  <h2 id="calendar-title">{t('reminders.yourCalendar')}</h2>
+<section class="stack" aria-labelledby="{kind}-title">
+  <h2 id="{kind}-title">{words.title}</h2>
   <p class="small soft">
-    {t('reminders.roundsWithWhatBeDone')}
+    {words.lead}
   </p>
   {#if shown}
-    <ShownOnce secret={shown}>{t('reminders.addressShownOnceSubscribeYour')}</ShownOnce>
+    <ShownOnce secret={shown}>{words.shown}</ShownOnce>
   {/if}
   {#if feeds.length > 0}
     <ul>
@@ -31,7 +53,7 @@
           <span
             >{t('reminders.addressIndex', { index: index + 1 })}<br /><span class="small soft"
               >{feed.readAt === null
-                ? t('reminders.noCalendarHasAskedYet')
+                ? words.unread
                 : t('reminders.lastAskedDayandtime', {
                     dayAndTime: dayAndTime(feed.readAt, Date.now(), locale)
                   })}</span
@@ -52,9 +74,12 @@
   <div class="row">
     <form method="POST" action="?/feed" use:enhance>
       <input type="hidden" name="id" value={newId} />
-      <Button type="submit" kind="tertiary">{t('reminders.makeCalendarAddress')}</Button>
+      <input type="hidden" name="kind" value={kind} />
+      <Button type="submit" kind="tertiary">{words.make}</Button>
     </form>
-    <a class="chip" href="/calendar.ics" download="brote.ics">{t('reminders.orFileAsStandsToday')}</a>
+    {#if kind === 'calendar'}
+      <a class="chip" href="/calendar.ics" download="brote.ics">{t('reminders.orFileAsStandsToday')}</a>
+    {/if}
   </div>
 </section>
 

@@ -10,6 +10,7 @@ import {
   quietSchema,
   webhookChannelSchema
 } from '$contract/schemas/reminders.ts';
+import { FEED_KINDS, type FeedKind } from '$contract/reminders.ts';
 import { isId } from '$contract/text.ts';
 import { householdNow } from '$server/households/household.ts';
 import { outgoingUrl, Refused } from '$server/jobs/channels/outgoing.ts';
@@ -59,11 +60,12 @@ export const load: PageServerLoad = async ({ locals }) => {
   });
 };
 
-const done = (what: string, more: { secret?: string; feed?: string } = {}) =>
+const done = (what: string, more: { secret?: string; feed?: string; feedKind?: FeedKind } = {}) =>
   taken({
     done: what,
     secret: more.secret ?? null,
-    feed: more.feed ?? null
+    feed: more.feed ?? null,
+    feedKind: more.feedKind ?? null
   });
 
 /** A message with no reminder in it: a test, or to an address that is not confirmed the question whether it may be. */
@@ -197,11 +199,13 @@ export const actions: Actions = {
     await inSession(locals, (tx) => setQuiet(tx, signedIn(locals).memberId, quiet));
     return done('quiet');
   }),
-  feed: form(async ({ locals, url }: RequestEvent, { id }) => {
+  feed: form(async ({ locals, url }: RequestEvent, { id, kind: asked }) => {
     const { household, memberId } = signedIn(locals);
     if (!isId(id)) return notTaken(422, {}, { feed: t('household.loadPageAnewTryAgain') });
-    const token = await inSession(locals, (tx) => addFeed(tx, household.id, memberId, id));
-    return done('feed', token ? { feed: new URL(`/calendar/${token}/brote.ics`, url).href } : {});
+    const kind = FEED_KINDS.find((one) => one === asked) ?? 'calendar';
+    const token = await inSession(locals, (tx) => addFeed(tx, household.id, memberId, id, kind));
+    const path = kind === 'display' ? `/display/${token}` : `/calendar/${token}/brote.ics`;
+    return done('feed', token ? { feed: new URL(path, url).href, feedKind: kind } : {});
   }),
   noFeed: form(async ({ locals }: RequestEvent, { feed = '' }) => {
     if (isId(feed)) await inSession(locals, (tx) => removeFeed(tx, signedIn(locals).memberId, feed));

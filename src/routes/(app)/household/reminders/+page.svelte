@@ -13,6 +13,7 @@
   import ThisBrowser from '$ui/reminders/ThisBrowser.svelte';
   import HouseholdTabs from '$ui/household/HouseholdTabs.svelte';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
+  import { FEED_KINDS } from '$contract/reminders.ts';
   import { REMINDER_KINDS } from '$core/reminders/reminder.ts';
   import { REMINDER_KIND_WORDS } from '$words/reminders.ts';
   import type { ActionData, PageData } from './$types';
@@ -23,6 +24,7 @@
   const done = $derived(form && 'done' in form ? form.done : null);
   const secret = $derived(form && 'secret' in form ? (form.secret ?? null) : null);
   const feed = $derived(form && 'feed' in form ? (form.feed ?? null) : null);
+  const feedKind = $derived(form && 'feedKind' in form ? form.feedKind : null);
   const night = $derived(
     t('household.clocktimeClocktime', {
       clockTime: timeOfDay(house.sleepMin, house),
@@ -145,7 +147,15 @@
       </p>
       <div><Button type="submit" kind="tertiary">{t('household.save')}</Button></div>
     </form>
-    <Feeds feeds={data.feeds} shown={feed} newId={data.newId} locale={house} />
+    {#each FEED_KINDS as kind (kind)}
+      <Feeds
+        {kind}
+        feeds={data.feeds.filter((one) => one.kind === kind)}
+        shown={feedKind === kind ? feed : null}
+        newId={data.newId}
+        locale={house}
+      />
+    {/each}
     <section class="stack" aria-labelledby="kinds-title">
       <h2 id="kinds-title">{t('household.whatThere')}</h2>
       <dl>

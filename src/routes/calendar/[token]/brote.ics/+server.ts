@@ -25,7 +25,7 @@ const nothing = (status: 404 | 429, wait = 0): Response =>
 
 /** A household's calendar, for whoever holds its address. A wrong one shows nothing. */
 export const GET: RequestHandler = api(async (event) => {
-  const opened = await available(() => openFeed(event.params.token));
+  const opened = await available(() => openFeed(event.params.token, 'calendar'));
   const wait = opened
     ? await available(() => waitFor(`feed ${opened.feedId}`, FREE_READS))
     : await waitAfterWrong('calendar', event);
