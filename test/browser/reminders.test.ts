@@ -197,6 +197,35 @@ describe('reminders', () => {
     }
   });
 
+  it('have a display on the wall, which shows the round by an address of its own and follows it by itself', async () => {
+    const page = await stage.page();
+    await open(page, stage, '/household/reminders');
+    await page.getByRole('button', { name: 'Make a display address' }).click();
+    const address = (await page.locator('code.token').textContent())!.trim();
+    const wall = await stage.page();
+    await wall.clock.install();
+    await wall.goto(address);
+    await scripted(wall);
+    await expectAccessible(wall);
+    await wall.getByRole('heading', { level: 1, name: /round, / }).waitFor();
+    await wall.getByRole('heading', { name: 'Coming up' }).waitFor();
+    // Nothing leads anywhere, and nothing can be ticked.
+    expect(await wall.getByRole('link').or(wall.getByRole('button')).count()).to.equal(0);
+    await wall.context().setOffline(true);
+    await wall.clock.fastForward(61_000);
+    await wall.getByText(/^No connection to Brote/).waitFor();
+    await wall.context().setOffline(false);
+    await wall.clock.fastForward(61_000);
+    await wall.getByText(/^No connection to Brote/).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /^Remove address 1/ }).click();
+    await page
+      .getByText('Not opened yet')
+      .or(page.getByText(/^Last read/))
+      .waitFor({ state: 'detached' });
+    await wall.clock.fastForward(61_000);
+    await wall.getByText('This display address has been removed').waitFor();
+  });
+
   it('let a round be taken and handed on', async () => {
     const page = await stage.page();
     await open(page, stage, '/round');

@@ -102,7 +102,9 @@ describe('the language of whoever reads', () => {
     expect(mail!.text)
       .to.match(/arugula/i)
       .and.not.match(/rocket/i);
-    const token = await inHousehold(home.id, (tx) => addFeed(tx, home.id, home.memberId, randomUUID(, 'calendar')));
+    const token = await inHousehold(home.id, (tx) =>
+      addFeed(tx, home.id, home.memberId, randomUUID(), 'calendar')
+    );
     const calendar = async () =>
       (await app.send({ path: `/calendar/${token}/brote.ics`, headers: { 'accept-language': BRITISH } }))
         .text;
