@@ -1,6 +1,15 @@
 import { expect } from 'chai';
+import jsQR from 'jsqr';
 import type { Locator, Page } from 'playwright-core';
-import { expectAccessible, expectFitsThumb, open, PHONE, setStage, type Stage } from '../support/browser.ts';
+import {
+  expectAccessible,
+  expectFitsThumb,
+  open,
+  PHONE,
+  setStage,
+  shows,
+  type Stage
+} from '../support/browser.ts';
 import { keyboard } from '../support/hand.ts';
 
 const board = (page: Page, place: string): Locator => page.getByRole('list', { name: `Trays on ${place}` });
@@ -18,6 +27,22 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.move(end.x + end.width * 0.8, end.y + end.height / 2, { steps: 20 });
   await to.and(page.locator('.over')).waitFor();
   await page.mouse.up();
+}
+
+/** What a reader that is not ours finds in a code as it is printed. */
+async function scanned(page: Page, code: Locator): Promise<string> {
+  const png = (await code.screenshot()).toString('base64');
+  const { data, width, height } = await page.evaluate(async (base64) => {
+    const image = new Image();
+    image.src = `data:image/png;base64,${base64}`;
+    await image.decode();
+    const canvas = new OffscreenCanvas(image.width, image.height);
+    const context = canvas.getContext('2d')!;
+    context.drawImage(image, 0, 0);
+    const { data } = context.getImageData(0, 0, image.width, image.height);
+    return { data: [...data], width: image.width, height: image.height };
+  }, png);
+  return jsQR(new Uint8ClampedArray(data), width, height)?.data ?? '';
 }
 
 describe('the shelf', () => {
@@ -115,5 +140,26 @@ describe('the shelf', () => {
     await page.getByText(/That comes to about \d+ µmol/).waitFor();
     expect(await page.getByLabel('By day (°C)').inputValue()).to.equal('20');
     await expectAccessible(page);
+  });
+
+  it('has labels to print, whose codes lead a camera to their trays', async () => {
+    const page = await stage.page({ viewport: { width: 900, height: 1200 } });
+    await open(page, stage, '/shelf');
+    await page.getByRole('link', { name: 'Print labels' }).click();
+    await page.getByText('only this computer can reach').waitFor();
+    await expectAccessible(page);
+    // Labels that are on their trays already are left off.
+    const labels = page.locator('.sheet li');
+    const many = await labels.count();
+    await page.getByRole('button', { name: /^Broccoli, / }).click();
+    await shows(labels, many - 1);
+    await page.emulateMedia({ media: 'print' });
+    expect(await page.getByRole('heading', { name: 'Labels' }).isVisible()).to.equal(false);
+    const mustard = labels.filter({ hasText: 'Mustard' });
+    const address = await scanned(page, mustard.getByRole('img'));
+    expect(address).to.match(new RegExp(`^${stage.url}tray/[0-9a-f-]{36}$`));
+    await page.emulateMedia({ media: 'screen' });
+    await open(page, stage, address.slice(stage.url.length - 1));
+    await page.getByRole('heading', { level: 1, name: 'Mustard' }).waitFor();
   });
 });

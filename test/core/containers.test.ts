@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { sharesContainer } from '../../src/core/sowing/reuse.ts';
 import fc from 'fast-check';
 import { checkContainer } from '../../src/core/supplies/containers/check.ts';
 import type { Container } from '../../src/core/supplies/containers/container.ts';
@@ -92,5 +93,20 @@ describe('a sowing where none is free', () => {
     expect(say(4, 4, 1)).to.contain(': 3 growing, 1 to be washed, none free now.');
     expect(say(1, 1, 1)).to.match(/^1 × Blue tray: 1 to be washed, none free now\./);
     expect(say(2, 0, 0, 3)).to.match(/^2 × Blue tray: 2 free now\./);
+  });
+
+  it('are the same as those of another sowing by their kind and the numbers they bear', () => {
+    const of = (name: string, trayNo: number | null, count = 1) => ({
+      container: { name, shape: 'tray', lengthCm: 25, widthCm: 18, depthCm: 5, cells: 1 } as never,
+      trayNo,
+      count
+    });
+    expect(sharesContainer(of('Blue', 2), of('Blue', 2))).to.equal(true);
+    expect(sharesContainer(of('Blue', 2), of('Blue', 3))).to.equal(false);
+    expect(sharesContainer(of('Blue', 2, 3), of('Blue', 4))).to.equal(true);
+    expect(sharesContainer(of('Blue', 2, 2), of('Blue', 4))).to.equal(false);
+    expect(sharesContainer(of('Blue', 2), of('Clay', 2))).to.equal(false);
+    // There is only one of the kind.
+    expect(sharesContainer(of('Dish', null), of('Dish', null))).to.equal(true);
   });
 });

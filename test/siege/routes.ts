@@ -134,6 +134,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/crops/[key]/edit', `/crops/${keys.crop}/edit`);
   get('/methods/[key]', `/methods/${keys.method}`);
   get('/shelf/[id]', `/shelf/${ids.place}`);
+  get('/shelf/labels', '/shelf/labels');
   get('/tray/[id]', `/tray/${ids.sowing}`);
   get('/tray/[id]/harvest', `/tray/${ids.sowing}/harvest`);
   get('/tray/[id]/look', `/tray/${ids.sowing}/look`);
@@ -142,6 +143,7 @@ export function targets(base: URL, of: Camp, by: { cookie: string; token: string
   get('/confirm/[token]', `/confirm/${ids.place}.${ids.device}.x`);
   get('/join/[token]', '/join/nobody-was-invited');
   get('/sitter/[token]', '/sitter/nobody-comes-by');
+  get('/display/[token]', '/display/nobody-comes-by');
   get('/calendar/[token]/brote.ics', '/calendar/no-such-address/brote.ics');
   get('/notebook', `/notebook?text=canary&crop=radish&place=${ids.place}&lot=${ids.lot}&sort=cut&up=&page=2`);
   get('/notebook/compare', `/notebook/compare?id=${ids.sowing}&id=${ids.notThere}`);

@@ -108,7 +108,12 @@
       {t('shelf.drawnScaleDragTrayPlace', { value: thirst === null ? '' : thirstWords(thirst) })}
     </p>
   </div>
-  <a class="bx--btn bx--btn--tertiary" href="/shelf/new">{t('shelf.newPlace')}</a>
+  <div class="row">
+    {#if data.records.length > 0}<a class="bx--btn bx--btn--ghost" href="/shelf/labels"
+        >{t('shelf.labels.link')}</a
+      >{/if}
+    <a class="bx--btn bx--btn--tertiary" href="/shelf/new">{t('shelf.newPlace')}</a>
+  </div>
 </header>
 
 {#if page.hydrated}

@@ -1,11 +1,12 @@
 import { t } from '$messages/t.ts';
 import { error } from '@sveltejs/kit';
 import { factsOf } from '$core/sowing/household.ts';
+import { sharesContainer } from '$core/sowing/reuse.ts';
 import { factsUntil } from '$server/app/derive.ts';
 import { householdNow } from '$server/households/household.ts';
 import { loadHousehold } from '$server/households/loadHousehold.ts';
 import { readPrices } from '$server/households/prices.ts';
-import { findBeside, findSowing } from '$server/sowings/sowings.ts';
+import { findBeside, findSowing, listUnderWay } from '$server/sowings/sowings.ts';
 import { inSession, signedIn } from '$server/requests/session.ts';
 import type { LayoutServerLoad } from './$types';
 
@@ -23,12 +24,17 @@ export const load: LayoutServerLoad = async ({ locals, params, depends }) => {
         ]);
         if (!record) return null;
         const beside = await findBeside(tx, record.setup);
+        const underWay = await listUnderWay(tx);
         const { places } = await factsUntil(tx, factsOf(household), record);
         // One that has ended is followed by the air of its own days.
         return {
           household: { ...household, places: [...places.values()] },
           record,
           beside,
+          /** What stands in its container now that it does not any more: its label may still be on it. */
+          since: underWay.some(({ setup }) => setup.id === record.setup.id)
+            ? null
+            : (underWay.find(({ setup }) => sharesContainer(setup, record.setup))?.setup ?? null),
           prices,
           now: householdNow(household)
         };

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { methodName } from '$words/methods.ts';
   import { cropName } from '$words/cropNames.ts';
-  import { t } from '$messages/t.ts';
+  import { rich, t } from '$messages/t.ts';
+  import Rich from '$ui/shell/Rich.svelte';
   import { percent } from '$words/percent.ts';
   import { Button, Select, SelectItem, TextArea } from 'carbon-components-svelte';
   import { tooWarm } from '$core/places/air/warmth.ts';
@@ -154,6 +155,13 @@
   {#if sowing.sownAt !== null}<SowAgain sowingId={setup.id} />{/if}
 </header>
 
+{#if sowing.stage === 'ended' && data.since}
+  <p class="card" role="status">
+    <Rich parts={rich('tray.reusedSince', { container: containersWords(data.since) })}
+      >{#snippet link(text: string)}<a href="/tray/{data.since!.id}">{text}</a>{/snippet}</Rich
+    >
+  </p>
+{/if}
 {#if sowing.stage === 'ended'}
   <section class="ended">
     <div class="drawing">
