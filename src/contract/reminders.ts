@@ -39,7 +39,7 @@ export const FEED_KINDS = ['calendar', 'display'] as const;
 export type FeedKind = (typeof FEED_KINDS)[number];
 
 /** A secret address that reads, as its member sees it. */
-export interface Feed {
+export interface SecretFeed {
   id: string;
   kind: FeedKind;
   createdAt: number;

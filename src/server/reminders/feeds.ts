@@ -1,10 +1,10 @@
-import type { Feed, FeedKind } from '../../contract/reminders.ts';
+import type { SecretFeed, FeedKind } from '../../contract/reminders.ts';
 import { outside, type Tx } from '../db/connection.ts';
 import { newToken } from '../sessions/sessions.ts';
 import { tokenHash } from '../sessions/tokenHash.ts';
 
 /** A member's secret addresses. */
-export async function listFeeds(tx: Tx, memberId: string): Promise<Feed[]> {
+export async function listFeeds(tx: Tx, memberId: string): Promise<SecretFeed[]> {
   const rows = await tx<{ id: string; kind: FeedKind; created_at: Date; read_at: Date | null }[]>`
     select id, kind, created_at, read_at from feeds where member_id = ${memberId} order by created_at, id`;
   return rows.map(({ id, kind, created_at, read_at }) => ({

@@ -3,12 +3,12 @@
   import { Button } from 'carbon-components-svelte';
   import { enhance } from '$ui/state/reload.ts';
   import ShownOnce from '$ui/shell/ShownOnce.svelte';
-  import type { Feed, FeedKind } from '$contract/reminders.ts';
+  import type { SecretFeed, FeedKind } from '$contract/reminders.ts';
   import { dayAndTime, type Locale } from '$words/time.ts';
 
   interface Props {
     kind: FeedKind;
-    feeds: readonly Feed[];
+    feeds: readonly SecretFeed[];
     /** The address that was just made; shown this once. */
     shown: string | null;
     newId: string;

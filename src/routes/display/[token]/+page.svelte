@@ -1,7 +1,7 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import { onMount } from 'svelte';
-  import { invalidateAll } from '$app/navigation';
+  import { reload } from '$ui/state/reload.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
   import { needWords } from '$words/reminders.ts';
@@ -17,7 +17,7 @@
     try {
       // Asked first: a page that cannot load again would be replaced by an error.
       cutOff = !(await fetch('/api/health')).ok;
-      if (!cutOff) await invalidateAll();
+      if (!cutOff) await reload();
     } catch {
       cutOff = true;
     }
@@ -111,7 +111,7 @@
     margin: 0;
     padding: 0;
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(min(24rem, 100%), 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(20rem, 100%), 1fr));
     gap: 1rem 2rem;
   }
   .days > ul > li {

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
   import { Button } from 'carbon-components-svelte';
-  import Printer from 'carbon-icons-svelte/lib/Printer.svelte';
   import type { PageData } from './$types';
 
   let { data }: { data: PageData } = $props();
@@ -19,7 +18,7 @@
     <p class="soft">{t('shelf.labels.lead')}</p>
   </div>
   {#if data.labels.length > 0}
-    <Button icon={Printer} disabled={chosen.length === 0} on:click={() => window.print()}
+    <Button disabled={chosen.length === 0} on:click={() => window.print()}
       >{t('shelf.labels.print', { count: chosen.length })}</Button
     >
   {/if}
