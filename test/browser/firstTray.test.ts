@@ -62,7 +62,10 @@ describe('the first tray, from clone to plate', () => {
       const page = await stage.page(device);
       const hand = handOf(page);
       await open(page, stage, '/round');
-      await hand.press(page.getByRole('link', { name: 'New sowing' }));
+      // On a phone Sow is at the thumb, and nowhere else.
+      await hand.press(
+        page.getByRole('link', { name: device === PHONE ? 'Sow' : 'New sowing', exact: true })
+      );
       await hand.fill(page.getByRole('searchbox', { name: 'Find a crop' }), 'cress');
       await hand.press(page.getByRole('link', { name: /^Garden cress/ }));
       await hand.press(page.getByText('Another size or shape'));

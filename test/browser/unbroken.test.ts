@@ -20,6 +20,7 @@ async function begin(page: Page, stage: Stage, name: string): Promise<void> {
   await open(page, stage, '/welcome');
   await page.getByLabel('Household').fill(name);
   await page.getByLabel('Your name').fill('Ilo');
+  await page.getByText(/^Guessed from this device: Europe\/Madrid, metric units/).click();
   await page.getByLabel('Time zone').selectOption('Europe/Madrid');
   await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
   await page.getByRole('button', { name: 'Plan your first sowing' }).click();

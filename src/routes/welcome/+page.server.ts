@@ -4,6 +4,7 @@ import { redirect } from '@sveltejs/kit';
 import { DEFAULT_METHOD } from '$core/supplies/methods/ready.ts';
 import { inHousehold } from '$server/db/connection.ts';
 import { addHousehold, isNameTaken, USUAL_DAY } from '$server/households/household.ts';
+import { guessOf, usZones } from '$server/households/guess.ts';
 import { likelyLatitude } from '$server/households/latitude.ts';
 import { form, notTaken } from '$server/requests/answer.ts';
 import { available } from '$server/requests/session.ts';
@@ -17,7 +18,8 @@ import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async () => ({
   open: await available(mayBegin),
-  zones: Intl.supportedValuesOf('timeZone')
+  zones: Intl.supportedValuesOf('timeZone'),
+  usZones: usZones()
 });
 
 const CLOSED = () => t('door.broteBelongsHouseholdAlreadyTakes');
@@ -36,7 +38,7 @@ export const actions: Actions = {
     try {
       const begun = await inHousehold(id, async (tx) => {
         if (!(await mayBeginNow(tx))) return false;
-        await addHousehold(tx, {
+        const settings = {
           id,
           name,
           zone,
@@ -45,7 +47,8 @@ export const actions: Actions = {
           latitudeDeg: likelyLatitude(zone),
           ...USUAL_DAY,
           methodKey: DEFAULT_METHOD.key
-        });
+        };
+        await addHousehold(tx, settings, guessOf(zone, caller.language).currency);
         return true;
       });
       if (!begun) return notTaken(403, fields, {}, CLOSED());

@@ -15,11 +15,15 @@
 
   let zone = $state(typedBefore('zone'));
   let units = $state(typedBefore('units') || 'metric');
+  /** Whether this device has named its zone: it is shown, and asked for only by whoever wants another. */
+  let guessed = $state(false);
+  const isWrong = $derived(wrong('zone') !== '' || wrong('units') !== '');
   onMount(() => {
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
     zone = typed('zone') || zone || (data.zones.includes(here) ? here : '');
     if (typed('units')) units = typed('units');
-    else if (['en-US', 'en-LR', 'my'].includes(navigator.language)) units = 'us';
+    else units = data.usZones.includes(zone) ? 'us' : 'metric';
+    guessed = zone !== '';
   });
 </script>
 
@@ -44,7 +48,6 @@
         value={typed('memberName')}
         error={wrong('memberName')}
       />
-      <ZoneAndUnits zones={data.zones} bind:zone bind:units {wrong} />
       <Field
         type="password"
         name="passphrase"
@@ -53,6 +56,14 @@
         error={wrong('passphrase')}
         autocomplete="new-password"
       />
+      <details class="unfold small" open={!guessed || isWrong}>
+        <summary
+          >{guessed
+            ? t('door.guessed', { zone: zone.replaceAll('_', ' '), units })
+            : t('door.zoneAndUnits')}</summary
+        >
+        <ZoneAndUnits zones={data.zones} bind:zone bind:units {wrong} />
+      </details>
       <Button type="submit">{t('round.beginFirstSowing')}</Button>
     </form>
     <p class="small"><a href="/sign-in">{t('door.signHouseholdHereAlready')}</a></p>

@@ -71,13 +71,16 @@ export const isNameTaken = (error: unknown): boolean => (error as { code?: strin
 /** Adds a household. The transaction must have been opened for its id. */
 export async function addHousehold(
   tx: Tx,
-  household: HouseholdSettings & { id: string; passphraseHash: string }
+  household: HouseholdSettings & { id: string; passphraseHash: string },
+  currency?: string
 ): Promise<void> {
   await tx`insert into households (household_id, name, name_key, zone, units, passphrase_hash, latitude_deg,
       wake_min, sleep_min, rounds_min, method_key)
     values (${household.id}, ${household.name}, ${nameKey(household.name)}, ${household.zone}, ${household.units},
       ${household.passphraseHash}, ${household.latitudeDeg}, ${household.wakeMin}, ${household.sleepMin},
       ${[...household.roundsMin]}, ${household.methodKey})`;
+  if (currency !== undefined)
+    await tx`update households set currency = ${currency} where household_id = ${household.id}`;
 }
 
 /** The columns of an {@link AccountRow}. */

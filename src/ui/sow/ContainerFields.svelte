@@ -8,7 +8,7 @@
   import QuantityField from '$ui/fields/QuantityField.svelte';
   import { notFreeWords, sizeWords, suggestedName } from '$words/containers.ts';
   import type { Draft } from './draft.ts';
-  import { SHAPES } from './firstDraft.ts';
+  import { beginningSize } from './firstDraft.ts';
 
   /** In what it is sown: one of the household's sizes, a common one, or one of one's own, and how many. */
   interface Props {
@@ -43,7 +43,8 @@
     draft.container = { name: '', ...container };
     draft.containerName = '';
   }
-  const shapeOf = (value: Shape) => take(containers.find((one) => one.shape === value) ?? SHAPES[value]);
+  const shapeOf = (value: Shape) =>
+    take(containers.find((one) => one.shape === value) ?? beginningSize(value, units));
 </script>
 
 <div class="row" role="group" aria-label={t('sow.containersYouHaveCommonSizes')}>

@@ -3,13 +3,15 @@ import { findCrop } from '$core/crops/library.ts';
 import type { Household } from '$core/sowing/household.ts';
 import type { Place } from '$core/places/place.ts';
 import { USUAL_PLACE } from '$core/places/usual.ts';
+import { COMMON_SIZES } from '$core/supplies/containers/sizes.ts';
+import type { Units } from '$core/units/format.ts';
 import type { Container, Shape } from '$core/supplies/containers/container.ts';
 import type { Method } from '$core/supplies/methods/method.ts';
 import { leftG, type LotStock } from '$core/supplies/seed/lot.ts';
 import type { Draft } from './draft.ts';
 
 /** What each shape is to begin with. */
-export const SHAPES: Record<Shape, Container> = {
+const SHAPES: Record<Shape, Container> = {
   rectangle: {
     get name() {
       return t('sow.tray');
@@ -42,6 +44,13 @@ export const SHAPES: Record<Shape, Container> = {
   }
 };
 
+/** The size that a new container of a shape begins with: the first that is common where people measure in these units. */
+export const beginningSize = (shape: Shape, units: Units): Container => ({
+  ...SHAPES[shape],
+  ...COMMON_SIZES[units].find((size) => size.shape === shape),
+  name: SHAPES[shape].name
+});
+
 /** A place of one's own to begin with, where there is none yet. */
 const FIRST_PLACE: Place = {
   id: '',
@@ -57,7 +66,7 @@ export function firstDraft(of: {
   cropKey: string | null;
   lots: readonly LotStock[];
   methods: readonly Method[];
-  household: Pick<Household, 'methodKey' | 'ownCrops' | 'places'>;
+  household: Pick<Household, 'methodKey' | 'ownCrops' | 'places'> & { units: Units };
   /** Its containers, those used last first. */
   lastUsed: readonly Container[];
 }): Draft {
@@ -69,7 +78,7 @@ export function firstDraft(of: {
     parts: [{ cropKey, lotId: lot?.id ?? '', share: '1' }],
     shareOf: 'weight',
     staggered: false,
-    container: { ...(of.lastUsed[0] ?? SHAPES.rectangle) },
+    container: { ...(of.lastUsed[0] ?? beginningSize('rectangle', of.household.units)) },
     containerName: '',
     count: '1',
     medium: method.medium,
