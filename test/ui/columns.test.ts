@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Place } from '../../src/core/places/place.ts';
-import type { Stop } from '../../src/core/steps/walk.ts';
+import { sureWaterings, type Stop } from '../../src/core/steps/walk.ts';
 import { cutOf, inColumns } from '../../src/ui/round/columns.ts';
 
 /** A stop with so many steps; none needs nothing. */
@@ -35,6 +35,25 @@ describe('the two columns of a round', () => {
     expect(cutOf([uneven], 0)).to.equal(1);
     // The washing-up comes last.
     expect(cutOf([alike], 12)).to.be.above(3);
+  });
+
+  it('have a place’s waterings taken together, but for a tray that is to be felt first', () => {
+    const watered = (key: string, kind: string, note?: string) =>
+      ({
+        key,
+        parts: [{ ask: { notes: note ? [{ kind: note }] : [] } }],
+        steps: [
+          { key, body: { kind }, of: [{ records: {} }] },
+          { key: `${key} turn`, body: { kind: 'turn' }, of: [{ records: {} }] }
+        ]
+      }) as unknown as Stop;
+    const stops = [
+      watered('a', 'water'),
+      watered('b', 'water', 'unsure'),
+      watered('c', 'mist'),
+      watered('d', 'water')
+    ];
+    expect(sureWaterings(stops).map(({ key }) => key)).to.deep.equal(['a', 'd']);
   });
 
   it('are one where there is one tray, and none where there is none', () => {

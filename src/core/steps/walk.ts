@@ -80,6 +80,14 @@ export function walk(all: readonly Projected[], round: Round, now: Millis): Walk
   };
 }
 
+/** The waterings of some stops that may be done without touching the medium first: those of which Brote is not unsure. */
+export const sureWaterings = (stops: readonly Stop[]): StopStep[] =>
+  stops
+    .filter(({ parts }) => !parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')))
+    .flatMap(({ steps }) =>
+      steps.filter(({ body, of }) => body.kind === 'water' && of.every(({ records }) => records !== null))
+    );
+
 /** Whether a stop asks for nothing: no step, no look, and no question about what became of it. */
 export const needsNothing = ({ steps, parts }: Stop): boolean =>
   steps.length === 0 &&

@@ -1,6 +1,6 @@
 /** What a single key does. */
 export type KeyAct =
-  'find' | 'help' | 'sow' | 'next' | 'previous' | 'done' | 'dry' | 'right' | 'wet' | 'undo';
+  'find' | 'help' | 'sow' | 'next' | 'previous' | 'done' | 'shelf' | 'dry' | 'right' | 'wet' | 'undo';
 
 /** The keys, in the order in which they are explained. */
 export const KEYS: readonly (readonly [key: string, act: KeyAct])[] = [
@@ -8,6 +8,7 @@ export const KEYS: readonly (readonly [key: string, act: KeyAct])[] = [
   ['j', 'next'],
   ['k', 'previous'],
   ['x', 'done'],
+  ['s', 'shelf'],
   ['d', 'dry'],
   ['r', 'right'],
   ['w', 'wet'],

@@ -29,6 +29,10 @@ export function actAtStop(act: KeyAct): void {
       return go(-1);
     case 'done':
       return current()?.querySelector<HTMLElement>('.tick:not(:disabled)')?.click();
+    case 'shelf': {
+      const place = current()?.closest<HTMLElement>('section[data-place]')?.dataset.place;
+      return document.querySelector<HTMLElement>(`[data-key=shelf][data-place="${place}"]`)?.click();
+    }
     case 'undo':
       return document.querySelector<HTMLElement>('[data-key=undo]')?.click();
     default:

@@ -5,7 +5,7 @@
   import { reload } from '$ui/state/reload.ts';
   import { beginsAt } from '$core/sowing/soak.ts';
   import { Button } from 'carbon-components-svelte';
-  import { walk } from '$core/steps/walk.ts';
+  import { sureWaterings, walk } from '$core/steps/walk.ts';
   import { roundAt } from '$core/time/rhythm.ts';
   import { cutOf, inColumns } from '$ui/round/columns.ts';
   import Stop from '$ui/round/Stop.svelte';
@@ -13,6 +13,7 @@
   import { bodyOfWalk } from '$core/reminders/rounds.ts';
   import { unheardSince } from '$core/reminders/silence.ts';
   import CatchUp from '$ui/round/CatchUp.svelte';
+  import WaterAll from '$ui/round/WaterAll.svelte';
   import OnOrder from '$ui/round/OnOrder.svelte';
   import Turn from '$ui/round/Turn.svelte';
   import WashUp from '$ui/cleaning/WashUp.svelte';
@@ -80,6 +81,11 @@
       }))
       .filter(({ stops }) => stops.length > 0)
   );
+  /** Of all that stands there, whichever column it is drawn in. */
+  const wateringsAt = (placeId: string) =>
+    sureWaterings(
+      shelves.find(({ place }) => place.id === placeId)!.stops.filter((stop) => !isUnheard(stop))
+    );
   const stopKeys = $derived(shelves.flatMap(({ stops }) => stops.map(({ key }) => key)).join(' '));
   /** Worked out anew when a tray comes or goes, not at every touch: nothing jumps from column to column under a hand. */
   const cut = $derived.by(() => {
@@ -167,12 +173,17 @@
     {#each columns as groups, column (column)}
       <div>
         {#each groups as { place, stops, continued } (place.id)}
+          {@const waterings = continued ? [] : wateringsAt(place.id)}
           <section
             class="shelf"
             class:continued
+            data-place={place.id}
             aria-label={continued ? t('round.placeContinued', { place: place.name }) : place.name}
           >
-            <h2>{continued ? t('round.placeContinued', { place: place.name }) : place.name}</h2>
+            <div class="heading">
+              <h2>{continued ? t('round.placeContinued', { place: place.name }) : place.name}</h2>
+              {#if waterings.length > 1}<WaterAll steps={waterings} {place} />{/if}
+            </div>
             {#each stops as stop (stop.key)}
               {#if since !== null && isUnheard(stop)}
                 <CatchUp {stop} {since} {now} {locale} />
@@ -193,7 +204,7 @@
         {/each}
         {#if column === 1 && today.washUp.length > 0}
           <section class="shelf" aria-labelledby="wash-up">
-            <h2 id="wash-up">{t('round.atSink')}</h2>
+            <div class="heading"><h2 id="wash-up">{t('round.atSink')}</h2></div>
             <WashUp toClean={today.washUp} {locale} />
           </section>
         {/if}
@@ -223,14 +234,19 @@
   .shelf {
     margin-top: 0.6rem;
   }
+  .heading {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+    border-bottom: 1.5px solid var(--ink-faint);
+  }
   .shelf h2 {
     padding-bottom: 0.1rem;
-    border-bottom: 1.5px solid var(--ink-faint);
     font-size: 1rem;
     font-weight: 600;
     color: var(--ink-soft);
   }
-  #wash-up {
+  .heading:has(#wash-up) {
     margin-bottom: 0.4rem;
   }
   @media (max-width: 60rem) {
@@ -238,7 +254,7 @@
       grid-template-columns: minmax(0, 1fr);
     }
     /* The columns stand one under the other: its heading is above. */
-    .continued h2 {
+    .continued .heading {
       display: none;
     }
     .shelf :global(.stop + .stop) {
@@ -248,6 +264,8 @@
   @media (max-width: 47.99rem) {
     .shelf h2 {
       padding: 0;
+    }
+    .heading {
       border: 0;
     }
     /* What is to be done begins as high as it can. */
