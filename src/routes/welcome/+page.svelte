@@ -22,7 +22,7 @@
     const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
     zone = typed('zone') || zone || (data.zones.includes(here) ? here : '');
     if (typed('units')) units = typed('units');
-    else units = data.usZones.includes(zone) ? 'us' : 'metric';
+    else if (data.usZones.includes(zone)) units = 'us';
     guessed = zone !== '';
   });
 </script>
