@@ -50,6 +50,7 @@ export function windowWords(
   if (!Number.isFinite(open.p50)) return t('tray.doesNotOpenAsStands');
   if (open.seen) return closing(close, now, locale);
   if (open.p50 <= now && still !== null) return STILL[still];
+  if (open.p50 <= now && close.p50 <= now) return t('tray.likelyPastSince', { day: day(close.p50) });
   if (open.p50 <= now) return t('tray.likelyOpenSinceDayLook', { day: day(open.p50) });
   const [from, to] = [open.p10, open.p90];
   if (daysAway(to, from, locale.zone) === 0) return t('tray.opensDay', { day: day(open.p50) });

@@ -114,6 +114,16 @@ describe('a window in words', () => {
     ).to.equal('Likely open since yesterday. Check for the cue.');
   });
 
+  it('never calls a window likely open that has most likely closed', () => {
+    expect(
+      windowWords(
+        { open: mark(-6, -5, -4), close: mark(-2, -1, 0), hindered: null, still: null },
+        NOW,
+        METRIC
+      )
+    ).to.equal('Likely past its window since yesterday. Taste it before you cut it.');
+  });
+
   it('never calls a tray likely open that is still covered or in the dark by its log', () => {
     const over = (still: 'covered' | 'dark') =>
       windowWords({ open: mark(-2, -1, 1), close, hindered: null, still }, NOW, METRIC);
