@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { stepped } from '../../src/ui/fields/oneStop.ts';
 import { actOf, KEYS } from '../../src/ui/keys/keys.ts';
 
 const pressed = (key: string, more: Partial<Parameters<typeof actOf>[0]> = {}) =>
@@ -25,5 +26,17 @@ describe('single keys', () => {
     expect(pressed('n', { target: within(true) })).to.equal(null);
     for (const held of ['ctrlKey', 'metaKey', 'altKey', 'defaultPrevented'] as const)
       expect(pressed('r', { [held]: true }), held).to.equal(null);
+  });
+});
+
+describe('arrow keys among the buttons of a toolbar', () => {
+  it('go on and back and round at the ends, Home and End to them, and others nowhere', () => {
+    expect(stepped('ArrowRight', 0, 3)).to.equal(1);
+    expect(stepped('ArrowDown', 2, 3)).to.equal(0);
+    expect(stepped('ArrowLeft', 0, 3)).to.equal(2);
+    expect(stepped('Home', 2, 3)).to.equal(0);
+    expect(stepped('End', 0, 3)).to.equal(2);
+    expect(stepped('Tab', 0, 3)).to.equal(null);
+    expect(stepped('ArrowRight', -1, 0)).to.equal(null);
   });
 });

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
+  import { oneStop } from '$ui/fields/oneStop.ts';
   import { piecesOf } from '$core/harvest/pieces.ts';
   import type { Tint } from '$core/picture/habit.ts';
   import type { SowingSetup } from '$core/sowing/sowing.ts';
@@ -55,7 +56,9 @@
 <div
   class="trays"
   style:--leaf={leaf === 'green' ? 'var(--leaf-green)' : `var(--leaf-${leaf}-tone)`}
-  role="group"
+  role="toolbar"
+  tabindex="-1"
+  use:oneStop
   aria-label={t('harvest.trayFromAboveTouchWhat')}
   onpointermove={follow}
 >

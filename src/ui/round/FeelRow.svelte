@@ -1,5 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
+  import { oneStop } from '$ui/fields/oneStop.ts';
   import type { Stop } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
   import { MOISTURE_WORDS } from '$words/moisture.ts';
@@ -24,7 +25,13 @@
 </script>
 
 {#if chips.length > 0}
-  <div class="row look feel" role="group" aria-label={t('round.howDampName', { name })}>
+  <div
+    class="row look feel"
+    role="toolbar"
+    tabindex="-1"
+    use:oneStop
+    aria-label={t('round.howDampName', { name })}
+  >
     {#if unsure}<strong class="small">{t('round.touchFirst')}</strong>{/if}
     {#each chips as moisture (moisture)}
       <button

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
+  import { oneStop } from '$ui/fields/oneStop.ts';
   import { TextInput } from 'carbon-components-svelte';
   import type { Container, ContainerStock, Shape } from '$core/supplies/containers/container.ts';
   import { COMMON_SIZES, isSameSize, ofSize } from '$core/supplies/containers/sizes.ts';
@@ -47,7 +48,7 @@
     take(containers.find((one) => one.shape === value) ?? beginningSize(value, units));
 </script>
 
-<div class="row" role="group" aria-label={t('sow.containersYouHaveCommonSizes')}>
+<div class="row" role="toolbar" tabindex="-1" use:oneStop aria-label={t('sow.containersYouHaveCommonSizes')}>
   {#each containers.slice(0, 5) as container (JSON.stringify(container))}
     <button
       class="chip"

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { cropName } from '$words/cropNames.ts';
   import { rich, t, table } from '$messages/t.ts';
+  import { oneStop } from '$ui/fields/oneStop.ts';
   import Rich from '$ui/shell/Rich.svelte';
   import { Search } from 'carbon-components-svelte';
   import { withOwnCrops } from '$core/crops/library.ts';
@@ -66,7 +67,7 @@
     bind:value={words}
     size="lg"
   />
-  <div class="row" role="group" aria-label={t('crops.only')}>
+  <div class="row" role="toolbar" tabindex="-1" use:oneStop aria-label={t('crops.only')}>
     {#each FILTERS as filter (filter)}
       <button class="chip" aria-pressed={filters.includes(filter)} onclick={() => toggle(filter)}
         >{FILTER_NAMES[filter]}</button

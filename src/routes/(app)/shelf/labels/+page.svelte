@@ -1,5 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
+  import { oneStop } from '$ui/fields/oneStop.ts';
   import { Button } from 'carbon-components-svelte';
   import type { PageData } from './$types';
 
@@ -28,7 +29,7 @@
 {#if data.labels.length === 0}
   <p class="card">{t('shelf.labels.none')}</p>
 {:else}
-  <div class="row screen" role="group" aria-label={t('shelf.labels.which')}>
+  <div class="row screen" role="toolbar" tabindex="-1" use:oneStop aria-label={t('shelf.labels.which')}>
     {#each data.labels as label (label.id)}
       <button class="chip quiet" aria-pressed={!off.includes(label.id)} onclick={() => toggle(label.id)}
         >{label.crop}, {label.container}</button
