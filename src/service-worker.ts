@@ -3,6 +3,7 @@
 /// <reference lib="esnext" />
 /// <reference lib="webworker" />
 import { build, files, version } from '$service-worker';
+import type { Found } from './contract/api.ts';
 import { FOR_HEADER, forgets, NOBODY, QUEUE_DB, QUEUE_STORE } from './contract/copies.ts';
 
 // Keeps what was loaded for when the network is away, and shows what is pushed. It decides nothing about growing.
@@ -203,22 +204,43 @@ async function notCached(): Promise<Response> {
   return page ? new Response(page.body, { status: 503, headers: page.headers }) : Response.error();
 }
 
-/** What a page asks for once it is open: its views made ready for when the network is away. */
+/** What a page asks for once it is open: the views of the shelf and its trays made ready for when the network is away. */
 worker.addEventListener('message', (event) => {
   if (event.data === 'make-ready') event.waitUntil(makeReady());
 });
 
 async function makeReady(): Promise<void> {
   await keepOfflinePage();
-  const paths = VIEWS.flatMap((view) => [view, `${view}/__data.json`]);
-  for (const path of paths)
-    try {
-      const asked = turn;
-      const answer = await fetch(path);
-      await keep(new URL(path, location.origin), answer, asked);
-    } catch {
-      return;
-    }
+  try {
+    for (const view of VIEWS) await makeViewReady(view);
+    for (const id of await traysUnderWay())
+      for (const view of [`/tray/${id}`, `/tray/${id}/look`])
+        if (!(await isFresh(view))) await makeViewReady(view);
+  } catch {
+    // Without a network there is nothing more to make ready.
+  }
+}
+
+/** Keeps a view as a page, and as what a page that is open already asks for. */
+async function makeViewReady(view: string): Promise<void> {
+  for (const path of [view, `${view}/__data.json`]) {
+    const asked = turn;
+    const answer = await fetch(path);
+    await keep(new URL(path, location.origin), answer, asked);
+  }
+}
+
+async function traysUnderWay(): Promise<string[]> {
+  const answer = await fetch('/api/find');
+  return answer.ok ? ((await answer.json()) as Found).trays.map(({ id }) => id) : [];
+}
+
+/** A copy of a tray's page that is younger is not fetched again only to be ready: it comes with every look at it. */
+const FRESH_MS = 6 * 3_600_000;
+
+async function isFresh(view: string): Promise<boolean> {
+  const cached = await (await caches.open(PAGES)).match(`${view}/__data.json`, { ignoreVary: true });
+  return cached !== undefined && Date.now() - Number(cached.headers.get(STORED)) < FRESH_MS;
 }
 
 worker.addEventListener('push', (event) => {

@@ -40,6 +40,11 @@ describe('without a network', () => {
         await new Promise((resolve) => requestAnimationFrame(resolve));
       }
     });
+  const isKept = (page: Page, path: string) =>
+    page.waitForFunction(
+      async (wanted) => (await (await caches.open('pages')).match(`${wanted}/__data.json`)) !== undefined,
+      path
+    );
   const events = async (): Promise<number> => Number((await sql`select count(*) from events`)[0]!.count);
 
   before(async () => {
@@ -58,10 +63,11 @@ describe('without a network', () => {
   it('shows the round that was loaded, keeps what is touched through a closed browser, and sends it once', async () => {
     let page = await unlock();
     await page.goto(`${stage.url}round`);
-    await page.evaluate(() => navigator.serviceWorker.ready);
-    // The page that installed it is looked after from its next visit on.
-    await page.reload();
+    // The first visit is enough, for its trays as well.
     await ready(page);
+    const tray = page.locator('article.stop h3 a').first();
+    const trayName = await tray.innerText();
+    await isKept(page, `${await tray.getAttribute('href')}/look`);
     const before = await events();
     await stage.away();
     await page.reload();
@@ -69,6 +75,10 @@ describe('without a network', () => {
     const tick = page.locator('button.tick').first();
     await tick.click();
     await page.getByText(/Offline: 1 change is waiting/).waitFor();
+    await page.goto(`${stage.url}${(await tray.getAttribute('href'))!.slice(1)}`);
+    await page.getByRole('heading', { level: 1, name: trayName }).waitFor();
+    await page.goto(`${page.url()}/look`);
+    await page.getByRole('heading', { level: 1, name: 'What do you see?' }).waitFor();
 
     await phone.close();
     page = await unlock();

@@ -80,7 +80,10 @@
     if (clock.startKept()) withoutNetwork();
     void journal.resume().then((sent) => (sent ? reload() : undefined));
     timers.resume();
-    navigator.serviceWorker?.controller?.postMessage('make-ready');
+    // At the first visit there is none yet, and after an update its copies are gone: once it takes over it is asked again.
+    const makeReady = () => navigator.serviceWorker.controller?.postMessage('make-ready');
+    if (navigator.serviceWorker) makeReady();
+    navigator.serviceWorker?.addEventListener('controllerchange', makeReady);
     const second = setInterval(() => (timers.now = now()), 1000);
     const tick = setInterval(() => document.visibilityState === 'visible' && void refresh(), 60_000);
     const online = () => void refresh();
@@ -90,6 +93,7 @@
     return () => {
       clearInterval(tick);
       clearInterval(second);
+      navigator.serviceWorker?.removeEventListener('controllerchange', makeReady);
       window.removeEventListener('online', online);
       window.removeEventListener('offline', offline);
     };
