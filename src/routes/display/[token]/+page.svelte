@@ -56,7 +56,7 @@
             <div>
               <h2>{stop.name}</h2>
               <p class="soft">{stop.where}</p>
-              {#each stop.steps as step (step)}<p class="step">{step}</p>{/each}
+              {#each stop.steps as step, nth (nth)}<p class="step">{step}</p>{/each}
               {#if stop.window}<p class="soft">{stop.window}</p>{/if}
             </div>
           </li>
@@ -68,7 +68,7 @@
       {#each day.ahead as { when, lines } (when)}
         <h3>{when}</h3>
         <ul>
-          {#each lines as line (line)}<li>{line}</li>{/each}
+          {#each lines as line, nth (nth)}<li>{line}</li>{/each}
         </ul>
       {:else}
         <p class="soft">{t('door.displayNothingAhead')}</p>

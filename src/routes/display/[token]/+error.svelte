@@ -1,0 +1,29 @@
+<script lang="ts">
+  import { t } from '$messages/t.ts';
+  import { onMount } from 'svelte';
+  import { page } from '$app/state';
+
+  // Nobody stands by to press anything: a server that was away for a moment is asked again.
+  const RETRY_MS = 60_000;
+  onMount(() => {
+    const timer = setInterval(() => location.reload(), RETRY_MS);
+    return () => clearInterval(timer);
+  });
+</script>
+
+<svelte:head><title>Brote</title></svelte:head>
+
+<main>
+  <h1>{page.error?.message}</h1>
+  <p class="soft">{t('door.displayRetries')}</p>
+</main>
+
+<style>
+  main {
+    display: grid;
+    gap: 1rem;
+    max-width: 46rem;
+    margin: 0 auto;
+    padding: 3rem 1.5rem;
+  }
+</style>
