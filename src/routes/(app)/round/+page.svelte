@@ -270,13 +270,13 @@
     }
     /* What is to be done begins as high as it can. */
     .page-head {
-      flex-wrap: nowrap;
       align-items: start;
     }
     .page-head > .row {
-      flex: none;
-      flex-direction: column-reverse;
+      flex-flow: column-reverse nowrap;
       align-items: end;
+      max-width: 100%;
+      margin-inline-start: auto;
       gap: 0;
       font-size: 0.875rem;
     }
