@@ -161,7 +161,9 @@
     text-decoration: underline;
     cursor: pointer;
   }
-  .what > :global(header:has(+ button)) {
+  /* Beside what unfolds: on a phone only the name. */
+  .quiet .what > :global(header:has(+ button)),
+  .stop:not(.quiet) .what > :global(header:has(+ button) h3) {
     padding-inline-end: 3.25rem;
   }
   .offered:not(.unfolded),
@@ -177,6 +179,12 @@
     font-size: 1.1rem;
   }
   @media (min-width: 48rem) {
+    .what > :global(header:has(+ button)) {
+      padding-inline-end: 3.25rem;
+    }
+    .stop:not(.quiet) .what > :global(header:has(+ button) h3) {
+      padding-inline-end: 0;
+    }
     .stop.alone {
       grid-template-columns: minmax(12rem, 19rem) minmax(0, 1fr);
       gap: 0 2rem;
