@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { t } from '$messages/t.ts';
   import { onMount } from 'svelte';
   import { page } from '$app/state';
 
@@ -15,13 +14,10 @@
 
 <main>
   <h1>{page.error?.message}</h1>
-  <p class="soft">{t('door.displayRetries')}</p>
 </main>
 
 <style>
   main {
-    display: grid;
-    gap: 1rem;
     max-width: 46rem;
     margin: 0 auto;
     padding: 3rem 1.5rem;
