@@ -40,11 +40,12 @@ describe('without a network', () => {
         await new Promise((resolve) => requestAnimationFrame(resolve));
       }
     });
-  const isKept = (page: Page, path: string) =>
-    page.waitForFunction(
-      async (wanted) => (await (await caches.open('pages')).match(`${wanted}/__data.json`)) !== undefined,
-      path
-    );
+  const kept = (page: Page, path: string) =>
+    page.evaluate(async (wanted) => {
+      const pages = await caches.open('pages');
+      while (!(await pages.match(`${wanted}/__data.json`)))
+        await new Promise((resolve) => requestAnimationFrame(resolve));
+    }, path);
   const events = async (): Promise<number> => Number((await sql`select count(*) from events`)[0]!.count);
 
   before(async () => {
@@ -67,7 +68,7 @@ describe('without a network', () => {
     await ready(page);
     const tray = page.locator('article.stop h3 a').first();
     const trayName = await tray.innerText();
-    await isKept(page, `${await tray.getAttribute('href')}/look`);
+    await kept(page, `${await tray.getAttribute('href')}/look`);
     const before = await events();
     await stage.away();
     await page.reload();
