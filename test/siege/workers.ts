@@ -17,7 +17,11 @@ export interface WorkersKilled {
   repeated: number;
 }
 
-const LEASE_S = 2;
+/**
+ * Longer than a webhook is waited for, as a worker asks: where a busy machine takes longer than a lease, both workers take
+ * the same message, and each try makes it wait longer.
+ */
+const LEASE_S = 12;
 const SECRET = 'whsec_MfKQ9r8GKYqrTwjUPD8ILPZIo2LaLaSw';
 
 /**
