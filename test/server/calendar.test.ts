@@ -136,7 +136,7 @@ describe('a display on the wall', () => {
   });
   after(() => app.close());
 
-  it('says what this round needs and what comes until the end of tomorrow, to whoever has its address', async () => {
+  it('shows this round and the rounds until the end of tomorrow to anyone who has its address', async () => {
     await home.sow({ sowAt: NOW - 4 * DAY }, [
       event(0, { type: 'sown', waterG: 300 }, { at: NOW - 4 * DAY }),
       event(0, { type: 'lit' }, { at: NOW - 2 * DAY })

@@ -15,7 +15,7 @@
 
   let zone = $state(typedBefore('zone'));
   let units = $state(typedBefore('units') || 'metric');
-  /** Whether this device has named its zone: it is shown, and asked for only by whoever wants another. */
+  /** True once the device has named its time zone. The form then shows the guess and folds the fields away. */
   let guessed = $state(false);
   const isWrong = $derived(wrong('zone') !== '' || wrong('units') !== '');
   onMount(() => {

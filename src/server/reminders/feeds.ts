@@ -15,7 +15,7 @@ export async function listFeeds(tx: Tx, memberId: string): Promise<SecretFeed[]>
   }));
 }
 
-/** Makes a secret address. @returns its token, which is kept nowhere; null where it is there already */
+/** Adds a secret address. @returns its token, which is not stored; null if the address exists already */
 export async function addFeed(
   tx: Tx,
   householdId: string,

@@ -81,13 +81,13 @@
       }))
       .filter(({ stops }) => stops.length > 0)
   );
-  /** Of all that stands there, whichever column it is drawn in. */
+  /** The waterings of a whole place, even where its trays are split between the two columns. */
   const wateringsAt = (placeId: string) =>
     sureWaterings(
       shelves.find(({ place }) => place.id === placeId)!.stops.filter((stop) => !isUnheard(stop))
     );
   const stopKeys = $derived(shelves.flatMap(({ stops }) => stops.map(({ key }) => key)).join(' '));
-  /** Worked out anew when a tray comes or goes, not at every touch: nothing jumps from column to column under a hand. */
+  /** Computed again only when a tray comes or goes, so that a tick never moves a tray to the other column. */
   const cut = $derived.by(() => {
     void stopKeys;
     return untrack(() => cutOf(shelves, today.washUp.length > 0 ? 8 : 0));

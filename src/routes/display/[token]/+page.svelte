@@ -10,12 +10,12 @@
   let { data }: { data: PageData } = $props();
   const day = $derived(data.day);
 
-  /** Whether the server could not be reached at the last try: what stands here is from before. */
+  /** True while the server cannot be reached; the page then shows the last answer. */
   let cutOff = $state(false);
   const REFRESH_MS = 60_000;
   async function refresh() {
     try {
-      // Asked first: a page that cannot load again would be replaced by an error.
+      // Check first: a failed reload would replace the page with an error.
       cutOff = !(await fetch('/api/health')).ok;
       if (!cutOff) await reload();
     } catch {
