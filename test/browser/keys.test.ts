@@ -28,7 +28,7 @@ describe('single keys', () => {
     await second.locator('h3 a').focus();
     await page.keyboard.press('w');
     await page.getByText('Broccoli: wet', { exact: true }).waitFor();
-    // It can be taken back once it is kept.
+    // The server has to answer before it can be undone.
     await undo.waitFor();
     await page.keyboard.press('u');
     await undo.waitFor({ state: 'detached' });

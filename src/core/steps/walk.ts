@@ -80,10 +80,20 @@ export function walk(all: readonly Projected[], round: Round, now: Millis): Walk
   };
 }
 
-/** The waterings of some stops that may be done without touching the medium first: those of which Brote is not unsure. */
+/** What ticking a step records of each sowing that it is done to; nothing for a cut, which is weighed first. */
+export const recordsOfStep = ({ of }: StopStep): { sowingId: string; body: EventBody; taskKey: string }[] =>
+  of.flatMap(({ projected, records, key }) =>
+    records ? [{ sowingId: projected.setup.id, body: records, taskKey: key }] : []
+  );
+
+/** Whether the medium has to be felt before anybody can say how much water it needs. */
+export const isUnsure = ({ parts }: Stop): boolean =>
+  parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure'));
+
+/** The waterings of some stops that may be done without feeling the medium first. */
 export const sureWaterings = (stops: readonly Stop[]): StopStep[] =>
   stops
-    .filter(({ parts }) => !parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')))
+    .filter((stop) => !isUnsure(stop))
     .flatMap(({ steps }) =>
       steps.filter(({ body, of }) => body.kind === 'water' && of.every(({ records }) => records !== null))
     );

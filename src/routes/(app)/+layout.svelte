@@ -80,9 +80,9 @@
     if (clock.startKept()) withoutNetwork();
     void journal.resume().then((sent) => (sent ? reload() : undefined));
     timers.resume();
-    // At the first visit there is none yet, and after an update its copies are gone: once it takes over it is asked again.
-    const makeReady = () => navigator.serviceWorker.controller?.postMessage('make-ready');
-    if (navigator.serviceWorker) makeReady();
+    // No worker controls the first visit, and an update drops the copies: ask again when one takes control.
+    const makeReady = () => navigator.serviceWorker?.controller?.postMessage('make-ready');
+    makeReady();
     navigator.serviceWorker?.addEventListener('controllerchange', makeReady);
     const second = setInterval(() => (timers.now = now()), 1000);
     const tick = setInterval(() => document.visibilityState === 'visible' && void refresh(), 60_000);

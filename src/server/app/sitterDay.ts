@@ -5,7 +5,7 @@ import type { Picture } from '../../core/picture/picture.ts';
 import { sits, sittersRounds } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import { AHEAD_D, goThroughInSteps } from '../../core/steps/ahead.ts';
-import { walk, type Stop } from '../../core/steps/walk.ts';
+import { recordsOfStep, walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { stepCaution } from '../../words/cautions.ts';
@@ -155,20 +155,12 @@ export async function sitterTick(
   await recordEvents(
     tx,
     { household, memberId: sitterId },
-    step.of.flatMap(({ projected: { setup }, records, key }) =>
-      records
-        ? [
-            {
-              id: idFrom(`${setup.id}:${key}`, nonce),
-              sowingId: setup.id,
-              at: now,
-              taskKey: key,
-              sure: false,
-              body: records
-            }
-          ]
-        : []
-    )
+    recordsOfStep(step).map((one) => ({
+      ...one,
+      id: idFrom(`${one.sowingId}:${one.taskKey}`, nonce),
+      at: now,
+      sure: false
+    }))
   );
   return true;
 }

@@ -5,13 +5,17 @@ import type { Units } from '../../core/units/format.ts';
 /** Countries whose kitchens measure in ounces, cups and degrees Fahrenheit. */
 const US_UNITS: readonly string[] = ['US', 'LR', 'FM', 'MH', 'PW', 'PR', 'GU', 'VI', 'AS', 'MP'];
 
-/** Time zones of those countries. A zone that several countries share counts by the first, the one it is named for. */
-export const usZones = (): string[] =>
-  Object.values(getAllTimezones())
-    .filter(({ countries }) => US_UNITS.includes(countries[0] ?? ''))
-    .map(({ name }) => name);
+/** A language that names no country. */
+const NO_LANGUAGE = 'und';
 
-/** Where somebody most likely lives: the country of their time zone, or else of their language. */
+/** Time zones in which a household most likely measures in US units, whatever it speaks. */
+export const usZones = (): string[] =>
+  Object.keys(getAllTimezones()).filter((zone) => guessOf(zone, NO_LANGUAGE).units === 'us');
+
+/**
+ * Where somebody most likely lives: the country of their time zone, or else of their language. A zone that several countries
+ * share counts as the first, the one it is named for.
+ */
 const countryOf = (zone: string, language: string): string | null =>
   getTimezone(zone)?.countries[0] ?? new Intl.Locale(language).region ?? null;
 

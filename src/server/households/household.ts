@@ -68,7 +68,10 @@ export const householdNow = (household: HouseholdAccount): number =>
 /** Whether a write failed for a name that another household has. */
 export const isNameTaken = (error: unknown): boolean => (error as { code?: string }).code === '23505';
 
-/** Adds a household. The transaction must have been opened for its id. */
+/**
+ * Adds a household. The transaction must have been opened for its id.
+ * @param currency what it pays in; euros if not given
+ */
 export async function addHousehold(
   tx: Tx,
   household: HouseholdSettings & { id: string; passphraseHash: string },
@@ -79,6 +82,7 @@ export async function addHousehold(
     values (${household.id}, ${household.name}, ${nameKey(household.name)}, ${household.zone}, ${household.units},
       ${household.passphraseHash}, ${household.latitudeDeg}, ${household.wakeMin}, ${household.sleepMin},
       ${[...household.roundsMin]}, ${household.methodKey})`;
+  // The application may change a currency, not insert one.
   if (currency !== undefined)
     await tx`update households set currency = ${currency} where household_id = ${household.id}`;
 }

@@ -3,7 +3,7 @@
   import { Button } from 'carbon-components-svelte';
   import type { Place } from '$core/places/place.ts';
   import { leavesDark } from '$core/steps/step.ts';
-  import type { StopStep } from '$core/steps/walk.ts';
+  import { recordsOfStep, type StopStep } from '$core/steps/walk.ts';
   import type { MediumStock } from '$core/supplies/media/medium.ts';
   import Caution from '$ui/shell/Caution.svelte';
   import { useJournal } from '$ui/state/journal.svelte.ts';
@@ -38,11 +38,7 @@
   const words = $derived(
     cardWords(step, { now, locale, containers: setup.count, medium: { kind: setup.medium, own } })
   );
-  const records = $derived(
-    step.of.flatMap(({ projected, records, key }) =>
-      records ? [{ sowingId: projected.setup.id, body: records, taskKey: key }] : []
-    )
-  );
+  const records = $derived(recordsOfStep(step));
   const stood = $derived(
     step.of.flatMap(({ projected, ifStood, key }) =>
       (ifStood ?? []).map((event, nth, all) => ({

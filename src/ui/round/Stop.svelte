@@ -4,7 +4,7 @@
   import { cropNames } from '$words/containers.ts';
   import type { Place } from '$core/places/place.ts';
   import { picturesOf } from '$core/picture/picture.ts';
-  import { needsNothing, type Stop, type StopStep } from '$core/steps/walk.ts';
+  import { isUnsure, needsNothing, type Stop, type StopStep } from '$core/steps/walk.ts';
   import type { MediumStock } from '$core/supplies/media/medium.ts';
   import type { Round } from '$core/time/rhythm.ts';
   import TrayDrawing from '$ui/tray/TrayDrawing.svelte';
@@ -56,7 +56,7 @@
   const name = $derived(cropNames(sowings));
   const pictures = $derived(picturesOf(sowings, now));
   /** How damp it is must be felt before it is watered: asked for first. */
-  const unsure = $derived(stop.parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')));
+  const unsure = $derived(isUnsure(stop));
   const isSown = $derived(sowings.some(({ state }) => state.sownAt !== null && state.stage !== 'ended'));
   let more = $state(false);
   const quiet = $derived(needsNothing(stop));

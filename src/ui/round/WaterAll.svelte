@@ -1,6 +1,6 @@
 <script lang="ts">
   import { t } from '$messages/t.ts';
-  import type { StopStep } from '$core/steps/walk.ts';
+  import { recordsOfStep, type StopStep } from '$core/steps/walk.ts';
   import { useJournal } from '$ui/state/journal.svelte.ts';
 
   /** Waters every tray of a place that is sure to need it, as one step with one undo. */
@@ -13,11 +13,7 @@
   const count = $derived(steps.length);
   const waterAll = () =>
     void journal.recordAll(
-      steps.flatMap(({ of }) =>
-        of.flatMap(({ projected, records, key }) =>
-          records ? [{ sowingId: projected.setup.id, body: records, taskKey: key }] : []
-        )
-      ),
+      steps.flatMap(recordsOfStep),
       t('round.shelfWatered', { place: place.name, count })
     );
 </script>

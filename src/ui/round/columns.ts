@@ -1,5 +1,5 @@
 import type { Place } from '$core/places/place.ts';
-import { needsNothing, type Stop } from '$core/steps/walk.ts';
+import { isUnsure, needsNothing, type Stop } from '$core/steps/walk.ts';
 
 /** The stops at one place, or the rest of them where a column ended between two. */
 export interface Group {
@@ -12,8 +12,7 @@ export interface Group {
 const linesOf = (stop: Stop): number => {
   if (needsNothing(stop)) return 1;
   const looks = stop.parts.filter(({ ask }) => ask.look !== null || ask.staysCoveredUntil !== null).length;
-  const unsure = stop.parts.some(({ ask }) => ask.notes.some(({ kind }) => kind === 'unsure')) ? 1 : 0;
-  return 3 + 2 * (stop.steps.length + looks + unsure);
+  return 3 + 2 * (stop.steps.length + looks + (isUnsure(stop) ? 1 : 0));
 };
 
 const HEADING = 1;
