@@ -1,28 +1,23 @@
-import { picturesOf, type Picture } from '../../core/picture/picture.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import { goThroughInSteps } from '../../core/steps/ahead.ts';
 import { walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt } from '../../core/time/rhythm.ts';
 import { zoneOf } from '../../core/time/zone.ts';
 import { stepCaution } from '../../words/cautions.ts';
-import { containersWords, cropNames } from '../../words/containers.ts';
-import { picturesWords } from '../../words/pictureWords.ts';
+import { containersWords } from '../../words/containers.ts';
 import { reminderWords } from '../../words/reminders.ts';
 import { cardWords } from '../../words/steps/steps.ts';
 import { clockTime, dayAndTimeAlone, roundName, shortDate } from '../../words/time.ts';
 import { windowOf, windowWords } from '../../words/window.ts';
 import type { InTransaction } from '../db/connection.ts';
 import { Breath } from '../requests/breath.ts';
+import { shownStop, type ShownStop } from './shownStop.ts';
 import { readStanding, workOutStanding, type HouseholdStanding } from './householdStanding.ts';
 
 /** A tray that needs something in this round, in words. */
-export interface DisplayStop {
-  key: string;
-  name: string;
+export interface DisplayStop extends ShownStop {
   where: string;
   window: string;
-  pictures: readonly [Picture, Picture?];
-  picture: string;
   steps: string[];
 }
 
@@ -71,20 +66,15 @@ export async function displayDay(inTx: InTransaction): Promise<DisplayDay> {
   };
 }
 
-function displayStop(stop: Stop, { household, now }: HouseholdStanding): DisplayStop {
-  const sowings = stop.parts.map(({ projected }) => projected);
-  const { setup, place, state } = sowings[0]!;
-  const own = household.media.find(({ id }) => id === setup.mediumId) ?? null;
-  const on = { now, locale: household, containers: setup.count, medium: { kind: setup.medium, own } };
-  const name = cropNames(sowings);
-  const pictures = picturesOf(sowings, now);
+function displayStop(stop: Stop, standing: HouseholdStanding): DisplayStop {
+  const { household, now } = standing;
+  const first = stop.parts[0]!.projected;
+  const { setup, place, state } = first;
+  const { shown, on } = shownStop(stop, standing);
   return {
-    key: stop.key,
-    name,
+    ...shown,
     where: `${containersWords(setup)} · ${place.name}`,
-    window: state.sownAt === null ? '' : windowWords(windowOf(sowings[0]!), now, household),
-    pictures,
-    picture: picturesWords(name, pictures, household.units),
+    window: state.sownAt === null ? '' : windowWords(windowOf(first), now, household),
     steps: stop.steps.map((step) => cardWords(step, on).title)
   };
 }

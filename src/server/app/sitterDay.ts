@@ -1,7 +1,5 @@
 import { t } from '../../messages/t.ts';
 import { v5 as idFrom } from 'uuid';
-import { picturesOf } from '../../core/picture/picture.ts';
-import type { Picture } from '../../core/picture/picture.ts';
 import { sits, sittersRounds } from '../../core/away/plan.ts';
 import { bodyOfWalk } from '../../core/reminders/rounds.ts';
 import { AHEAD_D, goThroughInSteps } from '../../core/steps/ahead.ts';
@@ -9,8 +7,7 @@ import { recordsOfStep, walk, type Stop } from '../../core/steps/walk.ts';
 import { roundAt, ROUND_LEAD_H } from '../../core/time/rhythm.ts';
 import { DAY, HOUR } from '../../core/time/zone.ts';
 import { stepCaution } from '../../words/cautions.ts';
-import { containersWords, cropNames } from '../../words/containers.ts';
-import { picturesWords } from '../../words/pictureWords.ts';
+import { containersWords } from '../../words/containers.ts';
 import { reminderWords } from '../../words/reminders.ts';
 import { cardWords } from '../../words/steps/steps.ts';
 import { sentences } from '../../words/steps/amounts.ts';
@@ -18,18 +15,15 @@ import { clockTime, dayAndTime, dayWords, shortDate } from '../../words/time.ts'
 import type { Tx } from '../db/connection.ts';
 import { findAccount, householdNow } from '../households/household.ts';
 import { findSitter } from '../people/sitters.ts';
+import { shownStop, type ShownStop } from './shownStop.ts';
 import { standingNow, type HouseholdStanding } from './householdStanding.ts';
 import { eventsBy } from '../sowings/events.ts';
 import { Breath } from '../requests/breath.ts';
 import { recordEvents } from './recordEvents.ts';
 
 /** What a sitter sees of one container. */
-export interface SitterStop {
-  key: string;
-  name: string;
+export interface SitterStop extends ShownStop {
   where: string;
-  pictures: readonly [Picture, Picture?];
-  picture: string;
   steps: { key: string; title: string; why: string; caution: string | null }[];
   /** What they did in this round, to be taken back. */
   done: { words: string; eventIds: string[] }[];
@@ -56,7 +50,7 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   const round = roundAt(facts.rhythm, now);
   const early = now < sitter.fromAt;
   const stops = (early ? [] : walk(projected, round, now).stops)
-    .map((stop) => sitterStop(stop, standing, sitterId, round.at - ROUND_LEAD_H * HOUR, now))
+    .map((stop) => sitterStop(stop, standing, sitterId, round.at - ROUND_LEAD_H * HOUR))
     .filter(({ steps, done }) => steps.length > 0 || done.length > 0);
   // Until their first day the household walks its rounds itself.
   const from = Math.max(round.nextAt, sitter.fromAt);
@@ -87,19 +81,11 @@ export async function sitterDay(tx: Tx, sitterId: string): Promise<SitterDay> {
   };
 }
 
-function sitterStop(
-  stop: Stop,
-  { household, reminding }: HouseholdStanding,
-  sitterId: string,
-  since: number,
-  now: number
-): SitterStop {
+function sitterStop(stop: Stop, standing: HouseholdStanding, sitterId: string, since: number): SitterStop {
+  const { household, reminding, now } = standing;
   const sowings = stop.parts.map(({ projected }) => projected);
   const { setup, place } = sowings[0]!;
-  const own = household.media.find(({ id }) => id === setup.mediumId) ?? null;
-  const on = { now, locale: household, containers: setup.count, medium: { kind: setup.medium, own } };
-  const pictures = picturesOf(sowings, now);
-  const name = cropNames(sowings);
+  const { shown, on } = shownStop(stop, standing);
   const undone = new Set(
     (reminding.stories ?? []).flatMap(({ events }) =>
       events.flatMap(({ body }) => (body.type === 'undone' ? [body.eventId] : []))
@@ -113,11 +99,8 @@ function sitterStop(
     );
   const moments = [...new Set(mine.map(({ at }) => at))];
   return {
-    key: stop.key,
-    name,
+    ...shown,
     where: `${containersWords(setup)}, ${place.name}`,
-    pictures,
-    picture: picturesWords(name, pictures, household.units),
     steps: stop.steps
       .filter((step) => sits(step, now))
       .map((step) => {

@@ -1,5 +1,6 @@
 import type { SecretFeed, FeedKind } from '../../contract/reminders.ts';
 import { outside, type Tx } from '../db/connection.ts';
+import { waitFor } from '../sessions/attempts.ts';
 import { newToken } from '../sessions/sessions.ts';
 import { tokenHash } from '../sessions/tokenHash.ts';
 
@@ -46,6 +47,12 @@ export async function openFeed(
   );
   return row ? { householdId: row.household_id, feedId: row.feed_id, language: row.language } : null;
 }
+
+/** Times that one address may be read in a quarter of an hour at no cost. */
+const FREE_READS = 60;
+
+/** Counts a reading of an address. @returns seconds to wait; 0 to go on */
+export const waitForFeed = (id: string): Promise<number> => waitFor(`feed ${id}`, FREE_READS);
 
 /** Notes that it was read. */
 export async function noteRead(tx: Tx, id: string): Promise<void> {

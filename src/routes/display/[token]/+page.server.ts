@@ -4,14 +4,10 @@ import { displayDay } from '$server/app/displayDay.ts';
 import { inHousehold, type InTransaction } from '$server/db/connection.ts';
 import { memberLanguage } from '$server/language/choice.ts';
 import { inLanguage } from '$server/language/reader.ts';
-import { noteRead, openFeed } from '$server/reminders/feeds.ts';
+import { noteRead, openFeed, waitForFeed } from '$server/reminders/feeds.ts';
 import { behindAddress } from '$server/requests/secretAddress.ts';
 import { available } from '$server/requests/session.ts';
-import { waitFor } from '$server/sessions/attempts.ts';
 import type { PageServerLoad } from './$types';
-
-/** Times that one display may ask in a quarter of an hour at no cost: it asks once a minute. */
-const FREE_READS = 60;
 
 export const load: PageServerLoad = async (event) => {
   const { householdId, feedId, language } = await behindAddress(
@@ -20,8 +16,7 @@ export const load: PageServerLoad = async (event) => {
     (token) => openFeed(token, 'display'),
     t('door.displayGone')
   );
-  if ((await available(() => waitFor(`feed ${feedId}`, FREE_READS))) > 0)
-    error(429, t('door.displayTooOften'));
+  if ((await available(() => waitForFeed(feedId))) > 0) error(429, t('door.displayTooOften'));
   const inTx: InTransaction = (work) => available(() => inHousehold(householdId, work));
   await inTx((tx) => noteRead(tx, feedId));
   return { day: await inLanguage(memberLanguage(language), () => displayDay(inTx)) };

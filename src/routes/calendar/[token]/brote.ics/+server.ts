@@ -2,17 +2,13 @@ import { t } from '$messages/t.ts';
 import { createHash } from 'node:crypto';
 import { writeCalendar } from '$server/app/writeCalendar.ts';
 import { inHousehold, type InTransaction } from '$server/db/connection.ts';
-import { noteRead, openFeed } from '$server/reminders/feeds.ts';
+import { noteRead, openFeed, waitForFeed } from '$server/reminders/feeds.ts';
 import { api } from '$server/requests/answer.ts';
 import { waitAfterWrong } from '$server/requests/secretAddress.ts';
 import { memberLanguage } from '$server/language/choice.ts';
 import { inLanguage } from '$server/language/reader.ts';
 import { available } from '$server/requests/session.ts';
-import { waitFor } from '$server/sessions/attempts.ts';
 import type { RequestHandler } from './$types';
-
-/** Times that one calendar may ask in a quarter of an hour at no cost. */
-const FREE_READS = 60;
 
 const nothing = (status: 404 | 429, wait = 0): Response =>
   new Response(`${t('reminders.feed.none')}\n`, {
@@ -27,7 +23,7 @@ const nothing = (status: 404 | 429, wait = 0): Response =>
 export const GET: RequestHandler = api(async (event) => {
   const opened = await available(() => openFeed(event.params.token, 'calendar'));
   const wait = opened
-    ? await available(() => waitFor(`feed ${opened.feedId}`, FREE_READS))
+    ? await available(() => waitForFeed(opened.feedId))
     : await waitAfterWrong('calendar', event);
   if (wait > 0) return nothing(429, wait);
   if (!opened) return nothing(404);
